@@ -1,0 +1,61 @@
+/** Who may import whom: the arrows of docs/architecture.md. `.astro` files are checked in tests/architecture. */
+const MAY_IMPORT = {
+  core: ['core'],
+  wording: ['core', 'wording'],
+  contract: ['core', 'contract'],
+  data: ['core', 'data'],
+  server: ['core', 'contract', 'data', 'wording', 'server'],
+  pages: ['server', 'islands', 'ui', 'contract', 'pages'],
+  islands: ['core', 'contract', 'wording', 'ui', 'islands', 'workers'],
+  ui: ['ui'],
+  workers: ['core', 'contract', 'workers'],
+  cli: ['core', 'wording', 'server', 'cli'],
+};
+/** Packages a folder may use; a folder that is not named may use any. */
+const PACKAGES = {
+  core: ['zod'],
+  wording: [],
+  contract: ['zod'],
+  ui: ['react', 'react-dom', 'lucide-react', '@fontsource-variable'],
+};
+
+const folders = Object.entries(MAY_IMPORT).map(([folder, allowed]) => ({
+  name: `${folder}-imports`,
+  severity: 'error',
+  comment: `src/${folder} may import only ${allowed.join(', ')}.`,
+  from: { path: `^src/${folder}/`, pathNot: '\\.test\\.tsx?$' },
+  to: { path: '^src/[^/]+', pathNot: `^src/(${allowed.join('|')})/` },
+}));
+
+const packages = Object.entries(PACKAGES).map(([folder, allowed]) => ({
+  name: `${folder}-packages`,
+  severity: 'error',
+  comment: `src/${folder} may use only these packages: ${allowed.join(', ') || 'none'}.`,
+  from: { path: `^src/${folder}/`, pathNot: '\\.test\\.tsx?$' },
+  to: {
+    dependencyTypes: ['npm', 'npm-dev', 'core', 'unknown', 'undetermined'],
+    pathNot: ['^src/', ...allowed.map((name) => `(^|node_modules/)${name.replace('/', '\\/')}(/|$)`)],
+  },
+}));
+
+module.exports = {
+  forbidden: [
+    { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
+    ...folders,
+    ...packages,
+    {
+      name: 'core-through-the-door',
+      severity: 'error',
+      comment: 'Outside the core, a concept is imported by its index.',
+      from: { pathNot: ['^src/core/', '\\.test\\.tsx?$'] },
+      to: { path: '^src/core/[^/]+/(?!index\\.ts$)' },
+    },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.json' },
+    exclude: { path: '^(dist|node_modules/\\.astro)' },
+    enhancedResolveOptions: { extensions: ['.ts', '.tsx', '.js', '.mjs', '.json', '.css'] },
+  },
+};

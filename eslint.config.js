@@ -1,0 +1,38 @@
+import js from '@eslint/js';
+import astro from 'eslint-plugin-astro';
+import jsxA11y from 'eslint-plugin-jsx-a11y';
+import reactHooks from 'eslint-plugin-react-hooks';
+import globals from 'globals';
+import tseslint from 'typescript-eslint';
+
+export default tseslint.config(
+  {
+    ignores: ['dist/', '.astro/', 'data/', 'coverage/', 'test-results/', 'playwright-report/', 'src/data/migrations/'],
+  },
+  js.configs.recommended,
+  ...tseslint.configs.strict,
+  ...astro.configs.recommended,
+  ...astro.configs['jsx-a11y-recommended'],
+  {
+    files: ['**/*.{ts,tsx}'],
+    rules: {
+      // An index that was just checked, or a match that must have its group: written `!` beside the check that proves it.
+      '@typescript-eslint/no-non-null-assertion': 'off',
+      '@typescript-eslint/consistent-type-imports': 'error',
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
+      'no-console': 'error',
+      eqeqeq: 'error',
+    },
+  },
+  {
+    files: ['src/**/*.tsx'],
+    plugins: { 'react-hooks': reactHooks },
+    languageOptions: { globals: globals.browser },
+    rules: { ...reactHooks.configs['recommended-latest'].rules, ...jsxA11y.configs.recommended.rules },
+  },
+  {
+    files: ['scripts/**', '*.{mjs,cjs,ts}', 'tests/**', '.dependency-cruiser.cjs'],
+    languageOptions: { globals: globals.node },
+  },
+  { files: ['scripts/**', 'src/cli/**', 'src/server/main.ts'], rules: { 'no-console': 'off' } },
+);

@@ -1,0 +1,62 @@
+import { readFileSync } from 'node:fs';
+import { DEFAULTS, limitOverridesSchema, limitsFileSchema, resolveLimits, type Limits } from '../core/families';
+import type { StockPart } from '../core/order';
+import { readSheetText, showPath, type BenchSheet } from '../core/sheet';
+import { readStockCsv } from '../server/stock-csv';
+import { limitProblem, sheetProblem } from '../wording';
+
+/** Something that could not be read, one line per problem. The command exits with 2. */
+export class Unreadable extends Error {
+  constructor(readonly lines: readonly string[]) {
+    super(lines.join('\n'));
+  }
+}
+
+const STANDARD_INPUT = 0;
+
+function readText(path: string): string {
+  try {
+    return readFileSync(path === '-' ? STANDARD_INPUT : path, 'utf8');
+  } catch (error) {
+    throw new Unreadable([
+      `${path}: cannot be read (${(error as NodeJS.ErrnoException).code ?? 'unknown'}); give the path of a file, or - for standard input.`,
+    ]);
+  }
+}
+
+/** Reads a bench sheet from a file, or from standard input for `-`. */
+export function sheetFrom(path: string): BenchSheet {
+  const read = readSheetText(readText(path));
+  if (!read.ok) throw new Unreadable(read.error.map(sheetProblem));
+  return read.value;
+}
+
+/** Reads limits: a limits file, or a plain object of changes by limit id. Without a path, the defaults. */
+export function limitsFrom(path: string | undefined): Limits {
+  if (path === undefined) return DEFAULTS;
+  let document: unknown;
+  try {
+    document = JSON.parse(readText(path));
+  } catch (error) {
+    if (error instanceof Unreadable) throw error;
+    throw new Unreadable([`${path}: not JSON (${(error as Error).message}); see docs/formats/limits.md.`]);
+  }
+  const whole = typeof document === 'object' && document !== null && 'format' in document;
+  const parsed = whole ? limitsFileSchema.safeParse(document) : limitOverridesSchema.safeParse(document);
+  if (!parsed.success)
+    throw new Unreadable(parsed.error.issues.map((issue) => `${showPath(issue.path)}: ${issue.message}.`));
+  const overrides =
+    'format' in parsed.data ? limitsFileSchema.parse(document).limits : limitOverridesSchema.parse(document);
+  const limits = resolveLimits(overrides);
+  if (!limits.ok) throw new Unreadable(limits.error.map(limitProblem));
+  return limits.value;
+}
+
+/** Reads a stock list in CSV. */
+export function stockFrom(path: string | undefined): readonly StockPart[] | undefined {
+  if (path === undefined) return undefined;
+  const read = readStockCsv(readText(path));
+  if (!read.ok)
+    throw new Unreadable(read.error.map(({ line, column, message }) => `${path}, line ${line}, ${column}: ${message}`));
+  return read.value;
+}

@@ -1,0 +1,8 @@
+/** A sheet in, an appraisal out: checks, verdicts with their reasons, fit, order, and what to measure next. */
+export * from './check';
+export * from './bar';
+export * from './chain';
+export * from './sprocket';
+export * from './verdict';
+export * from './next';
+export * from './assess';

@@ -1,0 +1,66 @@
+import type { Limits } from '../families';
+import { estimate, mm } from '../quantity';
+import type { BenchSheet } from '../sheet';
+import { measuredCheck, missingCheck, observedCheck, workCheck, type Check } from './check';
+
+/** Checks of the drive sprocket. */
+export function assessDriveSprocket(sheet: BenchSheet, limits: Limits): readonly Check[] {
+  const part = 'driveSprocket' as const;
+  const sprocket = sheet.driveSprocket ?? {};
+  const wear = sprocket.wear ? estimate(sprocket.wear) : null;
+  const checks: Check[] = [
+    wear
+      ? measuredCheck({ id: 'sprocket.wear', part }, wear, 'mm', limits['sprocket.wear'], limits['sprocket.wear.watch'])
+      : missingCheck({ id: 'sprocket.wear', part }, limits['sprocket.wear'].provenance, {
+          code: 'needs',
+          readings: ['driveSprocket.wear'],
+        }),
+  ];
+  if (sprocket.turns)
+    checks.push(
+      observedCheck({ id: 'sprocket.turns', part, condemns: true }, sprocket.turns, {
+        free: 'ok',
+        rough: 'watch',
+        seized: 'fail',
+      }),
+    );
+  if (sprocket.chainsRun !== undefined) {
+    const limit = limits['sprocket.chains'];
+    const check = workCheck({ id: 'sprocket.chains', part }, { value: mm(sprocket.chainsRun), u: 0 }, 'count', limit);
+    checks.push({ ...check, outcome: sprocket.chainsRun >= limit.value ? 'watch' : 'ok' });
+  }
+  return checks;
+}
+
+/** Checks of the bar's nose. A hard nose has nothing that turns. */
+export function assessNose(sheet: BenchSheet): readonly Check[] {
+  const part = 'nose' as const;
+  const { nose, checks: observed = {} } = sheet.bar ?? {};
+  if (nose === 'hard') return [];
+  const checks = [
+    observedCheck({ id: 'nose.turns', part, condemns: true }, observed.noseTurns, {
+      free: 'ok',
+      rough: 'watch',
+      seized: 'fail',
+    }),
+  ];
+  if (observed.tipPlay)
+    checks.push(
+      observedCheck({ id: 'nose.tip-play', part, condemns: true }, observed.tipPlay, {
+        none: 'ok',
+        slight: 'watch',
+        loose: 'fail',
+      }),
+    );
+  return checks;
+}
+
+/** What a failed nose means for its bar: re-nose it if the nose can be replaced, condemn it if not, ask if nobody has said. */
+export function noseOnBar(sheet: BenchSheet, nose: readonly Check[]): Check | null {
+  if (!nose.some(({ outcome }) => outcome === 'fail')) return null;
+  const replaceable = sheet.bar?.noseReplaceable;
+  const head = { id: 'bar.nose', part: 'bar', condemns: replaceable !== true } as const;
+  if (replaceable === undefined)
+    return observedCheck({ ...head, note: { code: 'ask-replaceable' } }, 'unknown', { unknown: 'undecided' });
+  return observedCheck(head, replaceable ? 'replaceable' : 'fixed', { replaceable: 'fail', fixed: 'fail' });
+}

@@ -1,0 +1,5 @@
+/** Stations, lean and rock, clearance, wear pattern, and the dressing plan. */
+export * from './rock';
+export * from './station';
+export * from './dressing';
+export * from './pattern';

@@ -1,0 +1,70 @@
+import type { Edge, Station } from './station';
+import { leastDepth, step } from './station';
+
+/** How often the bar is turned over. */
+export type TurnOver = 'never' | 'sometimes' | 'every-chain' | 'every-sharpening';
+
+/** What the side of the low rails tells, as data. `low` names the low rail of each edge. */
+export type WearPattern =
+  | { readonly code: 'not-measured' }
+  | { readonly code: 'level' }
+  | { readonly code: 'one-edge'; readonly edge: Edge; readonly low: 'near' | 'far' }
+  | { readonly code: 'leaned-on'; readonly low: Readonly<Record<Edge, 'near' | 'far'>> }
+  | { readonly code: 'cutters-of-one-side'; readonly low: 'near' | 'far' }
+  | { readonly code: 'measure-the-cutters'; readonly opposite: boolean }
+  | { readonly code: 'turning-not-told'; readonly opposite: boolean };
+
+/** A mean step counts as a direction when it stands this many standard uncertainties from level. */
+export const DIRECTION_SURE = 2;
+
+/** Mean step of an edge and its standard uncertainty, or null where no station has both rails. */
+export function meanStep(stations: readonly Station[]): { value: number; u: number } | null {
+  const steps = stations.flatMap((station) => step(station) ?? []);
+  if (steps.length === 0) return null;
+  const value = steps.reduce((sum, each) => sum + each.value, 0) / steps.length;
+  const u = Math.sqrt(steps.reduce((sum, each) => sum + each.u ** 2, 0)) / steps.length;
+  return { value, u };
+}
+
+type Direction = 'near' | 'far' | 'level';
+
+/** The low rail of an edge as a whole. */
+function direction(mean: { value: number; u: number }): Direction {
+  if (Math.abs(mean.value) <= DIRECTION_SURE * mean.u) return 'level';
+  return mean.value < 0 ? 'near' : 'far';
+}
+
+/**
+ * Reads the pattern of wear. Never turned over: low rails on opposite sides of the two edges mean that the saw leans or is leaned on; on the
+ * same side, that the cutters of that side pull. Turned over now and then: both causes end up opposite, so the cutters must be measured.
+ */
+export function wearPattern(
+  edges: Readonly<Record<Edge, readonly Station[]>>,
+  turnOver: TurnOver | undefined,
+): WearPattern {
+  const a = meanStep(edges.A);
+  const b = meanStep(edges.B);
+  if (!a || !b) return { code: 'not-measured' };
+  const low = { A: direction(a), B: direction(b) };
+  if (low.A === 'level' && low.B === 'level') return { code: 'level' };
+  if (low.A === 'level') return { code: 'one-edge', edge: 'B', low: low.B as 'near' | 'far' };
+  if (low.B === 'level') return { code: 'one-edge', edge: 'A', low: low.A };
+  const opposite = low.A !== low.B;
+  if (turnOver === undefined) return { code: 'turning-not-told', opposite };
+  if (turnOver !== 'never') return { code: 'measure-the-cutters', opposite };
+  return opposite ? { code: 'leaned-on', low: { A: low.A, B: low.B } } : { code: 'cutters-of-one-side', low: low.A };
+}
+
+/** The weakest depth of an edge, or null where none was measured. */
+export function weakestDepth(stations: readonly Station[]): number | null {
+  const depths = stations.flatMap((station) => leastDepth(station)?.value ?? []);
+  return depths.length === 0 ? null : Math.min(...depths);
+}
+
+/** The edge to put down next: the one with more depth left at its weakest station. Null when either is unmeasured or both are equal. */
+export function edgeDownNext(edges: Readonly<Record<Edge, readonly Station[]>>): Edge | null {
+  const a = weakestDepth(edges.A);
+  const b = weakestDepth(edges.B);
+  if (a === null || b === null || a === b) return null;
+  return a > b ? 'A' : 'B';
+}

@@ -1,0 +1,3 @@
+/** Cutters and elongation. */
+export * from './elongation';
+export * from './cutters';

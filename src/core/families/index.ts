@@ -1,0 +1,4 @@
+/** Pitch families, gauges, and limits with where they come from. */
+export * from './family';
+export * from './limits';
+export * from './limits-file';

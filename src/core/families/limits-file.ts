@@ -1,0 +1,20 @@
+import { z } from 'zod';
+import { LIMIT_IDS, limitOverridesSchema, type Limits } from './limits';
+
+/** A file of limits: what `serrata limits` prints and `--limits` reads. */
+export const limitsFileSchema = z.strictObject({
+  format: z.literal('serrata-limits'),
+  version: z.literal(1),
+  /** Changes by limit id; what is not named keeps its default. */
+  limits: limitOverridesSchema,
+});
+export type LimitsFile = z.infer<typeof limitsFileSchema>;
+
+/** A set of limits as a file, complete. */
+export function limitsFile(limits: Limits): LimitsFile {
+  return {
+    format: 'serrata-limits',
+    version: 1,
+    limits: Object.fromEntries(LIMIT_IDS.map((id) => [id, limits[id]])),
+  };
+}

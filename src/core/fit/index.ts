@@ -1,0 +1,2 @@
+/** Rules between the parts of a set. */
+export * from './rules';

@@ -1,0 +1,162 @@
+import { GAUGES, familyAndGaugeMeet, type FamilyId, type GaugeId } from '../families';
+import type { Identified, Identity } from '../identify';
+import { rock } from '../bar';
+import type { Degrees, Mm } from '../quantity';
+
+/** Which kickback class a chain belongs to. */
+export type KickbackClass = 'low-kickback' | 'standard';
+
+/** The rules a set must satisfy, all of them. */
+export const FIT_RULES = [
+  'chain-pitch-is-sprocket-pitch',
+  'chain-pitch-is-bar-pitch',
+  'chain-gauge-is-bar-gauge',
+  'chain-links-are-bar-links',
+  'family-and-gauge-meet',
+  'bar-mount-is-saw-mount',
+  'kickback-not-stepped-up',
+  'sprocket-takes-new-chain',
+] as const;
+export type FitRule = (typeof FIT_RULES)[number];
+
+/** Why a rule holds, breaks, or cannot be said. */
+export type FitReason =
+  | { readonly code: 'equal'; readonly value: string }
+  | { readonly code: 'differ'; readonly first: string; readonly second: string }
+  | { readonly code: 'goes-in-must-not'; readonly chain: GaugeId; readonly bar: GaugeId; readonly rock: Degrees | null }
+  | { readonly code: 'will-not-run'; readonly chain: GaugeId; readonly bar: GaugeId }
+  | { readonly code: 'not-known'; readonly missing: readonly string[] }
+  | { readonly code: 'pair-meets' | 'pair-rare'; readonly family: FamilyId; readonly gauge: GaugeId }
+  | { readonly code: 'kickback-low' | 'kickback-trained' | 'kickback-untrained' | 'kickback-unknown' }
+  | { readonly code: 'sprocket-sound' | 'sprocket-worn' | 'sprocket-close' | 'sprocket-unmeasured' };
+
+export interface FitJudgement {
+  readonly rule: FitRule;
+  readonly holds: boolean | null;
+  readonly reason: FitReason;
+}
+
+/** What the rules look at beside the three identities. */
+export interface FitContext {
+  readonly identity: Identity;
+  readonly tang: Mm | null;
+  readonly barMount: string | null;
+  readonly sawMount: string | null;
+  readonly kickbackClass: KickbackClass | null;
+  readonly operatorTrained: boolean | null;
+  /** Whether the drive sprocket's wear is within its limit; null when not measured, `close` when too close to call. */
+  readonly sprocketSound: boolean | 'close' | null;
+}
+
+/** A candidate lighter than this is out of the question when two parts are compared. */
+const LIVE_WEIGHT = 0.05;
+
+const live = <T>(property: Identified<T>): readonly T[] =>
+  property.candidates.filter(({ weight }) => weight >= LIVE_WEIGHT).map(({ value }) => value);
+
+/**
+ * Whether two identified properties are the same: true when both are settled alike, false when no live candidate is shared (so an
+ * unsettled 3/8 and a .325 already clash), else null.
+ */
+export function sameProperty<T>(a: Identified<T>, b: Identified<T>): boolean | null {
+  if (a.status === 'conflict' || b.status === 'conflict') return null;
+  if (a.value !== null && b.value !== null) return a.value === b.value;
+  const [first, second] = [live(a), live(b)];
+  if (first.length === 0 || second.length === 0) return null;
+  return first.some((value) => second.includes(value)) ? null : false;
+}
+
+function compared<T extends string | number>(
+  rule: FitRule,
+  a: Identified<T>,
+  b: Identified<T>,
+  names: readonly [string, string],
+): FitJudgement {
+  const holds = sameProperty(a, b);
+  if (holds === null) {
+    const missing = [a, b].flatMap((property, i) => (property.value === null ? [names[i]!] : []));
+    return { rule, holds, reason: { code: 'not-known', missing } };
+  }
+  const shown = (property: Identified<T>) => live(property).join(' or ');
+  return {
+    rule,
+    holds,
+    reason: holds ? { code: 'equal', value: shown(a) } : { code: 'differ', first: shown(a), second: shown(b) },
+  };
+}
+
+/** Gauges must be equal. A thinner chain goes in and rocks; a thicker one pinches and will not run. */
+function gaugeRule({ identity, tang }: FitContext): FitJudgement {
+  const rule = 'chain-gauge-is-bar-gauge';
+  const judged = compared(rule, identity.chain.gauge, identity.bar.gauge, ['chain.gauge', 'bar.gauge']);
+  const [chain, bar] = [identity.chain.gauge.value, identity.bar.gauge.value];
+  if (judged.holds !== false || chain === null || bar === null) return judged;
+  const [thin, wide] = [GAUGES[chain].thickness, GAUGES[bar].thickness];
+  if (thin > wide) return { rule, holds: false, reason: { code: 'will-not-run', chain, bar } };
+  return {
+    rule,
+    holds: false,
+    reason: { code: 'goes-in-must-not', chain, bar, rock: tang === null ? null : rock(wide, thin, tang) },
+  };
+}
+
+function pairRule({ identity: { chain } }: FitContext): FitJudgement {
+  const rule = 'family-and-gauge-meet';
+  const [family, gauge] = [chain.pitch.value, chain.gauge.value];
+  if (family === null || gauge === null) {
+    const missing = [family === null ? 'chain.pitch' : '', gauge === null ? 'chain.gauge' : ''].filter(Boolean);
+    return { rule, holds: null, reason: { code: 'not-known', missing } };
+  }
+  const meets = familyAndGaugeMeet(family, gauge);
+  return { rule, holds: meets, reason: { code: meets ? 'pair-meets' : 'pair-rare', family, gauge } };
+}
+
+function mountRule({ barMount, sawMount }: FitContext): FitJudgement {
+  const rule = 'bar-mount-is-saw-mount';
+  if (!barMount || !sawMount) {
+    const missing = [barMount ? '' : 'bar.mount', sawMount ? '' : 'saw.mount'].filter(Boolean);
+    return { rule, holds: null, reason: { code: 'not-known', missing } };
+  }
+  const holds = barMount === sawMount;
+  return {
+    rule,
+    holds,
+    reason: holds ? { code: 'equal', value: barMount } : { code: 'differ', first: barMount, second: sawMount },
+  };
+}
+
+/** Low-kickback suits everyone. A standard chain is for trained operators only. */
+function kickbackRule({ kickbackClass, operatorTrained }: FitContext): FitJudgement {
+  const rule = 'kickback-not-stepped-up';
+  if (kickbackClass === 'low-kickback') return { rule, holds: true, reason: { code: 'kickback-low' } };
+  if (kickbackClass === null || operatorTrained === null)
+    return { rule, holds: null, reason: { code: 'kickback-unknown' } };
+  return {
+    rule,
+    holds: operatorTrained,
+    reason: { code: operatorTrained ? 'kickback-trained' : 'kickback-untrained' },
+  };
+}
+
+/** A new chain on a drive sprocket past its limit is a failed plan, not a warning. */
+function sprocketRule({ sprocketSound }: FitContext): FitJudgement {
+  const rule = 'sprocket-takes-new-chain';
+  if (sprocketSound === null) return { rule, holds: null, reason: { code: 'sprocket-unmeasured' } };
+  if (sprocketSound === 'close') return { rule, holds: null, reason: { code: 'sprocket-close' } };
+  return { rule, holds: sprocketSound, reason: { code: sprocketSound ? 'sprocket-sound' : 'sprocket-worn' } };
+}
+
+/** Judges every rule for the set on the bench, in the order of {@link FIT_RULES}. */
+export function judgeFit(context: FitContext): readonly FitJudgement[] {
+  const { chain, bar, driveSprocket } = context.identity;
+  return [
+    compared('chain-pitch-is-sprocket-pitch', chain.pitch, driveSprocket.pitch, ['chain.pitch', 'driveSprocket.pitch']),
+    compared('chain-pitch-is-bar-pitch', chain.pitch, bar.pitch, ['chain.pitch', 'bar.pitch']),
+    gaugeRule(context),
+    compared('chain-links-are-bar-links', chain.driveLinks, bar.driveLinks, ['chain.driveLinks', 'bar.driveLinks']),
+    pairRule(context),
+    mountRule(context),
+    kickbackRule(context),
+    sprocketRule(context),
+  ];
+}

@@ -1,0 +1,80 @@
+import { FAMILY_IDS, GAUGE_IDS, GAUGES_OF_FAMILY, familyAndGaugeMeet, type FamilyId, type GaugeId } from '../families';
+import { concluded, contradiction, ranked, type Evidence } from './combine';
+import type { Candidate, Identified, IdentityReason } from './reasons';
+
+/** A family and gauge that do not meet in practice are not impossible, only this rare beside a pair that does. */
+export const RARE_PAIR = 0.001;
+
+/** All that speaks of one part's pitch and gauge; `notes` are findings that weigh nothing but must be said. */
+export interface PitchAndGaugeEvidence {
+  readonly pitch: readonly Evidence<FamilyId>[];
+  readonly gauge: readonly Evidence<GaugeId>[];
+  readonly pitchNotes: readonly IdentityReason[];
+  readonly gaugeNotes: readonly IdentityReason[];
+}
+
+/** Before any evidence every family is as likely as another, and within it every gauge it is made in. */
+const pairPrior = (family: FamilyId, gauge: GaugeId): number =>
+  familyAndGaugeMeet(family, gauge) ? 1 / GAUGES_OF_FAMILY[family].length : RARE_PAIR;
+
+const product = <T extends string>(evidence: readonly Evidence<T>[], candidate: T): number =>
+  evidence.reduce((weight, item) => weight * item.weightOf(candidate), 1);
+
+/**
+ * Weighs pitch and gauge together, because families and gauges meet only in some pairs: links of .063 speak against low
+ * profile, links of .043 for it. Each property is concluded from its own share of the pairs.
+ */
+export function identifyPitchAndGauge(evidence: PitchAndGaugeEvidence): {
+  pitch: Identified<FamilyId>;
+  gauge: Identified<GaugeId>;
+} {
+  const pairs = FAMILY_IDS.flatMap((family) =>
+    GAUGE_IDS.map((gauge) => ({
+      family,
+      gauge,
+      weight: pairPrior(family, gauge) * product(evidence.pitch, family) * product(evidence.gauge, gauge),
+    })),
+  );
+  const known = evidence.pitch.length + evidence.gauge.length > 0;
+  const share = <T>(values: readonly T[], of: (pair: (typeof pairs)[number]) => T): readonly Candidate<T>[] =>
+    known
+      ? ranked(
+          values.map((value) => ({
+            value,
+            weight: pairs.filter((pair) => of(pair) === value).reduce((sum, { weight }) => sum + weight, 0),
+          })),
+        )
+      : [];
+
+  const families = share(FAMILY_IDS, ({ family }) => family);
+  const gauges = share(GAUGE_IDS, ({ gauge }) => gauge);
+  const pitchClash = contradiction(FAMILY_IDS, evidence.pitch);
+  const gaugeClash = contradiction(GAUGE_IDS, evidence.gauge);
+  const pitch = concluded(families, pitchReasons(evidence, families), pitchClash);
+  const gauge = concluded(
+    gauges,
+    [...evidence.gauge.map(({ reason }) => reason), ...evidence.gaugeNotes, ...mouthNote(evidence, gauges)],
+    gaugeClash,
+  );
+  return { pitch: withRarePair(pitch, gauge), gauge };
+}
+
+function pitchReasons(evidence: PitchAndGaugeEvidence, families: readonly Candidate<FamilyId>[]): IdentityReason[] {
+  const reasons = [...evidence.pitch.map(({ reason }) => reason), ...evidence.pitchNotes];
+  const [first, second] = families;
+  const pair = [first?.value, second?.value].sort().join();
+  if (pair === '38,38lp' && (first?.weight ?? 0) < 0.95) return [...reasons, { code: 'build-open' }];
+  const before = ranked(FAMILY_IDS.map((value) => ({ value, weight: product(evidence.pitch, value) })));
+  const gaugeDecided = evidence.pitch.length > 0 && (first?.weight ?? 0) >= 0.95 && (before[0]?.weight ?? 0) < 0.95;
+  return gaugeDecided ? [...reasons, { code: 'gauge-narrows-pitch' }] : reasons;
+}
+
+function mouthNote(evidence: PitchAndGaugeEvidence, gauges: readonly Candidate<GaugeId>[]): IdentityReason[] {
+  const onlyMouth = evidence.gauge.length > 0 && evidence.gauge.every(({ reason }) => reason.code === 'groove-mouth');
+  return onlyMouth && gauges.length > 1 ? [{ code: 'mouth-may-pass-for-wider' }] : [];
+}
+
+function withRarePair(pitch: Identified<FamilyId>, gauge: Identified<GaugeId>): Identified<FamilyId> {
+  if (pitch.value === null || gauge.value === null || familyAndGaugeMeet(pitch.value, gauge.value)) return pitch;
+  return { ...pitch, why: [...pitch.why, { code: 'pair-not-in-practice', family: pitch.value, gauge: gauge.value }] };
+}

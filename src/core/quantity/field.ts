@@ -1,0 +1,43 @@
+import { MM_PER_INCH } from './length';
+
+/**
+ * What kind of length a field holds. It decides which values are plausible at all, and so how a
+ * number typed without a unit may be read.
+ */
+export const FIELD_KINDS = {
+  gauge: { lo: 0.8, hi: 2.3, name: 'gauge' },
+  thickness: { lo: 0.5, hi: 2.3, name: 'drive-link thickness' },
+  grooveWidth: { lo: 0.8, hi: 4, name: 'groove width' },
+  barThickness: { lo: 2.5, hi: 8, name: 'bar thickness' },
+  depth: { lo: 0, hi: 25, name: 'groove depth' },
+  tang: { lo: 1, hi: 15, name: 'drive-link tang' },
+  kerf: { lo: 3, hi: 15, name: 'kerf' },
+  cutter: { lo: 0, hi: 20, name: 'cutter length' },
+  smallDefect: { lo: 0, hi: 10, name: 'wear or bow' },
+  bodyHeight: { lo: 20, hi: 150, name: 'bar height' },
+  station: { lo: 0, hi: 3000, name: 'position along the bar' },
+  barLength: { lo: 100, hi: 3000, name: 'bar length' },
+  pitch: { lo: 5, hi: 21, name: 'pitch' },
+  span: { lo: 5, hi: 3000, name: 'span over rivets' },
+  push: { lo: 50, hi: 3000, name: 'push-and-pull length' },
+} as const satisfies Record<string, { lo: number; hi: number; name: string }>;
+
+/** Names a row of {@link FIELD_KINDS}. */
+export type FieldKind = keyof typeof FIELD_KINDS;
+
+/** Plausible range of a field, in millimetres. A value outside is refused with this range named. */
+export function plausibleRange(kind: FieldKind): { lo: number; hi: number } {
+  const { lo, hi } = FIELD_KINDS[kind];
+  return { lo, hi };
+}
+
+/** The units a bare number may stand for in a field, by custom of the trade. Thousandths only where gauges live. */
+export function bareUnits(kind: FieldKind): readonly BareUnit[] {
+  return kind === 'gauge' || kind === 'thickness' || kind === 'grooveWidth' ? ['mm', 'in', 'thou'] : ['mm', 'in'];
+}
+
+/** A unit that a bare number may be read in. */
+export type BareUnit = 'mm' | 'in' | 'thou';
+
+/** Millimetres in one of the unit. */
+export const UNIT_MM = { mm: 1, cm: 10, in: MM_PER_INCH, thou: MM_PER_INCH / 1000 } as const;

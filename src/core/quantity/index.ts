@@ -1,0 +1,10 @@
+/** Lengths, typed text, readings with their uncertainty, and conformity with a limit. */
+export * from './length';
+export * from './field';
+export * from './parse';
+export * from './format';
+export * from './instrument';
+export * from './reading';
+export * from './typed-reading';
+export * from './normal';
+export * from './conformity';

@@ -1,0 +1,75 @@
+import { err, ok, type Result } from '../result';
+import type { FieldKind } from './field';
+import { type InstrumentId } from './instrument';
+import { mm, type Mm } from './length';
+import { parseLength, type LengthProblem } from './parse';
+import { measured, type LengthReading } from './reading';
+
+/** Whether go/no-go marks are tabs put into a groove or slots put over a link. */
+export type GoNoGo = 'tab' | 'slot';
+
+/** What a field expects: its kind, its usual instrument, and how go/no-go marks bound it. */
+export interface FieldSpec {
+  readonly kind: FieldKind;
+  readonly instrument: InstrumentId;
+  readonly placing?: number;
+  /** Tabs by default: the largest that enters is a lower bound. For slots it is the other way round. */
+  readonly goNoGo?: GoNoGo;
+}
+
+/** A refused typed reading: which text of it, and why. */
+export type ReadingProblem = LengthProblem | { readonly code: 'bounds-crossed'; readonly lo: Mm; readonly hi: Mm };
+
+const BOUND = /^(enters|refuses)\s+(.+)$/i;
+
+/**
+ * Bounds from go/no-go marks. A tab that enters a groove is no wider than it; a slot that a link enters is no
+ * narrower than the link.
+ */
+export function boundedFrom(
+  enters: Mm | null,
+  refuses: Mm | null,
+  goNoGo: GoNoGo,
+): Result<LengthReading, ReadingProblem> {
+  const [lo, hi] = goNoGo === 'tab' ? [enters, refuses] : [refuses, enters];
+  if (lo !== null && hi !== null && lo >= hi) return err({ code: 'bounds-crossed', lo, hi });
+  return ok({ kind: 'bounded', lo, hi });
+}
+
+/**
+ * Reads what a person typed into a field: one length, several repeats separated by `;`, or the two go/no-go marks as
+ * `enters .050, refuses .058`.
+ * @param declared unit shown beside the field, for bare numbers
+ */
+export function parseReading(
+  text: string,
+  field: FieldSpec,
+  declared?: 'mm' | 'in',
+  instrument: InstrumentId = field.instrument,
+): Result<LengthReading, ReadingProblem> {
+  if (/^\s*(enters|refuses)\b/i.test(text)) return parseBounds(text, field, declared);
+  const repeats: Mm[] = [];
+  for (const part of text.split(';').filter((piece, i) => i === 0 || piece.trim() !== '')) {
+    const read = parseLength(part, field.kind, declared);
+    if (!read.ok) return read;
+    repeats.push(read.value.length);
+  }
+  const [first, ...rest] = repeats;
+  if (first === undefined) return err({ code: 'empty' });
+  const placing = instrument === field.instrument ? field.placing : undefined;
+  return ok(measured([mm(first), ...rest], instrument, placing));
+}
+
+function parseBounds(text: string, field: FieldSpec, declared?: 'mm' | 'in'): Result<LengthReading, ReadingProblem> {
+  let enters: Mm | null = null;
+  let refuses: Mm | null = null;
+  for (const part of text.split(/[;,]\s+(?=enters|refuses)/i)) {
+    const match = BOUND.exec(part.trim());
+    if (!match) return err({ code: 'not-a-length', text: part.trim(), kind: field.kind });
+    const read = parseLength(match[2]!, field.kind, declared);
+    if (!read.ok) return read;
+    if (match[1]!.toLowerCase() === 'enters') enters = read.value.length;
+    else refuses = read.value.length;
+  }
+  return boundedFrom(enters, refuses, field.goNoGo ?? 'tab');
+}

@@ -1,0 +1,153 @@
+import { z } from 'zod';
+
+/** What to do with a part. */
+export const ACTIONS = ['keep', 'clean', 'recondition', 'replace', 'undecided'] as const;
+export type Action = (typeof ACTIONS)[number];
+
+/** Named work on a part. */
+export const OPERATIONS = [
+  'clean-oil-holes',
+  'rake-groove',
+  'dress-rails',
+  'deburr',
+  'straighten',
+  'free-nose',
+  're-nose',
+  'file-back',
+  'even-cutters',
+  'file-tangs',
+  'dress-straps',
+  'free-tight-joints',
+  'free-bearing',
+] as const;
+export type Operation = (typeof OPERATIONS)[number];
+
+/** The parts that get a verdict. */
+export const PARTS = ['bar', 'chain', 'driveSprocket', 'nose'] as const;
+export type Part = (typeof PARTS)[number];
+
+const identified = <T extends z.ZodType>(value: T) =>
+  z.strictObject({
+    status: z.enum(['settled', 'open', 'conflict']),
+    value: value.nullable(),
+    candidates: z.array(z.strictObject({ value, weight: z.number().min(0).max(1) })),
+    why: z.array(z.string()),
+  });
+
+const pitchSchema = identified(z.string());
+const gaugeSchema = identified(z.string());
+const linksSchema = identified(z.number());
+
+/** Where on a bar a check was made. */
+export const placeSchema = z.strictObject({
+  edge: z.enum(['A', 'B']),
+  station: z.int().min(0).optional(),
+  rail: z.enum(['near', 'far']).optional(),
+});
+
+export const checkSchema = z.strictObject({
+  id: z.string(),
+  part: z.enum(PARTS),
+  at: placeSchema.nullable(),
+  value: z.number().nullable(),
+  unit: z.enum(['mm', '%', 'deg', 'count']).nullable(),
+  limit: z.number().nullable(),
+  /** Where the warning band begins. */
+  watch: z.number().nullable(),
+  kind: z.enum(['min', 'max', 'observation']),
+  probability: z.number().min(0).max(1).nullable(),
+  /** Standard uncertainty of the value, in its unit. */
+  uncertainty: z.number().nullable(),
+  outcome: z.enum(['ok', 'watch', 'fail', 'undecided', 'not-measured']),
+  provenance: z.enum(['published', 'practice', 'memory', 'derived', 'shop']),
+  /** True when failing it condemns the part, false when it only calls for work. */
+  condemns: z.boolean(),
+  why: z.string(),
+});
+
+const stationResultSchema = z.strictObject({
+  at: z.number(),
+  step: z.number().nullable(),
+  rawLean: z.number().nullable(),
+  rock: z.number().nullable(),
+  setLean: z.number().nullable(),
+  play: z.number().nullable(),
+  floorClearance: z.number().nullable(),
+});
+
+const dressingSchema = z.strictObject({
+  feasible: z.boolean(),
+  advised: z.boolean(),
+  target: z.array(z.number().nullable()),
+  removeNear: z.array(z.number().nullable()),
+  removeFar: z.array(z.number().nullable()),
+  mouthAfter: z.array(z.number().nullable()),
+  weakestDepthAfter: z.number().nullable(),
+  dressingsLeft: z.number().nullable(),
+  coarseFirst: z.boolean(),
+  stoppedBy: z.strictObject({ station: z.int(), limit: z.string() }).nullable(),
+});
+
+const verdictSchema = z.strictObject({
+  action: z.enum(ACTIONS),
+  operations: z.array(z.enum(OPERATIONS)),
+  /** The deciding reason first. */
+  why: z.array(z.string()),
+  /** Id of the check that decided, if one did. */
+  decidedBy: z.string().nullable(),
+});
+
+const edgeResultSchema = z.strictObject({
+  stations: z.array(stationResultSchema),
+  dressing: dressingSchema.nullable(),
+});
+
+/** The assessment: what the sheet means, with reasons. Lengths in mm, angles in degrees, figures unrounded. */
+export const assessmentSchema = z.strictObject({
+  format: z.literal('serrata-assessment'),
+  version: z.literal(1),
+  identity: z.strictObject({
+    chain: z.strictObject({ pitch: pitchSchema, gauge: gaugeSchema, driveLinks: linksSchema }),
+    bar: z.strictObject({ pitch: pitchSchema, gauge: gaugeSchema, driveLinks: linksSchema }),
+    driveSprocket: z.strictObject({ pitch: pitchSchema }),
+  }),
+  checks: z.array(checkSchema),
+  bar: z.strictObject({
+    edges: z.strictObject({ A: edgeResultSchema, B: edgeResultSchema }),
+    wearPattern: z.string().nullable(),
+    edgeDownNext: z.enum(['A', 'B']).nullable(),
+    playLimit: z.number().nullable(),
+    straightEdgePredicted: z.enum(['gap-stays', 'gap-closes', 'passes-beyond']).nullable(),
+  }),
+  chain: z.strictObject({
+    elongation: z.number().nullable(),
+    playPerJoint: z.number().nullable(),
+    lengthAfterCorrection: z.number().nullable(),
+    filingsLeft: z.number().nullable(),
+    sequenceAgrees: z.boolean().nullable(),
+  }),
+  verdicts: z.strictObject({
+    bar: verdictSchema,
+    chain: verdictSchema,
+    driveSprocket: verdictSchema,
+    nose: verdictSchema,
+  }),
+  fit: z.array(z.strictObject({ rule: z.string(), holds: z.boolean().nullable(), why: z.string() })),
+  order: z
+    .strictObject({
+      chain: z.strictObject({
+        pitch: z.string(),
+        gauge: z.string(),
+        driveLinks: z.number(),
+        kickbackClass: z.enum(['low-kickback', 'standard']).nullable(),
+      }),
+    })
+    .optional(),
+  /** Why there is no order yet; absent when there is one. */
+  orderWithheld: z.array(z.string()).optional(),
+  next: z.array(z.strictObject({ measure: z.string(), gain: z.number(), minutes: z.number(), why: z.string() })),
+  /** Parts in stock against the order, when a stock list was given. */
+  stock: z.array(z.strictObject({ sku: z.string(), fits: z.boolean(), why: z.array(z.string()) })).optional(),
+});
+
+export type Assessment = z.infer<typeof assessmentSchema>;

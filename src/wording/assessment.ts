@@ -1,0 +1,151 @@
+import type { Appraisal, Check, EdgeAssessment, Verdict } from '../core/assess';
+import type { Identified } from '../core/identify';
+import type { StockMatch } from '../core/order';
+import type { Assessment } from '../core/sheet';
+import {
+  checkSentence,
+  fitSentence,
+  identityReason,
+  nextSentence,
+  orderWithheld,
+  stockMiss,
+  verdictReason,
+  wearPatternSentence,
+} from './en';
+
+type IdentityOf<T> = {
+  status: 'settled' | 'open' | 'conflict';
+  value: T | null;
+  candidates: { value: T; weight: number }[];
+  why: string[];
+};
+
+const identified = <T>({ status, value, candidates, why }: Identified<T>): IdentityOf<T> => ({
+  status,
+  value,
+  candidates: [...candidates],
+  why: why.map((reason) => identityReason(reason)),
+});
+
+function check(item: Check): Assessment['checks'][number] {
+  const { id, part, at, value, unit, limit, watch, kind, probability, uncertainty, outcome, provenance, condemns } =
+    item;
+  return {
+    id,
+    part,
+    at,
+    value,
+    unit,
+    limit,
+    watch,
+    kind,
+    probability,
+    uncertainty,
+    outcome,
+    provenance,
+    condemns,
+    why: checkSentence(item),
+  };
+}
+
+function edge({ stations, figures, dressing }: EdgeAssessment): Assessment['bar']['edges']['A'] {
+  return {
+    stations: stations.map(({ at }, i) => {
+      const figure = figures[i]!;
+      return {
+        at,
+        step: figure.step?.value ?? null,
+        rawLean: figure.rawLean,
+        rock: figure.rock,
+        setLean: figure.setLean,
+        play: figure.play?.value ?? null,
+        floorClearance: figure.floorClearance?.value ?? null,
+      };
+    }),
+    dressing: dressing && {
+      feasible: dressing.feasible,
+      advised: dressing.advised,
+      target: [...dressing.plan.target],
+      removeNear: [...dressing.plan.removeNear],
+      removeFar: [...dressing.plan.removeFar],
+      mouthAfter: [...dressing.plan.mouthAfter],
+      weakestDepthAfter: dressing.plan.weakest?.depth ?? null,
+      dressingsLeft: dressing.dressingsLeft,
+      coarseFirst: dressing.coarseFirst,
+      stoppedBy: dressing.stoppedBy,
+    },
+  };
+}
+
+const verdict = ({ action, operations, reasons, decidedBy }: Verdict): Assessment['verdicts']['bar'] => ({
+  action,
+  operations: [...operations],
+  why: reasons.map((reason) => verdictReason(reason)),
+  decidedBy: decidedBy?.id ?? null,
+});
+
+/** Writes an appraisal as the assessment document, with its sentences. */
+export function assessmentDocument(appraisal: Appraisal, stock?: readonly StockMatch[]): Assessment {
+  const { identity, bar, chain, verdicts, order } = appraisal;
+  return {
+    format: 'serrata-assessment',
+    version: 1,
+    identity: {
+      chain: {
+        pitch: identified(identity.chain.pitch),
+        gauge: identified(identity.chain.gauge),
+        driveLinks: identified(identity.chain.driveLinks),
+      },
+      bar: {
+        pitch: identified(identity.bar.pitch),
+        gauge: identified(identity.bar.gauge),
+        driveLinks: identified(identity.bar.driveLinks),
+      },
+      driveSprocket: { pitch: identified(identity.driveSprocket.pitch) },
+    },
+    checks: appraisal.checks.map(check),
+    bar: {
+      edges: { A: edge(bar.edges.A), B: edge(bar.edges.B) },
+      wearPattern: wearPatternSentence(bar.wearPattern),
+      edgeDownNext: bar.edgeDownNext,
+      playLimit: bar.setting.linkThickness ? bar.playLimit.value : null,
+      straightEdgePredicted: bar.straightEdgePredicted,
+    },
+    chain: {
+      elongation: chain.elongation?.percent ?? null,
+      playPerJoint: chain.elongation?.perJoint ?? null,
+      lengthAfterCorrection: chain.correction?.length.value ?? null,
+      filingsLeft: chain.filingsLeft,
+      sequenceAgrees: chain.sequenceAgrees,
+    },
+    verdicts: {
+      bar: verdict(verdicts.bar),
+      chain: verdict(verdicts.chain),
+      driveSprocket: verdict(verdicts.driveSprocket),
+      nose: verdict(verdicts.nose),
+    },
+    fit: appraisal.fit.map((judgement) => ({
+      rule: judgement.rule,
+      holds: judgement.holds,
+      why: fitSentence(judgement),
+    })),
+    ...('order' in order
+      ? { order: { chain: { ...order.order } } }
+      : { orderWithheld: order.withheld.map(orderWithheld) }),
+    next: appraisal.next.map((next) => ({
+      measure: next.measure,
+      gain: next.gain,
+      minutes: next.minutes,
+      why: nextSentence(next),
+    })),
+    ...(stock
+      ? {
+          stock: stock.map(({ part, misses }) => ({
+            sku: part.sku,
+            fits: misses.length === 0,
+            why: misses.map(stockMiss),
+          })),
+        }
+      : {}),
+  };
+}

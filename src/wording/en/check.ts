@@ -1,0 +1,200 @@
+import { never } from '../../core/result';
+import type { Check, CheckNote, Place } from '../../core/assess';
+import { formatFigure, formatLength, mm, type UnitSystem } from '../../core/quantity';
+import { checkName, familyLabel, provenanceWord, railWord, straightEdgeWord } from './labels';
+import { list, readingName } from './places';
+
+/** A check's value with its unit, as shown. */
+export function checkValue({ value, unit }: Pick<Check, 'value' | 'unit'>, system: UnitSystem): string {
+  return value === null ? '' : figure(value, unit, system);
+}
+
+/** A figure in the unit of its check. */
+export function figure(value: number, unit: Check['unit'], system: UnitSystem): string {
+  if (unit === '%') return `${value.toFixed(2)} %`;
+  if (unit === 'mm') return formatLength(mm(value), system);
+  return String(value);
+}
+
+/** Where a check was made: `edge A, station 3, far rail`. */
+export function placeName(at: Place | null): string {
+  if (!at) return '';
+  return [
+    `edge ${at.edge}`,
+    at.station === undefined ? '' : `station ${at.station + 1}`,
+    at.rail ? railWord[at.rail] : '',
+  ]
+    .filter(Boolean)
+    .join(', ');
+}
+
+const OBSERVED: Record<string, string> = {
+  'bar.crack.no': 'No crack found in the bar.',
+  'bar.crack.yes': 'The bar is cracked: a crack always condemns.',
+  'bar.crack.unsure': 'A crack is suspected: clean the place and look again with a glass before deciding.',
+  'bar.slot.ok': 'The mount slot is sound.',
+  'bar.slot.worn': 'The mount slot is worn: watch it.',
+  'bar.slot.wallowed': 'The mount slot is wallowed out: the bar cannot be clamped true.',
+  'bar.oil-holes.clear': 'The oil holes are clear.',
+  'bar.oil-holes.blocked': 'The oil holes are blocked: clear both.',
+  'bar.groove.clean': 'The groove is clean.',
+  'bar.groove.packed': 'The groove is packed: rake it, pulling away from the nose.',
+  'bar.blueing.no': 'No blueing.',
+  'bar.blueing.light': 'Lightly blued: it ran hot. Look at oil, tension and clearance.',
+  'bar.blueing.heavy': 'Heavily blued: it ran hot and the rails there may be soft. Find out why before it runs again.',
+  'bar.burr.none': 'No burr.',
+  'bar.burr.felt': 'A burr is felt on the outer edge: deburr and bevel.',
+  'bar.burr.heavy': 'A heavy burr stands on the outer edge: deburr and bevel. Gloves on, it cuts like a knife.',
+  'bar.straight-edge.gap-stays': 'Straight-edge test: the gap stays.',
+  'bar.straight-edge.gap-closes': 'Straight-edge test: the gap closes. The rails are worn out.',
+  'bar.straight-edge.passes-beyond':
+    'Straight-edge test: the cutter passes beyond the rule. The rails are well past worn out.',
+  'bar.nose.replaceable': 'The nose has failed and can be replaced on this bar.',
+  'bar.nose.fixed': 'The nose has failed and cannot be replaced on this bar.',
+  'bar.nose.unknown': 'The nose has failed: whether it can be replaced on this bar decides.',
+  'nose.turns.free': 'The nose turns freely.',
+  'nose.turns.rough': 'The nose turns roughly: wash it out, never spin it with air.',
+  'nose.turns.seized': 'The nose is seized.',
+  'nose.tip-play.none': 'No play at the tip.',
+  'nose.tip-play.slight': 'Slight play at the tip: watch it.',
+  'nose.tip-play.loose': 'The nose sprocket is loose at the tip.',
+  'chain.crack.no': 'No crack found in the chain.',
+  'chain.crack.yes': 'A link is cracked: a crack always condemns.',
+  'chain.crack.unsure': 'A crack is suspected in a link: clean it and look again before deciding.',
+  'chain.straps.none': 'Strap undersides are clean.',
+  'chain.straps.light': 'Strap undersides are lightly peened: it ran slack or blunt.',
+  'chain.straps.heavy': 'Strap undersides are burred: dress them, and look for a slack or blunt run as the cause.',
+  'sprocket.turns.free': 'The drive sprocket turns freely.',
+  'sprocket.turns.rough': 'The drive sprocket turns roughly: clean and grease its bearing.',
+  'sprocket.turns.seized': 'The drive sprocket is seized.',
+};
+
+const UNSEEN: Partial<Record<Check['id'], string>> = {
+  'bar.crack': 'The bar has not been looked over for cracks.',
+  'bar.slot': 'The mount slot has not been looked at.',
+  'bar.straight-edge': 'The straight-edge test has not been made.',
+  'bar.oil-holes': 'The oil holes have not been looked at.',
+  'bar.groove': 'Nobody has said whether the groove is clean.',
+  'bar.blueing': 'Nobody has looked for blueing.',
+  'nose.turns': 'Nobody has said whether the nose turns.',
+  'chain.crack': 'The chain has not been looked over for cracks.',
+};
+
+/** Sentences for a value beyond its limit. */
+function beyond(check: Check, value: string, limit: string): string {
+  switch (check.id) {
+    case 'bar.depth':
+      return `The groove is ${value} deep, the least is ${limit}.`;
+    case 'bar.depth-after':
+      return `Dressing would leave ${value} of groove, the least is ${limit}: too little left to dress.`;
+    case 'bar.floor-clearance':
+      return `The drive link stands on the floor (${value} of room): it rubs, heats and wears the tang.`;
+    case 'bar.floor-clearance-after':
+      return `After dressing the drive link would stand on the floor (${value} of room).`;
+    case 'bar.play':
+      return `The chain has ${value} of side play, the most is ${limit}: the groove is worn out.`;
+    case 'bar.play-after':
+      return `Even dressed, the chain would keep ${value} of side play, the most is ${limit}: splayed beyond what dressing recovers.`;
+    case 'bar.step':
+      return `One rail stands ${value} over the other, dress above ${limit}.`;
+    case 'bar.bow':
+      return `The bar is bowed by ${value}, the most is ${limit}: replace.`;
+    case 'chain.cutter':
+      return `Filed back to the worst cutter, ${value} would be left, the least is ${limit}.`;
+    case 'chain.elongation':
+      return `The chain has grown by ${value}, the most is ${limit}.`;
+    case 'chain.uneven':
+      return `Left and right cutters differ by ${value} on average, even them out above ${limit}.`;
+    case 'chain.tangs':
+      return check.condemns
+        ? `${value} drive-link tangs are burred: too many to file. Check the groove as well.`
+        : `${value} drive-link tangs are burred: file them.`;
+    case 'chain.tight-joints':
+      return `${value} joints are tight: free them.`;
+    case 'sprocket.wear':
+      return `The sprocket is worn ${value} deep, the most is ${limit}: it would ruin the next chain.`;
+    default:
+      return `${checkName[check.id]}: ${value}, limit ${limit}.`;
+  }
+}
+
+function warned(check: Check, value: string, watch: string): string {
+  switch (check.id) {
+    case 'bar.floor-clearance':
+    case 'bar.floor-clearance-after':
+      return `Only ${value} of room under the link: about ${watch} is fine, none is not.`;
+    case 'bar.play':
+    case 'bar.play-after':
+      return `Side play is ${value}: beginning to rock, watch from ${watch}.`;
+    case 'bar.bow':
+      return `The bar is bowed by ${value}: slight, may be straightened and must then be measured again.`;
+    case 'chain.elongation':
+      return `The chain has grown by ${value}: watch from ${watch}.`;
+    case 'sprocket.wear':
+      return `The sprocket is worn ${value} deep: watch from ${watch}.`;
+    case 'sprocket.chains':
+      return `${value} chains have run on it: about two is what a sprocket lasts.`;
+    default:
+      return `${checkName[check.id]}: ${value}, watch from ${watch}.`;
+  }
+}
+
+/** The deciding number of a check and its doubt: `7.20 mm ± 0.11`. */
+export function valueWithDoubt({ value, unit, uncertainty }: Check, system: UnitSystem): string {
+  if (value === null) return '';
+  const shown = figure(value, unit, system);
+  if (!uncertainty || unit === 'count' || unit === null) return shown;
+  const doubt = unit === 'mm' ? formatFigure(mm(2 * uncertainty), system) : (2 * uncertainty).toFixed(2);
+  return `${shown} ± ${doubt}`;
+}
+
+function note(item: CheckNote): string {
+  switch (item.code) {
+    case 'needs':
+      return `Needs: ${list([...new Set(item.readings.map(readingName))], 'or')}.`;
+    case 'depends-on-pitch':
+      return `The limit waits for the pitch: ${list(item.families.map(familyLabel), 'or')}.`;
+    case 'pinches':
+      return 'The groove is no wider than the link: it pinches. Ease the place.';
+    case 'test-disagrees':
+      return `In the test ${straightEdgeWord[item.observed as keyof typeof straightEdgeWord]}; from the measured groove ${straightEdgeWord[item.predicted as keyof typeof straightEdgeWord]}. Make the test or measure the width again.`;
+    case 'ask-replaceable':
+      return 'Say whether the nose is replaceable.';
+    case 'borrowed-thickness':
+      return 'Taken with the nominal link thickness.';
+    default:
+      return never(item);
+  }
+}
+
+function core(check: Check, unit: UnitSystem): string {
+  if (check.kind === 'observation') {
+    if (check.observed !== null)
+      return OBSERVED[`${check.id}.${check.observed}`] ?? `${checkName[check.id]}: ${check.observed}.`;
+    return UNSEEN[check.id] ?? `${checkName[check.id]} not measured.`;
+  }
+  const value = checkValue(check, unit);
+  if (check.outcome === 'not-measured')
+    return `${checkName[check.id]} is ${value}, with nothing yet to hold it against.`;
+  const limit = check.limit === null ? '' : figure(check.limit, check.unit, unit);
+  if (check.outcome === 'fail') return check.note?.code === 'pinches' ? '' : beyond(check, value, limit);
+  if (check.outcome === 'watch')
+    return warned(check, value, check.watch === null ? limit : figure(check.watch, check.unit, unit));
+  if (check.outcome === 'undecided')
+    return `Too close to call: ${checkName[check.id].toLowerCase()} is ${valueWithDoubt(check, unit)} against ${limit}. Measure it again.`;
+  return `${checkName[check.id]} is ${value}, limit ${limit}.`;
+}
+
+/** A check as a sentence: verdict and reason first, then where, then what must be said beside it. */
+export function checkSentence(check: Check, unit: UnitSystem = 'mm'): string {
+  const where = placeName(check.at);
+  const said = [core(check, unit), check.note ? note(check.note) : ''].filter(Boolean).join(' ');
+  return where === ''
+    ? said
+    : `${where.charAt(0).toUpperCase()}${where.slice(1)}: ${said.charAt(0).toLowerCase()}${said.slice(1)}`;
+}
+
+/** Where a check's limit comes from, as a clause. */
+export function limitSource(check: Check): string {
+  return provenanceWord[check.provenance];
+}

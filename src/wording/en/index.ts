@@ -1,0 +1,8 @@
+/** English. */
+export * from './labels';
+export * from './places';
+export * from './quantity';
+export * from './sheet-problem';
+export * from './identity';
+export * from './check';
+export * from './judgements';

@@ -1,0 +1,175 @@
+import { never } from '../../core/result';
+import type { NextMeasurement, Verdict, VerdictReason } from '../../core/assess';
+import type { EdgeDressing } from '../../core/assess';
+import type { WearPattern } from '../../core/bar';
+import type { FitJudgement } from '../../core/fit';
+import type { OrderWithheld, StockMiss } from '../../core/order';
+import { formatLength, type UnitSystem } from '../../core/quantity';
+import { checkSentence } from './check';
+import { actionWord, fitRuleName, gaugeLabel, instrumentName, operationWord, partName } from './labels';
+import { list, readingName, sentence } from './places';
+
+/** One reason of a verdict. */
+export function verdictReason(reason: VerdictReason, unit: UnitSystem = 'mm'): string {
+  switch (reason.code) {
+    case 'check':
+      return checkSentence(reason.check, unit);
+    case 'missing':
+      return `Not measured yet: ${list([...new Set(reason.readings.map(readingName))])}.`;
+    case 'not-brought':
+      return 'Not measured: nothing is known of this part.';
+    case 'sound':
+      return 'Nothing measured speaks against it.';
+    default:
+      return never(reason);
+  }
+}
+
+/** The verdict in one line: the word, and the work where there is any. */
+export function verdictHeadline({ action, operations }: Pick<Verdict, 'action' | 'operations'>): string {
+  if (action === 'recondition' || action === 'clean')
+    return `${actionWord[action]}: ${list(operations.map((operation) => operationWord[operation]))}`;
+  return actionWord[action];
+}
+
+/** What the side of the low rails tells. */
+export function wearPatternSentence(pattern: WearPattern): string | null {
+  switch (pattern.code) {
+    case 'not-measured':
+      return null;
+    case 'level':
+      return 'Both edges are level: no lean to read.';
+    case 'one-edge':
+      return `Only edge ${pattern.edge} leans (${pattern.low} rail low): one edge alone names no cause.`;
+    case 'leaned-on':
+      return `Low rails on opposite sides (A ${pattern.low.A}, B ${pattern.low.B}) on a bar never turned over: the saw's weight or the operator leans it.`;
+    case 'cutters-of-one-side':
+      return `The ${pattern.low} rail is low on both edges of a bar never turned over: the cutters of one side pull. Measure them.`;
+    case 'measure-the-cutters':
+      return `The low rails are ${pattern.opposite ? 'on opposite sides' : 'on the same side'}, but the bar gets turned over, which mixes the causes: measure the cutters.`;
+    case 'turning-not-told':
+      return `The low rails are ${pattern.opposite ? 'on opposite sides' : 'on the same side'}. Ask how often the bar is turned over: without it the cause stays open.`;
+    default:
+      return never(pattern);
+  }
+}
+
+/** The dressing of an edge in one or two sentences. */
+export function dressingSentence(
+  edge: 'A' | 'B',
+  dressing: EdgeDressing,
+  stationAt: (station: number) => number,
+  unit: UnitSystem = 'mm',
+): string {
+  const { plan, advised, stoppedBy, coarseFirst } = dressing;
+  const show = (value: number) => formatLength(value as Parameters<typeof formatLength>[0], unit);
+  if (!advised) return `Edge ${edge} needs no dressing: at most ${show(plan.most)} stands proud.`;
+  const rails = (['near', 'far'] as const).map((rail) => ({
+    rail,
+    removal: rail === 'near' ? plan.removeNear : plan.removeFar,
+  }));
+  const worst = rails
+    .flatMap(({ rail, removal }) => removal.map((amount, station) => ({ rail, station, amount: amount ?? 0 })))
+    .reduce((most, next) => (next.amount > most.amount ? next : most));
+  const work = `Dress edge ${edge}. Most comes off the ${worst.rail} rail: ${show(worst.amount)} at ${formatLength(stationAt(worst.station) as Parameters<typeof formatLength>[0], unit, unit === 'mm' ? 0 : 1)}.`;
+  if (stoppedBy)
+    return `${work} It cannot be done: station ${stoppedBy.station + 1} would end ${stoppedBy.limit === 'bar.depth' ? 'below the least groove depth' : 'with the link on the floor'}.`;
+  return coarseFirst ? `${work} Coarse first, then square by file.` : work;
+}
+
+/** A fit rule's sentence. */
+export function fitSentence({ rule, reason }: FitJudgement): string {
+  switch (reason.code) {
+    case 'equal':
+      return `${fitRuleName[rule]}: both ${reason.value}.`;
+    case 'differ':
+      return `${fitRuleName[rule]}: ${reason.first} against ${reason.second}. They do not belong together.`;
+    case 'goes-in-must-not':
+      return `Goes in, must not: a ${gaugeLabel(reason.chain)} chain in a ${gaugeLabel(reason.bar)} groove ${reason.rock === null ? 'rocks' : `rocks by ${reason.rock.toFixed(1)}°`}, wears itself and the bar, and cuts badly.`;
+    case 'will-not-run':
+      return `Will not run: a ${gaugeLabel(reason.chain)} chain pinches and burns in a ${gaugeLabel(reason.bar)} groove.`;
+    case 'not-known':
+      return `Not known yet: ${list(reason.missing.map(readingName))}.`;
+    case 'pair-meets':
+      return 'This pitch is made in this gauge.';
+    case 'pair-rare':
+      return 'This pitch is not made in this gauge in practice: measure one of them again.';
+    case 'kickback-low':
+      return 'Low-kickback chain: suits every operator.';
+    case 'kickback-trained':
+      return 'Standard chain and a trained operator. Local rules on kickback class come first.';
+    case 'kickback-untrained':
+      return 'Standard chain, but the operator is not trained: low-kickback chain is what fits. Stepping up needs a recorded choice.';
+    case 'kickback-unknown':
+      return 'Kickback class: ask who runs the saw and which class is on it.';
+    case 'sprocket-sound':
+      return 'The drive sprocket is within its wear limit.';
+    case 'sprocket-worn':
+      return 'The drive sprocket is past its limit: it would ruin a new chain. Replace it first.';
+    case 'sprocket-close':
+      return 'The drive sprocket is too close to its limit to call: measure its wear again before a new chain goes on.';
+    case 'sprocket-unmeasured':
+      return 'Measure the drive sprocket before a new chain goes on.';
+    default:
+      return never(reason);
+  }
+}
+
+const NUMBER: Record<'pitch' | 'gauge' | 'driveLinks', string> = {
+  pitch: 'pitch',
+  gauge: 'gauge',
+  driveLinks: 'drive-link count',
+};
+
+/** Why there is no order yet. */
+export function orderWithheld(reason: OrderWithheld): string {
+  switch (reason.code) {
+    case 'not-settled':
+      return reason.status === 'conflict'
+        ? `The ${NUMBER[reason.number]} is contradicted: clear that up first.`
+        : `The ${NUMBER[reason.number]} is not settled.`;
+    case 'links-not-counted':
+      return 'The drive links are not counted: count them twice, even when the bar is stamped.';
+    case 'parts-clash':
+      return `${fitRuleName[reason.rule]}: they differ, so it is open which of them the order should follow.`;
+    default:
+      return never(reason);
+  }
+}
+
+/** Why a chain in stock does not answer the order. */
+export function stockMiss(miss: StockMiss): string {
+  switch (miss.code) {
+    case 'pitch':
+      return `other pitch (${String(miss.has)})`;
+    case 'gauge':
+      return `other gauge (${String(miss.has)})`;
+    case 'driveLinks':
+      return `${miss.has === null ? 'link count not given' : `${miss.has} links`}, not ${miss.wanted}`;
+    case 'kickback-stepped-up':
+      return 'would step up from low-kickback';
+    case 'kickback-not-asked':
+      return 'standard chain: ask first who runs the saw';
+    case 'out-of-stock':
+      return 'fits, none on the shelf';
+    default:
+      return never(miss);
+  }
+}
+
+/** Why a measurement is worth making next. */
+export function nextSentence({ measure, reason }: NextMeasurement, unit: UnitSystem = 'mm'): string {
+  const what = sentence(readingName(measure));
+  switch (reason.code) {
+    case 'never-measured':
+      return `${what}: the ${partName[reason.part].toLowerCase()} cannot be judged without it.`;
+    case 'too-close':
+      return `${what}: too close to call. Repeat it with the ${instrumentName(reason.instrument)}. ${checkSentence(reason.check, unit)}`;
+    case 'settles':
+      return `${what}: settles the ${NUMBER[reason.property]}.`;
+    case 'limit-waits-for-pitch':
+      return `${what}: the depth limit follows from the bar's pitch.`;
+    default:
+      return never(reason);
+  }
+}

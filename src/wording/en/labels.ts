@@ -1,0 +1,132 @@
+import type { Edge, Rail, StraightEdgeOutcome } from '../../core/bar';
+import type { CheckId } from '../../core/assess';
+import { FAMILIES, GAUGES, type FamilyId, type GaugeId, type LimitId, type Provenance } from '../../core/families';
+import type { FitRule } from '../../core/fit';
+import { INSTRUMENTS, type InstrumentId } from '../../core/quantity';
+import type { Action, Operation, Part, PitchMark } from '../../core/sheet';
+
+/** Names of things, as the bench says them. */
+export const partName: Record<Part, string> = {
+  bar: 'Bar',
+  chain: 'Chain',
+  driveSprocket: 'Drive sprocket',
+  nose: 'Nose',
+};
+
+export const actionWord: Record<Action, string> = {
+  keep: 'Keep',
+  clean: 'Clean',
+  recondition: 'Recondition',
+  replace: 'Replace',
+  undecided: 'Undecided',
+};
+
+export const operationWord: Record<Operation, string> = {
+  'clean-oil-holes': 'clear the oil holes',
+  'rake-groove': 'rake the groove',
+  'dress-rails': 'dress the rails',
+  deburr: 'deburr and bevel the outer edges',
+  straighten: 'straighten, then measure again',
+  'free-nose': 'free the nose',
+  're-nose': 'rivet in a new nose',
+  'file-back': 'file all cutters back to the worst',
+  'even-cutters': 'even the two sides',
+  'file-tangs': 'file the burred tangs',
+  'dress-straps': 'dress the straps',
+  'free-tight-joints': 'free the tight joints',
+  'free-bearing': 'clean and grease the bearing',
+};
+
+export const provenanceWord: Record<Provenance, string> = {
+  published: 'published',
+  practice: 'common practice',
+  memory: 'from handbooks, page not at hand',
+  derived: 'follows from the geometry',
+  shop: "the shop's own",
+};
+
+export const railWord: Record<Rail, string> = { near: 'near rail', far: 'far rail' };
+export const edgeWord: Record<Edge, string> = { A: 'edge A', B: 'edge B' };
+
+export const straightEdgeWord: Record<StraightEdgeOutcome, string> = {
+  'gap-stays': 'the gap stays',
+  'gap-closes': 'the gap closes',
+  'passes-beyond': 'the cutter passes beyond',
+};
+
+export const familyLabel = (id: FamilyId): string => FAMILIES[id].label;
+export const gaugeLabel = (id: GaugeId): string => `${id} in (${GAUGES[id].mmLabel} mm)`;
+export const pitchMarkLabel = (mark: PitchMark): string => (mark === '3/8' ? '3/8, build not said' : familyLabel(mark));
+export const instrumentName = (id: InstrumentId): string => INSTRUMENTS[id].name;
+
+/** What each check is about, as a short heading. */
+export const checkName: Record<CheckId, string> = {
+  'bar.crack': 'Cracks',
+  'bar.slot': 'Mount slot',
+  'bar.bow': 'Bow',
+  'bar.depth': 'Groove depth',
+  'bar.depth-after': 'Groove depth after dressing',
+  'bar.floor-clearance': 'Room under the link',
+  'bar.floor-clearance-after': 'Room under the link after dressing',
+  'bar.play': 'Side play',
+  'bar.play-after': 'Side play after dressing',
+  'bar.straight-edge': 'Straight-edge test',
+  'bar.step': 'Step between the rails',
+  'bar.burr': 'Burr',
+  'bar.oil-holes': 'Oil holes',
+  'bar.groove': 'Groove',
+  'bar.blueing': 'Blueing',
+  'bar.nose': 'Nose of the bar',
+  'nose.turns': 'Nose turning',
+  'nose.tip-play': 'Tip play',
+  'chain.crack': 'Cracks',
+  'chain.cutter': 'Cutter length after correction',
+  'chain.elongation': 'Elongation',
+  'chain.uneven': 'Left against right',
+  'chain.straps': 'Strap undersides',
+  'chain.tangs': 'Drive-link tangs',
+  'chain.tight-joints': 'Tight joints',
+  'sprocket.wear': 'Wear depth',
+  'sprocket.chains': 'Chains run on it',
+  'sprocket.turns': 'Turning',
+};
+
+export const fitRuleName: Record<FitRule, string> = {
+  'chain-pitch-is-sprocket-pitch': 'Pitch: chain and drive sprocket',
+  'chain-pitch-is-bar-pitch': 'Pitch: chain and bar nose',
+  'chain-gauge-is-bar-gauge': 'Gauge: chain and bar groove',
+  'chain-links-are-bar-links': 'Drive links: chain and bar',
+  'family-and-gauge-meet': 'Pitch and gauge meet in practice',
+  'bar-mount-is-saw-mount': 'Mount: bar and saw',
+  'kickback-not-stepped-up': 'Kickback class suits the operator',
+  'sprocket-takes-new-chain': 'Drive sprocket can take a new chain',
+};
+
+/** What each limit is for, in the shop's list of limits. */
+export const limitName: Record<LimitId, string> = {
+  'bar.depth.quarter': 'Least groove depth, 1/4',
+  'bar.depth.325': 'Least groove depth, .325',
+  'bar.depth.38lp': 'Least groove depth, 3/8 low profile',
+  'bar.depth.38': 'Least groove depth, 3/8 standard',
+  'bar.depth.404': 'Least groove depth, .404',
+  'bar.floor-clearance': 'Room under the drive link: watch below',
+  'bar.floor-clearance.contact': 'Room under the drive link: it rubs at',
+  'bar.play': 'Side play, where the cutter geometry is not known',
+  'bar.play.watch': 'Side play: watch above',
+  'bar.step': 'Step between the rails: dress above',
+  'bar.bow': 'Bow: replace above',
+  'bar.bow.straighten': 'Bow: straighten above',
+  'bar.dress.tolerance': 'Dressing: what may stand over the low rail',
+  'bar.dress.slope': 'Dressing: steepest climb along the rail',
+  'bar.dress.keep-out': 'Dressing: the file stays off the nose by',
+  'bar.dress.coarse-first': 'Dressing: coarse tool first above',
+  'bar.dress.loss': 'Depth a usual dressing takes',
+  'chain.cutter': 'Shortest cutter, where there is no mark',
+  'chain.filing-loss': 'Cutter length a filing takes',
+  'chain.elongation': 'Elongation: replace above',
+  'chain.elongation.watch': 'Elongation: watch above',
+  'chain.uneven': 'Left and right cutters: even out above',
+  'sprocket.wear': 'Sprocket wear: replace above',
+  'sprocket.wear.watch': 'Sprocket wear: watch above',
+  'sprocket.chains': 'Chains to a sprocket: watch from',
+};

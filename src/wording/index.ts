@@ -1,0 +1,3 @@
+/** Reason codes → sentences. English is the one language so far; another would stand beside `en`. */
+export * from './en';
+export * from './assessment';
