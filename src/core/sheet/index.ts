@@ -4,3 +4,5 @@ export * from './quantity-schema';
 export * from './bench-sheet';
 export * from './assessment';
 export * from './read-sheet';
+export * from './entry-field';
+export * from './entries';

@@ -57,19 +57,26 @@ export function readQuantity(written: WrittenQuantity, field: SheetField): Parse
   return 'repeats' in written ? readRepeats(written, field) : readBounds(written, field);
 }
 
+/** Which field a quantity schema is for, told by its definition, which copies of the schema share. */
+const fieldOfDefinition = new WeakMap<object, SheetField>();
+
+/** The field of a quantity schema, or null for any other schema. */
+export function quantityField(schema: z.core.$ZodType): SheetField | null {
+  return fieldOfDefinition.get(schema._zod.def) ?? null;
+}
+
 /**
  * A length in a sheet: `"7.9 mm"`, `{ repeats, instrument }` or `{ enters, refuses }`, turned into a reading. Issues
  * carry a {@link QuantityIssue} in their params.
  */
 export function quantity(field: SheetField): z.ZodType<LengthReading, WrittenQuantity> {
-  return z.union([z.string(), repeatsSchema, boundsSchema]).transform((written, context) => {
+  const schema = z.union([z.string(), repeatsSchema, boundsSchema]).transform((written, context) => {
     const read = readQuantity(written as WrittenQuantity, field);
     if (read.ok) return read.value;
-    context.addIssue({
-      code: 'custom',
-      message: read.error.code,
-      params: { quantity: { field, problem: read.error } satisfies QuantityIssue },
-    });
+    const params: { quantity: QuantityIssue } = { quantity: { field, problem: read.error } };
+    context.addIssue({ code: 'custom', message: read.error.code, params });
     return z.NEVER;
   });
+  fieldOfDefinition.set(schema._zod.def, field);
+  return schema;
 }
