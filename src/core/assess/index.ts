@@ -6,3 +6,4 @@ export * from './sprocket';
 export * from './verdict';
 export * from './next';
 export * from './assess';
+export * from './steps';

@@ -1,5 +1,5 @@
 import type { Edge, Rail, StraightEdgeOutcome } from '../../core/bar';
-import type { CheckId } from '../../core/assess';
+import type { CheckId, Step } from '../../core/assess';
 import { FAMILIES, GAUGES, type FamilyId, type GaugeId, type LimitId, type Provenance } from '../../core/families';
 import type { FitRule } from '../../core/fit';
 import { INSTRUMENTS, type InstrumentId } from '../../core/quantity';
@@ -129,4 +129,15 @@ export const limitName: Record<LimitId, string> = {
   'sprocket.wear': 'Sprocket wear: replace above',
   'sprocket.wear.watch': 'Sprocket wear: watch above',
   'sprocket.chains': 'Chains to a sprocket: watch from',
+};
+
+/** The steps of a job. */
+export const stepName: Record<Step, string> = {
+  'take-in': 'Take in',
+  identify: 'Identify',
+  bar: 'Bar',
+  chain: 'Chain',
+  sprocket: 'Sprocket',
+  decide: 'Decide',
+  order: 'Order slip',
 };

@@ -1,0 +1,44 @@
+import { z } from 'zod';
+
+const who = z.string().min(1).max(80);
+
+/** A new job: an existing customer or a new name, an existing saw, a new one, or none. */
+export const createJobSchema = z.strictObject({
+  by: who,
+  customer: z.union([
+    z.strictObject({ id: z.string() }),
+    z.strictObject({ name: z.string().trim().min(1, 'A job needs a customer.').max(160) }),
+  ]),
+  saw: z
+    .union([
+      z.strictObject({ id: z.string() }),
+      z.strictObject({ label: z.string().trim().min(1).max(120), mount: z.string().trim().max(40).nullable() }),
+    ])
+    .nullable(),
+  complaint: z.string().max(2000),
+  promisedFor: z.iso.date().nullable(),
+  /** A bench sheet to start from, as imported. */
+  sheet: z.unknown().optional(),
+});
+export type CreateJob = z.infer<typeof createJobSchema>;
+
+/** Sign-off of the verdicts as they stand after a given reading. */
+export const signOffSchema = z.strictObject({ by: who, upToReading: z.int().min(0) });
+
+export const changeLimitSchema = z.strictObject({
+  by: who,
+  /** As typed, in the limit's unit; null puts the default back. */
+  value: z.string().max(40).nullable(),
+  /** Named when the figure is a maker's. */
+  source: z.string().trim().max(200).nullable(),
+});
+export type ChangeLimit = z.infer<typeof changeLimitSchema>;
+
+export const addPersonSchema = z.strictObject({ name: z.string().trim().min(1, 'Write the name.').max(80) });
+
+/** Errors carry a code and a sentence, never a stack. */
+export interface ErrorReply {
+  readonly code: string;
+  readonly message: string;
+  readonly problems?: readonly string[];
+}

@@ -1,0 +1,63 @@
+import type { BenchSheet } from '../sheet';
+import type { Appraisal } from './assess';
+import { missingReadings } from './verdict';
+
+/** The steps of a job in working order. */
+export const STEPS = ['take-in', 'identify', 'bar', 'chain', 'sprocket', 'decide', 'order'] as const;
+export type Step = (typeof STEPS)[number];
+
+/** How a step stands. Nothing is locked: this only says what is missing. */
+export interface StepState {
+  readonly step: Step;
+  readonly state: 'done' | 'open' | 'not-needed';
+  /** Readings the step still waits for. */
+  readonly missing: readonly string[];
+}
+
+type Standing = Omit<StepState, 'step'>;
+
+const open = (...missing: string[]): Standing => ({ state: 'open', missing });
+const done: Standing = { state: 'done', missing: [] };
+const notNeeded: Standing = { state: 'not-needed', missing: [] };
+
+function takeIn({ job }: BenchSheet): Standing {
+  const missing = [
+    ['job.complaint', (job?.symptoms?.length ?? 0) > 0 || Boolean(job?.complaint)],
+    ['job.operatorTrained', job?.operatorTrained !== undefined],
+  ] as const;
+  const left = missing.filter(([, there]) => !there).map(([path]) => path);
+  return left.length === 0 ? done : open(...left);
+}
+
+function identifying(sheet: BenchSheet, { identity }: Appraisal): Standing {
+  if (!sheet.chain && !sheet.bar?.stamp) return open('bar.stamp', 'chain.span');
+  const part = sheet.chain ? identity.chain : identity.bar;
+  const left = (['pitch', 'gauge', 'driveLinks'] as const).filter((property) => part[property].status !== 'settled');
+  return left.length === 0 ? done : open(...left.map((property) => `${sheet.chain ? 'chain' : 'bar'}.${property}`));
+}
+
+/** A part's step is done when its verdict stands. A chain alone needs no bar. */
+function judging(sheet: BenchSheet, part: 'bar' | 'chain' | 'driveSprocket', { verdicts }: Appraisal): Standing {
+  const anything = sheet.bar ?? sheet.chain ?? sheet.driveSprocket;
+  if (sheet[part] === undefined && anything) return notNeeded;
+  return verdicts[part].action === 'undecided' ? open(...missingReadings(sheet, part)) : done;
+}
+
+/** How each step of a job stands. */
+export function stepStates(sheet: BenchSheet, appraisal: Appraisal, signedOff: boolean): readonly StepState[] {
+  const standing: Record<Step, Standing> = {
+    'take-in': takeIn(sheet),
+    identify: identifying(sheet, appraisal),
+    bar: judging(sheet, 'bar', appraisal),
+    chain: judging(sheet, 'chain', appraisal),
+    sprocket: judging(sheet, 'driveSprocket', appraisal),
+    decide: signedOff ? done : open(),
+    order: 'order' in appraisal.order ? done : open(),
+  };
+  return STEPS.map((step) => ({ step, ...standing[step] }));
+}
+
+/** The step to go on with: the first that is open, or null when all is done. */
+export function nextStep(states: readonly StepState[]): Step | null {
+  return states.find(({ state, step }) => state === 'open' && step !== 'order')?.step ?? null;
+}

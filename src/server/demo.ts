@@ -1,0 +1,84 @@
+import { entriesFromSheet } from '../core/sheet';
+import { DEFAULTS } from '../core/families';
+import {
+  DEMO_CUSTOMERS,
+  DEMO_JOBS,
+  DEMO_PEOPLE,
+  DEMO_SAWS,
+  DEMO_SHEETS,
+  DEMO_SHOP,
+  DEMO_SLIPS,
+  DEMO_STOCK,
+} from '../data/demo';
+import {
+  addCustomer,
+  addJob,
+  addPerson,
+  addSaw,
+  addStock,
+  countJobs,
+  lastReading,
+  setShopFact,
+  setSummary,
+  storeFirstReadings,
+} from '../data/repositories';
+import type { Transaction } from '../data/store';
+import { day, type Context } from './context';
+import { signOff } from './use-cases/jobs';
+import { summarise, summaryKey } from './use-cases/summary';
+
+const DAY_MS = 86_400_000;
+
+type DemoJob = (typeof DEMO_JOBS)[number];
+const nameOf = (id: string): string => DEMO_PEOPLE.find((person) => person.id === id)!.name;
+
+async function loadJob(
+  tx: Transaction,
+  context: Context,
+  { tag, customerId, sawId, due, by: person }: DemoJob,
+): Promise<string> {
+  const written = { at: context.now().toISOString(), by: nameOf(person) };
+  const id = context.newId();
+  const saw = DEMO_SAWS.find((each) => each.id === sawId);
+  const about = saw ? { 'saw.label': saw.label, 'saw.mount': saw.mount, 'saw.maxRpm': String(saw.maxRpm) } : {};
+  const slips = DEMO_SLIPS.filter((slip) => slip.tag === tag).flatMap(({ path, text, position }) => [
+    { path: path.replace(/\w+$/, 'at'), text: position, unit: 'mm' as const },
+    { path, text, unit: 'mm' as const },
+  ]);
+  const entries = [
+    ...Object.entries(about).map(([path, text]) => ({ path, text, unit: 'mm' as const })),
+    ...entriesFromSheet(DEMO_SHEETS[tag]!),
+    ...slips,
+  ];
+  const promisedFor = day(new Date(context.now().getTime() + due * DAY_MS));
+  await addJob(tx, { id, tag, customerId, sawId, promisedFor, ...written });
+  await storeFirstReadings(
+    tx,
+    entries.map((entry) => ({ ...entry, id: context.newId(), jobId: id, supersedes: null, ...written })),
+  );
+  await setSummary(tx, id, summarise(entries, DEFAULTS, false), summaryKey(DEFAULTS));
+  return id;
+}
+
+/** Loads the demo scenario into an empty store. Does nothing, and says so, when there is a job in it already. */
+export async function loadDemo(context: Context): Promise<{ readonly loaded: number }> {
+  const { store } = context;
+  if ((await countJobs(store.db, { show: 'open' })) > 0) return { loaded: 0 };
+  const written = { at: context.now().toISOString(), by: DEMO_PEOPLE[0].name };
+  const signed = await store.write(async (tx) => {
+    await setShopFact(tx, 'name', DEMO_SHOP.name);
+    await setShopFact(tx, 'currency', DEMO_SHOP.currency);
+    for (const person of DEMO_PEOPLE) await addPerson(tx, person);
+    for (const customer of DEMO_CUSTOMERS) await addCustomer(tx, { ...customer, ...written });
+    for (const saw of DEMO_SAWS) await addSaw(tx, { ...saw, ...written });
+    await addStock(tx, DEMO_STOCK);
+    const ids: { id: string; by: string }[] = [];
+    for (const job of DEMO_JOBS) {
+      const id = await loadJob(tx, context, job);
+      if (job.signedOff) ids.push({ id, by: nameOf(job.by) });
+    }
+    return ids;
+  });
+  for (const { id, by } of signed) await signOff(context, id, { by, upToReading: await lastReading(store.db, id) });
+  return { loaded: DEMO_JOBS.length };
+}

@@ -1,0 +1,47 @@
+import type { z } from 'zod';
+import type { ErrorReply } from '../../contract';
+import { Refusal } from '../refusal';
+
+/** Writes a JSON answer that is never kept by a cache. */
+export function json(body: unknown, status = 200): Response {
+  return new Response(JSON.stringify(body), {
+    status,
+    headers: { 'Content-Type': 'application/json; charset=utf-8', 'Cache-Control': 'no-store' },
+  });
+}
+
+/** An error as it leaves the house: a code and a sentence, no stack. */
+export function errorReply(status: number, reply: ErrorReply): Response {
+  return json(reply, status);
+}
+
+/** Reads a JSON body against its schema. */
+export async function body<T extends z.ZodType>(request: Request, schema: T): Promise<z.output<T>> {
+  let document: unknown;
+  try {
+    document = await request.json();
+  } catch {
+    throw new Refusal(400, 'not-json', 'The body is not JSON.');
+  }
+  const parsed = schema.safeParse(document);
+  if (parsed.success) return parsed.data;
+  const problems = parsed.error.issues.map(({ path, message }) => `${path.join('.') || '(body)'}: ${message}`);
+  throw new Refusal(422, 'not-understood', problems[0] ?? 'The request is not understood.', problems);
+}
+
+/** Answers with what the work returns, or with its refusal. Anything else is a defect: logged here, nameless outside. */
+export async function answer(work: () => Promise<unknown>): Promise<Response> {
+  try {
+    return json((await work()) ?? {});
+  } catch (error) {
+    if (error instanceof Refusal) {
+      const { status, code, message, problems } = error;
+      return errorReply(status, problems.length > 0 ? { code, message, problems } : { code, message });
+    }
+    process.stderr.write(`${error instanceof Error ? (error.stack ?? error.message) : String(error)}\n`);
+    return errorReply(500, {
+      code: 'failed',
+      message: 'Something went wrong here. What you typed is kept on your side: try again.',
+    });
+  }
+}

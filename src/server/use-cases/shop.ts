@@ -1,0 +1,67 @@
+import { DEFAULTS, LIMIT_IDS, resolveLimits, type LimitId, type Limits } from '../../core/families';
+import {
+  addLimitChange,
+  addPerson,
+  limitChanges,
+  listPeople,
+  shopFacts,
+  standingOverrides,
+} from '../../data/repositories';
+import type { ChangeLimit, ShopPageView, ShopView } from '../../contract';
+import { limitProblem } from '../../wording';
+import type { Context } from '../context';
+import { notFound, Refusal } from '../refusal';
+
+/** The shop and its people, for the band of every page. */
+export async function shopView({ store }: Context): Promise<ShopView> {
+  const [facts, people] = await Promise.all([shopFacts(store.db), listPeople(store.db)]);
+  return { name: facts.name ?? 'Saw room', currency: facts.currency ?? 'EUR', people };
+}
+
+/** The limits in force: defaults with the shop's changes laid over them. */
+export async function limitsInForce({ store }: Context): Promise<Limits> {
+  const resolved = resolveLimits(await standingOverrides(store.db));
+  // What was stored was checked when it was stored; a limit that has gone from the programme since must not stop the bench.
+  return resolved.ok ? resolved.value : DEFAULTS;
+}
+
+export async function shopPage(context: Context): Promise<ShopPageView> {
+  const [shop, limits, changes] = await Promise.all([
+    shopView(context),
+    limitsInForce(context),
+    limitChanges(context.store.db),
+  ]);
+  const known = changes.flatMap((change) => {
+    const limitId = LIMIT_IDS.find((id) => id === change.limitId);
+    return limitId ? [{ limitId, text: changeText(limitId, change.value), at: change.at, by: change.by }] : [];
+  });
+  return { shop, limits, changes: known.slice(0, 30) };
+}
+
+function changeText(id: LimitId, value: unknown): string {
+  if (value === null) return `back to ${DEFAULTS[id].value} ${DEFAULTS[id].unit}`;
+  const given = typeof value === 'object' && 'value' in value ? value.value : value;
+  return `to ${String(given)} ${DEFAULTS[id].unit}`;
+}
+
+/** Changes one limit, or puts its default back. Refused with the reason when the number makes no sense. */
+export async function changeLimit(context: Context, id: string, { by, value, source }: ChangeLimit): Promise<Limits> {
+  const limitId = LIMIT_IDS.find((known) => known === id);
+  if (!limitId) throw notFound('limit');
+  const change = value === null ? null : source ? { value, provenance: 'published' as const, source } : { value };
+  const before = await standingOverrides(context.store.db);
+  const { [limitId]: _gone, ...others } = before;
+  const resolved = resolveLimits(change === null ? others : { ...before, [limitId]: change });
+  if (!resolved.ok) throw new Refusal(422, 'limit-refused', resolved.error.map(limitProblem).join(' '));
+  const at = context.now().toISOString();
+  await context.store.write((tx) => addLimitChange(tx, { limitId, value: change, at, by }));
+  return resolved.value;
+}
+
+export async function joinBench(context: Context, name: string): Promise<ShopView> {
+  const people = await listPeople(context.store.db);
+  if (people.some((person) => person.name.toLowerCase() === name.toLowerCase()))
+    throw new Refusal(409, 'name-taken', `${name} is at the bench already.`);
+  await context.store.write((tx) => addPerson(tx, { id: context.newId(), name }));
+  return shopView(context);
+}

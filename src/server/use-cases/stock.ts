@@ -1,0 +1,100 @@
+import { FAMILY_IDS, GAUGE_IDS, type FamilyId, type GaugeId } from '../../core/families';
+import { matchStock, STOCK_KINDS, type ChainOrder } from '../../core/order';
+import { assess } from '../../core/assess';
+import { chainsOf, countStock, listStock, search } from '../../data/repositories';
+import type { SearchHitView, SlipView, StockAnswer, StockView } from '../../contract';
+import { familyLabel, fitSentence, gaugeLabel, orderWithheld, stockMiss } from '../../wording';
+import { day, type Context } from '../context';
+import { jobSheet, jobView } from './jobs';
+import { limitsInForce, shopView } from './shop';
+
+const PAGE = 40;
+const HITS = 12;
+
+const oneOf = <T extends string>(options: readonly T[], value: string): T | undefined =>
+  options.find((option) => option === value);
+
+/** The stock list, narrowed by what was asked. What is asked and not understood does not narrow. */
+export async function stockView(context: Context, params: URLSearchParams): Promise<StockView> {
+  const ask = (name: string) => params.get(name) ?? '';
+  const filter = {
+    text: ask('q'),
+    kind: ask('kind'),
+    pitch: ask('pitch'),
+    gauge: ask('gauge'),
+    driveLinks: ask('links'),
+  };
+  const links = /^\d{1,3}$/.test(filter.driveLinks) ? Number(filter.driveLinks) : undefined;
+  const where = {
+    text: filter.text,
+    kind: oneOf(STOCK_KINDS, filter.kind),
+    pitch: oneOf(FAMILY_IDS, filter.pitch),
+    gauge: oneOf(GAUGE_IDS, filter.gauge),
+    driveLinks: links,
+  };
+  const page = Math.max(1, Math.floor(Number(ask('page'))) || 1);
+  const [shop, total, parts] = await Promise.all([
+    shopView(context),
+    countStock(context.store.db, where),
+    listStock(context.store.db, where, { limit: PAGE, offset: (page - 1) * PAGE }),
+  ]);
+  return { shop, parts, total, page, pages: Math.max(1, Math.ceil(total / PAGE)), filter };
+}
+
+/** Chains in stock against an order: those that fit, then those that miss one thing. */
+export async function stockAnswers({ store }: Context, order: ChainOrder): Promise<readonly StockAnswer[]> {
+  const chains = await chainsOf(store.db, order.pitch, order.gauge);
+  return matchStock(order, chains).map(({ part, misses }) => ({ part, misses: misses.map(stockMiss) }));
+}
+
+/** Reads the order asked for in an address. */
+export function orderFrom(params: URLSearchParams): ChainOrder | null {
+  const pitch: FamilyId | undefined = oneOf(FAMILY_IDS, params.get('pitch') ?? '');
+  const gauge: GaugeId | undefined = oneOf(GAUGE_IDS, params.get('gauge') ?? '');
+  const driveLinks = Number(params.get('links'));
+  const kickbackClass = oneOf(['low-kickback', 'standard'] as const, params.get('class') ?? '') ?? null;
+  return pitch && gauge && Number.isInteger(driveLinks) && driveLinks > 0
+    ? { pitch, gauge, driveLinks, kickbackClass }
+    : null;
+}
+
+/** The order slip of a job, ready to print. */
+export async function slipView(context: Context, jobId: string): Promise<SlipView> {
+  const [view, { sheet }, limits] = await Promise.all([
+    jobView(context, jobId),
+    jobSheet(context, jobId),
+    limitsInForce(context),
+  ]);
+  const { order, fit } = assess(sheet, limits);
+  const ready = 'order' in order ? order.order : null;
+  return {
+    shop: view.shop,
+    tag: view.job.tag,
+    customer: view.customer.name,
+    saw: view.saw && [view.saw.label, view.saw.tag].filter(Boolean).join(', '),
+    date: day(context.now()),
+    order: ready && {
+      pitch: familyLabel(ready.pitch),
+      gauge: gaugeLabel(ready.gauge),
+      driveLinks: ready.driveLinks,
+      kickbackClass: ready.kickbackClass ?? 'to be asked',
+    },
+    withheld: 'withheld' in order ? order.withheld.map(orderWithheld) : [],
+    fit: fit.map((judgement) => ({ holds: judgement.holds, text: fitSentence(judgement) })),
+    stock: ready ? await stockAnswers(context, ready) : [],
+  };
+}
+
+/** Where each kind of find leads. */
+const HREF = {
+  customer: (ref: string) => `/?customer=${encodeURIComponent(ref)}`,
+  saw: (ref: string) => `/?saw=${encodeURIComponent(ref)}`,
+  job: (ref: string) => `/jobs/${encodeURIComponent(ref)}`,
+  part: (ref: string) => `/stock?q=${encodeURIComponent(ref)}`,
+} as const;
+
+/** Search over customers, saws, jobs and parts. */
+export async function searchView({ store }: Context, text: string): Promise<readonly SearchHitView[]> {
+  const hits = await search(store.db, text.slice(0, 100), HITS);
+  return hits.map(({ kind, ref, title, body }) => ({ kind, title, detail: body, href: HREF[kind](ref) }));
+}
