@@ -3,6 +3,7 @@ export * from './labels';
 export * from './places';
 export * from './quantity';
 export * from './sheet-problem';
+export * from './entry';
 export * from './identity';
 export * from './check';
 export * from './judgements';

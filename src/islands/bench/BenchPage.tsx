@@ -1,0 +1,106 @@
+import { useCallback, useRef, useState } from 'react';
+import { Plus } from 'lucide-react';
+import type { BenchView } from '../../contract';
+import { Empty } from '../../ui/parts/Notice';
+import { Pager } from '../../ui/parts/Pager';
+import { Frame } from '../frame/Frame';
+import { useKeys, type KeyHelp } from '../frame/keys';
+import type { Preferences } from '../frame/preferences';
+import { JobList } from './JobList';
+import { NewJob } from './NewJob';
+
+const KEYS: readonly KeyHelp[] = [
+  { keys: ['n'], does: 'take in a new job' },
+  { keys: ['j'], does: 'next job' },
+  { keys: ['k'], does: 'job before' },
+  { keys: ['Enter'], does: 'open the job' },
+];
+
+interface BenchPageProps {
+  readonly view: BenchView;
+  readonly preferences: Preferences;
+  /** The query of the address, for paging. */
+  readonly query: string;
+}
+
+/** The Bench: today's work, each job with its next step. */
+export function BenchPage({ view, preferences, query }: BenchPageProps) {
+  return (
+    <Frame shop={view.shop} preferences={preferences} place="bench" keys={KEYS}>
+      <Bench view={view} query={query} />
+    </Frame>
+  );
+}
+
+function Bench({ view, query }: { view: BenchView; query: string }) {
+  const [taking, setTaking] = useState(false);
+  const list = useRef<HTMLUListElement>(null);
+  const move = useCallback((step: 1 | -1) => {
+    const links = [...(list.current?.querySelectorAll<HTMLAnchorElement>('a[data-job]') ?? [])];
+    const at = links.findIndex((link) => link === document.activeElement);
+    links[Math.max(0, Math.min(links.length - 1, at + step))]?.focus();
+  }, []);
+  useKeys(
+    useCallback(
+      (key) => {
+        if (key === 'n') setTaking(true);
+        else if (key === 'j') move(1);
+        else if (key === 'k') move(-1);
+        else return false;
+        return true;
+      },
+      [move],
+    ),
+  );
+  return (
+    <>
+      <div className="mb-4 flex flex-wrap items-end gap-x-6 gap-y-2">
+        <div>
+          <h1 className="text-2xl font-extrabold">{view.title ?? 'On the bench'}</h1>
+          <p className="text-ink-soft">
+            {view.shop.name} · {view.total === 1 ? '1 job' : `${view.total} jobs`}
+          </p>
+        </div>
+        <Show query={query} />
+        <button type="button" className="ml-auto flex act items-center gap-2" onClick={() => setTaking(true)}>
+          <Plus size={18} aria-hidden="true" />
+          Take in a job
+        </button>
+      </div>
+      {view.jobs.length === 0 ? (
+        <Empty title="Nothing on the bench">
+          Take in a job with the button above, or press <kbd className="figures">n</kbd>.
+        </Empty>
+      ) : (
+        <JobList jobs={view.jobs} today={view.today} ref={list} />
+      )}
+      <Pager page={view.page} pages={view.pages} href={(page) => `/?${withPage(query, page)}`} />
+      <NewJob customers={view.customers} open={taking} onClose={() => setTaking(false)} />
+    </>
+  );
+}
+
+function withPage(query: string, page: number): string {
+  const params = new URLSearchParams(query);
+  params.set('page', String(page));
+  return params.toString();
+}
+
+/** Open or signed off. */
+function Show({ query }: { query: string }) {
+  const params = new URLSearchParams(query);
+  const narrowed = params.has('customer') || params.has('saw');
+  const done = params.get('show') === 'done';
+  const look =
+    'grid min-h-11 place-items-center px-3 font-semibold text-ink-soft border-b-3 border-transparent aria-[current=true]:border-brass aria-[current=true]:text-ink';
+  return (
+    <nav aria-label="Which jobs" className="flex">
+      <a className={look} href="/" aria-current={!done && !narrowed ? 'true' : undefined}>
+        Open
+      </a>
+      <a className={look} href="/?show=done" aria-current={done ? 'true' : undefined}>
+        Signed off
+      </a>
+    </nav>
+  );
+}

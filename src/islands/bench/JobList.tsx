@@ -1,0 +1,88 @@
+import type { Ref } from 'react';
+import { ArrowRight } from 'lucide-react';
+import type { JobRow } from '../../contract';
+import { VerdictMark, verdictTone } from '../../ui/parts/VerdictMark';
+import { actionWord, partName, stepName } from '../../wording';
+
+const DAY_MS = 86_400_000;
+
+/** The promised day, as one says it at the counter. */
+function promised(day: string | null, today: string): { text: string; late: boolean } {
+  if (!day) return { text: 'no day promised', late: false };
+  const days = Math.round((Date.parse(day) - Date.parse(today)) / DAY_MS);
+  if (days === 0) return { text: 'today', late: false };
+  if (days === 1) return { text: 'tomorrow', late: false };
+  if (days < 0) return { text: days === -1 ? 'since yesterday' : `${-days} days late`, late: true };
+  return { text: days < 7 ? `in ${days} days` : day, late: false };
+}
+
+/** Jobs of the Bench, each one line of work: whose, what ails it, what is known, what comes next. */
+export function JobList({ jobs, today, ref }: { jobs: readonly JobRow[]; today: string; ref: Ref<HTMLUListElement> }) {
+  return (
+    <ul ref={ref} className="border-t border-line-strong">
+      {jobs.map((job) => (
+        <JobLine key={job.id} job={job} today={today} />
+      ))}
+    </ul>
+  );
+}
+
+function JobLine({ job, today }: { job: JobRow; today: string }) {
+  const { summary } = job;
+  const day = promised(job.promisedFor, today);
+  const step = summary.next.step;
+  return (
+    <li className="border-b border-line">
+      <a
+        data-job={job.tag}
+        href={`/jobs/${job.id}${step ? `?step=${step}` : ''}`}
+        className="grid min-h-16 grid-cols-[5.5rem_minmax(11rem,1.1fr)_minmax(11rem,1fr)_minmax(16rem,1.7fr)] items-center gap-x-4 px-2 py-2 hover:bg-well focus-visible:bg-well max-lg:grid-cols-[5rem_1fr]"
+      >
+        <span>
+          <span className="block figures text-lg font-bold">{job.tag}</span>
+          <span className={`text-sm ${day.late && job.state === 'open' ? 'font-bold text-oxide' : 'text-ink-soft'}`}>
+            {job.state === 'signed-off' ? 'signed off' : day.text}
+          </span>
+        </span>
+        <span className="min-w-0">
+          <span className="block truncate font-bold">{job.customer}</span>
+          <span className="block truncate text-sm text-ink-soft">{job.saw ?? 'no saw named'}</span>
+        </span>
+        <Verdicts summary={summary} />
+        <span className="min-w-0 max-lg:col-span-2">
+          <span className="block truncate text-sm text-ink-soft">
+            {job.complaint === '' ? 'no complaint written down' : `“${job.complaint}”`}
+          </span>
+          <span className="flex items-center gap-1.5 font-semibold">
+            <ArrowRight size={16} aria-hidden="true" className="shrink-0 text-pine" />
+            <span className="line-clamp-2">
+              {step && summary.next.text !== stepName[step]
+                ? `${stepName[step]}: ${summary.next.text}`
+                : summary.next.text}
+              {summary.orderReady && step === 'decide' ? ' Order slip ready.' : ''}
+            </span>
+          </span>
+        </span>
+      </a>
+    </li>
+  );
+}
+
+/** Verdict marks of the parts that were brought, with their words. */
+function Verdicts({ summary }: { summary: JobRow['summary'] }) {
+  if (summary.brought.length === 0) return <span className="text-sm text-ink-soft">nothing measured yet</span>;
+  return (
+    <span className="flex flex-wrap gap-x-3 gap-y-0.5">
+      {summary.brought.map((part) => {
+        const action = summary.verdicts[part];
+        return (
+          <span key={part} className="inline-flex items-center gap-1 text-sm whitespace-nowrap">
+            <VerdictMark verdict={action} size={13} />
+            <span className="text-ink-soft">{part === 'driveSprocket' ? 'Sprocket' : partName[part]}</span>
+            <span className={`font-bold ${verdictTone(action)}`}>{actionWord[action].toLowerCase()}</span>
+          </span>
+        );
+      })}
+    </span>
+  );
+}

@@ -1,0 +1,103 @@
+import { useCallback, useId } from 'react';
+import { Moon, Sun } from 'lucide-react';
+import type { ShopView } from '../../contract';
+import { useFrame } from './Frame';
+import { useKeys } from './keys';
+import { SearchBox } from './SearchBox';
+import { WhoIsHere } from './WhoIsHere';
+
+/** The places of the application that exist so far. */
+export const PLACES = [
+  { id: 'bench', name: 'Bench', href: '/', key: 'b' },
+  { id: 'stock', name: 'Stock', href: '/stock', key: 's' },
+  { id: 'shop', name: 'Shop', href: '/shop', key: 'o' },
+] as const;
+export type Place = (typeof PLACES)[number]['id'];
+
+function Name() {
+  return (
+    <a href="/" className="flex items-center gap-2 pr-1" aria-label="Serrata, to the Bench">
+      <svg viewBox="0 0 34 20" width="34" height="20" aria-hidden="true" className="text-pine">
+        <path d="M0 18 V12 L5 5 V12 L10 5 V12 L15 5 V12 L20 5 V12 L25 5 V12 L30 5 L34 5 V18 Z" fill="currentColor" />
+      </svg>
+      <span className="text-[19px] font-extrabold tracking-tight">Serrata</span>
+    </a>
+  );
+}
+
+function UnitSwitch() {
+  const { unit, setUnit } = useFrame();
+  const name = useId();
+  return (
+    <fieldset className="flex overflow-hidden rounded-[3px] border border-line-strong">
+      <legend className="sr-only">Unit</legend>
+      {(['mm', 'in'] as const).map((each) => (
+        <label
+          key={each}
+          className="grid min-h-10 min-w-11 place-items-center bg-sheet px-2 figures text-sm has-checked:bg-ink has-checked:text-sheet has-focus-visible:outline-3 has-focus-visible:-outline-offset-3 has-focus-visible:outline-steel"
+        >
+          <input type="radio" name={name} className="sr-only" checked={unit === each} onChange={() => setUnit(each)} />
+          {each}
+        </label>
+      ))}
+    </fieldset>
+  );
+}
+
+function BenchLight() {
+  const { bench, setBench } = useFrame();
+  const dark = bench === 'dark';
+  return (
+    <button
+      type="button"
+      className="grid quiet min-h-10 w-11 place-items-center px-0"
+      aria-pressed={dark}
+      aria-label="Dark bench"
+      onClick={() => setBench(dark ? 'light' : 'dark')}
+    >
+      {dark ? <Sun size={17} aria-hidden="true" /> : <Moon size={17} aria-hidden="true" />}
+    </button>
+  );
+}
+
+/** The slim band at the top of every place. */
+export function Band({ place, onShop }: { place: Place; onShop: (shop: ShopView) => void }) {
+  const { unit, setUnit } = useFrame();
+  useKeys(
+    useCallback(
+      (key, before) => {
+        if (key === 'u') {
+          setUnit(unit === 'mm' ? 'in' : 'mm');
+          return true;
+        }
+        const target = before === 'g' ? PLACES.find((each) => each.key === key) : undefined;
+        if (target) window.location.assign(target.href);
+        return target !== undefined;
+      },
+      [unit, setUnit],
+    ),
+  );
+  return (
+    <header className="no-print sticky top-0 z-30 flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-line-strong bg-paper px-4 py-1">
+      <Name />
+      <nav aria-label="Places" className="flex">
+        {PLACES.map(({ id, name, href }) => (
+          <a
+            key={id}
+            href={href}
+            aria-current={id === place ? 'page' : undefined}
+            className="grid min-h-11 place-items-center border-b-3 border-transparent px-3 font-semibold text-ink-soft hover:text-ink aria-[current=page]:border-pine aria-[current=page]:text-ink"
+          >
+            {name}
+          </a>
+        ))}
+      </nav>
+      <SearchBox />
+      <div className="ml-auto flex items-center gap-2">
+        <UnitSwitch />
+        <BenchLight />
+        <WhoIsHere onShop={onShop} />
+      </div>
+    </header>
+  );
+}

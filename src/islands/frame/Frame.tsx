@@ -1,0 +1,82 @@
+import { createContext, useContext, useMemo, useState, type ReactNode } from 'react';
+import { formatFigure, formatLength, type Mm, type UnitSystem } from '../../core/quantity';
+import type { ShopView } from '../../contract';
+import { Band, type Place } from './Band';
+import { KeySheet } from './KeySheet';
+import { remember, type Preferences } from './preferences';
+import type { KeyHelp } from './keys';
+
+interface FrameValue extends Preferences {
+  readonly shop: ShopView;
+  readonly setUnit: (unit: UnitSystem) => void;
+  readonly setBench: (bench: 'light' | 'dark') => void;
+  readonly setWho: (who: string) => void;
+  /** A length with its unit, in the unit of the screen. */
+  readonly show: (mm: number, decimals?: number) => string;
+  /** The figure alone. */
+  readonly figure: (mm: number, decimals?: number) => string;
+}
+
+const FrameContext = createContext<FrameValue | null>(null);
+
+/** Unit, person and shop, for anything inside the frame. */
+export function useFrame(): FrameValue {
+  const frame = useContext(FrameContext);
+  if (!frame) throw new Error('useFrame is used outside the frame.');
+  return frame;
+}
+
+interface FrameProps {
+  readonly shop: ShopView;
+  readonly preferences: Preferences;
+  readonly place: Place;
+  /** Keys of this place, for the sheet that `?` opens. */
+  readonly keys?: readonly KeyHelp[];
+  /** A row under the band that stays in view, such as the linked plates. */
+  readonly under?: (frame: FrameValue) => ReactNode;
+  /** True when the page must not scroll: its zones do. */
+  readonly fixed?: boolean;
+  readonly children: ReactNode;
+}
+
+/** The frame of every place: band on top, one main act below. */
+export function Frame({ shop: given, preferences, place, keys = [], under, fixed = false, children }: FrameProps) {
+  const [unit, setUnitState] = useState(preferences.unit);
+  const [bench, setBenchState] = useState(preferences.bench);
+  const [who, setWhoState] = useState(preferences.who);
+  const [shop, setShop] = useState(given);
+  const value = useMemo<FrameValue>(
+    () => ({
+      unit,
+      bench,
+      shop,
+      who: shop.people.some(({ name }) => name === who) ? who : (shop.people[0]?.name ?? ''),
+      setUnit: (next) => {
+        remember('unit', next);
+        setUnitState(next);
+      },
+      setBench: (next) => {
+        remember('bench', next);
+        document.documentElement.dataset.bench = next;
+        setBenchState(next);
+      },
+      setWho: (next) => {
+        remember('who', next);
+        setWhoState(next);
+      },
+      show: (mm, decimals) => formatLength(mm as Mm, unit, decimals),
+      figure: (mm, decimals) => formatFigure(mm as Mm, unit, decimals),
+    }),
+    [unit, bench, who, shop],
+  );
+  return (
+    <FrameContext value={value}>
+      <div className={fixed ? 'flex h-dvh flex-col' : 'flex min-h-dvh flex-col'}>
+        <Band place={place} onShop={setShop} />
+        {under?.(value)}
+        <main className={fixed ? 'min-h-0 flex-1' : 'mx-auto w-full max-w-[1240px] flex-1 px-5 py-5'}>{children}</main>
+      </div>
+      <KeySheet keys={keys} />
+    </FrameContext>
+  );
+}

@@ -1,0 +1,113 @@
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { STEPS, type Step } from '../../core/assess';
+import type { JobView } from '../../contract';
+import { Plates } from '../../ui/parts/Plates';
+import { Frame, useFrame } from '../frame/Frame';
+import { useKeys, type KeyHelp } from '../frame/keys';
+import type { Preferences } from '../frame/preferences';
+import { jointsOf, platesOf } from './plates';
+import { destinationOf } from './places';
+import { StepList } from './StepList';
+import { STEP_VIEWS } from './steps';
+import { JobProvider, useJob } from './store/JobContext';
+import { Tag } from './Tag';
+
+const KEYS: readonly KeyHelp[] = [
+  { keys: ['1', '…', '7'], does: 'go to a step' },
+  { keys: ['Enter'], does: 'enter a reading; along a bar: near, far, mouth, next station' },
+  { keys: ['↑', '↓', '←', '→'], does: 'move between stations and readings' },
+  { keys: ['[', ']'], does: 'edge A, edge B' },
+  { keys: ['m'], does: 'go to the next best measurement' },
+];
+
+interface JobPageProps {
+  readonly view: JobView;
+  readonly preferences: Preferences;
+  /** The step asked for in the address. */
+  readonly step: string;
+}
+
+/** One job: steps at the left, the instrument of the step in the middle, the tag with its verdicts at the right. */
+export function JobPage({ view, preferences, step }: JobPageProps) {
+  return (
+    <Frame shop={view.shop} preferences={preferences} place="bench" keys={KEYS} fixed>
+      <JobInFrame view={view} asked={step} />
+    </Frame>
+  );
+}
+
+function JobInFrame({ view, asked }: { view: JobView; asked: string }) {
+  const { who } = useFrame();
+  return (
+    <JobProvider view={view} who={who}>
+      <Job asked={asked} />
+    </JobProvider>
+  );
+}
+
+/** Puts the caret into a field once its step is on the screen. */
+function useGoTo(): (path: string) => void {
+  const wanted = useRef<string | null>(null);
+  const [, again] = useState(0);
+  useEffect(() => {
+    if (wanted.current === null) return;
+    const place = document.querySelector(`[data-path="${CSS.escape(wanted.current)}"]`);
+    const field = place?.matches('input, textarea') ? place : place?.querySelector('input');
+    if (field instanceof HTMLElement) field.focus();
+    wanted.current = null;
+  });
+  return useCallback((path) => {
+    wanted.current = path;
+    again((count) => count + 1);
+  }, []);
+}
+
+function Job({ asked }: { asked: string }) {
+  const { appraisal, entered, steps } = useJob();
+  const [step, setStep] = useState<Step>(
+    () => STEPS.find((each) => each === asked) ?? steps.find(({ state }) => state === 'open')?.step ?? 'decide',
+  );
+  const goTo = useGoTo();
+  const open = useCallback((next: Step) => {
+    setStep(next);
+    const address = new URL(window.location.href);
+    address.searchParams.set('step', next);
+    window.history.replaceState(null, '', address);
+  }, []);
+  const measure = useCallback(
+    (reading: string) => {
+      const { step: there, path } = destinationOf(reading, entered.stationKeys);
+      open(there);
+      if (path) goTo(path);
+    },
+    [entered.stationKeys, goTo, open],
+  );
+  const next = appraisal.next[0]?.measure;
+  useKeys(
+    useCallback(
+      (key) => {
+        const numbered = STEPS[Number(key) - 1];
+        if (numbered) open(numbered);
+        else if (key === 'm' && next) measure(next);
+        else return false;
+        return true;
+      },
+      [open, measure, next],
+    ),
+  );
+  const StepView = STEP_VIEWS[step];
+  return (
+    <div className="flex h-full flex-col">
+      <div className="no-print border-b border-line bg-well px-4 py-1.5">
+        <Plates plates={platesOf(appraisal, entered.sheet)} joints={jointsOf(appraisal, entered.sheet)} />
+      </div>
+      <div className="grid min-h-0 flex-1 grid-cols-[10.5rem_minmax(0,1fr)_18.5rem] max-lg:grid-cols-[3.6rem_minmax(0,1fr)_15rem]">
+        <StepList current={step} onOpen={open} />
+        <div className="min-h-0 overflow-y-auto px-5 py-3" tabIndex={-1}>
+          <StepView onOpen={open} />
+        </div>
+        <Tag step={step} onMeasure={measure} />
+      </div>
+    </div>
+  );
+}

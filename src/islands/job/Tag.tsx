@@ -1,0 +1,191 @@
+import { ArrowRight, CloudOff, CloudUpload, HardDriveDownload } from 'lucide-react';
+import type { Step, Verdict } from '../../core/assess';
+import { brought } from '../../core/assess';
+import { PARTS, type Part } from '../../core/sheet';
+import { VerdictChip, VerdictMark, verdictGround, verdictTone } from '../../ui/parts/VerdictMark';
+import {
+  actionWord,
+  list,
+  nextSentence,
+  operationWord,
+  partName,
+  provenanceWord,
+  valueWithDoubt,
+  verdictReason,
+} from '../../wording';
+import { useFrame } from '../frame/Frame';
+import { useJob } from './store/JobContext';
+
+/** The part that a step is about; Decide and the rest are about the bar first. */
+const PART_OF_STEP: Partial<Record<Step, Part>> = { bar: 'bar', chain: 'chain', sprocket: 'driveSprocket' };
+
+/** The tag at the right: verdict, deciding reason, doubt, and the next best measurement. It changes with every reading. */
+export function Tag({ step, onMeasure }: { step: Step; onMeasure: (reading: string) => void }) {
+  const { appraisal, entered } = useJob();
+  const there = PARTS.filter(
+    (part) => brought(entered.sheet, part) && !(part === 'nose' && entered.sheet.bar?.nose === 'hard'),
+  );
+  const wanted = PART_OF_STEP[step];
+  const first = wanted && there.includes(wanted) ? wanted : there[0];
+  return (
+    <aside
+      aria-label="Tag: verdicts"
+      className="no-print flex min-h-0 flex-col overflow-y-auto border-l border-line bg-sheet"
+    >
+      <div aria-live="polite" className="flex-1">
+        {first ? <LeadVerdict verdict={appraisal.verdicts[first]} /> : <NothingYet />}
+        <ul>
+          {there
+            .filter((part) => part !== first)
+            .map((part) => (
+              <OtherVerdict key={part} verdict={appraisal.verdicts[part]} />
+            ))}
+        </ul>
+        <NextMeasurement onMeasure={onMeasure} />
+      </div>
+      <Saving />
+    </aside>
+  );
+}
+
+function NothingYet() {
+  return (
+    <div className="border-b border-line p-4">
+      <p className="text-lg font-bold text-steel">Nothing measured yet</p>
+      <p className="mt-1 text-ink-soft">
+        Verdicts appear here with the first readings. Begin where you like; a stamp is read in seconds.
+      </p>
+    </div>
+  );
+}
+
+/** The verdict the step is about, with all that decided it. */
+function LeadVerdict({ verdict }: { verdict: Verdict }) {
+  const { unit } = useFrame();
+  const { part, action, operations, reasons } = verdict;
+  return (
+    <section
+      aria-label={`${partName[part]}: ${actionWord[action]}`}
+      className={`border-b border-line ${verdictGround(action)} px-4 py-3`}
+    >
+      <p className="text-sm font-semibold">{partName[part]}</p>
+      <p className={`flex items-center gap-2 text-[26px] leading-tight font-extrabold ${verdictTone(action)}`}>
+        <VerdictMark verdict={action} size={24} />
+        {actionWord[action]}
+      </p>
+      {operations.length > 0 && (
+        <p className="mt-1 font-semibold">
+          {action === 'undecided' ? 'So far: ' : ''}
+          {list(operations.map((operation) => operationWord[operation]))}.
+        </p>
+      )}
+      <ul className="mt-1.5 grid gap-1 text-sm">
+        {reasons.slice(0, 3).map((reason) => {
+          const sentence = verdictReason(reason, unit);
+          return <li key={sentence}>{sentence}</li>;
+        })}
+        {reasons.length > 3 && <li className="text-ink-soft">and {reasons.length - 3} more, under Decide.</li>}
+      </ul>
+      <Doubt verdict={verdict} />
+    </section>
+  );
+}
+
+/** The deciding number, its limit with where it comes from, and how sure the call is. */
+function Doubt({ verdict: { decidedBy: check } }: { verdict: Verdict }) {
+  const { unit, show } = useFrame();
+  if (!check || check.value === null || check.limit === null) return null;
+  const limit = check.unit === 'mm' ? show(check.limit) : check.unit === '%' ? `${check.limit} %` : String(check.limit);
+  return (
+    <dl className="mt-2 grid grid-cols-[auto_1fr] gap-x-3 border-t border-line-strong/40 pt-2 text-sm">
+      <dt className="text-ink-soft">rests on</dt>
+      <dd className="figures font-semibold">{valueWithDoubt(check, unit)}</dd>
+      <dt className="text-ink-soft">limit</dt>
+      <dd>
+        <span className="figures font-semibold">{limit}</span>, {provenanceWord[check.provenance]}
+      </dd>
+      {check.probability !== null && check.condemns && (
+        <>
+          <dt className="text-ink-soft">doubt</dt>
+          <dd>{doubtText(check.probability)}</dd>
+        </>
+      )}
+    </dl>
+  );
+}
+
+/** The probability in words with its figure, never rounded to certainty. */
+function doubtText(probability: number): string {
+  const good = Math.min(99.9, Math.max(0.1, probability * 100));
+  const figure = good > 99 || good < 1 ? good.toFixed(1) : good.toFixed(0);
+  if (probability >= 0.95) return `${figure} % sure to be within`;
+  if (probability <= 0.05) return `${(100 - Number(figure)).toFixed(good < 1 ? 1 : 0)} % sure to be beyond`;
+  return `${figure} % that it is within: too close to call`;
+}
+
+function OtherVerdict({ verdict }: { verdict: Verdict }) {
+  const { unit } = useFrame();
+  const reason = verdict.reasons[0];
+  return (
+    <li className="border-b border-line px-4 py-2">
+      <div className="flex items-center justify-between gap-2">
+        <span className="text-sm font-semibold">{partName[verdict.part]}</span>
+        <VerdictChip verdict={verdict.action} word={actionWord[verdict.action]} />
+      </div>
+      {reason && <p className="mt-0.5 line-clamp-2 text-sm text-ink-soft">{verdictReason(reason, unit)}</p>}
+    </li>
+  );
+}
+
+/** The measurement that takes most off the doubt per minute, with a button that goes there. */
+function NextMeasurement({ onMeasure }: { onMeasure: (reading: string) => void }) {
+  const { appraisal } = useJob();
+  const { unit } = useFrame();
+  const [next] = appraisal.next;
+  if (!next) return null;
+  return (
+    <section aria-label="Measure next" className="border-b border-line px-4 py-3">
+      <h2 className="text-sm font-semibold text-ink-soft">
+        Measure next · <span className="figures">{next.minutes} min</span>
+      </h2>
+      <p className="mb-2 text-sm">{nextSentence(next, unit)}</p>
+      <button
+        type="button"
+        className="flex act w-full items-center justify-center gap-2"
+        onClick={() => onMeasure(next.measure)}
+      >
+        Go there
+        <ArrowRight size={16} aria-hidden="true" />
+      </button>
+    </section>
+  );
+}
+
+const SAVING = {
+  saved: { icon: HardDriveDownload, text: 'Saved', tone: 'text-leaf' },
+  saving: { icon: CloudUpload, text: 'Saving…', tone: 'text-steel' },
+  unsaved: { icon: CloudOff, text: 'Not saved: kept here, will retry', tone: 'text-oxide' },
+} as const;
+
+/** Where what was typed is: stored, on its way, or only here. */
+function Saving() {
+  const { snapshot, store } = useJob();
+  const { icon: Icon, text, tone } = SAVING[snapshot.saving];
+  return (
+    <div role="status" className="sticky bottom-0 border-t border-line bg-sheet px-4 py-2 text-sm">
+      <p className={`flex items-center gap-2 font-semibold ${tone}`}>
+        <Icon size={16} aria-hidden="true" />
+        {text}
+        {snapshot.waiting > 0 && <span className="figures font-normal">({snapshot.waiting})</span>}
+      </p>
+      {snapshot.trouble && (
+        <p>
+          {snapshot.trouble}{' '}
+          <button type="button" className="underline" onClick={() => void store.flush()}>
+            Try now
+          </button>
+        </p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,227 @@
+import { useRef, type KeyboardEvent } from 'react';
+import { Plus } from 'lucide-react';
+import { useFrame } from '../../frame/Frame';
+import { Conflict } from '../parts/Conflict';
+import { useJob } from '../store/JobContext';
+import { useField, type Field } from '../store/useField';
+import { plannedText, type Edge, type StationRow } from './stations';
+
+/** Columns in the order of the entry path; the position is asked for only by going there. */
+const COLUMNS = [
+  { name: 'at', label: 'at' },
+  { name: 'near', label: 'near rail' },
+  { name: 'far', label: 'far rail' },
+  { name: 'mouth', label: 'groove width' },
+] as const;
+type Column = (typeof COLUMNS)[number]['name'];
+const PATH_START = 1;
+
+interface StationTableProps {
+  readonly edge: Edge;
+  readonly rows: readonly StationRow[];
+  readonly selected: string | null;
+  readonly onSelect: (key: string) => void;
+  readonly onEdge: (edge: Edge) => void;
+  readonly onAdd: () => void;
+}
+
+/** Readings of one edge. Enter walks near → far → width → next station; arrows move; `[` and `]` change the edge. */
+export function StationTable({ edge, rows, selected, onSelect, onEdge, onAdd }: StationTableProps) {
+  const { unit } = useFrame();
+  const table = useRef<HTMLTableElement>(null);
+  const focusCell = (row: number, column: number) => {
+    const cell = table.current?.querySelector<HTMLInputElement>(`[data-cell="${row}:${column}"]`);
+    cell?.focus();
+    cell?.select();
+    return cell !== undefined && cell !== null;
+  };
+  const onMove = (event: KeyboardEvent<HTMLInputElement>, row: number, column: number, accepted: boolean) => {
+    const { selectionStart, selectionEnd, value } = event.currentTarget;
+    const [atStart, atEnd] = [selectionEnd === 0, selectionStart === value.length];
+    const step = moveFor(event.key, { row, column, accepted, atStart, atEnd, rows: rows.length });
+    if (step === 'edge-A' || step === 'edge-B') onEdge(step === 'edge-A' ? 'A' : 'B');
+    else if (step) focusCell(step.row, step.column);
+    else return;
+    event.preventDefault();
+  };
+  return (
+    <div>
+      <table ref={table} className="w-full border-collapse">
+        <caption className="sr-only">Stations of edge {edge}</caption>
+        <thead>
+          <tr className="text-left text-[13px] text-ink-soft">
+            <th scope="col" className="w-8 font-semibold">
+              <span className="sr-only">Station</span>
+            </th>
+            {COLUMNS.map(({ name, label }) => (
+              <th key={name} scope="col" className="pb-1 font-semibold">
+                {label} <span className="figures font-normal">{unit}</span>
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((row, i) => (
+            <StationCells
+              key={row.key}
+              edge={edge}
+              row={row}
+              number={i}
+              selected={selected === row.key}
+              onSelect={onSelect}
+              onMove={onMove}
+            />
+          ))}
+        </tbody>
+      </table>
+      <button
+        type="button"
+        className="mt-1 flex min-h-11 items-center gap-1.5 px-1 text-sm font-semibold text-pine"
+        onClick={onAdd}
+      >
+        <Plus size={16} aria-hidden="true" />
+        Station more
+      </button>
+    </div>
+  );
+}
+
+interface Caret {
+  readonly row: number;
+  readonly column: number;
+  readonly accepted: boolean;
+  readonly atStart: boolean;
+  readonly atEnd: boolean;
+  readonly rows: number;
+}
+
+/** Where a key leads from a cell: another cell, another edge, or nowhere. A refused entry is not walked away from by Enter. */
+export function moveFor(
+  key: string,
+  { row, column, accepted, atStart, atEnd, rows }: Caret,
+): { row: number; column: number } | 'edge-A' | 'edge-B' | null {
+  const last = COLUMNS.length - 1;
+  if (key === '[') return 'edge-A';
+  if (key === ']') return 'edge-B';
+  if (key === 'ArrowUp') return { row: Math.max(0, row - 1), column };
+  if (key === 'ArrowDown') return { row: Math.min(rows - 1, row + 1), column };
+  if (key === 'ArrowLeft' && atStart) return { row, column: Math.max(0, column - 1) };
+  if (key === 'ArrowRight' && atEnd) return { row, column: Math.min(last, column + 1) };
+  if (key !== 'Enter' || !accepted) return null;
+  if (column < last) return { row, column: column + 1 };
+  return row + 1 < rows ? { row: row + 1, column: PATH_START } : { row, column };
+}
+
+interface StationCellsProps {
+  readonly edge: Edge;
+  readonly row: StationRow;
+  readonly number: number;
+  readonly selected: boolean;
+  readonly onSelect: (key: string) => void;
+  readonly onMove: (event: KeyboardEvent<HTMLInputElement>, row: number, column: number, accepted: boolean) => void;
+}
+
+function StationCells({ edge, row, number, selected, onSelect, onMove }: StationCellsProps) {
+  const fields: Record<Column, Field> = {
+    at: useField(`${row.path}.at`),
+    near: useField(`${row.path}.near`),
+    far: useField(`${row.path}.far`),
+    mouth: useField(`${row.path}.mouth`),
+  };
+  const troubled = COLUMNS.filter(({ name }) => fields[name].refused !== null || fields[name].conflict !== null);
+  const sayId = `say-${edge}-${row.key}`;
+  return (
+    <>
+      <tr className={selected ? 'bg-steel-pale' : ''}>
+        <th scope="row" className="pl-1 text-left figures text-ink-soft">
+          {number + 1}
+        </th>
+        {COLUMNS.map(({ name, label }, column) => (
+          <td key={name} className="p-0.5">
+            <Cell
+              row={row}
+              column={name}
+              cell={`${number}:${column}`}
+              label={`Edge ${edge}, station ${number + 1}, ${label}`}
+              field={fields[name]}
+              at={fields.at}
+              sayId={sayId}
+              onSelect={onSelect}
+              onKeyDown={(event, accepted) => onMove(event, number, column, accepted)}
+            />
+          </td>
+        ))}
+      </tr>
+      <tr className={selected ? 'bg-steel-pale' : ''}>
+        <td colSpan={COLUMNS.length + 1} className="p-0">
+          <div id={sayId} className="text-sm">
+            {troubled.map(({ name, label }) => (
+              <div key={name} className="px-2 pb-1.5">
+                {fields[name].refused && (
+                  <p className="font-semibold text-oxide">
+                    {label}: {fields[name].refused}
+                  </p>
+                )}
+                <Conflict field={fields[name]} />
+              </div>
+            ))}
+          </div>
+        </td>
+      </tr>
+    </>
+  );
+}
+
+interface CellProps {
+  readonly row: StationRow;
+  readonly column: Column;
+  readonly cell: string;
+  readonly label: string;
+  readonly field: Field;
+  readonly at: Field;
+  readonly sayId: string;
+  readonly onSelect: (key: string) => void;
+  readonly onKeyDown: (event: KeyboardEvent<HTMLInputElement>, accepted: boolean) => void;
+}
+
+function Cell({ row, column, cell, label, field, at, sayId, onSelect, onKeyDown }: CellProps) {
+  const { store } = useJob();
+  const { show, unit } = useFrame();
+  const { isRefused } = useRefusal();
+  /** A planned station gets its planned position with its first reading. */
+  const type = (text: string) => {
+    if (row.planned && column !== 'at' && text.trim() !== '') store.type(at.path, plannedText(row.at), 'mm');
+    field.type(text);
+  };
+  const enter = () => {
+    if (column !== 'at') at.enter();
+    field.enter();
+  };
+  return (
+    <input
+      data-cell={cell}
+      data-path={field.path}
+      aria-label={label}
+      aria-invalid={field.refused !== null}
+      aria-describedby={sayId}
+      inputMode="decimal"
+      autoComplete="off"
+      className="entry w-full min-w-0 figures"
+      value={field.text}
+      placeholder={column === 'at' && row.planned ? show(row.at, unit === 'mm' ? 0 : 2) : ''}
+      onFocus={() => onSelect(row.key)}
+      onChange={({ target }) => type(target.value)}
+      onBlur={enter}
+      onKeyDown={(event) => {
+        if (event.key === '[' || event.key === ']' || event.key === 'Enter') enter();
+        onKeyDown(event, !isRefused(field));
+      }}
+    />
+  );
+}
+
+/** Whether what stands in a field right now would be refused: asked before walking on. */
+function useRefusal() {
+  const { entered } = useJob();
+  return { isRefused: ({ path }: Field) => entered.refused.some((refused) => refused.path === path) };
+}

@@ -1,0 +1,56 @@
+import { useId, type KeyboardEvent } from 'react';
+import { useFrame } from '../../frame/Frame';
+import { useField } from '../store/useField';
+import { Conflict } from './Conflict';
+
+interface EntryFieldProps {
+  readonly path: string;
+  readonly label: string;
+  /** Shown behind the field; `unit` stands for the unit of the screen. */
+  readonly suffix?: string | 'unit';
+  readonly hint?: string;
+  readonly placeholder?: string;
+  readonly wide?: boolean;
+  readonly onEnter?: () => void;
+}
+
+/** A labelled field of the sheet. Enter or leaving enters what was typed; a wrong entry stays with its reason. */
+export function EntryField({ path, label, suffix, hint, placeholder, wide = false, onEnter }: EntryFieldProps) {
+  const field = useField(path);
+  const { unit } = useFrame();
+  const id = useId();
+  const onKeyDown = (event: KeyboardEvent) => {
+    if (event.key !== 'Enter') return;
+    event.preventDefault();
+    field.enter();
+    onEnter?.();
+  };
+  return (
+    <div className={`grid content-start gap-1 ${wide ? 'col-span-full' : ''}`}>
+      <label htmlFor={id} className="text-sm font-semibold text-ink-soft">
+        {label}
+      </label>
+      <div className="flex items-center gap-1.5">
+        <input
+          id={id}
+          data-path={path}
+          className={`entry w-full min-w-0 figures ${wide ? '' : 'max-w-36'}`}
+          value={field.text}
+          placeholder={placeholder}
+          autoComplete="off"
+          inputMode={suffix === 'unit' ? 'decimal' : 'text'}
+          aria-invalid={field.refused !== null}
+          aria-describedby={`${id}-say`}
+          onChange={({ target }) => field.type(target.value)}
+          onBlur={field.enter}
+          onKeyDown={onKeyDown}
+        />
+        {suffix && <span className="figures text-sm text-ink-soft">{suffix === 'unit' ? unit : suffix}</span>}
+      </div>
+      <p id={`${id}-say`} className={`text-sm ${field.refused ? 'font-semibold text-oxide' : 'text-ink-soft'}`}>
+        {field.refused ?? hint}
+      </p>
+      <Conflict field={field} />
+    </div>
+  );
+}

@@ -1,0 +1,139 @@
+import { useEffect, useState } from 'react';
+import { Printer } from 'lucide-react';
+import type { ChainOrder } from '../../../core/order';
+import type { StockAnswer } from '../../../contract';
+import { Notice } from '../../../ui/parts/Notice';
+import { familyLabel, fitSentence, gaugeLabel, orderWithheld } from '../../../wording';
+import { api } from '../../frame/api';
+import { useFrame } from '../../frame/Frame';
+import { money } from '../../stock/money';
+import { Group, StepHead } from '../parts/StepHead';
+import { useJob } from '../store/JobContext';
+
+/** The order slip: three numbers once all are settled, the class that must not be stepped up, and what stock answers. */
+export function OrderSlip() {
+  const { appraisal, view, snapshot } = useJob();
+  const { order } = appraisal;
+  const broken = appraisal.fit.filter(({ holds }) => holds === false);
+  return (
+    <>
+      <StepHead title="Order slip">
+        {'order' in order && snapshot.saving === 'saved' && (
+          <a className="flex quiet items-center gap-2" href={`/jobs/${view.job.id}/slip`}>
+            <Printer size={17} aria-hidden="true" />
+            Page to print
+          </a>
+        )}
+      </StepHead>
+      {'order' in order ? (
+        <Ordered order={order.order} />
+      ) : (
+        <Notice kind="info">
+          <p className="font-bold">No order yet</p>
+          <ul className="list-disc pl-5">
+            {order.withheld.map((reason) => {
+              const sentence = orderWithheld(reason);
+              return <li key={sentence}>{sentence}</li>;
+            })}
+          </ul>
+        </Notice>
+      )}
+      {broken.length > 0 && (
+        <div className="mt-3">
+          <Notice kind="caution">
+            {broken.map((judgement) => (
+              <p key={judgement.rule}>{fitSentence(judgement)}</p>
+            ))}
+          </Notice>
+        </div>
+      )}
+    </>
+  );
+}
+
+function Ordered({ order }: { order: ChainOrder }) {
+  const numbers = [
+    { name: 'Pitch', value: familyLabel(order.pitch) },
+    { name: 'Gauge', value: gaugeLabel(order.gauge) },
+    { name: 'Drive links', value: String(order.driveLinks) },
+  ];
+  return (
+    <>
+      <dl className="grid grid-cols-3 border-y-2 border-ink">
+        {numbers.map(({ name, value }) => (
+          <div key={name} className="border-r border-line px-4 py-3 last:border-r-0">
+            <dt className="text-sm font-semibold text-ink-soft">{name}</dt>
+            <dd className="figures text-[28px] leading-tight font-bold">{value}</dd>
+          </div>
+        ))}
+      </dl>
+      <p className="mt-2">
+        Kickback class: <strong>{order.kickbackClass ?? 'to be asked'}</strong>
+        {order.kickbackClass === 'low-kickback' && '. Standard chain only by an explicit, recorded choice.'}
+      </p>
+      <Answers order={order} />
+    </>
+  );
+}
+
+type Found = { readonly key: string; readonly answers: readonly StockAnswer[] | null };
+
+/** Asks stock for the order; an answer to an older order is dropped. */
+function useStockAnswers(order: ChainOrder): Found['answers'] | 'failed' | undefined {
+  const key = new URLSearchParams({
+    pitch: order.pitch,
+    gauge: order.gauge,
+    links: String(order.driveLinks),
+    class: order.kickbackClass ?? '',
+  }).toString();
+  const [found, setFound] = useState<Found | null>(null);
+  useEffect(() => {
+    let stale = false;
+    api.get<StockAnswer[]>(`/api/stock/match?${key}`).then(
+      (answers) => !stale && setFound({ key, answers }),
+      () => !stale && setFound({ key, answers: null }),
+    );
+    return () => {
+      stale = true;
+    };
+  }, [key]);
+  if (found?.key !== key) return undefined;
+  return found.answers ?? 'failed';
+}
+
+function Answers({ order }: { order: ChainOrder }) {
+  const answers = useStockAnswers(order);
+  const { shop } = useFrame();
+  return (
+    <Group title="In stock">
+      {answers === undefined && <p className="text-ink-soft">Looking on the shelf…</p>}
+      {answers === 'failed' && (
+        <Notice kind="error">The stock list did not answer. The three numbers above hold all the same.</Notice>
+      )}
+      {Array.isArray(answers) && answers.length === 0 && (
+        <p>Nothing on the shelf comes near: order by the three numbers.</p>
+      )}
+      {Array.isArray(answers) && (
+        <ul>
+          {answers.map(({ part, misses }) => (
+            <li
+              key={part.sku}
+              className="grid grid-cols-[7rem_9rem_minmax(0,1fr)_4rem_5rem] items-center gap-3 border-t border-line py-2"
+            >
+              <span className={`font-bold ${misses.length === 0 ? 'text-leaf' : 'text-brass'}`}>
+                {misses.length === 0 ? '● fits' : '◐ near'}
+              </span>
+              <span className="figures">{part.sku}</span>
+              <span>
+                {part.name}
+                {misses.length > 0 && <span className="text-ink-soft">: {misses.join('; ')}</span>}
+              </span>
+              <span className="text-right figures">{part.quantity} left</span>
+              <span className="text-right figures font-semibold">{money(part.priceCents, shop.currency)}</span>
+            </li>
+          ))}
+        </ul>
+      )}
+    </Group>
+  );
+}

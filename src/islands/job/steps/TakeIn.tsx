@@ -1,0 +1,74 @@
+import { useId } from 'react';
+import { Notice } from '../../../ui/parts/Notice';
+import { ChoiceField, ChoicesField } from '../parts/ChoiceField';
+import { Conflict } from '../parts/Conflict';
+import { EntryField } from '../parts/EntryField';
+import { Group, StepHead } from '../parts/StepHead';
+import { OPTIONS } from '../options';
+import { useJob } from '../store/JobContext';
+import { useField } from '../store/useField';
+
+/** Take in: whose, which saw, the complaint in the customer's words and as symptoms, what it is used for and by whom. */
+export function TakeIn() {
+  const { view } = useJob();
+  const { customer, job } = view;
+  return (
+    <>
+      <StepHead title="Take in">
+        <p className="text-sm text-ink-soft">
+          {customer.name}
+          {customer.contact && ` · ${customer.contact}`} · taken in by {job.createdBy}
+        </p>
+      </StepHead>
+      <Notice kind="caution">
+        Before stripping: battery or spark lead off, gloves on, chain brake off. A worn bar edge cuts like a knife.
+      </Notice>
+      <div className="mt-3 grid gap-4">
+        <Complaint />
+        <ChoicesField path="job.symptoms" legend="Symptoms" options={OPTIONS.symptoms} />
+        <div className="grid grid-cols-2 gap-4 max-lg:grid-cols-1">
+          <ChoiceField path="job.use" legend="Used for" options={OPTIONS.use} />
+          <ChoiceField
+            path="job.operatorTrained"
+            legend="Who runs the saw"
+            options={OPTIONS.trained}
+            hint="Decides the kickback class. Local rules come first."
+          />
+          <ChoiceField path="job.turnOver" legend="Bar turned over" options={OPTIONS.turnOver} />
+        </div>
+      </div>
+      <div className="mt-4">
+        <Group title="The saw">
+          <div className="grid grid-cols-3 gap-4">
+            <EntryField path="saw.label" label="Saw" />
+            <EntryField path="saw.mount" label="Mount" placeholder="M2" />
+            <EntryField path="saw.maxRpm" label="Top speed" suffix="1/min" />
+          </div>
+        </Group>
+      </div>
+    </>
+  );
+}
+
+function Complaint() {
+  const field = useField('job.complaint');
+  const id = useId();
+  return (
+    <div className="grid gap-1">
+      <label htmlFor={id} className="text-sm font-semibold text-ink-soft">
+        In the customer’s words
+      </label>
+      <textarea
+        id={id}
+        data-path="job.complaint"
+        rows={2}
+        className="entry py-2"
+        value={field.text}
+        maxLength={2000}
+        onChange={({ target }) => field.type(target.value)}
+        onBlur={field.enter}
+      />
+      <Conflict field={field} />
+    </div>
+  );
+}

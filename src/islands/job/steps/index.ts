@@ -1,0 +1,20 @@
+import type { ComponentType } from 'react';
+import type { Step } from '../../../core/assess';
+import { BarStep } from '../bar/BarStep';
+import { ChainStep } from './ChainStep';
+import { Decide } from './Decide';
+import { Identify } from './Identify';
+import { OrderSlip } from './OrderSlip';
+import { SprocketStep } from './SprocketStep';
+import { TakeIn } from './TakeIn';
+
+/** The instrument of each step. */
+export const STEP_VIEWS: Readonly<Record<Step, ComponentType<{ onOpen: (step: Step) => void }>>> = {
+  'take-in': TakeIn,
+  identify: Identify,
+  bar: BarStep,
+  chain: ChainStep,
+  sprocket: SprocketStep,
+  decide: Decide,
+  order: OrderSlip,
+};

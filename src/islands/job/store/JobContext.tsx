@@ -1,0 +1,111 @@
+import { createContext, useContext, useEffect, useMemo, useState, useSyncExternalStore, type ReactNode } from 'react';
+import { assess, stepStates, type Appraisal, type StepState } from '../../../core/assess';
+import { sheetFromEntries, type EnteredSheet } from '../../../core/sheet';
+import type { JobView, PutReadingsReply } from '../../../contract';
+import { api, RequestFailed } from '../../frame/api';
+import { JobStore, type Outside, type Snapshot } from './job-store';
+import { Outbox, type OutboxStorage } from './outbox';
+
+/** How often a visible screen asks for what other machines have stored. */
+const LOOK_AGAIN_MS = 15_000;
+
+interface JobValue {
+  readonly view: JobView;
+  readonly store: JobStore;
+  readonly snapshot: Snapshot;
+  readonly entered: EnteredSheet;
+  readonly appraisal: Appraisal;
+  readonly steps: readonly StepState[];
+  readonly signedOff: boolean;
+}
+
+const JobContext = createContext<JobValue | null>(null);
+
+/** The job on this screen: what was typed, and what it means. */
+export function useJob(): JobValue {
+  const job = useContext(JobContext);
+  if (!job) throw new Error('useJob is used outside a job.');
+  return job;
+}
+
+/** On the server there is no browser storage: an outbox that is always empty. */
+const NO_STORAGE: OutboxStorage = {
+  length: 0,
+  key: () => null,
+  getItem: () => null,
+  setItem: () => undefined,
+  removeItem: () => undefined,
+};
+
+const channelName = (jobId: string): string => `serrata:job:${jobId}`;
+
+function outsideOf(jobId: string): Outside {
+  return {
+    send: (message) => api.post<PutReadingsReply>(`/api/jobs/${jobId}/readings`, message),
+    fetchJob: () => api.get<JobView>(`/api/jobs/${jobId}`),
+    newId: () => crypto.randomUUID(),
+    later: (work, ms) => setTimeout(work, ms),
+    announce: () => {
+      const channel = new BroadcastChannel(channelName(jobId));
+      channel.postMessage('stored');
+      channel.close();
+    },
+    mayRetry: (error) => !(error instanceof RequestFailed) || error.unreachable,
+  };
+}
+
+/** Sends at start, when the connection returns, and keeps up with other tabs and machines. */
+function useKeepingUp(store: JobStore, jobId: string, who: string): void {
+  useEffect(() => {
+    const look = () => void store.refresh().catch(() => undefined);
+    const send = () => void store.flush();
+    const leave = () => document.visibilityState === 'hidden' && store.enterAll(who);
+    const visible = () => document.visibilityState === 'visible' && look();
+    const channel = new BroadcastChannel(channelName(jobId));
+    channel.onmessage = look;
+    const timer = setInterval(visible, LOOK_AGAIN_MS);
+    window.addEventListener('online', send);
+    window.addEventListener('focus', look);
+    window.addEventListener('pagehide', leave);
+    document.addEventListener('visibilitychange', leave);
+    send();
+    return () => {
+      channel.close();
+      clearInterval(timer);
+      window.removeEventListener('online', send);
+      window.removeEventListener('focus', look);
+      window.removeEventListener('pagehide', leave);
+      document.removeEventListener('visibilitychange', leave);
+    };
+  }, [store, jobId, who]);
+}
+
+interface JobProviderProps {
+  readonly view: JobView;
+  readonly who: string;
+  readonly children: ReactNode;
+}
+
+/** Holds a job's readings and computes, at every keystroke, what they mean. */
+export function JobProvider({ view, who, children }: JobProviderProps) {
+  const [store] = useState(() => {
+    const storage = typeof window === 'undefined' ? NO_STORAGE : window.localStorage;
+    return new JobStore(
+      view.readings,
+      new Outbox(storage, `serrata:outbox:${view.job.id}`, crypto.randomUUID()),
+      outsideOf(view.job.id),
+    );
+  });
+  const snapshot = useSyncExternalStore(store.subscribe, store.getSnapshot, store.getSnapshot);
+  useKeepingUp(store, view.job.id, who);
+  const signedOff = view.signOffs.length > 0 && view.job.state === 'signed-off';
+  const { standing, drafts } = snapshot;
+  const entered = useMemo(() => sheetFromEntries([...standing.values(), ...drafts.values()]), [standing, drafts]);
+  const appraisal = useMemo(() => assess(entered.sheet, view.limits), [entered, view.limits]);
+  const steps = useMemo(() => stepStates(entered.sheet, appraisal, signedOff), [entered, appraisal, signedOff]);
+  const value = useMemo(
+    () => ({ view, store, snapshot, entered, appraisal, steps, signedOff }),
+    [view, store, snapshot, entered, appraisal, steps, signedOff],
+  );
+  return <JobContext value={value}>{children}</JobContext>;
+}

@@ -1,0 +1,129 @@
+import { useId, useState, type FormEvent } from 'react';
+import { DEFAULT_LIMITS, LIMIT_IDS, type Limit, type LimitId, type Limits } from '../../core/families';
+import type { ShopPageView } from '../../contract';
+import { Notice } from '../../ui/parts/Notice';
+import { limitName, provenanceWord } from '../../wording';
+import { api, RequestFailed } from '../frame/api';
+import { Frame, useFrame } from '../frame/Frame';
+import type { Preferences } from '../frame/preferences';
+
+/** Shop: the limits every judgement is made with, where they come from, and who changed them. */
+export function ShopPage({ view, preferences }: { view: ShopPageView; preferences: Preferences }) {
+  return (
+    <Frame shop={view.shop} preferences={preferences} place="shop">
+      <Shop view={view} />
+    </Frame>
+  );
+}
+
+function Shop({ view }: { view: ShopPageView }) {
+  const [limits, setLimits] = useState(view.limits);
+  return (
+    <>
+      <h1 className="text-2xl font-extrabold">Limits</h1>
+      <p className="mb-3 max-w-prose text-ink-soft">
+        Defaults of a shop, not of the trade. Where the saw’s maker gives a figure, write it here with its source: it
+        wins. Signed-off verdicts keep the limits they were made with.
+      </p>
+      <div className="border-t-2 border-ink">
+        {LIMIT_IDS.map((id) => (
+          <LimitRow key={`${id}${limits[id].value}`} id={id} limit={limits[id]} onChanged={setLimits} />
+        ))}
+      </div>
+      <Changes changes={view.changes} />
+    </>
+  );
+}
+
+function LimitRow({ id, limit, onChanged }: { id: LimitId; limit: Limit; onChanged: (limits: Limits) => void }) {
+  const { who } = useFrame();
+  const [value, setValue] = useState(String(limit.value));
+  const [source, setSource] = useState(limit.source ?? '');
+  const [refused, setRefused] = useState<string | null>(null);
+  const errorId = useId();
+  const touched = value !== String(limit.value) || source !== (limit.source ?? '');
+  const send = async (next: string | null) => {
+    try {
+      onChanged(
+        await api.put<Limits>(`/api/limits/${id}`, {
+          by: who || 'shop',
+          value: next,
+          source: next === null || source.trim() === '' ? null : source,
+        }),
+      );
+      setRefused(null);
+    } catch (error) {
+      setRefused(error instanceof RequestFailed ? error.message : 'The limit was not saved.');
+    }
+  };
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    void send(value);
+  };
+  return (
+    <form
+      onSubmit={submit}
+      className="grid grid-cols-[minmax(0,1.6fr)_11rem_minmax(0,1fr)_minmax(0,1fr)_9rem] items-center gap-3 border-b border-line py-1.5 max-lg:grid-cols-2"
+    >
+      <span>
+        <span className="block font-semibold">{limitName[id]}</span>
+        <span className="figures text-sm text-ink-soft">{id}</span>
+      </span>
+      <label className="flex items-center gap-1.5">
+        <span className="sr-only">{limitName[id]}</span>
+        <input
+          className="entry w-24 figures"
+          value={value}
+          aria-invalid={refused !== null}
+          aria-describedby={errorId}
+          onChange={({ target }) => setValue(target.value)}
+        />
+        <span className="figures text-sm">{limit.unit === 'count' ? '' : limit.unit}</span>
+      </label>
+      <span className="text-sm">{provenanceWord[limit.provenance]}</span>
+      <label className="grid">
+        <span className="sr-only">Source of {limitName[id]}, where it is a maker’s figure</span>
+        <input
+          className="entry w-full"
+          placeholder="maker’s source"
+          value={source}
+          onChange={({ target }) => setSource(target.value)}
+        />
+      </label>
+      <span className="flex gap-2">
+        {touched && (
+          <button type="submit" className="act px-3">
+            Save
+          </button>
+        )}
+        {!touched &&
+          (limit.provenance === 'shop' || limit.provenance === 'published') &&
+          limit.value !== DEFAULT_LIMITS[id].value && (
+            <button type="button" className="quiet px-3" onClick={() => void send(null)}>
+              Back to {DEFAULT_LIMITS[id].value}
+            </button>
+          )}
+      </span>
+      <div id={errorId} className="col-span-full">
+        {refused && <Notice kind="error">{refused}</Notice>}
+      </div>
+    </form>
+  );
+}
+
+function Changes({ changes }: { changes: ShopPageView['changes'] }) {
+  if (changes.length === 0) return null;
+  return (
+    <section className="mt-6">
+      <h2 className="text-lg font-bold">Changed</h2>
+      <ul>
+        {changes.map(({ limitId, text, at, by }) => (
+          <li key={`${limitId}${at}`} className="border-b border-line py-1.5">
+            {limitName[limitId]} <strong>{text}</strong>, by {by},{' '}
+            {new Date(at).toLocaleDateString('en-GB', { dateStyle: 'medium' })}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

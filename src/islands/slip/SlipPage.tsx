@@ -1,0 +1,129 @@
+import { ArrowLeft, Printer } from 'lucide-react';
+import type { SlipView } from '../../contract';
+import { Notice } from '../../ui/parts/Notice';
+import { Frame } from '../frame/Frame';
+import type { Preferences } from '../frame/preferences';
+import { money } from '../stock/money';
+
+interface SlipPageProps {
+  readonly view: SlipView;
+  readonly preferences: Preferences;
+  readonly jobId: string;
+}
+
+/** The order slip on one page, to print or to read over the counter. */
+export function SlipPage({ view, preferences, jobId }: SlipPageProps) {
+  return (
+    <Frame shop={view.shop} preferences={preferences} place="bench">
+      <div className="no-print mb-4 flex gap-3">
+        <a className="flex quiet items-center gap-2" href={`/jobs/${jobId}?step=order`}>
+          <ArrowLeft size={17} aria-hidden="true" />
+          Back to {view.tag}
+        </a>
+        <button type="button" className="flex act items-center gap-2" onClick={() => window.print()}>
+          <Printer size={17} aria-hidden="true" />
+          Print
+        </button>
+      </div>
+      <article className="mx-auto max-w-3xl border border-line-strong bg-sheet p-8 print:border-0 print:p-0">
+        <header className="mb-6 graduated pt-5">
+          <div className="flex items-baseline justify-between">
+            <h1 className="text-2xl font-extrabold">Order slip · chain loop</h1>
+            <p className="figures text-xl font-bold">{view.tag}</p>
+          </div>
+          <p>
+            {view.shop.name} · {view.date}
+          </p>
+          <p>
+            For {view.customer}
+            {view.saw && `, ${view.saw}`}
+          </p>
+        </header>
+        {view.order ? <Numbers order={view.order} /> : <Withheld reasons={view.withheld} />}
+        <Checks fit={view.fit} />
+        {view.order && <Stock view={view} />}
+        <p className="mt-6 text-sm text-ink-soft">
+          Follow the saw maker’s approved combinations and the local rules on kickback class. Check the tension again
+          after the first minutes of a new chain.
+        </p>
+      </article>
+    </Frame>
+  );
+}
+
+function Numbers({ order }: { order: NonNullable<SlipView['order']> }) {
+  const numbers = [
+    ['Pitch', order.pitch],
+    ['Gauge', order.gauge],
+    ['Drive links', String(order.driveLinks)],
+  ] as const;
+  return (
+    <>
+      <dl className="grid grid-cols-3 border-y-2 border-ink">
+        {numbers.map(([name, value]) => (
+          <div key={name} className="border-r border-line px-3 py-3 last:border-r-0">
+            <dt className="text-sm font-semibold">{name}</dt>
+            <dd className="figures text-2xl font-bold">{value}</dd>
+          </div>
+        ))}
+      </dl>
+      <p className="mt-2">
+        Kickback class: <strong>{order.kickbackClass}</strong>
+      </p>
+    </>
+  );
+}
+
+function Withheld({ reasons }: { reasons: readonly string[] }) {
+  return (
+    <Notice kind="info">
+      <p className="font-bold">No order yet</p>
+      {reasons.map((reason) => (
+        <p key={reason}>{reason}</p>
+      ))}
+    </Notice>
+  );
+}
+
+function Checks({ fit }: { fit: SlipView['fit'] }) {
+  const mark = { true: '✓', false: '✗', null: '?' } as const;
+  const word = { true: 'holds', false: 'broken', null: 'not known' } as const;
+  return (
+    <section className="mt-6">
+      <h2 className="font-bold">Checked</h2>
+      <ul>
+        {fit.map(({ holds, text }) => (
+          <li key={text} className="flex gap-2">
+            <span className="figures font-bold" aria-hidden="true">
+              {mark[String(holds) as keyof typeof mark]}
+            </span>
+            <span>
+              <span className="sr-only">{word[String(holds) as keyof typeof word]}: </span>
+              {text}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function Stock({ view }: { view: SlipView }) {
+  const fitting = view.stock.filter(({ misses }) => misses.length === 0);
+  return (
+    <section className="mt-6">
+      <h2 className="font-bold">On the shelf</h2>
+      {fitting.length === 0 && <p>None that fits: order by the three numbers.</p>}
+      {fitting.map(({ part }) => (
+        <p key={part.sku} className="flex justify-between gap-4">
+          <span>
+            <span className="figures">{part.sku}</span> {part.name}
+          </span>
+          <span className="figures">
+            {part.quantity} left · {money(part.priceCents, view.shop.currency)}
+          </span>
+        </p>
+      ))}
+    </section>
+  );
+}

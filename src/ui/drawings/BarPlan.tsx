@@ -1,0 +1,122 @@
+interface BarPlanProps {
+  /** Tail to tip, mm; null while not measured. */
+  readonly length: number | null;
+  /** Height of the bar's body, mm; null while not measured. */
+  readonly height: number | null;
+  readonly hardNose: boolean;
+  readonly stations: Readonly<
+    Record<'A' | 'B', readonly { readonly key: string; readonly at: number; readonly measured: boolean }[]>
+  >;
+  readonly selected: { readonly edge: 'A' | 'B'; readonly key: string } | null;
+  readonly onSelect: (edge: 'A' | 'B', key: string) => void;
+  readonly stamp: string;
+  readonly showPosition: (mm: number) => string;
+}
+
+const W = 800;
+const PAD = 26;
+
+/** The bar to scale, seen from its stamped side: tail left, edge A down, stations marked on both edges. */
+export function BarPlan({ length, height, hardNose, stations, selected, onSelect, stamp, showPosition }: BarPlanProps) {
+  const furthest = Math.max(0, ...(['A', 'B'] as const).flatMap((edge) => stations[edge].map(({ at }) => at)));
+  const L = length ?? Math.max(400, furthest + 60);
+  const body = height ?? 58;
+  const scale = (W - 2 * PAD) / L;
+  const h = body * scale;
+  const [left, right, top] = [PAD, PAD + L * scale, 24];
+  const H = top + h + 26;
+  const middle = top + h / 2;
+  const tail = Math.min(h * 0.35, 20);
+  return (
+    <svg
+      viewBox={`0 0 ${W} ${H}`}
+      role="group"
+      aria-label="The bar from its stamped side, to scale"
+      className="block w-full select-none"
+    >
+      <path
+        d={`M${left} ${top + tail} L${left + tail} ${top} H${right - h / 2} A${h / 2} ${h / 2} 0 0 1 ${right - h / 2} ${top + h} H${left + tail} L${left} ${top + h - tail} Z`}
+        className="fill-slate-pale stroke-slate"
+        strokeWidth="2"
+        strokeDasharray={length === null || height === null ? '6 4' : undefined}
+      />
+      <rect
+        x={left + 14}
+        y={middle - 4}
+        width={Math.max(40, 62 * scale)}
+        height="8"
+        rx="4"
+        className="fill-sheet stroke-slate"
+      />
+      <circle cx={left + 26 + 62 * scale} cy={middle + h * 0.3} r="3" className="fill-sheet stroke-slate" />
+      {hardNose ? (
+        <path
+          d={`M${right - h / 2} ${top + 3} A${h / 2 - 3} ${h / 2 - 3} 0 0 1 ${right - h / 2} ${top + h - 3}`}
+          className="fill-none stroke-slate"
+          strokeWidth="4"
+        />
+      ) : (
+        <circle
+          cx={right - h / 2}
+          cy={middle}
+          r={h * 0.3}
+          className="fill-sheet stroke-slate"
+          strokeWidth="2"
+          strokeDasharray="3 3"
+        />
+      )}
+      {stamp !== '' && (
+        <text x={left + 100 + 62 * scale} y={middle + 4} className="fill-ink-soft figures text-[13px]">
+          {stamp}
+        </text>
+      )}
+      {(['A', 'B'] as const).map((edge) =>
+        stations[edge].map(({ key, at, measured }, i) => {
+          const chosen = selected?.edge === edge && selected.key === key;
+          const y = edge === 'A' ? top + h : top;
+          const out = edge === 'A' ? 1 : -1;
+          return (
+            <g
+              key={`${edge}${key}`}
+              role="button"
+              tabIndex={-1}
+              aria-label={`Edge ${edge}, station ${i + 1} at ${showPosition(at)}, ${measured ? 'measured' : 'not measured'}`}
+              aria-pressed={chosen}
+              onClick={() => onSelect(edge, key)}
+              onKeyDown={(event) => (event.key === 'Enter' || event.key === ' ') && onSelect(edge, key)}
+              className="cursor-pointer"
+            >
+              <rect
+                x={left + at * scale - 20}
+                y={edge === 'A' ? y - h / 2 : y - 22}
+                width="40"
+                height={h / 2 + 22}
+                className="fill-transparent"
+              />
+              <path
+                d={`M${left + at * scale} ${y - out * 7} V${y + out * 7}`}
+                className={chosen ? 'stroke-steel' : 'stroke-ink'}
+                strokeWidth={chosen ? 4 : 1.6}
+              />
+              <text
+                x={left + at * scale}
+                y={y + (edge === 'A' ? 20 : -10)}
+                textAnchor="middle"
+                className={`figures text-[12px] ${chosen ? 'fill-steel font-bold' : measured ? 'fill-ink font-semibold' : 'fill-ink-soft'}`}
+              >
+                {i + 1}
+                {measured ? '' : '?'}
+              </text>
+            </g>
+          );
+        }),
+      )}
+      <text x={left - 4} y={top - 8} className="fill-ink-soft text-[12px]">
+        B
+      </text>
+      <text x={left - 4} y={top + h + 20} className="fill-ink-soft text-[12px]">
+        A
+      </text>
+    </svg>
+  );
+}

@@ -1,0 +1,88 @@
+import { linear, ticks } from './scale';
+
+/** A family's range of pitches, unworn and stretched, mm. */
+export interface FamilyBand {
+  readonly label: string;
+  readonly lo: number;
+  readonly hi: number;
+  readonly stretched: number;
+  readonly weight: number;
+}
+
+interface PitchScaleProps {
+  readonly bands: readonly FamilyBand[];
+  /** The measured pitch and twice its standard uncertainty, mm. */
+  readonly reading: { readonly pitch: number; readonly doubt: number } | null;
+  readonly show: (mm: number) => string;
+}
+
+const W = 640;
+const H = 150;
+const LO = 5.9;
+const HI = 11;
+
+/** Which family: the measured pitch with its doubt, standing between the families. Paler is what a stretched chain may reach. */
+export function PitchScale({ bands, reading, show }: PitchScaleProps) {
+  const x = linear([LO, HI], [12, W - 12]);
+  const inside = reading && reading.pitch > LO && reading.pitch < HI ? reading : null;
+  return (
+    <svg
+      viewBox={`0 0 ${W} ${H}`}
+      role="img"
+      aria-label={
+        inside ? `Measured pitch ${show(inside.pitch)}, give or take ${show(inside.doubt)}` : 'Families by pitch'
+      }
+      className="block w-full"
+    >
+      {ticks(LO, HI, 10).map((pitch) => (
+        <g key={pitch}>
+          <path d={`M${x(pitch)} 112 v6`} className="stroke-line-strong" />
+          <text x={x(pitch)} y={134} textAnchor="middle" className="fill-ink-soft figures text-[12px]">
+            {show(pitch)}
+          </text>
+        </g>
+      ))}
+      <path d={`M12 112 H${W - 12}`} className="stroke-line-strong" strokeWidth="1.5" />
+      {bands.map(({ label, lo, hi, stretched, weight }) => {
+        const row = label.startsWith('3/8 low') ? 30 : 70;
+        return (
+          <g key={label} className={weight >= 0.05 ? '' : 'opacity-55'}>
+            <rect x={x(lo)} y={row} width={x(stretched) - x(lo)} height="26" className="fill-well stroke-line" />
+            <rect
+              x={x(lo)}
+              y={row}
+              width={Math.max(5, x(hi) - x(lo))}
+              height="26"
+              className={weight >= 0.5 ? 'fill-leaf' : 'fill-slate'}
+            />
+            <text x={x(lo)} y={row - 5} className="fill-ink text-[13px] font-semibold">
+              {label}
+            </text>
+          </g>
+        );
+      })}
+      {inside && (
+        <g className="stroke-steel">
+          <rect
+            x={x(inside.pitch - inside.doubt)}
+            y={20}
+            width={Math.max(2, x(inside.pitch + inside.doubt) - x(inside.pitch - inside.doubt))}
+            height="92"
+            className="fill-steel opacity-20"
+            strokeWidth="0"
+          />
+          <path d={`M${x(inside.pitch)} 18 V112`} strokeWidth="3" />
+          <text
+            x={x(inside.pitch)}
+            y={13}
+            textAnchor="middle"
+            strokeWidth="0"
+            className="fill-steel figures text-[13px] font-bold"
+          >
+            {show(inside.pitch)}
+          </text>
+        </g>
+      )}
+    </svg>
+  );
+}

@@ -1,0 +1,292 @@
+import { linear, path, ticks } from './scale';
+
+/** One station as drawn; what is not measured is null. */
+export interface ProfilePoint {
+  readonly key: string;
+  readonly at: number;
+  readonly near: number | null;
+  readonly far: number | null;
+  /** Height the dressed rails will have, where dressing is advised. */
+  readonly target: number | null;
+}
+
+interface RailProfileProps {
+  readonly edges: Readonly<Record<'A' | 'B', readonly ProfilePoint[]>>;
+  /** Least groove depth, mm. */
+  readonly limit: number | null;
+  /** Length of the drive-link tang, mm: the link stands on the floor there. */
+  readonly tang: number | null;
+  /** Room the link should have over the floor, mm. */
+  readonly room: number;
+  readonly selected: { readonly edge: 'A' | 'B'; readonly key: string } | null;
+  readonly onSelect: (edge: 'A' | 'B', key: string) => void;
+  /** Writes a depth in the unit of the screen. */
+  readonly show: (mm: number) => string;
+  /** Writes a position in the unit of the screen. */
+  readonly showPosition: (mm: number) => string;
+}
+
+const W = 800;
+const H = 236;
+const LEFT = 58;
+const RIGHT = 10;
+const TOP = 26;
+const BOTTOM = 34;
+const NOSE = 44;
+
+type Edge = 'A' | 'B';
+
+function depthRange({ edges, limit, tang, room }: RailProfileProps): readonly [number, number] {
+  const heights = (['A', 'B'] as const).flatMap((edge) => edges[edge].flatMap(({ near, far }) => [near, far]));
+  const known = [...heights, limit, tang === null ? null : tang + room].filter((value) => value !== null);
+  if (known.length === 0) return [0, 10];
+  const [lo, hi] = [Math.min(...known), Math.max(...known)];
+  return [Math.max(0, Math.floor(lo - 0.4)), Math.ceil(hi + 0.25)];
+}
+
+/**
+ * The unrolled rail profile: depth from the groove's floor along edge A from tail to nose, round the nose, and back along edge B.
+ * Near and far rail, the limit, the link's room, and the dressing line with the metal to come off.
+ */
+export function RailProfile(props: RailProfileProps) {
+  const { edges, limit, tang, room, selected, onSelect, show, showPosition } = props;
+  const [lo, hi] = depthRange(props);
+  const y = linear([lo, hi], [H - BOTTOM, TOP]);
+  const ats = (['A', 'B'] as const).flatMap((edge) => edges[edge].map(({ at }) => at));
+  const span: readonly [number, number] = ats.length > 0 ? [0, Math.max(...ats) * 1.06] : [0, 400];
+  const middle = LEFT + (W - LEFT - RIGHT) / 2;
+  const along = { A: linear(span, [LEFT, middle - NOSE / 2]), B: linear(span, [W - RIGHT, middle + NOSE / 2]) };
+  const depthTicks = ticks(lo, hi, 5);
+  return (
+    <svg viewBox={`0 0 ${W} ${H}`} role="group" aria-label="Unrolled rail profile" className="block w-full select-none">
+      <defs>
+        <pattern id="metal-off" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+          <rect width="6" height="6" className="fill-brass-pale" />
+          <path d="M0 0 V6" className="stroke-brass" strokeWidth="2.4" />
+        </pattern>
+      </defs>
+      {depthTicks.map((depth) => (
+        <g key={depth}>
+          <path d={`M${LEFT} ${y(depth)} H${W - RIGHT}`} className="stroke-line" strokeWidth="1" />
+          <text x={LEFT - 8} y={y(depth) + 4} textAnchor="end" className="fill-ink-soft figures text-[12px]">
+            {show(depth)}
+          </text>
+        </g>
+      ))}
+      <text x={8} y={13} className="fill-ink-soft text-[12px]">
+        depth from the floor{lo > 0 ? `, axis from ${show(lo)}` : ''}
+      </text>
+      <Nose x={middle} />
+      {(['A', 'B'] as const).map((edge) => (
+        <EdgeProfile
+          key={edge}
+          edge={edge}
+          points={edges[edge]}
+          x={along[edge]}
+          y={y}
+          selected={selected?.edge === edge ? selected.key : null}
+          onSelect={onSelect}
+          show={show}
+          showPosition={showPosition}
+        />
+      ))}
+      {limit !== null && (
+        <LevelLine y={y(limit)} label={`least depth ${show(limit)}`} look="stroke-oxide" text="fill-oxide" dash="" />
+      )}
+      {tang !== null && (
+        <LevelLine
+          y={y(tang + room)}
+          label={`link with ${show(room)} room ${show(tang + room)}`}
+          look="stroke-steel"
+          text="fill-steel"
+          dash="7 4"
+          right
+        />
+      )}
+      <text x={LEFT} y={H - 4} className="fill-ink text-[12px] font-semibold">
+        tail · edge A
+      </text>
+      <text x={W - RIGHT} y={H - 4} textAnchor="end" className="fill-ink text-[12px] font-semibold">
+        edge B · tail
+      </text>
+      <Legend />
+    </svg>
+  );
+}
+
+function Legend() {
+  return (
+    <g transform={`translate(${W - 306} 4)`} className="text-[12px]">
+      <path d="M0 8 H20" className="stroke-ink" strokeWidth="2.4" />
+      <circle cx="10" cy="8" r="3.6" className="fill-ink" />
+      <text x="26" y="12" className="fill-ink">
+        near rail
+      </text>
+      <path d="M96 8 H116" className="stroke-slate" strokeWidth="2.4" strokeDasharray="5 3" />
+      <rect x="102.5" y="4.5" width="7" height="7" className="fill-sheet stroke-slate" strokeWidth="2" />
+      <text x="122" y="12" className="fill-ink">
+        far rail
+      </text>
+      <rect x="180" y="2" width="18" height="12" fill="url(#metal-off)" className="stroke-brass" />
+      <text x="204" y="12" className="fill-ink">
+        metal to come off
+      </text>
+    </g>
+  );
+}
+
+/** The bend round the nose between the two edges. */
+function Nose({ x }: { x: number }) {
+  return (
+    <g>
+      <rect x={x - NOSE / 2} y={TOP} width={NOSE} height={H - TOP - BOTTOM} className="fill-well" />
+      <text x={x} y={(TOP + H - BOTTOM) / 2} textAnchor="middle" className="fill-ink-soft text-[12px]">
+        nose
+      </text>
+    </g>
+  );
+}
+
+function LevelLine({
+  y,
+  label,
+  look,
+  text,
+  dash,
+  right = false,
+}: {
+  y: number;
+  label: string;
+  look: string;
+  text: string;
+  dash: string;
+  right?: boolean;
+}) {
+  return (
+    <g>
+      <path d={`M${LEFT} ${y} H${W - RIGHT}`} className={look} strokeWidth="2" strokeDasharray={dash} />
+      <text
+        x={right ? W - RIGHT - 4 : LEFT + 4}
+        y={y - 4}
+        textAnchor={right ? 'end' : 'start'}
+        className={`figures text-[12px] font-semibold ${text}`}
+      >
+        {label}
+      </text>
+    </g>
+  );
+}
+
+interface EdgeProfileProps {
+  readonly edge: Edge;
+  readonly points: readonly ProfilePoint[];
+  readonly x: (at: number) => number;
+  readonly y: (depth: number) => number;
+  readonly selected: string | null;
+  readonly onSelect: (edge: Edge, key: string) => void;
+  readonly show: (mm: number) => string;
+  readonly showPosition: (mm: number) => string;
+}
+
+/** Runs of neighbouring stations where a rail stands above its dressing line, as closed shapes. */
+function metalOff(
+  points: readonly ProfilePoint[],
+  rail: 'near' | 'far',
+  x: (at: number) => number,
+  y: (depth: number) => number,
+): string {
+  const whole = points.filter(
+    (point): point is ProfilePoint & { target: number } => point.target !== null && point[rail] !== null,
+  );
+  if (whole.length < 2) return '';
+  const top = whole.map((point) => ({ x: x(point.at), y: y(Math.max(point[rail]!, point.target)) }));
+  const under = whole.map((point) => ({ x: x(point.at), y: y(point.target) })).reverse();
+  return `${path([...top, ...under])}Z`;
+}
+
+function EdgeProfile({ edge, points, x, y, selected, onSelect, show, showPosition }: EdgeProfileProps) {
+  const line = (rail: 'near' | 'far' | 'target') =>
+    path(points.map((point) => (point[rail] === null ? null : { x: x(point.at), y: y(point[rail]) })));
+  return (
+    <g>
+      <path d={metalOff(points, 'near', x, y)} fill="url(#metal-off)" />
+      <path d={metalOff(points, 'far', x, y)} fill="url(#metal-off)" />
+      <path d={line('target')} className="fill-none stroke-brass" strokeWidth="2" strokeDasharray="2 3" />
+      <path d={line('far')} className="fill-none stroke-slate" strokeWidth="2.4" strokeDasharray="5 3" />
+      <path d={line('near')} className="fill-none stroke-ink" strokeWidth="2.4" />
+      {points.map((point, i) => (
+        <StationMark
+          key={point.key}
+          number={i + 1}
+          edge={edge}
+          point={point}
+          x={x(point.at)}
+          y={y}
+          chosen={selected === point.key}
+          onSelect={onSelect}
+          show={show}
+          showPosition={showPosition}
+        />
+      ))}
+    </g>
+  );
+}
+
+function StationMark({
+  number,
+  edge,
+  point,
+  x,
+  y,
+  chosen,
+  onSelect,
+  show,
+  showPosition,
+}: Omit<EdgeProfileProps, 'points' | 'x' | 'selected'> & {
+  number: number;
+  point: ProfilePoint;
+  x: number;
+  chosen: boolean;
+}) {
+  const { key, at, near, far } = point;
+  const said = [
+    near === null ? 'near not measured' : `near ${show(near)}`,
+    far === null ? 'far not measured' : `far ${show(far)}`,
+  ].join(', ');
+  return (
+    <g
+      role="button"
+      tabIndex={-1}
+      aria-label={`Edge ${edge}, station ${number} at ${showPosition(at)}: ${said}`}
+      aria-pressed={chosen}
+      onClick={() => onSelect(edge, key)}
+      onKeyDown={(event) => (event.key === 'Enter' || event.key === ' ') && onSelect(edge, key)}
+      className="cursor-pointer"
+    >
+      <rect
+        x={x - 22}
+        y={TOP}
+        width="44"
+        height={H - TOP - BOTTOM + 16}
+        className={chosen ? 'fill-steel-pale opacity-60' : 'fill-transparent'}
+      />
+      <path
+        d={`M${x} ${TOP} V${H - BOTTOM + 4}`}
+        className={chosen ? 'stroke-steel' : 'stroke-line'}
+        strokeWidth={chosen ? 2 : 1}
+      />
+      {far !== null && (
+        <rect x={x - 4.5} y={y(far) - 4.5} width="9" height="9" className="fill-sheet stroke-slate" strokeWidth="2" />
+      )}
+      {near !== null && <circle cx={x} cy={y(near)} r="4.5" className="fill-ink" />}
+      <text
+        x={x}
+        y={H - BOTTOM + 16}
+        textAnchor="middle"
+        className={`figures text-[12px] ${chosen ? 'fill-steel font-bold' : 'fill-ink-soft'}`}
+      >
+        {number}
+      </text>
+    </g>
+  );
+}

@@ -1,0 +1,102 @@
+/** One plate of the row: a part and its three numbers, each as far as it is known. */
+export interface Plate {
+  readonly name: string;
+  readonly pitch: string | null;
+  readonly gauge: string | null;
+  readonly links: string | null;
+  /** Numbers this part has at all: a sprocket has no gauge. */
+  readonly shows: readonly ('pitch' | 'gauge' | 'links')[];
+}
+
+/** How two neighbouring plates stand to each other. */
+export interface Joint {
+  readonly state: 'match' | 'clash' | 'unknown';
+  readonly sentences: readonly string[];
+}
+
+const WORD = { match: 'match', clash: 'clash', unknown: 'not known' } as const;
+const TONE = { match: 'text-leaf', clash: 'text-oxide', unknown: 'text-steel' } as const;
+
+/** Two link plates and a rivet: closed for a match, torn for a clash, dotted while not known. */
+function JointMark({ state }: { state: Joint['state'] }) {
+  return (
+    <svg viewBox="0 0 48 20" width="48" height="20" aria-hidden="true" className={TONE[state]}>
+      <g stroke="currentColor" strokeWidth="2.2" fill="none">
+        {state === 'match' && (
+          <>
+            <path d="M0 10 H17 M31 10 H48" />
+            <circle cx="24" cy="10" r="7" fill="currentColor" />
+          </>
+        )}
+        {state === 'clash' && (
+          <>
+            <path d="M0 10 H14 M34 10 H48" />
+            <path d="M17 3 L24 10 L17 17 M31 3 L24 10 L31 17" strokeWidth="2.8" />
+          </>
+        )}
+        {state === 'unknown' && (
+          <>
+            <path d="M0 10 H15 M33 10 H48" strokeDasharray="3 3" />
+            <circle cx="24" cy="10" r="6.6" strokeDasharray="3.2 2.6" />
+          </>
+        )}
+      </g>
+    </svg>
+  );
+}
+
+const LABEL = { pitch: 'pitch', gauge: 'gauge', links: 'links' } as const;
+
+function PlateCard({ plate }: { plate: Plate }) {
+  return (
+    <div className="min-w-0 flex-1 rounded-[3px] border border-line-strong bg-sheet px-2.5 py-1">
+      <p className="truncate text-xs font-semibold tracking-wide text-ink-soft">{plate.name}</p>
+      <p className="flex gap-3">
+        {plate.shows.map((number) => (
+          <span key={number} className="min-w-0">
+            <span className="sr-only">{LABEL[number]} </span>
+            <span className={`truncate figures text-[15px] ${plate[number] ? 'font-semibold' : 'text-ink-soft'}`}>
+              {plate[number] ?? '?'}
+            </span>
+            <span aria-hidden="true" className="ml-1 text-[11px] text-ink-soft">
+              {LABEL[number]}
+            </span>
+          </span>
+        ))}
+      </p>
+    </div>
+  );
+}
+
+/** Linked plates: four parts in a row, joined like a chain. Opening a joint shows its sentence. */
+export function Plates({ plates, joints }: { plates: readonly Plate[]; joints: readonly Joint[] }) {
+  return (
+    <section aria-label="Linked plates: what belongs together" className="flex items-stretch">
+      {plates.map((plate, i) => {
+        const joint = joints[i];
+        return (
+          <div key={plate.name} className={`flex min-w-0 items-stretch ${joint ? 'flex-[1.35]' : 'flex-1'}`}>
+            <PlateCard plate={plate} />
+            {joint && (
+              <details className="group relative flex items-center">
+                <summary
+                  className={`flex min-h-11 list-none flex-col items-center justify-center px-0.5 text-[11px] font-semibold ${TONE[joint.state]} [&::-webkit-details-marker]:hidden`}
+                >
+                  <JointMark state={joint.state} />
+                  {WORD[joint.state]}
+                </summary>
+                <div className="absolute top-full left-1/2 z-20 w-72 -translate-x-1/2 border border-line-strong bg-sheet p-3 text-sm shadow-lg">
+                  {joint.sentences.map((sentence) => (
+                    <p key={sentence} className="mb-1 last:mb-0">
+                      {sentence}
+                    </p>
+                  ))}
+                </div>
+              </details>
+            )}
+          </div>
+        );
+      })}
+    </section>
+  );
+}
