@@ -19,7 +19,7 @@ export default tseslint.config(
       // An index that was just checked, or a match that must have its group: written `!` beside the check that proves it.
       '@typescript-eslint/no-non-null-assertion': 'off',
       '@typescript-eslint/consistent-type-imports': 'error',
-      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
       'no-console': 'error',
       eqeqeq: 'error',
     },

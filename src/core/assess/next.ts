@@ -81,7 +81,7 @@ function readingOf({ id, at }: Check): { measure: string; instrument: Instrument
     case 'bar.play-after':
       return { measure: `${station}.mouth`, instrument: 'caliper' };
     case 'chain.cutter':
-      return { measure: 'chain.cutters', instrument: 'caliper' };
+      return { measure: 'chain.cuttersLeft', instrument: 'caliper' };
     case 'chain.elongation':
       return { measure: 'chain.pushPull', instrument: 'caliper' };
     case 'sprocket.wear':

@@ -61,3 +61,14 @@ export function stepStates(sheet: BenchSheet, appraisal: Appraisal, signedOff: b
 export function nextStep(states: readonly StepState[]): Step | null {
   return states.find(({ state, step }) => state === 'open' && step !== 'order')?.step ?? null;
 }
+
+const IDENTIFYING =
+  /^(bar\.stamp|chain\.(stamp|span|chassis|driveLinkThickness|driveLinks|cutters$|sequence|template|kickbackClass))/;
+
+/** The step in which a reading of the sheet is made. */
+export function stepOfReading(path: string): Step {
+  if (path.startsWith('job.') || path.startsWith('saw.')) return 'take-in';
+  if (IDENTIFYING.test(path)) return 'identify';
+  if (path.startsWith('bar.')) return 'bar';
+  return path.startsWith('chain.') ? 'chain' : 'sprocket';
+}

@@ -2,7 +2,7 @@ import type { Ref } from 'react';
 import { ArrowRight } from 'lucide-react';
 import type { JobRow } from '../../contract';
 import { VerdictMark, verdictTone } from '../../ui/parts/VerdictMark';
-import { actionWord, partName, stepName } from '../../wording';
+import { actionWord, partName } from '../../wording';
 
 const DAY_MS = 86_400_000;
 
@@ -56,9 +56,7 @@ function JobLine({ job, today }: { job: JobRow; today: string }) {
           <span className="flex items-center gap-1.5 font-semibold">
             <ArrowRight size={16} aria-hidden="true" className="shrink-0 text-pine" />
             <span className="line-clamp-2">
-              {step && summary.next.text !== stepName[step]
-                ? `${stepName[step]}: ${summary.next.text}`
-                : summary.next.text}
+              {summary.next.text}
               {summary.orderReady && step === 'decide' ? ' Order slip ready.' : ''}
             </span>
           </span>

@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useState } from 'react';
 import { STEPS, type Step } from '../../core/assess';
 import type { JobView } from '../../contract';
 import { Plates } from '../../ui/parts/Plates';
@@ -11,6 +11,7 @@ import { StepList } from './StepList';
 import { STEP_VIEWS } from './steps';
 import { JobProvider, useJob } from './store/JobContext';
 import { Tag } from './Tag';
+import { TargetContext, type Target } from './target';
 
 const KEYS: readonly KeyHelp[] = [
   { keys: ['1', '…', '7'], does: 'go to a step' },
@@ -45,21 +46,16 @@ function JobInFrame({ view, asked }: { view: JobView; asked: string }) {
   );
 }
 
-/** Puts the caret into a field once its step is on the screen. */
-function useGoTo(): (path: string) => void {
-  const wanted = useRef<string | null>(null);
-  const [, again] = useState(0);
+/** Takes the caret to a field: views open what hides it while rendering, then the caret comes. */
+function useGoTo(): readonly [Target, (path: string) => void] {
+  const [target, setTarget] = useState<Target>({ path: null, count: 0 });
   useEffect(() => {
-    if (wanted.current === null) return;
-    const place = document.querySelector(`[data-path="${CSS.escape(wanted.current)}"]`);
+    if (target.path === null) return;
+    const place = document.querySelector(`[data-path="${CSS.escape(target.path)}"]`);
     const field = place?.matches('input, textarea') ? place : place?.querySelector('input');
     if (field instanceof HTMLElement) field.focus();
-    wanted.current = null;
-  });
-  return useCallback((path) => {
-    wanted.current = path;
-    again((count) => count + 1);
-  }, []);
+  }, [target]);
+  return [target, useCallback((path) => setTarget(({ count }) => ({ path, count: count + 1 })), [])];
 }
 
 function Job({ asked }: { asked: string }) {
@@ -67,7 +63,7 @@ function Job({ asked }: { asked: string }) {
   const [step, setStep] = useState<Step>(
     () => STEPS.find((each) => each === asked) ?? steps.find(({ state }) => state === 'open')?.step ?? 'decide',
   );
-  const goTo = useGoTo();
+  const [target, goTo] = useGoTo();
   const open = useCallback((next: Step) => {
     setStep(next);
     const address = new URL(window.location.href);
@@ -103,8 +99,10 @@ function Job({ asked }: { asked: string }) {
       </div>
       <div className="grid min-h-0 flex-1 grid-cols-[10.5rem_minmax(0,1fr)_18.5rem] max-lg:grid-cols-[3.6rem_minmax(0,1fr)_15rem]">
         <StepList current={step} onOpen={open} />
-        <div className="min-h-0 overflow-y-auto px-5 py-3" tabIndex={-1}>
-          <StepView onOpen={open} />
+        <div className="relative min-h-0 overflow-y-auto px-5 py-2" tabIndex={-1}>
+          <TargetContext value={target}>
+            <StepView onOpen={open} />
+          </TargetContext>
         </div>
         <Tag step={step} onMeasure={measure} />
       </div>

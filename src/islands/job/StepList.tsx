@@ -15,7 +15,7 @@ function missingText({ state, missing }: StepState): string {
 export function StepList({ current, onOpen }: { current: Step; onOpen: (step: Step) => void }) {
   const { view, steps } = useJob();
   return (
-    <nav aria-label="Steps" className="no-print flex min-h-0 flex-col overflow-y-auto border-r border-line">
+    <nav aria-label="Steps" className="no-print relative flex min-h-0 flex-col overflow-y-auto border-r border-line">
       <div className="border-b border-line px-3 py-2 max-lg:px-1.5">
         <h1 className="figures text-lg font-bold max-lg:text-sm">{view.job.tag}</h1>
         <p className="truncate text-sm font-semibold max-lg:hidden">{view.customer.name}</p>

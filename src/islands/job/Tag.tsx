@@ -10,6 +10,7 @@ import {
   operationWord,
   partName,
   provenanceWord,
+  sentence,
   valueWithDoubt,
   verdictReason,
 } from '../../wording';
@@ -30,7 +31,7 @@ export function Tag({ step, onMeasure }: { step: Step; onMeasure: (reading: stri
   return (
     <aside
       aria-label="Tag: verdicts"
-      className="no-print flex min-h-0 flex-col overflow-y-auto border-l border-line bg-sheet"
+      className="no-print relative flex min-h-0 flex-col overflow-y-auto border-l border-line bg-sheet"
     >
       <div aria-live="polite" className="flex-1">
         {first ? <LeadVerdict verdict={appraisal.verdicts[first]} /> : <NothingYet />}
@@ -63,6 +64,7 @@ function NothingYet() {
 function LeadVerdict({ verdict }: { verdict: Verdict }) {
   const { unit } = useFrame();
   const { part, action, operations, reasons } = verdict;
+  const work = list(operations.map((operation) => operationWord[operation]));
   return (
     <section
       aria-label={`${partName[part]}: ${actionWord[action]}`}
@@ -76,13 +78,13 @@ function LeadVerdict({ verdict }: { verdict: Verdict }) {
       {operations.length > 0 && (
         <p className="mt-1 font-semibold">
           {action === 'undecided' ? 'So far: ' : ''}
-          {list(operations.map((operation) => operationWord[operation]))}.
+          {action === 'undecided' ? work : sentence(work)}.
         </p>
       )}
       <ul className="mt-1.5 grid gap-1 text-sm">
         {reasons.slice(0, 3).map((reason) => {
-          const sentence = verdictReason(reason, unit);
-          return <li key={sentence}>{sentence}</li>;
+          const said = verdictReason(reason, unit);
+          return <li key={said}>{said}</li>;
         })}
         {reasons.length > 3 && <li className="text-ink-soft">and {reasons.length - 3} more, under Decide.</li>}
       </ul>

@@ -1,4 +1,4 @@
-import type { Step } from '../../core/assess';
+import { stepOfReading, type Step } from '../../core/assess';
 import type { EnteredSheet } from '../../core/sheet';
 
 /** Where a measurement is made on the screen: its step, and the path of the field to go to. */
@@ -12,7 +12,6 @@ const FIRST_FIELD: Readonly<Record<string, string>> = {
   'bar.edges.A.stations': 'bar.edges.A.stations.0.near',
   'bar.edges.B.stations': 'bar.edges.B.stations.0.near',
   'bar.edges.mouth': 'bar.edges.A.stations.0.mouth',
-  'chain.cutters': 'chain.cuttersLeft.0',
   'chain.cuttersLeft': 'chain.cuttersLeft.0',
   'chain.cuttersRight': 'chain.cuttersRight.0',
   'chain.pushPull': 'chain.pushPull.joints',
@@ -25,16 +24,6 @@ const FIRST_FIELD: Readonly<Record<string, string>> = {
   'bar.driveLinks': 'bar.stamp',
 };
 
-const IDENTIFYING =
-  /^(bar\.stamp|chain\.(stamp|span|chassis|driveLinkThickness|driveLinks|cutters$|sequence|template|kickbackClass))/;
-
-function stepOf(path: string): Step {
-  if (path.startsWith('job.') || path.startsWith('saw.')) return 'take-in';
-  if (IDENTIFYING.test(path)) return 'identify';
-  if (path.startsWith('bar.')) return 'bar';
-  return path.startsWith('chain.') ? 'chain' : 'sprocket';
-}
-
 /** Finds the field of a measurement the assessment asks for. */
 export function destinationOf(measure: string, stationKeys: EnteredSheet['stationKeys']): Destination {
   const station = /^bar\.([AB])\.(\d+)\.(\w+)$/.exec(measure);
@@ -44,5 +33,5 @@ export function destinationOf(measure: string, stationKeys: EnteredSheet['statio
     return { step: 'bar', path: `bar.edges.${edge}.stations.${key}.${station[3]!}` };
   }
   const path = FIRST_FIELD[measure] ?? measure;
-  return { step: stepOf(path), path };
+  return { step: stepOfReading(path), path };
 }

@@ -1,4 +1,4 @@
-import { assess, brought, nextStep, stepStates, type Appraisal } from '../../core/assess';
+import { assess, brought, nextStep, stepOfReading, stepStates, type Appraisal } from '../../core/assess';
 import type { Limits } from '../../core/families';
 import { PARTS, type BenchSheet, sheetFromEntries, type Entry } from '../../core/sheet';
 import type { JobSummary } from '../../contract';
@@ -32,7 +32,6 @@ function summaryOf(sheet: BenchSheet, appraisal: Appraisal, signedOff: boolean):
 
 function nextText(step: JobSummary['next']['step'], { next }: Appraisal): string {
   if (step === null) return 'Nothing left to do.';
-  const measuring = step === 'identify' || step === 'bar' || step === 'chain' || step === 'sprocket';
-  const first = next[0];
-  return measuring && first ? nextSentence(first) : stepName[step];
+  const first = next.find(({ measure }) => stepOfReading(measure) === step);
+  return first ? `${stepName[step]}: ${nextSentence(first)}` : `${stepName[step]}.`;
 }

@@ -9,24 +9,23 @@ interface BarPlanProps {
   >;
   readonly selected: { readonly edge: 'A' | 'B'; readonly key: string } | null;
   readonly onSelect: (edge: 'A' | 'B', key: string) => void;
-  readonly stamp: string;
   readonly showPosition: (mm: number) => string;
 }
 
-const W = 800;
-const PAD = 26;
+const W = 268;
+const PAD = 14;
 
 /** The bar to scale, seen from its stamped side: tail left, edge A down, stations marked on both edges. */
-export function BarPlan({ length, height, hardNose, stations, selected, onSelect, stamp, showPosition }: BarPlanProps) {
+export function BarPlan({ length, height, hardNose, stations, selected, onSelect, showPosition }: BarPlanProps) {
   const furthest = Math.max(0, ...(['A', 'B'] as const).flatMap((edge) => stations[edge].map(({ at }) => at)));
   const L = length ?? Math.max(400, furthest + 60);
   const body = height ?? 58;
   const scale = (W - 2 * PAD) / L;
   const h = body * scale;
-  const [left, right, top] = [PAD, PAD + L * scale, 24];
-  const H = top + h + 26;
+  const [left, right, top] = [PAD, PAD + L * scale, 16];
+  const H = top + h + 17;
   const middle = top + h / 2;
-  const tail = Math.min(h * 0.35, 20);
+  const tail = Math.min(h * 0.35, 12);
   return (
     <svg
       viewBox={`0 0 ${W} ${H}`}
@@ -41,14 +40,14 @@ export function BarPlan({ length, height, hardNose, stations, selected, onSelect
         strokeDasharray={length === null || height === null ? '6 4' : undefined}
       />
       <rect
-        x={left + 14}
-        y={middle - 4}
-        width={Math.max(40, 62 * scale)}
-        height="8"
-        rx="4"
+        x={left + 8}
+        y={middle - 3}
+        width={Math.max(26, 62 * scale)}
+        height="6"
+        rx="3"
         className="fill-sheet stroke-slate"
       />
-      <circle cx={left + 26 + 62 * scale} cy={middle + h * 0.3} r="3" className="fill-sheet stroke-slate" />
+      <circle cx={left + 14 + 62 * scale} cy={middle + h * 0.3} r="3" className="fill-sheet stroke-slate" />
       {hardNose ? (
         <path
           d={`M${right - h / 2} ${top + 3} A${h / 2 - 3} ${h / 2 - 3} 0 0 1 ${right - h / 2} ${top + h - 3}`}
@@ -64,11 +63,6 @@ export function BarPlan({ length, height, hardNose, stations, selected, onSelect
           strokeWidth="2"
           strokeDasharray="3 3"
         />
-      )}
-      {stamp !== '' && (
-        <text x={left + 100 + 62 * scale} y={middle + 4} className="fill-ink-soft figures text-[13px]">
-          {stamp}
-        </text>
       )}
       {(['A', 'B'] as const).map((edge) =>
         stations[edge].map(({ key, at, measured }, i) => {
@@ -94,13 +88,13 @@ export function BarPlan({ length, height, hardNose, stations, selected, onSelect
                 className="fill-transparent"
               />
               <path
-                d={`M${left + at * scale} ${y - out * 7} V${y + out * 7}`}
+                d={`M${left + at * scale} ${y - out * 7} V${y + out * 3}`}
                 className={chosen ? 'stroke-steel' : 'stroke-ink'}
                 strokeWidth={chosen ? 4 : 1.6}
               />
               <text
                 x={left + at * scale}
-                y={y + (edge === 'A' ? 20 : -10)}
+                y={y + (edge === 'A' ? 15 : -6)}
                 textAnchor="middle"
                 className={`figures text-[12px] ${chosen ? 'fill-steel font-bold' : measured ? 'fill-ink font-semibold' : 'fill-ink-soft'}`}
               >
@@ -111,10 +105,10 @@ export function BarPlan({ length, height, hardNose, stations, selected, onSelect
           );
         }),
       )}
-      <text x={left - 4} y={top - 8} className="fill-ink-soft text-[12px]">
+      <text x={0} y={top + 4} className="fill-ink-soft text-[12px]">
         B
       </text>
-      <text x={left - 4} y={top + h + 20} className="fill-ink-soft text-[12px]">
+      <text x={0} y={top + h + 4} className="fill-ink-soft text-[12px]">
         A
       </text>
     </svg>

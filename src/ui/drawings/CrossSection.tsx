@@ -26,8 +26,8 @@ interface CrossSectionProps {
   readonly show: (mm: number) => string;
 }
 
-const W = 300;
-const H = 330;
+const W = 260;
+const H = 340;
 /** Drawn where a width was not measured: dashed, and said so. */
 const STAND_IN = { barThickness: 4.5, mouth: 1.4, depth: 8, tang: 5, linkThickness: 1.27 } as const;
 
@@ -38,11 +38,11 @@ export function CrossSection({ figures, exaggeration, show }: CrossSectionProps)
   const far = figures.far ?? figures.near ?? STAND_IN.depth;
   const mouth = figures.mouth ?? STAND_IN.mouth;
   const top = Math.max(near, far);
-  const above = 6.5;
-  const below = 1.8;
-  const scale = Math.min((H - 46) / (top + above + below), (W - 20) / (Math.max(thickness, figures.kerf ?? 0) + 7));
+  const below = 1.6;
+  const above = Math.max(3.4, cutterTop(figures) + 0.4);
+  const scale = Math.min((H - 58) / (top + above + below), (W - 128) / Math.max(thickness, figures.kerf ?? 0));
   const x = linear([0, 1], [W / 2, W / 2 + scale]);
-  const y = linear([0, 1], [H - 24 - below * scale, H - 24 - (below + 1) * scale]);
+  const y = linear([0, 1], [H - 38 - below * scale, H - 38 - (below + 1) * scale]);
   const half = { bar: thickness / 2, mouth: mouth / 2, floor: floorWidth(figures, mouth) / 2 };
   const drawnLean = (figures.lean ?? 0) * exaggeration;
   const unmeasured = unmeasuredWidths(figures);
@@ -99,12 +99,17 @@ export function CrossSection({ figures, exaggeration, show }: CrossSectionProps)
       />
       <Clearance figures={figures} x={x} y={y} near={near} far={far} show={show} />
       {unmeasured.length > 0 && (
-        <text x={W / 2} y={H - 6} textAnchor="middle" className="fill-steel text-[12px]">
+        <text x={W / 2} y={H - 5} textAnchor="middle" className="fill-steel text-[12px]">
           drawn by eye: {unmeasured.join(', ')}
         </text>
       )}
     </svg>
   );
+}
+
+/** Height of the cutter's tip above the rails. */
+function cutterTop({ tipHeight, tang }: SectionFigures): number {
+  return tipHeight === null ? 4.5 : Math.max(3.6, tipHeight - (tang ?? STAND_IN.tang) / 2);
 }
 
 function floorWidth({ deep, deepAt, near, far }: SectionFigures, mouth: number): number {
@@ -183,7 +188,7 @@ function Link({ figures, x, y, scale, lean }: LinkProps) {
   const tang = figures.tang ?? STAND_IN.tang;
   const seat = Math.min(figures.near ?? STAND_IN.depth, figures.far ?? STAND_IN.depth);
   const kerf = figures.kerf;
-  const tip = figures.tipHeight === null ? 4.5 : Math.max(1.5, figures.tipHeight - tang / 2);
+  const tip = cutterTop(figures);
   const dashed = figures.tang === null || figures.linkThickness === null ? '4 3' : undefined;
   const strap = 1.5;
   return (
@@ -262,7 +267,7 @@ function Clearance({
         className="stroke-steel"
         strokeWidth="1.6"
       />
-      <text x={W / 2} y={H - 24} textAnchor="middle" className="fill-steel figures text-[12px] font-bold">
+      <text x={W / 2} y={H - 22} textAnchor="middle" className="fill-steel figures text-[12px] font-bold">
         room {show(figures.clearance)}
       </text>
     </g>

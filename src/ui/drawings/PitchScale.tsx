@@ -16,14 +16,14 @@ interface PitchScaleProps {
   readonly show: (mm: number) => string;
 }
 
-const W = 640;
+const W = 500;
 const H = 150;
 const LO = 5.9;
-const HI = 11;
+const HI = 10.9;
 
 /** Which family: the measured pitch with its doubt, standing between the families. Paler is what a stretched chain may reach. */
 export function PitchScale({ bands, reading, show }: PitchScaleProps) {
-  const x = linear([LO, HI], [12, W - 12]);
+  const x = linear([LO, HI], [16, W - 16]);
   const inside = reading && reading.pitch > LO && reading.pitch < HI ? reading : null;
   return (
     <svg
@@ -34,7 +34,7 @@ export function PitchScale({ bands, reading, show }: PitchScaleProps) {
       }
       className="block w-full"
     >
-      {ticks(LO, HI, 10).map((pitch) => (
+      {ticks(LO, HI, 5).map((pitch) => (
         <g key={pitch}>
           <path d={`M${x(pitch)} 112 v6`} className="stroke-line-strong" />
           <text x={x(pitch)} y={134} textAnchor="middle" className="fill-ink-soft figures text-[12px]">

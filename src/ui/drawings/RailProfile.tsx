@@ -26,13 +26,13 @@ interface RailProfileProps {
   readonly showPosition: (mm: number) => string;
 }
 
-const W = 800;
-const H = 236;
-const LEFT = 58;
-const RIGHT = 10;
+const W = 500;
+const H = 192;
+const LEFT = 54;
+const RIGHT = 8;
 const TOP = 26;
 const BOTTOM = 34;
-const NOSE = 44;
+const NOSE = 34;
 
 type Edge = 'A' | 'B';
 
@@ -41,7 +41,7 @@ function depthRange({ edges, limit, tang, room }: RailProfileProps): readonly [n
   const known = [...heights, limit, tang === null ? null : tang + room].filter((value) => value !== null);
   if (known.length === 0) return [0, 10];
   const [lo, hi] = [Math.min(...known), Math.max(...known)];
-  return [Math.max(0, Math.floor(lo - 0.4)), Math.ceil(hi + 0.25)];
+  return [Math.max(0, Math.floor(2 * (lo - 0.45)) / 2), Math.ceil(2 * (hi + 0.1)) / 2];
 }
 
 /**
@@ -73,8 +73,8 @@ export function RailProfile(props: RailProfileProps) {
           </text>
         </g>
       ))}
-      <text x={8} y={13} className="fill-ink-soft text-[12px]">
-        depth from the floor{lo > 0 ? `, axis from ${show(lo)}` : ''}
+      <text x={2} y={13} className="fill-ink-soft text-[12px]">
+        depth{lo > 0 ? ` from ${show(lo)}` : ''}
       </text>
       <Nose x={middle} />
       {(['A', 'B'] as const).map((edge) => (
@@ -100,7 +100,7 @@ export function RailProfile(props: RailProfileProps) {
           look="stroke-steel"
           text="fill-steel"
           dash="7 4"
-          right
+          above
         />
       )}
       <text x={LEFT} y={H - 4} className="fill-ink text-[12px] font-semibold">
@@ -116,7 +116,7 @@ export function RailProfile(props: RailProfileProps) {
 
 function Legend() {
   return (
-    <g transform={`translate(${W - 306} 4)`} className="text-[12px]">
+    <g transform={`translate(${W - 318} 4)`} className="text-[12px]">
       <path d="M0 8 H20" className="stroke-ink" strokeWidth="2.4" />
       <circle cx="10" cy="8" r="3.6" className="fill-ink" />
       <text x="26" y="12" className="fill-ink">
@@ -153,22 +153,22 @@ function LevelLine({
   look,
   text,
   dash,
-  right = false,
+  above = false,
 }: {
   y: number;
   label: string;
   look: string;
   text: string;
   dash: string;
-  right?: boolean;
+  above?: boolean;
 }) {
   return (
     <g>
       <path d={`M${LEFT} ${y} H${W - RIGHT}`} className={look} strokeWidth="2" strokeDasharray={dash} />
       <text
-        x={right ? W - RIGHT - 4 : LEFT + 4}
-        y={y - 4}
-        textAnchor={right ? 'end' : 'start'}
+        x={above ? W - RIGHT - 4 : LEFT + 4}
+        y={above ? y - 4 : y + 13}
+        textAnchor={above ? 'end' : 'start'}
         className={`figures text-[12px] font-semibold ${text}`}
       >
         {label}
@@ -264,9 +264,9 @@ function StationMark({
       className="cursor-pointer"
     >
       <rect
-        x={x - 22}
+        x={x - 16}
         y={TOP}
-        width="44"
+        width="32"
         height={H - TOP - BOTTOM + 16}
         className={chosen ? 'fill-steel-pale opacity-60' : 'fill-transparent'}
       />

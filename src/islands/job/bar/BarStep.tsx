@@ -1,18 +1,30 @@
 import { useState } from 'react';
-import { StepHead } from '../parts/StepHead';
+import { estimate, type LengthReading } from '../../../core/quantity';
+import { BarPlan } from '../../../ui/drawings/BarPlan';
+import { useFrame } from '../../frame/Frame';
+import { useJob } from '../store/JobContext';
+import { useTarget } from '../target';
 import { LookOver } from './LookOver';
 import { Measure } from './Measure';
+import { useStations, type Stations } from './useStations';
 
 const VIEWS = { measure: 'Measure', look: 'Look it over' } as const;
+type View = keyof typeof VIEWS;
 
-/** Bar: looked over from tail to nose, then measured at stations on both edges. */
+/** Readings that are made while looking the bar over, not at a station. */
+const LOOKED_AT = /^bar\.(checks|construction|nose|noseReplaceable|overallLength|bodyHeight|thickness|mount)/;
+
+/** Bar: drawn to scale, looked over from tail to nose, and measured at stations on both edges. */
 export function BarStep() {
-  const [view, setView] = useState<keyof typeof VIEWS>('measure');
+  const [view, setView] = useState<View>('measure');
+  const stations = useStations();
+  useTarget((path) => setView(LOOKED_AT.test(path) ? 'look' : 'measure'));
   return (
     <>
-      <StepHead title="Bar">
+      <div className="mb-1 grid grid-cols-[auto_minmax(0,1fr)_16.5rem] items-center gap-4">
+        <h2 className="text-xl font-extrabold">Bar</h2>
         <div role="tablist" aria-label="Bar" className="flex">
-          {(Object.keys(VIEWS) as (keyof typeof VIEWS)[]).map((each) => (
+          {(Object.keys(VIEWS) as View[]).map((each) => (
             <button
               key={each}
               type="button"
@@ -27,10 +39,39 @@ export function BarStep() {
             </button>
           ))}
         </div>
-      </StepHead>
+        <Plan
+          stations={stations}
+          onSelect={(edge, key) => {
+            setView('measure');
+            stations.select(edge, key);
+          }}
+        />
+      </div>
       <div role="tabpanel" id="bar-view" aria-labelledby={`tab-${view}`}>
-        {view === 'measure' ? <Measure /> : <LookOver />}
+        {view === 'measure' ? <Measure stations={stations} /> : <LookOver />}
       </div>
     </>
+  );
+}
+
+const value = (reading: LengthReading | undefined): number | null =>
+  reading ? (estimate(reading)?.value ?? null) : null;
+
+function Plan({ stations, onSelect }: { stations: Stations; onSelect: Stations['select'] }) {
+  const { entered } = useJob();
+  const { show, unit } = useFrame();
+  const sheet = entered.sheet.bar;
+  const positions = (edge: 'A' | 'B') =>
+    stations.points[edge].map(({ key, at, near, far }) => ({ key, at, measured: near !== null || far !== null }));
+  return (
+    <BarPlan
+      length={value(sheet?.overallLength)}
+      height={value(sheet?.bodyHeight)}
+      hardNose={sheet?.nose === 'hard'}
+      stations={{ A: positions('A'), B: positions('B') }}
+      selected={stations.selected}
+      onSelect={onSelect}
+      showPosition={(mm) => show(mm, unit === 'mm' ? 0 : 1)}
+    />
   );
 }

@@ -1,5 +1,4 @@
 import { useRef, type KeyboardEvent } from 'react';
-import { Plus } from 'lucide-react';
 import { useFrame } from '../../frame/Frame';
 import { Conflict } from '../parts/Conflict';
 import { useJob } from '../store/JobContext';
@@ -22,11 +21,10 @@ interface StationTableProps {
   readonly selected: string | null;
   readonly onSelect: (key: string) => void;
   readonly onEdge: (edge: Edge) => void;
-  readonly onAdd: () => void;
 }
 
 /** Readings of one edge. Enter walks near → far → width → next station; arrows move; `[` and `]` change the edge. */
-export function StationTable({ edge, rows, selected, onSelect, onEdge, onAdd }: StationTableProps) {
+export function StationTable({ edge, rows, selected, onSelect, onEdge }: StationTableProps) {
   const { unit } = useFrame();
   const table = useRef<HTMLTableElement>(null);
   const focusCell = (row: number, column: number) => {
@@ -74,14 +72,6 @@ export function StationTable({ edge, rows, selected, onSelect, onEdge, onAdd }: 
           ))}
         </tbody>
       </table>
-      <button
-        type="button"
-        className="mt-1 flex min-h-11 items-center gap-1.5 px-1 text-sm font-semibold text-pine"
-        onClick={onAdd}
-      >
-        <Plus size={16} aria-hidden="true" />
-        Station more
-      </button>
     </div>
   );
 }

@@ -36,7 +36,7 @@ export function EntryField({ path, label, suffix, hint, placeholder, wide = fals
           data-path={path}
           className={`entry w-full min-w-0 figures ${wide ? '' : 'max-w-36'}`}
           value={field.text}
-          placeholder={placeholder}
+          placeholder={placeholder && `e.g. ${placeholder}`}
           autoComplete="off"
           inputMode={suffix === 'unit' ? 'decimal' : 'text'}
           aria-invalid={field.refused !== null}

@@ -1,0 +1,71 @@
+import { useState } from 'react';
+import { estimate, type LengthReading } from '../../../core/quantity';
+import { CrossSection } from '../../../ui/drawings/CrossSection';
+import { useFrame } from '../../frame/Frame';
+import { OPTIONS } from '../options';
+import { ChoiceField } from '../parts/ChoiceField';
+import { EntryField } from '../parts/EntryField';
+import { useJob } from '../store/JobContext';
+import { sectionAt, type Edge, type StationRow } from './stations';
+
+const value = (reading: LengthReading | undefined): number | null =>
+  reading ? (estimate(reading)?.value ?? null) : null;
+
+/** The cross-section at the chosen station, with its figures and its finer readings. */
+export function Section({ edge, row, number }: { edge: Edge; row: StationRow; number: number }) {
+  const { appraisal, entered } = useJob();
+  const { show } = useFrame();
+  const [factor, setFactor] = useState(1);
+  const chain = entered.sheet.chain;
+  const figures = sectionAt(row, edge, appraisal, { kerf: value(chain?.kerf), tipHeight: value(chain?.tipHeight) });
+  const facts = [
+    { name: 'step', text: figures.step === null ? null : show(Math.abs(figures.step)) },
+    { name: 'rock', text: figures.rock === null ? null : `${figures.rock.toFixed(1)}°` },
+    {
+      name: 'set lean',
+      text: figures.rawLean === null || figures.lean === null ? null : `${figures.lean.toFixed(1)}°`,
+    },
+    { name: 'play', text: figures.play === null ? null : show(figures.play) },
+  ];
+  return (
+    <section aria-label={`Cross-section, edge ${edge}, station ${number}`}>
+      <h3 className="font-bold">
+        Edge {edge}, station {number} <span className="figures font-normal text-ink-soft">at {show(row.at, 0)}</span>
+      </h3>
+      <CrossSection figures={figures} exaggeration={factor} show={show} />
+      <dl className="grid grid-cols-4 gap-1 text-sm">
+        {facts.map(({ name, text }) => (
+          <div key={name}>
+            <dt className="text-ink-soft">{name}</dt>
+            <dd className="figures font-semibold">{text ?? '–'}</dd>
+          </div>
+        ))}
+      </dl>
+      <label className="mt-1 flex items-center gap-2 text-sm">
+        <span className="shrink-0">Lean drawn ×{factor}</span>
+        <input
+          type="range"
+          min={1}
+          max={8}
+          step={1}
+          value={factor}
+          onChange={({ target }) => setFactor(Number(target.value))}
+          className="h-11 w-full accent-pine"
+        />
+      </label>
+      <details className="border-t border-line">
+        <summary className="flex min-h-11 items-center text-sm font-semibold text-pine">
+          Finer readings: width lower down, burrs
+        </summary>
+        <div className="grid gap-3 pb-3">
+          <div className="grid grid-cols-2 gap-3">
+            <EntryField path={`${row.path}.deep`} label="Width lower down" suffix="unit" />
+            <EntryField path={`${row.path}.deepAt`} label="that far down" suffix="unit" />
+          </div>
+          <ChoiceField path={`${row.path}.burrNear`} legend="Burr, near" options={OPTIONS.burr} />
+          <ChoiceField path={`${row.path}.burrFar`} legend="Burr, far" options={OPTIONS.burr} />
+        </div>
+      </details>
+    </section>
+  );
+}

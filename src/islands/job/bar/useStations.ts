@@ -1,0 +1,73 @@
+import { useState } from 'react';
+import type { ProfilePoint } from '../../../ui/drawings/RailProfile';
+import { useJob } from '../store/JobContext';
+import { useTarget } from '../target';
+import { drawnStation, nextKey, stationRows, type Edge, type StationRow } from './stations';
+
+/** Which station the drawings and the table speak of. */
+export interface Selected {
+  readonly edge: Edge;
+  readonly key: string;
+}
+
+/** Stations of both edges as rows and as drawn, with the one that is chosen. */
+export interface Stations {
+  readonly rows: Readonly<Record<Edge, readonly StationRow[]>>;
+  readonly points: Readonly<Record<Edge, readonly ProfilePoint[]>>;
+  readonly edge: Edge;
+  readonly row: StationRow | undefined;
+  readonly selected: Selected | null;
+  readonly select: (edge: Edge, key: string) => void;
+  readonly toEdge: (edge: Edge) => void;
+  /** Adds a station after the last one of the edge. */
+  readonly add: () => void;
+}
+
+const ADDED_STEP = 40;
+
+/** Rows of both edges; a station that was just added shows before anything is typed into it. */
+function useRows(added: readonly Selected[]): Stations['rows'] {
+  const { snapshot, entered } = useJob();
+  const rows = (edge: Edge): readonly StationRow[] => {
+    const there = stationRows(edge, snapshot, entered);
+    const last = there.at(-1)?.at ?? 0;
+    const fresh = added.filter((one) => one.edge === edge && !there.some(({ key }) => key === one.key));
+    return [
+      ...there,
+      ...fresh.map(({ key }, i): StationRow => {
+        const path = `bar.edges.${edge}.stations.${key}`;
+        return { key, path, at: last + ADDED_STEP * (i + 1), planned: true, index: null };
+      }),
+    ];
+  };
+  return { A: rows('A'), B: rows('B') };
+}
+
+/** Holds the chosen station; a wish to go to a reading of a station chooses it. */
+export function useStations(): Stations {
+  const { appraisal } = useJob();
+  const [added, setAdded] = useState<readonly Selected[]>([]);
+  const rows = useRows(added);
+  const [chosen, setChosen] = useState<Selected>({ edge: 'A', key: rows.A[0]?.key ?? '0' });
+  useTarget((path) => {
+    const wanted = /^bar\.edges\.([AB])\.stations\.(\d+)/.exec(path);
+    if (wanted) setChosen({ edge: wanted[1] as Edge, key: wanted[2]! });
+  });
+  const { edge } = chosen;
+  const row = rows[edge].find(({ key }) => key === chosen.key) ?? rows[edge][0];
+  const { A, B } = appraisal.bar.edges;
+  return {
+    rows,
+    points: { A: rows.A.map((each) => drawnStation(each, A)), B: rows.B.map((each) => drawnStation(each, B)) },
+    edge,
+    row,
+    selected: row ? { edge, key: row.key } : null,
+    select: (to, key) => setChosen({ edge: to, key }),
+    toEdge: (to) => setChosen({ edge: to, key: rows[to][0]?.key ?? '0' }),
+    add: () => {
+      const one = { edge, key: nextKey(rows[edge]) };
+      setAdded([...added, one]);
+      setChosen(one);
+    },
+  };
+}
