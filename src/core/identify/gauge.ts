@@ -1,5 +1,5 @@
 import { GAUGES, GAUGE_IDS, HARVESTER_GAUGE, type GaugeId } from '../families';
-import { estimate, normalCdf, type LengthReading } from '../quantity';
+import { estimate, normalCdf, type BoundedReading, type LengthReading } from '../quantity';
 import { markEvidence, scaled, type Evidence } from './combine';
 import type { IdentityReason } from './reasons';
 
@@ -17,14 +17,18 @@ function blurredInterval(x: number, lo: number, hi: number, u: number): number {
   return (normalCdf((x - lo) / u) - normalCdf((x - hi) / u)) / (hi - lo);
 }
 
+/** Which of the two marks let the part pass: a mark of the part's own size does, a refusing mark of its own size does not. */
+type Passing = 'lo' | 'hi';
+
 /** Chance that a value spread evenly over [lo, hi] is felt to lie between two marks. */
-function feltBetween(lo: number, hi: number, markLo: number | null, markHi: number | null): number {
+function feltBetween(lo: number, hi: number, marks: BoundedReading, passing: Passing): number {
   const STEPS = 8;
+  const lean = (side: Passing) => (side === passing ? 1 : -1);
   let sum = 0;
   for (let i = 0; i <= STEPS; i += 1) {
     const x = lo + ((hi - lo) * i) / STEPS;
-    const above = markLo === null ? 1 : normalCdf((x - markLo) / TAB_FEEL + 1);
-    const below = markHi === null ? 1 : normalCdf((markHi - x) / TAB_FEEL + 1);
+    const above = marks.lo === null ? 1 : normalCdf((x - marks.lo) / TAB_FEEL + lean('lo'));
+    const below = marks.hi === null ? 1 : normalCdf((marks.hi - x) / TAB_FEEL + lean('hi'));
     sum += above * below;
   }
   return sum / (STEPS + 1);
@@ -33,13 +37,14 @@ function feltBetween(lo: number, hi: number, markLo: number | null, markHi: numb
 /** How a gauge shows in a measured width: link thickness [g − wear, g], groove width [g, g + widening]. */
 function widthEvidence(
   reading: LengthReading,
+  passing: Passing,
   range: (gauge: GaugeId) => [number, number],
   reasonOf: (value: ReturnType<typeof estimate>) => IdentityReason,
 ): Evidence<GaugeId> {
   const value = estimate(reading);
   const likelihood = (gauge: GaugeId): number => {
     const [lo, hi] = range(gauge);
-    if (reading.kind === 'bounded') return feltBetween(lo, hi, reading.lo, reading.hi);
+    if (reading.kind === 'bounded') return feltBetween(lo, hi, reading, passing);
     return blurredInterval(value!.value, lo, hi, value!.u);
   };
   return { reason: reasonOf(value), weightOf: scaled(GAUGE_IDS, likelihood) };
@@ -59,6 +64,7 @@ export function thicknessEvidence(reading: LengthReading): Evidence<GaugeId> | I
   }
   return widthEvidence(
     reading,
+    'hi',
     (gauge) => [GAUGES[gauge].thickness - LINK_WEAR, GAUGES[gauge].thickness],
     (at) =>
       reading.kind === 'bounded'
@@ -72,6 +78,7 @@ export function grooveEvidence(reading: LengthReading, where: 'floor' | 'mouth')
   const widening = where === 'floor' ? FLOOR_WIDENING : MOUTH_WIDENING;
   return widthEvidence(
     reading,
+    'lo',
     (gauge) => [GAUGES[gauge].thickness, GAUGES[gauge].thickness + widening],
     (at) => {
       if (reading.kind === 'bounded') return { code: 'slot', lo: reading.lo, hi: reading.hi };

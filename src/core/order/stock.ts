@@ -52,12 +52,22 @@ export function stockMisses(order: ChainOrder, part: StockPart): readonly StockM
   return misses;
 }
 
-/** Chains against an order: those that fit first, then those that miss one thing. Farther misses are left out. */
+/** A chain this many links longer or shorter is worth naming; farther ones are simply other chains. */
+const NEAR_LINKS = 2;
+
+/** True for a miss that a person would want to hear of. */
+function near(miss: StockMiss): boolean {
+  return (
+    miss.code !== 'driveLinks' || (miss.has !== null && Math.abs(Number(miss.has) - Number(miss.wanted)) <= NEAR_LINKS)
+  );
+}
+
+/** Chains against an order: those that fit first, then those that narrowly miss in one thing. */
 export function matchStock(order: ChainOrder, parts: readonly StockPart[]): readonly StockMatch[] {
   return parts
     .filter(({ kind }) => kind === 'chain')
     .map((part) => ({ part, misses: stockMisses(order, part) }))
-    .filter(({ misses }) => misses.length <= 1)
+    .filter(({ misses }) => misses.length === 0 || (misses.length === 1 && near(misses[0]!)))
     .sort(
       (a, b) =>
         a.misses.length - b.misses.length ||

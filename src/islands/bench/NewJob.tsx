@@ -81,7 +81,7 @@ export function NewJob({ customers, open, onClose }: { customers: Customers; ope
             ))}
           </datalist>
         </label>
-        <div className="grid grid-cols-[1fr_9rem] gap-3">
+        <div className="grid grid-cols-[minmax(0,1fr)_8rem] gap-3">
           <label className="grid gap-1">
             <span className="text-sm font-semibold text-ink-soft">Saw, if there is one</span>
             <input
@@ -103,7 +103,13 @@ export function NewJob({ customers, open, onClose }: { customers: Customers; ope
           ) : (
             <label className="grid gap-1">
               <span className="text-sm font-semibold text-ink-soft">Mount</span>
-              <input className="entry" value={draft.mount} onChange={set('mount')} maxLength={40} placeholder="M2" />
+              <input
+                className="entry w-full min-w-0"
+                value={draft.mount}
+                onChange={set('mount')}
+                maxLength={40}
+                placeholder="M2"
+              />
             </label>
           )}
         </div>
@@ -167,7 +173,7 @@ function ImportSheet({
         type="file"
         accept="application/json,.json"
         onChange={(event) => void read(event)}
-        className="min-h-11 py-2"
+        className="min-h-11 py-2 file:mr-3 file:min-h-10 file:rounded-[3px] file:border file:border-line-strong file:bg-sheet file:px-3"
       />
       {draft.sheet && <span className="text-sm">{draft.sheet.name} will be read in.</span>}
     </label>

@@ -1,10 +1,11 @@
-import { ArrowRight, CloudOff, CloudUpload, HardDriveDownload } from 'lucide-react';
+import { ArrowRight, CloudOff, CloudUpload, HardDriveDownload, Unlink } from 'lucide-react';
 import type { Step, Verdict } from '../../core/assess';
 import { brought } from '../../core/assess';
 import { PARTS, type Part } from '../../core/sheet';
 import { VerdictChip, VerdictMark, verdictGround, verdictTone } from '../../ui/parts/VerdictMark';
 import {
   actionWord,
+  fitReason,
   list,
   nextSentence,
   operationWord,
@@ -17,8 +18,14 @@ import {
 import { useFrame } from '../frame/Frame';
 import { useJob } from './store/JobContext';
 
-/** The part that a step is about; Decide and the rest are about the bar first. */
-const PART_OF_STEP: Partial<Record<Step, Part>> = { bar: 'bar', chain: 'chain', sprocket: 'driveSprocket' };
+/** The part that a step is about; the others begin with the bar. */
+const PART_OF_STEP: Partial<Record<Step, Part>> = {
+  identify: 'chain',
+  bar: 'bar',
+  chain: 'chain',
+  sprocket: 'driveSprocket',
+  order: 'chain',
+};
 
 /** The tag at the right: verdict, deciding reason, doubt, and the next best measurement. It changes with every reading. */
 export function Tag({ step, onMeasure }: { step: Step; onMeasure: (reading: string) => void }) {
@@ -34,6 +41,7 @@ export function Tag({ step, onMeasure }: { step: Step; onMeasure: (reading: stri
       className="no-print relative flex min-h-0 flex-col overflow-y-auto border-l border-line bg-sheet"
     >
       <div aria-live="polite" className="flex-1">
+        <Clashes />
         {first ? <LeadVerdict verdict={appraisal.verdicts[first]} /> : <NothingYet />}
         <ul>
           {there
@@ -46,6 +54,26 @@ export function Tag({ step, onMeasure }: { step: Step; onMeasure: (reading: stri
       </div>
       <Saving />
     </aside>
+  );
+}
+
+/** Rules of the set that are broken: said before any verdict, because a sound part on the wrong set is no use. */
+function Clashes() {
+  const { appraisal } = useJob();
+  const broken = appraisal.fit.filter(({ holds }) => holds === false);
+  if (broken.length === 0) return null;
+  return (
+    <section aria-label="Does not belong together" className="border-b border-line bg-oxide-pale px-4 py-2.5">
+      <p className="flex items-center gap-2 font-extrabold text-oxide">
+        <Unlink size={18} strokeWidth={2.6} aria-hidden="true" />
+        Does not belong together
+      </p>
+      {broken.map((judgement) => (
+        <p key={judgement.rule} className="mt-1 text-sm">
+          {fitReason(judgement)}
+        </p>
+      ))}
+    </section>
   );
 }
 

@@ -4,7 +4,7 @@ import type { Identified } from '../../core/identify';
 import type { FamilyId, GaugeId } from '../../core/families';
 import type { BenchSheet } from '../../core/sheet';
 import type { Joint, Plate } from '../../ui/parts/Plates';
-import { familyLabel, fitSentence } from '../../wording';
+import { fitSentence } from '../../wording';
 
 const short: Record<FamilyId, string> = { quarter: '1/4', '325': '.325', '38lp': '3/8 LP', '38': '3/8', '404': '.404' };
 
@@ -29,7 +29,6 @@ const links = (value: number): string => String(value);
 
 /** The four plates of the row. */
 export function platesOf({ identity }: Appraisal, sheet: BenchSheet): readonly Plate[] {
-  const nose = sheet.bar?.nose === 'hard' ? 'hard' : known(identity.bar.pitch, pitch);
   return [
     {
       name: 'Drive sprocket',
@@ -52,7 +51,9 @@ export function platesOf({ identity }: Appraisal, sheet: BenchSheet): readonly P
       links: known(identity.bar.driveLinks, links),
       shows: ['gauge', 'links'],
     },
-    { name: 'Nose', pitch: nose, gauge: null, links: null, shows: ['pitch'] },
+    sheet.bar?.nose === 'hard'
+      ? { name: 'Nose', pitch: null, gauge: null, links: null, shows: [], note: 'hard nose, no sprocket' }
+      : { name: 'Nose', pitch: known(identity.bar.pitch, pitch), gauge: null, links: null, shows: ['pitch'] },
   ];
 }
 
@@ -79,4 +80,4 @@ export function jointsOf({ fit }: Appraisal, sheet: BenchSheet): readonly Joint[
 }
 
 /** The family as it is written on the screen's tight places. */
-export const shortFamily = (family: FamilyId): string => short[family] || familyLabel(family);
+export const shortFamily = (family: FamilyId): string => short[family];

@@ -8,13 +8,16 @@ interface DialogProps {
   readonly children: ReactNode;
 }
 
-/** A modal sheet on the platform's own dialog: focus is kept inside and given back, Escape closes. */
+/** A modal sheet on the platform's own dialog: the first field has the focus, it is kept inside and given back, Escape closes. */
 export function Dialog({ title, open, onClose, children }: DialogProps) {
   const ref = useRef<HTMLDialogElement>(null);
   useEffect(() => {
     const dialog = ref.current;
     if (!dialog) return;
-    if (open && !dialog.open) dialog.showModal();
+    if (open && !dialog.open) {
+      dialog.showModal();
+      dialog.querySelector<HTMLElement>('input, textarea, select')?.focus();
+    }
     if (!open && dialog.open) dialog.close();
   }, [open]);
   return (

@@ -6,6 +6,8 @@ export interface Plate {
   readonly links: string | null;
   /** Numbers this part has at all: a sprocket has no gauge. */
   readonly shows: readonly ('pitch' | 'gauge' | 'links')[];
+  /** Said instead of numbers, where a part has none. */
+  readonly note?: string;
 }
 
 /** How two neighbouring plates stand to each other. */
@@ -52,6 +54,7 @@ function PlateCard({ plate }: { plate: Plate }) {
     <div className="min-w-0 flex-1 rounded-[3px] border border-line-strong bg-sheet px-2.5 py-1">
       <p className="truncate text-xs font-semibold tracking-wide text-ink-soft">{plate.name}</p>
       <p className="flex gap-3">
+        {plate.note}
         {plate.shows.map((number) => (
           <span key={number} className="min-w-0">
             <span className="sr-only">{LABEL[number]} </span>

@@ -1,12 +1,13 @@
 import { never } from '../../core/result';
 import type { NextMeasurement, Verdict, VerdictReason } from '../../core/assess';
 import type { EdgeDressing } from '../../core/assess';
+import { FAMILY_IDS } from '../../core/families';
 import type { WearPattern } from '../../core/bar';
 import type { FitJudgement } from '../../core/fit';
 import type { OrderWithheld, StockMiss } from '../../core/order';
 import { formatLength, type UnitSystem } from '../../core/quantity';
 import { checkSentence } from './check';
-import { actionWord, fitRuleName, gaugeLabel, instrumentName, operationWord, partName } from './labels';
+import { actionWord, familyLabel, fitRuleName, gaugeLabel, instrumentName, operationWord, partName } from './labels';
 import { list, readingName, sentence } from './places';
 
 /** One reason of a verdict. */
@@ -77,13 +78,30 @@ export function dressingSentence(
   return coarseFirst ? `${work} Coarse first, then square by file.` : work;
 }
 
-/** A fit rule's sentence. */
-export function fitSentence({ rule, reason }: FitJudgement): string {
+/** Pitches are written as the trade writes them; anything else stands as it is. */
+function shown(rule: FitJudgement['rule'], values: string): string {
+  if (!rule.startsWith('chain-pitch')) return values;
+  return list(
+    values.split(' or ').map((value) => {
+      const family = FAMILY_IDS.find((id) => id === value);
+      return family ? familyLabel(family) : value;
+    }),
+    'or',
+  );
+}
+
+/** A fit rule as a sentence that stands alone: what it is about, then whether it holds and why. */
+export function fitSentence(judgement: FitJudgement): string {
+  return `${fitRuleName[judgement.rule]}: ${fitReason(judgement).replace(/^[A-Z](?=[a-z])/, (first) => first.toLowerCase())}`;
+}
+
+/** Why a fit rule holds, breaks or is not known, without its name. */
+export function fitReason({ rule, reason }: FitJudgement): string {
   switch (reason.code) {
     case 'equal':
-      return `${fitRuleName[rule]}: both ${reason.value}.`;
+      return `Both ${shown(rule, reason.value)}.`;
     case 'differ':
-      return `${fitRuleName[rule]}: ${reason.first} against ${reason.second}. They do not belong together.`;
+      return `${shown(rule, reason.first)} against ${shown(rule, reason.second)}: they do not belong together.`;
     case 'goes-in-must-not':
       return `Goes in, must not: a ${gaugeLabel(reason.chain)} chain in a ${gaugeLabel(reason.bar)} groove ${reason.rock === null ? 'rocks' : `rocks by ${reason.rock.toFixed(1)}°`}, wears itself and the bar, and cuts badly.`;
     case 'will-not-run':

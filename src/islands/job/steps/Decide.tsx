@@ -9,7 +9,7 @@ import {
   actionWord,
   checkName,
   fitRuleName,
-  fitSentence,
+  fitReason,
   list,
   operationWord,
   partName,
@@ -126,7 +126,7 @@ function FitRules({ fit }: { fit: readonly FitJudgement[] }) {
             <li key={judgement.rule} className="flex gap-2 text-sm">
               <Icon size={17} strokeWidth={3} aria-label={word} className={`mt-0.5 shrink-0 ${tone}`} />
               <span>
-                <span className="font-semibold">{fitRuleName[judgement.rule]}.</span> {fitSentence(judgement)}
+                <span className="font-semibold">{fitRuleName[judgement.rule]}.</span> {fitReason(judgement)}
               </span>
             </li>
           );

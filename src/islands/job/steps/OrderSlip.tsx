@@ -1,13 +1,15 @@
 import { useEffect, useState } from 'react';
 import { Printer } from 'lucide-react';
+import { GAUGES } from '../../../core/families';
 import type { ChainOrder } from '../../../core/order';
 import type { StockAnswer } from '../../../contract';
 import { Notice } from '../../../ui/parts/Notice';
-import { familyLabel, fitSentence, gaugeLabel, orderWithheld } from '../../../wording';
+import { familyLabel, fitSentence, orderWithheld } from '../../../wording';
 import { api } from '../../frame/api';
 import { useFrame } from '../../frame/Frame';
 import { money } from '../../stock/money';
 import { Group, StepHead } from '../parts/StepHead';
+import { shortFamily } from '../plates';
 import { useJob } from '../store/JobContext';
 
 /** The order slip: three numbers once all are settled, the class that must not be stepped up, and what stock answers. */
@@ -53,17 +55,23 @@ export function OrderSlip() {
 
 function Ordered({ order }: { order: ChainOrder }) {
   const numbers = [
-    { name: 'Pitch', value: familyLabel(order.pitch) },
-    { name: 'Gauge', value: gaugeLabel(order.gauge) },
-    { name: 'Drive links', value: String(order.driveLinks) },
+    {
+      name: 'Pitch',
+      value: shortFamily(order.pitch),
+      also: order.pitch.startsWith('38') ? familyLabel(order.pitch) : '',
+    },
+    { name: 'Gauge', value: order.gauge, also: `${GAUGES[order.gauge].mmLabel} mm` },
+    { name: 'Drive links', value: String(order.driveLinks), also: '' },
   ];
   return (
     <>
       <dl className="grid grid-cols-3 border-y-2 border-ink">
-        {numbers.map(({ name, value }) => (
+        {numbers.map(({ name, value, also }) => (
           <div key={name} className="border-r border-line px-4 py-3 last:border-r-0">
             <dt className="text-sm font-semibold text-ink-soft">{name}</dt>
-            <dd className="figures text-[28px] leading-tight font-bold">{value}</dd>
+            <dd className="figures text-[34px] leading-tight font-bold">
+              {value} <span className="font-sans text-base font-semibold text-ink-soft">{also}</span>
+            </dd>
           </div>
         ))}
       </dl>

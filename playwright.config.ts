@@ -1,0 +1,35 @@
+import { defineConfig } from '@playwright/test';
+
+const PORT = 4391;
+
+export default defineConfig({
+  testDir: 'tests/end-to-end',
+  outputDir: 'test-results/browser',
+  timeout: 60_000,
+  workers: 1,
+  forbidOnly: true,
+  reporter: [['list'], ['json']],
+  use: {
+    baseURL: `http://127.0.0.1:${PORT}`,
+    viewport: { width: 1280, height: 800 },
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+  webServer: {
+    command: 'rm -rf test-results/store && node_modules/.bin/tsx src/server/main.ts --demo',
+    url: `http://127.0.0.1:${PORT}/api/health`,
+    env: { SERRATA_DB: './test-results/store/e2e.db', PORT: String(PORT) },
+    reuseExistingServer: false,
+    timeout: 60_000,
+  },
+});

@@ -1,0 +1,63 @@
+import { spawn, spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, readFileSync, writeFileSync } from 'node:fs';
+import { resolve } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+/** The checkout, wherever the command was started. */
+export const ROOT = fileURLToPath(new URL('../..', import.meta.url));
+export const CHROMIUM = '/usr/bin/chromium';
+
+const bin = (name) => resolve(ROOT, 'node_modules/.bin', name);
+
+/** Says what happens now. */
+export function say(text) {
+  process.stdout.write(`\n▸ ${text}\n`);
+}
+
+/** Runs a command in the checkout with its output shown. Returns its exit code. */
+export function run(command, args, env = {}) {
+  const { status, error } = spawnSync(command, args, { cwd: ROOT, stdio: 'inherit', env: { ...process.env, ...env } });
+  if (error) throw error;
+  return status ?? 1;
+}
+
+/** Runs a tool of the project. */
+export const tool = (name, args, env) => run(bin(name), args, env);
+
+/** Starts a tool of the project and leaves it running. */
+export function start(name, args, env = {}, stdio = 'inherit') {
+  return spawn(bin(name), args, { cwd: ROOT, stdio, env: { ...process.env, ...env } });
+}
+
+/** Stops the process with a message when a step failed. */
+export function must(status, what) {
+  if (status === 0) return;
+  process.stderr.write(`\n${what} failed. Nothing after it was run.\n`);
+  process.exit(status);
+}
+
+/** Installs the packages of the lock file, unless exactly these are there already. */
+export function installPackages() {
+  const stamp = resolve(ROOT, 'node_modules/.installed-from');
+  const wanted = createHash('sha256')
+    .update(readFileSync(resolve(ROOT, 'package-lock.json')))
+    .digest('hex');
+  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return;
+  say('Installing packages (about a minute the first time)');
+  must(run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']), 'npm ci');
+  writeFileSync(stamp, wanted);
+}
+
+/** Installs Debian's Chromium for the browser tests, if it is missing. */
+export function installChromium() {
+  if (existsSync(CHROMIUM)) return;
+  say("Installing Debian's Chromium for the browser tests");
+  const sudo = process.getuid?.() === 0 ? [] : ['sudo'];
+  const apt = (...args) => {
+    const [command, ...rest] = [...sudo, 'apt-get', ...args];
+    return run(command, rest, { DEBIAN_FRONTEND: 'noninteractive' });
+  };
+  must(apt('update', '-qq'), 'apt-get update');
+  must(apt('install', '-y', '-qq', '--no-install-recommends', 'chromium'), 'apt-get install chromium');
+}

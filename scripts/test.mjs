@@ -1,0 +1,66 @@
+// Everything, in order: lint and types, architecture, core and reference tests, build, browser tests.
+// Ends with one plain line: N passed, N failed.
+import { mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { resolve } from 'node:path';
+import { installChromium, installPackages, ROOT, say, tool } from './lib/run.mjs';
+
+const results = resolve(ROOT, 'test-results');
+const quiet = { ASTRO_TELEMETRY_DISABLED: '1' };
+let passed = 0;
+let failed = 0;
+
+/** Runs one stage that is a single check. */
+function check(name, ...steps) {
+  say(name);
+  const bad = steps.some(([command, args]) => tool(command, args, quiet) !== 0);
+  if (bad) failed += 1;
+  else passed += 1;
+}
+
+/** Runs a test runner and counts what it wrote down. A runner that wrote nothing, or ran nothing, has failed. */
+function suite(name, command, args, env, count) {
+  say(name);
+  const status = tool(command, args, { ...quiet, ...env });
+  try {
+    const counted = count();
+    passed += counted.passed;
+    failed += counted.failed;
+    if (counted.passed + counted.failed === 0 || (status !== 0 && counted.failed === 0)) failed += 1;
+  } catch (error) {
+    process.stderr.write(`${name}: no result was written (${error.message}).\n`);
+    failed += 1;
+  }
+}
+
+const json = (file) => JSON.parse(readFileSync(resolve(results, file), 'utf8'));
+
+installPackages();
+installChromium();
+rmSync(results, { recursive: true, force: true });
+mkdirSync(results, { recursive: true });
+check('Lint', ['eslint', ['.', '--max-warnings', '0']], ['prettier', ['--check', '--log-level', 'warn', '.']]);
+check('Types', ['astro', ['check', '--minimumSeverity', 'warning']], ['tsc', ['--noEmit']]);
+check('Architecture', ['depcruise', ['--config', '.dependency-cruiser.cjs', 'src']]);
+suite(
+  'Core, reference and server tests',
+  'vitest',
+  ['run', '--reporter=default', '--reporter=json', '--outputFile.json=test-results/unit.json'],
+  {},
+  () => {
+    const { numPassedTests, numFailedTests } = json('unit.json');
+    return { passed: numPassedTests, failed: numFailedTests };
+  },
+);
+check('Build', ['astro', ['build']]);
+suite(
+  'Browser tests',
+  'playwright',
+  ['test'],
+  { PLAYWRIGHT_JSON_OUTPUT_NAME: resolve(results, 'browser.json') },
+  () => {
+    const { expected, unexpected, flaky } = json('browser.json').stats;
+    return { passed: expected, failed: unexpected + flaky };
+  },
+);
+process.stdout.write(`\n${passed} passed, ${failed} failed\n`);
+process.exit(failed === 0 ? 0 : 1);

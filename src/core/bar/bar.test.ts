@@ -1,0 +1,177 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { mm, type Estimate } from '../quantity';
+import {
+  derivedPlayLimit,
+  dressingsLeft,
+  dressPlan,
+  dressStop,
+  edgeDownNext,
+  mouthAfter,
+  pinches,
+  predictStraightEdge,
+  rawLean,
+  rock,
+  rockingWidth,
+  setLean,
+  stationFigures,
+  wearPattern,
+  type DressStation,
+  type Station,
+} from './index';
+
+const rules = { tolerance: 0.05, slope: 0.005 };
+const rows = (at: number[], near: number[], far: number[]): DressStation[] => at.map((s, i) => ({ at: s, near: near[i]!, far: far[i]! }));
+const rounded = (values: readonly (number | null)[]) => values.map((value) => (value === null ? null : Number(value.toFixed(6))));
+const sure = (value: number): Estimate => ({ value: mm(value), u: 0.02 });
+const station = (near: number | null, far: number | null, mouth: number | null = null): Station => ({
+  index: 0,
+  at: mm(100),
+  near: near === null ? null : sure(near),
+  far: far === null ? null : sure(far),
+  mouth: mouth === null ? null : sure(mouth),
+  deep: null,
+  deepAt: null,
+});
+
+describe('rock', () => {
+  it('matches the check values of the model', () => {
+    expect(rock(mm(1.5), mm(1.27), mm(5))).toBeCloseTo(2.652, 3);
+    expect(rock(mm(1.75), mm(1.27), mm(5))).toBeCloseTo(5.578, 3);
+    const limit = derivedPlayLimit({ kerf: mm(7.2), barThickness: mm(4.7), tipHeight: mm(11) }, mm(1.27), mm(5));
+    expect(limit?.lean).toBeCloseTo(6.525, 3);
+    expect(limit?.play).toBeCloseTo(0.56, 3);
+  });
+
+  it('is nothing where the groove pinches, and is never beyond the diagonal', () => {
+    expect(rock(mm(1.27), mm(1.27), mm(5))).toBe(0);
+    expect(pinches(mm(1.2), mm(1.27))).toBe(true);
+    expect(rock(mm(9), mm(1.27), mm(5))).toBeCloseTo((Math.atan2(5, 1.27) * 180) / Math.PI, 9);
+  });
+
+  it('takes the flare into account by the middle of mouth and depth of engagement', () => {
+    expect(rockingWidth({ mouth: mm(1.62), deep: mm(1.38), deepAt: mm(3) }, mm(5))).toBeCloseTo((1.62 + 1.22) / 2, 12);
+    expect(rockingWidth({ mouth: mm(1.62), deep: null, deepAt: null }, mm(5))).toBe(1.62);
+  });
+
+  it('predicts the straight-edge test', () => {
+    const cutter = { kerf: mm(7.2), barThickness: mm(4.7), tipHeight: mm(11) };
+    expect(predictStraightEdge(rock(mm(1.5), mm(1.27), mm(5)), cutter)).toBe('gap-stays');
+    expect(predictStraightEdge(rock(mm(1.83), mm(1.27), mm(5)), cutter)).toBe('gap-closes');
+    expect(predictStraightEdge(rock(mm(2), mm(1.27), mm(5)), cutter)).toBe('passes-beyond');
+    expect(derivedPlayLimit({ ...cutter, kerf: mm(4.5) }, mm(1.27), mm(5))).toBeNull();
+  });
+
+  it('limits the lean of unlevel rails: a tight groove holds the chain up', () => {
+    const raw = rawLean(0.4, mm(4.2), mm(1.27));
+    expect(setLean(raw, rock(mm(1.3), mm(1.27), mm(5)))).toBeLessThan(raw);
+    expect(setLean(rawLean(-0.4, mm(4.2), mm(1.27)), rock(mm(1.3), mm(1.27), mm(5)))).toBeLessThan(0);
+  });
+});
+
+describe('stations', () => {
+  const setting = { linkThickness: sure(1.26), tang: sure(5.2), barThickness: mm(4.2), newGroove: mm(1.27) };
+
+  it('give every figure that their readings allow, and null for the rest', () => {
+    const all = stationFigures(station(8.1, 8, 1.4), setting);
+    expect(all.step?.value).toBeCloseTo(0.1, 9);
+    expect(all.floorClearance?.value).toBeCloseTo(2.8, 9);
+    expect(all.play?.value).toBeCloseTo(0.14, 9);
+    expect(stationFigures(station(8.1, null), setting)).toMatchObject({ step: null, rawLean: null, rock: null, setLean: null, play: null });
+    expect(stationFigures(station(8.1, 8, 1.4), { ...setting, tang: null }).floorClearance).toBeNull();
+  });
+});
+
+describe('dressing', () => {
+  const at = [40, 110, 180, 250, 320, 390];
+  const plan = dressPlan(rows(at, [8.1, 8, 7.9, 7.6, 7.8, 8], [8, 7.7, 7.2, 6.9, 7.5, 7.9]), rules);
+
+  it('matches the check values of the model', () => {
+    expect(rounded(plan.target)).toEqual([7.95, 7.6, 7.25, 6.95, 7.3, 7.65]);
+    expect(rounded(plan.removeNear)).toEqual([0.15, 0.4, 0.65, 0.65, 0.5, 0.35]);
+    expect(rounded(plan.removeFar)).toEqual([0.05, 0.1, 0, 0, 0.2, 0.25]);
+    expect(mouthAfter({ mouth: mm(1.62), deep: mm(1.38), deepAt: mm(3) }, 0.65)).toBeCloseTo(1.568, 9);
+  });
+
+  it('leaves the low rail where it stands: the weakest depth after is what will be measured', () => {
+    expect(plan.weakest).toEqual({ station: 3, depth: 6.9 });
+  });
+
+  it('says which station and which limit stop it', () => {
+    expect(dressStop(plan, 7, 5)).toEqual({ station: 3, limit: 'bar.depth' });
+    expect(dressStop(plan, null, 6.9)).toEqual({ station: 3, limit: 'bar.floor-clearance' });
+    expect(dressStop(plan, 6, 5)).toBeNull();
+  });
+
+  it('leaves out stations with a rail missing or where the file must not go', () => {
+    const partly = dressPlan([{ at: 0, near: 8, far: null }, { at: 50, near: 8, far: 7.8 }, { at: 100, near: 5, far: 5, keptOut: true }], rules);
+    expect(rounded(partly.target)).toEqual([null, 7.85, null]);
+    expect(dressPlan([], rules)).toMatchObject({ target: [], weakest: null, most: 0 });
+  });
+
+  it('counts whole dressings: 8 mm against 6 is good for more of them', () => {
+    expect(dressingsLeft(8, 6, 0.3)).toBe(6);
+    expect(dressingsLeft(6.2, 6, 0.3)).toBe(0);
+    expect(dressingsLeft(5, 6, 0.3)).toBe(0);
+  });
+
+  const stations = fc.array(fc.record({ at: fc.integer({ min: 0, max: 600 }), near: fc.double({ min: 4, max: 10, noNaN: true }), far: fc.double({ min: 4, max: 10, noNaN: true }) }), { minLength: 1, maxLength: 12 });
+
+  it('never raises a rail, never climbs too fast, and dressing twice takes nothing more', () => {
+    fc.assert(
+      fc.property(stations, (list) => {
+        const first = dressPlan(list, rules);
+        list.forEach((each, i) => {
+          const target = first.target[i]!;
+          expect(target).toBeLessThanOrEqual(Math.min(each.near, each.far) + rules.tolerance + 1e-9);
+          expect(first.removeNear[i]).toBeGreaterThanOrEqual(0);
+          list.forEach((other, j) => expect(target - first.target[j]!).toBeLessThanOrEqual(rules.slope * Math.abs(each.at - other.at) + 1e-9));
+        });
+        const dressed = list.map((each, i) => ({ at: each.at, near: each.near - first.removeNear[i]!, far: each.far - first.removeFar[i]! }));
+        expect(dressPlan(dressed, { tolerance: 0, slope: rules.slope }).most).toBeLessThanOrEqual(rules.tolerance + 1e-9);
+        expect(dressPlan(dressed, rules).most).toBeLessThanOrEqual(1e-9);
+      }),
+      { seed: 417, numRuns: 150 },
+    );
+  });
+
+  it('mirrors with the rails and with the direction of the edge', () => {
+    fc.assert(
+      fc.property(stations, (list) => {
+        const plain = dressPlan(list, rules);
+        const swapped = dressPlan(list.map(({ at: s, near, far }) => ({ at: s, near: far, far: near })), rules);
+        expect(swapped.removeFar).toEqual(plain.removeNear);
+        const reversed = dressPlan([...list].reverse().map((each) => ({ ...each, at: 600 - each.at })), rules);
+        expect(rounded([...reversed.target].reverse())).toEqual(rounded(plain.target));
+      }),
+      { seed: 418, numRuns: 100 },
+    );
+  });
+});
+
+describe('wear pattern', () => {
+  const leaning = (low: 'near' | 'far') => [0, 1, 2].map(() => (low === 'near' ? station(7.5, 8) : station(8, 7.5)));
+  const level = [station(8, 8), station(8, 8)];
+
+  it('reads opposite low rails on a bar never turned over as leaned on, same sides as cutters', () => {
+    expect(wearPattern({ A: leaning('near'), B: leaning('far') }, 'never').code).toBe('leaned-on');
+    expect(wearPattern({ A: leaning('near'), B: leaning('near') }, 'never')).toEqual({ code: 'cutters-of-one-side', low: 'near' });
+  });
+
+  it('asks for the cutters when the bar gets turned over, and for the habit when nobody said', () => {
+    expect(wearPattern({ A: leaning('near'), B: leaning('far') }, 'every-chain').code).toBe('measure-the-cutters');
+    expect(wearPattern({ A: leaning('near'), B: leaning('far') }, undefined).code).toBe('turning-not-told');
+  });
+
+  it('names no cause from one edge, a level bar, or nothing', () => {
+    expect(wearPattern({ A: leaning('near'), B: level }, 'never').code).toBe('one-edge');
+    expect(wearPattern({ A: level, B: level }, 'never').code).toBe('level');
+    expect(wearPattern({ A: level, B: [] }, 'never').code).toBe('not-measured');
+  });
+
+  it('puts the edge with more depth down next', () => {
+    expect(edgeDownNext({ A: [station(7, 7.2)], B: [station(8, 8)] })).toBe('B');
+    expect(edgeDownNext({ A: [station(7, 7)], B: [station(7, 7)] })).toBeNull();
+    expect(edgeDownNext({ A: [station(7, 7)], B: [] })).toBeNull();
+  });
+});

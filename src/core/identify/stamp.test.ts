@@ -1,0 +1,45 @@
+import { describe, expect, it } from 'vitest';
+import { readStamp, type StampMeaning } from './index';
+
+const short = (meaning: StampMeaning): string => {
+  if (meaning.property === 'outOfScope') return meaning.what;
+  if (meaning.property === 'listedLength') return `length ${meaning.value.toFixed(0)}`;
+  if (meaning.property === 'driveLinks') return `${meaning.value}${meaning.marked ? '' : '?'}`;
+  return meaning.value;
+};
+const read = (text: string) =>
+  readStamp(text).tokens.map(({ text: piece, meanings }) => `${piece}=${meanings.map(short).join('|') || '-'}`);
+
+describe('the stamp reader', () => {
+  it.each([
+    ['16 in 3/8 .050 1.3 56DL', ['16 in=length 406', '3/8=3/8', '.050=.050', '1.3=.050', '56DL=56']],
+    ['.325 .058 1,5 64E', ['.325=325', '.058=.058', '1,5=.058', '64E=64']],
+    ['45cm 72', ['45cm=length 450', '72=72?']],
+    ['18 in 325 .050 1.3 72DL', ['18 in=length 457', '325=325', '.050=.050', '1.3=.050', '72DL=72']],
+    ['3/8LP .043', ['3/8LP=38lp', '.043=.043']],
+    ['3/8 LP 1.1mm 52 DL', ['3/8 LP=38lp', '1.1mm=.043', '52 DL=52']],
+    ['3/8P 050', ['3/8P=38lp', '050=.050']],
+    ['1/4 .050 60 drive links', ['1/4=quarter', '.050=.050', '60 drive links=60']],
+    ['20" .404 .063 #84', ['20"=length 508', '.404=404', '.063=.063', '#84=84']],
+  ])('takes %s apart', (text, tokens) => {
+    expect(read(text)).toEqual(tokens);
+  });
+
+  it('leaves what may mean several things open', () => {
+    expect(read('50')).toEqual(['50=.050|50?|length 500']);
+    expect(read('63')).toEqual(['63=.063|63?']);
+  });
+
+  it('shows what it cannot read as unread', () => {
+    expect(read('K7-Q 3/8')).toEqual(['K7-Q=-', '3/8=3/8']);
+  });
+
+  it('recognises harvester pitch and gauge', () => {
+    expect(read('3/4 .080')).toEqual(['3/4=harvester-pitch', '.080=harvester-gauge']);
+  });
+
+  it('keeps where each piece stands', () => {
+    const text = '  3/8  LP  .050';
+    for (const { text: piece, start, end } of readStamp(text).tokens) expect(text.slice(start, end)).toBe(piece);
+  });
+});
