@@ -21,8 +21,10 @@ import {
 } from './index';
 
 const rules = { tolerance: 0.05, slope: 0.005 };
-const rows = (at: number[], near: number[], far: number[]): DressStation[] => at.map((s, i) => ({ at: s, near: near[i]!, far: far[i]! }));
-const rounded = (values: readonly (number | null)[]) => values.map((value) => (value === null ? null : Number(value.toFixed(6))));
+const rows = (at: number[], near: number[], far: number[]): DressStation[] =>
+  at.map((s, i) => ({ at: s, near: near[i]!, far: far[i]! }));
+const rounded = (values: readonly (number | null)[]) =>
+  values.map((value) => (value === null ? null : Number(value.toFixed(6))));
 const sure = (value: number): Estimate => ({ value: mm(value), u: 0.02 });
 const station = (near: number | null, far: number | null, mouth: number | null = null): Station => ({
   index: 0,
@@ -77,7 +79,13 @@ describe('stations', () => {
     expect(all.step?.value).toBeCloseTo(0.1, 9);
     expect(all.floorClearance?.value).toBeCloseTo(2.8, 9);
     expect(all.play?.value).toBeCloseTo(0.14, 9);
-    expect(stationFigures(station(8.1, null), setting)).toMatchObject({ step: null, rawLean: null, rock: null, setLean: null, play: null });
+    expect(stationFigures(station(8.1, null), setting)).toMatchObject({
+      step: null,
+      rawLean: null,
+      rock: null,
+      setLean: null,
+      play: null,
+    });
     expect(stationFigures(station(8.1, 8, 1.4), { ...setting, tang: null }).floorClearance).toBeNull();
   });
 });
@@ -104,7 +112,14 @@ describe('dressing', () => {
   });
 
   it('leaves out stations with a rail missing or where the file must not go', () => {
-    const partly = dressPlan([{ at: 0, near: 8, far: null }, { at: 50, near: 8, far: 7.8 }, { at: 100, near: 5, far: 5, keptOut: true }], rules);
+    const partly = dressPlan(
+      [
+        { at: 0, near: 8, far: null },
+        { at: 50, near: 8, far: 7.8 },
+        { at: 100, near: 5, far: 5, keptOut: true },
+      ],
+      rules,
+    );
     expect(rounded(partly.target)).toEqual([null, 7.85, null]);
     expect(dressPlan([], rules)).toMatchObject({ target: [], weakest: null, most: 0 });
   });
@@ -115,7 +130,14 @@ describe('dressing', () => {
     expect(dressingsLeft(5, 6, 0.3)).toBe(0);
   });
 
-  const stations = fc.array(fc.record({ at: fc.integer({ min: 0, max: 600 }), near: fc.double({ min: 4, max: 10, noNaN: true }), far: fc.double({ min: 4, max: 10, noNaN: true }) }), { minLength: 1, maxLength: 12 });
+  const stations = fc.array(
+    fc.record({
+      at: fc.integer({ min: 0, max: 600 }),
+      near: fc.double({ min: 4, max: 10, noNaN: true }),
+      far: fc.double({ min: 4, max: 10, noNaN: true }),
+    }),
+    { minLength: 1, maxLength: 12 },
+  );
 
   it('never raises a rail, never climbs too fast, and dressing twice takes nothing more', () => {
     fc.assert(
@@ -125,10 +147,18 @@ describe('dressing', () => {
           const target = first.target[i]!;
           expect(target).toBeLessThanOrEqual(Math.min(each.near, each.far) + rules.tolerance + 1e-9);
           expect(first.removeNear[i]).toBeGreaterThanOrEqual(0);
-          list.forEach((other, j) => expect(target - first.target[j]!).toBeLessThanOrEqual(rules.slope * Math.abs(each.at - other.at) + 1e-9));
+          list.forEach((other, j) =>
+            expect(target - first.target[j]!).toBeLessThanOrEqual(rules.slope * Math.abs(each.at - other.at) + 1e-9),
+          );
         });
-        const dressed = list.map((each, i) => ({ at: each.at, near: each.near - first.removeNear[i]!, far: each.far - first.removeFar[i]! }));
-        expect(dressPlan(dressed, { tolerance: 0, slope: rules.slope }).most).toBeLessThanOrEqual(rules.tolerance + 1e-9);
+        const dressed = list.map((each, i) => ({
+          at: each.at,
+          near: each.near - first.removeNear[i]!,
+          far: each.far - first.removeFar[i]!,
+        }));
+        expect(dressPlan(dressed, { tolerance: 0, slope: rules.slope }).most).toBeLessThanOrEqual(
+          rules.tolerance + 1e-9,
+        );
         expect(dressPlan(dressed, rules).most).toBeLessThanOrEqual(1e-9);
       }),
       { seed: 417, numRuns: 150 },
@@ -139,9 +169,15 @@ describe('dressing', () => {
     fc.assert(
       fc.property(stations, (list) => {
         const plain = dressPlan(list, rules);
-        const swapped = dressPlan(list.map(({ at: s, near, far }) => ({ at: s, near: far, far: near })), rules);
+        const swapped = dressPlan(
+          list.map(({ at: s, near, far }) => ({ at: s, near: far, far: near })),
+          rules,
+        );
         expect(swapped.removeFar).toEqual(plain.removeNear);
-        const reversed = dressPlan([...list].reverse().map((each) => ({ ...each, at: 600 - each.at })), rules);
+        const reversed = dressPlan(
+          [...list].reverse().map((each) => ({ ...each, at: 600 - each.at })),
+          rules,
+        );
         expect(rounded([...reversed.target].reverse())).toEqual(rounded(plain.target));
       }),
       { seed: 418, numRuns: 100 },
@@ -155,7 +191,10 @@ describe('wear pattern', () => {
 
   it('reads opposite low rails on a bar never turned over as leaned on, same sides as cutters', () => {
     expect(wearPattern({ A: leaning('near'), B: leaning('far') }, 'never').code).toBe('leaned-on');
-    expect(wearPattern({ A: leaning('near'), B: leaning('near') }, 'never')).toEqual({ code: 'cutters-of-one-side', low: 'near' });
+    expect(wearPattern({ A: leaning('near'), B: leaning('near') }, 'never')).toEqual({
+      code: 'cutters-of-one-side',
+      low: 'near',
+    });
   });
 
   it('asks for the cutters when the bar gets turned over, and for the habit when nobody said', () => {

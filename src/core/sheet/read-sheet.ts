@@ -100,10 +100,18 @@ function unionProblems(issue: Issue & { code: 'invalid_union' }, path: string): 
   return inner.flatMap((nested) => problemsOf({ ...nested, path: [...issue.path, ...nested.path] } as Issue));
 }
 
+/** A quantity with a stranger among its keys is one problem, not two: that its right keys are missing then goes without saying. */
+function withoutEchoes(problems: readonly SheetProblem[]): readonly SheetProblem[] {
+  const strangers = problems
+    .filter(({ code }) => code === 'unknown-key')
+    .map(({ path }) => path.replace(/\.[^.]*$/, ''));
+  return problems.filter(({ code, path }) => code !== 'quantity' || !strangers.includes(path));
+}
+
 /** Reads an already parsed document against the bench sheet schema. */
 export function readSheet(document: unknown): Result<BenchSheet, readonly SheetProblem[]> {
   const parsed = benchSheetSchema.safeParse(document, { reportInput: true });
-  return parsed.success ? ok(parsed.data) : err(parsed.error.issues.flatMap(problemsOf));
+  return parsed.success ? ok(parsed.data) : err(withoutEchoes(parsed.error.issues.flatMap(problemsOf)));
 }
 
 /** Reads JSON text as a bench sheet. */

@@ -1,0 +1,175 @@
+import { describe, expect, it } from 'vitest';
+import type { PutReadings, PutReadingsReply, StoredReadingMessage } from '../../../contract';
+import { JobStore, type Outside } from './job-store';
+import { Outbox, type OutboxStorage } from './outbox';
+
+/** A browser's storage in memory. */
+function memory(): OutboxStorage & { readonly map: Map<string, string> } {
+  const map = new Map<string, string>();
+  return {
+    map,
+    get length() {
+      return map.size;
+    },
+    key: (i) => [...map.keys()][i] ?? null,
+    getItem: (key) => map.get(key) ?? null,
+    setItem: (key, value) => void map.set(key, value),
+    removeItem: (key) => void map.delete(key),
+  };
+}
+
+const stored = (path: string, text: string, id: string): StoredReadingMessage => ({
+  seq: 1,
+  id,
+  path,
+  text,
+  unit: 'mm',
+  instrument: null,
+  at: '2026-11-23T09:00:00Z',
+  by: 'Tam',
+});
+
+/** A server that can be told how to answer, and a clock that runs when it is told to. */
+function bench(readings: StoredReadingMessage[] = [], storage = memory(), tab = 'tab') {
+  const sent: PutReadings[] = [];
+  const later: (() => void)[] = [];
+  const answers: ((message: PutReadings) => PutReadingsReply)[] = [];
+  const accept = (message: PutReadings): PutReadingsReply => ({
+    results: message.readings.map(({ id }) => ({ outcome: 'stored', id })),
+    lastReading: 7,
+  });
+  const outside: Outside & { online: boolean; theirs: StoredReadingMessage[] } = {
+    online: true,
+    theirs: readings,
+    send: (message) => {
+      if (!outside.online) return Promise.reject(new Error('The server cannot be reached.'));
+      sent.push(message);
+      return Promise.resolve((answers.shift() ?? accept)(message));
+    },
+    fetchJob: () => Promise.resolve({ readings: outside.theirs }),
+    newId: () => crypto.randomUUID(),
+    later: (work) => void later.push(work),
+    announce: () => undefined,
+    mayRetry: () => true,
+  };
+  const store = new JobStore(readings, new Outbox(storage, 'job', tab), outside);
+  return { store, outside, sent, later, answers, storage };
+}
+
+const settle = () => new Promise((resolve) => setTimeout(resolve, 5));
+
+describe('readings on a screen', () => {
+  it('are drawn while typed, and sent when entered', async () => {
+    const { store, sent } = bench();
+    store.type('bar.mount', 'M', 'mm');
+    expect(store.getSnapshot().drafts.get('bar.mount')?.text).toBe('M');
+    store.type('bar.mount', 'M2', 'mm');
+    store.enter('bar.mount', 'Ines');
+    expect(store.getSnapshot()).toMatchObject({ saving: 'saving', waiting: 1 });
+    await settle();
+    expect(sent).toMatchObject([{ by: 'Ines', readings: [{ path: 'bar.mount', text: 'M2', supersedes: null }] }]);
+    expect(store.getSnapshot()).toMatchObject({ saving: 'saved', waiting: 0, lastReading: 7 });
+  });
+
+  it('that say what stands already are not sent', async () => {
+    const { store, sent } = bench([stored('bar.mount', 'M2', 'a')]);
+    store.set('bar.mount', 'M2', 'mm', 'Ines');
+    store.set('bar.slot', '', 'mm', 'Ines');
+    await settle();
+    expect(sent).toEqual([]);
+  });
+
+  it('build on one another while on their way', async () => {
+    const { store, sent } = bench();
+    store.set('bar.mount', 'M2', 'mm', 'Ines');
+    store.set('bar.mount', 'M4', 'mm', 'Ines');
+    await settle();
+    const all = sent.flatMap(({ readings }) => readings);
+    expect(all[1]!.supersedes).toBe(all[0]!.id);
+  });
+
+  it('are kept while the server is away, and sent when it is back', async () => {
+    const { store, outside, sent, later, storage } = bench();
+    outside.online = false;
+    store.set('bar.mount', 'M2', 'mm', 'Ines');
+    await settle();
+    expect(store.getSnapshot()).toMatchObject({ saving: 'unsaved', trouble: 'The server cannot be reached.' });
+    expect([...storage.map.values()].join()).toContain('M2');
+    outside.online = true;
+    later[0]!();
+    await settle();
+    expect(sent).toHaveLength(1);
+    expect(store.getSnapshot().saving).toBe('saved');
+    expect(storage.map.size).toBe(0);
+  });
+
+  it('of a tab that was closed are taken over by the next', async () => {
+    const first = bench();
+    first.outside.online = false;
+    first.store.set('bar.mount', 'M2', 'mm', 'Ines');
+    await settle();
+    const second = bench([], first.storage, 'other');
+    expect(second.store.getSnapshot().standing.get('bar.mount')?.text).toBe('M2');
+    await second.store.flush();
+    expect(second.sent).toHaveLength(1);
+    expect(first.storage.map.size).toBe(0);
+  });
+
+  it('of two people go out under their own names', async () => {
+    const { store, outside, sent, later } = bench();
+    outside.online = false;
+    store.set('bar.mount', 'M2', 'mm', 'Ines');
+    store.set('bar.nose', 'hard', 'mm', 'Tam');
+    await settle();
+    outside.online = true;
+    later[0]!();
+    await settle();
+    expect(sent.map(({ by }) => by)).toEqual(['Ines', 'Tam']);
+  });
+
+  it('that meet another’s are shown beside it, and a person chooses', async () => {
+    const { store, answers, sent } = bench();
+    const theirs = stored('bar.mount', 'M4', 'x');
+    answers.push(({ readings }) => ({
+      results: readings.map(({ id }) => ({ outcome: 'conflict', id, current: theirs })),
+      lastReading: 8,
+    }));
+    store.set('bar.mount', 'M2', 'mm', 'Ines');
+    await settle();
+    expect(store.getSnapshot().standing.get('bar.mount')).toMatchObject({ text: 'M2', conflict: { text: 'M4' } });
+    store.resolve('bar.mount', 'ours', 'Ines');
+    await settle();
+    expect(sent.at(-1)?.readings[0]).toMatchObject({ text: 'M2', supersedes: 'x' });
+    expect(store.getSnapshot().standing.get('bar.mount')).toMatchObject({ text: 'M2', conflict: null });
+  });
+
+  it('keep theirs when told to', async () => {
+    const { store, answers } = bench();
+    answers.push(({ readings }) => ({
+      results: readings.map(({ id }) => ({ outcome: 'conflict', id, current: stored('bar.mount', 'M4', 'x') })),
+      lastReading: 8,
+    }));
+    store.set('bar.mount', 'M2', 'mm', 'Ines');
+    await settle();
+    store.resolve('bar.mount', 'theirs', 'Ines');
+    expect(store.getSnapshot().standing.get('bar.mount')).toMatchObject({ text: 'M4', conflict: null });
+  });
+
+  it('take in what another screen stored, but not over what is on its way', async () => {
+    const { store, outside } = bench();
+    outside.online = false;
+    store.set('bar.mount', 'M2', 'mm', 'Ines');
+    outside.theirs = [stored('bar.mount', 'M9', 'a'), stored('bar.nose', 'hard', 'b')];
+    await store.refresh();
+    expect(store.getSnapshot().standing.get('bar.mount')?.text).toBe('M2');
+    expect(store.getSnapshot().standing.get('bar.nose')?.text).toBe('hard');
+  });
+
+  it('still being typed are entered when the screen goes away', async () => {
+    const { store, sent } = bench();
+    store.type('bar.mount', 'M2', 'mm');
+    store.enterAll('Ines');
+    await settle();
+    expect(sent[0]?.readings[0]?.text).toBe('M2');
+  });
+});

@@ -1,0 +1,127 @@
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join, resolve } from 'node:path';
+import { describe, expect, it } from 'vitest';
+import { jsonSchema, SCHEMA_NAMES } from '../../src/cli/schemas';
+import { assessmentSchema, type Assessment } from '../../src/core/sheet';
+import { DEMO_SHEETS } from '../../src/data/demo';
+
+const folder = mkdtempSync(join(tmpdir(), 'serrata-cli-'));
+const file = (name: string, content: unknown): string => {
+  const path = join(folder, name);
+  writeFileSync(path, typeof content === 'string' ? content : JSON.stringify(content));
+  return path;
+};
+
+function serrata(args: string[], input = '') {
+  const { status, stdout, stderr } = spawnSync(resolve('node_modules/.bin/tsx'), ['src/cli/serrata.ts', ...args], {
+    input,
+    encoding: 'utf8',
+  });
+  return { status, stdout, stderr };
+}
+
+const sheet = file('sheet.json', DEMO_SHEETS['L-0417']);
+
+describe('serrata assess', () => {
+  it('prints an assessment that its own schema accepts', () => {
+    const { status, stdout, stderr } = serrata(['assess', sheet]);
+    expect({ status, stderr }).toEqual({ status: 0, stderr: '' });
+    const assessment: Assessment = assessmentSchema.parse(JSON.parse(stdout));
+    expect(assessment.verdicts.bar).toMatchObject({
+      action: 'recondition',
+      operations: expect.arrayContaining(['dress-rails']),
+    });
+    expect(assessment.order?.chain).toEqual({
+      pitch: '325',
+      gauge: '.050',
+      driveLinks: 72,
+      kickbackClass: 'low-kickback',
+    });
+    expect(assessment.checks.every(({ why }) => why.length > 5)).toBe(true);
+  });
+
+  it('reads standard input, and says the same for people', () => {
+    const { status, stdout } = serrata(['assess', '-', '--text'], JSON.stringify(DEMO_SHEETS['L-0417']));
+    expect(status).toBe(0);
+    expect(stdout).toMatch(/^Bar: Recondition/);
+    expect(stdout).toContain('Order: chain .325, .050 in (1.3 mm), 72 drive links, low-kickback');
+  });
+
+  it('assesses an almost empty sheet', () => {
+    const { status, stdout } = serrata(['assess', '-'], '{"format":"serrata-bench-sheet","version":1}');
+    expect(status).toBe(0);
+    const assessment = assessmentSchema.parse(JSON.parse(stdout));
+    expect(Object.values(assessment.verdicts).map(({ action }) => action)).toEqual([
+      'undecided',
+      'undecided',
+      'undecided',
+      'undecided',
+    ]);
+    expect(assessment.order).toBeUndefined();
+  });
+
+  it('uses the shop’s limits, as a file or as plain changes', () => {
+    const limits = JSON.parse(serrata(['limits']).stdout) as { limits: Record<string, { value: number }> };
+    limits.limits['bar.depth.325']!.value = 9;
+    for (const given of [limits, { 'bar.depth.325': '9 mm' }]) {
+      const { stdout } = serrata(['assess', sheet, '--limits', file('limits.json', given)]);
+      expect(assessmentSchema.parse(JSON.parse(stdout)).verdicts.bar).toMatchObject({
+        action: 'replace',
+        decidedBy: 'bar.depth',
+      });
+    }
+  });
+
+  it('names the parts in stock that answer the order', () => {
+    const stock = file(
+      'stock.csv',
+      'sku,kind,name,pitch,gauge,driveLinks,kickbackClass,quantity\nA1,chain,A,325,.050,72,low-kickback,2\nA2,chain,B,325,.050,72,standard,2\n',
+    );
+    const { stock: answers } = assessmentSchema.parse(JSON.parse(serrata(['assess', sheet, '--stock', stock]).stdout));
+    expect(answers).toEqual([
+      { sku: 'A1', fits: true, why: [] },
+      { sku: 'A2', fits: false, why: ['would step up from low-kickback'] },
+    ]);
+  });
+
+  it.each([
+    ['no file', ['assess', join(folder, 'nothing.json')], '', /cannot be read \(ENOENT\)/],
+    ['no JSON', ['assess', '-'], '{', /not JSON/],
+    [
+      'wrong readings',
+      ['assess', '-'],
+      '{"format":"serrata-bench-sheet","version":1,"bar":{"thickness":"five","colour":1}}',
+      /^bar\.thickness: “five” is not a length.*\nbar\.colour: unknown key/,
+    ],
+    [
+      'no limit of that name',
+      ['assess', sheet, '--limits', file('bad.json', { 'bar.dept': 3 })],
+      '',
+      /bar\.dept: there is no such limit/,
+    ],
+    ['a bad stock list', ['assess', sheet, '--stock', file('bad.csv', 'a,b\n1,2')], '', /line 1, sku/],
+    ['no such command', ['judge'], '', /unknown command/],
+    ['no such schema', ['schema', 'moon'], '', /Allowed choices/],
+  ])('exits 2 on %s and says where', (_name, args, input, message) => {
+    const { status, stdout, stderr } = serrata(args, input);
+    expect(status).toBe(2);
+    expect(stdout).toBe('');
+    expect(stderr).toMatch(message);
+  });
+});
+
+describe('the formats', () => {
+  it.each(SCHEMA_NAMES)('docs/formats/%s.schema.json is what the code says (npm run formats writes it)', (name) => {
+    expect(JSON.parse(readFileSync(`docs/formats/${name}.schema.json`, 'utf8'))).toEqual(
+      JSON.parse(JSON.stringify(jsonSchema(name))),
+    );
+  });
+
+  it('are printed by the command', () => {
+    expect(JSON.parse(serrata(['schema', 'bench-sheet']).stdout)).toEqual(
+      JSON.parse(JSON.stringify(jsonSchema('bench-sheet'))),
+    );
+  });
+});

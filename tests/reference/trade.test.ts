@@ -1,0 +1,101 @@
+import { describe, expect, it } from 'vitest';
+import { dressingsLeft, mouthAfter, rock } from '../../src/core/bar';
+import { assess } from '../../src/core/assess';
+import { DEFAULTS, FAMILIES, familyAndGaugeMeet, GAUGES } from '../../src/core/families';
+import { cuttersExpected, identify, pitchFromSpan } from '../../src/core/identify';
+import { inches, mm } from '../../src/core/quantity';
+import { readSheet } from '../../src/core/sheet';
+
+const sheet = (parts: object) => {
+  const read = readSheet({ format: 'serrata-bench-sheet', version: 1, ...parts });
+  if (!read.ok) throw new Error(JSON.stringify(read.error));
+  return read.value;
+};
+
+describe('facts of the trade (common practice, no source)', () => {
+  it('pitch is the distance over three rivets, halved', () => {
+    expect(pitchFromSpan({ value: 19.05, u: 0.1 }, 3).pitch).toBeCloseTo(inches(3 / 8), 9);
+    expect(pitchFromSpan({ value: 19.05, u: 0.1 }, 3).u).toBeCloseTo(0.05, 12);
+  });
+
+  it('three rivets of each nominal pitch settle or name their family', () => {
+    const family = (length: string) =>
+      identify(sheet({ chain: { span: { rivets: 21, length } } })).chain.pitch.candidates.map(({ value }) => value);
+    expect(family('5 in')).toEqual(['quarter']);
+    expect(family('6.5 in')).toEqual(['325']);
+    expect(family('7.5 in').sort()).toEqual(['38', '38lp']);
+    expect(family('8.08 in')).toEqual(['404']);
+  });
+
+  it('gauges in inch and mm name the same four', () => {
+    expect(
+      Object.values(GAUGES).map(({ thickness, mmLabel }) => [Number(thickness.toFixed(1)), Number(mmLabel)]),
+    ).toEqual([
+      [1.1, 1.1],
+      [1.3, 1.3],
+      [1.5, 1.5],
+      [1.6, 1.6],
+    ]);
+  });
+
+  it('72 links of nominal 3/8 make a loop of 54 inches, with 36 cutters in full complement and 24 in full skip', () => {
+    expect(2 * 0.375 * 72).toBe(54);
+    expect(cuttersExpected(72, 'full-complement')).toEqual([36]);
+    expect(cuttersExpected(72, 'full-skip')).toEqual([24]);
+  });
+
+  it('1 mm of room under the link is fine and none is not', () => {
+    const withDepth = (depth: string) =>
+      assess(
+        sheet({
+          bar: { edges: { A: { stations: [{ at: '60 mm', near: depth, far: depth }] } } },
+          chain: { tang: '5 mm' },
+        }),
+        DEFAULTS,
+      ).checks.find(({ id }) => id === 'bar.floor-clearance')?.outcome;
+    expect(withDepth('6.2 mm')).toBe('ok');
+    expect(withDepth('5.6 mm')).toBe('watch');
+    expect(withDepth('4.8 mm')).toBe('fail');
+  });
+
+  it('a bar of 8 mm against 6 is good for more dressings', () => {
+    expect(dressingsLeft(8, 6, DEFAULTS['bar.dress.loss'].value)).toBeGreaterThanOrEqual(3);
+  });
+
+  it('dressing a flared groove lowers the play', () => {
+    const flared = { mouth: mm(1.62), deep: mm(1.38), deepAt: mm(3) };
+    const after = mouthAfter(flared, 0.65);
+    expect(rock(after, mm(1.27), mm(5))).toBeLessThan(rock(flared.mouth, mm(1.27), mm(5)));
+  });
+
+  it('low profile and standard 3/8 carry the same number and are told apart by the gauges only one of them has', () => {
+    expect(FAMILIES['38'].pitch).toBe(FAMILIES['38lp'].pitch);
+    expect(familyAndGaugeMeet('38lp', '.043')).toBe(true);
+    expect(familyAndGaugeMeet('38', '.043')).toBe(false);
+    expect(familyAndGaugeMeet('38', '.063')).toBe(true);
+    expect(familyAndGaugeMeet('38lp', '.063')).toBe(false);
+  });
+
+  it('push and pull of 483.1 to 489.6 over 52 joints is 1.35 %, 0.125 mm a joint', () => {
+    const { chain } = assess(
+      sheet({ chain: { pushPull: { joints: 52, closed: '483.1 mm', pulled: '489.6 mm' } } }),
+      DEFAULTS,
+    );
+    expect(chain.elongation?.percent).toBeCloseTo(1.35, 2);
+    expect(chain.elongation?.perJoint).toBeCloseTo(0.125, 3);
+  });
+
+  it('opposite low rails mean a leaned saw when the bar was never turned over', () => {
+    const edge = (near: string, far: string) => ({
+      stations: [
+        { at: '60 mm', near, far },
+        { at: '200 mm', near, far },
+      ],
+    });
+    const { bar } = assess(
+      sheet({ job: { turnOver: 'never' }, bar: { edges: { A: edge('8 mm', '7.4 mm'), B: edge('7.4 mm', '8 mm') } } }),
+      DEFAULTS,
+    );
+    expect(bar.wearPattern.code).toBe('leaned-on');
+  });
+});

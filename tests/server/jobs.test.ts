@@ -1,0 +1,194 @@
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { sql } from 'drizzle-orm';
+import type { NewReadingMessage, PutReadings } from '../../src/contract';
+import { currentReadings, readingHistory } from '../../src/data/repositories';
+import { openStore } from '../../src/data/store';
+import { findSignOff } from '../../src/data/repositories';
+import { Refusal } from '../../src/server/refusal';
+import { benchView, createJob, jobSheet, jobView, putReadings, reopen, signOff } from '../../src/server/use-cases/jobs';
+import { changeLimit, joinBench, limitsInForce, shopPage } from '../../src/server/use-cases/shop';
+import { testContext } from '../support/context';
+
+let context: Awaited<ReturnType<typeof testContext>>;
+beforeEach(async () => {
+  context = await testContext();
+});
+afterEach(() => context.done());
+
+const newJob = {
+  by: 'Ines',
+  customer: { name: 'Towpath crew' },
+  saw: { label: 'Ondral 52', mount: 'M2' },
+  complaint: 'pulls left',
+  promisedFor: null,
+};
+const reading = (path: string, text: string, supersedes: string | null = null): NewReadingMessage => ({
+  id: crypto.randomUUID(),
+  path,
+  text,
+  unit: 'mm',
+  instrument: null,
+  supersedes,
+});
+const put = (jobId: string, ...readings: NewReadingMessage[]) =>
+  putReadings(context, jobId, { by: 'Tam', readings } satisfies PutReadings);
+
+describe('taking in a job', () => {
+  it('finds the customer again by name and numbers the tags', async () => {
+    const first = await createJob(context, newJob);
+    const second = await createJob(context, { ...newJob, customer: { name: 'TOWPATH CREW' } });
+    expect([first.tag, second.tag]).toEqual(['L-0001', 'L-0002']);
+    const [a, b] = await Promise.all([jobView(context, first.id), jobView(context, second.id)]);
+    expect(a.customer.id).toBe(b.customer.id);
+    expect((await jobSheet(context, first.id)).written).toMatchObject({
+      job: { complaint: 'pulls left', reference: 'L-0001' },
+      saw: { mount: 'M2' },
+    });
+  });
+
+  it('refuses a saw of another customer', async () => {
+    await createJob(context, newJob);
+    const { customers } = await benchView(context, { page: 1 });
+    const saw = { id: customers[0]!.saws[0]!.id };
+    await expect(createJob(context, { ...newJob, customer: { name: 'Orchard' }, saw })).rejects.toMatchObject({
+      code: 'saw-of-another',
+    });
+  });
+
+  it('starts from an imported bench sheet, and names what is wrong with one', async () => {
+    const sheet = { format: 'serrata-bench-sheet', version: 1, bar: { stamp: '325 .050', checks: { bow: '0.2 mm' } } };
+    const { id } = await createJob(context, { ...newJob, sheet });
+    expect((await jobSheet(context, id)).written.bar).toEqual({ stamp: '325 .050', checks: { bow: '0.2 mm' } });
+    await expect(createJob(context, { ...newJob, sheet: { ...sheet, colour: 1 } })).rejects.toMatchObject({
+      code: 'sheet-refused',
+      problems: [expect.stringContaining('colour')],
+    });
+  });
+});
+
+describe('readings', () => {
+  it('are kept as typed, wrong ones too, and never overwritten', async () => {
+    const { id } = await createJob(context, newJob);
+    const first = reading('bar.checks.bow', '0,2');
+    await put(id, first);
+    await put(id, reading('bar.checks.bow', 'five', first.id));
+    expect((await readingHistory(context.store.db, id, 'bar.checks.bow')).map(({ text }) => text)).toEqual([
+      '0,2',
+      'five',
+    ]);
+    expect((await jobSheet(context, id)).refused).toMatchObject([{ path: 'bar.checks.bow', text: 'five' }]);
+    await expect(context.store.db.run(sql`UPDATE reading SET text = 'x'`)).rejects.toThrow();
+    await expect(context.store.db.run(sql`DELETE FROM reading`)).rejects.toThrow();
+  });
+
+  it('sent twice are stored once', async () => {
+    const { id } = await createJob(context, newJob);
+    const once = reading('bar.mount', 'M2');
+    await put(id, once);
+    expect((await put(id, once)).results).toEqual([{ outcome: 'stored', id: once.id }]);
+    expect(await readingHistory(context.store.db, id, 'bar.mount')).toHaveLength(1);
+  });
+
+  it('based on what no longer stands come back as a conflict', async () => {
+    const { id } = await createJob(context, newJob);
+    const [mine, theirs] = [reading('bar.mount', 'M2'), reading('bar.mount', 'M4')];
+    await put(id, theirs);
+    const { results } = await put(id, mine);
+    expect(results).toMatchObject([{ outcome: 'conflict', id: mine.id, current: { text: 'M4', by: 'Tam' } }]);
+    expect((await currentReadings(context.store.db, [id], 'bar.mount')).map(({ text }) => text)).toEqual(['M4']);
+  });
+
+  it('many at once wait for one another', async () => {
+    const { id } = await createJob(context, newJob);
+    await Promise.all(Array.from({ length: 30 }, (_, i) => put(id, reading(`chain.cuttersLeft.${i}`, '6.1 mm'))));
+    expect(await currentReadings(context.store.db, [id])).toHaveLength(33);
+  });
+
+  it('are there for another process', async () => {
+    const { id } = await createJob(context, newJob);
+    await put(id, reading('bar.mount', 'M2'));
+    const other = openStore(`file:${context.path}`);
+    expect((await currentReadings(other.db, [id], 'bar.mount')).map(({ text }) => text)).toEqual(['M2']);
+    other.close();
+  });
+
+  it('change what the Bench says of the job', async () => {
+    const { id } = await createJob(context, newJob);
+    const before = (await benchView(context, { page: 1 })).jobs[0]!;
+    expect(before.summary.brought).toEqual([]);
+    await put(id, reading('bar.checks.crack', 'yes'));
+    const after = (await benchView(context, { page: 1 })).jobs[0]!;
+    expect(after.summary.verdicts.bar).toBe('replace');
+    expect(after.complaint).toBe('pulls left');
+  });
+});
+
+describe('signing off', () => {
+  it('keeps sheet, limits and assessment as they stood', async () => {
+    const { id } = await createJob(context, newJob);
+    const { lastReading } = await put(id, reading('bar.checks.crack', 'yes'));
+    const [signed] = await signOff(context, id, { by: 'Ines', upToReading: lastReading });
+    await changeLimit(context, 'bar.bow', { by: 'Ines', value: '0.4', source: null });
+    const record = await findSignOff(context.store.db, signed!.id);
+    expect(record).toMatchObject({
+      by: 'Ines',
+      version: '0.1.0',
+      sheet: { bar: { checks: { crack: 'yes' } } },
+      limits: { 'bar.bow': { value: 0.5 } },
+    });
+    expect((record!.assessment as { verdicts: { bar: { action: string } } }).verdicts.bar.action).toBe('replace');
+    expect((await benchView(context, { page: 1 })).jobs).toEqual([]);
+    expect((await benchView(context, { page: 1, done: true })).jobs).toHaveLength(1);
+    await reopen(context, id);
+    expect((await jobView(context, id)).signOffs).toHaveLength(1);
+    expect((await benchView(context, { page: 1 })).jobs).toHaveLength(1);
+  });
+
+  it('is refused when readings have come in since', async () => {
+    const { id } = await createJob(context, newJob);
+    const { lastReading } = await put(id, reading('bar.checks.crack', 'no'));
+    await put(id, reading('bar.checks.bow', '0.9 mm'));
+    await expect(signOff(context, id, { by: 'Ines', upToReading: lastReading })).rejects.toMatchObject({
+      code: 'read-again',
+    });
+  });
+});
+
+describe('the shop', () => {
+  it('changes a limit, remembers who did, and puts the default back', async () => {
+    await changeLimit(context, 'bar.depth.325', { by: 'Ines', value: '5.5 mm', source: null });
+    expect((await limitsInForce(context))['bar.depth.325']).toMatchObject({ value: 5.5, provenance: 'shop' });
+    await changeLimit(context, 'bar.depth.325', { by: 'Tam', value: '5.8', source: 'bar maker' });
+    expect((await limitsInForce(context))['bar.depth.325']).toMatchObject({
+      value: 5.8,
+      provenance: 'published',
+      source: 'bar maker',
+    });
+    await changeLimit(context, 'bar.depth.325', { by: 'Tam', value: null, source: null });
+    expect((await limitsInForce(context))['bar.depth.325']).toMatchObject({ value: 6, provenance: 'memory' });
+    expect((await shopPage(context)).changes.map(({ by }) => by)).toEqual(['Tam', 'Tam', 'Ines']);
+  });
+
+  it('refuses a limit that makes no sense', async () => {
+    await expect(changeLimit(context, 'bar.bow', { by: 'Ines', value: 'wide', source: null })).rejects.toBeInstanceOf(
+      Refusal,
+    );
+    await expect(changeLimit(context, 'bar.bowl', { by: 'Ines', value: '1', source: null })).rejects.toMatchObject({
+      status: 404,
+    });
+  });
+
+  it('makes summaries again when a limit changes', async () => {
+    const { id } = await createJob(context, newJob);
+    await put(id, reading('driveSprocket.wear', '0.2 mm'));
+    expect((await benchView(context, { page: 1 })).jobs[0]!.summary.verdicts.driveSprocket).toBe('keep');
+    await changeLimit(context, 'sprocket.wear.watch', { by: 'Ines', value: '0.05', source: null });
+    await changeLimit(context, 'sprocket.wear', { by: 'Ines', value: '0.06', source: null });
+    expect((await benchView(context, { page: 1 })).jobs[0]!.summary.verdicts.driveSprocket).toBe('replace');
+  });
+
+  it('lets a person come to the bench once', async () => {
+    expect((await joinBench(context, 'Wilf')).people.map(({ name }) => name)).toEqual(['Wilf']);
+    await expect(joinBench(context, 'wilf')).rejects.toMatchObject({ code: 'name-taken' });
+  });
+});
