@@ -8,7 +8,7 @@ export default defineConfig({
   timeout: 60_000,
   workers: 1,
   forbidOnly: true,
-  reporter: [['list'], ['json']],
+  reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
   use: {
     baseURL: `http://127.0.0.1:${PORT}`,
     viewport: { width: 1280, height: 800 },

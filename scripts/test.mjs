@@ -18,9 +18,9 @@ function check(name, ...steps) {
 }
 
 /** Runs a test runner and counts what it wrote down. A runner that wrote nothing, or ran nothing, has failed. */
-function suite(name, command, args, env, count) {
+function suite(name, command, args, count) {
   say(name);
-  const status = tool(command, args, { ...quiet, ...env });
+  const status = tool(command, args, quiet);
   try {
     const counted = count();
     passed += counted.passed;

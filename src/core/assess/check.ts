@@ -77,18 +77,30 @@ export interface Check {
 
 type Head = Pick<Check, 'id' | 'part'> & Partial<Pick<Check, 'at' | 'condemns' | 'note'>>;
 
-const blank = {
-  at: null,
-  value: null,
-  unit: null,
-  uncertainty: null,
-  limit: null,
-  watch: null,
-  probability: null,
-  observed: null,
-  note: null,
-  condemns: false,
-} as const;
+/** What the kinds of check differ in. */
+type Judged = Pick<Check, 'kind' | 'outcome' | 'provenance' | 'condemns'> &
+  Partial<Pick<Check, 'value' | 'unit' | 'uncertainty' | 'limit' | 'watch' | 'probability' | 'observed'>>;
+
+/** Puts a check together. All keys are written out in one order: hundreds are made at each keystroke. */
+function make(head: Head, judged: Judged): Check {
+  return {
+    id: head.id,
+    part: head.part,
+    at: head.at ?? null,
+    value: judged.value ?? null,
+    unit: judged.unit ?? null,
+    uncertainty: judged.uncertainty ?? null,
+    limit: judged.limit ?? null,
+    watch: judged.watch ?? null,
+    kind: judged.kind,
+    probability: judged.probability ?? null,
+    outcome: judged.outcome,
+    provenance: judged.provenance,
+    condemns: head.condemns ?? judged.condemns,
+    observed: judged.observed ?? null,
+    note: head.note ?? null,
+  };
+}
 
 /** Exact decimals typed by people differ by rounding after subtraction: 8.1 − 8.0 is not over 0.1. */
 export const ROUNDING = 1e-9;
@@ -101,10 +113,8 @@ export function measuredCheck(head: Head, value: Estimate, unit: 'mm' | '%', lim
   const kind = limit.role === 'min' ? 'min' : 'max';
   const warned = watch !== null && beyond(value.value, watch.value, kind);
   const judged = conformity(value, limit.value, kind, warned);
-  return {
-    ...blank,
+  return make(head, {
     condemns: true,
-    ...head,
     value: value.value,
     unit,
     uncertainty: value.u,
@@ -114,16 +124,15 @@ export function measuredCheck(head: Head, value: Estimate, unit: 'mm' | '%', lim
     probability: judged.probability,
     outcome: judged.outcome,
     provenance: limit.provenance,
-  };
+  });
 }
 
 /** A value against a limit that only calls for work: it goes by its value, with the doubt shown. */
 export function workCheck(head: Head, value: Estimate, unit: 'mm' | 'count', limit: Limit): Check {
   const kind = limit.role === 'min' ? 'min' : 'max';
   const { probability } = conformity(value, limit.value, kind);
-  return {
-    ...blank,
-    ...head,
+  return make(head, {
+    condemns: false,
     value: value.value,
     unit,
     uncertainty: value.u,
@@ -132,7 +141,7 @@ export function workCheck(head: Head, value: Estimate, unit: 'mm' | 'count', lim
     probability,
     outcome: beyond(value.value, limit.value, kind) ? 'fail' : 'ok',
     provenance: limit.provenance,
-  };
+  });
 }
 
 /** An observation with the outcome that its word means. Not observed is `not-measured`. */
@@ -141,17 +150,16 @@ export function observedCheck<W extends string>(
   word: W | undefined,
   outcomes: Readonly<Record<W, Outcome>>,
 ): Check {
-  return {
-    ...blank,
-    ...head,
+  return make(head, {
+    condemns: false,
     kind: 'observation',
     outcome: word === undefined ? 'not-measured' : outcomes[word],
     provenance: 'practice',
     observed: word ?? null,
-  };
+  });
 }
 
 /** A check that could not be made, with the readings it waits for. */
 export function missingCheck(head: Head, provenance: Provenance, note: CheckNote): Check {
-  return { ...blank, condemns: true, ...head, kind: 'observation', outcome: 'not-measured', provenance, note };
+  return make({ ...head, note }, { condemns: true, kind: 'observation', outcome: 'not-measured', provenance });
 }

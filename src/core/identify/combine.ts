@@ -16,13 +16,14 @@ export const LISTED_WEIGHT = 0.001;
 /** Chance that a stamp, a template or a learned mark is read wrongly or speaks of another part (shop's figure). */
 export const MARK_ERROR = 0.01;
 
-/** Scales likelihoods so that the best candidate has 1; all zero stays zero. */
+/** Scales likelihoods so that the best candidate has 1; all zero stays zero. Each is computed once. */
 export function scaled<T extends string | number>(
   candidates: readonly T[],
   likelihood: (candidate: T) => number,
 ): (candidate: T) => number {
-  const best = Math.max(...candidates.map(likelihood), 0);
-  return (candidate) => (best === 0 ? 0 : likelihood(candidate) / best);
+  const values = new Map(candidates.map((candidate) => [candidate, likelihood(candidate)]));
+  const best = Math.max(...values.values(), 0);
+  return (candidate) => (best === 0 ? 0 : (values.get(candidate) ?? 0) / best);
 }
 
 /** A mark that names one or several candidates: the others keep the chance of a misreading. */

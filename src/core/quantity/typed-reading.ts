@@ -36,6 +36,12 @@ export function boundedFrom(
   return ok({ kind: 'bounded', lo, hi });
 }
 
+type ReadingResult = Result<LengthReading, ReadingProblem>;
+
+/** Texts read so far: a sheet is read anew at each keystroke, and all but one of its texts are the same. */
+const readBefore = new Map<string, ReadingResult>();
+const MOST_REMEMBERED = 4000;
+
 /**
  * Reads what a person typed into a field: one length, several repeats separated by `;`, or the two go/no-go marks as
  * `enters .050, refuses .058`.
@@ -46,7 +52,23 @@ export function parseReading(
   field: FieldSpec,
   declared?: 'mm' | 'in',
   instrument: InstrumentId = field.instrument,
-): Result<LengthReading, ReadingProblem> {
+): ReadingResult {
+  const { kind, placing = '', goNoGo = '' } = field;
+  const key = `${kind}|${placing}|${goNoGo}|${field.instrument}|${instrument}|${declared ?? ''}|${text}`;
+  const before = readBefore.get(key);
+  if (before) return before;
+  const read = readText(text, field, declared, instrument);
+  if (readBefore.size >= MOST_REMEMBERED) readBefore.clear();
+  readBefore.set(key, read);
+  return read;
+}
+
+function readText(
+  text: string,
+  field: FieldSpec,
+  declared: 'mm' | 'in' | undefined,
+  instrument: InstrumentId,
+): ReadingResult {
   if (/^\s*(enters|refuses)\b/i.test(text)) return parseBounds(text, field, declared);
   const repeats: Mm[] = [];
   for (const part of text.split(';').filter((piece, i) => i === 0 || piece.trim() !== '')) {

@@ -44,8 +44,9 @@ type Json = string | number | boolean | Json[] | { [key: string]: Json };
 /** Adds the unit to a bare number, so that the sheet says what the field did. Text with a unit stays as typed. */
 function withUnit(text: string, spec: FieldSpec, unit: 'mm' | 'in'): string {
   const trimmed = text.trim();
+  if (/[a-z"”″']/i.test(trimmed)) return trimmed;
   const read = parseLength(trimmed, spec.kind, unit);
-  if (!read.ok || /[a-z"”″']/i.test(trimmed)) return trimmed;
+  if (!read.ok) return trimmed;
   return `${trimmed} ${read.value.unit}`;
 }
 
@@ -143,11 +144,11 @@ function position(stations: Node, key: string): number {
 }
 
 /** Groups that need several values (a span needs rivets and length) wait outside the sheet until they are whole. */
-function withoutIncomplete(document: Json): WrittenBenchSheet {
+function withoutIncomplete(document: Json): { written: WrittenBenchSheet; sheet: BenchSheet } {
   let current = document;
   for (let round = 0; round < 50; round += 1) {
     const parsed = benchSheetSchema.safeParse(current);
-    if (parsed.success) return current as WrittenBenchSheet;
+    if (parsed.success) return { written: current as WrittenBenchSheet, sheet: parsed.data };
     const path = parsed.error.issues[0]!.path.map(String);
     current = without(current, path.slice(0, -1));
   }
@@ -182,13 +183,13 @@ export function sheetFromEntries(entries: readonly Entry[]): EnteredSheet {
   }
   const stationKeys: Record<string, string[]> = {};
   const document = toJson(root, '', stationKeys);
-  const written = withoutIncomplete({
+  const { written, sheet } = withoutIncomplete({
     format: 'serrata-bench-sheet',
     version: 1,
     ...(document as { [key: string]: Json }),
   });
   return {
-    sheet: benchSheetSchema.parse(written),
+    sheet,
     written,
     refused,
     stationKeys: { A: stationKeys.A ?? [], B: stationKeys.B ?? [] },

@@ -1,10 +1,10 @@
-import { createContext, useContext, useMemo, useState, type ReactNode } from 'react';
+import { createContext, useContext, useMemo, useState, useSyncExternalStore, type ReactNode } from 'react';
 import { formatFigure, formatLength, type Mm, type UnitSystem } from '../../core/quantity';
 import type { ShopView } from '../../contract';
 import { Band, type Place } from './Band';
 import { KeySheet } from './KeySheet';
 import { remember, type Preferences } from './preferences';
-import type { KeyHelp } from './keys';
+import { useEscapeFromFields, type KeyHelp } from './keys';
 
 interface FrameValue extends Preferences {
   readonly shop: ShopView;
@@ -26,6 +26,17 @@ export function useFrame(): FrameValue {
   return frame;
 }
 
+const never = () => () => undefined;
+
+/** False in the server's page, true once keys and fields answer. */
+function useHydrated(): boolean {
+  return useSyncExternalStore(
+    never,
+    () => true,
+    () => false,
+  );
+}
+
 interface FrameProps {
   readonly shop: ShopView;
   readonly preferences: Preferences;
@@ -45,6 +56,8 @@ export function Frame({ shop: given, preferences, place, keys = [], under, fixed
   const [bench, setBenchState] = useState(preferences.bench);
   const [who, setWhoState] = useState(preferences.who);
   const [shop, setShop] = useState(given);
+  const ready = useHydrated();
+  useEscapeFromFields();
   const value = useMemo<FrameValue>(
     () => ({
       unit,
@@ -71,7 +84,7 @@ export function Frame({ shop: given, preferences, place, keys = [], under, fixed
   );
   return (
     <FrameContext value={value}>
-      <div className={fixed ? 'flex h-dvh flex-col' : 'flex min-h-dvh flex-col'}>
+      <div data-ready={ready} className={fixed ? 'flex h-dvh flex-col' : 'flex min-h-dvh flex-col'}>
         <Band place={place} onShop={setShop} />
         {under?.(value)}
         <main className={fixed ? 'min-h-0 flex-1' : 'mx-auto w-full max-w-[1240px] flex-1 px-5 py-5'}>{children}</main>

@@ -14,7 +14,7 @@ export const FRAME_KEYS: readonly KeyHelp[] = [
   { keys: ['g', 'then', 'o'], does: 'go to Shop' },
   { keys: ['u'], does: 'switch between mm and in' },
   { keys: ['?'], does: 'this sheet' },
-  { keys: ['Esc'], does: 'close what is open' },
+  { keys: ['Esc'], does: 'close what is open; leave a field, so that keys are commands again' },
 ];
 
 /** True when a key press belongs to a field and is no command. */
@@ -43,4 +43,16 @@ export function useKeys(onKey: (key: string, before: string | null) => boolean):
     window.addEventListener('keydown', listen);
     return () => window.removeEventListener('keydown', listen);
   }, [onKey]);
+}
+
+/** Escape leaves a field, as long as no dialog wants it. What was typed is entered by leaving. */
+export function useEscapeFromFields(): void {
+  useEffect(() => {
+    const listen = (event: KeyboardEvent) => {
+      if (event.key !== 'Escape' || document.querySelector('dialog[open]')) return;
+      if (isTyping(event.target)) (event.target as HTMLElement).blur();
+    };
+    window.addEventListener('keydown', listen);
+    return () => window.removeEventListener('keydown', listen);
+  }, []);
 }

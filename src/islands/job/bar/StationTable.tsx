@@ -1,4 +1,4 @@
-import { useRef, type KeyboardEvent } from 'react';
+import { useEffect, useRef, type KeyboardEvent } from 'react';
 import { useFrame } from '../../frame/Frame';
 import { Conflict } from '../parts/Conflict';
 import { useJob } from '../store/JobContext';
@@ -27,18 +27,16 @@ interface StationTableProps {
 export function StationTable({ edge, rows, selected, onSelect, onEdge }: StationTableProps) {
   const { unit } = useFrame();
   const table = useRef<HTMLTableElement>(null);
-  const focusCell = (row: number, column: number) => {
-    const cell = table.current?.querySelector<HTMLInputElement>(`[data-cell="${row}:${column}"]`);
-    cell?.focus();
-    cell?.select();
-    return cell !== undefined && cell !== null;
-  };
+  // A caret that stood in the table begins the other edge where its path begins.
+  useEffect(() => {
+    if (table.current?.contains(document.activeElement)) focusIn(table.current, 0, PATH_START);
+  }, [edge]);
   const onMove = (event: KeyboardEvent<HTMLInputElement>, row: number, column: number, accepted: boolean) => {
     const { selectionStart, selectionEnd, value } = event.currentTarget;
     const [atStart, atEnd] = [selectionEnd === 0, selectionStart === value.length];
     const step = moveFor(event.key, { row, column, accepted, atStart, atEnd, rows: rows.length });
     if (step === 'edge-A' || step === 'edge-B') onEdge(step === 'edge-A' ? 'A' : 'B');
-    else if (step) focusCell(step.row, step.column);
+    else if (step && table.current) focusIn(table.current, step.row, step.column);
     else return;
     event.preventDefault();
   };
@@ -74,6 +72,13 @@ export function StationTable({ edge, rows, selected, onSelect, onEdge }: Station
       </table>
     </div>
   );
+}
+
+/** Puts the caret into a cell, all of its text chosen. */
+function focusIn(table: HTMLTableElement, row: number, column: number): void {
+  const cell = table.querySelector<HTMLInputElement>(`[data-cell="${row}:${column}"]`);
+  cell?.focus();
+  cell?.select();
 }
 
 interface Caret {

@@ -1,0 +1,127 @@
+import { spawn } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { assess } from '../../src/core/assess';
+import { DEFAULTS } from '../../src/core/families';
+import { entriesFromSheet, readSheet, sheetFromEntries, type WrittenBenchSheet } from '../../src/core/sheet';
+import { DEMO_SHEETS } from '../../src/data/demo';
+import { migrateStore } from '../../src/data/migrate';
+import { openStore } from '../../src/data/store';
+import { assessmentDocument } from '../../src/wording';
+import { fillStore } from './big-store';
+import { quantile, table, type Measured } from './table';
+import { scriptWeight } from './weights';
+
+const STATIONS = 12;
+const JOBS = Number(process.argv.find((arg) => /^--jobs=\d+$/.test(arg))?.slice('--jobs='.length) ?? 200_000);
+const REQUESTS = 200;
+
+/** The demo's dressed bar with twelve stations on each edge. */
+function longSheet(): WrittenBenchSheet {
+  const sheet = structuredClone(DEMO_SHEETS['L-0417']!);
+  const edge = (lean: number) => ({
+    stations: Array.from({ length: STATIONS }, (_, i) => ({
+      at: `${40 + i * 36} mm`,
+      near: `${(8 - 0.05 * i).toFixed(2)} mm`,
+      far: `${(8 - 0.05 * i - lean * (i % 4)).toFixed(2)} mm`,
+      mouth: `${(1.38 + 0.01 * i).toFixed(2)} mm`,
+      deep: '1.34 mm',
+      deepAt: '3 mm',
+    })),
+  });
+  sheet.bar!.edges = { A: edge(0.1), B: edge(-0.05) };
+  return sheet;
+}
+
+/** Milliseconds of each run, after a warm-up. */
+function timed(runs: number, work: () => unknown): number[] {
+  for (let i = 0; i < runs / 4; i += 1) work();
+  return Array.from({ length: runs }, () => {
+    const start = performance.now();
+    work();
+    return performance.now() - start;
+  });
+}
+
+function core(): Measured[] {
+  const written = longSheet();
+  const read = readSheet(written);
+  if (!read.ok) throw new Error(JSON.stringify(read.error));
+  const entries = entriesFromSheet(written);
+  const assessing = timed(400, () => assess(read.value, DEFAULTS));
+  const keystroke = timed(200, () => assess(sheetFromEntries(entries).sheet, DEFAULTS));
+  const document = timed(200, () => assessmentDocument(assess(read.value, DEFAULTS)));
+  return [
+    { what: `full assessment, 2×${STATIONS} stations, median`, value: quantile(assessing, 0.5), budget: 2, unit: 'ms' },
+    {
+      what: 'entries → sheet → assessment (each keystroke), median',
+      value: quantile(keystroke, 0.5),
+      budget: 16,
+      unit: 'ms',
+    },
+    { what: 'assessment document with sentences, median', value: quantile(document, 0.5), budget: 16, unit: 'ms' },
+  ];
+}
+
+async function untilOpen(address: string): Promise<void> {
+  for (let i = 0; i < 100; i += 1) {
+    if (
+      await fetch(`${address}/api/health`).then(
+        ({ ok }) => ok,
+        () => false,
+      )
+    )
+      return;
+    await new Promise((resolve) => setTimeout(resolve, 200));
+  }
+  throw new Error('The server did not open.');
+}
+
+async function page(address: string, name: string, weightBudget: number): Promise<Measured[]> {
+  const html = await (await fetch(address)).text();
+  const times: number[] = [];
+  for (let i = 0; i < REQUESTS; i += 1) {
+    const start = performance.now();
+    await (await fetch(address)).text();
+    times.push(performance.now() - start);
+  }
+  return [
+    { what: `${name}: JavaScript, gzip`, value: scriptWeight(html), budget: weightBudget, unit: 'kB' },
+    {
+      what: `${name}: server time with ${JOBS.toLocaleString('en')} jobs, p95`,
+      value: quantile(times, 0.95),
+      budget: 25,
+      unit: 'ms',
+    },
+  ];
+}
+
+async function pages(): Promise<Measured[]> {
+  const folder = mkdtempSync(join(tmpdir(), 'serrata-bench-'));
+  const file = join(folder, 'bench.db');
+  const store = openStore(`file:${file}`);
+  await migrateStore(store);
+  await fillStore({ store, now: () => new Date(), newId: () => crypto.randomUUID() }, JOBS);
+  store.close();
+  const address = 'http://127.0.0.1:4393';
+  const server = spawn(process.execPath, ['--import', 'tsx', 'src/server/main.ts'], {
+    env: { ...process.env, SERRATA_DB: file, PORT: '4393' },
+    stdio: 'ignore',
+  });
+  try {
+    await untilOpen(address);
+    const [hit] = (await (await fetch(`${address}/api/search?q=L-0417`)).json()) as { href: string }[];
+    return [
+      ...(await page(`${address}/`, 'Bench', 120)),
+      ...(await page(`${address}${hit!.href}`, 'Job', 220)),
+      ...(await page(`${address}/stock`, 'Stock', 120)),
+    ];
+  } finally {
+    server.kill();
+    rmSync(folder, { recursive: true, force: true });
+  }
+}
+
+const rows = [...core(), ...(await pages())];
+console.log(`\n${table(rows)}\n\nA ratio below 1 is within budget. Times are of this machine, in one run.`);

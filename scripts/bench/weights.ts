@@ -1,0 +1,28 @@
+import { existsSync, readFileSync } from 'node:fs';
+import { join, posix } from 'node:path';
+import { gzipSync } from 'node:zlib';
+
+const CLIENT = new URL('../../dist/client', import.meta.url).pathname;
+
+/** Scripts a file imports at once; what it loads later does not count. */
+function staticImports(code: string, from: string): string[] {
+  const found = [...code.matchAll(/(?:\bfrom|\bimport)\s*"(\.{1,2}\/[^"]+\.js)"/g)];
+  return found.map(([, path]) => posix.join(posix.dirname(from), path!));
+}
+
+/** JavaScript that a page needs, gzip kB: what its HTML names and everything those import. */
+export function scriptWeight(html: string): number {
+  const wanted = [...html.matchAll(/(?:src|component-url|renderer-url)="(\/[^"]+\.js)"/g)].map(([, path]) => path!);
+  const seen = new Set<string>();
+  let bytes = 0;
+  while (wanted.length > 0) {
+    const path = wanted.pop()!;
+    const file = join(CLIENT, path);
+    if (seen.has(path) || !existsSync(file)) continue;
+    seen.add(path);
+    const code = readFileSync(file, 'utf8');
+    bytes += gzipSync(code).length;
+    wanted.push(...staticImports(code, path));
+  }
+  return bytes / 1000;
+}

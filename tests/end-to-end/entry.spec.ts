@@ -1,0 +1,87 @@
+import { expect, test } from '@playwright/test';
+import { freshJob, openJob, saved } from './keyboard';
+
+test('a wrong entry stays in its field with its reason, survives a reload, and can be put right', async ({ page }) => {
+  await freshJob(page, 'bar');
+  const near = page.getByLabel('Edge A, station 1, near rail');
+  for (const [text, reason] of [
+    ['five', 'is not a length'],
+    ['-3', 'is below zero'],
+    ['80 mm', 'lies between 0.00 mm and 25.00 mm'],
+  ] as const) {
+    await near.fill(text);
+    await near.press('Enter');
+    await expect(near).toBeFocused();
+    await expect(near).toHaveValue(text);
+    await expect(near).toHaveAttribute('aria-invalid', 'true');
+    await expect(page.getByText(reason)).toBeVisible();
+  }
+  await saved(page);
+  await page.reload();
+  await expect(near).toHaveValue('80 mm');
+  await expect(page.getByText('lies between 0.00 mm and 25.00 mm')).toBeVisible();
+  await near.fill('8.0');
+  await near.press('Enter');
+  await expect(near).toHaveAttribute('aria-invalid', 'false');
+  await expect(page.getByLabel('Edge A, station 1, far rail')).toBeFocused();
+});
+
+test('the drawings follow each keystroke', async ({ page }) => {
+  await openJob(page, 'L-0417', 'bar');
+  const section = page.getByRole('img', { name: /^Cross-section of the edge/ });
+  await page.getByLabel('Edge A, station 4, near rail').fill('7.5');
+  await expect(section).toHaveAccessibleName(/near rail 7\.50 mm, far rail 6\.90 mm/);
+  await page.getByLabel('Edge A, station 4, near rail').press('Backspace');
+  await expect(section).toHaveAccessibleName(/near rail 7\.00 mm/);
+  await expect(
+    page.getByRole('button', { name: 'Edge A, station 4 at 300 mm: near 7.0 mm, far 6.9 mm' }),
+  ).toBeVisible();
+});
+
+test('the unit switch changes every figure and keeps what was typed', async ({ page }) => {
+  await openJob(page, 'L-0417', 'bar');
+  await page.getByRole('radio', { name: 'in', exact: true }).check({ force: true });
+  await expect(page.getByRole('complementary', { name: 'Tag: verdicts' })).toContainText('0.028 in');
+  await expect(page.getByLabel('Edge A, station 1, near rail')).toHaveValue('8.1 mm');
+  await page.reload();
+  await expect(page.getByRole('complementary', { name: 'Tag: verdicts' })).toContainText('0.028 in');
+  await page.getByRole('radio', { name: 'mm', exact: true }).check({ force: true });
+});
+
+test('a second tab shows the same, and two who write at one place are both shown', async ({ page, context }) => {
+  const id = await freshJob(page, 'take-in');
+  const other = await context.newPage();
+  await other.goto(`/jobs/${id}?step=take-in`);
+  await other.waitForSelector('[data-ready=true]');
+  await page.getByLabel('Mount', { exact: true }).fill('M2');
+  await page.getByLabel('Mount', { exact: true }).press('Enter');
+  await expect(other.getByLabel('Mount', { exact: true })).toHaveValue('M2');
+
+  await other.evaluate(() => {
+    // The other tab falls asleep: it hears nothing of what is stored meanwhile.
+    BroadcastChannel.prototype.postMessage = () => undefined;
+  });
+  await page.evaluate(() => {
+    BroadcastChannel.prototype.postMessage = () => undefined;
+  });
+  await page.getByLabel('Mount', { exact: true }).fill('M4');
+  await page.getByLabel('Mount', { exact: true }).press('Enter');
+  await saved(page);
+  await other.getByLabel('Mount', { exact: true }).fill('M5');
+  await other.getByLabel('Mount', { exact: true }).press('Enter');
+  await expect(other.getByText('wrote “M4” here meanwhile; you wrote “M5”')).toBeVisible();
+  await other.getByRole('button', { name: 'Put M5' }).click();
+  await saved(other);
+  await page.reload();
+  await expect(page.getByLabel('Mount', { exact: true })).toHaveValue('M5');
+});
+
+test('the next best measurement leads to its field', async ({ page }) => {
+  await openJob(page, 'L-0426', 'identify');
+  await expect(page.getByRole('region', { name: 'Measure next' })).toContainText('Bow of the bar');
+  await page.getByRole('button', { name: 'Go there' }).click();
+  await expect(page.getByLabel('Bow')).toBeFocused();
+  await page.getByLabel('Bow').fill('0');
+  await page.getByLabel('Bow').press('Enter');
+  await expect(page.getByRole('region', { name: 'Measure next' })).not.toContainText('Bow of the bar');
+});

@@ -1,0 +1,51 @@
+import { expect, type Page } from '@playwright/test';
+
+/** What the focused element is called, as a screen reader would say it. */
+async function focusedName(page: Page): Promise<string> {
+  return page.evaluate(() => {
+    const element = document.activeElement;
+    if (!(element instanceof HTMLElement)) return '';
+    const labels = 'labels' in element ? [...((element as HTMLInputElement).labels ?? [])] : [];
+    return (element.getAttribute('aria-label') ?? labels[0]?.textContent ?? element.textContent ?? '').trim();
+  });
+}
+
+const MOST_TABS = 120;
+
+/** Walks with the Tab key until the focus is on the element of that name. */
+export async function tabTo(page: Page, name: string): Promise<void> {
+  for (let i = 0; i < MOST_TABS; i += 1) {
+    await page.keyboard.press('Tab');
+    if ((await focusedName(page)) === name) return;
+  }
+  expect(await focusedName(page), `no element called “${name}” is reached by Tab`).toBe(name);
+}
+
+/** Goes to a field by Tab, types and enters. */
+export async function fill(page: Page, name: string, text: string): Promise<void> {
+  await tabTo(page, name);
+  await page.keyboard.type(text);
+  await page.keyboard.press('Enter');
+}
+
+/** Opens a job of the demo by its tag, at a step. */
+export async function openJob(page: Page, tag: string, step: string): Promise<string> {
+  const hits = (await (await page.request.get(`/api/search?q=${tag}`)).json()) as { href: string }[];
+  const href = hits[0]!.href;
+  await page.goto(`${href}?step=${step}`);
+  await page.waitForSelector('[data-ready=true]');
+  return href;
+}
+
+/** Takes in a fresh job for a test of its own and opens it. */
+export async function freshJob(page: Page, step: string): Promise<string> {
+  const data = { by: 'Ines Holloway', customer: { name: 'Test bench' }, saw: null, complaint: '', promisedFor: null };
+  const { id } = (await (await page.request.post('/api/jobs', { data })).json()) as { id: string };
+  await page.goto(`/jobs/${id}?step=${step}`);
+  await page.waitForSelector('[data-ready=true]');
+  return id;
+}
+
+/** Waits until everything typed is acknowledged by the server. */
+export const saved = (page: Page): Promise<void> =>
+  expect(page.getByRole('status').getByText('Saved', { exact: true })).toBeVisible();

@@ -1,0 +1,147 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+import { openJob } from './keyboard';
+
+async function expectAccessible(page: Page, what: string): Promise<void> {
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+    .analyze();
+  const grave = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
+  expect(
+    grave.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`),
+    what,
+  ).toEqual([]);
+}
+
+const STEPS = ['take-in', 'identify', 'bar', 'chain', 'sprocket', 'decide', 'order'];
+
+for (const bench of ['light', 'dark'] as const) {
+  test(`axe finds nothing serious on any view, ${bench} bench`, async ({ page, context, baseURL }) => {
+    await context.addCookies([{ name: 'serrata-bench', value: bench, url: baseURL! }]);
+    for (const address of ['/', '/?show=done', '/stock', '/stock?q=nothing-of-the-kind', '/shop', '/nowhere']) {
+      await page.goto(address);
+      await expectAccessible(page, address);
+    }
+    for (const step of STEPS) {
+      await openJob(page, 'L-0417', step);
+      await expectAccessible(page, `L-0417 ${step}`);
+    }
+    for (const tag of ['L-0421', 'L-0420']) {
+      await openJob(page, tag, 'order');
+      await expectAccessible(page, tag);
+    }
+    await openJob(page, 'L-0426', 'bar');
+    await expectAccessible(page, 'a refused entry');
+    await page.getByRole('tab', { name: 'Look it over' }).click();
+    await expectAccessible(page, 'looking a bar over');
+  });
+}
+
+test('no view asks for anything from outside or breaks its own policy', async ({ page }) => {
+  const trouble: string[] = [];
+  page.on('console', (message) => message.type() === 'error' && trouble.push(message.text()));
+  page.on('pageerror', (error) => trouble.push(error.message));
+  page.on('request', (request) => !request.url().startsWith('http://127.0.0.1') && trouble.push(request.url()));
+  for (const address of ['/', '/stock', '/shop']) await page.goto(address, { waitUntil: 'networkidle' });
+  const href = await openJob(page, 'L-0423', 'order');
+  await page.waitForLoadState('networkidle');
+  await page.goto(`${href}/slip`, { waitUntil: 'networkidle' });
+  expect(trouble).toEqual([]);
+});
+
+test('the main act fits 1280×800 without scrolling the page', async ({ page }) => {
+  for (const step of STEPS) {
+    await openJob(page, 'L-0417', step);
+    const overflow = await page.evaluate(() => [
+      document.documentElement.scrollHeight - innerHeight,
+      document.documentElement.scrollWidth - innerWidth,
+    ]);
+    expect(overflow, step).toEqual([0, 0]);
+  }
+  await openJob(page, 'L-0417', 'bar');
+  await expect(page.getByLabel('Edge A, station 6, groove width')).toBeInViewport({ ratio: 1 });
+});
+
+test('keys lead everywhere: search, places, unit, the sheet of keys', async ({ page }) => {
+  await page.goto('/');
+  await page.waitForSelector('[data-ready=true]');
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toContainText('take in a new job');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('/');
+  await page.keyboard.type('perry');
+  await expect(page.getByRole('option').first()).toContainText('Perrydown orchard co-operative');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Perrydown orchard co-operative');
+  await page.waitForSelector('[data-ready=true]');
+  await page.keyboard.press('j');
+  await page.keyboard.press('Enter');
+  await page.waitForURL(/\/jobs\//);
+  await page.waitForSelector('[data-ready=true]');
+  await page.keyboard.press('u');
+  await expect(page.getByRole('radio', { name: 'in', exact: true })).toBeChecked();
+  await page.keyboard.press('u');
+  await page.keyboard.press('g');
+  await page.keyboard.press('s');
+  await page.waitForURL(/\/stock/);
+});
+
+test('a clash stands on the plates and in the tag, and withholds the order', async ({ page }) => {
+  await openJob(page, 'L-0421', 'order');
+  await expect(page.getByRole('region', { name: 'Does not belong together' })).toContainText('Goes in, must not');
+  await page.locator('summary', { hasText: 'clash' }).click();
+  await expect(page.getByRole('region', { name: /^Linked plates/ })).toContainText(
+    'a .043 in (1.1 mm) chain in a .050 in (1.3 mm) groove rocks by',
+  );
+  await expect(page.getByText('No order yet')).toBeVisible();
+});
+
+test('an unmarked 3/8 chain stays open until its build is given', async ({ page }) => {
+  await openJob(page, 'L-0422', 'identify');
+  await expect(page.getByRole('region', { name: 'Pitch: open' })).toContainText('do not order yet');
+  await page.getByRole('radio', { name: 'small' }).check({ force: true });
+  await expect(page.getByRole('region', { name: 'Pitch: settled' })).toContainText('3/8 low profile');
+});
+
+test('a limit is changed with a reason when it makes no sense, and put back', async ({ page }) => {
+  await page.goto('/shop');
+  await page.waitForSelector('[data-ready=true]');
+  const bow = page.getByRole('textbox', { name: /^Bow: replace above/ });
+  await bow.fill('0.1');
+  await bow.press('Enter');
+  await expect(page.getByRole('alert')).toContainText('the warning would begin beyond the limit itself');
+  await expect(bow).toHaveValue('0.1');
+  await bow.fill('0.6');
+  await bow.press('Enter');
+  await expect(page.getByText("the shop's own").first()).toBeVisible();
+  await page.getByRole('button', { name: 'Back to 0.5' }).click();
+  await expect(bow).toHaveValue('0.5');
+});
+
+test('a job cannot be taken in without a name, and a bad bench sheet says why', async ({ page }) => {
+  await page.goto('/');
+  await page.waitForSelector('[data-ready=true]');
+  await page.getByRole('button', { name: 'Take in a job' }).click();
+  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await expect(page.getByRole('alert')).toContainText('Whose job is it?');
+  await page.getByLabel('Customer', { exact: true }).fill('Sheet tester');
+  const sheet = { format: 'serrata-bench-sheet', version: 1, bar: { thickness: 'thick' } };
+  await page
+    .getByLabel(/Start from a bench sheet/)
+    .setInputFiles({ name: 'a.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(sheet)) });
+  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await expect(page.getByRole('alert')).toContainText('bar.thickness: “thick” is not a length');
+  await expect(page.getByLabel('Customer', { exact: true })).toHaveValue('Sheet tester');
+});
+
+test('the bench, the search and a job can be used at tablet and phone size', async ({ page }) => {
+  await page.setViewportSize({ width: 1024, height: 768 });
+  await openJob(page, 'L-0417', 'bar');
+  await expect(page.getByRole('region', { name: 'Bar: Recondition' })).toBeInViewport();
+  expect(await page.evaluate(() => document.documentElement.scrollWidth - innerWidth)).toBe(0);
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.goto('/');
+  expect(await page.evaluate(() => document.documentElement.scrollWidth - innerWidth)).toBe(0);
+  await page.getByRole('combobox', { name: /Search/ }).fill('tow');
+  await expect(page.getByRole('option').first()).toBeVisible();
+});
