@@ -82,7 +82,10 @@ export interface SlipView {
   readonly date: string;
   readonly order: {
     readonly pitch: string;
+    /** The pitch in full words, where the short form needs them. */
+    readonly pitchNote: string;
     readonly gauge: string;
+    readonly gaugeNote: string;
     readonly driveLinks: number;
     readonly kickbackClass: string;
   } | null;

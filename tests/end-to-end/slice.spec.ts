@@ -78,7 +78,7 @@ test('from an empty job to the order slip by keyboard alone, and a reload keeps 
   await page.keyboard.press('Enter');
   await page.waitForURL(/slip$/);
   const slip = page.getByRole('article');
-  for (const text of ['Keyboard crew', '.325', '.050 in (1.3 mm)', '72', 'LD-3250-72K'])
+  for (const text of ['Keyboard crew', '.325', '.050 1.3 mm', '72', 'LD-3250-72K'])
     await expect(slip).toContainText(text);
 
   await page.goBack();

@@ -122,8 +122,10 @@ describe('search, stock and the slip', () => {
     const { jobs } = await benchView(context, { page: 1 });
     const id = (tag: string) => jobs.find((job) => job.tag === tag)!.id;
     expect((await slipView(context, id('L-0423'))).order).toEqual({
-      pitch: '3/8 low profile',
-      gauge: '.050 in (1.3 mm)',
+      pitch: '3/8 LP',
+      pitchNote: '3/8 low profile',
+      gauge: '.050',
+      gaugeNote: '1.3 mm',
       driveLinks: 56,
       kickbackClass: 'low-kickback',
     });

@@ -91,8 +91,9 @@ export function decide(
   const condemning = ordered.filter(({ condemns }) => condemns);
   const reason = (check: Check): VerdictReason => ({ code: 'check', check });
   const failed = condemning.filter(({ outcome }) => outcome === 'fail');
+  const grounds = [...worst(failed), ...failed.filter((check) => !worst(failed).includes(check))];
   if (failed.length > 0)
-    return { part, action: 'replace', operations: [], reasons: failed.map(reason), decidedBy: failed[0]! };
+    return { part, action: 'replace', operations: [], reasons: grounds.map(reason), decidedBy: grounds[0]! };
 
   const close = condemning.filter(({ outcome }) => outcome === 'undecided');
   const unjudged = condemning.filter(({ outcome, value }) => outcome === 'not-measured' && value !== null);

@@ -1,4 +1,4 @@
-import { FAMILY_IDS, GAUGE_IDS, GAUGES_OF_FAMILY, familyAndGaugeMeet, type FamilyId, type GaugeId } from '../families';
+import { FAMILY_IDS, GAUGE_IDS, familyAndGaugeMeet, type FamilyId, type GaugeId } from '../families';
 import { concluded, contradiction, ranked, type Evidence } from './combine';
 import type { Candidate, Identified, IdentityReason } from './reasons';
 
@@ -13,16 +13,16 @@ export interface PitchAndGaugeEvidence {
   readonly gaugeNotes: readonly IdentityReason[];
 }
 
-/** Before any evidence every family is as likely as another, and within it every gauge it is made in. */
-const pairPrior = (family: FamilyId, gauge: GaugeId): number =>
-  familyAndGaugeMeet(family, gauge) ? 1 / GAUGES_OF_FAMILY[family].length : RARE_PAIR;
+/** How freely a pair may be believed: fully where it is made in practice. */
+const pairWeight = (family: FamilyId, gauge: GaugeId): number => (familyAndGaugeMeet(family, gauge) ? 1 : RARE_PAIR);
 
 const product = <T extends string>(evidence: readonly Evidence<T>[], candidate: T): number =>
   evidence.reduce((weight, item) => weight * item.weightOf(candidate), 1);
 
 /**
  * Weighs pitch and gauge together, because families and gauges meet only in some pairs: links of .063 speak against low
- * profile, links of .043 for it. Each property is concluded from its own share of the pairs.
+ * profile, links of .043 for it. Each property is concluded from the best pair that each of its values is part of, so that a family made in
+ * many gauges is not favoured for that.
  */
 export function identifyPitchAndGauge(evidence: PitchAndGaugeEvidence): {
   pitch: Identified<FamilyId>;
@@ -32,16 +32,17 @@ export function identifyPitchAndGauge(evidence: PitchAndGaugeEvidence): {
     GAUGE_IDS.map((gauge) => ({
       family,
       gauge,
-      weight: pairPrior(family, gauge) * product(evidence.pitch, family) * product(evidence.gauge, gauge),
+      weight: pairWeight(family, gauge) * product(evidence.pitch, family) * product(evidence.gauge, gauge),
     })),
   );
   const known = evidence.pitch.length + evidence.gauge.length > 0;
+  /** Each value with the weight of the best pair it is part of. */
   const share = <T>(values: readonly T[], of: (pair: (typeof pairs)[number]) => T): readonly Candidate<T>[] =>
     known
       ? ranked(
           values.map((value) => ({
             value,
-            weight: pairs.filter((pair) => of(pair) === value).reduce((sum, { weight }) => sum + weight, 0),
+            weight: Math.max(...pairs.filter((pair) => of(pair) === value).map(({ weight }) => weight)),
           })),
         )
       : [];

@@ -4,9 +4,7 @@ import type { Identified } from '../../core/identify';
 import type { FamilyId, GaugeId } from '../../core/families';
 import type { BenchSheet } from '../../core/sheet';
 import type { Joint, Plate } from '../../ui/parts/Plates';
-import { fitSentence } from '../../wording';
-
-const short: Record<FamilyId, string> = { quarter: '1/4', '325': '.325', '38lp': '3/8 LP', '38': '3/8', '404': '.404' };
+import { familyShort, fitSentence } from '../../wording';
 
 /** A settled value; an open 3/8 says so; a conflict is two marks against each other. */
 function known<T>(property: Identified<T>, write: (value: T) => string): string | null {
@@ -23,7 +21,7 @@ function known<T>(property: Identified<T>, write: (value: T) => string): string 
   return null;
 }
 
-const pitch = (value: FamilyId): string => short[value];
+const pitch = (value: FamilyId): string => familyShort[value];
 const gauge = (value: GaugeId): string => value;
 const links = (value: number): string => String(value);
 
@@ -78,6 +76,3 @@ export function jointsOf({ fit }: Appraisal, sheet: BenchSheet): readonly Joint[
     return { state: stateOf(judgements), sentences: judgements.map(fitSentence) };
   });
 }
-
-/** The family as it is written on the screen's tight places. */
-export const shortFamily = (family: FamilyId): string => short[family];

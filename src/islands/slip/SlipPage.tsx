@@ -53,17 +53,19 @@ export function SlipPage({ view, preferences, jobId }: SlipPageProps) {
 
 function Numbers({ order }: { order: NonNullable<SlipView['order']> }) {
   const numbers = [
-    ['Pitch', order.pitch],
-    ['Gauge', order.gauge],
-    ['Drive links', String(order.driveLinks)],
+    ['Pitch', order.pitch, order.pitchNote],
+    ['Gauge', order.gauge, order.gaugeNote],
+    ['Drive links', String(order.driveLinks), ''],
   ] as const;
   return (
     <>
       <dl className="grid grid-cols-3 border-y-2 border-ink">
-        {numbers.map(([name, value]) => (
+        {numbers.map(([name, value, note]) => (
           <div key={name} className="border-r border-line px-3 py-3 last:border-r-0">
             <dt className="text-sm font-semibold">{name}</dt>
-            <dd className="figures text-2xl font-bold">{value}</dd>
+            <dd className="figures text-3xl leading-tight font-bold">
+              {value} <span className="font-sans text-base font-semibold">{note}</span>
+            </dd>
           </div>
         ))}
       </dl>

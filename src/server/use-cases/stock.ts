@@ -1,9 +1,9 @@
-import { FAMILY_IDS, GAUGE_IDS, type FamilyId, type GaugeId } from '../../core/families';
+import { FAMILY_IDS, GAUGE_IDS, GAUGES, type FamilyId, type GaugeId } from '../../core/families';
 import { matchStock, STOCK_KINDS, type ChainOrder } from '../../core/order';
 import { assess } from '../../core/assess';
 import { chainsOf, countStock, listStock, search } from '../../data/repositories';
 import type { SearchHitView, SlipView, StockAnswer, StockView } from '../../contract';
-import { familyLabel, fitSentence, gaugeLabel, orderWithheld, stockMiss } from '../../wording';
+import { familyLabel, familyShort, fitSentence, orderWithheld, stockMiss } from '../../wording';
 import { day, type Context } from '../context';
 import { jobSheet, jobView } from './jobs';
 import { limitsInForce, shopView } from './shop';
@@ -74,8 +74,10 @@ export async function slipView(context: Context, jobId: string): Promise<SlipVie
     saw: view.saw && [view.saw.label, view.saw.tag].filter(Boolean).join(', '),
     date: day(context.now()),
     order: ready && {
-      pitch: familyLabel(ready.pitch),
-      gauge: gaugeLabel(ready.gauge),
+      pitch: familyShort[ready.pitch],
+      pitchNote: ready.pitch.startsWith('38') ? familyLabel(ready.pitch) : '',
+      gauge: ready.gauge,
+      gaugeNote: `${GAUGES[ready.gauge].mmLabel} mm`,
       driveLinks: ready.driveLinks,
       kickbackClass: ready.kickbackClass ?? 'to be asked',
     },

@@ -17,7 +17,7 @@ interface PitchScaleProps {
 }
 
 const W = 500;
-const H = 150;
+const H = 148;
 const LO = 5.9;
 const HI = 10.9;
 
@@ -36,26 +36,26 @@ export function PitchScale({ bands, reading, show }: PitchScaleProps) {
     >
       {ticks(LO, HI, 5).map((pitch) => (
         <g key={pitch}>
-          <path d={`M${x(pitch)} 112 v6`} className="stroke-line-strong" />
+          <path d={`M${x(pitch)} 114 v6`} className="stroke-line-strong" />
           <text x={x(pitch)} y={134} textAnchor="middle" className="fill-ink-soft figures text-[12px]">
             {show(pitch)}
           </text>
         </g>
       ))}
-      <path d={`M12 112 H${W - 12}`} className="stroke-line-strong" strokeWidth="1.5" />
+      <path d={`M12 114 H${W - 12}`} className="stroke-line-strong" strokeWidth="1.5" />
       {bands.map(({ label, lo, hi, stretched, weight }) => {
-        const row = label.startsWith('3/8 low') ? 30 : 70;
+        const row = label.startsWith('3/8 low') ? 24 : label.startsWith('3/8') ? 54 : 84;
         return (
           <g key={label} className={weight >= 0.05 ? '' : 'opacity-55'}>
-            <rect x={x(lo)} y={row} width={x(stretched) - x(lo)} height="26" className="fill-well stroke-line" />
+            <rect x={x(lo)} y={row} width={x(stretched) - x(lo)} height="24" className="fill-well stroke-line" />
             <rect
               x={x(lo)}
               y={row}
               width={Math.max(5, x(hi) - x(lo))}
-              height="26"
+              height="24"
               className={weight >= 0.5 ? 'fill-leaf' : 'fill-slate'}
             />
-            <text x={x(lo)} y={row - 5} className="fill-ink text-[13px] font-semibold">
+            <text x={x(stretched) + 5} y={row + 17} className="fill-ink text-[13px] font-semibold">
               {label}
             </text>
           </g>

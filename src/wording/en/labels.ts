@@ -55,6 +55,14 @@ export const straightEdgeWord: Record<StraightEdgeOutcome, string> = {
 };
 
 export const familyLabel = (id: FamilyId): string => FAMILIES[id].label;
+/** A family in tight places: plates, slips. */
+export const familyShort: Record<FamilyId, string> = {
+  quarter: '1/4',
+  '325': '.325',
+  '38lp': '3/8 LP',
+  '38': '3/8',
+  '404': '.404',
+};
 export const gaugeLabel = (id: GaugeId): string => `${id} in (${GAUGES[id].mmLabel} mm)`;
 export const pitchMarkLabel = (mark: PitchMark): string => (mark === '3/8' ? '3/8, build not said' : familyLabel(mark));
 export const instrumentName = (id: InstrumentId): string => INSTRUMENTS[id].name;

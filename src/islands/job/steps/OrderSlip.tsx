@@ -4,12 +4,11 @@ import { GAUGES } from '../../../core/families';
 import type { ChainOrder } from '../../../core/order';
 import type { StockAnswer } from '../../../contract';
 import { Notice } from '../../../ui/parts/Notice';
-import { familyLabel, fitSentence, orderWithheld } from '../../../wording';
+import { familyLabel, familyShort, fitSentence, orderWithheld } from '../../../wording';
 import { api } from '../../frame/api';
 import { useFrame } from '../../frame/Frame';
 import { money } from '../../stock/money';
 import { Group, StepHead } from '../parts/StepHead';
-import { shortFamily } from '../plates';
 import { useJob } from '../store/JobContext';
 
 /** The order slip: three numbers once all are settled, the class that must not be stepped up, and what stock answers. */
@@ -57,7 +56,7 @@ function Ordered({ order }: { order: ChainOrder }) {
   const numbers = [
     {
       name: 'Pitch',
-      value: shortFamily(order.pitch),
+      value: familyShort[order.pitch],
       also: order.pitch.startsWith('38') ? familyLabel(order.pitch) : '',
     },
     { name: 'Gauge', value: order.gauge, also: `${GAUGES[order.gauge].mmLabel} mm` },

@@ -1,0 +1,86 @@
+// Takes one current picture of each main view from the demo data into docs/screenshots/.
+import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join, resolve } from 'node:path';
+import { CHROMIUM, installChromium, installPackages, must, ROOT, say, start, tool } from './lib/run.mjs';
+
+const PORT = '4394';
+const ADDRESS = `http://127.0.0.1:${PORT}`;
+
+/** Each picture: its name, the job or address, the step, and what to do before it is taken. */
+const PICTURES = [
+  { name: 'bench', address: '/' },
+  { name: 'take-in', job: 'L-0421', step: 'take-in' },
+  { name: 'identify', job: 'L-0422', step: 'identify' },
+  {
+    name: 'bar',
+    job: 'L-0417',
+    step: 'bar',
+    prepare: (page) => page.getByLabel('Edge A, station 4, near rail').focus(),
+  },
+  {
+    name: 'bar-look',
+    job: 'L-0425',
+    step: 'bar',
+    prepare: (page) => page.getByRole('tab', { name: 'Look it over' }).click(),
+  },
+  { name: 'bar-refused', job: 'L-0426', step: 'bar' },
+  { name: 'decide', job: 'L-0418', step: 'decide' },
+  { name: 'order', job: 'L-0423', step: 'order' },
+  { name: 'slip', job: 'L-0423', page: 'slip' },
+  { name: 'stock', address: '/stock?kind=chain' },
+  { name: 'shop', address: '/shop' },
+  { name: 'bar-dark', job: 'L-0419', step: 'bar', bench: 'dark' },
+];
+
+installPackages();
+installChromium();
+say('Building');
+must(tool('astro', ['build'], { ASTRO_TELEMETRY_DISABLED: '1' }), 'The build');
+const folder = mkdtempSync(join(tmpdir(), 'serrata-pictures-'));
+const server = start('tsx', ['src/server/main.ts', '--demo'], { SERRATA_DB: join(folder, 'store.db'), PORT });
+const { chromium } = await import('@playwright/test');
+const browser = await chromium.launch({
+  executablePath: CHROMIUM,
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+});
+try {
+  for (let i = 0; i < 100; i += 1) {
+    if (
+      await fetch(`${ADDRESS}/api/health`).then(
+        ({ ok }) => ok,
+        () => false,
+      )
+    )
+      break;
+    await new Promise((done) => setTimeout(done, 200));
+  }
+  const out = resolve(ROOT, 'docs/screenshots');
+  mkdirSync(out, { recursive: true });
+  for (const { name, address, job, step, page: sub, bench = 'light', prepare } of PICTURES) {
+    const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+    await context.addCookies([{ name: 'serrata-bench', value: bench, url: ADDRESS }]);
+    const page = await context.newPage();
+    const found = job && (await (await fetch(`${ADDRESS}/api/search?q=${job}`)).json())[0].href;
+    await page.goto(ADDRESS + (address ?? (sub ? `${found}/${sub}` : `${found}?step=${step}`)), {
+      waitUntil: 'networkidle',
+    });
+    await page.waitForSelector('[data-ready=true]');
+    await prepare?.(page);
+    await page.screenshot({ path: join(out, `${name}.png`) });
+    process.stdout.write(`${name}.png\n`);
+    await context.close();
+  }
+} finally {
+  await browser.close();
+  server.kill();
+  rmSync(folder, { recursive: true, force: true });
+}

@@ -1,0 +1,4 @@
+/** The demo scenario as data; loading it is a use case of the server. */
+export * from './scenario';
+export * from './sheets';
+export * from './stock';

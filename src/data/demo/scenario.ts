@@ -1,0 +1,53 @@
+/** People, customers, saws and jobs of the demo scenario: the saw room of a canal and towpath trust. All invented. */
+export const DEMO_SHOP = { name: 'Lockgate Depot saw room', currency: 'GBP' } as const;
+
+export const DEMO_PEOPLE = [
+  { id: 'p-ines', name: 'Ines Holloway' },
+  { id: 'p-tam', name: 'Tam Okoro' },
+  { id: 'p-wil', name: 'Wilf Arden' },
+] as const;
+
+export const DEMO_CUSTOMERS = [
+  { id: 'c-towpath', name: 'Towpath crew', contact: 'Bridge 41 yard, radio channel 6' },
+  { id: 'c-orchard', name: 'Perrydown orchard co-operative', contact: 'ask for the picking shed' },
+  { id: 'c-theatre', name: 'Tidewater theatre set workshop', contact: 'stage door, mornings' },
+  { id: 'c-garden', name: 'Fenwick Lode botanic garden', contact: 'glasshouse office' },
+] as const;
+
+export const DEMO_SAWS = [
+  { id: 's-ondral-52', customerId: 'c-towpath', label: 'Ondral 52', tag: 'TP-07', mount: 'M2', maxRpm: 12500 },
+  { id: 's-brask-70', customerId: 'c-towpath', label: 'Brask 70', tag: 'TP-11', mount: 'M4', maxRpm: 13000 },
+  { id: 's-brask-90', customerId: 'c-towpath', label: 'Brask 90', tag: 'TP-12', mount: 'M5', maxRpm: 11500 },
+  { id: 's-ondral-45', customerId: 'c-orchard', label: 'Ondral 45', tag: 'OR-02', mount: 'M2', maxRpm: 13000 },
+  { id: 's-velm-e18', customerId: 'c-orchard', label: 'Velm E18', tag: 'OR-05', mount: 'M1', maxRpm: 9000 },
+  { id: 's-velm-e12', customerId: 'c-garden', label: 'Velm E12', tag: 'BG-01', mount: 'M1', maxRpm: 8500 },
+  { id: 's-ondral-38', customerId: 'c-garden', label: 'Ondral 38', tag: 'BG-03', mount: 'M1', maxRpm: 12800 },
+  {
+    id: 's-brask-60',
+    customerId: 'c-theatre',
+    label: 'Brask 60 on the slabbing rail',
+    tag: 'TH-01',
+    mount: 'M4',
+    maxRpm: 12000,
+  },
+] as const;
+
+/** Days are counted from the day the demo is loaded. */
+export const DEMO_JOBS = [
+  { tag: 'L-0416', customerId: 'c-garden', sawId: 's-velm-e12', due: -1, by: 'p-tam', signedOff: true },
+  { tag: 'L-0417', customerId: 'c-towpath', sawId: 's-ondral-52', due: 0, by: 'p-ines', signedOff: false },
+  { tag: 'L-0418', customerId: 'c-towpath', sawId: 's-brask-70', due: 0, by: 'p-ines', signedOff: false },
+  { tag: 'L-0419', customerId: 'c-orchard', sawId: 's-ondral-45', due: 0, by: 'p-tam', signedOff: false },
+  { tag: 'L-0420', customerId: 'c-theatre', sawId: 's-brask-60', due: 1, by: 'p-wil', signedOff: false },
+  { tag: 'L-0421', customerId: 'c-orchard', sawId: 's-velm-e18', due: 0, by: 'p-tam', signedOff: false },
+  { tag: 'L-0422', customerId: 'c-orchard', sawId: null, due: 0, by: 'p-wil', signedOff: false },
+  { tag: 'L-0423', customerId: 'c-garden', sawId: 's-ondral-38', due: 0, by: 'p-ines', signedOff: false },
+  { tag: 'L-0424', customerId: 'c-towpath', sawId: 's-brask-90', due: 1, by: 'p-wil', signedOff: false },
+  { tag: 'L-0425', customerId: 'c-towpath', sawId: 's-ondral-52', due: 1, by: 'p-tam', signedOff: false },
+  { tag: 'L-0426', customerId: 'c-theatre', sawId: 's-brask-60', due: 2, by: 'p-ines', signedOff: false },
+] as const;
+
+/** Entries that were typed wrong and stand in their fields with their reason. */
+export const DEMO_SLIPS = [
+  { tag: 'L-0426', path: 'bar.edges.A.stations.2.near', text: 'five', position: '300' },
+] as const;

@@ -1,0 +1,7 @@
+/** Repositories: queries in, core types out. */
+export * from './readings';
+export * from './jobs';
+export * from './stock';
+export * from './shop';
+export * from './search';
+export * from './sign-offs';

@@ -1,0 +1,120 @@
+import { and, asc, eq, inArray, notExists, sql } from 'drizzle-orm';
+import { alias } from 'drizzle-orm/sqlite-core';
+import { INSTRUMENT_IDS, type InstrumentId } from '../../core/quantity';
+import type { Entry } from '../../core/sheet';
+import { reading } from '../schema';
+import type { Queryable, Transaction } from '../store';
+
+/** A stored reading: an entry with who, when, and what it supersedes. */
+export interface StoredReading extends Entry {
+  readonly seq: number;
+  readonly id: string;
+  readonly jobId: string;
+  readonly at: string;
+  readonly by: string;
+}
+
+/** A reading to be stored. The id is made where it was typed, so that sending it twice stores it once. */
+export interface NewReading extends Entry {
+  readonly id: string;
+  readonly jobId: string;
+  readonly supersedes: string | null;
+  readonly at: string;
+  readonly by: string;
+}
+
+/** What came of storing a reading. */
+export type Stored =
+  | { readonly outcome: 'stored' }
+  /** Somebody else has written there since: theirs is returned and nothing is overwritten. */
+  | { readonly outcome: 'conflict'; readonly current: StoredReading };
+
+type Row = typeof reading.$inferSelect;
+
+const instrument = (name: string | null): InstrumentId | null => INSTRUMENT_IDS.find((id) => id === name) ?? null;
+
+function fromRow({ seq, id, jobId, path, text, unit, instrument: tool, at, by }: Row): StoredReading {
+  return { seq, id, jobId, path, text, unit, instrument: instrument(tool), at, by };
+}
+
+/** The readings that stand, at all places or one: those that no later one supersedes, oldest first. */
+export async function currentReadings(
+  db: Queryable,
+  jobIds: readonly string[],
+  path?: string,
+): Promise<readonly StoredReading[]> {
+  if (jobIds.length === 0) return [];
+  const later = alias(reading, 'later');
+  const rows = await db
+    .select()
+    .from(reading)
+    .where(
+      and(
+        inArray(reading.jobId, [...jobIds]),
+        path === undefined ? undefined : eq(reading.path, path),
+        notExists(
+          db
+            .select({ one: sql`1` })
+            .from(later)
+            .where(eq(later.supersedes, reading.id)),
+        ),
+      ),
+    )
+    .orderBy(asc(reading.seq));
+  return rows.map(fromRow);
+}
+
+/** Everything ever typed at one place of a job, oldest first. */
+export async function readingHistory(db: Queryable, jobId: string, path: string): Promise<readonly StoredReading[]> {
+  const rows = await db
+    .select()
+    .from(reading)
+    .where(and(eq(reading.jobId, jobId), eq(reading.path, path)))
+    .orderBy(asc(reading.seq));
+  return rows.map(fromRow);
+}
+
+async function currentAt(tx: Transaction, jobId: string, path: string): Promise<StoredReading | null> {
+  const history = await readingHistory(tx, jobId, path);
+  return history.at(-1) ?? null;
+}
+
+/** Stores one reading, unless it is there already, or what it was based on no longer stands. */
+export async function storeReading(tx: Transaction, next: NewReading): Promise<Stored> {
+  const [again] = await tx.select({ id: reading.id }).from(reading).where(eq(reading.id, next.id)).limit(1);
+  if (again) return { outcome: 'stored' };
+  const current = await currentAt(tx, next.jobId, next.path);
+  if (current && current.id !== next.supersedes) return { outcome: 'conflict', current };
+  const { id, jobId, path, text, unit, at, by } = next;
+  await tx.insert(reading).values({
+    id,
+    jobId,
+    path,
+    text,
+    unit,
+    instrument: next.instrument ?? null,
+    supersedes: current?.id ?? null,
+    at,
+    by,
+  });
+  return { outcome: 'stored' };
+}
+
+/** First readings of a new job, all at once: nothing can conflict. */
+export async function storeFirstReadings(tx: Transaction, readings: readonly NewReading[]): Promise<void> {
+  const CHUNK = 80;
+  for (let i = 0; i < readings.length; i += CHUNK) {
+    await tx
+      .insert(reading)
+      .values(readings.slice(i, i + CHUNK).map((next) => ({ ...next, instrument: next.instrument ?? null })));
+  }
+}
+
+/** Number of the newest reading of a job, 0 when there is none. */
+export async function lastReading(db: Queryable, jobId: string): Promise<number> {
+  const [row] = await db
+    .select({ last: sql<number>`coalesce(max(${reading.seq}), 0)` })
+    .from(reading)
+    .where(eq(reading.jobId, jobId));
+  return Number(row?.last ?? 0);
+}

@@ -1,0 +1,22 @@
+import { sql } from 'drizzle-orm';
+import type { Queryable } from '../store';
+import { ftsQuery } from './stock';
+
+export interface SearchHit {
+  readonly kind: 'customer' | 'saw' | 'job' | 'part';
+  readonly ref: string;
+  readonly title: string;
+  readonly body: string;
+}
+
+/** A word in a title counts this many times one in the text beside it: a customer comes before the customer's jobs. */
+const TITLE_WEIGHT = 10;
+
+/** Finds customers, saws, jobs and parts whose words begin with the words typed, best first. */
+export async function search(db: Queryable, text: string, limit: number): Promise<readonly SearchHit[]> {
+  const query = ftsQuery(text);
+  if (!query) return [];
+  return db.all<SearchHit>(
+    sql`SELECT kind, ref, title, body FROM search WHERE search MATCH ${query} ORDER BY bm25(search, 0, 0, ${TITLE_WEIGHT}, 1) LIMIT ${limit}`,
+  );
+}

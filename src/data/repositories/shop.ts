@@ -1,0 +1,51 @@
+import { asc, desc } from 'drizzle-orm';
+import type { LimitOverrides } from '../../core/families';
+import { limitChange, person, shopFact } from '../schema';
+import type { Queryable, Transaction } from '../store';
+
+export interface Person {
+  readonly id: string;
+  readonly name: string;
+}
+
+export async function listPeople(db: Queryable): Promise<readonly Person[]> {
+  return db.select().from(person).orderBy(asc(person.name));
+}
+
+export async function addPerson(tx: Transaction, someone: Person): Promise<void> {
+  await tx.insert(person).values(someone);
+}
+
+/** Facts about the shop, by key. */
+export async function shopFacts(db: Queryable): Promise<Readonly<Record<string, string>>> {
+  const rows = await db.select().from(shopFact);
+  return Object.fromEntries(rows.map(({ key, value }) => [key, value]));
+}
+
+export async function setShopFact(tx: Transaction, key: string, value: string): Promise<void> {
+  await tx.insert(shopFact).values({ key, value }).onConflictDoUpdate({ target: shopFact.key, set: { value } });
+}
+
+/** One change of a limit, newest first in lists. */
+export interface LimitChangeRecord {
+  readonly seq: number;
+  readonly limitId: string;
+  readonly value: unknown;
+  readonly at: string;
+  readonly by: string;
+}
+
+export async function limitChanges(db: Queryable): Promise<readonly LimitChangeRecord[]> {
+  return db.select().from(limitChange).orderBy(desc(limitChange.seq));
+}
+
+/** The changes that stand: the newest of each limit, where it is not a return to the default. */
+export async function standingOverrides(db: Queryable): Promise<LimitOverrides> {
+  const changes = await db.select().from(limitChange).orderBy(asc(limitChange.seq));
+  const standing = new Map(changes.map(({ limitId, value }) => [limitId, value]));
+  return Object.fromEntries([...standing].filter(([, value]) => value !== null)) as LimitOverrides;
+}
+
+export async function addLimitChange(tx: Transaction, change: Omit<LimitChangeRecord, 'seq'>): Promise<void> {
+  await tx.insert(limitChange).values(change);
+}

@@ -1,0 +1,151 @@
+import { sql } from 'drizzle-orm';
+import { index, integer, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+
+/** Moments are stored as ISO 8601 text in UTC, which sorts as it should. */
+const moment = (name: string) => text(name).notNull();
+
+/** People at the bench. Every write names one. */
+export const person = sqliteTable('person', {
+  id: text('id').primaryKey(),
+  name: text('name').notNull(),
+});
+
+/** Facts about the shop itself: its name, its currency. */
+export const shopFact = sqliteTable('shop_fact', {
+  key: text('key').primaryKey(),
+  value: text('value').notNull(),
+});
+
+export const customer = sqliteTable('customer', {
+  id: text('id').primaryKey(),
+  name: text('name').notNull(),
+  contact: text('contact').notNull().default(''),
+  createdAt: moment('created_at'),
+  createdBy: text('created_by').notNull(),
+});
+
+export const saw = sqliteTable(
+  'saw',
+  {
+    id: text('id').primaryKey(),
+    customerId: text('customer_id')
+      .notNull()
+      .references(() => customer.id),
+    label: text('label').notNull(),
+    tag: text('tag').notNull().default(''),
+    mount: text('mount'),
+    maxRpm: integer('max_rpm'),
+    createdAt: moment('created_at'),
+    createdBy: text('created_by').notNull(),
+  },
+  (table) => [index('saw_customer').on(table.customerId)],
+);
+
+/** A job. What was seen and measured hangs on it as readings; `summary` is what the Bench shows without reading them all. */
+export const job = sqliteTable(
+  'job',
+  {
+    id: text('id').primaryKey(),
+    tag: text('tag').notNull(),
+    customerId: text('customer_id')
+      .notNull()
+      .references(() => customer.id),
+    sawId: text('saw_id').references(() => saw.id),
+    state: text('state', { enum: ['open', 'signed-off'] })
+      .notNull()
+      .default('open'),
+    promisedFor: text('promised_for'),
+    summary: text('summary', { mode: 'json' }),
+    /** The limits and the programme the summary was made with. */
+    summaryKey: text('summary_key').notNull().default(''),
+    createdAt: moment('created_at'),
+    createdBy: text('created_by').notNull(),
+  },
+  (table) => [
+    uniqueIndex('job_tag').on(table.tag),
+    index('job_state').on(table.state, table.promisedFor, table.createdAt),
+    index('job_customer').on(table.customerId, table.createdAt),
+  ],
+);
+
+/** One thing as typed. Never changed, never deleted (triggers see to that): a new reading supersedes the old. */
+export const reading = sqliteTable(
+  'reading',
+  {
+    seq: integer('seq').primaryKey({ autoIncrement: true }),
+    id: text('id').notNull(),
+    jobId: text('job_id')
+      .notNull()
+      .references(() => job.id),
+    path: text('path').notNull(),
+    text: text('text').notNull(),
+    unit: text('unit', { enum: ['mm', 'in'] }).notNull(),
+    instrument: text('instrument'),
+    supersedes: text('supersedes'),
+    at: moment('at'),
+    by: text('by').notNull(),
+  },
+  (table) => [
+    uniqueIndex('reading_id').on(table.id),
+    // Two readings cannot supersede the same one, and a place has one first reading: a conflict is refused by the store itself.
+    uniqueIndex('reading_supersedes').on(table.supersedes),
+    uniqueIndex('reading_first')
+      .on(table.jobId, table.path)
+      .where(sql`supersedes IS NULL`),
+    index('reading_job').on(table.jobId, table.seq),
+  ],
+);
+
+export const stockPart = sqliteTable(
+  'stock_part',
+  {
+    sku: text('sku').primaryKey(),
+    kind: text('kind', { enum: ['chain', 'bar', 'drive-sprocket', 'nose', 'file'] }).notNull(),
+    name: text('name').notNull(),
+    pitch: text('pitch', { enum: ['quarter', '325', '38lp', '38', '404'] }),
+    gauge: text('gauge', { enum: ['.043', '.050', '.058', '.063'] }),
+    driveLinks: integer('drive_links'),
+    kickbackClass: text('kickback_class', { enum: ['low-kickback', 'standard'] }),
+    mount: text('mount'),
+    teeth: integer('teeth'),
+    quantity: integer('quantity').notNull(),
+    minimum: integer('minimum').notNull(),
+    priceCents: integer('price_cents').notNull(),
+  },
+  (table) => [index('stock_numbers').on(table.kind, table.pitch, table.gauge, table.driveLinks)],
+);
+
+/** A verdict signed off, with everything it rested on. */
+export const signOff = sqliteTable(
+  'sign_off',
+  {
+    id: text('id').primaryKey(),
+    jobId: text('job_id')
+      .notNull()
+      .references(() => job.id),
+    at: moment('at'),
+    by: text('by').notNull(),
+    sheet: text('sheet', { mode: 'json' }).notNull(),
+    limits: text('limits', { mode: 'json' }).notNull(),
+    assessment: text('assessment', { mode: 'json' }).notNull(),
+    /** Version of the programme that assessed. */
+    version: text('version').notNull(),
+    /** Last reading that was taken in, so that later ones show as such. */
+    upToReading: integer('up_to_reading').notNull(),
+  },
+  (table) => [index('sign_off_job').on(table.jobId, table.at)],
+);
+
+/** The shop's changes of limits, newest counting. Kept, not overwritten: a limit is part of a judgement. */
+export const limitChange = sqliteTable(
+  'limit_change',
+  {
+    seq: integer('seq').primaryKey({ autoIncrement: true }),
+    limitId: text('limit_id').notNull(),
+    /** Null puts the default back. */
+    value: text('value', { mode: 'json' }),
+    at: moment('at'),
+    by: text('by').notNull(),
+  },
+  (table) => [index('limit_change_id').on(table.limitId, table.seq)],
+);
