@@ -24,7 +24,7 @@ import {
 } from '../data/repositories';
 import type { Transaction } from '../data/store';
 import { day, type Context } from './context';
-import { signOff } from './use-cases/jobs';
+import { signOff } from './use-cases/sign-off';
 import { summarise, summaryKey } from './use-cases/summary';
 
 const DAY_MS = 86_400_000;

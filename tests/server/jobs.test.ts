@@ -5,7 +5,10 @@ import { currentReadings, readingHistory } from '../../src/data/repositories';
 import { openStore } from '../../src/data/store';
 import { findSignOff } from '../../src/data/repositories';
 import { Refusal } from '../../src/server/refusal';
-import { benchView, createJob, jobSheet, jobView, putReadings, reopen, signOff } from '../../src/server/use-cases/jobs';
+import { benchView } from '../../src/server/use-cases/bench';
+import { jobSheet, jobView, putReadings } from '../../src/server/use-cases/jobs';
+import { reopen, signOff } from '../../src/server/use-cases/sign-off';
+import { createJob } from '../../src/server/use-cases/take-in';
 import { changeLimit, joinBench, limitsInForce, shopPage } from '../../src/server/use-cases/shop';
 import { testContext } from '../support/context';
 

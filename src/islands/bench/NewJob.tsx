@@ -3,7 +3,7 @@ import type { BenchView, CreateJob } from '../../contract';
 import { Dialog } from '../../ui/parts/Dialog';
 import { Notice } from '../../ui/parts/Notice';
 import { api, RequestFailed } from '../frame/api';
-import { useFrame } from '../frame/Frame';
+import { useFrame } from '../frame/frame-context';
 
 type Customers = BenchView['customers'];
 

@@ -1,7 +1,7 @@
 import { useCallback, useId } from 'react';
 import { Moon, Sun } from 'lucide-react';
 import type { ShopView } from '../../contract';
-import { useFrame } from './Frame';
+import { useFrame } from './frame-context';
 import { useKeys } from './keys';
 import { SearchBox } from './SearchBox';
 import { WhoIsHere } from './WhoIsHere';

@@ -1,30 +1,11 @@
-import { createContext, useContext, useMemo, useState, useSyncExternalStore, type ReactNode } from 'react';
-import { formatFigure, formatLength, type Mm, type UnitSystem } from '../../core/quantity';
+import { useMemo, useState, useSyncExternalStore, type ReactNode } from 'react';
+import { formatFigure, formatLength, type Mm } from '../../core/quantity';
 import type { ShopView } from '../../contract';
 import { Band, type Place } from './Band';
+import { FrameContext, type FrameValue } from './frame-context';
 import { KeySheet } from './KeySheet';
 import { remember, type Preferences } from './preferences';
 import { useEscapeFromFields, type KeyHelp } from './keys';
-
-interface FrameValue extends Preferences {
-  readonly shop: ShopView;
-  readonly setUnit: (unit: UnitSystem) => void;
-  readonly setBench: (bench: 'light' | 'dark') => void;
-  readonly setWho: (who: string) => void;
-  /** A length with its unit, in the unit of the screen. */
-  readonly show: (mm: number, decimals?: number) => string;
-  /** The figure alone. */
-  readonly figure: (mm: number, decimals?: number) => string;
-}
-
-const FrameContext = createContext<FrameValue | null>(null);
-
-/** Unit, person and shop, for anything inside the frame. */
-export function useFrame(): FrameValue {
-  const frame = useContext(FrameContext);
-  if (!frame) throw new Error('useFrame is used outside the frame.');
-  return frame;
-}
 
 const never = () => () => undefined;
 

@@ -3,7 +3,7 @@ import type { ShopView } from '../../contract';
 import { Dialog } from '../../ui/parts/Dialog';
 import { Notice } from '../../ui/parts/Notice';
 import { api, RequestFailed } from './api';
-import { useFrame } from './Frame';
+import { useFrame } from './frame-context';
 
 const NEW = '+new';
 

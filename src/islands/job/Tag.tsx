@@ -15,7 +15,7 @@ import {
   valueWithDoubt,
   verdictReason,
 } from '../../wording';
-import { useFrame } from '../frame/Frame';
+import { useFrame } from '../frame/frame-context';
 import { useJob } from './store/JobContext';
 
 /** The part that a step is about; the others begin with the bar. */

@@ -4,7 +4,8 @@ import type { ShopPageView } from '../../contract';
 import { Notice } from '../../ui/parts/Notice';
 import { limitName, provenanceWord } from '../../wording';
 import { api, RequestFailed } from '../frame/api';
-import { Frame, useFrame } from '../frame/Frame';
+import { Frame } from '../frame/Frame';
+import { useFrame } from '../frame/frame-context';
 import type { Preferences } from '../frame/preferences';
 
 /** Shop: the limits every judgement is made with, where they come from, and who changed them. */

@@ -1,6 +1,8 @@
 import { assess, brought, nextStep, stepOfReading, stepStates, type Appraisal } from '../../core/assess';
 import type { Limits } from '../../core/families';
 import { PARTS, type BenchSheet, sheetFromEntries, type Entry } from '../../core/sheet';
+import { currentReadings, setSummary } from '../../data/repositories';
+import type { Transaction } from '../../data/store';
 import type { JobSummary } from '../../contract';
 import { nextSentence, stepName } from '../../wording';
 
@@ -34,4 +36,15 @@ function nextText(step: JobSummary['next']['step'], { next }: Appraisal): string
   if (step === null) return 'Nothing left to do.';
   const first = next.find(({ measure }) => stepOfReading(measure) === step);
   return first ? `${stepName[step]}: ${nextSentence(first)}` : `${stepName[step]}.`;
+}
+
+/** Brings a job's stored summary up to date with its readings. */
+export async function refreshSummary(
+  tx: Transaction,
+  jobId: string,
+  limits: Limits,
+  signedOff: boolean,
+): Promise<void> {
+  const entries = await currentReadings(tx, [jobId]);
+  await setSummary(tx, jobId, summarise(entries, limits, signedOff), summaryKey(limits));
 }

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { estimate, type LengthReading } from '../../../core/quantity';
 import { BarPlan } from '../../../ui/drawings/BarPlan';
-import { useFrame } from '../../frame/Frame';
+import { useFrame } from '../../frame/frame-context';
 import { useJob } from '../store/JobContext';
 import { useTarget } from '../target';
 import { LookOver } from './LookOver';

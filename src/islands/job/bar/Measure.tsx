@@ -1,7 +1,7 @@
 import { Plus } from 'lucide-react';
 import { RailProfile } from '../../../ui/drawings/RailProfile';
 import { dressingSentence } from '../../../wording';
-import { useFrame } from '../../frame/Frame';
+import { useFrame } from '../../frame/frame-context';
 import { useKeys } from '../../frame/keys';
 import { useJob } from '../store/JobContext';
 import { Section } from './Section';

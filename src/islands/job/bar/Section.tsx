@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { estimate, type LengthReading } from '../../../core/quantity';
 import { CrossSection } from '../../../ui/drawings/CrossSection';
-import { useFrame } from '../../frame/Frame';
+import { useFrame } from '../../frame/frame-context';
 import { OPTIONS } from '../options';
 import { ChoiceField } from '../parts/ChoiceField';
 import { EntryField } from '../parts/EntryField';

@@ -1,5 +1,5 @@
 import { useEffect, useRef, type KeyboardEvent } from 'react';
-import { useFrame } from '../../frame/Frame';
+import { useFrame } from '../../frame/frame-context';
 import { Conflict } from '../parts/Conflict';
 import { useJob } from '../store/JobContext';
 import { useField, type Field } from '../store/useField';

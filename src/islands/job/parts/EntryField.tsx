@@ -1,5 +1,5 @@
 import { useId, type KeyboardEvent } from 'react';
-import { useFrame } from '../../frame/Frame';
+import { useFrame } from '../../frame/frame-context';
 import { useField } from '../store/useField';
 import { Conflict } from './Conflict';
 

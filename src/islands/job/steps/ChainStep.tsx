@@ -3,7 +3,7 @@ import { ChoiceField } from '../parts/ChoiceField';
 import { EntryField } from '../parts/EntryField';
 import { Group, StepHead } from '../parts/StepHead';
 import { OPTIONS } from '../options';
-import { useFrame } from '../../frame/Frame';
+import { useFrame } from '../../frame/frame-context';
 
 const CUTTERS_SHOWN = 4;
 

@@ -19,7 +19,7 @@ import {
   verdictReason,
 } from '../../../wording';
 import { api, RequestFailed } from '../../frame/api';
-import { useFrame } from '../../frame/Frame';
+import { useFrame } from '../../frame/frame-context';
 import { Group, StepHead } from '../parts/StepHead';
 import { useJob } from '../store/JobContext';
 

@@ -2,7 +2,7 @@ import { FAMILIES, FAMILY_IDS } from '../../../core/families';
 import { MAX_STRETCH, readStamp, rivetsFor, type Identified } from '../../../core/identify';
 import { PitchScale } from '../../../ui/drawings/PitchScale';
 import { familyLabel, gaugeLabel, identityReason, list, stampMeaning } from '../../../wording';
-import { useFrame } from '../../frame/Frame';
+import { useFrame } from '../../frame/frame-context';
 import { ChoiceField } from '../parts/ChoiceField';
 import { EntryField } from '../parts/EntryField';
 import { Group, StepHead } from '../parts/StepHead';

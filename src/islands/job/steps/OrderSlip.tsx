@@ -6,7 +6,7 @@ import type { StockAnswer } from '../../../contract';
 import { Notice } from '../../../ui/parts/Notice';
 import { familyLabel, familyShort, fitSentence, orderWithheld } from '../../../wording';
 import { api } from '../../frame/api';
-import { useFrame } from '../../frame/Frame';
+import { useFrame } from '../../frame/frame-context';
 import { money } from '../../stock/money';
 import { Group, StepHead } from '../parts/StepHead';
 import { useJob } from '../store/JobContext';

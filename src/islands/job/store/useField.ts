@@ -1,6 +1,6 @@
 import { entryPlace, type EntryProblem } from '../../../core/sheet';
 import { entryProblem } from '../../../wording';
-import { useFrame } from '../../frame/Frame';
+import { useFrame } from '../../frame/frame-context';
 import { useJob } from './JobContext';
 import type { Standing } from './job-store';
 

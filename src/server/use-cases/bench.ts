@@ -1,0 +1,131 @@
+import type { Limits } from '../../core/families';
+import {
+  countJobs,
+  currentReadings,
+  findCustomer,
+  findSaw,
+  listCustomers,
+  listJobs,
+  sawsOf,
+  setSummary,
+  type JobFilter,
+  type JobRecord,
+} from '../../data/repositories';
+import type { BenchView, JobRow, JobSummary } from '../../contract';
+import { day, type Context } from '../context';
+import { limitsInForce, shopView } from './shop';
+import { summarise, summaryKey } from './summary';
+
+const PAGE = 24;
+/** Customers offered for a new job; others are found by typing. */
+const OFFERED_CUSTOMERS = 200;
+
+/** Summaries of a page of jobs: stored ones where they are still true, made afresh where they are not. */
+async function summaries(
+  context: Context,
+  jobs: readonly JobRecord[],
+  limits: Limits,
+): Promise<ReadonlyMap<string, JobSummary>> {
+  const key = summaryKey(limits);
+  const stale = jobs.filter((job) => job.summaryKey !== key);
+  const readings = await currentReadings(
+    context.store.db,
+    stale.map(({ id }) => id),
+  );
+  const made = stale.map((job) => ({
+    job,
+    summary: summarise(
+      readings.filter(({ jobId }) => jobId === job.id),
+      limits,
+      job.state === 'signed-off',
+    ),
+  }));
+  if (made.length > 0) {
+    await context.store.write(async (tx) => {
+      for (const { job, summary } of made) await setSummary(tx, job.id, summary, key);
+    });
+  }
+  const fresh = new Map(made.map(({ job, summary }) => [job.id, summary]));
+  return new Map(jobs.map((job) => [job.id, fresh.get(job.id) ?? (job.summary as JobSummary)]));
+}
+
+async function rows(context: Context, jobs: readonly JobRecord[]): Promise<readonly JobRow[]> {
+  const limits = await limitsInForce(context);
+  const [made, complaints] = await Promise.all([summaries(context, jobs, limits), complaintsOf(context, jobs)]);
+  return jobs.map((job) => ({
+    id: job.id,
+    tag: job.tag,
+    state: job.state,
+    promisedFor: job.promisedFor,
+    customer: job.customer.name,
+    saw: job.saw && [job.saw.label, job.saw.tag].filter(Boolean).join(', '),
+    complaint: complaints.get(job.id) ?? '',
+    summary: made.get(job.id)!,
+  }));
+}
+
+async function complaintsOf({ store }: Context, jobs: readonly JobRecord[]): Promise<ReadonlyMap<string, string>> {
+  const readings = await currentReadings(
+    store.db,
+    jobs.map(({ id }) => id),
+    'job.complaint',
+  );
+  return new Map(readings.map(({ jobId, text }) => [jobId, text]));
+}
+
+/** The Bench: open jobs by the day they are promised for, or the jobs of one customer or saw. */
+export async function benchView(
+  context: Context,
+  wanted: { page: number; customerId?: string | undefined; sawId?: string | undefined; done?: boolean },
+): Promise<BenchView> {
+  const { db } = context.store;
+  const filter = jobFilter(wanted);
+  const page = Math.max(1, Math.floor(wanted.page) || 1);
+  const [shop, total, jobs, customers, title] = await Promise.all([
+    shopView(context),
+    countJobs(db, filter),
+    listJobs(db, filter, { limit: PAGE, offset: (page - 1) * PAGE }),
+    listCustomers(db, OFFERED_CUSTOMERS),
+    titleOf(context, filter),
+  ]);
+  const saws = await sawsOf(
+    db,
+    customers.map(({ id }) => id),
+  );
+  return {
+    shop,
+    today: day(context.now()),
+    title,
+    jobs: await rows(context, jobs),
+    total,
+    page,
+    pages: Math.max(1, Math.ceil(total / PAGE)),
+    customers: customers.map(({ id, name }) => ({
+      id,
+      name,
+      saws: saws
+        .filter(({ customerId }) => customerId === id)
+        .map((saw) => ({ id: saw.id, label: saw.label, tag: saw.tag })),
+    })),
+  };
+}
+
+function jobFilter({
+  customerId,
+  sawId,
+  done,
+}: {
+  customerId?: string | undefined;
+  sawId?: string | undefined;
+  done?: boolean;
+}): JobFilter {
+  if (customerId) return { show: 'customer', customerId };
+  if (sawId) return { show: 'saw', sawId };
+  return { show: done ? 'signed-off' : 'open' };
+}
+
+async function titleOf({ store }: Context, filter: JobFilter): Promise<string | null> {
+  if (filter.show === 'customer') return (await findCustomer(store.db, filter.customerId))?.name ?? null;
+  if (filter.show === 'saw') return (await findSaw(store.db, filter.sawId))?.label ?? null;
+  return filter.show === 'signed-off' ? 'Signed off' : null;
+}

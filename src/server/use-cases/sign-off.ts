@@ -1,0 +1,57 @@
+import { assess } from '../../core/assess';
+import { sheetFromEntries } from '../../core/sheet';
+import { addSignOff, currentReadings, lastReading, setState, signOffsOf } from '../../data/repositories';
+import type { JobView } from '../../contract';
+import { assessmentDocument } from '../../wording';
+import type { Context } from '../context';
+import { Refusal } from '../refusal';
+import { PROGRAMME_VERSION } from '../version';
+import { mustFindJob } from './jobs';
+import { limitsInForce } from './shop';
+import { refreshSummary } from './summary';
+
+/** Signs the verdicts off as they stand, keeping all they rest on. Refused when readings have come in since they were looked at. */
+export async function signOff(
+  context: Context,
+  jobId: string,
+  { by, upToReading }: { by: string; upToReading: number },
+): Promise<JobView['signOffs']> {
+  await mustFindJob(context, jobId);
+  const limits = await limitsInForce(context);
+  await context.store.write(async (tx) => {
+    const last = await lastReading(tx, jobId);
+    if (last !== upToReading)
+      throw new Refusal(
+        409,
+        'read-again',
+        'Readings have come in since this verdict was shown: look at it again, then sign off.',
+      );
+    const entries = await currentReadings(tx, [jobId]);
+    const { sheet, written } = sheetFromEntries(entries);
+    const assessment = assessmentDocument(assess(sheet, limits));
+    await addSignOff(tx, {
+      id: context.newId(),
+      jobId,
+      at: context.now().toISOString(),
+      by,
+      sheet: written,
+      limits,
+      assessment,
+      version: PROGRAMME_VERSION,
+      upToReading,
+    });
+    await setState(tx, jobId, 'signed-off');
+    await refreshSummary(tx, jobId, limits, true);
+  });
+  return signOffsOf(context.store.db, jobId);
+}
+
+/** Opens a signed-off job again; what was signed stays on record. */
+export async function reopen(context: Context, jobId: string): Promise<void> {
+  await mustFindJob(context, jobId);
+  const limits = await limitsInForce(context);
+  await context.store.write(async (tx) => {
+    await setState(tx, jobId, 'open');
+    await refreshSummary(tx, jobId, limits, false);
+  });
+}

@@ -1,0 +1,115 @@
+import { entriesFromSheet, readSheet, type Entry, type WrittenBenchSheet } from '../../core/sheet';
+import {
+  addCustomer,
+  addJob,
+  addSaw,
+  findCustomer,
+  findCustomerByName,
+  findSaw,
+  nextTag,
+  storeFirstReadings,
+  type SawRecord,
+} from '../../data/repositories';
+import type { Transaction } from '../../data/store';
+import type { CreateJob } from '../../contract';
+import { sheetProblem } from '../../wording';
+import type { Context } from '../context';
+import { notFound, Refusal } from '../refusal';
+import { limitsInForce } from './shop';
+import { refreshSummary } from './summary';
+
+/** What the saw's record says, as first entries of the job's sheet. */
+function sawEntries(saw: SawRecord | null): readonly Entry[] {
+  if (!saw) return [];
+  const known = { 'saw.label': saw.label, 'saw.mount': saw.mount, 'saw.maxRpm': saw.maxRpm };
+  return Object.entries(known).flatMap(([path, value]) =>
+    value === null ? [] : [{ path, text: String(value), unit: 'mm' as const }],
+  );
+}
+
+function importedEntries(sheet: unknown): readonly Entry[] {
+  if (sheet === undefined) return [];
+  const read = readSheet(sheet);
+  if (!read.ok)
+    throw new Refusal(422, 'sheet-refused', 'This bench sheet cannot be read.', read.error.map(sheetProblem));
+  return entriesFromSheet(sheet as WrittenBenchSheet);
+}
+
+/** Takes in a job: finds or adds the customer and the saw, and stores what is known as its first readings. */
+export async function createJob(context: Context, wanted: CreateJob): Promise<{ id: string; tag: string }> {
+  const imported = importedEntries(wanted.sheet);
+  const limits = await limitsInForce(context);
+  const written = { at: context.now().toISOString(), by: wanted.by };
+  const id = context.newId();
+  return context.store.write(async (tx) => {
+    const customerId = await customerFor(tx, context, wanted.customer, written);
+    const saw = await sawFor(tx, context, wanted.saw, customerId, written);
+    const tag = await nextTag(tx);
+    await addJob(tx, { id, tag, customerId, sawId: saw?.id ?? null, promisedFor: wanted.promisedFor, ...written });
+    const complaint: Entry[] =
+      wanted.complaint.trim() === '' ? [] : [{ path: 'job.complaint', text: wanted.complaint, unit: 'mm' }];
+    const entries = new Map([...imported, ...sawEntries(saw), ...complaint].map((entry) => [entry.path, entry]));
+    entries.delete('job.reference');
+    await storeFirstReadings(
+      tx,
+      [...entries.values()].map((entry) => ({
+        ...entry,
+        id: context.newId(),
+        jobId: id,
+        supersedes: null,
+        ...written,
+      })),
+    );
+    await refreshSummary(tx, id, limits, false);
+    return { id, tag };
+  });
+}
+
+type Written = { at: string; by: string };
+
+async function customerFor(
+  tx: Transaction,
+  context: Context,
+  wanted: CreateJob['customer'],
+  written: Written,
+): Promise<string> {
+  if ('id' in wanted) {
+    if (!(await findCustomer(tx, wanted.id))) throw notFound('customer');
+    return wanted.id;
+  }
+  const known = await findCustomerByName(tx, wanted.name);
+  if (known) return known.id;
+  const id = context.newId();
+  await addCustomer(tx, { id, name: wanted.name, contact: '', ...written });
+  return id;
+}
+
+async function sawFor(
+  tx: Transaction,
+  context: Context,
+  wanted: CreateJob['saw'],
+  customerId: string,
+  written: Written,
+): Promise<SawRecord | null> {
+  if (!wanted) return null;
+  if ('id' in wanted) {
+    const saw = await findSaw(tx, wanted.id);
+    if (!saw || saw.customerId !== customerId)
+      throw new Refusal(
+        422,
+        'saw-of-another',
+        'That saw belongs to another customer: pick one of theirs or write a new one.',
+      );
+    return saw;
+  }
+  const saw: SawRecord = {
+    id: context.newId(),
+    customerId,
+    label: wanted.label,
+    tag: '',
+    mount: wanted.mount || null,
+    maxRpm: null,
+  };
+  await addSaw(tx, { ...saw, ...written });
+  return saw;
+}
