@@ -4,12 +4,14 @@ import { resolve } from 'node:path';
 import { createInterface } from 'node:readline/promises';
 import { installPackages, must, ROOT, say, start, tool } from './lib/run.mjs';
 
-const fresh = process.argv.includes('--fresh');
+/** A flag given to this script, or to npm in front of it (`npm run demo --fresh`). */
+const flag = (name) => process.argv.includes(`--${name}`) || process.env[`npm_config_${name}`] === 'true';
+const fresh = flag('fresh');
 const store = resolve(ROOT, process.env.SERRATA_DB ?? './data/serrata.db');
 
 /** Asks before a store is thrown away; `--yes` answers beforehand, and without a terminal the answer is no. */
 async function agreed() {
-  if (!existsSync(store) || process.argv.includes('--yes')) return true;
+  if (!existsSync(store) || flag('yes')) return true;
   if (!process.stdin.isTTY) {
     say('--fresh would throw the store away. Say so with --yes, since there is nobody here to ask.');
     return false;

@@ -2,7 +2,8 @@
 import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
-import { CHROMIUM, installChromium, installPackages, must, ROOT, say, start, tool } from './lib/run.mjs';
+import { LAUNCH } from './lib/chromium.mjs';
+import { installChromium, installPackages, must, ROOT, say, start, tool } from './lib/run.mjs';
 
 const PORT = '4394';
 const ADDRESS = `http://127.0.0.1:${PORT}`;
@@ -40,18 +41,7 @@ must(tool('astro', ['build'], { ASTRO_TELEMETRY_DISABLED: '1' }), 'The build');
 const folder = mkdtempSync(join(tmpdir(), 'serrata-pictures-'));
 const server = start('tsx', ['src/server/main.ts', '--demo'], { SERRATA_DB: join(folder, 'store.db'), PORT });
 const { chromium } = await import('@playwright/test');
-const browser = await chromium.launch({
-  executablePath: CHROMIUM,
-  args: [
-    '--no-sandbox',
-    '--disable-gpu',
-    '--disable-quic',
-    '--no-first-run',
-    '--disable-background-networking',
-    '--disable-component-update',
-    '--disable-sync',
-  ],
-});
+const browser = await chromium.launch(LAUNCH);
 try {
   for (let i = 0; i < 100; i += 1) {
     if (

@@ -45,7 +45,6 @@ suite(
   'Core, reference and server tests',
   'vitest',
   ['run', '--reporter=default', '--reporter=json', '--outputFile.json=test-results/unit.json'],
-  {},
   () => {
     const { numPassedTests, numFailedTests } = json('unit.json');
     return { passed: numPassedTests, failed: numFailedTests };

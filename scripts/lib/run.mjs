@@ -3,10 +3,10 @@ import { createHash } from 'node:crypto';
 import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { CHROMIUM } from './chromium.mjs';
 
 /** The checkout, wherever the command was started. */
 export const ROOT = fileURLToPath(new URL('../..', import.meta.url));
-export const CHROMIUM = '/usr/bin/chromium';
 
 const bin = (name) => resolve(ROOT, 'node_modules/.bin', name);
 

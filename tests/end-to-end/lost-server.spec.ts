@@ -4,28 +4,26 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, test } from '@playwright/test';
 
-const PORT = 4392;
-const ADDRESS = `http://127.0.0.1:${PORT}`;
 const store = join(mkdtempSync(join(tmpdir(), 'serrata-lost-')), 'store.db');
 let server: ChildProcess | null = null;
+/** Any free port at first, the same one ever after. */
+let address = '';
 
-/** Starts a server of its own and waits until it answers. */
+/** Starts a server of its own and waits until it says where it is open. */
 async function open(): Promise<void> {
+  const port = address === '' ? '0' : new URL(address).port;
   const started = spawn(process.execPath, ['--import', 'tsx', 'src/server/main.ts', '--demo'], {
-    env: { ...process.env, SERRATA_DB: store, PORT: String(PORT) },
-    stdio: 'ignore',
+    env: { ...process.env, SERRATA_DB: store, PORT: port },
+    stdio: ['ignore', 'pipe', 'inherit'],
   });
   server = started;
-  await expect
-    .poll(
-      () =>
-        fetch(`${ADDRESS}/api/health`).then(
-          ({ status }) => status,
-          () => 0,
-        ),
-      { timeout: 30_000 },
-    )
-    .toBe(200);
+  address = await new Promise((resolve, reject) => {
+    started.once('exit', () => reject(new Error('The server did not start.')));
+    started.stdout.on('data', (chunk: Buffer) => {
+      const said = /open at (http:\S+?)\/?\s/.exec(chunk.toString());
+      if (said) resolve(said[1]!);
+    });
+  });
 }
 
 /** Pulls the plug: no chance to tidy up. */
@@ -44,9 +42,8 @@ test.afterAll(() => server?.kill('SIGKILL'));
 test('a killed server loses nothing acknowledged, and what is typed meanwhile is sent when it is back', async ({
   page,
 }) => {
-  await open();
-  const hits = (await (await fetch(`${ADDRESS}/api/search?q=L-0420`)).json()) as { href: string }[];
-  const job = `${ADDRESS}${hits[0]!.href}?step=take-in`;
+  const hits = (await (await fetch(`${address}/api/search?q=L-0420`)).json()) as { href: string }[];
+  const job = `${address}${hits[0]!.href}?step=take-in`;
   await page.goto(job);
   await page.waitForSelector('[data-ready=true]');
   await page.getByLabel('Mount', { exact: true }).fill('M3');
@@ -66,8 +63,8 @@ test('a killed server loses nothing acknowledged, and what is typed meanwhile is
 });
 
 test('what could not be sent is taken over when the page is opened again', async ({ page }) => {
-  const hits = (await (await fetch(`${ADDRESS}/api/search?q=L-0420`)).json()) as { href: string }[];
-  const job = `${ADDRESS}${hits[0]!.href}?step=take-in`;
+  const hits = (await (await fetch(`${address}/api/search?q=L-0420`)).json()) as { href: string }[];
+  const job = `${address}${hits[0]!.href}?step=take-in`;
   await page.goto(job);
   await page.waitForSelector('[data-ready=true]');
   await page.route('**/readings', (route) => route.abort());

@@ -1,4 +1,4 @@
-import type { Action, BenchSheet, Operation, Part } from '../sheet';
+import { OPERATIONS, type Action, type BenchSheet, type Operation, type Part } from '../sheet';
 import { CHECK_IDS, type Check } from './check';
 
 /** Why a verdict is what it is. */
@@ -57,25 +57,8 @@ export function operationsFor(
   });
   if (dressAdvised) wanted.push('dress-rails', 'deburr');
   if (fileBack) wanted.push('file-back');
-  return OPERATION_ORDER.filter((operation) => wanted.includes(operation));
+  return OPERATIONS.filter((operation) => wanted.includes(operation));
 }
-
-/** Working order: clean before judging, level before deburring. */
-const OPERATION_ORDER: readonly Operation[] = [
-  'clean-oil-holes',
-  'rake-groove',
-  'straighten',
-  'dress-rails',
-  'deburr',
-  'free-nose',
-  're-nose',
-  'file-back',
-  'even-cutters',
-  'file-tangs',
-  'dress-straps',
-  'free-tight-joints',
-  'free-bearing',
-];
 
 /**
  * Decides one part. One condemning failure is enough to replace, whatever is missing. Otherwise anything required and missing, or a condemning

@@ -42,3 +42,8 @@ export function nearest64(length: Mm): string {
   if (top === 0) return `${sign}${whole}`;
   return whole === 0 ? `${sign}${top}/${bottom}` : `${sign}${whole} ${top}/${bottom}`;
 }
+
+/** A position along a bar as one reads it off a rule: whole millimetres, or inches to the nearest sixty-fourth. */
+export function formatPosition(length: Mm, unit: UnitSystem): string {
+  return unit === 'mm' ? formatLength(length, 'mm', 0) : `${nearest64(length)} in`;
+}

@@ -4,13 +4,13 @@ import { z } from 'zod';
 export const ACTIONS = ['keep', 'clean', 'recondition', 'replace', 'undecided'] as const;
 export type Action = (typeof ACTIONS)[number];
 
-/** Named work on a part. */
+/** Named work on a part, in working order: clean before judging, level before deburring. */
 export const OPERATIONS = [
   'clean-oil-holes',
   'rake-groove',
+  'straighten',
   'dress-rails',
   'deburr',
-  'straighten',
   'free-nose',
   're-nose',
   'file-back',

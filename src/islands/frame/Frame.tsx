@@ -1,5 +1,5 @@
 import { useMemo, useState, useSyncExternalStore, type ReactNode } from 'react';
-import { formatFigure, formatLength, type Mm } from '../../core/quantity';
+import { formatFigure, formatLength, formatPosition, type Mm } from '../../core/quantity';
 import type { ShopView } from '../../contract';
 import { Band, type Place } from './Band';
 import { FrameContext, type FrameValue } from './frame-context';
@@ -59,6 +59,7 @@ export function Frame({ shop: given, preferences, place, keys = [], under, fixed
         setWhoState(next);
       },
       show: (mm, decimals) => formatLength(mm as Mm, unit, decimals),
+      position: (mm) => formatPosition(mm as Mm, unit),
       figure: (mm, decimals) => formatFigure(mm as Mm, unit, decimals),
     }),
     [unit, bench, who, shop],

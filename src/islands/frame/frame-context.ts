@@ -11,6 +11,8 @@ export interface FrameValue extends Preferences {
   readonly setWho: (who: string) => void;
   /** A length with its unit, in the unit of the screen. */
   readonly show: (mm: number, decimals?: number) => string;
+  /** A position along a bar, as a rule shows it. */
+  readonly position: (mm: number) => string;
   /** The figure alone. */
   readonly figure: (mm: number, decimals?: number) => string;
 }

@@ -1,5 +1,5 @@
 import { never } from '../../core/result';
-import { formatFigure, formatLength, mm, type UnitSystem } from '../../core/quantity';
+import { formatFigure, formatLength, formatPosition, mm, type UnitSystem } from '../../core/quantity';
 import type { IdentityReason, StampMeaning } from '../../core/identify';
 import { familyLabel, gaugeLabel, pitchMarkLabel } from './labels';
 import { list } from './places';
@@ -114,7 +114,7 @@ export function stampMeaning(meaning: StampMeaning): string {
     case 'driveLinks':
       return meaning.marked ? `${meaning.value} drive links` : `${meaning.value} drive links?`;
     case 'listedLength':
-      return `length ${formatLength(meaning.value, 'mm', 0)} (${formatLength(meaning.value, 'in', 1)})`;
+      return `length ${formatPosition(meaning.value, 'mm')} (${formatPosition(meaning.value, 'in')})`;
     case 'outOfScope':
       return meaning.what === 'harvester-pitch'
         ? '3/4 harvester pitch, out of scope'

@@ -5,7 +5,7 @@ import { FAMILY_IDS } from '../../core/families';
 import type { WearPattern } from '../../core/bar';
 import type { FitJudgement } from '../../core/fit';
 import type { OrderWithheld, StockMiss } from '../../core/order';
-import { formatLength, type UnitSystem } from '../../core/quantity';
+import { formatLength, formatPosition, mm, type UnitSystem } from '../../core/quantity';
 import { checkSentence } from './check';
 import { actionWord, familyLabel, fitRuleName, gaugeLabel, instrumentName, operationWord, partName } from './labels';
 import { list, readingName, sentence } from './places';
@@ -63,7 +63,7 @@ export function dressingSentence(
   unit: UnitSystem = 'mm',
 ): string {
   const { plan, advised, stoppedBy, coarseFirst } = dressing;
-  const show = (value: number) => formatLength(value as Parameters<typeof formatLength>[0], unit);
+  const show = (value: number) => formatLength(mm(value), unit);
   if (!advised) return `Edge ${edge} needs no dressing: at most ${show(plan.most)} stands proud.`;
   const rails = (['near', 'far'] as const).map((rail) => ({
     rail,
@@ -72,7 +72,7 @@ export function dressingSentence(
   const worst = rails
     .flatMap(({ rail, removal }) => removal.map((amount, station) => ({ rail, station, amount: amount ?? 0 })))
     .reduce((most, next) => (next.amount > most.amount ? next : most));
-  const work = `Dress edge ${edge}. Most comes off the ${worst.rail} rail: ${show(worst.amount)} at ${formatLength(stationAt(worst.station) as Parameters<typeof formatLength>[0], unit, unit === 'mm' ? 0 : 1)}.`;
+  const work = `Dress edge ${edge}. Most comes off the ${worst.rail} rail: ${show(worst.amount)} at ${formatPosition(mm(stationAt(worst.station)), unit)}.`;
   if (stoppedBy)
     return `${work} It cannot be done: station ${stoppedBy.station + 1} would end ${stoppedBy.limit === 'bar.depth' ? 'below the least groove depth' : 'with the link on the floor'}.`;
   return coarseFirst ? `${work} Coarse first, then square by file.` : work;

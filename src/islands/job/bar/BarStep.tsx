@@ -59,7 +59,7 @@ const value = (reading: LengthReading | undefined): number | null =>
 
 function Plan({ stations, onSelect }: { stations: Stations; onSelect: Stations['select'] }) {
   const { entered } = useJob();
-  const { show, unit } = useFrame();
+  const { position } = useFrame();
   const sheet = entered.sheet.bar;
   const positions = (edge: 'A' | 'B') =>
     stations.points[edge].map(({ key, at, near, far }) => ({ key, at, measured: near !== null || far !== null }));
@@ -71,7 +71,7 @@ function Plan({ stations, onSelect }: { stations: Stations; onSelect: Stations['
       stations={{ A: positions('A'), B: positions('B') }}
       selected={stations.selected}
       onSelect={onSelect}
-      showPosition={(mm) => show(mm, unit === 'mm' ? 0 : 1)}
+      showPosition={position}
     />
   );
 }

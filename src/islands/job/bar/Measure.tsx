@@ -14,7 +14,7 @@ const EDGES = ['A', 'B'] as const;
 /** Stations on both edges: typed in the entry path, drawn at every keystroke. */
 export function Measure({ stations }: { stations: Stations }) {
   const { appraisal, view } = useJob();
-  const { show, unit } = useFrame();
+  const { show, unit, position } = useFrame();
   const { rows, points, edge, row, selected, select, toEdge, add } = stations;
   const { bar } = appraisal;
   useKeys((key) => {
@@ -33,7 +33,7 @@ export function Measure({ stations }: { stations: Stations }) {
           selected={selected}
           onSelect={select}
           show={(mm) => show(mm, unit === 'mm' ? 1 : 2)}
-          showPosition={(mm) => show(mm, unit === 'mm' ? 0 : 1)}
+          showPosition={position}
         />
         <DressingLines stationAt={(each, station) => bar.edges[each].stations[station]?.at ?? 0} />
         <EdgeSwitch edge={edge} onEdge={toEdge} onAdd={add} />

@@ -14,7 +14,7 @@ const value = (reading: LengthReading | undefined): number | null =>
 /** The cross-section at the chosen station, with its figures and its finer readings. */
 export function Section({ edge, row, number }: { edge: Edge; row: StationRow; number: number }) {
   const { appraisal, entered } = useJob();
-  const { show } = useFrame();
+  const { show, position } = useFrame();
   const [factor, setFactor] = useState(1);
   const chain = entered.sheet.chain;
   const figures = sectionAt(row, edge, appraisal, { kerf: value(chain?.kerf), tipHeight: value(chain?.tipHeight) });
@@ -30,7 +30,7 @@ export function Section({ edge, row, number }: { edge: Edge; row: StationRow; nu
   return (
     <section aria-label={`Cross-section, edge ${edge}, station ${number}`}>
       <h3 className="font-bold">
-        Edge {edge}, station {number} <span className="figures font-normal text-ink-soft">at {show(row.at, 0)}</span>
+        Edge {edge}, station {number} <span className="figures font-normal text-ink-soft">at {position(row.at)}</span>
       </h3>
       <CrossSection figures={figures} exaggeration={factor} show={show} />
       <dl className="grid grid-cols-4 gap-1 text-sm">

@@ -181,7 +181,7 @@ interface CellProps {
 
 function Cell({ row, column, cell, label, field, at, sayId, onSelect, onKeyDown }: CellProps) {
   const { store } = useJob();
-  const { show, unit } = useFrame();
+  const { position } = useFrame();
   const { isRefused } = useRefusal();
   /** A planned station gets its planned position with its first reading. */
   const type = (text: string) => {
@@ -203,7 +203,7 @@ function Cell({ row, column, cell, label, field, at, sayId, onSelect, onKeyDown 
       autoComplete="off"
       className="entry w-full min-w-0 figures"
       value={field.text}
-      placeholder={column === 'at' && row.planned ? show(row.at, unit === 'mm' ? 0 : 2) : ''}
+      placeholder={column === 'at' && row.planned ? position(row.at) : ''}
       onFocus={() => onSelect(row.key)}
       onChange={({ target }) => type(target.value)}
       onBlur={enter}
