@@ -1,0 +1,178 @@
+import { describe, expect, it } from 'vitest';
+import { assess, STEPS } from '../../core/assess';
+import { DEFAULTS } from '../../core/families';
+import { entryPlace, sheetFromEntries, type Entry } from '../../core/sheet';
+import { moveFor } from './bar/StationTable';
+import { drawnStation, nextKey, plannedPositions, sectionAt, stationRows } from './bar/stations';
+import { OPTIONS } from './options';
+import { destinationOf } from './places';
+import { jointsOf, platesOf } from './plates';
+import type { Snapshot, Standing } from './store/job-store';
+
+const entry = (path: string, text: string): Entry => ({ path, text, unit: 'mm' });
+
+/** A screen on which these entries stand. */
+function screen(...entries: Entry[]) {
+  const standing = new Map(
+    entries.map((each): [string, Standing] => [
+      each.path,
+      { ...each, id: each.path, by: 'Ines', at: null, conflict: null },
+    ]),
+  );
+  const snapshot: Snapshot = {
+    standing,
+    drafts: new Map(),
+    saving: 'saved',
+    trouble: null,
+    waiting: 0,
+    lastReading: 1,
+  };
+  const entered = sheetFromEntries(entries);
+  return { snapshot, entered, appraisal: assess(entered.sheet, DEFAULTS) };
+}
+
+describe('stations on the screen', () => {
+  it('are five planned ones along a bar nobody has measured', () => {
+    const { snapshot, entered } = screen(entry('bar.overallLength', '500'));
+    const rows = stationRows('A', snapshot, entered);
+    expect(rows.map(({ at }) => at)).toEqual(plannedPositions(500));
+    expect(rows.every(({ planned, index }) => planned && index === null)).toBe(true);
+  });
+
+  it('keep the planned ones that are still open while the first are measured', () => {
+    const [first, second] = plannedPositions(null);
+    const { snapshot, entered } = screen(
+      entry('bar.edges.A.stations.0.at', `${first}`),
+      entry('bar.edges.A.stations.0.near', '8'),
+      entry('bar.edges.A.stations.1.at', `${second}`),
+    );
+    const rows = stationRows('A', snapshot, entered);
+    expect(rows).toHaveLength(5);
+    expect(rows.map(({ planned }) => planned)).toEqual([false, false, true, true, true]);
+  });
+
+  it('offer no planned one beside one that is there', () => {
+    const { snapshot, entered } = screen(entry('bar.edges.A.stations.9.at', `${plannedPositions(null)[2]! + 10}`));
+    expect(stationRows('A', snapshot, entered).map(({ key }) => key)).toEqual(['0', '1', '9', '3', '4']);
+  });
+
+  it('are numbered along the edge whatever their keys, and know their place in the sheet', () => {
+    const { snapshot, entered, appraisal } = screen(
+      entry('bar.edges.B.stations.0.at', '300'),
+      entry('bar.edges.B.stations.0.near', '7'),
+      entry('bar.edges.B.stations.5.at', '80'),
+      entry('bar.edges.B.stations.5.far', '8'),
+    );
+    const rows = stationRows('B', snapshot, entered).filter(({ planned }) => !planned);
+    expect(rows.map(({ key, index }) => [key, index])).toEqual([
+      ['5', 0],
+      ['0', 1],
+    ]);
+    expect(drawnStation(rows[0]!, appraisal.bar.edges.B)).toMatchObject({ near: null, far: 8, target: null });
+    expect(sectionAt(rows[1], 'B', appraisal, { kerf: null, tipHeight: null })).toMatchObject({
+      near: 7,
+      far: null,
+      lean: null,
+    });
+    expect(sectionAt(undefined, 'B', appraisal, { kerf: null, tipHeight: null }).near).toBeNull();
+    expect(nextKey(rows)).toBe('6');
+  });
+});
+
+describe('the entry path', () => {
+  const caret = { row: 1, column: 1, accepted: true, atStart: true, atEnd: true, rows: 5 };
+  it.each([
+    ['Enter', {}, { row: 1, column: 2 }],
+    ['Enter', { column: 3 }, { row: 2, column: 1 }],
+    ['Enter', { row: 4, column: 3 }, { row: 4, column: 3 }],
+    ['Enter', { accepted: false }, null],
+    ['ArrowUp', { row: 0 }, { row: 0, column: 1 }],
+    ['ArrowDown', { row: 4 }, { row: 4, column: 1 }],
+    ['ArrowLeft', {}, { row: 1, column: 0 }],
+    ['ArrowLeft', { atStart: false }, null],
+    ['ArrowRight', { atEnd: false }, null],
+    ['ArrowRight', { column: 3 }, { row: 1, column: 3 }],
+    ['[', {}, 'edge-A'],
+    [']', {}, 'edge-B'],
+    ['7', {}, null],
+  ] as const)('%s at %j leads to %j', (key, over, to) => {
+    expect(moveFor(key, { ...caret, ...over })).toEqual(to);
+  });
+});
+
+describe('the way to a measurement', () => {
+  const stationKeys = { A: ['4', '0'], B: [] };
+  it.each([
+    ['bar.A.0.far', 'bar', 'bar.edges.A.stations.4.far'],
+    ['bar.A.1.mouth', 'bar', 'bar.edges.A.stations.0.mouth'],
+    ['bar.B.3.near', 'bar', 'bar.edges.B.stations.0.near'],
+    ['bar.checks.bow', 'bar', 'bar.checks.bow'],
+    ['bar.edges.B.stations', 'bar', 'bar.edges.B.stations.0.near'],
+    ['bar.stamp', 'identify', 'bar.stamp'],
+    ['chain.driveLinks', 'identify', 'chain.driveLinks.0'],
+    ['chain.chassis', 'identify', 'chain.chassis'],
+    ['chain.pushPull', 'chain', 'chain.pushPull.joints'],
+    ['chain.cuttersLeft', 'chain', 'chain.cuttersLeft.0'],
+    ['driveSprocket.wear', 'sprocket', 'driveSprocket.wear'],
+  ])('%s goes to %s, %s', (measure, step, path) => {
+    expect(destinationOf(measure, stationKeys)).toEqual({ step, path });
+    expect(entryPlace(path)).not.toBeNull();
+    expect(STEPS).toContain(step);
+  });
+});
+
+describe('the plates', () => {
+  it('show what is settled, an open 3/8, and a contradiction', () => {
+    const open = screen(entry('chain.stamp', '3/8'), entry('driveSprocket.pitch', '325'));
+    expect(platesOf(open.appraisal, open.entered.sheet).map(({ pitch }) => pitch)).toEqual([
+      '.325',
+      '3/8?',
+      null,
+      null,
+    ]);
+    expect(jointsOf(open.appraisal, open.entered.sheet).map(({ state }) => state)).toEqual([
+      'clash',
+      'unknown',
+      'unknown',
+    ]);
+    const torn = screen(entry('chain.stamp', '.325 .404'));
+    expect(platesOf(torn.appraisal, torn.entered.sheet)[1]!.pitch).toBe('≠');
+  });
+
+  it('ask no pitch of a hard nose', () => {
+    const { appraisal, entered } = screen(entry('bar.nose', 'hard'));
+    expect(platesOf(appraisal, entered.sheet)[3]).toMatchObject({ shows: [], note: 'hard nose, no sprocket' });
+    expect(jointsOf(appraisal, entered.sheet)[2]!.state).toBe('match');
+  });
+});
+
+describe('the words to choose from', () => {
+  it.each([
+    ['job.symptoms', OPTIONS.symptoms],
+    ['job.use', OPTIONS.use],
+    ['job.turnOver', OPTIONS.turnOver],
+    ['job.operatorTrained', OPTIONS.trained],
+    ['bar.checks.crack', OPTIONS.crack],
+    ['bar.checks.slot', OPTIONS.slot],
+    ['bar.checks.oilHoles', OPTIONS.oilHoles],
+    ['bar.checks.groove', OPTIONS.groove],
+    ['bar.checks.blueing', OPTIONS.blueing],
+    ['bar.checks.noseTurns', OPTIONS.noseTurns],
+    ['bar.checks.tipPlay', OPTIONS.tipPlay],
+    ['bar.checks.straightEdge', OPTIONS.straightEdge],
+    ['bar.nose', OPTIONS.nose],
+    ['bar.construction', OPTIONS.construction],
+    ['bar.edges.A.stations.0.burrNear', OPTIONS.burr],
+    ['chain.chassis', OPTIONS.chassis],
+    ['chain.kickbackClass', OPTIONS.kickback],
+    ['chain.sequence', OPTIONS.sequence],
+    ['chain.checks.strapBurrs', OPTIONS.straps],
+    ['driveSprocket.type', OPTIONS.sprocketType],
+    ['driveSprocket.pitch', OPTIONS.pitchMark],
+    ['driveSprocket.turns', OPTIONS.noseTurns],
+  ])('of %s are those of the sheet, all of them', (path, options) => {
+    const field = entryPlace(path)!.field;
+    const wanted = field.kind === 'choice' || field.kind === 'choices' ? field.options : ['yes', 'no'];
+    expect(options.map(({ value }) => value).sort()).toEqual([...wanted].sort());
+  });
+});
