@@ -6,7 +6,7 @@ const PORT = 4391;
 export default defineConfig({
   testDir: 'tests/end-to-end',
   outputDir: 'test-results/browser',
-  timeout: 60_000,
+  timeout: 180_000,
   workers: 1,
   forbidOnly: true,
   reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],

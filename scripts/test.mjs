@@ -51,15 +51,9 @@ suite(
   },
 );
 check('Build', ['astro', ['build']]);
-suite(
-  'Browser tests',
-  'playwright',
-  ['test'],
-  { PLAYWRIGHT_JSON_OUTPUT_NAME: resolve(results, 'browser.json') },
-  () => {
-    const { expected, unexpected, flaky } = json('browser.json').stats;
-    return { passed: expected, failed: unexpected + flaky };
-  },
-);
+suite('Browser tests', 'playwright', ['test'], () => {
+  const { expected, unexpected, flaky } = json('browser.json').stats;
+  return { passed: expected, failed: unexpected + flaky };
+});
 process.stdout.write(`\n${passed} passed, ${failed} failed\n`);
 process.exit(failed === 0 ? 0 : 1);

@@ -28,8 +28,22 @@ const identified = <T>({ status, value, candidates, why }: Identified<T>): Ident
 });
 
 function check(item: Check): Assessment['checks'][number] {
-  const { id, part, at, value, unit, limit, watch, kind, probability, uncertainty, outcome, provenance, condemns } =
-    item;
+  const {
+    id,
+    part,
+    at,
+    value,
+    unit,
+    limit,
+    watch,
+    kind,
+    probability,
+    uncertainty,
+    outcome,
+    provenance,
+    source,
+    condemns,
+  } = item;
   return {
     id,
     part,
@@ -43,6 +57,7 @@ function check(item: Check): Assessment['checks'][number] {
     uncertainty,
     outcome,
     provenance,
+    source,
     condemns,
     why: checkSentence(item),
   };

@@ -68,6 +68,8 @@ export interface Check {
   readonly probability: number | null;
   readonly outcome: Outcome;
   readonly provenance: Provenance;
+  /** Where the limit stands, when somebody has named it. */
+  readonly source: string | null;
   /** True when failing it condemns the part; false when it only calls for work or watching. */
   readonly condemns: boolean;
   /** The observed word, for observations. */
@@ -79,7 +81,11 @@ type Head = Pick<Check, 'id' | 'part'> & Partial<Pick<Check, 'at' | 'condemns' |
 
 /** What the kinds of check differ in. */
 type Judged = Pick<Check, 'kind' | 'outcome' | 'provenance' | 'condemns'> &
-  Partial<Pick<Check, 'value' | 'unit' | 'uncertainty' | 'limit' | 'watch' | 'probability' | 'observed'>>;
+  Partial<
+    Pick<Check, 'value' | 'unit' | 'uncertainty' | 'limit' | 'watch' | 'probability' | 'observed'> & {
+      source: string | undefined;
+    }
+  >;
 
 /** Puts a check together. All keys are written out in one order: hundreds are made at each keystroke. */
 function make(head: Head, judged: Judged): Check {
@@ -96,6 +102,7 @@ function make(head: Head, judged: Judged): Check {
     probability: judged.probability ?? null,
     outcome: judged.outcome,
     provenance: judged.provenance,
+    source: judged.source ?? null,
     condemns: head.condemns ?? judged.condemns,
     observed: judged.observed ?? null,
     note: head.note ?? null,
@@ -124,6 +131,7 @@ export function measuredCheck(head: Head, value: Estimate, unit: 'mm' | '%', lim
     probability: judged.probability,
     outcome: judged.outcome,
     provenance: limit.provenance,
+    source: limit.source,
   });
 }
 
@@ -141,6 +149,7 @@ export function workCheck(head: Head, value: Estimate, unit: 'mm' | 'count', lim
     probability,
     outcome: beyond(value.value, limit.value, kind) ? 'fail' : 'ok',
     provenance: limit.provenance,
+    source: limit.source,
   });
 }
 

@@ -60,6 +60,8 @@ export const checkSchema = z.strictObject({
   uncertainty: z.number().nullable(),
   outcome: z.enum(['ok', 'watch', 'fail', 'undecided', 'not-measured']),
   provenance: z.enum(['published', 'practice', 'memory', 'derived', 'shop']),
+  /** Where the limit stands, when somebody has named it. */
+  source: z.string().nullable(),
   /** True when failing it condemns the part, false when it only calls for work. */
   condemns: z.boolean(),
   why: z.string(),

@@ -10,7 +10,7 @@ import {
   nextSentence,
   operationWord,
   partName,
-  provenanceWord,
+  limitSource,
   sentence,
   valueWithDoubt,
   verdictReason,
@@ -132,7 +132,7 @@ function Doubt({ verdict: { decidedBy: check } }: { verdict: Verdict }) {
       <dd className="figures font-semibold">{valueWithDoubt(check, unit)}</dd>
       <dt className="text-ink-soft">limit</dt>
       <dd>
-        <span className="figures font-semibold">{limit}</span>, {provenanceWord[check.provenance]}
+        <span className="figures font-semibold">{limit}</span>, {limitSource(check)}
       </dd>
       {check.probability !== null && check.condemns && (
         <>

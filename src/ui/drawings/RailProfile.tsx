@@ -56,6 +56,7 @@ export function RailProfile(props: RailProfileProps) {
   const span: readonly [number, number] = ats.length > 0 ? [0, Math.max(...ats) * 1.06] : [0, 400];
   const middle = LEFT + (W - LEFT - RIGHT) / 2;
   const along = { A: linear(span, [LEFT, middle - NOSE / 2]), B: linear(span, [W - RIGHT, middle + NOSE / 2]) };
+  const limitOnTop = limit !== null && tang !== null && limit > tang + room;
   const depthTicks = ticks(lo, hi, 5);
   return (
     <svg viewBox={`0 0 ${W} ${H}`} role="group" aria-label="Unrolled rail profile" className="block w-full select-none">
@@ -91,7 +92,14 @@ export function RailProfile(props: RailProfileProps) {
         />
       ))}
       {limit !== null && (
-        <LevelLine y={y(limit)} label={`least depth ${show(limit)}`} look="stroke-oxide" text="fill-oxide" dash="" />
+        <LevelLine
+          y={y(limit)}
+          label={`least depth ${show(limit)}`}
+          look="stroke-oxide"
+          text="fill-oxide"
+          dash=""
+          above={limitOnTop}
+        />
       )}
       {tang !== null && (
         <LevelLine
@@ -100,7 +108,8 @@ export function RailProfile(props: RailProfileProps) {
           look="stroke-steel"
           text="fill-steel"
           dash="7 4"
-          above
+          above={!limitOnTop}
+          atEnd
         />
       )}
       <text x={LEFT} y={H - 4} className="fill-ink text-[12px] font-semibold">
@@ -154,6 +163,7 @@ function LevelLine({
   text,
   dash,
   above = false,
+  atEnd = false,
 }: {
   y: number;
   label: string;
@@ -161,14 +171,15 @@ function LevelLine({
   text: string;
   dash: string;
   above?: boolean;
+  atEnd?: boolean;
 }) {
   return (
     <g>
       <path d={`M${LEFT} ${y} H${W - RIGHT}`} className={look} strokeWidth="2" strokeDasharray={dash} />
       <text
-        x={above ? W - RIGHT - 4 : LEFT + 4}
+        x={atEnd ? W - RIGHT - 4 : LEFT + 4}
         y={above ? y - 4 : y + 13}
-        textAnchor={above ? 'end' : 'start'}
+        textAnchor={atEnd ? 'end' : 'start'}
         className={`figures text-[12px] font-semibold ${text}`}
       >
         {label}

@@ -194,7 +194,7 @@ export function checkSentence(check: Check, unit: UnitSystem = 'mm'): string {
     : `${where.charAt(0).toUpperCase()}${where.slice(1)}: ${said.charAt(0).toLowerCase()}${said.slice(1)}`;
 }
 
-/** Where a check's limit comes from, as a clause. */
-export function limitSource(check: Check): string {
-  return provenanceWord[check.provenance];
+/** Where a check's limit comes from: its named source, or the kind of knowledge it is. */
+export function limitSource({ source, provenance }: Check): string {
+  return source ?? provenanceWord[provenance];
 }

@@ -163,7 +163,7 @@ export function stockMiss(miss: StockMiss): string {
     case 'gauge':
       return `other gauge (${String(miss.has)})`;
     case 'driveLinks':
-      return `${miss.has === null ? 'link count not given' : `${miss.has} links`}, not ${miss.wanted}`;
+      return miss.has === null ? 'link count not given' : `${miss.has} links, not ${miss.wanted}`;
     case 'kickback-stepped-up':
       return 'would step up from low-kickback';
     case 'kickback-not-asked':

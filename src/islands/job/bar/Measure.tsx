@@ -81,13 +81,21 @@ function EdgeSwitch({ edge, onEdge, onAdd }: { edge: Edge; onEdge: (edge: Edge) 
   );
 }
 
-/** What the dressing of each edge amounts to. */
+/** What the dressing of each edge amounts to: work in the colour of work, the rest quietly. */
 function DressingLines({ stationAt }: { stationAt: (edge: Edge, station: number) => number }) {
   const { appraisal } = useJob();
   const { unit } = useFrame();
-  const lines = EDGES.flatMap((edge) => {
-    const { dressing } = appraisal.bar.edges[edge];
-    return dressing ? [dressingSentence(edge, dressing, (station) => stationAt(edge, station), unit)] : [];
-  });
-  return lines.length === 0 ? null : <p className="text-sm font-semibold text-brass">{lines.join(' ')}</p>;
+  return (
+    <p className="text-sm">
+      {EDGES.map((edge) => {
+        const { dressing } = appraisal.bar.edges[edge];
+        if (!dressing) return null;
+        return (
+          <span key={edge} className={dressing.advised ? 'font-semibold text-brass' : 'text-ink-soft'}>
+            {dressingSentence(edge, dressing, (station) => stationAt(edge, station), unit)}{' '}
+          </span>
+        );
+      })}
+    </p>
+  );
 }

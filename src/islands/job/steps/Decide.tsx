@@ -14,7 +14,7 @@ import {
   operationWord,
   partName,
   placeName,
-  provenanceWord,
+  limitSource,
   valueWithDoubt,
   verdictReason,
 } from '../../../wording';
@@ -96,7 +96,7 @@ function PartVerdict({ verdict }: { verdict: Verdict }) {
             {valueWithDoubt({ ...check, value: check.limit, uncertainty: null }, unit)}
           </span>
           <br />
-          <span className="text-ink-soft">limit: {provenanceWord[check.provenance]}</span>
+          <span className="text-ink-soft">limit: {limitSource(check)}</span>
         </p>
       ) : (
         <p className="text-sm text-ink-soft max-lg:col-start-2">

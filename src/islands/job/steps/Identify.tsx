@@ -13,6 +13,9 @@ import { useField } from '../store/useField';
 /** A pitch known to this standard uncertainty, mm, separates the families even when one is stretched. */
 const WANTED_PITCH_U = 0.03;
 
+/** Candidates lighter than this are not worth a place on the card. */
+const SHOWN_WEIGHT = 0.01;
+
 /** Identify: the three numbers of the loop, each with the evidence that settles it. */
 export function Identify() {
   const { appraisal } = useJob();
@@ -56,6 +59,7 @@ function NumberCard<T extends string | number>({
   const { unit } = useFrame();
   const { word, look, tone } = STATUS[property.status];
   const open = property.candidates
+    .filter(({ weight }) => weight >= SHOWN_WEIGHT)
     .slice(0, 3)
     .map(({ value, weight }) => `${write(value)} ${Math.round(weight * 100)} %`);
   const said = property.why.map((reason) => identityReason(reason, unit));

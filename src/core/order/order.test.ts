@@ -1,0 +1,97 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { FAMILY_IDS, GAUGE_IDS } from '../families';
+import { matchStock, stockMisses, stockPartSchema, type ChainOrder, type StockPart } from './index';
+
+const order: ChainOrder = { pitch: '325', gauge: '.050', driveLinks: 72, kickbackClass: 'low-kickback' };
+
+const part = (over: Partial<StockPart> = {}): StockPart => ({
+  sku: 'A',
+  kind: 'chain',
+  name: 'A chain',
+  pitch: '325',
+  gauge: '.050',
+  driveLinks: 72,
+  kickbackClass: 'low-kickback',
+  mount: null,
+  teeth: null,
+  quantity: 1,
+  minimum: 0,
+  priceCents: 1000,
+  ...over,
+});
+
+const codes = (given: Partial<StockPart>, wanted = order) => stockMisses(wanted, part(given)).map(({ code }) => code);
+
+describe('a chain in stock against an order', () => {
+  it.each<[string, Partial<StockPart>, string[]]>([
+    ['the very chain', {}, []],
+    ['another pitch', { pitch: '38' }, ['pitch']],
+    ['the other 3/8', { pitch: '38lp' }, ['pitch']],
+    ['a thinner one', { gauge: '.043' }, ['gauge']],
+    ['one link more', { driveLinks: 73 }, ['driveLinks']],
+    ['none on the shelf', { quantity: 0 }, ['out-of-stock']],
+    ['a standard one for low-kickback', { kickbackClass: 'standard' }, ['kickback-stepped-up']],
+    ['one of no known class for low-kickback', { kickbackClass: null }, ['kickback-stepped-up']],
+    ['wrong in everything', { pitch: '404', gauge: '.063', driveLinks: 84 }, ['pitch', 'gauge', 'driveLinks']],
+  ])('%s', (_name, given, wanted) => {
+    expect(codes(given)).toEqual(wanted);
+  });
+
+  it('asks for the class before it offers a standard chain, and offers both where standard was run', () => {
+    expect(codes({ kickbackClass: 'standard' }, { ...order, kickbackClass: null })).toEqual(['kickback-not-asked']);
+    expect(codes({ kickbackClass: 'standard' }, { ...order, kickbackClass: 'standard' })).toEqual([]);
+    expect(codes({}, { ...order, kickbackClass: 'standard' })).toEqual([]);
+  });
+});
+
+describe('the shelf', () => {
+  const skus = (parts: readonly StockPart[]) => matchStock(order, parts).map(({ part: { sku } }) => sku);
+
+  it('gives what fits first, the cheaper before the dearer, then what narrowly misses', () => {
+    expect(
+      skus([
+        part({ sku: 'dear', priceCents: 2000 }),
+        part({ sku: 'near', driveLinks: 73 }),
+        part({ sku: 'far', driveLinks: 84 }),
+        part({ sku: 'cheap', priceCents: 500 }),
+        part({ sku: 'gone', quantity: 0, priceCents: 1 }),
+        part({ sku: 'bar', kind: 'bar' }),
+      ]),
+    ).toEqual(['cheap', 'dear', 'gone', 'near']);
+  });
+
+  it('agrees with a plain search over any stock', () => {
+    const any = fc.record({
+      pitch: fc.constantFrom(...FAMILY_IDS),
+      gauge: fc.constantFrom(...GAUGE_IDS),
+      driveLinks: fc.integer({ min: 70, max: 74 }),
+      kickbackClass: fc.constantFrom('low-kickback' as const, 'standard' as const, null),
+      quantity: fc.integer({ min: 0, max: 2 }),
+      priceCents: fc.integer({ min: 1, max: 5000 }),
+    });
+    fc.assert(
+      fc.property(fc.array(any, { maxLength: 40 }), (list) => {
+        const parts = list.map((each, i) => part({ ...each, sku: `S${i}` }));
+        const plain = parts.filter(
+          (each) =>
+            each.pitch === '325' &&
+            each.gauge === '.050' &&
+            each.driveLinks === 72 &&
+            each.kickbackClass === 'low-kickback' &&
+            each.quantity > 0,
+        );
+        const fitting = matchStock(order, parts).filter(({ misses }) => misses.length === 0);
+        expect(new Set(fitting.map(({ part: { sku } }) => sku))).toEqual(new Set(plain.map(({ sku }) => sku)));
+        expect(matchStock(order, parts).every(({ misses }) => misses.length <= 1)).toBe(true);
+      }),
+      { seed: 21, numRuns: 150 },
+    );
+  });
+
+  it('keeps only parts that make sense', () => {
+    expect(stockPartSchema.safeParse(part()).success).toBe(true);
+    expect(stockPartSchema.safeParse(part({ quantity: -1 })).success).toBe(false);
+    expect(stockPartSchema.safeParse({ ...part(), colour: 'red' }).success).toBe(false);
+  });
+});
