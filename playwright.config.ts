@@ -13,6 +13,22 @@ export default defineConfig({
   use: {
     baseURL: `http://127.0.0.1:${PORT}`,
     viewport: { width: 1280, height: 800 },
+    // Ines is at the bench unless a test says otherwise.
+    storageState: {
+      cookies: [
+        {
+          name: 'serrata-who',
+          value: 'Ines%20Holloway',
+          domain: '127.0.0.1',
+          path: '/',
+          expires: -1,
+          httpOnly: false,
+          secure: false,
+          sameSite: 'Lax',
+        },
+      ],
+      origins: [],
+    },
     launchOptions: LAUNCH,
   },
   webServer: {

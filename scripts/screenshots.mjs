@@ -57,7 +57,10 @@ try {
   mkdirSync(out, { recursive: true });
   for (const { name, address, job, step, page: sub, bench = 'light', prepare } of PICTURES) {
     const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
-    await context.addCookies([{ name: 'serrata-bench', value: bench, url: ADDRESS }]);
+    await context.addCookies([
+      { name: 'serrata-bench', value: bench, url: ADDRESS },
+      { name: 'serrata-who', value: 'Ines%20Holloway', url: ADDRESS },
+    ]);
     const page = await context.newPage();
     const found = job && (await (await fetch(`${ADDRESS}/api/search?q=${job}`)).json())[0].href;
     await page.goto(ADDRESS + (address ?? (sub ? `${found}/${sub}` : `${found}?step=${step}`)), {

@@ -123,7 +123,7 @@ export function assessmentDocument(appraisal: Appraisal, stock?: readonly StockM
       edges: { A: edge(bar.edges.A), B: edge(bar.edges.B) },
       wearPattern: wearPatternSentence(bar.wearPattern),
       edgeDownNext: bar.edgeDownNext,
-      playLimit: bar.setting.linkThickness ? bar.playLimit.value : null,
+      playLimit: bar.playLimit.value,
       straightEdgePredicted: bar.straightEdgePredicted,
     },
     chain: {

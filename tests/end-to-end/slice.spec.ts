@@ -101,3 +101,19 @@ test('signing off is recorded with who and when, and can be opened again', async
   await page.getByRole('button', { name: 'Open again' }).click();
   await expect(page.getByRole('button', { name: /^Sign off as/ })).toBeVisible();
 });
+
+test('nobody signs for another: until somebody says who is here, nothing can be signed off', async ({
+  page,
+  context,
+}) => {
+  await context.clearCookies();
+  await freshJob(page, 'take-in');
+  await page.getByLabel('Mount', { exact: true }).fill('M2');
+  await page.getByLabel('Mount', { exact: true }).press('Enter');
+  await saved(page);
+  await page.getByRole('button', { name: /^Decide/ }).click();
+  await expect(page.getByRole('button', { name: 'Say who is here to sign off' })).toBeDisabled();
+  await page.getByLabel('At the bench').selectOption('Tam Okoro');
+  await page.getByRole('button', { name: 'Sign off as Tam Okoro' }).click();
+  await expect(page.getByText(/Signed off by Tam Okoro/)).toBeVisible();
+});

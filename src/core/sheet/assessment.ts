@@ -118,7 +118,7 @@ export const assessmentSchema = z.strictObject({
     edges: z.strictObject({ A: edgeResultSchema, B: edgeResultSchema }),
     wearPattern: z.string().nullable(),
     edgeDownNext: z.enum(['A', 'B']).nullable(),
-    playLimit: z.number().nullable(),
+    playLimit: z.number(),
     straightEdgePredicted: z.enum(['gap-stays', 'gap-closes', 'passes-beyond']).nullable(),
   }),
   chain: z.strictObject({

@@ -4,6 +4,7 @@ import { Dialog } from '../../ui/parts/Dialog';
 import { Notice } from '../../ui/parts/Notice';
 import { api, RequestFailed } from '../frame/api';
 import { useFrame } from '../frame/frame-context';
+import { UNNAMED } from '../frame/preferences';
 
 type Customers = BenchView['customers'];
 
@@ -51,7 +52,7 @@ export function NewJob({ customers, open, onClose }: { customers: Customers; ope
     if (draft.customer.trim() === '') return setProblems(['Whose job is it? Write the customer’s name.']);
     setSaving(true);
     try {
-      const { id } = await api.post<{ id: string }>('/api/jobs', request(draft, customers, who || 'bench'));
+      const { id } = await api.post<{ id: string }>('/api/jobs', request(draft, customers, who || UNNAMED));
       window.location.assign(`/jobs/${id}?step=take-in`);
     } catch (error) {
       setProblems(

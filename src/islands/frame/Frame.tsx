@@ -44,7 +44,7 @@ export function Frame({ shop: given, preferences, place, keys = [], under, fixed
       unit,
       bench,
       shop,
-      who: shop.people.some(({ name }) => name === who) ? who : (shop.people[0]?.name ?? ''),
+      who: shop.people.some(({ name }) => name === who) ? who : '',
       setUnit: (next) => {
         remember('unit', next);
         setUnitState(next);

@@ -34,7 +34,7 @@ export function WhoIsHere({ onShop }: { onShop: (shop: ShopView) => void }) {
           value={who}
           onChange={({ target }) => (target.value === NEW ? setAdding(true) : setWho(target.value))}
         >
-          {shop.people.length === 0 && <option value="">Who is here?</option>}
+          {who === '' && <option value="">Who is here?</option>}
           {shop.people.map((person) => (
             <option key={person.id}>{person.name}</option>
           ))}

@@ -5,7 +5,7 @@ import { Plates } from '../../ui/parts/Plates';
 import { Frame } from '../frame/Frame';
 import { useFrame } from '../frame/frame-context';
 import { useKeys, type KeyHelp } from '../frame/keys';
-import type { Preferences } from '../frame/preferences';
+import { UNNAMED, type Preferences } from '../frame/preferences';
 import { jointsOf, platesOf } from './plates';
 import { destinationOf } from './places';
 import { StepList } from './StepList';
@@ -41,7 +41,7 @@ export function JobPage({ view, preferences, step }: JobPageProps) {
 function JobInFrame({ view, asked }: { view: JobView; asked: string }) {
   const { who } = useFrame();
   return (
-    <JobProvider view={view} who={who}>
+    <JobProvider view={view} who={who || UNNAMED}>
       <Job asked={asked} />
     </JobProvider>
   );

@@ -6,7 +6,7 @@ import { limitName, provenanceWord } from '../../wording';
 import { api, RequestFailed } from '../frame/api';
 import { Frame } from '../frame/Frame';
 import { useFrame } from '../frame/frame-context';
-import type { Preferences } from '../frame/preferences';
+import { UNNAMED, type Preferences } from '../frame/preferences';
 
 /** Shop: the limits every judgement is made with, where they come from, and who changed them. */
 export function ShopPage({ view, preferences }: { view: ShopPageView; preferences: Preferences }) {
@@ -47,7 +47,7 @@ function LimitRow({ id, limit, onChanged }: { id: LimitId; limit: Limit; onChang
     try {
       onChanged(
         await api.put<Limits>(`/api/limits/${id}`, {
-          by: who || 'shop',
+          by: who || UNNAMED,
           value: next,
           source: next === null || source.trim() === '' ? null : source,
         }),

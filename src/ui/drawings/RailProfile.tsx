@@ -156,6 +156,7 @@ function Nose({ x }: { x: number }) {
   );
 }
 
+/** A level with its label, which keeps a halo of paper where it crosses a rail. */
 function LevelLine({
   y,
   label,
@@ -180,7 +181,9 @@ function LevelLine({
         x={atEnd ? W - RIGHT - 4 : LEFT + 4}
         y={above ? y - 4 : y + 13}
         textAnchor={atEnd ? 'end' : 'start'}
-        className={`figures text-[12px] font-semibold ${text}`}
+        paintOrder="stroke"
+        strokeWidth="4"
+        className={`stroke-paper figures text-[12px] font-semibold ${text}`}
       >
         {label}
       </text>

@@ -188,7 +188,7 @@ function SignOff({ onOpen }: { onOpen: (step: Step) => void }) {
             disabled={busy || snapshot.saving !== 'saved' || who === ''}
             onClick={() => void send('sign-off')}
           >
-            Sign off as {who || '…'}
+            {who === '' ? 'Say who is here to sign off' : `Sign off as ${who}`}
           </button>
         )}
         <button type="button" className="quiet" onClick={() => onOpen('order')}>

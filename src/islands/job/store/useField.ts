@@ -1,6 +1,7 @@
 import { entryPlace, type EntryProblem } from '../../../core/sheet';
 import { entryProblem } from '../../../wording';
 import { useFrame } from '../../frame/frame-context';
+import { UNNAMED } from '../../frame/preferences';
 import { useJob } from './JobContext';
 import type { Standing } from './job-store';
 
@@ -29,7 +30,8 @@ function shownText(standing: Standing | undefined, unit: 'mm' | 'in', isLength: 
 /** Connects a field with its place of the sheet. */
 export function useField(path: string): Field {
   const { store, snapshot, entered } = useJob();
-  const { unit, who } = useFrame();
+  const { unit, who: named } = useFrame();
+  const who = named || UNNAMED;
   const draft = snapshot.drafts.get(path);
   const standing = snapshot.standing.get(path);
   const isLength = entryPlace(path)?.field.kind === 'quantity';
