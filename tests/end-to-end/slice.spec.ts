@@ -113,7 +113,7 @@ test('nobody signs for another: until somebody says who is here, nothing can be 
   await saved(page);
   await page.getByRole('button', { name: /^Decide/ }).click();
   await expect(page.getByRole('button', { name: 'Say who is here to sign off' })).toBeDisabled();
-  await page.getByLabel('At the bench').selectOption('Tam Okoro');
+  await page.getByRole('combobox', { name: 'At the bench' }).selectOption('Tam Okoro');
   await page.getByRole('button', { name: 'Sign off as Tam Okoro' }).click();
   await expect(page.getByText(/Signed off by Tam Okoro/)).toBeVisible();
 });
