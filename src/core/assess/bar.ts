@@ -35,18 +35,21 @@ export interface BarAssessment {
 
 const read = (reading: LengthReading | undefined): Estimate | null => (reading ? estimate(reading) : null);
 
+/** How far a link may be from its gauge's nominal, standard uncertainty, mm (common practice, no source). */
+const NOMINAL_THICKNESS_U = 0.01;
+
 /** Link thickness as measured; without it, the nominal of the settled gauge stands in. */
-function linkThickness(sheet: BenchSheet, identity: Identity): { value: Estimate | null; borrowed: boolean } {
+function linkThickness(sheet: BenchSheet, identity: Identity): Estimate | null {
   const measuredValue = read(sheet.chain?.driveLinkThickness);
-  if (measuredValue) return { value: measuredValue, borrowed: false };
+  if (measuredValue) return measuredValue;
   const gauge = identity.chain.gauge.value ?? identity.bar.gauge.value;
-  return { value: gauge ? { value: GAUGES[gauge].thickness, u: 0.01 } : null, borrowed: true };
+  return gauge ? { value: GAUGES[gauge].thickness, u: NOMINAL_THICKNESS_U } : null;
 }
 
 function settingOf(sheet: BenchSheet, identity: Identity): Setting {
   const gauge = identity.bar.gauge.value ?? identity.chain.gauge.value;
   return {
-    linkThickness: linkThickness(sheet, identity).value,
+    linkThickness: linkThickness(sheet, identity),
     tang: read(sheet.chain?.tang),
     barThickness: read(sheet.bar?.thickness)?.value ?? null,
     newGroove: gauge ? GAUGES[gauge].thickness : null,

@@ -49,8 +49,7 @@ export type CheckNote =
   | { readonly code: 'depends-on-pitch'; readonly families: readonly FamilyId[] }
   | { readonly code: 'pinches' }
   | { readonly code: 'test-disagrees'; readonly observed: string; readonly predicted: string }
-  | { readonly code: 'ask-replaceable' }
-  | { readonly code: 'borrowed-thickness' };
+  | { readonly code: 'ask-replaceable' };
 
 /** One judgement of one value or observation against one limit. Sentences are made of it in the wording. */
 export interface Check {

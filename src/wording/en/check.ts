@@ -160,8 +160,6 @@ function note(item: CheckNote): string {
       return `In the test ${straightEdgeWord[item.observed as keyof typeof straightEdgeWord]}; from the measured groove ${straightEdgeWord[item.predicted as keyof typeof straightEdgeWord]}. Make the test or measure the width again.`;
     case 'ask-replaceable':
       return 'Say whether the nose is replaceable.';
-    case 'borrowed-thickness':
-      return 'Taken with the nominal link thickness.';
     default:
       return never(item);
   }
