@@ -1,16 +1,18 @@
 import { sql } from 'drizzle-orm';
 import { DEFAULTS } from '../../src/core/families';
+import { DEMO_CODES } from '../../src/data/demo';
 import type { Context } from '../../src/server/context';
 import { loadDemo } from '../../src/server/demo';
 import { summarise, summaryKey } from '../../src/server/use-cases/summary';
 
+const RULES = { limits: DEFAULTS, codes: DEMO_CODES };
 const OPEN_SHARE = 1000;
 
 /** Fills a store with the demo and so many jobs on top, one in a thousand of them open. */
 export async function fillStore(context: Context, jobs: number): Promise<void> {
   await loadDemo(context);
-  const summary = JSON.stringify(summarise([], DEFAULTS, false));
-  const key = summaryKey(DEFAULTS);
+  const summary = JSON.stringify(summarise([], RULES, false));
+  const key = summaryKey(RULES);
   await context.store.write(async (tx) => {
     await tx.run(sql`
       WITH RECURSIVE n(i) AS (SELECT 1 UNION ALL SELECT i + 1 FROM n WHERE i < ${jobs})

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { DEFAULTS, limitOverridesSchema, limitsFileSchema, resolveLimits, type Limits } from '../core/families';
-import type { StockPart } from '../core/order';
+import type { StockPart } from '../core/fit';
 import { readSheetText, showPath, type BenchSheet } from '../core/sheet';
 import { readStockCsv } from '../server/stock-csv';
 import { limitProblem, sheetProblem } from '../wording';

@@ -1,7 +1,7 @@
 import { Command, Argument, CommanderError } from 'commander';
 import { assess } from '../core/assess';
 import { limitsFile } from '../core/families';
-import { matchStock } from '../core/order';
+import { chainNeed, searchStock } from '../core/fit';
 import { assessmentDocument } from '../wording';
 import { limitsFrom, sheetFrom, stockFrom, Unreadable } from './documents';
 import { jsonSchema, SCHEMA_NAMES, type SchemaName } from './schemas';
@@ -21,7 +21,8 @@ interface AssessOptions {
 function assessCommand(path: string, options: AssessOptions): string {
   const [sheet, limits, stock] = [sheetFrom(path), limitsFrom(options.limits), stockFrom(options.stock)];
   const appraisal = assess(sheet, limits);
-  const matches = stock && 'order' in appraisal.order ? matchStock(appraisal.order.order, stock) : stock && [];
+  const matches =
+    stock && 'order' in appraisal.order ? searchStock(chainNeed(appraisal.order.order), stock) : stock && [];
   const document = assessmentDocument(appraisal, matches);
   return options.text ? assessmentText(document) : json(document);
 }

@@ -1,4 +1,7 @@
 /** Requests, replies and view-models shared by server and browser. */
 export * from './readings';
 export * from './requests';
+export * from './counter';
+export * from './stock';
+export * from './supplier';
 export * from './views';

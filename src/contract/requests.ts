@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import { learnedCodeSchema } from '../core/identify';
+import { counterEntrySchema } from './counter';
 
 const who = z.string().min(1).max(80);
 
@@ -19,6 +21,8 @@ export const createJobSchema = z.strictObject({
   promisedFor: z.iso.date().nullable(),
   /** A bench sheet to start from, as imported. */
   sheet: z.unknown().optional(),
+  /** What the counter learned, as first readings. */
+  entries: z.array(counterEntrySchema).max(60).optional(),
 });
 export type CreateJob = z.infer<typeof createJobSchema>;
 
@@ -33,6 +37,14 @@ export const changeLimitSchema = z.strictObject({
   source: z.string().trim().max(200).nullable(),
 });
 export type ChangeLimit = z.infer<typeof changeLimitSchema>;
+
+export const putCodeSchema = z.strictObject({ by: who, code: learnedCodeSchema });
+export type PutCode = z.infer<typeof putCodeSchema>;
+
+export const forgetCodeSchema = z.strictObject({ code: z.string().min(1).max(20) });
+
+/** A request that needs nothing but a name. */
+export const bySchema = z.strictObject({ by: who });
 
 export const addPersonSchema = z.strictObject({ name: z.string().trim().min(1, 'Write the name.').max(80) });
 

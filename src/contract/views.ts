@@ -1,7 +1,9 @@
 import type { Step } from '../core/assess';
 import type { LimitId, Limits } from '../core/families';
-import type { StockPart } from '../core/order';
+import type { StockMatch, StockPart } from '../core/fit';
+import type { LearnedCode } from '../core/identify';
 import type { Action, Part } from '../core/sheet';
+import type { SupplierMood } from './supplier';
 import type { StoredReadingMessage } from './readings';
 
 /** What every page knows: the shop and the people at its bench. */
@@ -59,6 +61,8 @@ export interface JobView {
   readonly saw: { readonly id: string; readonly label: string; readonly tag: string } | null;
   readonly readings: readonly StoredReadingMessage[];
   readonly limits: Limits;
+  readonly codes: readonly LearnedCode[];
+  readonly photos: readonly PhotoView[];
   readonly signOffs: readonly {
     readonly id: string;
     readonly at: string;
@@ -67,10 +71,23 @@ export interface JobView {
   }[];
 }
 
-/** A chain that answers an order, or nearly. */
+/** A picture taken when the job came in; its bytes are fetched by its id. */
+export interface PhotoView {
+  readonly id: string;
+  readonly type: string;
+  readonly width: number;
+  readonly height: number;
+  readonly at: string;
+  readonly by: string;
+}
+
+/** A part that answers a need, may answer it, or nearly does. */
 export interface StockAnswer {
   readonly part: StockPart;
+  readonly answer: StockMatch['answer'];
   readonly misses: readonly string[];
+  /** Equal parts on the shelf, where this one is out. */
+  readonly equals: readonly string[];
 }
 
 /** The printed order slip. */
@@ -106,11 +123,27 @@ export interface StockView {
     readonly pitch: string;
     readonly gauge: string;
     readonly driveLinks: string;
+    readonly low: boolean;
   };
+  /** The latest takings-in of stock lists. */
+  readonly imports: readonly StockImportView[];
+}
+
+/** One taking-in of a stock list. */
+export interface StockImportView {
+  readonly id: string;
+  readonly name: string;
+  readonly at: string;
+  readonly by: string;
+  readonly parts: number;
+  readonly undoneAt: string | null;
+  readonly undoneBy: string | null;
 }
 
 export interface ShopPageView {
   readonly shop: ShopView;
+  readonly codes: readonly LearnedCodeView[];
+  readonly supplier: SupplierMood;
   readonly limits: Limits;
   readonly changes: readonly {
     readonly limitId: LimitId;
@@ -118,6 +151,11 @@ export interface ShopPageView {
     readonly at: string;
     readonly by: string;
   }[];
+}
+
+export interface LearnedCodeView extends LearnedCode {
+  readonly at: string;
+  readonly by: string;
 }
 
 export interface SearchHitView {

@@ -1,5 +1,5 @@
 import { sql } from 'drizzle-orm';
-import { index, integer, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import { blob, index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 
 /** Moments are stored as ISO 8601 text in UTC, which sorts as it should. */
 const moment = (name: string) => text(name).notNull();
@@ -107,12 +107,83 @@ export const stockPart = sqliteTable(
     driveLinks: integer('drive_links'),
     kickbackClass: text('kickback_class', { enum: ['low-kickback', 'standard'] }),
     mount: text('mount'),
+    oilHole: text('oil_hole'),
+    listedInches: real('listed_inches'),
     teeth: integer('teeth'),
     quantity: integer('quantity').notNull(),
     minimum: integer('minimum').notNull(),
     priceCents: integer('price_cents').notNull(),
   },
   (table) => [index('stock_numbers').on(table.kind, table.pitch, table.gauge, table.driveLinks)],
+);
+
+/** One taking-in of a stock list. Its rows keep what stood before, so that it can be undone as one. */
+export const stockImport = sqliteTable('stock_import', {
+  id: text('id').primaryKey(),
+  name: text('name').notNull(),
+  at: moment('at'),
+  by: text('by').notNull(),
+  undoneAt: text('undone_at'),
+  undoneBy: text('undone_by'),
+});
+
+export const stockImportRow = sqliteTable(
+  'stock_import_row',
+  {
+    importId: text('import_id')
+      .notNull()
+      .references(() => stockImport.id),
+    sku: text('sku').notNull(),
+    /** The part as it stood before; null when it was new. */
+    before: text('before', { mode: 'json' }),
+    after: text('after', { mode: 'json' }).notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.importId, table.sku] })],
+);
+
+/** Codes punched into drive links, as the shop has learned them. Compared by key: without case and spaces. */
+export const learnedCode = sqliteTable('learned_code', {
+  key: text('key').primaryKey(),
+  code: text('code').notNull(),
+  pitch: text('pitch', { enum: ['quarter', '325', '38lp', '38', '404', '3/8'] }),
+  gauge: text('gauge', { enum: ['.043', '.050', '.058', '.063'] }),
+  note: text('note').notNull().default(''),
+  at: moment('at'),
+  by: text('by').notNull(),
+});
+
+/** Pictures taken when a job came in. Taking one away only hides it. */
+export const photo = sqliteTable(
+  'photo',
+  {
+    id: text('id').primaryKey(),
+    jobId: text('job_id')
+      .notNull()
+      .references(() => job.id),
+    type: text('type', { enum: ['image/png', 'image/jpeg'] }).notNull(),
+    width: integer('width').notNull(),
+    height: integer('height').notNull(),
+    bytes: blob('bytes', { mode: 'buffer' }).notNull(),
+    at: moment('at'),
+    by: text('by').notNull(),
+    takenAwayAt: text('taken_away_at'),
+  },
+  (table) => [index('photo_job').on(table.jobId, table.at)],
+);
+
+/** What the counter learned of a saw, kept for the next call; the newest counts. */
+export const sawMemory = sqliteTable(
+  'saw_memory',
+  {
+    seq: integer('seq').primaryKey({ autoIncrement: true }),
+    sawId: text('saw_id')
+      .notNull()
+      .references(() => saw.id),
+    entries: text('entries', { mode: 'json' }).notNull(),
+    at: moment('at'),
+    by: text('by').notNull(),
+  },
+  (table) => [index('saw_memory_saw').on(table.sawId, table.seq)],
 );
 
 /** A verdict signed off, with everything it rested on. */

@@ -1,8 +1,10 @@
 import { entriesFromSheet } from '../core/sheet';
 import { DEFAULTS } from '../core/families';
 import {
+  DEMO_CODES,
   DEMO_CUSTOMERS,
   DEMO_JOBS,
+  DEMO_MEMORIES,
   DEMO_PEOPLE,
   DEMO_SAWS,
   DEMO_SHEETS,
@@ -18,6 +20,8 @@ import {
   addStock,
   countJobs,
   lastReading,
+  putCode,
+  rememberSaw,
   setShopFact,
   setSummary,
   storeFirstReadings,
@@ -25,9 +29,11 @@ import {
 import type { Transaction } from '../data/store';
 import { day, type Context } from './context';
 import { signOff } from './use-cases/sign-off';
+import type { Rules } from './use-cases/shop';
 import { summarise, summaryKey } from './use-cases/summary';
 
 const DAY_MS = 86_400_000;
+const DEMO_RULES: Rules = { limits: DEFAULTS, codes: DEMO_CODES };
 
 type DemoJob = (typeof DEMO_JOBS)[number];
 const nameOf = (id: string): string => DEMO_PEOPLE.find((person) => person.id === id)!.name;
@@ -56,7 +62,7 @@ async function loadJob(
     tx,
     entries.map((entry) => ({ ...entry, id: context.newId(), jobId: id, supersedes: null, ...written })),
   );
-  await setSummary(tx, id, summarise(entries, DEFAULTS, false), summaryKey(DEFAULTS));
+  await setSummary(tx, id, summarise(entries, DEMO_RULES, false), summaryKey(DEMO_RULES));
   return id;
 }
 
@@ -72,6 +78,8 @@ export async function loadDemo(context: Context): Promise<{ readonly loaded: num
     for (const customer of DEMO_CUSTOMERS) await addCustomer(tx, { ...customer, ...written });
     for (const saw of DEMO_SAWS) await addSaw(tx, { ...saw, ...written });
     await addStock(tx, DEMO_STOCK);
+    for (const code of DEMO_CODES) await putCode(tx, { ...code, ...written });
+    for (const { sawId, entries } of DEMO_MEMORIES) await rememberSaw(tx, { sawId, entries, ...written });
     const ids: { id: string; by: string }[] = [];
     for (const job of DEMO_JOBS) {
       const id = await loadJob(tx, context, job);

@@ -9,3 +9,8 @@ export * from './use-cases/sign-off';
 export * from './use-cases/take-in';
 export * from './use-cases/shop';
 export * from './use-cases/stock';
+export * from './use-cases/stock-imports';
+export * from './use-cases/counter';
+export * from './use-cases/supplier';
+export * from './use-cases/codes';
+export * from './use-cases/photos';

@@ -68,6 +68,8 @@ export async function main(): Promise<void> {
     });
   });
   const bound = await listen(server, host, port, fixed);
+  // The simulated supplier ships with the server and answers at its own address, as a real one would.
+  process.env.SERRATA_SUPPLIER ??= `http://${host === '::1' ? '[::1]' : host}:${bound}/simulated/supplier`;
   console.log(`Serrata is open at http://${host === '::1' ? '[::1]' : host}:${bound}/`);
   const stop = () => {
     server.close(() => {

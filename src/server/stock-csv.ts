@@ -1,44 +1,16 @@
 import Papa from 'papaparse';
-import { z } from 'zod';
-import { FAMILY_IDS, GAUGE_IDS } from '../core/families';
-import { STOCK_KINDS, type StockPart } from '../core/order';
+import {
+  matchColumns,
+  readStockRow,
+  REQUIRED_COLUMNS,
+  STOCK_COLUMNS,
+  writeStockRow,
+  type StockColumn,
+  type StockPart,
+  type StockRow,
+} from '../core/fit';
 import { err, ok, type Result } from '../core/result';
-
-/** Columns of the stock list, in order. See docs/formats/stock-csv.md. */
-export const STOCK_COLUMNS = [
-  'sku',
-  'kind',
-  'name',
-  'pitch',
-  'gauge',
-  'driveLinks',
-  'kickbackClass',
-  'mount',
-  'teeth',
-  'quantity',
-  'minimum',
-  'price',
-] as const;
-
-const blankToNull = <T extends z.ZodType>(schema: T) =>
-  z.preprocess((value) => (value === '' || value === undefined ? null : value), schema.nullable());
-const blankTo = <T extends z.ZodType>(fallback: string, schema: T) =>
-  z.preprocess((value) => (value === '' || value === undefined ? fallback : value), schema);
-
-const rowSchema = z.object({
-  sku: z.string().trim().min(1).max(60),
-  kind: z.enum(STOCK_KINDS),
-  name: z.string().trim().min(1).max(160),
-  pitch: blankToNull(z.enum(FAMILY_IDS)),
-  gauge: blankToNull(z.enum(GAUGE_IDS)),
-  driveLinks: blankToNull(z.coerce.number().int().min(1).max(400)),
-  kickbackClass: blankToNull(z.enum(['low-kickback', 'standard'])),
-  mount: blankToNull(z.string().max(40)),
-  teeth: blankToNull(z.coerce.number().int().min(4).max(20)),
-  quantity: blankTo('0', z.coerce.number().int().min(0)),
-  minimum: blankTo('0', z.coerce.number().int().min(0)),
-  price: blankTo('0', z.coerce.number().min(0)),
-});
+import { cellProblem } from '../wording';
 
 /** One row that could not be read: which line, which column, what is wrong. */
 export interface StockRowProblem {
@@ -49,12 +21,10 @@ export interface StockRowProblem {
 
 /** Reads a stock list. All rows must be right; every problem is returned with its line. */
 export function readStockCsv(text: string): Result<readonly StockPart[], readonly StockRowProblem[]> {
-  const parsed = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
-    header: true,
-    skipEmptyLines: 'greedy',
-    transformHeader: (name) => name.trim(),
-  });
-  const missing = ['sku', 'kind', 'name'].filter((column) => !(parsed.meta.fields ?? []).includes(column));
+  const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' });
+  const [headings = [], ...rows] = data;
+  const columns = matchColumns(headings);
+  const missing = REQUIRED_COLUMNS.filter((column) => columns[column] === null);
   if (missing.length > 0)
     return err(
       missing.map((column) => ({
@@ -63,22 +33,23 @@ export function readStockCsv(text: string): Result<readonly StockPart[], readonl
         message: `the column is missing; the columns are ${STOCK_COLUMNS.join(', ')}`,
       })),
     );
-  const problems: StockRowProblem[] = [];
-  const parts: StockPart[] = [];
-  for (const [i, row] of parsed.data.entries()) {
-    const read = rowSchema.safeParse(row);
-    if (!read.success) {
-      problems.push(
-        ...read.error.issues.map((issue) => ({
-          line: i + 2,
-          column: issue.path.join('.'),
-          message: `“${row[String(issue.path[0])] ?? ''}”: ${issue.message}`,
-        })),
-      );
-      continue;
-    }
-    const { price, ...rest } = read.data;
-    parts.push({ ...rest, priceCents: Math.round(price * 100) });
-  }
-  return problems.length > 0 ? err(problems) : ok(parts);
+  const read = rows.map((cells) => readStockRow(rowOf(cells, columns)));
+  const problems = read.flatMap((row, i) =>
+    row.ok ? [] : row.error.map((problem) => ({ line: i + 2, column: problem.column, message: cellProblem(problem) })),
+  );
+  return problems.length > 0 ? err(problems) : ok(read.flatMap((row) => (row.ok ? [row.value] : [])));
+}
+
+function rowOf(cells: readonly string[], columns: Readonly<Record<StockColumn, number | null>>): StockRow {
+  return Object.fromEntries(
+    STOCK_COLUMNS.map((column) => [column, columns[column] === null ? '' : (cells[columns[column]] ?? '')]),
+  );
+}
+
+/** Writes parts as a stock list that {@link readStockCsv} reads back. Cells that a table program would compute are kept as text. */
+export function writeStockCsv(parts: readonly StockPart[]): string {
+  return `${Papa.unparse(
+    { fields: [...STOCK_COLUMNS], data: parts.map((part) => writeStockRow(part)) },
+    { newline: '\n', escapeFormulae: true },
+  )}\n`;
 }

@@ -1,14 +1,16 @@
-import type { Appraisal, Check, EdgeAssessment, Verdict } from '../core/assess';
+import type { Appraisal, Check, EdgeAssessment, LoopAssessment, Verdict } from '../core/assess';
 import type { Identified } from '../core/identify';
-import type { StockMatch } from '../core/order';
+import type { StockMatch } from '../core/fit';
 import type { Assessment } from '../core/sheet';
 import {
   checkSentence,
   fitSentence,
+  identityFinding,
   identityReason,
   nextSentence,
   orderWithheld,
   stockMiss,
+  tensionSentence,
   verdictReason,
   wearPatternSentence,
 } from './en';
@@ -18,14 +20,43 @@ type IdentityOf<T> = {
   value: T | null;
   candidates: { value: T; weight: number }[];
   why: string[];
+  settledBy: { measure: string; minutes: number; gain: number } | null;
 };
 
-const identified = <T>({ status, value, candidates, why }: Identified<T>): IdentityOf<T> => ({
+const identified = <T>({ status, value, candidates, why, settledBy }: Identified<T>): IdentityOf<T> => ({
   status,
   value,
   candidates: [...candidates],
   why: why.map((reason) => identityReason(reason)),
+  settledBy: settledBy && { ...settledBy },
 });
+
+function loopResult({ tension, linksInTravel, chainSpeed, lengths, plausible }: LoopAssessment): Assessment['loop'] {
+  return {
+    tension: tension && {
+      state: tension.state,
+      close: tension.close,
+      links: tension.links,
+      pitch: tension.pitch,
+      pitchFrom: tension.from,
+      centres: tension.centres,
+      used: tension.used,
+      left: tension.left,
+      travel: tension.travel,
+      why: tensionSentence(tension),
+    },
+    linksInTravel: linksInTravel && [...linksInTravel],
+    chainSpeed,
+    lengths: {
+      effective: lengths.effective?.value ?? null,
+      listedAs: lengths.listedAs.map((listed) => ({ ...listed })),
+      said: lengths.said,
+      agrees: lengths.agrees,
+      reach: lengths.reach?.value ?? null,
+    },
+    plausible: plausible && { ...plausible },
+  };
+}
 
 function check(item: Check): Assessment['checks'][number] {
   const {
@@ -117,6 +148,14 @@ export function assessmentDocument(appraisal: Appraisal, stock?: readonly StockM
         driveLinks: identified(identity.bar.driveLinks),
       },
       driveSprocket: { pitch: identified(identity.driveSprocket.pitch) },
+      nose: { pitch: identified(identity.nose.pitch) },
+      findings: identity.findings.map((finding) => ({ code: finding.code, why: identityFinding(finding) })),
+      evidence: identity.evidence.map(({ id, part, setAside, says }) => ({
+        id,
+        part,
+        setAside,
+        says: says.map((reason) => identityReason(reason)),
+      })),
     },
     checks: appraisal.checks.map(check),
     bar: {
@@ -126,6 +165,7 @@ export function assessmentDocument(appraisal: Appraisal, stock?: readonly StockM
       playLimit: bar.playLimit.value,
       straightEdgePredicted: bar.straightEdgePredicted,
     },
+    loop: loopResult(appraisal.loop),
     chain: {
       elongation: chain.elongation?.percent ?? null,
       playPerJoint: chain.elongation?.perJoint ?? null,
@@ -155,9 +195,9 @@ export function assessmentDocument(appraisal: Appraisal, stock?: readonly StockM
     })),
     ...(stock
       ? {
-          stock: stock.map(({ part, misses }) => ({
+          stock: stock.map(({ part, answer, misses }) => ({
             sku: part.sku,
-            fits: misses.length === 0,
+            fits: answer === 'fits',
             why: misses.map(stockMiss),
           })),
         }

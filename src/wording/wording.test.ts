@@ -154,7 +154,12 @@ describe('judgements', () => {
     expect(orderWithheld({ code: 'links-not-counted' })).toContain('count them twice');
     expect(orderWithheld({ code: 'not-settled', number: 'pitch', status: 'conflict' })).toContain('contradicted');
     expect(orderWithheld({ code: 'parts-clash', rule: 'chain-gauge-is-bar-gauge' })).toContain('they differ');
-    expect(stockMiss({ code: 'driveLinks', wanted: 72, has: null })).toBe('link count not given');
+    expect(stockMiss({ code: 'differs', property: 'driveLinks', wanted: [72], has: null })).toBe(
+      'drive links not given',
+    );
+    expect(stockMiss({ code: 'differs', property: 'pitch', wanted: ['38', '38lp'], has: '325' })).toBe(
+      'pitch .325, not 3/8 standard or 3/8 low profile',
+    );
   });
 
   it('read the pattern of wear, both ways round', () => {

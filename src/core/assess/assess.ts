@@ -1,12 +1,13 @@
-import { judgeFit, type FitJudgement } from '../fit';
+import { judgeFit, type FitContext, type FitJudgement } from '../fit';
 import type { Limits } from '../families';
-import { identify, type Identity } from '../identify';
-import { decideOrder, type OrderOutcome } from '../order';
-import { estimate } from '../quantity';
+import { identify, type Identity, type LearnedCode } from '../identify';
+import { decideOrder, type ClassKnown, type OrderOutcome } from '../order';
+import { estimate, type LengthReading, type Mm } from '../quantity';
 import { PARTS, type BenchSheet, type Part } from '../sheet';
 import { assessBar, type BarAssessment } from './bar';
 import { assessChain, type ChainAssessment } from './chain';
 import type { Check } from './check';
+import { assessLoop, type LoopAssessment } from './loop';
 import { nextMeasurements, type NextMeasurement } from './next';
 import { assessDriveSprocket, assessNose, noseOnBar } from './sprocket';
 import { brought, decide, missingReadings, operationsFor, type Verdict } from './verdict';
@@ -16,6 +17,7 @@ export interface Appraisal {
   readonly identity: Identity;
   readonly bar: BarAssessment;
   readonly chain: ChainAssessment;
+  readonly loop: LoopAssessment;
   readonly checks: readonly Check[];
   readonly verdicts: Readonly<Record<Part, Verdict>>;
   readonly fit: readonly FitJudgement[];
@@ -27,9 +29,10 @@ export interface Appraisal {
  * Assesses a bench sheet against a set of limits. Pure: the same sheet and limits give the same appraisal.
  * @param sheet a sheet as read; anything may be missing
  * @param limits the shop's limits
+ * @param codes drive-link codes the shop has learned
  */
-export function assess(sheet: BenchSheet, limits: Limits): Appraisal {
-  const identity = identify(sheet);
+export function assess(sheet: BenchSheet, limits: Limits, codes: readonly LearnedCode[] = []): Appraisal {
+  const identity = identify(sheet, codes);
   const bar = assessBar(sheet, identity, limits);
   const chain = assessChain(sheet, identity, limits);
   const sprocket = assessDriveSprocket(sheet, limits);
@@ -39,21 +42,52 @@ export function assess(sheet: BenchSheet, limits: Limits): Appraisal {
   const verdicts = Object.fromEntries(
     PARTS.map((part) => [part, verdictOn(part, sheet, checks, bar, chain)]),
   ) as Record<Part, Verdict>;
-  const fit = judgeFit({
-    identity,
-    tang: sheet.chain?.tang ? (estimate(sheet.chain.tang)?.value ?? null) : null,
-    barMount: sheet.bar?.mount ?? null,
-    sawMount: sheet.saw?.mount ?? null,
-    kickbackClass: sheet.chain?.kickbackClass ?? null,
-    operatorTrained: sheet.job?.operatorTrained ?? null,
-    sprocketSound: sprocketSound(sprocket),
-  });
-  const order = decideOrder(identity, fit, {
-    kickbackClass: sheet.chain?.kickbackClass ?? null,
-    operatorTrained: sheet.job?.operatorTrained ?? null,
-  });
+  const loop = assessLoop(sheet, identity, chain);
+  const fit = judgeFit(fitContext(sheet, identity, sprocketSound(sprocket), verdicts));
+  const order = decideOrder(identity, fit, classKnown(sheet));
   const next = nextMeasurements(sheet, identity, checks, Object.values(verdicts));
-  return { identity, bar, chain, checks, verdicts, fit, order, next };
+  return { identity, bar, chain, loop, checks, verdicts, fit, order, next };
+}
+
+const valueOf = (reading: LengthReading | undefined): Mm | null =>
+  reading ? (estimate(reading)?.value ?? null) : null;
+
+/** What is known of the kickback class on this sheet. */
+export function classKnown({ job, chain }: BenchSheet): ClassKnown {
+  return {
+    kickbackClass: chain?.kickbackClass ?? null,
+    operatorTrained: job?.operatorTrained ?? null,
+    kickbackChoice: job?.kickbackChoice?.trim() || null,
+  };
+}
+
+/**
+ * What the fit rules look at.
+ * @param sound whether the drive sprocket is within its limit; null when not measured
+ * @param verdicts null where nobody has judged the parts, as at the counter
+ */
+export function fitContext(
+  sheet: BenchSheet,
+  identity: Identity,
+  sound: boolean | 'close' | null,
+  verdicts: Appraisal['verdicts'] | null,
+): FitContext {
+  const { bar, saw, chain } = sheet;
+  const judged = (action: Verdict['action']) =>
+    verdicts ? PARTS.filter((part) => brought(sheet, part) && verdicts[part].action === action) : [];
+  return {
+    identity,
+    tang: valueOf(chain?.tang),
+    barMount: bar?.mount ?? null,
+    sawMount: saw?.mount ?? null,
+    barOilHole: bar?.oilHole ?? null,
+    sawOilHole: saw?.oilHole ?? null,
+    nose: { hard: bar?.nose === 'hard', teeth: bar?.noseTeeth ?? null, thickness: valueOf(bar?.thickness) },
+    ...classKnown(sheet),
+    sprocketSound: sound,
+    condemned: judged('replace'),
+    undecided: judged('undecided'),
+  };
 }
 
 function verdictOn(

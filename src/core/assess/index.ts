@@ -6,5 +6,6 @@ export * from './chain';
 export * from './sprocket';
 export * from './verdict';
 export * from './next';
+export * from './loop';
 export * from './assess';
 export * from './steps';

@@ -1,5 +1,5 @@
 import { INSTRUMENTS, normalCdf, normalPdf, type InstrumentId } from '../quantity';
-import type { BenchSheet, Part } from '../sheet';
+import { minutesFor, type BenchSheet, type Part } from '../sheet';
 import type { Identity } from '../identify';
 import type { Check } from './check';
 import { brought, missingReadings, type Verdict } from './verdict';
@@ -18,32 +18,6 @@ export interface NextMeasurement {
   readonly minutes: number;
   readonly reason: NextReason;
 }
-
-/** Minutes a hand needs for a reading (shop's figures), by the start of its path; the longest that fits counts. */
-const MINUTES: readonly (readonly [string, number])[] = [
-  ['bar.checks.crack', 1],
-  ['bar.checks', 0.5],
-  ['bar.checks.bow', 1],
-  ['bar.edges', 0.5],
-  ['bar.edges.A.stations', 2.5],
-  ['bar.edges.B.stations', 2.5],
-  ['bar.edges.mouth', 0.5],
-  ['chain.checks.crack', 2],
-  ['chain.cutters', 3],
-  ['chain.pushPull', 2],
-  ['chain.driveLinks', 1.5],
-  ['chain.span', 0.5],
-  ['chain.chassis', 0.5],
-  ['chain.driveLinkThickness', 0.5],
-  ['driveSprocket.wear', 1],
-  ['bar.stamp', 0.5],
-];
-
-const minutesFor = (measure: string): number =>
-  MINUTES.filter(([start]) => measure.startsWith(start)).reduce(
-    (best, next) => (next[0].length >= best[0].length ? next : best),
-    ['', 1] as const,
-  )[1];
 
 /** With nothing known of it, a condemning reading is as likely good as bad: deciding blind is wrong half the time. */
 const BLIND = 0.5;
@@ -128,22 +102,13 @@ function missing(sheet: BenchSheet, verdicts: readonly Verdict[]): NextMeasureme
   });
 }
 
-/** What would settle the three numbers of the chain: the chance that the heaviest candidate is wrong is what a settling reading gains. */
+/** What would settle the three numbers of the chain, each by the observation that gains most a minute. */
 function identifying(sheet: BenchSheet, { chain }: Identity): NextMeasurement[] {
   if (!sheet.chain) return [];
-  const ask = (property: 'pitch' | 'gauge' | 'driveLinks', measure: string): NextMeasurement[] => {
-    if (chain[property].status === 'settled') return [];
-    const gain = 1 - (chain[property].candidates[0]?.weight ?? BLIND);
-    return [
-      { measure, gain: Math.max(gain, 1 - 0.95), minutes: minutesFor(measure), reason: { code: 'settles', property } },
-    ];
-  };
-  const buildOpen = chain.pitch.why.some(({ code }) => code === 'build-open');
-  return [
-    ...ask('pitch', buildOpen ? 'chain.chassis' : 'chain.span'),
-    ...ask('gauge', 'chain.driveLinkThickness'),
-    ...ask('driveLinks', 'chain.driveLinks'),
-  ];
+  return (['pitch', 'gauge', 'driveLinks'] as const).flatMap((property): NextMeasurement[] => {
+    const { settledBy } = chain[property];
+    return settledBy ? [{ ...settledBy, reason: { code: 'settles', property } }] : [];
+  });
 }
 
 function limitWaits(checks: readonly Check[]): NextMeasurement[] {

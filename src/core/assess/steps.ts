@@ -1,9 +1,9 @@
-import type { BenchSheet } from '../sheet';
+import { CLEAN_ACTS, STRIP_ACTS, type BenchSheet } from '../sheet';
 import type { Appraisal } from './assess';
 import { missingReadings } from './verdict';
 
 /** The steps of a job in working order. */
-export const STEPS = ['take-in', 'identify', 'bar', 'chain', 'sprocket', 'decide', 'order'] as const;
+export const STEPS = ['take-in', 'strip', 'identify', 'clean', 'bar', 'chain', 'sprocket', 'decide', 'order'] as const;
 export type Step = (typeof STEPS)[number];
 
 /** How a step stands. Nothing is locked: this only says what is missing. */
@@ -29,6 +29,19 @@ function takeIn({ job }: BenchSheet): Standing {
   return left.length === 0 ? done : open(...left);
 }
 
+/** Stripping is asked for when somebody said that a whole saw came. */
+function stripping({ job, strip }: BenchSheet): Standing {
+  if (STRIP_ACTS.every((act) => strip?.done?.includes(act))) return done;
+  return job?.brought?.includes('whole-saw') ? open() : notNeeded;
+}
+
+/** Cleaning is asked for when a bar came; a chain or a sprocket alone is wiped by hand. */
+function cleaning({ job, clean }: BenchSheet): Standing {
+  if (CLEAN_ACTS.every((act) => clean?.done?.includes(act))) return done;
+  const bar = job?.brought?.some((what) => what === 'whole-saw' || what === 'bar');
+  return bar ? open() : notNeeded;
+}
+
 function identifying(sheet: BenchSheet, { identity }: Appraisal): Standing {
   if (!sheet.chain && !sheet.bar?.stamp) return open('bar.stamp', 'chain.span');
   const part = sheet.chain ? identity.chain : identity.bar;
@@ -47,7 +60,9 @@ function judging(sheet: BenchSheet, part: 'bar' | 'chain' | 'driveSprocket', { v
 export function stepStates(sheet: BenchSheet, appraisal: Appraisal, signedOff: boolean): readonly StepState[] {
   const standing: Record<Step, Standing> = {
     'take-in': takeIn(sheet),
+    strip: stripping(sheet),
     identify: identifying(sheet, appraisal),
+    clean: cleaning(sheet),
     bar: judging(sheet, 'bar', appraisal),
     chain: judging(sheet, 'chain', appraisal),
     sprocket: judging(sheet, 'driveSprocket', appraisal),
@@ -63,11 +78,15 @@ export function nextStep(states: readonly StepState[]): Step | null {
 }
 
 const IDENTIFYING =
-  /^(bar\.stamp|chain\.(stamp|span|chassis|driveLinkThickness|driveLinks|cutters$|sequence|template|kickbackClass))/;
+  /^(loop\.|setAside|bar\.(stamp|groove$|nosePitch|noseTeeth|listedLength|effectiveLength|reach)|driveSprocket\.(stamp|pitch|teeth)|chain\.(stamp|span|chassis|fileSize|driveLinkThickness|driveLinks|cutters$|sequence|template|loopLength|kickbackClass))/;
+
+const CLEANING = /^(bar\.checks\.(resin|noseDirt)|chain\.checks\.resin)$/;
 
 /** The step in which a reading of the sheet is made. */
 export function stepOfReading(path: string): Step {
   if (path.startsWith('job.') || path.startsWith('saw.')) return 'take-in';
+  if (path.startsWith('strip.') || path === 'bar.edgeDown') return 'strip';
+  if (path.startsWith('clean.') || CLEANING.test(path)) return 'clean';
   if (IDENTIFYING.test(path)) return 'identify';
   if (path.startsWith('bar.')) return 'bar';
   return path.startsWith('chain.') ? 'chain' : 'sprocket';

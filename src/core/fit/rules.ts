@@ -2,6 +2,7 @@ import { GAUGES, familyAndGaugeMeet, type FamilyId, type GaugeId } from '../fami
 import type { Identified, Identity } from '../identify';
 import { rock } from '../bar';
 import type { Degrees, Mm } from '../quantity';
+import type { Part } from '../sheet';
 
 /** Which kickback class a chain belongs to. */
 export type KickbackClass = 'low-kickback' | 'standard';
@@ -10,14 +11,21 @@ export type KickbackClass = 'low-kickback' | 'standard';
 export const FIT_RULES = [
   'chain-pitch-is-sprocket-pitch',
   'chain-pitch-is-bar-pitch',
+  'chain-pitch-is-nose-pitch',
   'chain-gauge-is-bar-gauge',
   'chain-links-are-bar-links',
   'family-and-gauge-meet',
   'bar-mount-is-saw-mount',
+  'oil-hole-is-saw-oil-hole',
+  'nose-is-known',
   'kickback-not-stepped-up',
   'sprocket-takes-new-chain',
+  'parts-may-go-back-on',
 ] as const;
 export type FitRule = (typeof FIT_RULES)[number];
+
+/** Rules on the state of the parts: they follow from the verdicts and are no clash between parts. */
+export const STATE_RULES: readonly FitRule[] = ['nose-is-known', 'sprocket-takes-new-chain', 'parts-may-go-back-on'];
 
 /** Why a rule holds, breaks, or cannot be said. */
 export type FitReason =
@@ -27,6 +35,11 @@ export type FitReason =
   | { readonly code: 'will-not-run'; readonly chain: GaugeId; readonly bar: GaugeId }
   | { readonly code: 'not-known'; readonly missing: readonly string[] }
   | { readonly code: 'pair-meets' | 'pair-rare'; readonly family: FamilyId; readonly gauge: GaugeId }
+  | { readonly code: 'hard-nose' }
+  | { readonly code: 'nose-known'; readonly teeth: number; readonly thickness: Mm }
+  | { readonly code: 'parts-sound' }
+  | { readonly code: 'parts-condemned' | 'parts-undecided'; readonly parts: readonly Part[] }
+  | { readonly code: 'kickback-chosen'; readonly why: string }
   | { readonly code: 'kickback-low' | 'kickback-trained' | 'kickback-untrained' | 'kickback-unknown' }
   | { readonly code: 'sprocket-sound' | 'sprocket-worn' | 'sprocket-close' | 'sprocket-unmeasured' };
 
@@ -42,16 +55,25 @@ export interface FitContext {
   readonly tang: Mm | null;
   readonly barMount: string | null;
   readonly sawMount: string | null;
+  readonly barOilHole: string | null;
+  readonly sawOilHole: string | null;
+  readonly nose: { readonly hard: boolean; readonly teeth: number | null; readonly thickness: Mm | null };
   readonly kickbackClass: KickbackClass | null;
   readonly operatorTrained: boolean | null;
+  /** Why standard chain was chosen all the same; null when nobody chose. */
+  readonly kickbackChoice: string | null;
   /** Whether the drive sprocket's wear is within its limit; null when not measured, `close` when too close to call. */
   readonly sprocketSound: boolean | 'close' | null;
+  /** Parts that must not go back on, and those nobody has decided on yet. */
+  readonly condemned: readonly Part[];
+  readonly undecided: readonly Part[];
 }
 
 /** A candidate lighter than this is out of the question when two parts are compared. */
-const LIVE_WEIGHT = 0.05;
+export const LIVE_WEIGHT = 0.05;
 
-const live = <T>(property: Identified<T>): readonly T[] =>
+/** The values still in question. */
+export const live = <T>(property: Identified<T>): readonly T[] =>
   property.candidates.filter(({ weight }) => weight >= LIVE_WEIGHT).map(({ value }) => value);
 
 /**
@@ -111,24 +133,54 @@ function pairRule({ identity: { chain } }: FitContext): FitJudgement {
   return { rule, holds: meets, reason: { code: meets ? 'pair-meets' : 'pair-rare', family, gauge } };
 }
 
-function mountRule({ barMount, sawMount }: FitContext): FitJudgement {
-  const rule = 'bar-mount-is-saw-mount';
-  if (!barMount || !sawMount) {
-    const missing = [barMount ? '' : 'bar.mount', sawMount ? '' : 'saw.mount'].filter(Boolean);
+/** Names of patterns are the shop's own and compared without case and spaces around. */
+export const samePattern = (a: string, b: string): boolean => a.trim().toUpperCase() === b.trim().toUpperCase();
+
+function patternRule(
+  rule: FitRule,
+  property: 'mount' | 'oilHole',
+  bar: string | null,
+  saw: string | null,
+): FitJudgement {
+  if (!bar || !saw) {
+    const missing = [bar ? '' : `bar.${property}`, saw ? '' : `saw.${property}`].filter(Boolean);
     return { rule, holds: null, reason: { code: 'not-known', missing } };
   }
-  const holds = barMount === sawMount;
-  return {
-    rule,
-    holds,
-    reason: holds ? { code: 'equal', value: barMount } : { code: 'differ', first: barMount, second: sawMount },
-  };
+  const holds = samePattern(bar, saw);
+  return { rule, holds, reason: holds ? { code: 'equal', value: bar } : { code: 'differ', first: bar, second: saw } };
+}
+
+/** The chain runs over the nose too. A hard nose has no teeth and takes any pitch that fits its groove. */
+function nosePitchRule({ identity, nose }: FitContext): FitJudgement {
+  const rule = 'chain-pitch-is-nose-pitch';
+  if (nose.hard) return { rule, holds: true, reason: { code: 'hard-nose' } };
+  return compared(rule, identity.chain.pitch, identity.nose.pitch, ['chain.pitch', 'bar.nosePitch']);
+}
+
+/** A sprocket nose is replaced by teeth and bar thickness: both must be known before one is ordered. */
+function noseKnownRule({ nose: { hard, teeth, thickness } }: FitContext): FitJudgement {
+  const rule = 'nose-is-known';
+  if (hard) return { rule, holds: true, reason: { code: 'hard-nose' } };
+  if (teeth === null || thickness === null) {
+    const missing = [teeth === null ? 'bar.noseTeeth' : '', thickness === null ? 'bar.thickness' : ''].filter(Boolean);
+    return { rule, holds: null, reason: { code: 'not-known', missing } };
+  }
+  return { rule, holds: true, reason: { code: 'nose-known', teeth, thickness } };
+}
+
+/** What is condemned does not go back on, and what is undecided not yet. */
+function partsRule({ condemned, undecided }: FitContext): FitJudgement {
+  const rule = 'parts-may-go-back-on';
+  if (condemned.length > 0) return { rule, holds: false, reason: { code: 'parts-condemned', parts: condemned } };
+  if (undecided.length > 0) return { rule, holds: null, reason: { code: 'parts-undecided', parts: undecided } };
+  return { rule, holds: true, reason: { code: 'parts-sound' } };
 }
 
 /** Low-kickback suits everyone. A standard chain is for trained operators only. */
-function kickbackRule({ kickbackClass, operatorTrained }: FitContext): FitJudgement {
+function kickbackRule({ kickbackClass, operatorTrained, kickbackChoice }: FitContext): FitJudgement {
   const rule = 'kickback-not-stepped-up';
   if (kickbackClass === 'low-kickback') return { rule, holds: true, reason: { code: 'kickback-low' } };
+  if (kickbackChoice) return { rule, holds: true, reason: { code: 'kickback-chosen', why: kickbackChoice } };
   if (kickbackClass === null || operatorTrained === null)
     return { rule, holds: null, reason: { code: 'kickback-unknown' } };
   return {
@@ -152,11 +204,15 @@ export function judgeFit(context: FitContext): readonly FitJudgement[] {
   return [
     compared('chain-pitch-is-sprocket-pitch', chain.pitch, driveSprocket.pitch, ['chain.pitch', 'driveSprocket.pitch']),
     compared('chain-pitch-is-bar-pitch', chain.pitch, bar.pitch, ['chain.pitch', 'bar.pitch']),
+    nosePitchRule(context),
     gaugeRule(context),
     compared('chain-links-are-bar-links', chain.driveLinks, bar.driveLinks, ['chain.driveLinks', 'bar.driveLinks']),
     pairRule(context),
-    mountRule(context),
+    patternRule('bar-mount-is-saw-mount', 'mount', context.barMount, context.sawMount),
+    patternRule('oil-hole-is-saw-oil-hole', 'oilHole', context.barOilHole, context.sawOilHole),
+    noseKnownRule(context),
     kickbackRule(context),
     sprocketRule(context),
+    partsRule(context),
   ];
 }

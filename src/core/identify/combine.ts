@@ -66,8 +66,15 @@ export function concluded<T>(
   clash: IdentityReason | null,
   maySettle = true,
 ): Identified<T> {
-  if (clash) return { status: 'conflict', value: null, candidates, why: [clash, ...reasons] };
+  if (clash) return { status: 'conflict', value: null, candidates, why: [clash, ...reasons], settledBy: null };
   const top = candidates[0];
-  if (top && top.weight >= SURE && maySettle) return { status: 'settled', value: top.value, candidates, why: reasons };
-  return { status: 'open', value: null, candidates, why: reasons.length > 0 ? reasons : [{ code: 'nothing-known' }] };
+  if (top && top.weight >= SURE && maySettle)
+    return { status: 'settled', value: top.value, candidates, why: reasons, settledBy: null };
+  return {
+    status: 'open',
+    value: null,
+    candidates,
+    why: reasons.length > 0 ? reasons : [{ code: 'nothing-known' }],
+    settledBy: null,
+  };
 }

@@ -7,6 +7,8 @@ import type { IdentityReason } from './reasons';
 export const LINK_WEAR = 0.06;
 /** A groove near its floor is wider than its gauge by clearance and little wear, mm (common practice, no source). */
 export const FLOOR_WIDENING = 0.15;
+/** Near the floor at a place chosen for being little worn, mm (common practice, no source). */
+export const SOUND_WIDENING = 0.1;
 /** At the mouth wear goes much further, mm (common practice, no source): a worn .050 passes for .058. */
 export const MOUTH_WIDENING = 0.45;
 /** The hand's feel at a slot or a tab: how far a mark may be passed, mm, standard uncertainty. */
@@ -73,16 +75,18 @@ export function thicknessEvidence(reading: LengthReading): Evidence<GaugeId> | I
   );
 }
 
-/** The gauge of a bar from its groove, near the floor where it wears little, or at the mouth where it wears much. */
-export function grooveEvidence(reading: LengthReading, where: 'floor' | 'mouth'): Evidence<GaugeId> {
-  const widening = where === 'floor' ? FLOOR_WIDENING : MOUTH_WIDENING;
+const WIDENING = { sound: SOUND_WIDENING, floor: FLOOR_WIDENING, mouth: MOUTH_WIDENING } as const;
+
+/** The gauge of a bar from its groove: at a sound place or near the floor, where it wears little, or at the mouth where it wears much. */
+export function grooveEvidence(reading: LengthReading, where: keyof typeof WIDENING): Evidence<GaugeId> {
+  const widening = WIDENING[where];
   return widthEvidence(
     reading,
     'lo',
     (gauge) => [GAUGES[gauge].thickness, GAUGES[gauge].thickness + widening],
     (at) => {
       if (reading.kind === 'bounded') return { code: 'slot', lo: reading.lo, hi: reading.hi };
-      return { code: where === 'floor' ? 'groove-floor' : 'groove-mouth', width: at!.value, u: at!.u };
+      return { code: where === 'mouth' ? 'groove-mouth' : 'groove-floor', width: at!.value, u: at!.u };
     },
   );
 }

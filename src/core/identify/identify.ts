@@ -1,12 +1,21 @@
 import type { FamilyId, GaugeId } from '../families';
-import { estimate, type LengthReading } from '../quantity';
-import type { BarSheet, BenchSheet, ChainSheet, DriveSprocketSheet } from '../sheet';
-import type { Evidence } from './combine';
-import { gaugeMarkEvidence, grooveEvidence, thicknessEvidence } from './gauge';
-import { identifyBarLinks, identifyChainLinks } from './links';
-import { chassisEvidence, pitchMarkEvidence, spanEvidence } from './pitch';
+import { estimate } from '../quantity';
+import { EVIDENCE_IDS, type BenchSheet, type EvidenceId } from '../sheet';
+import { collectStatements, type Statement } from './collect';
+import { findingsOf, type IdentityFinding } from './findings';
+import type { LearnedCode } from './learned-code';
+import {
+  countEvidence,
+  cuttersEvidence,
+  identifyBarLinks,
+  identifyChainLinks,
+  linksMarkEvidence,
+  type LinksStatement,
+} from './links';
+import { loopLengthStatements, wayRoundStatements } from './loop-evidence';
 import { identifyPitchAndGauge, type PitchAndGaugeEvidence } from './pitch-and-gauge';
-import type { Identified, IdentityReason } from './reasons';
+import type { EvidenceItem, Identified, IdentifiedPart, IdentityReason } from './reasons';
+import { withGaugeSettling, withLinksSettling, withPitchSettling } from './settle';
 import { readStamp, stated } from './stamp';
 
 /** What is known of each part, property by property. Evidence counts for its own part only. */
@@ -22,106 +31,107 @@ export interface Identity {
     readonly driveLinks: Identified<number>;
   };
   readonly driveSprocket: { readonly pitch: Identified<FamilyId> };
+  readonly nose: { readonly pitch: Identified<FamilyId> };
+  /** Everything that speaks of the three numbers, set aside or not. */
+  readonly evidence: readonly EvidenceItem[];
+  /** Traps recognised across parts and readings. */
+  readonly findings: readonly IdentityFinding[];
 }
 
-type Collected = { -readonly [K in keyof PitchAndGaugeEvidence]: PitchAndGaugeEvidence[K][number][] };
-
-const nothing = (): Collected => ({ pitch: [], gauge: [], pitchNotes: [], gaugeNotes: [] });
-
-/** Files an item where it belongs: evidence is weighed, a bare reason is only said. */
-function file<T extends string>(
-  item: Evidence<T> | IdentityReason | null,
-  evidence: Evidence<T>[],
-  notes: IdentityReason[],
-): void {
-  if (!item) return;
-  if ('weightOf' in item) evidence.push(item);
-  else notes.push(item);
+function evidenceOf(statements: readonly Statement[], part: IdentifiedPart): PitchAndGaugeEvidence {
+  const own = statements.filter((statement) => statement.part === part);
+  return {
+    pitch: own.flatMap((each) => (each.property === 'pitch' && 'evidence' in each ? [each.evidence] : [])),
+    gauge: own.flatMap((each) => (each.property === 'gauge' && 'evidence' in each ? [each.evidence] : [])),
+    pitchNotes: own.flatMap((each) => (each.property === 'pitch' && 'note' in each ? [each.note] : [])),
+    gaugeNotes: own.flatMap((each) => (each.property === 'gauge' && 'note' in each ? [each.note] : [])),
+  };
 }
 
-/** What a stamp says of pitch and gauge. Tokens that agree are one statement, not several. */
-function fileStamp(stamp: string | undefined, into: Collected): void {
-  const reading = readStamp(stamp ?? '');
-  for (const { token, meaning } of unique(stated(reading, 'pitch'), ({ meaning: { value } }) => value)) {
-    into.pitch.push(pitchMarkEvidence([meaning.value], 'stamp', token));
+const countId = (i: number): EvidenceId =>
+  EVIDENCE_IDS.find((id) => id === `chain.driveLinks.${i}`) ?? 'chain.driveLinks.4';
+
+function chainCounts({ chain }: BenchSheet): readonly LinksStatement[] {
+  const counts = (chain?.driveLinks ?? []).map((value, i): LinksStatement => ({
+    id: countId(i),
+    evidence: countEvidence(value),
+  }));
+  const { cutters, sequence } = chain ?? {};
+  const crossCheck = cutters !== undefined && sequence !== undefined ? cuttersEvidence(cutters, sequence) : null;
+  return crossCheck ? [...counts, { id: 'chain.cutters', evidence: crossCheck }] : counts;
+}
+
+function barMarks({ bar }: BenchSheet): readonly LinksStatement[] {
+  return stated(readStamp(bar?.stamp ?? ''), 'driveLinks').map(({ token, meaning }) => ({
+    id: 'bar.stamp',
+    evidence: linksMarkEvidence(meaning.value, token, meaning.marked),
+  }));
+}
+
+interface Said {
+  readonly id: EvidenceId;
+  readonly part: IdentifiedPart;
+  readonly reason: IdentityReason;
+}
+
+const reasonOf = (statement: Statement | LinksStatement): IdentityReason =>
+  'evidence' in statement ? statement.evidence.reason : statement.note;
+
+/** One item for each reading of each part, in the order of the sheet. */
+function itemsOf(said: readonly Said[], setAside: readonly EvidenceId[]): readonly EvidenceItem[] {
+  const items = new Map<string, EvidenceItem>();
+  for (const { id, part, reason } of said) {
+    // The nose only repeats what the bar's stamp says.
+    if (part === 'nose' && id === 'bar.stamp') continue;
+    const before = items.get(id);
+    items.set(id, { id, part, says: [...(before?.says ?? []), reason], setAside: setAside.includes(id) });
   }
-  for (const { token, meaning } of unique(stated(reading, 'gauge'), ({ meaning: { value } }) => value)) {
-    into.gauge.push(gaugeMarkEvidence(meaning.value, token));
-  }
-  for (const { meaning } of stated(reading, 'outOfScope')) {
-    if (meaning.what === 'harvester-pitch') into.pitchNotes.push({ code: 'harvester-pitch' });
-    else into.gaugeNotes.push({ code: 'harvester-gauge' });
-  }
-}
-
-function unique<T>(items: readonly T[], key: (item: T) => string): readonly T[] {
-  return items.filter((item, i) => items.findIndex((other) => key(other) === key(item)) === i);
-}
-
-/** The span as a reading, with the instrument named beside it laid over the field's usual one. */
-function spanReading(span: NonNullable<ChainSheet['span']>): LengthReading {
-  if (span.length.kind === 'bounded' || !span.instrument || span.instrument === 'caliper') return span.length;
-  return { kind: 'measured', repeats: span.length.repeats, instrument: span.instrument };
-}
-
-function chainEvidence(chain: ChainSheet): Collected {
-  const into = nothing();
-  fileStamp(chain.stamp, into);
-  if (chain.span) file(spanEvidence(spanReading(chain.span), chain.span.rivets), into.pitch, into.pitchNotes);
-  if (chain.template?.length) into.pitch.push(pitchMarkEvidence(chain.template, 'template', chain.template.join(', ')));
-  if (chain.chassis) into.pitch.push(chassisEvidence(chain.chassis));
-  if (chain.driveLinkThickness) file(thicknessEvidence(chain.driveLinkThickness), into.gauge, into.gaugeNotes);
-  return into;
-}
-
-/** The narrowest groove found: wear only widens, so it is nearest to the groove as made. */
-function narrowest(bar: BarSheet, field: 'mouth' | 'deep'): LengthReading | null {
-  const stations = [...(bar.edges?.A?.stations ?? []), ...(bar.edges?.B?.stations ?? [])];
-  const readings = stations.flatMap((station) => (station[field] ? [station[field]] : []));
-  const value = (reading: LengthReading) => estimate(reading)?.value ?? Infinity;
-  return readings.reduce<LengthReading | null>(
-    (least, reading) => (least && value(least) <= value(reading) ? least : reading),
-    null,
-  );
-}
-
-function barEvidence(bar: BarSheet): Collected {
-  const into = nothing();
-  fileStamp(bar.stamp, into);
-  const floor = narrowest(bar, 'deep');
-  const mouth = narrowest(bar, 'mouth');
-  if (floor) into.gauge.push(grooveEvidence(floor, 'floor'));
-  else if (mouth) into.gauge.push(grooveEvidence(mouth, 'mouth'));
-  return into;
-}
-
-function sprocketEvidence(sprocket: DriveSprocketSheet): Collected {
-  const into = nothing();
-  if (sprocket.pitch) into.pitch.push(pitchMarkEvidence([sprocket.pitch], 'sprocket', sprocket.pitch));
-  return into;
+  return [...items.values()].sort((a, b) => EVIDENCE_IDS.indexOf(a.id) - EVIDENCE_IDS.indexOf(b.id));
 }
 
 /**
- * Identifies chain, bar and drive sprocket from a sheet. Every property ends settled (weight 0.95 or more and nothing against),
- * open, or in conflict, with the reasons.
+ * Identifies chain, bar, drive sprocket and nose from a sheet. Every property ends settled (weight 0.95 or more and nothing against),
+ * open with the one observation that would settle it, or in conflict, with the reasons. Evidence that was set aside does not count.
+ * @param codes drive-link codes the shop has learned
  */
-export function identify(sheet: BenchSheet): Identity {
-  const chain = sheet.chain ?? {};
-  const bar = sheet.bar ?? {};
-  const marks = stated(readStamp(bar.stamp ?? ''), 'driveLinks').map(({ token, meaning }) => ({
-    ...meaning,
-    text: token,
-  }));
-  return {
+export function identify(sheet: BenchSheet, codes: readonly LearnedCode[] = []): Identity {
+  const setAside = sheet.setAside ?? [];
+  const counts = <T extends { readonly id: EvidenceId }>(statements: readonly T[]): readonly T[] =>
+    setAside.length === 0 ? statements : statements.filter(({ id }) => !setAside.includes(id));
+
+  const all = collectStatements(sheet, codes);
+  const of = (part: IdentifiedPart) => identifyPitchAndGauge(evidenceOf(counts(all), part));
+  const [chain, bar, driveSprocket, nose] = [of('chain'), of('bar'), of('driveSprocket'), of('nose')];
+  const chainLinks = [...chainCounts(sheet), ...loopLengthStatements(sheet, chain.pitch.candidates)];
+  const round = bar.pitch.candidates.length > 0 ? bar.pitch.candidates : chain.pitch.candidates;
+  const barLinks = [...barMarks(sheet), ...wayRoundStatements(sheet, round)];
+
+  const said: readonly Said[] = [
+    ...all.map((statement) => ({ id: statement.id, part: statement.part, reason: reasonOf(statement) })),
+    ...chainLinks.map((statement) => ({ id: statement.id, part: 'chain' as const, reason: reasonOf(statement) })),
+    ...barLinks.map((statement) => ({ id: statement.id, part: 'bar' as const, reason: reasonOf(statement) })),
+  ];
+  const sourceOf = (reason: IdentityReason) => said.find((each) => each.reason === reason)?.id ?? null;
+  const known = {
     chain: {
-      ...identifyPitchAndGauge(chainEvidence(chain)),
-      driveLinks: identifyChainLinks({
-        counts: chain.driveLinks ?? [],
-        cutters: chain.cutters,
-        sequence: chain.sequence,
-      }),
+      pitch: withPitchSettling(sheet, 'chain', chain.pitch, sourceOf),
+      gauge: withGaugeSettling(sheet, 'chain', chain.gauge, sourceOf),
+      driveLinks: withLinksSettling(sheet, 'chain', identifyChainLinks(counts(chainLinks)), sourceOf),
     },
-    bar: { ...identifyPitchAndGauge(barEvidence(bar)), driveLinks: identifyBarLinks(marks) },
-    driveSprocket: { pitch: identifyPitchAndGauge(sprocketEvidence(sheet.driveSprocket ?? {})).pitch },
+    bar: {
+      pitch: withPitchSettling(sheet, 'bar', bar.pitch, sourceOf),
+      gauge: withGaugeSettling(sheet, 'bar', bar.gauge, sourceOf),
+      driveLinks: withLinksSettling(sheet, 'bar', identifyBarLinks(counts(barLinks)), sourceOf),
+    },
+    driveSprocket: { pitch: withPitchSettling(sheet, 'driveSprocket', driveSprocket.pitch, sourceOf) },
+    nose: { pitch: withPitchSettling(sheet, 'nose', nose.pitch, sourceOf) },
+  };
+  const mouth = (['A', 'B'] as const)
+    .flatMap((edge) => sheet.bar?.edges?.[edge]?.stations ?? [])
+    .flatMap((station) => (station.mouth ? [estimate(station.mouth)?.value ?? 0] : []));
+  return {
+    ...known,
+    evidence: itemsOf(said, setAside),
+    findings: findingsOf(known, { widestMouth: mouth.length > 0 ? Math.max(...mouth) : null }),
   };
 }

@@ -79,10 +79,36 @@ export function familiesOfMark(mark: PitchMark): readonly FamilyId[] {
 /** A stamp, template or sprocket mark. Several templates that fit are one statement. */
 export function pitchMarkEvidence(
   marks: readonly PitchMark[],
-  on: 'stamp' | 'template' | 'sprocket',
+  on: 'stamp' | 'template' | 'sprocket' | 'nose',
   text: string,
 ): Evidence<FamilyId> {
   return markEvidence(marks.flatMap(familiesOfMark), { code: 'pitch-mark', on, value: marks[0]!, text });
+}
+
+/** A file that is a size off the custom is found on some benches: chance that it speaks for another family (shop's figure). */
+const FILE_ERROR = 0.03;
+/** Files are sold in steps of about half a millimetre: nearer than this is the same size, mm. */
+const FILE_STEP = 0.2;
+
+/** Families that a round file of this diameter is used on. The older custom of 5.5 mm on 3/8 standard counts too. */
+export function familiesOfFile(diameter: number): readonly FamilyId[] {
+  const near = (size: number) => Math.abs(size - diameter) < FILE_STEP;
+  return FAMILY_IDS.filter((family) => near(FAMILIES[family].file) || (family === '38' && near(OLDER_FILE_38)));
+}
+
+/** Round file on 3/8 standard by the older custom, mm (model §2, memory). */
+const OLDER_FILE_38 = 5.5;
+
+/** The file that was used on a chain tells its build; a size no family uses is only said. */
+export function fileEvidence(size: LengthReading): Evidence<FamilyId> | IdentityReason | null {
+  const diameter = estimate(size)?.value;
+  if (diameter === undefined) return null;
+  const families = familiesOfFile(diameter);
+  if (families.length === 0) return { code: 'file-fits-none', diameter };
+  return {
+    reason: { code: 'file-size', diameter },
+    weightOf: (family) => (families.includes(family) ? 1 : FILE_ERROR),
+  };
 }
 
 /** Chain laid beside a known one: the small build is 1/4 or low profile, the large one everything else. */

@@ -1,9 +1,12 @@
 import type { FamilyId, GaugeId } from '../families';
 import type { Mm } from '../quantity';
-import type { PitchMark } from '../sheet';
+import type { EvidenceId, PitchMark } from '../sheet';
 
 /** Which part a piece of evidence speaks of. */
-export type IdentifiedPart = 'chain' | 'bar' | 'driveSprocket';
+export type IdentifiedPart = 'chain' | 'bar' | 'driveSprocket' | 'nose';
+
+/** Which of the three numbers. */
+export type IdentifiedProperty = 'pitch' | 'gauge' | 'driveLinks';
 
 /** Why a property is believed, open or contradicted. Sentences are made of these in the wording. */
 export type IdentityReason =
@@ -13,11 +16,19 @@ export type IdentityReason =
   | { readonly code: 'harvester-gauge' }
   | {
       readonly code: 'pitch-mark';
-      readonly on: 'stamp' | 'template' | 'sprocket';
+      readonly on: 'stamp' | 'template' | 'sprocket' | 'nose';
       readonly value: PitchMark;
       readonly text: string;
     }
   | { readonly code: 'chassis'; readonly chassis: 'small' | 'large' }
+  | { readonly code: 'file-size'; readonly diameter: Mm }
+  | { readonly code: 'file-fits-none'; readonly diameter: Mm }
+  | {
+      readonly code: 'learned-code';
+      readonly text: string;
+      readonly pitch: PitchMark | null;
+      readonly gauge: GaugeId | null;
+    }
   | { readonly code: 'thickness'; readonly thickness: Mm; readonly u: number }
   | { readonly code: 'thickness-fits-none'; readonly thickness: Mm }
   | { readonly code: 'slot'; readonly lo: Mm | null; readonly hi: Mm | null }
@@ -32,6 +43,10 @@ export type IdentityReason =
       readonly sequence: Sequence;
       readonly links: readonly number[];
     }
+  | { readonly code: 'loop-length'; readonly length: Mm; readonly links: number }
+  | { readonly code: 'tape'; readonly length: Mm; readonly links: number }
+  | { readonly code: 'centres'; readonly links: readonly number[] }
+  | { readonly code: 'waits-for'; readonly readings: readonly string[] }
   | { readonly code: 'gauge-narrows-pitch' }
   | { readonly code: 'build-open' }
   | { readonly code: 'pair-not-in-practice'; readonly family: FamilyId; readonly gauge: GaugeId }
@@ -50,6 +65,15 @@ export interface Candidate<T> {
   readonly weight: number;
 }
 
+/** The one observation that would take most off the doubt per minute. */
+export interface Settling {
+  /** Path of the reading to make. */
+  readonly measure: string;
+  readonly minutes: number;
+  /** Expected drop in the chance that the heaviest candidate is wrong, 0…1. */
+  readonly gain: number;
+}
+
 /** What is known of one property of one part. */
 export interface Identified<T> {
   readonly status: 'settled' | 'open' | 'conflict';
@@ -58,4 +82,14 @@ export interface Identified<T> {
   /** Heaviest first; empty when nothing at all is known. */
   readonly candidates: readonly Candidate<T>[];
   readonly why: readonly IdentityReason[];
+  /** Null when settled. */
+  readonly settledBy: Settling | null;
+}
+
+/** One piece of evidence as it stands on the sheet, with what it says of each number. */
+export interface EvidenceItem {
+  readonly id: EvidenceId;
+  readonly part: IdentifiedPart;
+  readonly says: readonly IdentityReason[];
+  readonly setAside: boolean;
 }

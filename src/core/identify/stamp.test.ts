@@ -4,6 +4,7 @@ import { readStamp, type StampMeaning } from './index';
 const short = (meaning: StampMeaning): string => {
   if (meaning.property === 'outOfScope') return meaning.what;
   if (meaning.property === 'listedLength') return `length ${meaning.value.toFixed(0)}`;
+  if (meaning.property === 'teeth') return `${meaning.value} teeth`;
   if (meaning.property === 'driveLinks') return `${meaning.value}${meaning.marked ? '' : '?'}`;
   return meaning.value;
 };
@@ -14,6 +15,8 @@ describe('the stamp reader', () => {
   it.each([
     ['16 in 3/8 .050 1.3 56DL', ['16 in=length 406', '3/8=3/8', '.050=.050', '1.3=.050', '56DL=56']],
     ['.325 .058 1,5 64E', ['.325=325', '.058=.058', '1,5=.058', '64E=64']],
+    ['325-7', ['325=325', '-7=7 teeth']],
+    ['3/8 6T', ['3/8=3/8', '6T=6 teeth']],
     ['45cm 72', ['45cm=length 450', '72=72?']],
     ['18 in 325 .050 1.3 72DL', ['18 in=length 457', '325=325', '.050=.050', '1.3=.050', '72DL=72']],
     ['3/8LP .043', ['3/8LP=38lp', '.043=.043']],

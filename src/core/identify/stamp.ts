@@ -8,6 +8,7 @@ export type StampMeaning =
   | { readonly property: 'gauge'; readonly value: GaugeId }
   | { readonly property: 'driveLinks'; readonly value: number; readonly marked: boolean }
   | { readonly property: 'listedLength'; readonly value: Mm }
+  | { readonly property: 'teeth'; readonly value: number }
   | { readonly property: 'outOfScope'; readonly what: 'harvester-pitch' | 'harvester-gauge' };
 
 /** A piece of a stamp with everything it may mean: none is unread, several is ambiguous. */
@@ -31,6 +32,7 @@ const MM_GAUGES: Record<string, GaugeId> = { '1.1': '.043', '1.3': '.050', '1.5'
 const PLAUSIBLE_LINKS = { lo: 28, hi: 250 } as const;
 const PLAUSIBLE_INCHES = { lo: 6, hi: 36 } as const;
 const PLAUSIBLE_CM = { lo: 15, hi: 90 } as const;
+const PLAUSIBLE_TEETH = { lo: 4, hi: 20 } as const;
 
 /**
  * Pieces of a stamp: a length with its unit, a pitch with its build suffix, links with their marker, or whatever stands
@@ -39,6 +41,9 @@ const PLAUSIBLE_CM = { lo: 15, hi: 90 } as const;
 const PIECE = new RegExp(
   [
     String.raw`\d+(?:[.,]\d+)?\s*(?:cm|mm|inch(?:es)?|in\b\.?|["”″])`,
+    String.raw`(?:0?\.325|325|0?\.404|404|1/4|3/8)(?=[-x×]\d{1,2}\b)`,
+    String.raw`[-x×]\d{1,2}\s*(?:t|z|teeth)?\b`,
+    String.raw`\d{1,2}\s*(?:teeth|t|z)\b`,
     String.raw`3/8\s*(?:lp|low\s*profile|p)?(?![\w/])`,
     String.raw`\d{2,3}\s*(?:drive\s*links?|links?|d\.l\.|dl|e)(?![\w])`,
     String.raw`(?:dl|d\.l\.|#|⬡)\s*\d{2,3}`,
@@ -100,8 +105,17 @@ function linkMeanings(text: string): StampMeaning[] {
   return plausible ? [{ property: 'driveLinks', value: bare, marked: false }] : [];
 }
 
+/** Teeth, as on a sprocket: `-7`, `x7`, `7T`. */
+function teethMeanings(text: string): StampMeaning[] {
+  const match = /^(?:[-x×](\d{1,2})\s*(?:t|z|teeth)?|(\d{1,2})\s*(?:teeth|t|z))$/i.exec(text);
+  const teeth = Number(match?.[1] ?? match?.[2]);
+  return teeth >= PLAUSIBLE_TEETH.lo && teeth <= PLAUSIBLE_TEETH.hi ? [{ property: 'teeth', value: teeth }] : [];
+}
+
 /** Everything one piece may mean. */
 export function tokenMeanings(text: string): readonly StampMeaning[] {
+  const teeth = teethMeanings(text);
+  if (teeth.length > 0) return teeth;
   const pitch = pitchMeanings(text);
   if (pitch.length > 0 && !/^\d{3}$/.test(text)) return pitch;
   const gauge = gaugeMeanings(text);

@@ -1,3 +1,2 @@
-/** The three numbers that order a chain, and the stock that answers them. */
+/** The three numbers that order a chain, or what stands in their way. */
 export * from './order';
-export * from './stock';

@@ -27,6 +27,7 @@ export type OrderOutcome = { readonly order: ChainOrder } | { readonly withheld:
 const CLASHES: readonly FitRule[] = [
   'chain-pitch-is-sprocket-pitch',
   'chain-pitch-is-bar-pitch',
+  'chain-pitch-is-nose-pitch',
   'chain-gauge-is-bar-gauge',
   'chain-links-are-bar-links',
 ];
@@ -41,11 +42,7 @@ function ordered<T>(chain: Identified<T>, bar: Identified<T>): Identified<T> {
  * chain was brought; links must have been counted twice, stamp or no stamp. Parts that clash withhold the order: which of them is the wrong one is
  * for a person to say.
  */
-export function decideOrder(
-  identity: Identity,
-  fit: readonly FitJudgement[],
-  class_: { kickbackClass: KickbackClass | null; operatorTrained: boolean | null },
-): OrderOutcome {
+export function decideOrder(identity: Identity, fit: readonly FitJudgement[], class_: ClassKnown): OrderOutcome {
   const pitch = ordered(identity.chain.pitch, identity.bar.pitch);
   const gauge = ordered(identity.chain.gauge, identity.bar.gauge);
   const links = identity.chain.driveLinks;
@@ -68,14 +65,20 @@ export function decideOrder(
   };
 }
 
-/** Low-kickback stays low-kickback; an untrained operator gets it whatever was on the saw; a trained one keeps the chain's class. */
-function orderedClass({
-  kickbackClass,
-  operatorTrained,
-}: {
-  kickbackClass: KickbackClass | null;
-  operatorTrained: boolean | null;
-}): KickbackClass | null {
+/** What decides the kickback class of an order. */
+export interface ClassKnown {
+  readonly kickbackClass: KickbackClass | null;
+  readonly operatorTrained: boolean | null;
+  /** The recorded reason for standard chain; null when nobody chose it. */
+  readonly kickbackChoice: string | null;
+}
+
+/**
+ * Low-kickback stays low-kickback; an untrained operator gets it whatever was on the saw; a trained one keeps the chain's class. Only a
+ * recorded choice steps up.
+ */
+export function orderedClass({ kickbackClass, operatorTrained, kickbackChoice }: ClassKnown): KickbackClass | null {
+  if (kickbackChoice) return 'standard';
   if (kickbackClass === 'low-kickback' || operatorTrained === false) return 'low-kickback';
   return kickbackClass;
 }

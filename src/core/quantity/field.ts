@@ -20,6 +20,10 @@ export const FIELD_KINDS = {
   pitch: { lo: 5, hi: 21, name: 'pitch' },
   span: { lo: 5, hi: 3000, name: 'span over rivets' },
   push: { lo: 50, hi: 3000, name: 'push-and-pull length' },
+  file: { lo: 3, hi: 8, name: 'file diameter' },
+  loop: { lo: 300, hi: 6000, name: 'length round the loop' },
+  centres: { lo: 80, hi: 2500, name: 'distance between centres' },
+  noseRadius: { lo: 8, hi: 90, name: 'nose radius' },
 } as const satisfies Record<string, { lo: number; hi: number; name: string }>;
 
 /** Names a row of {@link FIELD_KINDS}. */

@@ -32,6 +32,8 @@ const identified = <T extends z.ZodType>(value: T) =>
     value: value.nullable(),
     candidates: z.array(z.strictObject({ value, weight: z.number().min(0).max(1) })),
     why: z.array(z.string()),
+    /** The one observation that would settle it; null when it is settled. */
+    settledBy: z.strictObject({ measure: z.string(), minutes: z.number(), gain: z.number() }).nullable(),
   });
 
 const pitchSchema = identified(z.string());
@@ -99,6 +101,35 @@ const verdictSchema = z.strictObject({
   decidedBy: z.string().nullable(),
 });
 
+const loopResultSchema = z.strictObject({
+  /** Where the counted loop puts the tensioner, mm from fully back, at its present pitch. */
+  tension: z
+    .strictObject({
+      state: z.enum(['will-not-go-on', 'in-travel', 'will-not-take-up']),
+      close: z.boolean(),
+      links: z.int(),
+      pitch: z.number(),
+      pitchFrom: z.enum(['span', 'push-pull', 'nominal']),
+      centres: z.number(),
+      used: z.number(),
+      left: z.number(),
+      travel: z.number(),
+      why: z.string(),
+    })
+    .nullable(),
+  linksInTravel: z.array(z.int()).nullable(),
+  /** Metres a second at the saw's top speed. */
+  chainSpeed: z.number().nullable(),
+  lengths: z.strictObject({
+    effective: z.number().nullable(),
+    listedAs: z.array(z.strictObject({ inches: z.number(), custom: z.enum(['up', 'down', 'odd']) })),
+    said: z.number().nullable(),
+    agrees: z.boolean().nullable(),
+    reach: z.number().nullable(),
+  }),
+  plausible: z.strictObject({ links: z.number(), usual: z.number(), plausible: z.boolean() }).nullable(),
+});
+
 const edgeResultSchema = z.strictObject({
   stations: z.array(stationResultSchema),
   dressing: dressingSchema.nullable(),
@@ -112,6 +143,13 @@ export const assessmentSchema = z.strictObject({
     chain: z.strictObject({ pitch: pitchSchema, gauge: gaugeSchema, driveLinks: linksSchema }),
     bar: z.strictObject({ pitch: pitchSchema, gauge: gaugeSchema, driveLinks: linksSchema }),
     driveSprocket: z.strictObject({ pitch: pitchSchema }),
+    nose: z.strictObject({ pitch: pitchSchema }),
+    /** Traps recognised across parts and readings. */
+    findings: z.array(z.strictObject({ code: z.string(), why: z.string() })),
+    /** Every reading that speaks of the three numbers, set aside or not. */
+    evidence: z.array(
+      z.strictObject({ id: z.string(), part: z.string(), setAside: z.boolean(), says: z.array(z.string()) }),
+    ),
   }),
   checks: z.array(checkSchema),
   bar: z.strictObject({
@@ -121,6 +159,7 @@ export const assessmentSchema = z.strictObject({
     playLimit: z.number(),
     straightEdgePredicted: z.enum(['gap-stays', 'gap-closes', 'passes-beyond']).nullable(),
   }),
+  loop: loopResultSchema,
   chain: z.strictObject({
     elongation: z.number().nullable(),
     playPerJoint: z.number().nullable(),

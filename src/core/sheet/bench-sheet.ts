@@ -23,9 +23,11 @@ export const barChecksSchema = z.strictObject({
   bow: quantity('bow').optional().describe('Largest gap under a straight edge along the side.'),
   crack: z.enum(['no', 'yes', 'unsure']).optional(),
   blueing: z.enum(['no', 'light', 'heavy']).optional(),
+  resin: z.enum(['none', 'soft', 'baked']).optional().describe('Baked resin means that it ran hot.'),
   slot: z.enum(['ok', 'worn', 'wallowed']).optional(),
   oilHoles: z.enum(['clear', 'blocked']).optional(),
   groove: z.enum(['clean', 'packed']).optional(),
+  noseDirt: z.enum(['clear', 'packed']).optional().describe('Dirt packed round the nose sprocket.'),
   noseTurns: z.enum(['free', 'rough', 'seized']).optional(),
   tipPlay: z.enum(['none', 'slight', 'loose']).optional(),
   straightEdge: z
@@ -34,27 +36,36 @@ export const barChecksSchema = z.strictObject({
     .describe('Rule against bar side and cutter, cutter pushed over.'),
 });
 
+/** Pitch as it stands on a part: a family, or 3/8 where the build is not said. */
+export const PITCH_MARKS = [...FAMILY_IDS, '3/8'] as const;
+export type PitchMark = (typeof PITCH_MARKS)[number];
+
 export const barSchema = z.strictObject({
   stamp: z.string().max(200).optional().describe('As punched near the tail.'),
+  edgeDown: z.enum(['A', 'B']).optional().describe('The edge that was down on the saw as it came.'),
   construction: z.enum(['laminated', 'solid']).optional(),
   nose: z.enum(['sprocket', 'hard']).optional(),
   noseReplaceable: z.boolean().optional(),
+  nosePitch: z.enum(PITCH_MARKS).optional().describe('Pitch marked on the nose sprocket or its rivets.'),
+  noseTeeth: z.int().min(5).max(20).optional(),
   mount: z.string().max(40).optional(),
+  oilHole: z.string().max(40).optional().describe("The shop's name for the oil-hole pattern."),
+  groove: quantity('groove')
+    .optional()
+    .describe('Groove width near the floor at a little-worn place, by caliper or by tabs.'),
+  listedLength: quantity('listedLength').optional().describe('As sold or as the customer calls it.'),
   thickness: quantity('thickness').optional(),
   bodyHeight: quantity('bodyHeight').optional(),
   effectiveLength: quantity('effectiveLength')
     .optional()
     .describe('Front of the side cover to the tip, chain tensioned.'),
+  reach: quantity('reach').optional().describe('True cutting length: furthest part of case or spikes to the tip.'),
   overallLength: quantity('overallLength')
     .optional()
     .describe('Tail to tip, off the saw: the measure that stations run along.'),
   checks: barChecksSchema.optional(),
   edges: z.strictObject({ A: edgeSchema.optional(), B: edgeSchema.optional() }).optional(),
 });
-
-/** Pitch as it stands on a part: a family, or 3/8 where the build is not said. */
-export const PITCH_MARKS = [...FAMILY_IDS, '3/8'] as const;
-export type PitchMark = (typeof PITCH_MARKS)[number];
 
 export const chainSchema = z.strictObject({
   stamp: z.string().max(200).optional(),
@@ -67,9 +78,11 @@ export const chainSchema = z.strictObject({
     .optional(),
   template: z.array(z.enum(PITCH_MARKS)).max(6).optional().describe('Templates whose cut-outs centre on the rivets.'),
   chassis: z.enum(['small', 'large']).optional().describe('Cutter and link compared side by side with a known chain.'),
+  fileSize: quantity('fileSize').optional().describe('Round file that was used on it.'),
   driveLinkThickness: quantity('driveLinkThickness').optional(),
   driveLinks: z.array(z.int().min(1).max(400)).max(20).optional().describe('Recounts, in the order they were made.'),
   cutters: z.int().min(1).max(200).optional(),
+  loopLength: quantity('loopLength').optional().describe('Once round at the rivet line, chain pulled straight.'),
   tang: quantity('tang').optional().describe('Length of the drive link below the straps.'),
   kerf: quantity('kerf').optional(),
   tipHeight: quantity('tipHeight').optional().describe('Cutter tip above the middle of the engaged tang.'),
@@ -86,6 +99,7 @@ export const chainSchema = z.strictObject({
   checks: z
     .strictObject({
       crack: z.enum(['no', 'yes', 'unsure']).optional(),
+      resin: z.enum(['none', 'soft', 'baked']).optional().describe('Bright: it was sharp and oiled.'),
       strapBurrs: z.enum(['none', 'light', 'heavy']).optional(),
       burredTangs: z.int().min(0).optional(),
       tightJoints: z.int().min(0).optional(),
@@ -96,6 +110,7 @@ export const chainSchema = z.strictObject({
 });
 
 export const driveSprocketSchema = z.strictObject({
+  stamp: z.string().max(200).optional().describe('As punched on the sprocket: pitch and teeth, such as 325-7.'),
   type: z.enum(['spur', 'rim']).optional(),
   teeth: z.int().min(4).max(20).optional(),
   pitch: z.enum(PITCH_MARKS).optional(),
@@ -120,11 +135,57 @@ export const SYMPTOMS = [
 
 export const USES = ['bucking', 'limbing', 'milling', 'felling', 'rescue'] as const;
 
+/** What the customer put on the counter. */
+export const BROUGHT = ['whole-saw', 'bar', 'chain', 'drive-sprocket', 'scrap'] as const;
+
+/** How the chain gets sharpened. */
+export const SHARPENING = ['hand', 'guide', 'grinder', 'never'] as const;
+
+/** Making safe and stripping, in working order. */
+export const STRIP_ACTS = ['power-off', 'gloves', 'brake-off', 'cover-off', 'tension-back', 'bar-off'] as const;
+
+/** Cleaning before judging, in working order. */
+export const CLEAN_ACTS = ['rake-groove', 'clear-oil-holes', 'wipe-resin', 'blow-out', 'light-under'] as const;
+
+/** Readings that tell what a part is. Each can be set aside, and counts again when it is put back. */
+export const EVIDENCE_IDS = [
+  'chain.stamp',
+  'chain.span',
+  'chain.template',
+  'chain.chassis',
+  'chain.fileSize',
+  'chain.driveLinkThickness',
+  'chain.driveLinks.0',
+  'chain.driveLinks.1',
+  'chain.driveLinks.2',
+  'chain.driveLinks.3',
+  'chain.driveLinks.4',
+  'chain.cutters',
+  'chain.loopLength',
+  'bar.stamp',
+  'bar.groove',
+  'bar.edges.deep',
+  'bar.edges.mouth',
+  'bar.nosePitch',
+  'driveSprocket.pitch',
+  'driveSprocket.stamp',
+  'loop.tape',
+  'loop.centreBack',
+] as const;
+export type EvidenceId = (typeof EVIDENCE_IDS)[number];
+
 export const jobSchema = z.strictObject({
   reference: z.string().max(80).optional(),
   symptoms: z.array(z.enum(SYMPTOMS)).max(SYMPTOMS.length).optional(),
   use: z.enum(USES).optional(),
   operatorTrained: z.boolean().optional().describe('Decides the kickback class.'),
+  brought: z.array(z.enum(BROUGHT)).max(BROUGHT.length).optional(),
+  sharpening: z.enum(SHARPENING).optional(),
+  kickbackChoice: z
+    .string()
+    .max(500)
+    .optional()
+    .describe('Why standard chain was chosen although low-kickback chain fits the user: the recorded choice.'),
   turnOver: z.enum(['never', 'sometimes', 'every-chain', 'every-sharpening']).optional(),
   complaint: z.string().max(2000).optional().describe("In the customer's words."),
 });
@@ -132,7 +193,18 @@ export const jobSchema = z.strictObject({
 export const sawSchema = z.strictObject({
   label: z.string().max(120).optional(),
   mount: z.string().max(40).optional(),
+  oilHole: z.string().max(40).optional(),
   maxRpm: z.number().positive().max(30000).optional().describe('Revolutions per minute.'),
+});
+
+/** What was measured of the loop's way round drive sprocket and nose, with the bar on the saw. */
+export const loopSchema = z.strictObject({
+  tape: quantity('tape').optional().describe('Tape laid in the groove, round the nose and the drive sprocket.'),
+  centreBack: quantity('centres')
+    .optional()
+    .describe('Centre of drive sprocket to centre of nose, tensioner fully back.'),
+  centreOut: quantity('centres').optional().describe('The same, tensioner fully out.'),
+  noseRadius: quantity('noseRadius').optional().describe('Hard nose: its radius to the rivet line.'),
 });
 
 /** The bench sheet: all that was seen and measured on one job. Everything but format and version may be missing. */
@@ -144,6 +216,11 @@ export const benchSheetSchema = z.strictObject({
   bar: barSchema.optional(),
   chain: chainSchema.optional(),
   driveSprocket: driveSprocketSchema.optional(),
+  loop: loopSchema.optional(),
+  strip: z.strictObject({ done: z.array(z.enum(STRIP_ACTS)).max(STRIP_ACTS.length).optional() }).optional(),
+  clean: z.strictObject({ done: z.array(z.enum(CLEAN_ACTS)).max(CLEAN_ACTS.length).optional() }).optional(),
+  /** Evidence that was set aside: kept as it was read, and left out of identifying until it is put back. */
+  setAside: z.array(z.enum(EVIDENCE_IDS)).max(EVIDENCE_IDS.length).optional(),
 });
 
 /** A sheet as read: quantities are readings. */

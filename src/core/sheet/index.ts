@@ -6,3 +6,4 @@ export * from './assessment';
 export * from './read-sheet';
 export * from './entry-field';
 export * from './entries';
+export * from './minutes';

@@ -1,3 +1,6 @@
+import type { LearnedCode } from '../../core/identify';
+import type { Entry } from '../../core/sheet';
+
 /** People, customers, saws and jobs of the demo scenario: the saw room of a canal and towpath trust. All invented. */
 export const DEMO_SHOP = { name: 'Lockgate Depot saw room', currency: 'GBP' } as const;
 
@@ -51,3 +54,38 @@ export const DEMO_JOBS = [
 export const DEMO_SLIPS = [
   { tag: 'L-0426', path: 'bar.edges.A.stations.2.near', text: 'five', position: '300' },
 ] as const;
+
+/** Codes punched into drive links, as this shop has learned them. Invented. */
+export const DEMO_CODES: readonly LearnedCode[] = [
+  { code: 'H4', pitch: '325', gauge: '.050', note: 'Green spool, towpath crew' },
+  { code: 'B2', pitch: '38lp', gauge: '.050', note: 'Battery saws of the garden' },
+  { code: 'V9', pitch: '38', gauge: '.058', note: '' },
+  { code: 'Q1', pitch: '3/8', gauge: null, note: 'Seen on both builds: look at the cutters' },
+];
+
+const mm = (path: string, text: string): Entry => ({ path, text, unit: 'mm' });
+
+/** What the counter remembered of saws, for the next call. */
+export const DEMO_MEMORIES: readonly { readonly sawId: string; readonly entries: readonly Entry[] }[] = [
+  {
+    sawId: 's-velm-e12',
+    entries: [
+      mm('bar.stamp', '12 in 3/8LP .043 44DL'),
+      mm('bar.listedLength', '12 in'),
+      mm('chain.driveLinks.0', '44'),
+      mm('chain.driveLinks.1', '44'),
+      mm('chain.kickbackClass', 'low-kickback'),
+      mm('job.operatorTrained', 'no'),
+    ],
+  },
+  {
+    sawId: 's-brask-90',
+    entries: [
+      mm('bar.stamp', '.404 .063 84DL'),
+      mm('chain.driveLinks.0', '84'),
+      mm('chain.driveLinks.1', '84'),
+      mm('chain.kickbackClass', 'standard'),
+      mm('job.operatorTrained', 'yes'),
+    ],
+  },
+];

@@ -1,6 +1,6 @@
 import { FAMILIES, GAUGES, type FamilyId, type GaugeId } from '../../core/families';
 import type { KickbackClass } from '../../core/fit';
-import type { StockPart } from '../../core/order';
+import type { StockPart } from '../../core/fit';
 
 type ChainRow = readonly [
   sku: string,
@@ -38,7 +38,16 @@ const CHAINS: readonly ChainRow[] = [
   ['LD-4063-84', '404', '.063', 84, 'standard', 1, 2790],
 ];
 
-const nothing = { pitch: null, gauge: null, driveLinks: null, kickbackClass: null, mount: null, teeth: null } as const;
+const nothing = {
+  pitch: null,
+  gauge: null,
+  driveLinks: null,
+  kickbackClass: null,
+  mount: null,
+  oilHole: null,
+  listedInches: null,
+  teeth: null,
+} as const;
 
 /** The stock of the demo scenario. */
 export const DEMO_STOCK: readonly StockPart[] = [
@@ -59,6 +68,7 @@ export const DEMO_STOCK: readonly StockPart[] = [
     ...nothing,
     sku: 'LB-M2-3250-72',
     kind: 'bar',
+    listedInches: 18,
     name: 'Bar 18 in, solid, mount M2',
     pitch: '325',
     gauge: '.050',
@@ -72,6 +82,7 @@ export const DEMO_STOCK: readonly StockPart[] = [
     ...nothing,
     sku: 'LB-M4-3858-72',
     kind: 'bar',
+    listedInches: 20,
     name: 'Bar 20 in, solid, mount M4',
     pitch: '38',
     gauge: '.058',
@@ -85,6 +96,7 @@ export const DEMO_STOCK: readonly StockPart[] = [
     ...nothing,
     sku: 'LB-M1-9050-56',
     kind: 'bar',
+    listedInches: 16,
     name: 'Bar 16 in, laminated, mount M1',
     pitch: '38lp',
     gauge: '.050',
@@ -98,6 +110,7 @@ export const DEMO_STOCK: readonly StockPart[] = [
     ...nothing,
     sku: 'LB-M2-3250-64',
     kind: 'bar',
+    listedInches: 15,
     name: 'Bar 15 in, laminated, mount M2',
     pitch: '325',
     gauge: '.050',

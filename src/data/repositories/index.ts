@@ -5,3 +5,7 @@ export * from './stock';
 export * from './shop';
 export * from './search';
 export * from './sign-offs';
+export * from './stock-imports';
+export * from './codes';
+export * from './photos';
+export * from './saw-memory';

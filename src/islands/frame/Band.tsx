@@ -9,6 +9,7 @@ import { WhoIsHere } from './WhoIsHere';
 /** The places of the application that exist so far. */
 export const PLACES = [
   { id: 'bench', name: 'Bench', href: '/', key: 'b' },
+  { id: 'counter', name: 'Counter', href: '/counter', key: 'c' },
   { id: 'stock', name: 'Stock', href: '/stock', key: 's' },
   { id: 'shop', name: 'Shop', href: '/shop', key: 'o' },
 ] as const;

@@ -17,11 +17,14 @@ export class RequestFailed extends Error {
 
 const UNREACHABLE: ErrorReply = { code: 'unreachable', message: 'The server cannot be reached.' };
 
+function requestOf(method: string, body: unknown): RequestInit {
+  if (body === undefined) return { method };
+  if (body instanceof Blob) return { method, headers: { 'Content-Type': body.type }, body };
+  return { method, headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) };
+}
+
 async function send(method: string, url: string, body?: unknown): Promise<unknown> {
-  const init: RequestInit =
-    body === undefined
-      ? { method }
-      : { method, headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) };
+  const init = requestOf(method, body);
   const response = await fetch(url, init).catch(() => null);
   if (!response) throw new RequestFailed(0, UNREACHABLE);
   const reply: unknown = await response.json().catch(() => null);
@@ -41,5 +44,8 @@ function isErrorReply(reply: unknown): reply is ErrorReply {
 export const api = {
   get: <T>(url: string) => send('GET', url) as Promise<T>,
   post: <T>(url: string, body: unknown) => send('POST', url, body) as Promise<T>,
+  /** Sends bytes as they are. */
+  send: <T>(url: string, bytes: Blob) => send('POST', url, bytes) as Promise<T>,
+  delete: <T>(url: string) => send('DELETE', url) as Promise<T>,
   put: <T>(url: string, body: unknown) => send('PUT', url, body) as Promise<T>,
 };

@@ -10,6 +10,7 @@ export interface KeyHelp {
 export const FRAME_KEYS: readonly KeyHelp[] = [
   { keys: ['/'], does: 'search customers, saws, jobs and parts' },
   { keys: ['g', 'then', 'b'], does: 'go to the Bench' },
+  { keys: ['g', 'then', 'c'], does: 'go to the Counter' },
   { keys: ['g', 'then', 's'], does: 'go to Stock' },
   { keys: ['g', 'then', 'o'], does: 'go to Shop' },
   { keys: ['u'], does: 'switch between mm and in' },

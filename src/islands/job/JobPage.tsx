@@ -6,7 +6,7 @@ import { Frame } from '../frame/Frame';
 import { useFrame } from '../frame/frame-context';
 import { useKeys, type KeyHelp } from '../frame/keys';
 import { UNNAMED, type Preferences } from '../frame/preferences';
-import { jointsOf, platesOf } from './plates';
+import { jointsOf, platesOf, setJointsOf } from './plates';
 import { destinationOf } from './places';
 import { StepList } from './StepList';
 import { STEP_VIEWS } from './steps';
@@ -15,7 +15,8 @@ import { Tag } from './Tag';
 import { TargetContext, type Target } from './target';
 
 const KEYS: readonly KeyHelp[] = [
-  { keys: ['1', '…', '7'], does: 'go to a step' },
+  { keys: ['1', '…', '9'], does: 'go to a step' },
+  { keys: ['space', 'm', 'backspace'], does: 'while counting links: count one, mark a link, take one back' },
   { keys: ['Enter'], does: 'enter a reading; along a bar: near, far, mouth, next station' },
   { keys: ['↑', '↓', '←', '→'], does: 'move between stations and readings' },
   { keys: ['[', ']'], does: 'edge A, edge B' },
@@ -96,7 +97,11 @@ function Job({ asked }: { asked: string }) {
   return (
     <div className="flex h-full flex-col">
       <div className="no-print border-b border-line bg-well px-4 py-1.5">
-        <Plates plates={platesOf(appraisal, entered.sheet)} joints={jointsOf(appraisal, entered.sheet)} />
+        <Plates
+          plates={platesOf(appraisal, entered.sheet)}
+          joints={jointsOf(appraisal)}
+          others={setJointsOf(appraisal)}
+        />
       </div>
       <div className="grid min-h-0 flex-1 grid-cols-[10.5rem_minmax(0,1fr)_18.5rem] max-lg:grid-cols-[3.6rem_minmax(0,1fr)_15rem]">
         <StepList current={step} onOpen={open} />

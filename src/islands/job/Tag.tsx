@@ -1,6 +1,7 @@
 import { ArrowRight, CloudOff, CloudUpload, HardDriveDownload, Unlink } from 'lucide-react';
 import type { Step, Verdict } from '../../core/assess';
 import { brought } from '../../core/assess';
+import { STATE_RULES } from '../../core/fit';
 import { PARTS, type Part } from '../../core/sheet';
 import { VerdictChip, VerdictMark, verdictGround, verdictTone } from '../../ui/parts/VerdictMark';
 import {
@@ -60,7 +61,7 @@ export function Tag({ step, onMeasure }: { step: Step; onMeasure: (reading: stri
 /** Rules of the set that are broken: said before any verdict, because a sound part on the wrong set is no use. */
 function Clashes() {
   const { appraisal } = useJob();
-  const broken = appraisal.fit.filter(({ holds }) => holds === false);
+  const broken = appraisal.fit.filter(({ rule, holds }) => holds === false && !STATE_RULES.includes(rule));
   if (broken.length === 0) return null;
   return (
     <section aria-label="Does not belong together" className="border-b border-line bg-oxide-pale px-4 py-2.5">

@@ -4,9 +4,12 @@ import { DEFAULTS } from '../../core/families';
 import { entryPlace, sheetFromEntries, type Entry } from '../../core/sheet';
 import { moveFor } from './bar/StationTable';
 import { drawnStation, nextKey, plannedPositions, sectionAt, stationRows } from './bar/stations';
+import { goNoGoText } from './identify/GoNoGo';
+import { compared, isOdd, NOTHING_COUNTED, tapped, type TapAction } from './identify/tapping';
 import { OPTIONS } from './options';
+import { fitted } from './photos/shrink';
 import { destinationOf } from './places';
-import { jointsOf, platesOf } from './plates';
+import { jointsOf, platesOf, setJointsOf } from './plates';
 import type { Snapshot, Standing } from './store/job-store';
 
 const entry = (path: string, text: string): Entry => ({ path, text, unit: 'mm' });
@@ -114,6 +117,9 @@ describe('the way to a measurement', () => {
     ['chain.pushPull', 'chain', 'chain.pushPull.joints'],
     ['chain.cuttersLeft', 'chain', 'chain.cuttersLeft.0'],
     ['driveSprocket.wear', 'sprocket', 'driveSprocket.wear'],
+    ['bar.nosePitch', 'identify', 'bar.nosePitch'],
+    ['bar.groove', 'identify', 'bar.groove'],
+    ['loop.tape', 'identify', 'loop.tape'],
   ])('%s goes to %s, %s', (measure, step, path) => {
     expect(destinationOf(measure, stationKeys)).toEqual({ step, path });
     expect(entryPlace(path)).not.toBeNull();
@@ -130,11 +136,12 @@ describe('the plates', () => {
       null,
       null,
     ]);
-    expect(jointsOf(open.appraisal, open.entered.sheet).map(({ state }) => state)).toEqual([
-      'clash',
-      'unknown',
-      'unknown',
+    expect(jointsOf(open.appraisal).map((rules) => rules.map(({ name, state }) => `${name} ${state}`))).toEqual([
+      ['pitch clash'],
+      ['gauge unknown', 'links unknown', 'pitch unknown'],
+      ['pitch unknown'],
     ]);
+    expect(setJointsOf(open.appraisal).map(({ name }) => name)).toEqual(['mount', 'oil', 'class', 'pair']);
     const torn = screen(entry('chain.stamp', '.325 .404'));
     expect(platesOf(torn.appraisal, torn.entered.sheet)[1]!.pitch).toBe('≠');
   });
@@ -142,7 +149,50 @@ describe('the plates', () => {
   it('ask no pitch of a hard nose', () => {
     const { appraisal, entered } = screen(entry('bar.nose', 'hard'));
     expect(platesOf(appraisal, entered.sheet)[3]).toMatchObject({ shows: [], note: 'hard nose, no sprocket' });
-    expect(jointsOf(appraisal, entered.sheet)[2]!.state).toBe('match');
+    expect(jointsOf(appraisal)[2]![0]).toMatchObject({ name: 'pitch', state: 'match' });
+  });
+});
+
+describe('the tapping counter', () => {
+  const run = (...actions: TapAction[]) => actions.reduce(tapped, NOTHING_COUNTED);
+
+  it('counts, takes back, and marks the link it stands on', () => {
+    expect(run('tap', 'tap', 'mark', 'tap')).toEqual({ count: 3, marks: [2] });
+    expect(run('tap', 'tap', 'mark', 'undo')).toEqual({ count: 1, marks: [] });
+    expect(run('undo', 'mark')).toEqual(NOTHING_COUNTED);
+    expect(run('tap', 'mark', 'mark', 'again')).toEqual(NOTHING_COUNTED);
+  });
+
+  it('compares a count with those before it', () => {
+    expect(compared(72, [])).toEqual({ code: 'first' });
+    expect(compared(72, [71, 72])).toEqual({ code: 'equal', count: 72 });
+    expect(compared(73, [72])).toEqual({ code: 'differs', before: 72, count: 73 });
+    expect([isOdd(57), isOdd(56)]).toEqual([true, false]);
+  });
+});
+
+describe('slots and tabs', () => {
+  it('one touch gives both bounds, the far one where there is a neighbour', () => {
+    expect(goNoGoText(1, 'slot')).toBe('enters 0.050 in, refuses 0.043 in');
+    expect(goNoGoText(1, 'tab')).toBe('enters 0.050 in, refuses 0.058 in');
+    expect(goNoGoText(0, 'slot')).toBe('enters 0.043 in');
+    expect(goNoGoText(3, 'tab')).toBe('enters 0.063 in');
+  });
+
+  it.each([
+    ['chain.driveLinkThickness', 'slot', 'chain'],
+    ['bar.groove', 'tab', 'bar'],
+  ] as const)('%s picked as .050 settles the gauge', (path, tool, part) => {
+    const { appraisal } = screen(entry(path, goNoGoText(1, tool)));
+    expect(appraisal.identity[part].gauge).toMatchObject({ status: 'settled', value: '.050' });
+  });
+});
+
+describe('photographs', () => {
+  it('are drawn within the bound, and never larger than they are', () => {
+    expect(fitted(4000, 3000)).toEqual({ width: 2000, height: 1500 });
+    expect(fitted(300, 4000)).toEqual({ width: 150, height: 2000 });
+    expect(fitted(800, 600)).toEqual({ width: 800, height: 600 });
   });
 });
 
@@ -150,6 +200,16 @@ describe('the words to choose from', () => {
   it.each([
     ['job.symptoms', OPTIONS.symptoms],
     ['job.use', OPTIONS.use],
+    ['job.brought', OPTIONS.brought],
+    ['job.sharpening', OPTIONS.sharpening],
+    ['strip.done', OPTIONS.strip],
+    ['clean.done', OPTIONS.clean],
+    ['bar.edgeDown', OPTIONS.edge],
+    ['bar.checks.resin', OPTIONS.resin],
+    ['chain.checks.resin', OPTIONS.resin],
+    ['bar.checks.noseDirt', OPTIONS.noseDirt],
+    ['bar.nosePitch', OPTIONS.pitchMark],
+    ['chain.template', OPTIONS.pitchMark],
     ['job.turnOver', OPTIONS.turnOver],
     ['job.operatorTrained', OPTIONS.trained],
     ['bar.checks.crack', OPTIONS.crack],

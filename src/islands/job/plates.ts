@@ -51,28 +51,47 @@ export function platesOf({ identity }: Appraisal, sheet: BenchSheet): readonly P
     },
     sheet.bar?.nose === 'hard'
       ? { name: 'Nose', pitch: null, gauge: null, links: null, shows: [], note: 'hard nose, no sprocket' }
-      : { name: 'Nose', pitch: known(identity.bar.pitch, pitch), gauge: null, links: null, shows: ['pitch'] },
+      : { name: 'Nose', pitch: known(identity.nose.pitch, pitch), gauge: null, links: null, shows: ['pitch'] },
   ];
 }
 
-/** Rules that each joint stands for: sprocket to chain, chain to groove, chain to nose. */
-const JOINT_RULES: readonly (readonly FitRule[])[] = [
-  ['chain-pitch-is-sprocket-pitch'],
-  ['chain-gauge-is-bar-gauge', 'chain-links-are-bar-links'],
-  ['chain-pitch-is-bar-pitch'],
+/** Rules between each plate and the next, with the word on the joint: sprocket, chain, groove, nose. */
+const BETWEEN: readonly (readonly (readonly [FitRule, string])[])[] = [
+  [['chain-pitch-is-sprocket-pitch', 'pitch']],
+  [
+    ['chain-gauge-is-bar-gauge', 'gauge'],
+    ['chain-links-are-bar-links', 'links'],
+    ['chain-pitch-is-bar-pitch', 'pitch'],
+  ],
+  [['chain-pitch-is-nose-pitch', 'pitch']],
 ];
 
-function stateOf(judgements: readonly FitJudgement[]): Joint['state'] {
-  if (judgements.some(({ holds }) => holds === false)) return 'clash';
-  return judgements.every(({ holds }) => holds === true) ? 'match' : 'unknown';
+/** Rules that concern the whole set. */
+const OTHERS: readonly (readonly [FitRule, string])[] = [
+  ['bar-mount-is-saw-mount', 'mount'],
+  ['oil-hole-is-saw-oil-hole', 'oil'],
+  ['kickback-not-stepped-up', 'class'],
+  ['family-and-gauge-meet', 'pair'],
+];
+
+const STATE = { true: 'match', false: 'clash', null: 'unknown' } as const;
+
+function jointOf(fit: readonly FitJudgement[], [rule, name]: readonly [FitRule, string]): Joint {
+  const judgement = fit.find((each) => each.rule === rule);
+  if (!judgement) throw new Error(`The rule ${rule} was not judged.`);
+  return {
+    name,
+    state: STATE[String(judgement.holds) as keyof typeof STATE],
+    sentence: fitSentence(judgement),
+  };
 }
 
-/** The joints between the plates, each with its rules' sentences. A hard nose has no pitch to agree with. */
-export function jointsOf({ fit }: Appraisal, sheet: BenchSheet): readonly Joint[] {
-  return JOINT_RULES.map((rules, i) => {
-    if (i === 2 && sheet.bar?.nose === 'hard')
-      return { state: 'match', sentences: ['A hard nose takes any pitch that fits its groove.'] };
-    const judgements = fit.filter(({ rule }) => rules.includes(rule));
-    return { state: stateOf(judgements), sentences: judgements.map(fitSentence) };
-  });
+/** The joints between the plates, one for each rule. */
+export function jointsOf({ fit }: Appraisal): readonly (readonly Joint[])[] {
+  return BETWEEN.map((rules) => rules.map((rule) => jointOf(fit, rule)));
+}
+
+/** The rules of the whole set. */
+export function setJointsOf({ fit }: Appraisal): readonly Joint[] {
+  return OTHERS.map((rule) => jointOf(fit, rule));
 }

@@ -1,27 +1,60 @@
 import { useId, useState, type FormEvent } from 'react';
-import { DEFAULT_LIMITS, LIMIT_IDS, type Limit, type LimitId, type Limits } from '../../core/families';
+import { DEFAULT_LIMITS, LIMIT_IDS, type Limit, type LimitId, type Limits as LimitSet } from '../../core/families';
 import type { ShopPageView } from '../../contract';
 import { Notice } from '../../ui/parts/Notice';
+import { Tabs } from '../../ui/parts/Tabs';
 import { limitName, provenanceWord } from '../../wording';
 import { api, RequestFailed } from '../frame/api';
 import { Frame } from '../frame/Frame';
 import { useFrame } from '../frame/frame-context';
+import { Codes } from './Codes';
+import { Supplier } from './Supplier';
 import { UNNAMED, type Preferences } from '../frame/preferences';
 
-/** Shop: the limits every judgement is made with, where they come from, and who changed them. */
-export function ShopPage({ view, preferences }: { view: ShopPageView; preferences: Preferences }) {
+const VIEWS = { limits: 'Limits', codes: 'Codes', supplier: 'Supplier' } as const;
+type View = keyof typeof VIEWS;
+
+interface ShopPageProps {
+  readonly view: ShopPageView;
+  readonly preferences: Preferences;
+  /** The view asked for in the address. */
+  readonly asked: string;
+}
+
+/** Shop: the limits every judgement is made with, the codes the shop has learned, and the supplier it practises with. */
+export function ShopPage({ view, preferences, asked }: ShopPageProps) {
+  const [chosen, setChosen] = useState<View>(
+    () => (Object.keys(VIEWS) as View[]).find((each) => each === asked) ?? 'limits',
+  );
+  const choose = (next: View) => {
+    setChosen(next);
+    window.history.replaceState(null, '', `/shop?view=${next}`);
+  };
   return (
     <Frame shop={view.shop} preferences={preferences} place="shop">
-      <Shop view={view} />
+      <div className="mb-3 flex flex-wrap items-center gap-x-6">
+        <h1 className="text-2xl font-extrabold">Shop</h1>
+        <Tabs
+          label="Shop"
+          panel="shop-view"
+          tabs={(Object.keys(VIEWS) as View[]).map((id) => ({ id, name: VIEWS[id] }))}
+          chosen={chosen}
+          onChoose={choose}
+        />
+      </div>
+      <div role="tabpanel" id="shop-view" aria-labelledby={`tab-${chosen}`}>
+        {chosen === 'limits' && <Limits view={view} />}
+        {chosen === 'codes' && <Codes codes={view.codes} />}
+        {chosen === 'supplier' && <Supplier mood={view.supplier} />}
+      </div>
     </Frame>
   );
 }
 
-function Shop({ view }: { view: ShopPageView }) {
+function Limits({ view }: { view: ShopPageView }) {
   const [limits, setLimits] = useState(view.limits);
   return (
     <>
-      <h1 className="text-2xl font-extrabold">Limits</h1>
       <p className="mb-3 max-w-prose text-ink-soft">
         Defaults of a shop, not of the trade. Where the saw’s maker gives a figure, write it here with its source: it
         wins. Signed-off verdicts keep the limits they were made with.
@@ -36,7 +69,7 @@ function Shop({ view }: { view: ShopPageView }) {
   );
 }
 
-function LimitRow({ id, limit, onChanged }: { id: LimitId; limit: Limit; onChanged: (limits: Limits) => void }) {
+function LimitRow({ id, limit, onChanged }: { id: LimitId; limit: Limit; onChanged: (limits: LimitSet) => void }) {
   const { who } = useFrame();
   const [value, setValue] = useState(String(limit.value));
   const [source, setSource] = useState(limit.source ?? '');
@@ -46,7 +79,7 @@ function LimitRow({ id, limit, onChanged }: { id: LimitId; limit: Limit; onChang
   const send = async (next: string | null) => {
     try {
       onChanged(
-        await api.put<Limits>(`/api/limits/${id}`, {
+        await api.put<LimitSet>(`/api/limits/${id}`, {
           by: who || UNNAMED,
           value: next,
           source: next === null || source.trim() === '' ? null : source,

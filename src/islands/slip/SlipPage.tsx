@@ -8,15 +8,16 @@ import { money } from '../stock/money';
 interface SlipPageProps {
   readonly view: SlipView;
   readonly preferences: Preferences;
-  readonly jobId: string;
+  /** Where the slip was written. */
+  readonly back: string;
 }
 
 /** The order slip on one page, to print or to read over the counter. */
-export function SlipPage({ view, preferences, jobId }: SlipPageProps) {
+export function SlipPage({ view, preferences, back }: SlipPageProps) {
   return (
-    <Frame shop={view.shop} preferences={preferences} place="bench">
+    <Frame shop={view.shop} preferences={preferences} place={back.startsWith('/counter') ? 'counter' : 'bench'}>
       <div className="no-print mb-4 flex gap-3">
-        <a className="flex quiet items-center gap-2" href={`/jobs/${jobId}?step=order`}>
+        <a className="flex quiet items-center gap-2" href={back}>
           <ArrowLeft size={17} aria-hidden="true" />
           Back to {view.tag}
         </a>
@@ -34,10 +35,7 @@ export function SlipPage({ view, preferences, jobId }: SlipPageProps) {
           <p>
             {view.shop.name} · {view.date}
           </p>
-          <p>
-            For {view.customer}
-            {view.saw && `, ${view.saw}`}
-          </p>
+          <p>{[view.customer && `For ${view.customer}`, view.saw].filter(Boolean).join(', ')}</p>
         </header>
         {view.order ? <Numbers order={view.order} /> : <Withheld reasons={view.withheld} />}
         <Checks fit={view.fit} />
@@ -88,6 +86,7 @@ function Withheld({ reasons }: { reasons: readonly string[] }) {
 }
 
 function Checks({ fit }: { fit: SlipView['fit'] }) {
+  if (fit.length === 0) return null;
   const mark = { true: '✓', false: '✗', null: '?' } as const;
   const word = { true: 'holds', false: 'broken', null: 'not known' } as const;
   return (
@@ -111,7 +110,7 @@ function Checks({ fit }: { fit: SlipView['fit'] }) {
 }
 
 function Stock({ view }: { view: SlipView }) {
-  const fitting = view.stock.filter(({ misses }) => misses.length === 0);
+  const fitting = view.stock.filter(({ answer }) => answer === 'fits');
   return (
     <section className="mt-6">
       <h2 className="font-bold">On the shelf</h2>

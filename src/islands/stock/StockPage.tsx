@@ -1,11 +1,15 @@
+import { useState } from 'react';
 import type { StockView } from '../../contract';
 import { FAMILY_IDS, GAUGE_IDS } from '../../core/families';
+import { STOCK_KINDS } from '../../core/fit';
 import { Empty } from '../../ui/parts/Notice';
 import { Pager } from '../../ui/parts/Pager';
-import { familyLabel, gaugeLabel } from '../../wording';
+import { familyLabel, gaugeLabel, stockKindWord } from '../../wording';
 import { Frame } from '../frame/Frame';
 import type { Preferences } from '../frame/preferences';
-import { money } from './money';
+import { Imports } from './Imports';
+import { PartTable } from './PartTable';
+import { TakeInList } from './take-in/TakeInList';
 
 interface StockPageProps {
   readonly view: StockView;
@@ -13,16 +17,9 @@ interface StockPageProps {
   readonly query: string;
 }
 
-const KINDS: Record<StockView['parts'][number]['kind'], string> = {
-  chain: 'chain',
-  bar: 'bar',
-  'drive-sprocket': 'drive sprocket',
-  nose: 'nose',
-  file: 'file',
-};
-
-/** Stock: what is on the shelf, narrowed by the three numbers. */
+/** Stock: what is on the shelf, narrowed by the three numbers; lists taken in and given out as CSV. */
 export function StockPage({ view, preferences, query }: StockPageProps) {
+  const [takingIn, setTakingIn] = useState(false);
   const page = (number: number) => {
     const params = new URLSearchParams(query);
     params.set('page', String(number));
@@ -30,7 +27,18 @@ export function StockPage({ view, preferences, query }: StockPageProps) {
   };
   return (
     <Frame shop={view.shop} preferences={preferences} place="stock">
-      <h1 className="mb-3 text-2xl font-extrabold">Stock</h1>
+      <div className="mb-3 flex flex-wrap items-center justify-between gap-3">
+        <h1 className="text-2xl font-extrabold">Stock</h1>
+        <div className="flex gap-2">
+          <button type="button" className="quiet" onClick={() => setTakingIn(true)}>
+            Take in a list
+          </button>
+          <a className="grid quiet place-items-center" href="/api/stock/list.csv" download>
+            Give out as CSV
+          </a>
+        </div>
+      </div>
+      {takingIn && <TakeInList onClose={() => setTakingIn(false)} />}
       <Filter filter={view.filter} />
       <p className="my-2 text-sm text-ink-soft">{view.total === 1 ? '1 part' : `${view.total} parts`}</p>
       {view.parts.length === 0 ? (
@@ -40,9 +48,10 @@ export function StockPage({ view, preferences, query }: StockPageProps) {
           </a>
         </Empty>
       ) : (
-        <PartTable view={view} />
+        <PartTable parts={view.parts} />
       )}
       <Pager page={view.page} pages={view.pages} href={page} />
+      <Imports imports={view.imports} />
     </Frame>
   );
 }
@@ -51,7 +60,12 @@ export function StockPage({ view, preferences, query }: StockPageProps) {
 function Filter({ filter }: { filter: StockView['filter'] }) {
   return (
     <form method="get" action="/stock" className="flex flex-wrap items-end gap-3">
-      <Pick name="kind" label="Kind" value={filter.kind} options={Object.entries(KINDS)} />
+      <Pick
+        name="kind"
+        label="Kind"
+        value={filter.kind}
+        options={STOCK_KINDS.map((kind) => [kind, stockKindWord[kind]])}
+      />
       <Pick name="pitch" label="Pitch" value={filter.pitch} options={FAMILY_IDS.map((id) => [id, familyLabel(id)])} />
       <Pick name="gauge" label="Gauge" value={filter.gauge} options={GAUGE_IDS.map((id) => [id, gaugeLabel(id)])} />
       <label className="grid gap-1">
@@ -60,7 +74,11 @@ function Filter({ filter }: { filter: StockView['filter'] }) {
       </label>
       <label className="grid gap-1">
         <span className="text-sm font-semibold text-ink-soft">Name or part number</span>
-        <input className="entry w-56" name="q" defaultValue={filter.text} />
+        <input className="entry w-52" name="q" defaultValue={filter.text} />
+      </label>
+      <label className="flex min-h-11 items-center gap-2 font-medium">
+        <input type="checkbox" name="low" value="yes" defaultChecked={filter.low} className="size-5" />
+        below minimum
       </label>
       <button type="submit" className="act">
         Show
@@ -92,53 +110,5 @@ function Pick({
         ))}
       </select>
     </label>
-  );
-}
-
-function PartTable({ view: { parts, shop } }: { view: StockView }) {
-  return (
-    <div className="overflow-x-auto">
-      <table className="w-full border-collapse">
-        <thead>
-          <tr className="border-b-2 border-ink text-left text-sm">
-            {['Part', 'Kind', 'Pitch', 'Gauge', 'Links', 'Class'].map((name) => (
-              <th key={name} scope="col" className="px-2 py-1.5">
-                {name}
-              </th>
-            ))}
-            {['On the shelf', 'Price'].map((name) => (
-              <th key={name} scope="col" className="px-2 py-1.5 text-right">
-                {name}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {parts.map((part) => (
-            <tr key={part.sku} className="border-b border-line">
-              <th scope="row" className="px-2 py-1.5 text-left font-normal">
-                <span className="block font-semibold">{part.name}</span>
-                <span className="figures text-sm text-ink-soft">
-                  {part.sku}
-                  {part.mount && ` · mount ${part.mount}`}
-                </span>
-              </th>
-              <td className="px-2">{KINDS[part.kind]}</td>
-              <td className="px-2 figures">{part.pitch ? familyLabel(part.pitch) : ''}</td>
-              <td className="px-2 figures">{part.gauge ?? ''}</td>
-              <td className="px-2 figures">{part.driveLinks ?? ''}</td>
-              <td className="px-2 text-sm">{part.kickbackClass ?? ''}</td>
-              <td className="px-2 text-right figures">
-                {part.quantity}
-                {part.quantity < part.minimum && (
-                  <span className="ml-2 font-sans text-sm font-bold text-brass">below {part.minimum}</span>
-                )}
-              </td>
-              <td className="px-2 text-right figures">{money(part.priceCents, shop.currency)}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </div>
   );
 }

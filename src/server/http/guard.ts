@@ -1,6 +1,9 @@
 /** Largest request body taken, bytes. A bench sheet of two edges with sixty stations is far below it. */
 export const MAX_BODY_BYTES = 1_000_000;
 
+/** Largest photograph taken, bytes. The browser makes larger ones smaller before it sends them. */
+export const MAX_PHOTO_BYTES = 4_000_000;
+
 const SAFE_METHODS = new Set(['GET', 'HEAD', 'OPTIONS']);
 
 /** Why a request is turned away at the door. */
@@ -19,18 +22,35 @@ function ownOrigin(headers: Headers): boolean {
   return URL.canParse(origin) && new URL(origin).host === headers.get('host');
 }
 
+/** What a kind of address takes: everything is JSON but photographs. */
+const KINDS = {
+  json: {
+    type: /^application\/json\b/,
+    code: 'not-json',
+    message: 'Send JSON, with the content type application/json.',
+    most: MAX_BODY_BYTES,
+  },
+  photo: {
+    type: /^image\/(png|jpeg)$/,
+    code: 'not-a-photo',
+    message: 'Send a photograph as PNG or JPEG.',
+    most: MAX_PHOTO_BYTES,
+  },
+} as const;
+
 /** Checks origin, type and size of every request that can change something. Null lets it pass. */
-export function turnAway(method: string, headers: Headers): Turned | null {
+export function turnAway(method: string, headers: Headers, path = '/'): Turned | null {
   if (SAFE_METHODS.has(method)) return null;
   if (!ownOrigin(headers))
     return { status: 403, code: 'foreign-origin', message: 'This request comes from another site.' };
-  if (!/^application\/json\b/.test(headers.get('content-type') ?? '')) {
-    return { status: 415, code: 'not-json', message: 'Send JSON, with the content type application/json.' };
-  }
+  // Takes nothing but an address: there is no body to bound.
+  if (method === 'DELETE') return null;
+  const { type, code, message, most } = KINDS[method === 'POST' && /\/photos\/?$/.test(path) ? 'photo' : 'json'];
+  if (!type.test(headers.get('content-type') ?? '')) return { status: 415, code, message };
   const length = headers.get('content-length');
   if (length === null) return { status: 411, code: 'length-required', message: 'Send the length of the body.' };
-  if (!(Number(length) <= MAX_BODY_BYTES)) {
-    return { status: 413, code: 'too-large', message: `The body is larger than ${MAX_BODY_BYTES / 1e6} MB.` };
+  if (!(Number(length) <= most)) {
+    return { status: 413, code: 'too-large', message: `The body is larger than ${most / 1e6} MB.` };
   }
   return null;
 }

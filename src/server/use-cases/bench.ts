@@ -1,4 +1,3 @@
-import type { Limits } from '../../core/families';
 import {
   countJobs,
   currentReadings,
@@ -13,7 +12,7 @@ import {
 } from '../../data/repositories';
 import type { BenchView, JobRow, JobSummary } from '../../contract';
 import { day, type Context } from '../context';
-import { limitsInForce, shopView } from './shop';
+import { rulesInForce, shopView, type Rules } from './shop';
 import { summarise, summaryKey } from './summary';
 
 const PAGE = 24;
@@ -24,9 +23,9 @@ const OFFERED_CUSTOMERS = 200;
 async function summaries(
   context: Context,
   jobs: readonly JobRecord[],
-  limits: Limits,
+  rules: Rules,
 ): Promise<ReadonlyMap<string, JobSummary>> {
-  const key = summaryKey(limits);
+  const key = summaryKey(rules);
   const stale = jobs.filter((job) => job.summaryKey !== key);
   const readings = await currentReadings(
     context.store.db,
@@ -36,7 +35,7 @@ async function summaries(
     job,
     summary: summarise(
       readings.filter(({ jobId }) => jobId === job.id),
-      limits,
+      rules,
       job.state === 'signed-off',
     ),
   }));
@@ -50,8 +49,8 @@ async function summaries(
 }
 
 async function rows(context: Context, jobs: readonly JobRecord[]): Promise<readonly JobRow[]> {
-  const limits = await limitsInForce(context);
-  const [made, complaints] = await Promise.all([summaries(context, jobs, limits), complaintsOf(context, jobs)]);
+  const rules = await rulesInForce(context);
+  const [made, complaints] = await Promise.all([summaries(context, jobs, rules), complaintsOf(context, jobs)]);
   return jobs.map((job) => ({
     id: job.id,
     tag: job.tag,

@@ -5,6 +5,7 @@ import {
   currentReadings,
   findJob,
   lastReading,
+  photosOf,
   signOffsOf,
   storeReading,
   type JobRecord,
@@ -14,7 +15,7 @@ import type { JobView, PutReadings, PutReadingsReply } from '../../contract';
 import { assessmentDocument } from '../../wording';
 import type { Context } from '../context';
 import { notFound } from '../refusal';
-import { limitsInForce, shopView } from './shop';
+import { rulesInForce, shopView } from './shop';
 import { refreshSummary } from './summary';
 
 /** The job, or a refusal that says there is none. */
@@ -30,11 +31,12 @@ const message = ({ jobId: _jobId, ...reading }: StoredReading) => reading;
 export async function jobView(context: Context, id: string): Promise<JobView> {
   const { db } = context.store;
   const record = await mustFindJob(context, id);
-  const [shop, readings, limits, signOffs] = await Promise.all([
+  const [shop, readings, { limits, codes }, signOffs, photos] = await Promise.all([
     shopView(context),
     currentReadings(db, [id]),
-    limitsInForce(context),
+    rulesInForce(context),
     signOffsOf(db, id),
+    photosOf(db, id),
   ]);
   const { tag, state, promisedFor, createdAt, createdBy, customer, saw } = record;
   return {
@@ -44,7 +46,9 @@ export async function jobView(context: Context, id: string): Promise<JobView> {
     saw: saw && { id: saw.id, label: saw.label, tag: saw.tag },
     readings: readings.map(message),
     limits,
+    codes,
     signOffs,
+    photos: photos.map(({ jobId: _jobId, ...about }) => about),
   };
 }
 
@@ -61,8 +65,8 @@ export async function jobSheet(
 
 /** The assessment of a job as a document, made with the limits in force. */
 export async function assessedJob(context: Context, id: string): Promise<Assessment> {
-  const [{ sheet }, limits] = await Promise.all([jobSheet(context, id), limitsInForce(context)]);
-  return assessmentDocument(assess(sheet, limits));
+  const [{ sheet }, { limits, codes }] = await Promise.all([jobSheet(context, id), rulesInForce(context)]);
+  return assessmentDocument(assess(sheet, limits, codes));
 }
 
 /** Stores readings and brings the job's summary up to date. Conflicts are returned, not overwritten. */
@@ -72,7 +76,7 @@ export async function putReadings(
   { by, readings }: PutReadings,
 ): Promise<PutReadingsReply> {
   const job = await mustFindJob(context, jobId);
-  const limits = await limitsInForce(context);
+  const rules = await rulesInForce(context);
   const at = context.now().toISOString();
   return context.store.write(async (tx) => {
     const results: PutReadingsReply['results'] = [];
@@ -81,7 +85,7 @@ export async function putReadings(
       if (stored.outcome === 'stored') results.push({ outcome: 'stored', id: next.id });
       else results.push({ outcome: 'conflict', id: next.id, current: message(stored.current) });
     }
-    await refreshSummary(tx, jobId, limits, job.state === 'signed-off');
+    await refreshSummary(tx, jobId, rules, job.state === 'signed-off');
     return { results, lastReading: await lastReading(tx, jobId) };
   });
 }

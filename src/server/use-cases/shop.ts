@@ -1,8 +1,10 @@
+import type { LearnedCode } from '../../core/identify';
 import { DEFAULTS, LIMIT_IDS, resolveLimits, type LimitId, type Limits } from '../../core/families';
 import {
   addLimitChange,
   addPerson,
   limitChanges,
+  listCodes,
   listPeople,
   shopFacts,
   standingOverrides,
@@ -11,6 +13,7 @@ import type { ChangeLimit, ShopPageView, ShopView } from '../../contract';
 import { limitProblem } from '../../wording';
 import type { Context } from '../context';
 import { notFound, Refusal } from '../refusal';
+import { supplierMood } from './supplier';
 
 /** The shop and its people, for the band of every page. */
 export async function shopView({ store }: Context): Promise<ShopView> {
@@ -25,17 +28,31 @@ export async function limitsInForce({ store }: Context): Promise<Limits> {
   return resolved.ok ? resolved.value : DEFAULTS;
 }
 
+/** All that a judgement is made with beside the sheet: the limits and the learned codes. */
+export interface Rules {
+  readonly limits: Limits;
+  readonly codes: readonly LearnedCode[];
+}
+
+/** The rules in force in this shop. */
+export async function rulesInForce(context: Context): Promise<Rules> {
+  const [limits, codes] = await Promise.all([limitsInForce(context), listCodes(context.store.db)]);
+  return { limits, codes: codes.map(({ code, pitch, gauge, note }) => ({ code, pitch, gauge, note })) };
+}
+
 export async function shopPage(context: Context): Promise<ShopPageView> {
-  const [shop, limits, changes] = await Promise.all([
+  const [shop, limits, changes, codes, supplier] = await Promise.all([
     shopView(context),
     limitsInForce(context),
     limitChanges(context.store.db),
+    listCodes(context.store.db),
+    supplierMood(context),
   ]);
   const known = changes.flatMap((change) => {
     const limitId = LIMIT_IDS.find((id) => id === change.limitId);
     return limitId ? [{ limitId, text: changeText(limitId, change.value), at: change.at, by: change.by }] : [];
   });
-  return { shop, limits, changes: known.slice(0, 30) };
+  return { shop, codes, supplier, limits, changes: known.slice(0, 30) };
 }
 
 function changeText(id: LimitId, value: unknown): string {

@@ -7,7 +7,7 @@ import type { Context } from '../context';
 import { Refusal } from '../refusal';
 import { PROGRAMME_VERSION } from '../version';
 import { mustFindJob } from './jobs';
-import { limitsInForce } from './shop';
+import { rulesInForce } from './shop';
 import { refreshSummary } from './summary';
 
 /** Signs the verdicts off as they stand, keeping all they rest on. Refused when readings have come in since they were looked at. */
@@ -17,7 +17,7 @@ export async function signOff(
   { by, upToReading }: { by: string; upToReading: number },
 ): Promise<JobView['signOffs']> {
   await mustFindJob(context, jobId);
-  const limits = await limitsInForce(context);
+  const rules = await rulesInForce(context);
   await context.store.write(async (tx) => {
     const last = await lastReading(tx, jobId);
     if (last !== upToReading)
@@ -28,20 +28,20 @@ export async function signOff(
       );
     const entries = await currentReadings(tx, [jobId]);
     const { sheet, written } = sheetFromEntries(entries);
-    const assessment = assessmentDocument(assess(sheet, limits));
+    const assessment = assessmentDocument(assess(sheet, rules.limits, rules.codes));
     await addSignOff(tx, {
       id: context.newId(),
       jobId,
       at: context.now().toISOString(),
       by,
       sheet: written,
-      limits,
+      limits: rules.limits,
       assessment,
       version: PROGRAMME_VERSION,
       upToReading,
     });
     await setState(tx, jobId, 'signed-off');
-    await refreshSummary(tx, jobId, limits, true);
+    await refreshSummary(tx, jobId, rules, true);
   });
   return signOffsOf(context.store.db, jobId);
 }
@@ -49,9 +49,9 @@ export async function signOff(
 /** Opens a signed-off job again; what was signed stays on record. */
 export async function reopen(context: Context, jobId: string): Promise<void> {
   await mustFindJob(context, jobId);
-  const limits = await limitsInForce(context);
+  const rules = await rulesInForce(context);
   await context.store.write(async (tx) => {
     await setState(tx, jobId, 'open');
-    await refreshSummary(tx, jobId, limits, false);
+    await refreshSummary(tx, jobId, rules, false);
   });
 }

@@ -1,15 +1,17 @@
 import { FAMILY_IDS, GAUGE_IDS, GAUGES, type FamilyId, type GaugeId } from '../../core/families';
-import { matchStock, STOCK_KINDS, type ChainOrder } from '../../core/order';
+import { chainNeed, equalSubstitutes, searchStock, STOCK_KINDS, type Need } from '../../core/fit';
+import type { ChainOrder } from '../../core/order';
 import { assess } from '../../core/assess';
-import { chainsOf, countStock, listStock, search } from '../../data/repositories';
+import { countStock, listImports, listStock, search, stockCandidates } from '../../data/repositories';
 import type { SearchHitView, SlipView, StockAnswer, StockView } from '../../contract';
 import { familyLabel, familyShort, fitSentence, orderWithheld, stockMiss } from '../../wording';
 import { day, type Context } from '../context';
 import { jobSheet, jobView } from './jobs';
-import { limitsInForce, shopView } from './shop';
+import { rulesInForce, shopView } from './shop';
 
 const PAGE = 40;
 const HITS = 12;
+const IMPORTS_SHOWN = 5;
 
 const oneOf = <T extends string>(options: readonly T[], value: string): T | undefined =>
   options.find((option) => option === value);
@@ -23,6 +25,7 @@ export async function stockView(context: Context, params: URLSearchParams): Prom
     pitch: ask('pitch'),
     gauge: ask('gauge'),
     driveLinks: ask('links'),
+    low: ask('low') === 'yes',
   };
   const links = /^\d{1,3}$/.test(filter.driveLinks) ? Number(filter.driveLinks) : undefined;
   const where = {
@@ -31,20 +34,43 @@ export async function stockView(context: Context, params: URLSearchParams): Prom
     pitch: oneOf(FAMILY_IDS, filter.pitch),
     gauge: oneOf(GAUGE_IDS, filter.gauge),
     driveLinks: links,
+    low: filter.low,
   };
   const page = Math.max(1, Math.floor(Number(ask('page'))) || 1);
-  const [shop, total, parts] = await Promise.all([
+  const [shop, total, parts, imports] = await Promise.all([
     shopView(context),
     countStock(context.store.db, where),
     listStock(context.store.db, where, { limit: PAGE, offset: (page - 1) * PAGE }),
+    listImports(context.store.db, IMPORTS_SHOWN),
   ]);
-  return { shop, parts, total, page, pages: Math.max(1, Math.ceil(total / PAGE)), filter };
+  return { shop, parts, total, page, pages: Math.max(1, Math.ceil(total / PAGE)), filter, imports };
 }
 
 /** Chains in stock against an order: those that fit, then those that miss one thing. */
-export async function stockAnswers({ store }: Context, order: ChainOrder): Promise<readonly StockAnswer[]> {
-  const chains = await chainsOf(store.db, order.pitch, order.gauge);
-  return matchStock(order, chains).map(({ part, misses }) => ({ part, misses: misses.map(stockMiss) }));
+export async function stockAnswers(context: Context, order: ChainOrder): Promise<readonly StockAnswer[]> {
+  return answersTo(context, chainNeed(order));
+}
+
+/** Most answers a screen shows: past these a caller is no better off. */
+const MOST_ANSWERS = 12;
+
+/** Parts in stock against a need: those that fit, those that may, near misses; each that is out with its equals on the shelf. */
+export async function answersTo({ store }: Context, need: Need): Promise<readonly StockAnswer[]> {
+  const candidates = await stockCandidates(store.db, {
+    kind: need.kind,
+    pitches: need.pitch.values,
+    gauges: need.gauge.values,
+    links: need.driveLinks.values,
+    mount: need.mount,
+  });
+  return searchStock(need, candidates)
+    .slice(0, MOST_ANSWERS)
+    .map(({ part, answer, misses }) => ({
+      part,
+      answer,
+      misses: misses.map(stockMiss),
+      equals: part.quantity === 0 ? equalSubstitutes(part, candidates).map(({ sku }) => sku) : [],
+    }));
 }
 
 /** Reads the order asked for in an address. */
@@ -60,12 +86,12 @@ export function orderFrom(params: URLSearchParams): ChainOrder | null {
 
 /** The order slip of a job, ready to print. */
 export async function slipView(context: Context, jobId: string): Promise<SlipView> {
-  const [view, { sheet }, limits] = await Promise.all([
+  const [view, { sheet }, { limits, codes }] = await Promise.all([
     jobView(context, jobId),
     jobSheet(context, jobId),
-    limitsInForce(context),
+    rulesInForce(context),
   ]);
-  const { order, fit } = assess(sheet, limits);
+  const { order, fit } = assess(sheet, limits, codes);
   const ready = 'order' in order ? order.order : null;
   return {
     shop: view.shop,

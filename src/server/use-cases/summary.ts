@@ -1,23 +1,24 @@
 import { assess, brought, nextStep, stepOfReading, stepStates, type Appraisal } from '../../core/assess';
-import type { Limits } from '../../core/families';
 import { PARTS, type BenchSheet, sheetFromEntries, type Entry } from '../../core/sheet';
 import { currentReadings, setSummary } from '../../data/repositories';
 import type { Transaction } from '../../data/store';
 import type { JobSummary } from '../../contract';
 import { nextSentence, stepName } from '../../wording';
+import type { Rules } from './shop';
 
 /** Raised whenever a change of the programme makes stored summaries out of date. */
-const SUMMARY_VERSION = 1;
+const SUMMARY_VERSION = 2;
 
-/** Names what a summary was made with: it is made again when the limits or the programme change. */
-export function summaryKey(limits: Limits): string {
-  return `${SUMMARY_VERSION}:${JSON.stringify(Object.values(limits).map(({ value, provenance }) => [value, provenance]))}`;
+/** Names what a summary was made with: it is made again when the limits, the codes or the programme change. */
+export function summaryKey({ limits, codes }: Rules): string {
+  const figures = Object.values(limits).map(({ value, provenance }) => [value, provenance]);
+  return `${SUMMARY_VERSION}:${JSON.stringify([figures, codes.map(({ code, pitch, gauge }) => [code, pitch, gauge])])}`;
 }
 
 /** What the Bench shows of a job. */
-export function summarise(entries: readonly Entry[], limits: Limits, signedOff: boolean): JobSummary {
+export function summarise(entries: readonly Entry[], { limits, codes }: Rules, signedOff: boolean): JobSummary {
   const { sheet } = sheetFromEntries(entries);
-  return summaryOf(sheet, assess(sheet, limits), signedOff);
+  return summaryOf(sheet, assess(sheet, limits, codes), signedOff);
 }
 
 function summaryOf(sheet: BenchSheet, appraisal: Appraisal, signedOff: boolean): JobSummary {
@@ -39,12 +40,7 @@ function nextText(step: JobSummary['next']['step'], { next }: Appraisal): string
 }
 
 /** Brings a job's stored summary up to date with its readings. */
-export async function refreshSummary(
-  tx: Transaction,
-  jobId: string,
-  limits: Limits,
-  signedOff: boolean,
-): Promise<void> {
+export async function refreshSummary(tx: Transaction, jobId: string, rules: Rules, signedOff: boolean): Promise<void> {
   const entries = await currentReadings(tx, [jobId]);
-  await setSummary(tx, jobId, summarise(entries, limits, signedOff), summaryKey(limits));
+  await setSummary(tx, jobId, summarise(entries, rules, signedOff), summaryKey(rules));
 }

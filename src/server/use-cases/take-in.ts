@@ -15,7 +15,7 @@ import type { CreateJob } from '../../contract';
 import { sheetProblem } from '../../wording';
 import type { Context } from '../context';
 import { notFound, Refusal } from '../refusal';
-import { limitsInForce } from './shop';
+import { rulesInForce } from './shop';
 import { refreshSummary } from './summary';
 
 /** What the saw's record says, as first entries of the job's sheet. */
@@ -38,7 +38,7 @@ function importedEntries(sheet: unknown): readonly Entry[] {
 /** Takes in a job: finds or adds the customer and the saw, and stores what is known as its first readings. */
 export async function createJob(context: Context, wanted: CreateJob): Promise<{ id: string; tag: string }> {
   const imported = importedEntries(wanted.sheet);
-  const limits = await limitsInForce(context);
+  const rules = await rulesInForce(context);
   const written = { at: context.now().toISOString(), by: wanted.by };
   const id = context.newId();
   return context.store.write(async (tx) => {
@@ -48,7 +48,10 @@ export async function createJob(context: Context, wanted: CreateJob): Promise<{ 
     await addJob(tx, { id, tag, customerId, sawId: saw?.id ?? null, promisedFor: wanted.promisedFor, ...written });
     const complaint: Entry[] =
       wanted.complaint.trim() === '' ? [] : [{ path: 'job.complaint', text: wanted.complaint, unit: 'mm' }];
-    const entries = new Map([...imported, ...sawEntries(saw), ...complaint].map((entry) => [entry.path, entry]));
+    const told: readonly Entry[] = wanted.entries ?? [];
+    const entries = new Map(
+      [...imported, ...told, ...sawEntries(saw), ...complaint].map((entry) => [entry.path, entry]),
+    );
     entries.delete('job.reference');
     await storeFirstReadings(
       tx,
@@ -60,7 +63,7 @@ export async function createJob(context: Context, wanted: CreateJob): Promise<{ 
         ...written,
       })),
     );
-    await refreshSummary(tx, id, limits, false);
+    await refreshSummary(tx, id, rules, false);
     return { id, tag };
   });
 }

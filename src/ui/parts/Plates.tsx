@@ -10,10 +10,12 @@ export interface Plate {
   readonly note?: string;
 }
 
-/** How two neighbouring plates stand to each other. */
+/** One rule between two parts: whether it holds, and why. */
 export interface Joint {
+  /** What the rule is about, in a word. */
+  readonly name: string;
   readonly state: 'match' | 'clash' | 'unknown';
-  readonly sentences: readonly string[];
+  readonly sentence: string;
 }
 
 const WORD = { match: 'match', clash: 'clash', unknown: 'not known' } as const;
@@ -22,7 +24,7 @@ const TONE = { match: 'text-leaf', clash: 'text-oxide', unknown: 'text-steel' } 
 /** Two link plates and a rivet: closed for a match, torn for a clash, dotted while not known. */
 function JointMark({ state }: { state: Joint['state'] }) {
   return (
-    <svg viewBox="0 0 48 20" width="48" height="20" aria-hidden="true" className={TONE[state]}>
+    <svg viewBox="0 0 48 20" width="38" height="16" aria-hidden="true" className={TONE[state]}>
       <g stroke="currentColor" strokeWidth="2.2" fill="none">
         {state === 'match' && (
           <>
@@ -71,35 +73,54 @@ function PlateCard({ plate }: { plate: Plate }) {
   );
 }
 
-/** Linked plates: four parts in a row, joined like a chain. Opening a joint shows its sentence. */
-export function Plates({ plates, joints }: { plates: readonly Plate[]; joints: readonly Joint[] }) {
+/** One rule's joint; opening it shows its sentence. */
+function JointCard({ joint, end }: { joint: Joint; end: boolean }) {
+  return (
+    <details className="group relative flex items-center" name="joint">
+      <summary
+        className={`flex min-h-11 w-14 list-none flex-col items-center justify-center text-center text-[11px] leading-[1.05] font-semibold ${TONE[joint.state]} [&::-webkit-details-marker]:hidden`}
+      >
+        <JointMark state={joint.state} />
+        <span>{joint.name}</span>
+        <span className={joint.state === 'match' ? 'sr-only' : 'whitespace-nowrap'}>{WORD[joint.state]}</span>
+      </summary>
+      <div
+        className={`absolute top-full z-20 w-72 border border-line-strong bg-sheet p-3 text-sm shadow-lg ${end ? 'right-0' : 'left-1/2 -translate-x-1/2'}`}
+      >
+        {joint.sentence}
+      </div>
+    </details>
+  );
+}
+
+interface PlatesProps {
+  readonly plates: readonly Plate[];
+  /** Rules between each plate and the next. */
+  readonly joints: readonly (readonly Joint[])[];
+  /** Rules of the set that stand between no two plates: mount, oil hole, kickback class. */
+  readonly others: readonly Joint[];
+}
+
+/** Linked plates: four parts in a row, joined like a chain, with a joint for every rule. Opening a joint shows its sentence. */
+export function Plates({ plates, joints, others }: PlatesProps) {
   return (
     <section aria-label="Linked plates: what belongs together" className="flex items-stretch">
-      {plates.map((plate, i) => {
-        const joint = joints[i];
-        return (
-          <div key={plate.name} className={`flex min-w-0 items-stretch ${joint ? 'flex-[1.35]' : 'flex-1'}`}>
-            <PlateCard plate={plate} />
-            {joint && (
-              <details className="group relative flex items-center">
-                <summary
-                  className={`flex min-h-11 list-none flex-col items-center justify-center px-0.5 text-[11px] font-semibold ${TONE[joint.state]} [&::-webkit-details-marker]:hidden`}
-                >
-                  <JointMark state={joint.state} />
-                  {WORD[joint.state]}
-                </summary>
-                <div className="absolute top-full left-1/2 z-20 w-72 -translate-x-1/2 border border-line-strong bg-sheet p-3 text-sm shadow-lg">
-                  {joint.sentences.map((sentence) => (
-                    <p key={sentence} className="mb-1 last:mb-0">
-                      {sentence}
-                    </p>
-                  ))}
-                </div>
-              </details>
-            )}
-          </div>
-        );
-      })}
+      {plates.map((plate, i) => (
+        <div
+          key={plate.name}
+          className={`flex min-w-0 items-stretch ${i < plates.length - 1 ? 'flex-auto' : 'flex-1 basis-28'}`}
+        >
+          <PlateCard plate={plate} />
+          {joints[i]?.map((joint) => (
+            <JointCard key={joint.name} joint={joint} end={false} />
+          ))}
+        </div>
+      ))}
+      <div role="group" aria-label="Rules of the whole set" className="ml-2 flex border-l border-line pl-1">
+        {others.map((joint) => (
+          <JointCard key={joint.name} joint={joint} end />
+        ))}
+      </div>
     </section>
   );
 }

@@ -24,14 +24,18 @@ describe('verdict marks', () => {
 
 describe('linked plates', () => {
   const plate = (name: string): Plate => ({ name, pitch: '.325', gauge: null, links: null, shows: ['pitch'] });
-  const joint = (state: Joint['state']): Joint => ({ state, sentences: [`because ${state}`] });
+  const joint = (state: Joint['state']): Joint => ({ name: `rule ${state}`, state, sentence: `because ${state}` });
 
-  it('join every pair of neighbours with a word, a shape and a sentence', () => {
+  it('join neighbours by every rule between them, each with a word, a shape and a sentence', () => {
     const row = renderToStaticMarkup(
-      <Plates plates={['a', 'b', 'c', 'd'].map(plate)} joints={[joint('match'), joint('clash'), joint('unknown')]} />,
+      <Plates
+        plates={['a', 'b', 'c', 'd'].map(plate)}
+        joints={[[joint('match')], [joint('clash'), joint('match')], [joint('unknown')]]}
+        others={[joint('unknown')]}
+      />,
     );
     for (const word of ['match', 'clash', 'not known', 'because clash']) expect(row).toContain(word);
-    expect(row.split('<summary').length - 1).toBe(3);
+    expect(row.split('<summary').length - 1).toBe(5);
   });
 
   it('show what is not known as a question, and a note where a part has no numbers', () => {
@@ -41,7 +45,8 @@ describe('linked plates', () => {
           { ...plate('a'), pitch: null },
           { ...plate('b'), shows: [], note: 'hard nose' },
         ]}
-        joints={[joint('unknown')]}
+        joints={[[joint('unknown')]]}
+        others={[]}
       />,
     );
     expect(row).toContain('?');

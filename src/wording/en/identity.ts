@@ -1,16 +1,43 @@
 import { never } from '../../core/result';
 import { formatFigure, formatLength, formatPosition, mm, type UnitSystem } from '../../core/quantity';
-import type { IdentityReason, StampMeaning } from '../../core/identify';
+import type { FamilyId, GaugeId } from '../../core/families';
+import type {
+  EvidenceEffect,
+  Identified,
+  IdentifiedPart,
+  IdentifiedProperty,
+  IdentityFinding,
+  IdentityReason,
+  Settling,
+  StampMeaning,
+} from '../../core/identify';
 import { familyLabel, gaugeLabel, pitchMarkLabel } from './labels';
-import { list } from './places';
+import { list, readingName, sentence } from './places';
 
 const pm = (u: number, unit: UnitSystem) => `± ${formatFigure(mm(2 * u), unit)}`;
+
+const MARKED_ON = {
+  template: 'the template',
+  sprocket: 'the sprocket',
+  nose: 'the nose',
+  stamp: 'the stamp',
+} as const;
+const STANDS_ON = {
+  template: 'Template fits',
+  sprocket: 'Drive sprocket marked',
+  nose: 'Nose marked',
+  stamp: 'Stamped',
+} as const;
+
+function codeMeaning({ pitch, gauge }: Extract<IdentityReason, { code: 'learned-code' }>): string {
+  return [pitch && pitchMarkLabel(pitch), gauge && gaugeLabel(gauge)].filter(Boolean).join(', ') || 'nothing yet';
+}
 
 /** What a piece of evidence says, without what follows from it; used inside sentences. */
 function says(reason: IdentityReason, unit: UnitSystem): string {
   switch (reason.code) {
     case 'pitch-mark':
-      return `${reason.on === 'template' ? 'the template' : reason.on === 'sprocket' ? 'the sprocket' : 'the stamp'} says ${pitchMarkLabel(reason.value)}`;
+      return `${MARKED_ON[reason.on]} says ${pitchMarkLabel(reason.value)}`;
     case 'gauge-mark':
       return `the stamp says ${gaugeLabel(reason.value)}`;
     case 'span':
@@ -28,6 +55,16 @@ function says(reason: IdentityReason, unit: UnitSystem): string {
       return `the stamp says ${reason.value} links`;
     case 'chassis':
       return `the build is ${reason.chassis}`;
+    case 'file-size':
+      return `a ${formatLength(reason.diameter, unit, unit === 'mm' ? 1 : 3)} file was used`;
+    case 'learned-code':
+      return `the code ${reason.text} stands for ${codeMeaning(reason)}`;
+    case 'loop-length':
+      return `the loop measures ${formatLength(reason.length, unit, 0)} round, about ${reason.links} links`;
+    case 'tape':
+      return `the tape reads ${formatLength(reason.length, unit, 0)}, about ${reason.links} links`;
+    case 'centres':
+      return `the tensioner's travel takes ${list(reason.links.map(String), 'or')} links`;
     default:
       return identityReason(reason, unit).replace(/\.$/, '');
   }
@@ -49,12 +86,26 @@ export function identityReason(reason: IdentityReason, unit: UnitSystem = 'mm'):
     case 'harvester-gauge':
       return 'This is .080 harvester gauge: out of scope here, order it from its maker.';
     case 'pitch-mark': {
-      const on =
-        reason.on === 'sprocket' ? 'Drive sprocket marked' : reason.on === 'template' ? 'Template fits' : 'Stamped';
-      return `${on} ${reason.text}: ${pitchMarkLabel(reason.value)}.`;
+      return `${STANDS_ON[reason.on]} ${reason.text}: ${pitchMarkLabel(reason.value)}.`;
     }
     case 'chassis':
       return `Laid beside a known chain the build is ${reason.chassis}.`;
+    case 'file-size':
+      return `Filed with ${formatLength(reason.diameter, unit, unit === 'mm' ? 1 : 3)}: the file that goes with its family.`;
+    case 'file-fits-none':
+      return `A file of ${formatLength(reason.diameter, unit, unit === 'mm' ? 1 : 3)} is usual on no family here.`;
+    case 'learned-code':
+      return `Code ${reason.text}, learned by this shop: ${codeMeaning(reason)}.`;
+    case 'loop-length':
+      return `Once round it measures ${formatLength(reason.length, unit, 0)}: about ${reason.links} drive links.`;
+    case 'tape':
+      return `A tape round groove and sprocket reads ${formatLength(reason.length, unit, 0)}: about ${reason.links} drive links.`;
+    case 'centres':
+      return reason.links.length === 0
+        ? "No whole number of links falls inside the tensioner's travel: measure both centres again."
+        : `Inside the tensioner's travel lie ${list(reason.links.map(String), 'or')} drive links.`;
+    case 'waits-for':
+      return `Counts once this is known: ${list(reason.readings.map(readingName))}.`;
     case 'thickness':
       return `Drive links measure ${formatLength(reason.thickness, unit)} ${pm(reason.u, unit)}; links only wear thinner.`;
     case 'thickness-fits-none':
@@ -115,6 +166,8 @@ export function stampMeaning(meaning: StampMeaning): string {
       return meaning.marked ? `${meaning.value} drive links` : `${meaning.value} drive links?`;
     case 'listedLength':
       return `length ${formatPosition(meaning.value, 'mm')} (${formatPosition(meaning.value, 'in')})`;
+    case 'teeth':
+      return `${meaning.value} teeth`;
     case 'outOfScope':
       return meaning.what === 'harvester-pitch'
         ? '3/4 harvester pitch, out of scope'
@@ -122,4 +175,67 @@ export function stampMeaning(meaning: StampMeaning): string {
     default:
       return never(meaning);
   }
+}
+
+/** A trap that was recognised, in the words of the bench. */
+export function identityFinding(finding: IdentityFinding, unit: UnitSystem = 'mm'): string {
+  switch (finding.code) {
+    case 'thin-chain':
+      return `A ${gaugeLabel(finding.chain)} chain in a ${gaugeLabel(finding.bar)} groove goes in and looks right. It rocks, wears itself and the bar, and cuts badly: it must not run.`;
+    case 'thick-chain':
+      return `A ${gaugeLabel(finding.chain)} chain in a ${gaugeLabel(finding.bar)} groove pinches and burns: it will not run.`;
+    case 'stretched':
+      return `This ${familyLabel(finding.family)} chain measures ${formatLength(finding.pitch, unit)} a pitch, ${finding.percent.toFixed(1)} % longer than made: stretched, no other pitch. Judge it by push and pull.`;
+    case 'worn-mouth':
+      return `The groove is ${gaugeLabel(finding.gauge)}, worn to ${formatLength(finding.width, unit)} at the mouth: there it passes for ${gaugeLabel(finding.looksLike)}. Order by the floor, not by the mouth.`;
+    case 'build-open':
+      return 'Low profile and standard carry the same 3/8 and never interchange. Until the build is known, nothing is ordered.';
+    case 'other-count':
+      return `The chain carries ${finding.chain} drive links, the bar is for ${finding.bar}: it may be another bar than the saw left the factory with. What runs on this saw is what was counted, if it took up tension.`;
+    case 'odd-count':
+      return `${finding.links} is an odd count: one pair of cutters stands out of order at the join, or a link was missed.`;
+    default:
+      return never(finding);
+  }
+}
+
+/** The one observation that would settle a number. */
+export function settlingSentence({ measure, minutes }: Settling): string {
+  return `${sentence(readingName(measure))} would settle it (${minutes} min).`;
+}
+
+/** Parts that are identified, as the bench says them. */
+export const identifiedPartName: Record<IdentifiedPart, string> = {
+  chain: 'chain',
+  bar: 'bar',
+  driveSprocket: 'drive sprocket',
+  nose: 'nose',
+};
+
+export const identifiedPropertyName: Record<IdentifiedProperty, string> = {
+  pitch: 'pitch',
+  gauge: 'gauge',
+  driveLinks: 'drive links',
+};
+
+/** A value of one of the three numbers. */
+export function numberValue(property: IdentifiedProperty, value: string | number): string {
+  if (property === 'pitch') return familyLabel(value as FamilyId);
+  return property === 'gauge' ? gaugeLabel(value as GaugeId) : String(value);
+}
+
+function standing(property: IdentifiedProperty, { status, value, candidates }: Identified<string | number>): string {
+  if (status === 'conflict') return 'contradicted';
+  if (value !== null) return numberValue(property, value);
+  if (candidates.length === 0) return 'not known';
+  const live = candidates.filter(({ weight }) => weight >= 0.05).slice(0, 3);
+  return `open (${list(
+    live.map((candidate) => `${numberValue(property, candidate.value)} ${Math.round(candidate.weight * 100)} %`),
+    'or',
+  )})`;
+}
+
+/** What setting evidence aside, or putting it back, does to one number. */
+export function effectSentence({ part, property, before, after }: EvidenceEffect): string {
+  return `${sentence(identifiedPropertyName[property])} of the ${identifiedPartName[part]}: ${standing(property, before)} → ${standing(property, after)}`;
 }

@@ -7,3 +7,6 @@ export * from './entry';
 export * from './identity';
 export * from './check';
 export * from './judgements';
+export * from './loop';
+export * from './stock';
+export * from './counter';

@@ -1,10 +1,10 @@
 import { never } from '../../core/result';
 import type { NextMeasurement, Verdict, VerdictReason } from '../../core/assess';
 import type { EdgeDressing } from '../../core/assess';
-import { FAMILY_IDS } from '../../core/families';
+import { FAMILY_IDS, type FamilyId } from '../../core/families';
 import type { WearPattern } from '../../core/bar';
-import type { FitJudgement } from '../../core/fit';
-import type { OrderWithheld, StockMiss } from '../../core/order';
+import type { FitJudgement, NeedProperty, StockMiss } from '../../core/fit';
+import type { OrderWithheld } from '../../core/order';
 import { formatLength, formatPosition, mm, type UnitSystem } from '../../core/quantity';
 import { checkSentence } from './check';
 import { actionWord, familyLabel, fitRuleName, gaugeLabel, instrumentName, operationWord, partName } from './labels';
@@ -112,6 +112,18 @@ export function fitReason({ rule, reason }: FitJudgement): string {
       return 'This pitch is made in this gauge.';
     case 'pair-rare':
       return 'This pitch is not made in this gauge in practice: measure one of them again.';
+    case 'hard-nose':
+      return 'A hard nose has no teeth: it takes any pitch that fits its groove.';
+    case 'nose-known':
+      return `${reason.teeth} teeth on a bar of ${formatLength(reason.thickness, 'mm')}.`;
+    case 'parts-sound':
+      return 'Nothing on the bench is condemned or undecided.';
+    case 'parts-condemned':
+      return `Condemned: ${list(reason.parts.map((part) => partName[part].toLowerCase()))}. It does not go back on.`;
+    case 'parts-undecided':
+      return `Not decided yet: ${list(reason.parts.map((part) => partName[part].toLowerCase()))}.`;
+    case 'kickback-chosen':
+      return `Standard chain was chosen on record: “${reason.why}”. Local rules on kickback class come first.`;
     case 'kickback-low':
       return 'Low-kickback chain: suits every operator.';
     case 'kickback-trained':
@@ -155,19 +167,38 @@ export function orderWithheld(reason: OrderWithheld): string {
   }
 }
 
-/** Why a chain in stock does not answer the order. */
+const NEED: Readonly<Record<NeedProperty, string>> = {
+  pitch: 'pitch',
+  gauge: 'gauge',
+  driveLinks: 'drive links',
+  mount: 'mount',
+  oilHole: 'oil hole',
+  listedInches: 'listed length',
+  teeth: 'teeth',
+};
+
+function needValue(property: NeedProperty, value: string | number): string {
+  if (property === 'pitch') return familyLabel(value as FamilyId);
+  return property === 'listedInches' ? `${value} in` : String(value);
+}
+
+/** Why a part in stock does not answer, or not yet. */
 export function stockMiss(miss: StockMiss): string {
   switch (miss.code) {
-    case 'pitch':
-      return `other pitch (${String(miss.has)})`;
-    case 'gauge':
-      return `other gauge (${String(miss.has)})`;
-    case 'driveLinks':
-      return miss.has === null ? 'link count not given' : `${miss.has} links, not ${miss.wanted}`;
+    case 'differs': {
+      const { property, wanted, has } = miss;
+      if (has === null) return `${NEED[property]} not given`;
+      return `${NEED[property]} ${needValue(property, has)}, not ${list(
+        wanted.map((value) => needValue(property, value)),
+        'or',
+      )}`;
+    }
+    case 'not-settled':
+      return `${NEED[miss.property]} not settled yet`;
     case 'kickback-stepped-up':
       return 'would step up from low-kickback';
     case 'kickback-not-asked':
-      return 'standard chain: ask first who runs the saw';
+      return 'standard chain: settle the class first';
     case 'out-of-stock':
       return 'fits, none on the shelf';
     default:

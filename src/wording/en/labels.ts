@@ -101,13 +101,17 @@ export const checkName: Record<CheckId, string> = {
 
 export const fitRuleName: Record<FitRule, string> = {
   'chain-pitch-is-sprocket-pitch': 'Pitch: chain and drive sprocket',
-  'chain-pitch-is-bar-pitch': 'Pitch: chain and bar nose',
+  'chain-pitch-is-bar-pitch': 'Pitch: chain and bar',
+  'chain-pitch-is-nose-pitch': 'Pitch: chain and nose sprocket',
   'chain-gauge-is-bar-gauge': 'Gauge: chain and bar groove',
   'chain-links-are-bar-links': 'Drive links: chain and bar',
   'family-and-gauge-meet': 'Pitch and gauge meet in practice',
   'bar-mount-is-saw-mount': 'Mount: bar and saw',
+  'oil-hole-is-saw-oil-hole': 'Oil hole: bar and saw',
+  'nose-is-known': 'Nose: teeth and thickness known',
   'kickback-not-stepped-up': 'Kickback class suits the operator',
   'sprocket-takes-new-chain': 'Drive sprocket can take a new chain',
+  'parts-may-go-back-on': 'No part condemned or undecided',
 };
 
 /** What each limit is for, in the shop's list of limits. */
@@ -142,7 +146,9 @@ export const limitName: Record<LimitId, string> = {
 /** The steps of a job. */
 export const stepName: Record<Step, string> = {
   'take-in': 'Take in',
+  strip: 'Strip',
   identify: 'Identify',
+  clean: 'Clean',
   bar: 'Bar',
   chain: 'Chain',
   sprocket: 'Sprocket',

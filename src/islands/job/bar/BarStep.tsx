@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { estimate, type LengthReading } from '../../../core/quantity';
 import { BarPlan } from '../../../ui/drawings/BarPlan';
+import { Tabs } from '../../../ui/parts/Tabs';
 import { useFrame } from '../../frame/frame-context';
 import { useJob } from '../store/JobContext';
 import { useTarget } from '../target';
@@ -23,22 +24,13 @@ export function BarStep() {
     <>
       <div className="mb-1 grid grid-cols-[auto_minmax(0,1fr)_16.5rem] items-center gap-4">
         <h2 className="text-xl font-extrabold">Bar</h2>
-        <div role="tablist" aria-label="Bar" className="flex">
-          {(Object.keys(VIEWS) as View[]).map((each) => (
-            <button
-              key={each}
-              type="button"
-              role="tab"
-              id={`tab-${each}`}
-              aria-selected={view === each}
-              aria-controls="bar-view"
-              onClick={() => setView(each)}
-              className="min-h-11 border-b-3 border-transparent px-3 font-semibold text-ink-soft aria-selected:border-brass aria-selected:text-ink"
-            >
-              {VIEWS[each]}
-            </button>
-          ))}
-        </div>
+        <Tabs
+          label="Bar"
+          panel="bar-view"
+          tabs={(Object.keys(VIEWS) as View[]).map((id) => ({ id, name: VIEWS[id] }))}
+          chosen={view}
+          onChoose={setView}
+        />
         <Plan
           stations={stations}
           onSelect={(edge, key) => {

@@ -8,6 +8,7 @@ import { familyLabel, familyShort, fitSentence, orderWithheld } from '../../../w
 import { api } from '../../frame/api';
 import { useFrame } from '../../frame/frame-context';
 import { money } from '../../stock/money';
+import { EntryField } from '../parts/EntryField';
 import { Group, StepHead } from '../parts/StepHead';
 import { useJob } from '../store/JobContext';
 
@@ -15,7 +16,7 @@ import { useJob } from '../store/JobContext';
 export function OrderSlip() {
   const { appraisal, view, snapshot } = useJob();
   const { order } = appraisal;
-  const broken = appraisal.fit.filter(({ holds }) => holds === false);
+  const broken = appraisal.fit.filter(({ rule, holds }) => holds === false && rule !== 'parts-may-go-back-on');
   return (
     <>
       <StepHead title="Order slip">
@@ -78,6 +79,15 @@ function Ordered({ order }: { order: ChainOrder }) {
         Kickback class: <strong>{order.kickbackClass ?? 'to be asked'}</strong>
         {order.kickbackClass === 'low-kickback' && '. Standard chain only by an explicit, recorded choice.'}
       </p>
+      <details className="mt-1">
+        <summary className="py-1 text-sm underline">Standard chain all the same?</summary>
+        <EntryField
+          path="job.kickbackChoice"
+          label="Chosen because"
+          hint="The reason goes on record with your name. Local rules on kickback class come first."
+          wide
+        />
+      </details>
       <Answers order={order} />
     </>
   );
@@ -122,18 +132,19 @@ function Answers({ order }: { order: ChainOrder }) {
       )}
       {Array.isArray(answers) && (
         <ul>
-          {answers.map(({ part, misses }) => (
+          {answers.map(({ part, answer, misses, equals }) => (
             <li
               key={part.sku}
               className="grid grid-cols-[7rem_9rem_minmax(0,1fr)_4rem_5rem] items-center gap-3 border-t border-line py-2"
             >
-              <span className={`font-bold ${misses.length === 0 ? 'text-leaf' : 'text-brass'}`}>
-                {misses.length === 0 ? '● fits' : '◐ near'}
+              <span className={`font-bold ${answer === 'fits' ? 'text-leaf' : 'text-brass'}`}>
+                {answer === 'fits' ? '● fits' : answer === 'may-fit' ? '○ may fit' : '◐ near'}
               </span>
               <span className="figures">{part.sku}</span>
               <span>
                 {part.name}
                 {misses.length > 0 && <span className="text-ink-soft">: {misses.join('; ')}</span>}
+                {equals.length > 0 && <span className="text-ink-soft">; equal and here: {equals.join(', ')}</span>}
               </span>
               <span className="text-right figures">{part.quantity} left</span>
               <span className="text-right figures font-semibold">{money(part.priceCents, shop.currency)}</span>

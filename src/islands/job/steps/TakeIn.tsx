@@ -5,6 +5,7 @@ import { Conflict } from '../parts/Conflict';
 import { EntryField } from '../parts/EntryField';
 import { Group, StepHead } from '../parts/StepHead';
 import { OPTIONS } from '../options';
+import { Photos } from '../photos/Photos';
 import { useJob } from '../store/JobContext';
 import { useField } from '../store/useField';
 
@@ -24,8 +25,11 @@ export function TakeIn() {
         Before stripping: battery or spark lead off, gloves on, chain brake off. A worn bar edge cuts like a knife.
       </Notice>
       <div className="mt-3 grid gap-4">
-        <Complaint />
-        <ChoicesField path="job.symptoms" legend="Symptoms" options={OPTIONS.symptoms} />
+        <ChoicesField path="job.brought" legend="Brought" options={OPTIONS.brought} />
+        <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1.6fr)] gap-4 max-lg:grid-cols-1">
+          <Complaint />
+          <ChoicesField path="job.symptoms" legend="Symptoms" options={OPTIONS.symptoms} />
+        </div>
         <div className="grid grid-cols-2 gap-4 max-lg:grid-cols-1">
           <ChoiceField path="job.use" legend="Used for" options={OPTIONS.use} />
           <ChoiceField
@@ -35,16 +39,19 @@ export function TakeIn() {
             hint="Decides the kickback class. Local rules come first."
           />
           <ChoiceField path="job.turnOver" legend="Bar turned over" options={OPTIONS.turnOver} />
+          <ChoiceField path="job.sharpening" legend="How they sharpen" options={OPTIONS.sharpening} />
         </div>
       </div>
       <div className="mt-4">
         <Group title="The saw">
-          <div className="grid grid-cols-3 gap-4">
+          <div className="grid grid-cols-4 gap-4">
             <EntryField path="saw.label" label="Saw" />
             <EntryField path="saw.mount" label="Mount" placeholder="M2" />
+            <EntryField path="saw.oilHole" label="Oil-hole pattern" placeholder="O1" />
             <EntryField path="saw.maxRpm" label="Top speed" suffix="1/min" />
           </div>
         </Group>
+        <Photos />
       </div>
     </>
   );
@@ -54,14 +61,14 @@ function Complaint() {
   const field = useField('job.complaint');
   const id = useId();
   return (
-    <div className="grid gap-1">
+    <div className="grid content-start gap-1">
       <label htmlFor={id} className="text-sm font-semibold text-ink-soft">
         In the customer’s words
       </label>
       <textarea
         id={id}
         data-path="job.complaint"
-        rows={2}
+        rows={5}
         className="entry py-2"
         value={field.text}
         maxLength={2000}

@@ -1,7 +1,18 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { FAMILY_IDS, GAUGE_IDS } from '../families';
-import { matchStock, stockMisses, stockPartSchema, type ChainOrder, type StockPart } from './index';
+import type { ChainOrder } from '../order';
+import {
+  chainNeed,
+  equalSubstitutes,
+  need,
+  searchStock,
+  settled,
+  stockMisses,
+  stockPartSchema,
+  type Need,
+  type StockPart,
+} from './index';
 
 const order: ChainOrder = { pitch: '325', gauge: '.050', driveLinks: 72, kickbackClass: 'low-kickback' };
 
@@ -14,6 +25,8 @@ const part = (over: Partial<StockPart> = {}): StockPart => ({
   driveLinks: 72,
   kickbackClass: 'low-kickback',
   mount: null,
+  oilHole: null,
+  listedInches: null,
   teeth: null,
   quantity: 1,
   minimum: 0,
@@ -21,7 +34,9 @@ const part = (over: Partial<StockPart> = {}): StockPart => ({
   ...over,
 });
 
-const codes = (given: Partial<StockPart>, wanted = order) => stockMisses(wanted, part(given)).map(({ code }) => code);
+const codes = (given: Partial<StockPart>, wanted = order) =>
+  stockMisses(chainNeed(wanted), part(given)).map((miss) => (miss.code === 'differs' ? miss.property : miss.code));
+const matchStock = (wanted: ChainOrder, parts: readonly StockPart[]) => searchStock(chainNeed(wanted), parts);
 
 describe('a chain in stock against an order', () => {
   it.each<[string, Partial<StockPart>, string[]]>([
@@ -87,6 +102,75 @@ describe('the shelf', () => {
       }),
       { seed: 21, numRuns: 150 },
     );
+  });
+
+  it('with nothing known offers nothing, and with one number offers what may fit', () => {
+    const parts = [part({ sku: 'a' }), part({ sku: 'b', gauge: '.058' })];
+    expect(searchStock(need('chain', {}), parts)).toEqual([]);
+    const answers = searchStock(need('chain', { pitch: settled('325'), kickbackClass: 'standard' }), parts);
+    expect(answers.map(({ answer }) => answer)).toEqual(['may-fit', 'may-fit']);
+  });
+
+  it('lets an open number keep every value still in question', () => {
+    const open: Need = need('chain', {
+      pitch: { values: ['38', '38lp'], settled: false },
+      gauge: settled('.050'),
+      driveLinks: settled(56),
+      kickbackClass: 'standard',
+    });
+    const parts = ['38', '38lp', '325'].map((pitch) =>
+      part({ sku: pitch, pitch: pitch as StockPart['pitch'], driveLinks: 56 }),
+    );
+    expect(searchStock(open, parts).map(({ part: { sku }, answer }) => `${sku} ${answer}`)).toEqual([
+      '38 may-fit',
+      '38lp may-fit',
+      '325 near',
+    ]);
+  });
+
+  it('asks a bar for its mount and oil hole, a sprocket for its teeth', () => {
+    const bar = part({ kind: 'bar', mount: 'M2', oilHole: 'O1', kickbackClass: null, listedInches: 18 });
+    const wanted = need('bar', {
+      pitch: settled('325'),
+      gauge: settled('.050'),
+      driveLinks: settled(72),
+      mount: 'm2 ',
+      oilHole: 'O1',
+      listedInches: [18],
+    });
+    expect(stockMisses(wanted, bar)).toEqual([]);
+    expect(stockMisses(wanted, { ...bar, mount: 'M4' })).toMatchObject([{ code: 'differs', property: 'mount' }]);
+    expect(stockMisses(wanted, { ...bar, oilHole: 'O2' })).toMatchObject([{ code: 'differs', property: 'oilHole' }]);
+    expect(stockMisses(wanted, { ...bar, listedInches: 20 })).toMatchObject([{ property: 'listedInches' }]);
+    expect(stockMisses({ ...wanted, mount: null }, bar)).toMatchObject([{ code: 'not-settled', property: 'mount' }]);
+    const rim = part({ kind: 'drive-sprocket', teeth: 7 });
+    expect(stockMisses(need('drive-sprocket', { pitch: settled('325'), teeth: 8 }), rim)).toMatchObject([
+      { property: 'teeth' },
+    ]);
+  });
+
+  it('names the near misses that are least off first', () => {
+    const answers = matchStock(order, [
+      part({ sku: 'pitch', pitch: '38' }),
+      part({ sku: 'gauge', gauge: '.058' }),
+      part({ sku: 'gone', quantity: 0 }),
+      part({ sku: 'longer', driveLinks: 74 }),
+    ]);
+    expect(answers.map(({ part: { sku } }) => sku)).toEqual(['gone', 'longer', 'gauge', 'pitch']);
+  });
+
+  it('finds equal parts, and never a standard one for a low-kickback one', () => {
+    const gone = part({ sku: 'gone', quantity: 0 });
+    const shelf = [
+      gone,
+      part({ sku: 'same', priceCents: 900 }),
+      part({ sku: 'standard', kickbackClass: 'standard', priceCents: 1 }),
+      part({ sku: 'empty', quantity: 0 }),
+      part({ sku: 'other', gauge: '.058' }),
+    ];
+    expect(equalSubstitutes(gone, shelf).map(({ sku }) => sku)).toEqual(['same']);
+    const standard = part({ sku: 's', kickbackClass: 'standard', quantity: 0 });
+    expect(equalSubstitutes(standard, shelf).map(({ sku }) => sku)).toEqual(['standard', 'same']);
   });
 
   it('keeps only parts that make sense', () => {

@@ -1,0 +1,129 @@
+import {
+  judgeFit,
+  live,
+  LIVE_WEIGHT,
+  need,
+  sameProperty,
+  UNKNOWN,
+  wantedOf,
+  type FitJudgement,
+  type Need,
+  type StockKind,
+  type Wanted,
+} from '../fit';
+import { classKnown, fitContext } from '../assess';
+import { identify, ranked, type Identified, type Identity, type LearnedCode } from '../identify';
+import { COMMON_LOOPS, type CommonLoop } from '../loop';
+import { orderedClass } from '../order';
+import { estimate, SURE, toInches } from '../quantity';
+import type { BenchSheet } from '../sheet';
+import type { CounterNumber, CounterNumbers } from './numbers';
+import { nextQuestion, type Question } from './question';
+
+/** What must be said before anything is handed over. */
+export type CounterCaution =
+  /** The links come from a stamp: count before the chain leaves the shop. */
+  | { readonly code: 'count-before-handing-over' }
+  | { readonly code: 'build-open' }
+  | { readonly code: 'clash'; readonly judgement: FitJudgement }
+  /** Loops often seen at this length: plausibility, never an answer. */
+  | { readonly code: 'usual-loops'; readonly inches: number; readonly loops: readonly CommonLoop[] };
+
+/** What the counter answers to half a knowledge. */
+export interface CounterAnswer {
+  readonly identity: Identity;
+  readonly numbers: CounterNumbers;
+  readonly need: Need;
+  /** The one thing to ask next; null when nothing is left to ask. */
+  readonly question: Question | null;
+  readonly cautions: readonly CounterCaution[];
+}
+
+/** A number on which nothing settled yet speaks: chain and bar of one loop have it in common, so their weights multiply. */
+function inCommon<T>(chain: Identified<T>, bar: Identified<T>): Wanted<T> {
+  const weightIn = (property: Identified<T>, value: T): number =>
+    property.candidates.find((candidate) => candidate.value === value)?.weight ?? 0;
+  const joint = ranked(chain.candidates.map(({ value, weight }) => ({ value, weight: weight * weightIn(bar, value) })));
+  const [top] = joint;
+  if (top && top.weight >= SURE) return { values: [top.value], settled: true };
+  return { values: joint.filter(({ weight }) => weight >= LIVE_WEIGHT).map(({ value }) => value), settled: false };
+}
+
+/** What a loop is sold by: the chain's number and the bar's, which must agree. */
+function soldBy<T>(chain: Identified<T>, bar: Identified<T>): CounterNumber<T> {
+  if (chain.status === 'conflict' || bar.status === 'conflict')
+    return { ...UNKNOWN, status: 'conflict', from: chain.status === 'conflict' ? 'chain' : 'bar' };
+  if (sameProperty(chain, bar) === false)
+    return { values: [...live(chain), ...live(bar)], settled: false, status: 'conflict', from: null };
+  const both = chain.candidates.length > 0 && bar.candidates.length > 0;
+  const from = both ? null : chain.candidates.length > 0 ? 'chain' : 'bar';
+  const wanted = both ? inCommon(chain, bar) : wantedOf(from === 'chain' ? chain : bar);
+  const status = wanted.settled ? 'settled' : wanted.values.length > 0 ? 'open' : 'unknown';
+  return { ...wanted, status, from: status === 'unknown' ? null : from };
+}
+
+const CLASHES = ['chain-pitch-is-bar-pitch', 'chain-gauge-is-bar-gauge', 'chain-links-are-bar-links'] as const;
+
+function cautionsFor(sheet: BenchSheet, identity: Identity, numbers: CounterNumbers): readonly CounterCaution[] {
+  const clashes = judgeFit(fitContext(sheet, identity, null, null)).filter(
+    ({ rule, holds }) => holds === false && CLASHES.some((clash) => clash === rule),
+  );
+  const byStamp = numbers.driveLinks.status === 'settled' && identity.chain.driveLinks.value === null;
+  const buildOpen = [...numbers.pitch.values].sort().join() === '38,38lp';
+  const said = sheet.bar?.listedLength && estimate(sheet.bar.listedLength);
+  const inches = said ? Math.round(toInches(said.value)) : null;
+  const loops = COMMON_LOOPS.filter((loop) => loop.inches === inches);
+  return [
+    ...clashes.map((judgement): CounterCaution => ({ code: 'clash', judgement })),
+    ...(byStamp ? [{ code: 'count-before-handing-over' } as const] : []),
+    ...(buildOpen ? [{ code: 'build-open' } as const] : []),
+    ...(inches !== null && loops.length > 0 && numbers.driveLinks.status !== 'settled'
+      ? [{ code: 'usual-loops', inches, loops } as const]
+      : []),
+  ];
+}
+
+function needOf(kind: StockKind, sheet: BenchSheet, numbers: CounterNumbers, identity: Identity): Need {
+  const { saw, bar, driveSprocket } = sheet;
+  const said = bar?.listedLength && estimate(bar.listedLength);
+  const sprocketPitch = identity.driveSprocket.pitch;
+  const pitch =
+    kind === 'drive-sprocket' && numbers.pitch.values.length === 0 ? wantedOf(sprocketPitch) : numbers.pitch;
+  return need(kind, {
+    pitch,
+    gauge: numbers.gauge,
+    driveLinks: numbers.driveLinks,
+    kickbackClass: orderedClass(classKnown(sheet)),
+    mount: saw?.mount ?? bar?.mount ?? null,
+    oilHole: saw?.oilHole ?? bar?.oilHole ?? null,
+    listedInches: said ? [Math.round(toInches(said.value))] : [],
+    teeth: (kind === 'nose' ? bar?.noseTeeth : driveSprocket?.teeth) ?? null,
+  });
+}
+
+/**
+ * Answers a caller's half knowledge: what is settled, the one question to ask next, and what the part to be sold must be.
+ * @param kind the kind of part wanted
+ * @param inHand true when the chain lies on the counter and can be measured
+ */
+export function answerCounter(
+  sheet: BenchSheet,
+  kind: StockKind,
+  inHand: boolean,
+  codes: readonly LearnedCode[] = [],
+): CounterAnswer {
+  const identity = identify(sheet, codes);
+  const numbers: CounterNumbers = {
+    pitch: soldBy(identity.chain.pitch, identity.bar.pitch),
+    gauge: soldBy(identity.chain.gauge, identity.bar.gauge),
+    driveLinks: soldBy(identity.chain.driveLinks, identity.bar.driveLinks),
+  };
+  const wanted = needOf(kind, sheet, numbers, identity);
+  return {
+    identity,
+    numbers,
+    need: wanted,
+    question: nextQuestion(sheet, identity, numbers, wanted, inHand),
+    cautions: cautionsFor(sheet, identity, numbers),
+  };
+}

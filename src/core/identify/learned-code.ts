@@ -1,0 +1,40 @@
+import { z } from 'zod';
+import { GAUGE_IDS, type FamilyId, type GaugeId } from '../families';
+import { PITCH_MARKS } from '../sheet';
+import { markEvidence, type Evidence } from './combine';
+import { familiesOfMark } from './pitch';
+import type { IdentityReason } from './reasons';
+
+/** A code punched into drive links, and what it turned out to stand for. The shop's own table: makers use systems of their own. */
+export const learnedCodeSchema = z.strictObject({
+  code: z.string().trim().min(1).max(20),
+  pitch: z.enum(PITCH_MARKS).nullable(),
+  gauge: z.enum(GAUGE_IDS).nullable(),
+  note: z.string().trim().max(200),
+});
+export type LearnedCode = z.infer<typeof learnedCodeSchema>;
+
+/** Codes are compared without case and spaces: a stamp is read by eye. */
+export const codeKey = (text: string): string => text.replace(/\s+/g, '').toUpperCase();
+
+/** The code that a piece of a stamp is, or null. */
+export function codeOf(text: string, codes: readonly LearnedCode[]): LearnedCode | null {
+  return codes.find(({ code }) => codeKey(code) === codeKey(text)) ?? null;
+}
+
+const reasonOf = ({ code, pitch, gauge }: LearnedCode): IdentityReason => ({
+  code: 'learned-code',
+  text: code,
+  pitch,
+  gauge,
+});
+
+/** What a learned code says of the pitch. */
+export function codePitchEvidence(code: LearnedCode): Evidence<FamilyId> | null {
+  return code.pitch && markEvidence(familiesOfMark(code.pitch), reasonOf(code));
+}
+
+/** What a learned code says of the gauge. */
+export function codeGaugeEvidence(code: LearnedCode): Evidence<GaugeId> | null {
+  return code.gauge && markEvidence([code.gauge], reasonOf(code));
+}

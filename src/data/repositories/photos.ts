@@ -1,0 +1,45 @@
+import { and, asc, eq, isNull } from 'drizzle-orm';
+import { photo } from '../schema';
+import type { Queryable, Transaction } from '../store';
+
+export type PhotoRecord = Omit<typeof photo.$inferSelect, 'takenAwayAt'>;
+
+const about = {
+  id: photo.id,
+  jobId: photo.jobId,
+  type: photo.type,
+  width: photo.width,
+  height: photo.height,
+  at: photo.at,
+  by: photo.by,
+};
+
+/** Pictures of a job that were not taken away, oldest first, without their bytes. */
+export async function photosOf(db: Queryable, jobId: string): Promise<readonly Omit<PhotoRecord, 'bytes'>[]> {
+  return db
+    .select(about)
+    .from(photo)
+    .where(and(eq(photo.jobId, jobId), isNull(photo.takenAwayAt)))
+    .orderBy(asc(photo.at));
+}
+
+export async function findPhoto(db: Queryable, id: string): Promise<Pick<PhotoRecord, 'type' | 'bytes'> | null> {
+  const [row] = await db
+    .select({ type: photo.type, bytes: photo.bytes })
+    .from(photo)
+    .where(and(eq(photo.id, id), isNull(photo.takenAwayAt)))
+    .limit(1);
+  return row ?? null;
+}
+
+export async function addPhoto(tx: Transaction, record: PhotoRecord): Promise<void> {
+  await tx.insert(photo).values(record);
+}
+
+/** Hides a picture; its bytes stay. */
+export async function takeAwayPhoto(tx: Transaction, jobId: string, id: string, at: string): Promise<void> {
+  await tx
+    .update(photo)
+    .set({ takenAwayAt: at })
+    .where(and(eq(photo.id, id), eq(photo.jobId, jobId)));
+}

@@ -1,0 +1,90 @@
+import { and, asc, desc, eq, inArray, sql } from 'drizzle-orm';
+import type { Entry } from '../../core/sheet';
+import { customer, saw, sawMemory } from '../schema';
+import type { Queryable, Transaction } from '../store';
+import type { SawRecord } from './jobs';
+import { ftsQuery } from './stock';
+
+/** A saw with whose it is. */
+export interface KnownSaw extends SawRecord {
+  readonly customer: string;
+}
+
+/** What was learned of a saw, and when. */
+export interface SawMemoryRecord {
+  readonly sawId: string;
+  readonly entries: readonly Entry[];
+  readonly at: string;
+  readonly by: string;
+}
+
+const columns = {
+  id: saw.id,
+  customerId: saw.customerId,
+  label: saw.label,
+  tag: saw.tag,
+  mount: saw.mount,
+  maxRpm: saw.maxRpm,
+  customer: customer.name,
+};
+
+/** Saws whose name, tag or owner begins with the words typed. */
+export async function findSaws(db: Queryable, text: string, limit: number): Promise<readonly KnownSaw[]> {
+  const query = ftsQuery(text);
+  if (!query) return [];
+  const refs = await db.all<{ kind: string; ref: string }>(
+    sql`SELECT kind, ref FROM search WHERE search MATCH ${query} AND kind IN ('saw', 'customer') LIMIT ${4 * limit}`,
+  );
+  const of = (kind: string) => refs.filter((each) => each.kind === kind).map(({ ref }) => ref);
+  const [saws, customers] = [of('saw'), of('customer')];
+  if (saws.length + customers.length === 0) return [];
+  return db
+    .select(columns)
+    .from(saw)
+    .innerJoin(customer, eq(saw.customerId, customer.id))
+    .where(sql`${inArray(saw.id, saws)} OR ${inArray(saw.customerId, customers)}`)
+    .orderBy(asc(saw.label), asc(customer.name))
+    .limit(limit);
+}
+
+export async function knownSaw(db: Queryable, id: string): Promise<KnownSaw | null> {
+  const [row] = await db
+    .select(columns)
+    .from(saw)
+    .innerJoin(customer, eq(saw.customerId, customer.id))
+    .where(eq(saw.id, id))
+    .limit(1);
+  return row ?? null;
+}
+
+/** A customer's saw of this name, whatever its capitals. */
+export async function findSawByLabel(db: Queryable, customerId: string, label: string): Promise<SawRecord | null> {
+  const [row] = await db
+    .select({
+      id: saw.id,
+      customerId: saw.customerId,
+      label: saw.label,
+      tag: saw.tag,
+      mount: saw.mount,
+      maxRpm: saw.maxRpm,
+    })
+    .from(saw)
+    .where(and(eq(saw.customerId, customerId), sql`lower(${saw.label}) = lower(${label})`))
+    .limit(1);
+  return row ?? null;
+}
+
+/** The newest memory of a saw. */
+export async function sawMemoryOf(db: Queryable, sawId: string): Promise<SawMemoryRecord | null> {
+  const [row] = await db
+    .select()
+    .from(sawMemory)
+    .where(eq(sawMemory.sawId, sawId))
+    .orderBy(desc(sawMemory.seq))
+    .limit(1);
+  return row ? { sawId: row.sawId, entries: row.entries as Entry[], at: row.at, by: row.by } : null;
+}
+
+export async function rememberSaw(tx: Transaction, record: SawMemoryRecord): Promise<void> {
+  await tx.insert(sawMemory).values(record);
+}

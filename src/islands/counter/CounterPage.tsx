@@ -1,0 +1,51 @@
+import type { ShopView } from '../../contract';
+import { Frame } from '../frame/Frame';
+import type { KeyHelp } from '../frame/keys';
+import type { Preferences } from '../frame/preferences';
+import { Answer } from './Answer';
+import { KeepIt } from './KeepIt';
+import { Shelf } from './Shelf';
+import { useCounter } from './use-counter';
+import { WhatIsKnown } from './WhatIsKnown';
+
+const KEYS: readonly KeyHelp[] = [
+  { keys: ['Enter'], does: 'take the answer and go to the next question' },
+  { keys: ['↑', '↓'], does: 'choose among saws' },
+];
+
+/** Counter: half a knowledge in, the next question and the fitting part out. */
+export function CounterPage({ shop, preferences }: { shop: ShopView; preferences: Preferences }) {
+  return (
+    <Frame shop={shop} preferences={preferences} place="counter" keys={KEYS}>
+      <Counter />
+    </Frame>
+  );
+}
+
+function Counter() {
+  const counter = useCounter();
+  return (
+    <>
+      <div className="mb-3 flex flex-wrap items-baseline justify-between gap-x-4">
+        <h1 className="text-2xl font-extrabold">Counter</h1>
+        <p className="text-sm text-ink-soft">Type what is known; leave the rest. Enter goes to the next question.</p>
+      </div>
+      <div className="grid grid-cols-[minmax(0,27rem)_minmax(0,1fr)] gap-8 max-lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)] max-lg:gap-5 max-md:grid-cols-1">
+        <div className="max-md:order-2">
+          <WhatIsKnown counter={counter} />
+        </div>
+        <div className="grid content-start gap-4 max-md:contents">
+          <div className="max-md:order-1">
+            <Answer counter={counter} />
+          </div>
+          <div className="max-md:order-3">
+            <Shelf reply={counter.reply} />
+          </div>
+          <div className="max-md:order-4">
+            <KeepIt counter={counter} />
+          </div>
+        </div>
+      </div>
+    </>
+  );
+}

@@ -1,0 +1,116 @@
+import { useEffect, useState } from 'react';
+import type { CounterReply, StockAnswer, SupplierReply } from '../../contract';
+import { api } from '../frame/api';
+import { useFrame } from '../frame/frame-context';
+import { money } from '../stock/money';
+
+const ANSWER = {
+  fits: { mark: '●', word: 'fits', tone: 'text-leaf' },
+  'may-fit': { mark: '○', word: 'may fit', tone: 'text-steel' },
+  near: { mark: '◐', word: 'near', tone: 'text-brass' },
+} as const;
+
+/** What is on the shelf for what is known so far: fits, may fit, near misses with the rule they break. */
+export function Shelf({ reply }: { reply: CounterReply | null }) {
+  if (!reply) return null;
+  const sells = reply.stock.some(({ answer, part }) => answer === 'fits' && part.quantity > 0);
+  return (
+    <section aria-label="On the shelf">
+      <h2 className="mb-1 font-bold">On the shelf</h2>
+      {reply.stock.length === 0 && (
+        <p className="text-ink-soft">
+          {reply.numbers.every(({ status }) => status === 'unknown')
+            ? 'Parts appear here with the first number known.'
+            : 'Nothing on the shelf comes near that.'}
+        </p>
+      )}
+      <ul>
+        {reply.stock.map((answer) => (
+          <ShelfRow key={answer.part.sku} answer={answer} />
+        ))}
+      </ul>
+      {reply.order && !sells && <Supplier order={reply.order} />}
+    </section>
+  );
+}
+
+function ShelfRow({ answer: { part, answer, misses, equals } }: { answer: StockAnswer }) {
+  const { shop } = useFrame();
+  const { mark, word, tone } = ANSWER[answer];
+  return (
+    <li className="grid grid-cols-[5rem_minmax(0,1fr)_auto] items-center gap-x-3 border-t border-line py-1.5">
+      <span className={`font-bold ${tone}`}>
+        {mark} {word}
+      </span>
+      <span className="min-w-0">
+        <span className="block truncate font-semibold">{part.name}</span>
+        <span className="block text-sm text-ink-soft">
+          <span className="figures">{part.sku}</span>
+          {part.kickbackClass && ` · ${part.kickbackClass}`}
+          {misses.length > 0 && <span className="text-ink"> · {misses.join('; ')}</span>}
+          {equals.length > 0 && <span className="text-ink"> · equal and here: {equals.join(', ')}</span>}
+        </span>
+      </span>
+      <span className="text-right figures">
+        <span className="block font-semibold">{money(part.priceCents, shop.currency)}</span>
+        <span className="block text-sm text-ink-soft">{part.quantity} left</span>
+      </span>
+    </li>
+  );
+}
+
+type Order = NonNullable<CounterReply['order']>;
+
+/** Asks the supplier for what the shelf lacks. Its silence is shown and blocks nothing. */
+function useSupplier(order: Order): SupplierReply | null {
+  const query = new URLSearchParams({
+    pitch: order.pitch,
+    gauge: order.gauge,
+    links: String(order.links),
+    class: order.kickbackClass ?? '',
+  }).toString();
+  const [heard, setHeard] = useState<{ query: string; reply: SupplierReply } | null>(null);
+  useEffect(() => {
+    let stale = false;
+    const hear = (reply: SupplierReply) => !stale && setHeard({ query, reply });
+    api
+      .get<SupplierReply>(`/api/supplier/quote?${query}`)
+      .then(hear, () => hear({ state: 'no-answer', why: 'The server cannot be reached.' }));
+    return () => {
+      stale = true;
+    };
+  }, [query]);
+  return heard?.query === query ? heard.reply : null;
+}
+
+function Supplier({ order }: { order: Order }) {
+  const reply = useSupplier(order);
+  const { shop } = useFrame();
+  return (
+    <section aria-label="Supplier" className="mt-3 border-t-2 border-line-strong pt-2">
+      <h3 className="text-sm font-semibold text-ink-soft">Supplier (simulated)</h3>
+      {!reply && <p role="status">Asking price and delivery…</p>}
+      {reply?.state === 'no-answer' && (
+        <p role="status">{reply.why} The three numbers hold all the same: write the slip and order later.</p>
+      )}
+      {reply?.state === 'none' && <p role="status">The supplier has none at present.</p>}
+      {reply?.state === 'offers' && (
+        <ul>
+          {reply.offers.map(({ sku, name, days, priceCents, kickbackClass }) => (
+            <li key={sku} className="grid grid-cols-[minmax(0,1fr)_auto] gap-3 border-t border-line py-1.5">
+              <span>
+                <span className="font-semibold">{name}</span>{' '}
+                <span className="text-sm text-ink-soft">
+                  <span className="figures">{sku}</span> · {kickbackClass}
+                </span>
+              </span>
+              <span className="text-right figures">
+                {money(priceCents, shop.currency)} · {days === 1 ? '1 day' : `${days} days`}
+              </span>
+            </li>
+          ))}
+        </ul>
+      )}
+    </section>
+  );
+}

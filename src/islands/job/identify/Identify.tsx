@@ -1,0 +1,52 @@
+import { useState, type ComponentType } from 'react';
+import { IdentityFindings } from './IdentityFindings';
+import { NumberCards } from './NumberCards';
+import { EvidenceView } from './EvidenceView';
+import { GaugeView } from './GaugeView';
+import { LinksView } from './LinksView';
+import { LoopView } from './LoopView';
+import { MarksView } from './MarksView';
+import { PitchView } from './PitchView';
+import { StepHead } from '../parts/StepHead';
+import { Tabs } from '../../../ui/parts/Tabs';
+import { useTarget } from '../target';
+
+/** Ways to a number, in the order a hand tries them; and what they weigh against one another. */
+const VIEWS = {
+  marks: { name: 'Marks', View: MarksView, holds: /stamp$|nosePitch$|^driveSprocket\.pitch$|noseTeeth$|teeth$/ },
+  pitch: { name: 'Pitch', View: PitchView, holds: /span|chassis|fileSize|template/ },
+  gauge: { name: 'Gauge', View: GaugeView, holds: /driveLinkThickness|groove$|kickbackClass/ },
+  links: { name: 'Links', View: LinksView, holds: /driveLinks|cutters$|sequence|loopLength/ },
+  loop: { name: 'Length and tension', View: LoopView, holds: /^loop\.|Length$|reach$/ },
+  evidence: { name: 'Evidence', View: EvidenceView, holds: /^setAside$/ },
+} as const satisfies Record<string, { name: string; View: ComponentType; holds: RegExp }>;
+type ViewId = keyof typeof VIEWS;
+const VIEW_IDS = Object.keys(VIEWS) as ViewId[];
+
+const viewOf = (path: string): ViewId => VIEW_IDS.find((id) => VIEWS[id].holds.test(path)) ?? 'marks';
+
+/** Identify: the three numbers of the loop, each with the evidence that settles it. */
+export function Identify() {
+  const [view, setView] = useState<ViewId>('marks');
+  useTarget((path) => setView(viewOf(path)));
+  const { View } = VIEWS[view];
+  return (
+    <>
+      <StepHead title="Identify the loop">
+        <p className="text-sm text-ink-soft">Three numbers order a chain. A bar’s length does not.</p>
+      </StepHead>
+      <NumberCards />
+      <IdentityFindings />
+      <Tabs
+        label="Ways to identify"
+        panel="identify-view"
+        tabs={VIEW_IDS.map((id) => ({ id, name: VIEWS[id].name }))}
+        chosen={view}
+        onChoose={setView}
+      />
+      <div role="tabpanel" id="identify-view" aria-labelledby={`tab-${view}`}>
+        <View />
+      </div>
+    </>
+  );
+}

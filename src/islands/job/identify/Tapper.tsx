@@ -1,0 +1,79 @@
+import { useReducer, useState, type KeyboardEvent } from 'react';
+import { Notice } from '../../../ui/parts/Notice';
+import { compared, isOdd, NOTHING_COUNTED, tapped, type TapAction } from './tapping';
+
+interface TapperProps {
+  /** Counts made before this one. */
+  readonly before: readonly number[];
+  readonly onCounted: (count: number) => void;
+}
+
+const KEYS: Readonly<Record<string, TapAction>> = { ' ': 'tap', Backspace: 'undo', m: 'mark', M: 'mark' };
+
+/** Counts links one by one: space or a touch counts, Backspace takes one back, m marks the link it stands on, Enter keeps the count. */
+export function Tapper({ before, onCounted }: TapperProps) {
+  const [{ count, marks }, tap] = useReducer(tapped, NOTHING_COUNTED);
+  const [kept, setKept] = useState<ReturnType<typeof compared> | null>(null);
+  const keep = () => {
+    if (count === 0) return;
+    setKept(compared(count, before));
+    onCounted(count);
+    tap('again');
+  };
+  const onKeyDown = (event: KeyboardEvent) => {
+    const action = KEYS[event.key];
+    if (action) {
+      setKept(null);
+      tap(action);
+    } else if (event.key === 'Enter') keep();
+    else return;
+    event.preventDefault();
+    event.stopPropagation();
+  };
+  return (
+    <div className="grid gap-2">
+      <div className="grid grid-cols-[minmax(0,1fr)_auto] gap-2">
+        <button
+          type="button"
+          aria-label={`Count a link: ${count} so far`}
+          onKeyDown={onKeyDown}
+          onClick={() => {
+            setKept(null);
+            tap('tap');
+          }}
+          className="grid min-h-28 place-items-center rounded-[3px] border-2 border-ink bg-sheet hover:bg-well"
+        >
+          <span className="figures text-[52px] leading-none font-bold">{count}</span>
+          <span className="text-sm text-ink-soft">
+            {marks.length > 0 ? `marked at ${marks.join(', ')}` : 'space or a touch counts a link'}
+          </span>
+        </button>
+        <div className="grid gap-1">
+          <button type="button" className="quiet" onClick={() => tap('undo')} disabled={count === 0}>
+            One back
+          </button>
+          <button type="button" className="quiet" onClick={() => tap('mark')} disabled={count === 0}>
+            Mark link
+          </button>
+          <button type="button" className="act" onClick={keep} disabled={count === 0}>
+            Keep {count > 0 ? count : ''}
+          </button>
+        </div>
+      </div>
+      <div aria-live="polite">
+        {count > 1 && isOdd(count) && (
+          <p className="text-sm text-ink-soft">
+            {count} is odd so far: a loop with one pair out of order at the join, or a link missed.
+          </p>
+        )}
+        {kept?.code === 'first' && <p className="text-sm font-semibold">Kept. Once more from the marked link.</p>}
+        {kept?.code === 'equal' && <Notice kind="good">{kept.count} again: two equal counts settle it.</Notice>}
+        {kept?.code === 'differs' && (
+          <Notice kind="caution">
+            {kept.count} now, {kept.before} before. Set a mark on one link and count again: two equal counts settle it.
+          </Notice>
+        )}
+      </div>
+    </div>
+  );
+}

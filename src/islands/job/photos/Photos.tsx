@@ -1,0 +1,98 @@
+import { useRef, useState } from 'react';
+import { Camera, X } from 'lucide-react';
+import type { PhotoView } from '../../../contract';
+import { Notice } from '../../../ui/parts/Notice';
+import { api, RequestFailed } from '../../frame/api';
+import { useFrame } from '../../frame/frame-context';
+import { UNNAMED } from '../../frame/preferences';
+import { Group } from '../parts/StepHead';
+import { useJob } from '../store/JobContext';
+import { shrunk } from './shrink';
+
+const why = (error: unknown, file: File): string =>
+  error instanceof RequestFailed ? error.message : `${file.name} is no picture: a PNG or JPEG would be right.`;
+
+/** Pictures of what was brought, kept with the job. Large ones are made smaller before they are sent. */
+export function Photos() {
+  const { view } = useJob();
+  const { who } = useFrame();
+  const [photos, setPhotos] = useState<readonly PhotoView[]>(view.photos);
+  const [sending, setSending] = useState(0);
+  const [refused, setRefused] = useState<readonly string[]>([]);
+  const input = useRef<HTMLInputElement>(null);
+  const address = `/api/jobs/${view.job.id}/photos`;
+  const add = async (files: readonly File[]) => {
+    setRefused([]);
+    setSending(files.length);
+    for (const file of files) {
+      try {
+        const picture = await shrunk(file);
+        setPhotos(await api.send<PhotoView[]>(`${address}?by=${encodeURIComponent(who || UNNAMED)}`, picture));
+      } catch (error) {
+        setRefused((before) => [...before, why(error, file)]);
+      }
+      setSending((left) => left - 1);
+    }
+    if (input.current) input.current.value = '';
+  };
+  const takeAway = async (id: string) => {
+    try {
+      setPhotos(await api.delete<PhotoView[]>(`${address}/${id}`));
+    } catch (error) {
+      setRefused([error instanceof RequestFailed ? error.message : 'The picture was not taken away: try again.']);
+    }
+  };
+  return (
+    <Group title="Photographs" aside="PNG or JPEG, kept with the job">
+      <ul className="flex flex-wrap gap-2">
+        {photos.map(({ id, width, height, by }, i) => (
+          <li key={id} className="relative">
+            <a href={`${address}/${id}`} target="_blank" rel="noreferrer">
+              <img
+                src={`${address}/${id}`}
+                width={width}
+                height={height}
+                alt={`Photograph ${i + 1}, by ${by}`}
+                loading="lazy"
+                className="h-24 w-auto max-w-48 rounded-[3px] border border-line-strong object-cover"
+              />
+            </a>
+            <button
+              type="button"
+              aria-label={`Take photograph ${i + 1} away`}
+              className="absolute -top-2 -right-2 grid size-11 place-items-center rounded-full border border-line-strong bg-sheet"
+              onClick={() => void takeAway(id)}
+            >
+              <X size={16} aria-hidden="true" />
+            </button>
+          </li>
+        ))}
+        <li>
+          <label className="grid h-24 w-32 place-items-center rounded-[3px] border border-dashed border-line-strong text-sm text-ink-soft hover:bg-well has-focus-visible:outline-3 has-focus-visible:outline-steel">
+            <input
+              ref={input}
+              type="file"
+              accept="image/png,image/jpeg"
+              multiple
+              className="sr-only"
+              onChange={({ target }) => void add([...(target.files ?? [])])}
+            />
+            <span className="grid place-items-center gap-1">
+              <Camera size={22} aria-hidden="true" />
+              {sending > 0 ? `Sending ${sending}…` : 'Add a picture'}
+            </span>
+          </label>
+        </li>
+      </ul>
+      {refused.length > 0 && (
+        <div className="mt-2">
+          <Notice kind="error">
+            {refused.map((text) => (
+              <p key={text}>{text}</p>
+            ))}
+          </Notice>
+        </div>
+      )}
+    </Group>
+  );
+}

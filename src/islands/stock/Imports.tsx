@@ -1,0 +1,65 @@
+import { useState } from 'react';
+import type { StockImportView } from '../../contract';
+import { Notice } from '../../ui/parts/Notice';
+import { api, RequestFailed } from '../frame/api';
+import { useFrame } from '../frame/frame-context';
+import { UNNAMED } from '../frame/preferences';
+
+interface Undone {
+  readonly restored: number;
+  readonly kept: readonly string[];
+}
+
+/** What an undoing did, in a sentence; parts changed since are named. */
+export function undoneSentence({ restored, kept }: Undone): string {
+  const back = restored === 1 ? '1 part is as before.' : `${restored} parts are as before.`;
+  return kept.length === 0 ? back : `${back} Changed since, and left as they are: ${kept.join(', ')}.`;
+}
+
+/** Lists taken in lately. Each can be undone as one. */
+export function Imports({ imports }: { imports: readonly StockImportView[] }) {
+  const { who } = useFrame();
+  const [said, setSaid] = useState<{ id: string; text: string; bad: boolean } | null>(null);
+  const undo = async (id: string) => {
+    try {
+      const undone = await api.post<Undone>(`/api/stock/imports/${id}/undo`, { by: who || UNNAMED });
+      setSaid({ id, text: undoneSentence(undone), bad: false });
+    } catch (error) {
+      setSaid({ id, text: error instanceof RequestFailed ? error.message : 'It was not undone.', bad: true });
+    }
+  };
+  if (imports.length === 0) return null;
+  return (
+    <section className="mt-8">
+      <h2 className="mb-1 text-lg font-bold">Lists taken in</h2>
+      <ul>
+        {imports.map(({ id, name, at, by, parts, undoneAt, undoneBy }) => (
+          <li key={id} className="flex flex-wrap items-center gap-3 border-t border-line py-1.5">
+            <span className="font-semibold">{name}</span>
+            <span className="text-sm text-ink-soft">
+              {parts === 1 ? '1 part' : `${parts} parts`}, {by},{' '}
+              {new Date(at).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })}
+            </span>
+            {undoneAt || said?.id === id ? (
+              <span className="ml-auto text-sm">
+                {said?.id === id ? said.text : `undone by ${undoneBy ?? 'somebody'}`}
+              </span>
+            ) : (
+              <button type="button" className="ml-auto quiet" onClick={() => void undo(id)}>
+                Undo
+              </button>
+            )}
+          </li>
+        ))}
+      </ul>
+      {said && !said.bad && (
+        <Notice kind="good">
+          Undone.{' '}
+          <a className="underline" href="/stock">
+            Show the shelf as it is now
+          </a>
+        </Notice>
+      )}
+    </section>
+  );
+}

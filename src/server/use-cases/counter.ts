@@ -1,0 +1,208 @@
+import { answerCounter, type CounterAnswer, type CounterNumbers } from '../../core/counter';
+import { GAUGES } from '../../core/families';
+import { readStamp, type LearnedCode, codeOf } from '../../core/identify';
+import { stepOfReading } from '../../core/assess';
+import { sheetFromEntries, type Entry } from '../../core/sheet';
+import {
+  addCustomer,
+  addSaw,
+  currentReadings,
+  findCustomerByName,
+  findSawByLabel,
+  findSaws,
+  knownSaw,
+  listJobs,
+  rememberSaw,
+  sawMemoryOf,
+  type KnownSaw,
+} from '../../data/repositories';
+import type { Transaction } from '../../data/store';
+import type {
+  CounterAsk,
+  CounterReply,
+  KnownSawView,
+  RememberSaw,
+  SawMemoryView,
+  SlipView,
+  StampPieceView,
+} from '../../contract';
+import {
+  counterCaution,
+  counterValue,
+  entryProblem,
+  familyLabel,
+  familyShort,
+  identityReason,
+  list,
+  questionAsked,
+  questionWhy,
+  stampMeaning,
+} from '../../wording';
+import { day, type Context } from '../context';
+import { notFound, Refusal } from '../refusal';
+import { rulesInForce, shopView } from './shop';
+import { answersTo, orderFrom, stockAnswers } from './stock';
+
+const NAMES = { pitch: 'Pitch', gauge: 'Gauge', driveLinks: 'Drive links' } as const;
+const PROPERTIES = Object.keys(NAMES) as (keyof typeof NAMES)[];
+
+function pieces(text: string | undefined, codes: readonly LearnedCode[]): readonly StampPieceView[] {
+  return readStamp(text ?? '').tokens.map((token) => {
+    const code = codeOf(token.text, codes);
+    if (code) return { text: token.text, means: 'a code this shop has learned', certain: true };
+    const means = token.meanings.length === 0 ? 'not read' : list(token.meanings.map(stampMeaning), 'or');
+    return { text: token.text, means, certain: token.meanings.length === 1 };
+  });
+}
+
+/** The reasons of a number, from the part it was read from; from both where they disagree. */
+function reasonsOf({ identity, numbers }: CounterAnswer, property: keyof CounterNumbers): readonly string[] {
+  const { from } = numbers[property];
+  const parts = from ? [from] : (['chain', 'bar'] as const);
+  const why = parts.flatMap((part) =>
+    identity[part][property].candidates.length > 0 ? identity[part][property].why : [],
+  );
+  return why.map((reason) => identityReason(reason));
+}
+
+function orderOf({ numbers, need, identity }: CounterAnswer): CounterReply['order'] {
+  const { pitch, gauge, driveLinks } = numbers;
+  if (!pitch.settled || !gauge.settled || !driveLinks.settled) return null;
+  return {
+    pitch: pitch.values[0]!,
+    gauge: gauge.values[0]!,
+    links: driveLinks.values[0]!,
+    kickbackClass: need.kickbackClass,
+    counted: identity.chain.driveLinks.value !== null,
+  };
+}
+
+/** Answers half a knowledge: what is settled, what to ask next, and what is on the shelf. */
+export async function counterReply(context: Context, { entries, kind, inHand }: CounterAsk): Promise<CounterReply> {
+  const { codes } = await rulesInForce(context);
+  const { sheet, refused } = sheetFromEntries(entries);
+  const answer = answerCounter(sheet, kind, inHand, codes);
+  const { question, cautions, numbers } = answer;
+  return {
+    numbers: PROPERTIES.map((property) => ({
+      property,
+      name: NAMES[property],
+      status: numbers[property].status,
+      value: counterValue(property, numbers),
+      why: reasonsOf(answer, property),
+    })),
+    question: question && { path: question.asks, ask: questionAsked(question), why: questionWhy(question) },
+    clashes: cautions.filter(({ code }) => code === 'clash').map(counterCaution),
+    cautions: cautions.filter(({ code }) => code !== 'clash').map(counterCaution),
+    pieces: { bar: pieces(sheet.bar?.stamp, codes), chain: pieces(sheet.chain?.stamp, codes) },
+    refused: refused.map(({ path, problem }) => ({ path, message: entryProblem(problem, 'mm') })),
+    stock: await answersTo(context, answer.need),
+    order: kind === 'chain' ? orderOf(answer) : null,
+  };
+}
+
+const SAWS_OFFERED = 8;
+const sawName = ({ label, tag }: { label: string; tag: string }): string => [label, tag].filter(Boolean).join(', ');
+
+async function sawView({ store }: Context, saw: KnownSaw): Promise<KnownSawView> {
+  const memory = await sawMemoryOf(store.db, saw.id);
+  return { id: saw.id, label: sawName(saw), customer: saw.customer, remembered: memory !== null };
+}
+
+/** Saws that the words typed may mean. */
+export async function sawsFor(context: Context, text: string): Promise<readonly KnownSawView[]> {
+  const saws = await findSaws(context.store.db, text.slice(0, 80), SAWS_OFFERED);
+  return Promise.all(saws.map((saw) => sawView(context, saw)));
+}
+
+const date = (iso: string): string => new Date(iso).toLocaleDateString('en-GB', { dateStyle: 'medium' });
+
+/** What is known of a saw: what the counter remembered, or what its last job identified. */
+export async function sawMemory(context: Context, sawId: string): Promise<SawMemoryView> {
+  const { db } = context.store;
+  const saw = await knownSaw(db, sawId);
+  if (!saw) throw notFound('saw');
+  const own: readonly Entry[] = [
+    { path: 'saw.label', text: saw.label, unit: 'mm' as const },
+    ...(saw.mount ? [{ path: 'saw.mount', text: saw.mount, unit: 'mm' as const }] : []),
+  ];
+  const plain = (entries: readonly Entry[]) => entries.map(({ path, text, unit }) => ({ path, text, unit }));
+  const memory = await sawMemoryOf(db, sawId);
+  if (memory)
+    return {
+      saw: await sawView(context, saw),
+      entries: plain([...memory.entries.filter(({ path }) => !path.startsWith('saw.')), ...own]),
+      note: `Remembered by ${memory.by} on ${date(memory.at)}. Ask whether bar and chain are still the same.`,
+    };
+  const [job] = await listJobs(db, { show: 'saw', sawId }, { limit: 1, offset: 0 });
+  const readings = job ? await currentReadings(db, [job.id]) : [];
+  const known = readings.filter(({ path, text }) => text !== '' && stepOfReading(path) === 'identify');
+  return {
+    saw: await sawView(context, saw),
+    entries: plain([...known, ...own]),
+    note:
+      job && known.length > 0
+        ? `From job ${job.tag} of ${date(job.createdAt)}. Ask whether bar and chain are still the same.`
+        : 'Nothing is remembered of this saw yet.',
+  };
+}
+
+/** The saw to remember: one the shop knows, or its owner's of that name, or a new one. */
+async function sawToRemember(tx: Transaction, context: Context, wanted: RememberSaw): Promise<string> {
+  if ('id' in wanted.saw) {
+    if (!(await knownSaw(tx, wanted.saw.id))) throw notFound('saw');
+    return wanted.saw.id;
+  }
+  const written = { at: context.now().toISOString(), by: wanted.by };
+  const { customer, label } = wanted.saw;
+  const owner = await findCustomerByName(tx, customer);
+  const customerId = owner?.id ?? context.newId();
+  if (!owner) await addCustomer(tx, { id: customerId, name: customer, contact: '', ...written });
+  const known = await findSawByLabel(tx, customerId, label);
+  if (known) return known.id;
+  const { sheet } = sheetFromEntries(wanted.entries);
+  const id = context.newId();
+  const mount = sheet.saw?.mount ?? null;
+  await addSaw(tx, { id, customerId, label, tag: '', mount, maxRpm: sheet.saw?.maxRpm ?? null, ...written });
+  return id;
+}
+
+/** Remembers a saw for the next call. Customer and saw are found by name or added. */
+export async function rememberForNextTime(context: Context, wanted: RememberSaw): Promise<KnownSawView> {
+  const { entries, by } = wanted;
+  if (entries.length === 0) throw new Refusal(422, 'nothing-known', 'Nothing is known of this saw yet.');
+  const at = context.now().toISOString();
+  const id = await context.store.write(async (tx) => {
+    const sawId = await sawToRemember(tx, context, wanted);
+    await rememberSaw(tx, { sawId, entries, at, by });
+    return sawId;
+  });
+  const found = await knownSaw(context.store.db, id);
+  if (!found) throw notFound('saw');
+  return sawView(context, found);
+}
+
+/** An order slip from the counter, without a job. Null while the address names no order. */
+export async function counterSlip(context: Context, params: URLSearchParams): Promise<SlipView | null> {
+  const order = orderFrom(params);
+  if (!order) return null;
+  const counted = params.get('counted') === 'yes';
+  return {
+    shop: await shopView(context),
+    tag: 'Counter',
+    customer: (params.get('customer') ?? '').slice(0, 160),
+    saw: (params.get('saw') ?? '').slice(0, 120) || null,
+    date: day(context.now()),
+    order: {
+      pitch: familyShort[order.pitch],
+      pitchNote: order.pitch.startsWith('38') ? familyLabel(order.pitch) : '',
+      gauge: order.gauge,
+      gaugeNote: `${GAUGES[order.gauge].mmLabel} mm`,
+      driveLinks: order.driveLinks,
+      kickbackClass: order.kickbackClass ?? 'to be asked',
+    },
+    withheld: [],
+    fit: counted ? [] : [{ holds: null, text: counterCaution({ code: 'count-before-handing-over' }) }],
+    stock: await stockAnswers(context, order),
+  };
+}

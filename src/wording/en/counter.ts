@@ -1,0 +1,84 @@
+import { FAMILIES, type FamilyId } from '../../core/families';
+import { never } from '../../core/result';
+import type { CounterCaution, CounterNumbers, Question } from '../../core/counter';
+import { fitSentence } from './judgements';
+import { familyLabel, gaugeLabel } from './labels';
+import { list, readingName, sentence } from './places';
+
+/** Questions as one asks them over the counter or the telephone. */
+const ASK: Readonly<Record<string, string>> = {
+  'saw.mount': 'Which mount does the saw have?',
+  'bar.stamp': 'What is punched into the bar near its tail?',
+  'chain.stamp': 'What is punched on the drive links or cutters?',
+  'chain.chassis': 'Beside a known chain: small links and cutters, or large ones?',
+  'chain.fileSize': 'Which round file is used on this chain?',
+  'chain.driveLinks': 'Count the drive links, the teeth that run in the groove. Then once more.',
+  'chain.driveLinkThickness': 'How thick is a drive link? A caliper, or which slot it goes into.',
+  'chain.span': 'How far is it over three rivets, middle to middle?',
+  'chain.template': 'Which template fits the rivets?',
+  'chain.kickbackClass': 'Was the old chain low-kickback or standard?',
+  'job.operatorTrained': 'Who runs the saw: somebody trained in its use, or not?',
+};
+
+/** The question itself. */
+export function questionAsked({ asks }: Question): string {
+  return ASK[asks] ?? `${sentence(readingName(asks))}?`;
+}
+
+/** What its answer is good for. */
+export function questionWhy({ asks, settles }: Question): string {
+  if (asks === 'bar.stamp') return 'Pitch, gauge and links often stand there together.';
+  switch (settles) {
+    case 'pitch':
+      return 'Settles the pitch. The same number in 3/8 comes in two builds that never interchange.';
+    case 'gauge':
+      return 'Settles the gauge: the thickness that runs in the groove.';
+    case 'driveLinks':
+      return 'Settles the count. A length in inches does not, and a stamp may be another bar’s.';
+    case 'class':
+      return 'Decides the kickback class. Local rules come first.';
+    case 'mount':
+      return 'A bar must fit the saw before anything else.';
+    default:
+      return never(settles);
+  }
+}
+
+/** A number of the counter as a word: its value, or what is still in question. */
+export function counterValue(property: keyof CounterNumbers, numbers: CounterNumbers): string {
+  const { values, status } = numbers[property];
+  if (values.length === 0) return status === 'conflict' ? '≠' : '?';
+  const write = (value: string | number): string => {
+    if (property === 'pitch') return FAMILIES[value as FamilyId].label;
+    return String(value);
+  };
+  return list([...values].slice(0, 4).map(write), status === 'conflict' ? 'against' : 'or');
+}
+
+/** What must be said before anything is handed over. */
+export function counterCaution(caution: CounterCaution): string {
+  switch (caution.code) {
+    case 'count-before-handing-over':
+      return 'The links stand on the stamp only: count them before the chain leaves the shop.';
+    case 'build-open':
+      return '3/8 comes in two builds that never interchange: hand nothing over until it is known which.';
+    case 'clash':
+      return fitSentence(caution.judgement);
+    case 'usual-loops': {
+      const loops = caution.loops.map(({ links, family }) => `${links} links of ${familyLabel(family)}`);
+      return `Bars sold as ${caution.inches} in often carry ${list(loops, 'or')}. That makes a count plausible and answers nothing.`;
+    }
+    default:
+      return never(caution);
+  }
+}
+
+/** What is remembered of a saw in one line: the numbers as far as they are settled. */
+export function rememberedNumbers({ pitch, gauge, driveLinks }: CounterNumbers): string {
+  const known = [
+    pitch.settled ? FAMILIES[pitch.values[0]!].label : null,
+    gauge.settled ? gaugeLabel(gauge.values[0]!) : null,
+    driveLinks.settled ? `${driveLinks.values[0]!} links` : null,
+  ].filter((text) => text !== null);
+  return known.length > 0 ? known.join(' · ') : 'no number settled';
+}
