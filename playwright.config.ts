@@ -11,6 +11,8 @@ export default defineConfig({
   forbidOnly: true,
   reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
   use: {
+    // What is not there within this time will not come: fail then, not at the test's end.
+    actionTimeout: 15_000,
     baseURL: `http://127.0.0.1:${PORT}`,
     viewport: { width: 1280, height: 800 },
     // Ines is at the bench unless a test says otherwise.

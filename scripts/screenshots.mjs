@@ -6,13 +6,36 @@ import { LAUNCH } from './lib/chromium.mjs';
 import { installChromium, installPackages, must, ROOT, say, start, tool } from './lib/run.mjs';
 
 const PORT = '4394';
+const SIZE = { width: 1280, height: 800 };
+/** A caller who can read the stamp of a bar. */
+async function caller(page) {
+  await page.getByLabel('Punched on the bar').fill('16 in 3/8LP .050 62DL');
+  await page.getByRole('radio', { name: 'not trained' }).check({ force: true });
+  await page.getByRole('region', { name: 'Supplier' }).getByRole('listitem').first().waitFor();
+  await page.evaluate(() => window.scrollTo(0, 0));
+}
+
 const ADDRESS = `http://127.0.0.1:${PORT}`;
 
 /** Each picture: its name, the job or address, the step, and what to do before it is taken. */
 const PICTURES = [
   { name: 'bench', address: '/' },
   { name: 'take-in', job: 'L-0421', step: 'take-in' },
-  { name: 'identify', job: 'L-0422', step: 'identify' },
+  { name: 'strip', job: 'L-0421', step: 'strip' },
+  {
+    name: 'identify',
+    job: 'L-0422',
+    step: 'identify',
+    prepare: (page) => page.getByRole('tab', { name: 'Pitch' }).click(),
+  },
+  {
+    name: 'evidence',
+    job: 'L-0417',
+    step: 'identify',
+    prepare: (page) => page.getByRole('tab', { name: 'Evidence' }).click(),
+  },
+  { name: 'counter', address: '/counter', prepare: caller },
+  { name: 'counter-phone', address: '/counter', size: { width: 390, height: 844 }, prepare: caller },
   {
     name: 'bar',
     job: 'L-0417',
@@ -30,6 +53,7 @@ const PICTURES = [
   { name: 'order', job: 'L-0423', step: 'order' },
   { name: 'slip', job: 'L-0423', page: 'slip' },
   { name: 'stock', address: '/stock?kind=chain' },
+  { name: 'codes', address: '/shop?view=codes' },
   { name: 'shop', address: '/shop' },
   { name: 'bar-dark', job: 'L-0419', step: 'bar', bench: 'dark' },
 ];
@@ -55,8 +79,8 @@ try {
   }
   const out = resolve(ROOT, 'docs/screenshots');
   mkdirSync(out, { recursive: true });
-  for (const { name, address, job, step, page: sub, bench = 'light', prepare } of PICTURES) {
-    const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+  for (const { name, address, job, step, page: sub, bench = 'light', size = SIZE, prepare } of PICTURES) {
+    const context = await browser.newContext({ viewport: size });
     await context.addCookies([
       { name: 'serrata-bench', value: bench, url: ADDRESS },
       { name: 'serrata-who', value: 'Ines%20Holloway', url: ADDRESS },

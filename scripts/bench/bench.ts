@@ -4,12 +4,15 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { assess } from '../../src/core/assess';
 import { DEFAULTS } from '../../src/core/families';
+import { chainNeed, searchStock } from '../../src/core/fit';
+import { effectOf, identify } from '../../src/core/identify';
 import { entriesFromSheet, readSheet, sheetFromEntries, type WrittenBenchSheet } from '../../src/core/sheet';
 import { DEMO_SHEETS } from '../../src/data/demo';
 import { migrateStore } from '../../src/data/migrate';
 import { openStore } from '../../src/data/store';
 import { assessmentDocument } from '../../src/wording';
-import { fillStore } from './big-store';
+import { fillStore, PARTS_IN_STOCK } from './big-store';
+import { manyParts } from './many-parts';
 import { quantile, table, type Measured } from './table';
 import { scriptWeight } from './weights';
 
@@ -52,7 +55,19 @@ function core(): Measured[] {
   const assessing = timed(400, () => assess(read.value, DEFAULTS));
   const keystroke = timed(200, () => assess(sheetFromEntries(entries).sheet, DEFAULTS));
   const document = timed(200, () => assessmentDocument(assess(read.value, DEFAULTS)));
+  const parts = manyParts(PARTS_IN_STOCK);
+  const need = chainNeed({ pitch: '325', gauge: '.050', driveLinks: 72, kickbackClass: 'low-kickback' });
+  const searching = timed(60, () => searchStock(need, parts));
+  const identity = identify(read.value);
+  const effects = timed(60, () => identity.evidence.map(({ id }) => effectOf(read.value, identity, id)));
   return [
+    {
+      what: `stock search over ${PARTS_IN_STOCK.toLocaleString('en')} parts, median`,
+      value: quantile(searching, 0.5),
+      budget: 50,
+      unit: 'ms',
+    },
+    { what: 'effect of every piece of evidence, median', value: quantile(effects, 0.5), budget: 16, unit: 'ms' },
     { what: `full assessment, 2×${STATIONS} stations, median`, value: quantile(assessing, 0.5), budget: 2, unit: 'ms' },
     {
       what: 'entries → sheet → assessment (each keystroke), median',
@@ -97,6 +112,35 @@ async function page(address: string, name: string, weightBudget: number): Promis
   ];
 }
 
+/** What the counter makes of a stamp: everything from the request to the shelf. */
+async function counter(address: string): Promise<Measured> {
+  const ask = JSON.stringify({
+    entries: [
+      { path: 'bar.stamp', text: '18 in 325 .050 72DL', unit: 'mm' },
+      { path: 'job.operatorTrained', text: 'no', unit: 'mm' },
+    ],
+    kind: 'chain',
+    inHand: false,
+  });
+  const times: number[] = [];
+  for (let i = 0; i < REQUESTS; i += 1) {
+    const start = performance.now();
+    const response = await fetch(`${address}/api/counter/answer`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: ask,
+    });
+    await response.text();
+    times.push(performance.now() - start);
+  }
+  return {
+    what: `Counter answers, ${PARTS_IN_STOCK.toLocaleString('en')} parts in stock, p95`,
+    value: quantile(times, 0.95),
+    budget: 25,
+    unit: 'ms',
+  };
+}
+
 async function pages(): Promise<Measured[]> {
   const folder = mkdtempSync(join(tmpdir(), 'serrata-bench-'));
   const file = join(folder, 'bench.db');
@@ -115,6 +159,8 @@ async function pages(): Promise<Measured[]> {
     return [
       ...(await page(`${address}/`, 'Bench', 120)),
       ...(await page(`${address}${hit!.href}`, 'Job', 220)),
+      ...(await page(`${address}/counter`, 'Counter', 120)),
+      await counter(address),
       ...(await page(`${address}/stock`, 'Stock', 120)),
     ];
   } finally {

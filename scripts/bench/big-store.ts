@@ -1,14 +1,19 @@
 import { sql } from 'drizzle-orm';
 import { DEFAULTS } from '../../src/core/families';
 import { DEMO_CODES } from '../../src/data/demo';
+import { addStock } from '../../src/data/repositories';
 import type { Context } from '../../src/server/context';
 import { loadDemo } from '../../src/server/demo';
+import { manyParts } from './many-parts';
 import { summarise, summaryKey } from '../../src/server/use-cases/summary';
 
 const RULES = { limits: DEFAULTS, codes: DEMO_CODES };
 const OPEN_SHARE = 1000;
+/** Parts on the shelf of the big store. */
+export const PARTS_IN_STOCK = 20_000;
+const AT_ONCE = 500;
 
-/** Fills a store with the demo and so many jobs on top, one in a thousand of them open. */
+/** Fills a store with the demo, a large shelf, and so many jobs on top, one in a thousand of them open. */
 export async function fillStore(context: Context, jobs: number): Promise<void> {
   await loadDemo(context);
   const summary = JSON.stringify(summarise([], RULES, false));
@@ -21,6 +26,8 @@ export async function fillStore(context: Context, jobs: number): Promise<void> {
     await tx.run(sql`
       INSERT INTO reading (id, job_id, path, text, unit, at, "by")
       SELECT 'r-' || id, id, 'job.complaint', 'cuts to the left', 'mm', created_at, 'bench' FROM job WHERE id LIKE 'bench-%'`);
+    const parts = manyParts(PARTS_IN_STOCK);
+    for (let i = 0; i < parts.length; i += AT_ONCE) await addStock(tx, parts.slice(i, i + AT_ONCE));
     await tx.run(sql`ANALYZE`);
   });
 }

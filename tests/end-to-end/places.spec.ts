@@ -13,12 +13,21 @@ async function expectAccessible(page: Page, what: string): Promise<void> {
   ).toEqual([]);
 }
 
-const STEPS = ['take-in', 'identify', 'bar', 'chain', 'sprocket', 'decide', 'order'];
+const STEPS = ['take-in', 'strip', 'identify', 'clean', 'bar', 'chain', 'sprocket', 'decide', 'order'];
 
 for (const bench of ['light', 'dark'] as const) {
   test(`axe finds nothing serious on any view, ${bench} bench`, async ({ page, context, baseURL }) => {
     await context.addCookies([{ name: 'serrata-bench', value: bench, url: baseURL! }]);
-    for (const address of ['/', '/?show=done', '/stock', '/stock?q=nothing-of-the-kind', '/shop', '/nowhere']) {
+    for (const address of [
+      '/',
+      '/?show=done',
+      '/stock',
+      '/stock?q=nothing-of-the-kind',
+      '/shop',
+      '/shop?view=codes',
+      '/counter',
+      '/nowhere',
+    ]) {
       await page.goto(address);
       await expectAccessible(page, address);
     }
@@ -42,7 +51,7 @@ test('no view asks for anything from outside or breaks its own policy', async ({
   page.on('console', (message) => message.type() === 'error' && trouble.push(message.text()));
   page.on('pageerror', (error) => trouble.push(error.message));
   page.on('request', (request) => !request.url().startsWith('http://127.0.0.1') && trouble.push(request.url()));
-  for (const address of ['/', '/stock', '/shop']) await page.goto(address, { waitUntil: 'networkidle' });
+  for (const address of ['/', '/counter', '/stock', '/shop']) await page.goto(address, { waitUntil: 'networkidle' });
   const href = await openJob(page, 'L-0423', 'order');
   await page.waitForLoadState('networkidle');
   await page.goto(`${href}/slip`, { waitUntil: 'networkidle' });
@@ -89,7 +98,7 @@ test('keys lead everywhere: search, places, unit, the sheet of keys', async ({ p
 test('a clash stands on the plates and in the tag, and withholds the order', async ({ page }) => {
   await openJob(page, 'L-0421', 'order');
   await expect(page.getByRole('region', { name: 'Does not belong together' })).toContainText('Goes in, must not');
-  await page.locator('summary', { hasText: 'clash' }).click();
+  await page.locator('summary', { hasText: 'gaugeclash' }).click();
   await expect(page.getByRole('region', { name: /^Linked plates/ })).toContainText(
     'a .043 in (1.1 mm) chain in a .050 in (1.3 mm) groove rocks by',
   );
@@ -99,6 +108,8 @@ test('a clash stands on the plates and in the tag, and withholds the order', asy
 test('an unmarked 3/8 chain stays open until its build is given', async ({ page }) => {
   await openJob(page, 'L-0422', 'identify');
   await expect(page.getByRole('region', { name: 'Pitch: open' })).toContainText('do not order yet');
+  await expect(page.getByRole('region', { name: 'Pitch: open' })).toContainText('would settle it');
+  await page.getByRole('tab', { name: 'Pitch' }).click();
   await page.getByRole('radio', { name: 'small' }).check({ force: true });
   await expect(page.getByRole('region', { name: 'Pitch: settled' })).toContainText('3/8 low profile');
 });

@@ -1,4 +1,4 @@
-import type { WrittenBenchSheet } from '../../core/sheet';
+import { STRIP_ACTS, type WrittenBenchSheet } from '../../core/sheet';
 
 type Edge = NonNullable<NonNullable<NonNullable<WrittenBenchSheet['bar']>['edges']>['A']>;
 type Burr = 'none' | 'felt' | 'heavy';
@@ -42,15 +42,21 @@ export const DEMO_SHEETS: Readonly<Record<string, WrittenBenchSheet>> = {
       symptoms: ['cuts-curved-left', 'needs-force'],
       use: 'limbing',
       operatorTrained: true,
+      brought: ['whole-saw'],
+      sharpening: 'hand',
       turnOver: 'never',
       complaint: 'Pulls to the left since spring, worse in thick wood.',
     },
     bar: {
       stamp: '18 in 325 .050 1.3 72DL',
       construction: 'solid',
+      edgeDown: 'A',
       nose: 'sprocket',
+      noseTeeth: 10,
       noseReplaceable: true,
       mount: 'M2',
+      oilHole: 'O1',
+      reach: '16 3/4 in',
       thickness: '4.2 mm',
       bodyHeight: '58 mm',
       overallLength: '520 mm',
@@ -101,6 +107,9 @@ export const DEMO_SHEETS: Readonly<Record<string, WrittenBenchSheet>> = {
       kickbackClass: 'low-kickback',
       sequence: 'full-complement',
     },
+    saw: { oilHole: 'O1' },
+    loop: { centreBack: '518 mm', centreOut: '532 mm' },
+    strip: { done: [...STRIP_ACTS] },
     driveSprocket: { type: 'rim', teeth: 7, pitch: '325', wear: '0.2 mm', chainsRun: 1, turns: 'free' },
   },
   // Too shallow: finished, whatever else is right.
@@ -241,6 +250,7 @@ export const DEMO_SHEETS: Readonly<Record<string, WrittenBenchSheet>> = {
       symptoms: ['vibrates', 'cuts-curved-left'],
       use: 'limbing',
       operatorTrained: false,
+      brought: ['whole-saw', 'chain'],
       turnOver: 'never',
       complaint: 'New chain off a market stall, rattles ever since.',
     },
@@ -372,16 +382,17 @@ export const DEMO_SHEETS: Readonly<Record<string, WrittenBenchSheet>> = {
   'L-0424': {
     ...head,
     job: {
-      symptoms: ['will-not-oil'],
+      symptoms: ['will-not-oil', 'will-not-take-up-tension'],
       use: 'felling',
       operatorTrained: true,
       turnOver: 'every-sharpening',
-      complaint: 'No oil at the tip.',
+      complaint: 'No oil at the tip, and the tensioner is at its end.',
     },
     bar: {
       stamp: '24 in .404 .063 1.6 84DL',
       construction: 'solid',
       nose: 'sprocket',
+      noseTeeth: 12,
       noseReplaceable: true,
       mount: 'M5',
       thickness: '5.2 mm',
@@ -427,6 +438,7 @@ export const DEMO_SHEETS: Readonly<Record<string, WrittenBenchSheet>> = {
       pushPull: { joints: 42, closed: '431.0 mm', pulled: '433.6 mm' },
       kickbackClass: 'standard',
     },
+    loop: { centreBack: '748 mm', centreOut: '762 mm' },
     driveSprocket: { type: 'rim', teeth: 7, pitch: '404', wear: '0.15 mm', chainsRun: 1, turns: 'free' },
   },
   // Sprocket past its limit: no new chain on it.

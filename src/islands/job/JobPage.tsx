@@ -19,7 +19,7 @@ const KEYS: readonly KeyHelp[] = [
   { keys: ['space', 'm', 'backspace'], does: 'while counting links: count one, mark a link, take one back' },
   { keys: ['Enter'], does: 'enter a reading; along a bar: near, far, mouth, next station' },
   { keys: ['↑', '↓', '←', '→'], does: 'move between stations and readings' },
-  { keys: ['[', ']'], does: 'edge A, edge B' },
+  { keys: ['[', ']'], does: 'bar: edge A, edge B; identify: the way before, the way after' },
   { keys: ['m'], does: 'go to the next best measurement' },
 ];
 

@@ -1,4 +1,4 @@
-import { useState, type ComponentType } from 'react';
+import { useCallback, useState, type ComponentType } from 'react';
 import { IdentityFindings } from './IdentityFindings';
 import { NumberCards } from './NumberCards';
 import { EvidenceView } from './EvidenceView';
@@ -9,6 +9,7 @@ import { MarksView } from './MarksView';
 import { PitchView } from './PitchView';
 import { StepHead } from '../parts/StepHead';
 import { Tabs } from '../../../ui/parts/Tabs';
+import { useKeys } from '../../frame/keys';
 import { useTarget } from '../target';
 
 /** Ways to a number, in the order a hand tries them; and what they weigh against one another. */
@@ -29,6 +30,13 @@ const viewOf = (path: string): ViewId => VIEW_IDS.find((id) => VIEWS[id].holds.t
 export function Identify() {
   const [view, setView] = useState<ViewId>('marks');
   useTarget((path) => setView(viewOf(path)));
+  useKeys(
+    useCallback((key) => {
+      const step = key === ']' ? 1 : key === '[' ? -1 : 0;
+      if (step !== 0) setView((now) => VIEW_IDS[(VIEW_IDS.indexOf(now) + step + VIEW_IDS.length) % VIEW_IDS.length]!);
+      return step !== 0;
+    }, []),
+  );
   const { View } = VIEWS[view];
   return (
     <>

@@ -45,7 +45,7 @@ export function LoopView() {
         )}
         {chainSpeed !== null && <p className="mt-1 text-sm text-ink-soft">{speedSentence(chainSpeed)}</p>}
       </Group>
-      <Group title="Tension" aside="centre of drive sprocket to centre of nose, bar on the saw">
+      <Group title="Tension" aside="centre to centre, bar on the saw">
         <div className="grid grid-cols-3 gap-3">
           <EntryField path="loop.centreBack" label="Tensioner back" suffix="unit" />
           <EntryField path="loop.centreOut" label="Tensioner out" suffix="unit" />
@@ -54,6 +54,10 @@ export function LoopView() {
           ) : (
             <EntryField path="loop.tape" label="Tape round" suffix="unit" hint="groove and sprocket" />
           )}
+        </div>
+        <div className="mt-1 grid grid-cols-3 gap-3">
+          <EntryField path="driveSprocket.teeth" label="Teeth, drive" />
+          {!hard && <EntryField path="bar.noseTeeth" label="Teeth, nose" />}
         </div>
         {tension ? (
           <Notice kind={tension.state === 'in-travel' ? (tension.close ? 'caution' : 'good') : 'error'}>
