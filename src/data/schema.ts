@@ -114,7 +114,10 @@ export const stockPart = sqliteTable(
     minimum: integer('minimum').notNull(),
     priceCents: integer('price_cents').notNull(),
   },
-  (table) => [index('stock_numbers').on(table.kind, table.pitch, table.gauge, table.driveLinks)],
+  (table) => [
+    index('stock_numbers').on(table.kind, table.pitch, table.gauge, table.driveLinks, table.sku),
+    index('stock_links').on(table.kind, table.driveLinks, table.gauge),
+  ],
 );
 
 /** One taking-in of a stock list. Its rows keep what stood before, so that it can be undone as one. */

@@ -85,16 +85,28 @@ const RULES: Readonly<Record<StockPart['kind'], readonly Judge[]>> = {
   file: [numbered('pitch'), onShelf],
 };
 
-/** What keeps one part from answering a need; empty means it fits and is there. */
-export function stockMisses(need: Need, part: StockPart): readonly StockMiss[] {
-  return RULES[need.kind].flatMap((judge) => judge(need, part) ?? []);
+/** Misses that only say that something must be asked first. */
+const isOpen = ({ code }: StockMiss): boolean => code === 'not-settled' || code === 'kickback-not-asked';
+
+/**
+ * What keeps one part from answering a need; empty means it fits and is there.
+ * @param patience broken rules after which a part is given up, and not all is said
+ */
+export function stockMisses(need: Need, part: StockPart, patience = Infinity): readonly StockMiss[] {
+  const misses: StockMiss[] = [];
+  let broken = 0;
+  for (const judge of RULES[need.kind]) {
+    const miss = judge(need, part);
+    if (!miss) continue;
+    misses.push(miss);
+    if (!isOpen(miss)) broken += 1;
+    if (broken > patience) break;
+  }
+  return misses;
 }
 
 /** A chain this many links longer or shorter is worth naming; farther ones are simply other chains. */
 const NEAR_LINKS = 2;
-
-/** Misses that only say that something must be asked first. */
-const isOpen = ({ code }: StockMiss): boolean => code === 'not-settled' || code === 'kickback-not-asked';
 
 /** True for a broken rule that a person would want to hear of. */
 function worthNaming(miss: StockMiss): boolean {
@@ -102,11 +114,14 @@ function worthNaming(miss: StockMiss): boolean {
   return miss.has !== null && miss.wanted.some((wanted) => Math.abs(Number(miss.has) - Number(wanted)) <= NEAR_LINKS);
 }
 
+/** A part that breaks one rule is a near miss, one that breaks two is another part. */
+const MOST_BROKEN = 1;
+
 function answerOf(misses: readonly StockMiss[]): StockMatch['answer'] | null {
   const broken = misses.filter((miss) => !isOpen(miss));
   if (misses.length === 0) return 'fits';
   if (broken.length === 0) return 'may-fit';
-  return broken.length === 1 && worthNaming(broken[0]!) ? 'near' : null;
+  return broken.length === MOST_BROKEN && worthNaming(broken[0]!) ? 'near' : null;
 }
 
 /** Near misses by how little they are off: a part that is only out of stock first, one of another pitch last. */
@@ -140,18 +155,21 @@ export function searchStock(need: Need, parts: readonly StockPart[]): readonly S
   const matches: StockMatch[] = [];
   for (const part of parts) {
     if (part.kind !== need.kind) continue;
-    const misses = stockMisses(need, part);
+    const misses = stockMisses(need, part, MOST_BROKEN);
     const answer = answerOf(misses);
     if (answer) matches.push({ part, answer, misses });
   }
-  return matches.sort(
-    (a, b) =>
-      RANK[a.answer] - RANK[b.answer] ||
-      off(a.misses) - off(b.misses) ||
-      a.misses.length - b.misses.length ||
-      a.part.priceCents - b.part.priceCents ||
-      a.part.sku.localeCompare(b.part.sku),
-  );
+  return matches
+    .map((match) => ({ match, off: off(match.misses) }))
+    .sort(
+      (a, b) =>
+        RANK[a.match.answer] - RANK[b.match.answer] ||
+        a.off - b.off ||
+        a.match.misses.length - b.match.misses.length ||
+        a.match.part.priceCents - b.match.part.priceCents ||
+        (a.match.part.sku < b.match.part.sku ? -1 : 1),
+    )
+    .map(({ match }) => match);
 }
 
 /** What makes two parts of a kind the same for a saw. */

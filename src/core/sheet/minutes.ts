@@ -27,10 +27,13 @@ const MINUTES: readonly (readonly [string, number])[] = [
   ['loop.centreBack', 3],
 ];
 
-/** Minutes that a reading takes; one where nothing is known of it. */
+/** The longest start first, so that the first that fits counts. */
+const BY_LENGTH = [...MINUTES].sort(([a], [b]) => b.length - a.length);
+
+/** Minutes where nothing is known of a reading. */
+const USUAL = 1;
+
+/** Minutes that a reading takes. */
 export function minutesFor(path: string): number {
-  return MINUTES.filter(([start]) => path.startsWith(start)).reduce(
-    (best, next) => (next[0].length >= best[0].length ? next : best),
-    ['', 1] as const,
-  )[1];
+  return BY_LENGTH.find(([start]) => path.startsWith(start))?.[1] ?? USUAL;
 }

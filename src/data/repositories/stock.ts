@@ -1,4 +1,4 @@
-import { and, asc, count, eq, inArray, lt, or, sql } from 'drizzle-orm';
+import { and, asc, count, eq, inArray, lt, sql, type SQL } from 'drizzle-orm';
 import type { StockPart } from '../../core/fit';
 import { stockPart } from '../schema';
 import type { Queryable, Transaction } from '../store';
@@ -57,10 +57,13 @@ export async function countStock(db: Queryable, filter: StockFilter): Promise<nu
   return row?.all ?? 0;
 }
 
-/** Most parts that one search weighs: a shelf with more of one pitch and gauge is searched by more numbers. */
-const MOST_CANDIDATES = 2000;
+/** Most parts that one search weighs of those that agree in everything, and of those that differ in one thing. */
+const MOST_AGREEING = 120;
+const MOST_DIFFERING = 40;
+/** A loop this many links longer or shorter is still worth naming. */
+const NEAR_LINKS = 2;
 
-/** What a search by the core can come near: parts of a kind that agree with at least one of the numbers asked for. */
+/** What a search by the core can come near: parts of a kind by the numbers asked for. */
 export interface CandidateFilter {
   readonly kind: StockPart['kind'];
   readonly pitches: readonly NonNullable<StockPart['pitch']>[];
@@ -69,30 +72,51 @@ export interface CandidateFilter {
   readonly mount: string | null;
 }
 
-/** Parts that may answer a need or narrowly miss it: all but one of its numbers agree. Those that agree in most come first. */
-export async function stockCandidates(
-  db: Queryable,
-  { kind, pitches, gauges, links, mount }: CandidateFilter,
-): Promise<readonly StockPart[]> {
-  const asked = [
-    pitches.length > 0 ? inArray(stockPart.pitch, [...pitches]) : undefined,
-    gauges.length > 0 ? inArray(stockPart.gauge, [...gauges]) : undefined,
-    links.length > 0 ? inArray(stockPart.driveLinks, [...links]) : undefined,
-    mount ? sql`upper(${stockPart.mount}) = upper(${mount})` : undefined,
-  ].filter((each) => each !== undefined);
+/** One thing asked for, and what comes near it where it differs. */
+interface Asked {
+  readonly agrees: SQL;
+  readonly near: SQL | undefined;
+}
+
+function askedFor({ pitches, gauges, links, mount }: CandidateFilter): readonly Asked[] {
+  const around = links.flatMap((count) => Array.from({ length: 2 * NEAR_LINKS + 1 }, (_, i) => count - NEAR_LINKS + i));
+  return [
+    ...(pitches.length > 0 ? [{ agrees: inArray(stockPart.pitch, [...pitches]), near: undefined }] : []),
+    ...(gauges.length > 0 ? [{ agrees: inArray(stockPart.gauge, [...gauges]), near: undefined }] : []),
+    ...(links.length > 0
+      ? [{ agrees: inArray(stockPart.driveLinks, [...links]), near: inArray(stockPart.driveLinks, around) }]
+      : []),
+    ...(mount ? [{ agrees: sql`upper(${stockPart.mount}) = upper(${mount})`, near: undefined }] : []),
+  ];
+}
+
+/**
+ * Parts that may answer a need or narrowly miss it: those that agree in all that is asked, and for each thing asked those that agree in all the
+ * others. Every query runs along an index.
+ */
+export async function stockCandidates(db: Queryable, filter: CandidateFilter): Promise<readonly StockPart[]> {
+  const asked = askedFor(filter);
   if (asked.length === 0) return [];
-  const pairs = asked.flatMap((one, i) => asked.slice(i + 1).map((other) => and(one, other)));
-  const narrowed = asked.length > 2 ? or(...pairs) : or(...asked);
-  const agreeing = sql.join(
-    asked.map((one) => sql`coalesce(${one}, 0)`),
-    sql` + `,
-  );
-  return db
-    .select()
-    .from(stockPart)
-    .where(and(eq(stockPart.kind, kind), narrowed))
-    .orderBy(sql`${agreeing} DESC`, asc(stockPart.sku))
-    .limit(MOST_CANDIDATES);
+  const ofKind = eq(stockPart.kind, filter.kind);
+  const find = (condition: SQL | undefined, limit: number) =>
+    db
+      .select()
+      .from(stockPart)
+      .where(condition)
+      .orderBy(sql`${stockPart.quantity} = 0`, asc(stockPart.priceCents))
+      .limit(limit);
+  const agreeing = find(and(ofKind, ...asked.map(({ agrees }) => agrees)), MOST_AGREEING);
+  const differing =
+    asked.length === 1
+      ? []
+      : asked.map((left, i) =>
+          find(
+            and(ofKind, left.near, ...asked.filter((_, other) => other !== i).map(({ agrees }) => agrees)),
+            MOST_DIFFERING,
+          ),
+        );
+  const found = (await Promise.all([agreeing, ...differing])).flat();
+  return [...new Map(found.map((part) => [part.sku, part])).values()];
 }
 
 /** All stock in the order of the list, for export. */
