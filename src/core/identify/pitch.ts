@@ -9,6 +9,8 @@ export const MAX_STRETCH = 0.03;
 const STRETCH_STEPS = 12;
 /** A span whose pitch is this many standard uncertainties outside every family fits none. */
 const FITS_NONE_BEYOND = 4;
+/** Beyond so many a family's likelihood is below anything that is ever listed, and not computed. */
+const NEGLIGIBLE_BEYOND = 9;
 
 /** Pitch and its standard uncertainty from a span over rivets: `p = span/k`, k = rivets − 1. */
 export function pitchFromSpan(
@@ -33,6 +35,7 @@ export function rivetsFor(uSpan: number, wanted: number): number {
  * A density in 1/mm, up to a common factor.
  */
 export function pitchLikelihood(pitch: number, u: number, family: FamilyId): number {
+  if (distance(pitch, u, family) > NEGLIGIBLE_BEYOND) return 0;
   const [lo, hi] = FAMILIES[family].unworn;
   let sum = 0;
   for (let i = 0; i <= STRETCH_STEPS; i += 1) {

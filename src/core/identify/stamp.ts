@@ -123,12 +123,25 @@ export function tokenMeanings(text: string): readonly StampMeaning[] {
   return [...pitch, ...gauge, ...linkMeanings(text), ...lengthMeanings(text)];
 }
 
+/** Stamps read so far: one is read for the bar, its nose and its links at each keystroke anywhere. */
+const readBefore = new Map<string, StampReading>();
+const MOST_REMEMBERED = 500;
+
 /**
  * Takes a stamp apart. Nothing is decided here: a bare `72` is a count that nobody marked, a bare `50` may be a gauge, a
  * count or a length in centimetres, and both stand as such.
  * @param text what is punched on a bar or a link, as read
  */
 export function readStamp(text: string): StampReading {
+  const before = readBefore.get(text);
+  if (before) return before;
+  const stamp = takenApart(text);
+  if (readBefore.size >= MOST_REMEMBERED) readBefore.clear();
+  readBefore.set(text, stamp);
+  return stamp;
+}
+
+function takenApart(text: string): StampReading {
   const tokens: StampToken[] = [];
   for (const match of text.matchAll(PIECE)) {
     const piece = match[0].replace(/^[,;()[\]]+|[,;()[\]]+$/g, '').trim();
