@@ -9,7 +9,7 @@ const PORT = '4394';
 const SIZE = { width: 1280, height: 800 };
 /** A caller who can read the stamp of a bar. */
 async function caller(page) {
-  await page.getByLabel('Punched on the bar').fill('16 in 3/8LP .050 62DL');
+  await page.getByLabel('Punched on the bar').fill('18 in 3/8LP .050 62DL');
   await page.getByRole('radio', { name: 'not trained' }).check({ force: true });
   await page.getByRole('region', { name: 'Supplier' }).getByRole('listitem').first().waitFor();
   await page.evaluate(() => window.scrollTo(0, 0));

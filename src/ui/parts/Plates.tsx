@@ -78,7 +78,7 @@ function JointCard({ joint, end }: { joint: Joint; end: boolean }) {
   return (
     <details className="group relative flex items-center" name="joint">
       <summary
-        className={`flex min-h-11 w-14 list-none flex-col items-center justify-center text-center text-[11px] leading-[1.05] font-semibold ${TONE[joint.state]} [&::-webkit-details-marker]:hidden`}
+        className={`flex min-h-11 w-[3.9rem] list-none flex-col items-center justify-center text-center text-[11px] leading-[1.05] font-semibold ${TONE[joint.state]} [&::-webkit-details-marker]:hidden`}
       >
         <JointMark state={joint.state} />
         <span>{joint.name}</span>
