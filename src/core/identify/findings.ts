@@ -1,6 +1,6 @@
 import { FAMILIES, GAUGE_IDS, GAUGES, type FamilyId, type GaugeId } from '../families';
 import { mm, type Mm } from '../quantity';
-import type { Identified } from './reasons';
+import type { ThreeNumbers } from './reasons';
 
 /** A trap that hands fall into, recognised from what was read. */
 export type IdentityFinding =
@@ -16,16 +16,8 @@ export type IdentityFinding =
   | { readonly code: 'odd-count'; readonly links: number };
 
 interface Known {
-  readonly chain: {
-    readonly pitch: Identified<FamilyId>;
-    readonly gauge: Identified<GaugeId>;
-    readonly driveLinks: Identified<number>;
-  };
-  readonly bar: {
-    readonly pitch: Identified<FamilyId>;
-    readonly gauge: Identified<GaugeId>;
-    readonly driveLinks: Identified<number>;
-  };
+  readonly chain: ThreeNumbers;
+  readonly bar: ThreeNumbers;
 }
 
 /** A pitch this little above the range is reading noise: two standard uncertainties. */

@@ -1,4 +1,4 @@
-import type { FamilyId, GaugeId } from '../families';
+import type { FamilyId } from '../families';
 import { estimate } from '../quantity';
 import { EVIDENCE_IDS, type BenchSheet, type EvidenceId } from '../sheet';
 import { collectStatements, type Statement } from './collect';
@@ -14,22 +14,14 @@ import {
 } from './links';
 import { loopLengthStatements, wayRoundStatements } from './loop-evidence';
 import { identifyPitchAndGauge, type PitchAndGaugeEvidence } from './pitch-and-gauge';
-import type { EvidenceItem, Identified, IdentifiedPart, IdentityReason } from './reasons';
+import type { EvidenceItem, Identified, IdentifiedPart, IdentityReason, ThreeNumbers } from './reasons';
 import { withGaugeSettling, withLinksSettling, withPitchSettling } from './settle';
 import { readStamp, stated } from './stamp';
 
 /** What is known of each part, property by property. Evidence counts for its own part only. */
 export interface Identity {
-  readonly chain: {
-    readonly pitch: Identified<FamilyId>;
-    readonly gauge: Identified<GaugeId>;
-    readonly driveLinks: Identified<number>;
-  };
-  readonly bar: {
-    readonly pitch: Identified<FamilyId>;
-    readonly gauge: Identified<GaugeId>;
-    readonly driveLinks: Identified<number>;
-  };
+  readonly chain: ThreeNumbers;
+  readonly bar: ThreeNumbers;
   readonly driveSprocket: { readonly pitch: Identified<FamilyId> };
   readonly nose: { readonly pitch: Identified<FamilyId> };
   /** Everything that speaks of the three numbers, set aside or not. */

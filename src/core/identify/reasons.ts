@@ -86,6 +86,13 @@ export interface Identified<T> {
   readonly settledBy: Settling | null;
 }
 
+/** The three numbers of a part that has them all: chain and bar. */
+export interface ThreeNumbers {
+  readonly pitch: Identified<FamilyId>;
+  readonly gauge: Identified<GaugeId>;
+  readonly driveLinks: Identified<number>;
+}
+
 /** One piece of evidence as it stands on the sheet, with what it says of each number. */
 export interface EvidenceItem {
   readonly id: EvidenceId;
