@@ -1,9 +1,9 @@
 import { judgeFit, type FitContext, type FitJudgement } from '../fit';
-import type { Limits } from '../families';
+import { DEFAULT_SCHOOLS, type Limits, type Schools } from '../families';
 import { identify, type Identity, type LearnedCode } from '../identify';
 import { decideOrder, type ClassKnown, type OrderOutcome } from '../order';
 import { estimate, type LengthReading, type Mm } from '../quantity';
-import { PARTS, type BenchSheet, type Part } from '../sheet';
+import { PARTS, type BenchSheet, type Operation, type Part } from '../sheet';
 import { assessBar, type BarAssessment } from './bar';
 import { assessChain, type ChainAssessment } from './chain';
 import type { Check } from './check';
@@ -30,10 +30,16 @@ export interface Appraisal {
  * @param sheet a sheet as read; anything may be missing
  * @param limits the shop's limits
  * @param codes drive-link codes the shop has learned
+ * @param schools the schools the shop follows where practitioners disagree
  */
-export function assess(sheet: BenchSheet, limits: Limits, codes: readonly LearnedCode[] = []): Appraisal {
+export function assess(
+  sheet: BenchSheet,
+  limits: Limits,
+  codes: readonly LearnedCode[] = [],
+  schools: Schools = DEFAULT_SCHOOLS,
+): Appraisal {
   const identity = identify(sheet, codes);
-  const bar = assessBar(sheet, identity, limits);
+  const bar = assessBar(sheet, identity, limits, schools);
   const chain = assessChain(sheet, identity, limits);
   const sprocket = assessDriveSprocket(sheet, limits);
   const nose = assessNose(sheet);
@@ -100,10 +106,29 @@ function verdictOn(
   if (!brought(sheet, part))
     return { part, action: 'undecided', operations: [], reasons: [{ code: 'not-brought' }], decidedBy: null };
   const checks = all.filter((check) => check.part === part);
-  const dress = part === 'bar' && (['A', 'B'] as const).some((edge) => bar.edges[edge].dressing?.advised);
+  const dress = part === 'bar' && (['A', 'B'] as const).some((edge) => bar.standing[edge].dressing?.advised);
   const fileBack = part === 'chain' && (sheet.chain?.damage?.length ?? 0) > 0 && chain.correction !== null;
-  return decide(part, checks, missingReadings(sheet, part), operationsFor(checks, dress, fileBack));
+  const done: readonly Operation[] = part === 'bar' ? (sheet.bar?.reworkDone ?? []) : [];
+  // What was levelled, straightened or closed counts as done only once it was measured again.
+  const open = operationsFor(checks, dress, fileBack).filter(
+    (operation) => !done.includes(operation) || !SEEN_TO_BE_DONE.includes(operation),
+  );
+  const again = done.some((operation) => MEASURED_AGAIN.includes(operation)) && !bar.measuredAgain ? ['bar.after'] : [];
+  return decide(part, checks, [...missingReadings(sheet, part), ...again], open, done);
 }
+
+/** Work that shows by itself that it is done; all other work is done when its reading says so. */
+const SEEN_TO_BE_DONE: readonly Operation[] = [
+  'clean-oil-holes',
+  'rake-groove',
+  'deburr',
+  'ease-pinch',
+  'free-nose',
+  're-nose',
+];
+
+/** Work that takes metal: only a second measurement tells what is left. */
+const MEASURED_AGAIN: readonly Operation[] = ['dress-rails', 'close-rails'];
 
 function sprocketSound(checks: readonly Check[]): boolean | 'close' | null {
   const outcomes = checks.filter(({ condemns }) => condemns).map(({ outcome }) => outcome);

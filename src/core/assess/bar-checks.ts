@@ -1,28 +1,29 @@
 import {
   EDGES,
-  engagedAt,
   floorClearance,
-  grooveOf,
   leastDepth,
+  markerContradicts,
   RAILS,
-  rockingWidth,
   type DressPlan,
   type Edge,
   type Setting,
   type Station,
   type StraightEdgeOutcome,
 } from '../bar';
-import { depthLimitId, type FamilyId, type Limit, type Limits } from '../families';
+import { depthLimitId, type FamilyId, type Limit, type Limits, type Schools } from '../families';
 import type { Candidate } from '../identify';
-import { estimate, mm, outcomeOf, probabilityWithin, type Estimate } from '../quantity';
+import { estimate, mm, outcomeOf, probabilityWithin, type Estimate, type Outcome } from '../quantity';
 import type { BenchSheet } from '../sheet';
 import { measuredCheck, missingCheck, observedCheck, workCheck, type Check } from './check';
-import type { EdgeAssessment, EdgeDressing } from './edge';
+import type { BlueingCause } from './blueing';
+import { playAfter, type EdgeAssessment, type EdgeDressing } from './edge';
 
 /** What the checks of a bar look at. */
 export interface BarContext {
   readonly sheet: BenchSheet;
   readonly limits: Limits;
+  readonly schools: Schools;
+  readonly blueing: readonly BlueingCause[];
   readonly edges: Readonly<Record<Edge, EdgeAssessment>>;
   readonly setting: Setting;
   readonly families: readonly Candidate<FamilyId>[];
@@ -58,7 +59,39 @@ function observations(context: BarContext): Check[] {
     straightEdgeCheck(context),
     observedCheck({ id: 'bar.oil-holes', part }, checks.oilHoles, { clear: 'ok', blocked: 'fail' }),
     observedCheck({ id: 'bar.groove', part }, checks.groove, { clean: 'ok', packed: 'fail' }),
-    observedCheck({ id: 'bar.blueing', part }, checks.blueing, { no: 'ok', light: 'watch', heavy: 'watch' }),
+    observedCheck(
+      {
+        id: 'bar.blueing',
+        part,
+        note: context.blueing.length > 0 ? { code: 'causes', causes: context.blueing } : null,
+      },
+      checks.blueing,
+      { no: 'ok', light: 'watch', heavy: 'watch' },
+    ),
+    ...seen(context),
+  ];
+}
+
+/** Findings that are only listed when somebody looked: none of them is required. Bare paint is no check at all. */
+function seen({ sheet, schools }: BarContext): Check[] {
+  const checks = sheet.bar?.checks ?? {};
+  const found = <W extends string>(
+    head: Parameters<typeof observedCheck<W>>[0],
+    word: W | undefined,
+    outcomes: Readonly<Record<W, Outcome>>,
+  ): Check[] => (word === undefined ? [] : [observedCheck(head, word, outcomes)]);
+  return [
+    ...found({ id: 'bar.twist', part, condemns: true }, checks.twist, { none: 'ok', slight: 'watch', plain: 'fail' }),
+    ...found({ id: 'bar.holes', part, condemns: true }, checks.holes, { ok: 'ok', worn: 'watch', torn: 'fail' }),
+    ...found({ id: 'bar.dents', part }, checks.dents, { none: 'ok', light: 'ok', deep: 'watch' }),
+    ...found({ id: 'bar.tail', part }, checks.tailErosion, { none: 'ok', slight: 'watch', deep: 'watch' }),
+    ...found({ id: 'bar.ruts', part }, checks.ruts, { none: 'ok', slight: 'watch', deep: 'fail' }),
+    ...found({ id: 'bar.groove-shape', part }, checks.grooveShape, {
+      even: 'ok',
+      pinched: 'fail',
+      splayed: schools.closeRails === 'on' ? 'fail' : 'watch',
+    }),
+    ...found({ id: 'bar.resin', part }, checks.resin, { none: 'ok', soft: 'ok', baked: 'watch' }),
   ];
 }
 
@@ -125,7 +158,37 @@ function stationChecks(edge: Edge, station: Station, i: number, context: BarCont
       ),
     );
   }
-  return [...checks, ...burrChecks(edge, station.index, sheet)];
+  return [
+    ...checks,
+    ...burrChecks(edge, station.index, sheet),
+    ...chipChecks(edge, station, limits),
+    ...markerCheck(edge, station),
+  ];
+}
+
+/** Chips: a short one is left, a long one is levelled to and so costs depth. */
+function chipChecks(edge: Edge, { index, chips }: Station, limits: Limits): Check[] {
+  return RAILS.flatMap((rail) => {
+    const chip = chips[rail];
+    if (!chip) return [];
+    const head = { id: 'bar.chip', part, at: { edge, station: index, rail } } as const;
+    const check = workCheck(head, { value: mm(chip.length), u: 0 }, 'mm', limits['bar.dress.chip']);
+    // A long chip calls for no work of its own: the dressing plan already goes down to it.
+    return [{ ...check, outcome: 'watch' as const }];
+  });
+}
+
+/** The marker and the measured step must tell the same; where they do not, one of them is to be taken again. */
+function markerCheck(edge: Edge, station: Station): Check[] {
+  const contradicts = markerContradicts(station);
+  if (contradicts === null) return [];
+  const at = { edge, station: station.index };
+  return [
+    observedCheck({ id: 'bar.marker', part, at }, contradicts ? 'disagrees' : 'agrees', {
+      agrees: 'ok',
+      disagrees: 'watch',
+    }),
+  ];
 }
 
 function burrChecks(edge: Edge, index: number, sheet: BenchSheet): Check[] {
@@ -181,7 +244,7 @@ function depthCheck(
 
 /** What is left after the advised dressing: that, not today's reading, decides whether the work is worth doing. */
 function afterDressing(edge: Edge, { plan }: EdgeDressing, context: BarContext): Check[] {
-  const { edges, setting, playLimit, limits } = context;
+  const { edges, setting, playLimit, limits, schools } = context;
   const weakest = plan.weakest!;
   const before = leastDepth(edges[edge].stations[weakest.station]!)!;
   const checks: Check[] = [
@@ -196,7 +259,8 @@ function afterDressing(edge: Edge, { plan }: EdgeDressing, context: BarContext):
   if (worst)
     checks.push(
       measuredCheck(
-        { id: 'bar.play-after', part, at: { edge, station: worst.station } },
+        // Where the shop closes splayed rails, too much play after dressing is work and no condemnation.
+        { id: 'bar.play-after', part, at: { edge, station: worst.station }, condemns: schools.closeRails === 'off' },
         worst.play,
         'mm',
         playLimit,
@@ -207,20 +271,13 @@ function afterDressing(edge: Edge, { plan }: EdgeDressing, context: BarContext):
 }
 
 function worstPlayAfter(
-  { stations, figures }: EdgeAssessment,
+  { stations }: EdgeAssessment,
   plan: DressPlan,
   setting: Setting,
 ): { station: number; play: Estimate } | null {
   const plays = stations.flatMap((station, i) => {
-    const now = figures[i]!.play;
-    const groove = grooveOf(station);
-    if (!now || !groove || !setting.linkThickness) return [];
-    const mouth = plan.mouthAfter[i] ?? groove.mouth;
-    const engaged = engagedAt(station, setting.tang);
-    const off = groove.mouth - mouth;
-    // The flare's slope is unchanged, so the rocking width falls by as much as the mouth does.
-    const width = (engaged ? rockingWidth(groove, engaged) : groove.mouth) - off;
-    return [{ station: station.index, play: { value: mm(width - setting.linkThickness.value), u: now.u } }];
+    const play = playAfter(station, i, plan, setting);
+    return play ? [{ station: station.index, play }] : [];
   });
   return plays.reduce<(typeof plays)[number] | null>(
     (most, next) => (most && most.play.value >= next.play.value ? most : next),

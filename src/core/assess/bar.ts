@@ -1,27 +1,49 @@
 import {
+  crookedCauses,
   derivedPlayLimit,
   EDGES,
   edgeDownNext,
   predictStraightEdge,
   stationsOf,
   wearPattern,
+  wearPlace,
+  type CauseFinding,
   type CutterGeometry,
   type Edge,
   type Setting,
   type StraightEdgeOutcome,
+  type Station,
   type WearPattern,
+  type WearPlace,
 } from '../bar';
-import { depthLimitId, GAUGES, type FamilyId, type Limit, type Limits } from '../families';
+import {
+  DEFAULT_SCHOOLS,
+  depthLimitId,
+  GAUGES,
+  type FamilyId,
+  type Limit,
+  type Limits,
+  type Schools,
+} from '../families';
 import type { Candidate, Identity } from '../identify';
 import { estimate, type Estimate, type LengthReading } from '../quantity';
 import type { BenchSheet } from '../sheet';
 import { barChecks } from './bar-checks';
 import type { Check } from './check';
-import { assessEdge, type EdgeAssessment } from './edge';
+import { blueingCauses, type BlueingCause } from './blueing';
+import { crookedEvidence } from './crooked';
+import { assessEdge, measuredAgain, standingStations, type EdgeAssessment } from './edge';
 
 /** Everything computed about the bar. */
 export interface BarAssessment {
+  /** Both edges as first measured, with the dressing planned from that. */
   readonly edges: Readonly<Record<Edge, EdgeAssessment>>;
+  /** Both edges as they stand: after the rework where they were measured again. Verdicts go by this. */
+  readonly standing: Readonly<Record<Edge, EdgeAssessment>>;
+  readonly measuredAgain: boolean;
+  readonly wearPlace: WearPlace;
+  readonly blueingCauses: readonly BlueingCause[];
+  readonly crooked: readonly CauseFinding[];
   readonly setting: Setting;
   /** Groove depth below which the bar is finished; null while its pitch is not known at all. */
   readonly depthLimit: number | null;
@@ -82,8 +104,20 @@ function pitchCandidates(identity: Identity): readonly Candidate<FamilyId>[] {
   return candidates.filter(({ weight }) => weight >= 0.05);
 }
 
+/** The place that lost most depth, of both edges. */
+function worstPlace(stations: Readonly<Record<Edge, readonly Station[]>>): WearPlace {
+  const lost = (place: WearPlace): number => ('lost' in place ? place.lost : place.code === 'even' ? 0 : -1);
+  const [a, b] = [wearPlace('A', stations.A), wearPlace('B', stations.B)];
+  return lost(b) > lost(a) ? b : a;
+}
+
 /** Computes everything about a bar and makes all its checks. */
-export function assessBar(sheet: BenchSheet, identity: Identity, limits: Limits): BarAssessment {
+export function assessBar(
+  sheet: BenchSheet,
+  identity: Identity,
+  limits: Limits,
+  schools: Schools = DEFAULT_SCHOOLS,
+): BarAssessment {
   const setting = settingOf(sheet, identity);
   const cutter = cutterGeometry(sheet);
   const playLimit = playLimitOf(cutter, setting, limits['bar.play']);
@@ -91,10 +125,14 @@ export function assessBar(sheet: BenchSheet, identity: Identity, limits: Limits)
   const depthLimit =
     families.length === 0 ? null : Math.max(...families.map(({ value }) => limits[depthLimitId(value)].value));
   const overall = read(sheet.bar?.overallLength)?.value ?? null;
-  const edge = (name: Edge) => assessEdge(stationsOf(sheet.bar, name), setting, limits, depthLimit, overall);
-  const edges = { A: edge('A'), B: edge('B') };
-  const stations = { A: edges.A.stations, B: edges.B.stations };
-  const rocks = EDGES.flatMap((name) => edges[name].figures.flatMap(({ rock }) => rock ?? []));
+  const edgeContext = { setting, limits, depthLimit, playLimit: playLimit.value, overall };
+  const stations = { A: stationsOf(sheet.bar, 'A'), B: stationsOf(sheet.bar, 'B') };
+  const edges = { A: assessEdge(stations.A, edgeContext), B: assessEdge(stations.B, edgeContext) };
+  const again = EDGES.some((name) => measuredAgain(stations[name]));
+  const stand = (name: Edge) =>
+    measuredAgain(stations[name]) ? assessEdge(standingStations(stations[name]), edgeContext) : edges[name];
+  const standing = again ? { A: stand('A'), B: stand('B') } : edges;
+  const rocks = EDGES.flatMap((name) => standing[name].figures.flatMap(({ rock }) => rock ?? []));
   const straightEdgePredicted =
     cutter && rocks.length > 0
       ? predictStraightEdge(
@@ -102,16 +140,33 @@ export function assessBar(sheet: BenchSheet, identity: Identity, limits: Limits)
           cutter,
         )
       : null;
-  const context = { sheet, limits, edges, setting, families, depthLimit, playLimit, straightEdgePredicted };
+  const causes = blueingCauses(sheet, standing, limits);
+  const context = {
+    sheet,
+    limits,
+    schools,
+    blueing: causes,
+    edges: standing,
+    setting,
+    families,
+    depthLimit,
+    playLimit,
+    straightEdgePredicted,
+  };
   return {
     edges,
+    standing,
+    measuredAgain: again,
+    wearPlace: worstPlace(stations),
+    blueingCauses: causes,
+    crooked: crookedCauses(crookedEvidence(sheet, edges, setting, limits, playLimit.value)),
     setting,
     depthLimit,
     playLimit,
     cutter,
     straightEdgePredicted,
     wearPattern: wearPattern(stations, sheet.job?.turnOver),
-    edgeDownNext: edgeDownNext(stations),
+    edgeDownNext: edgeDownNext({ A: standing.A.stations, B: standing.B.stations }),
     checks: barChecks(context),
   };
 }

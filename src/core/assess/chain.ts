@@ -62,6 +62,9 @@ export function assessChain(sheet: BenchSheet, identity: Identity, limits: Limit
   const observed = chain.checks ?? {};
   const count = (value: number): Estimate => ({ value: mm(value), u: 0 });
   const checks: Check[] = [
+    ...(observed.resin
+      ? [observedCheck({ id: 'chain.resin', part }, observed.resin, { none: 'ok', soft: 'ok', baked: 'watch' })]
+      : []),
     observedCheck({ id: 'chain.crack', part, condemns: true }, observed.crack, {
       no: 'ok',
       yes: 'fail',

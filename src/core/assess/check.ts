@@ -2,6 +2,7 @@ import type { FamilyId, Limit, Provenance } from '../families';
 import { conformity, type Estimate, type LimitKind, type Outcome } from '../quantity';
 import type { Part } from '../sheet';
 import type { Edge, Rail } from '../bar';
+import type { BlueingCause } from './blueing';
 
 /** Where on a bar a check was made. */
 export interface Place {
@@ -27,9 +28,21 @@ export const CHECK_IDS = [
   'bar.oil-holes',
   'bar.groove',
   'bar.blueing',
+  'bar.twist',
+  'bar.holes',
+  'bar.dents',
+  'bar.tail',
+  'bar.ruts',
+  'bar.groove-shape',
+  'bar.resin',
+  'bar.chip',
+  'bar.marker',
   'bar.nose',
   'nose.turns',
   'nose.tip-play',
+  'nose.teeth',
+  'nose.pinch',
+  'nose.dirt',
   'chain.crack',
   'chain.cutter',
   'chain.elongation',
@@ -37,6 +50,7 @@ export const CHECK_IDS = [
   'chain.straps',
   'chain.tangs',
   'chain.tight-joints',
+  'chain.resin',
   'sprocket.wear',
   'sprocket.chains',
   'sprocket.turns',
@@ -49,6 +63,7 @@ export type CheckNote =
   | { readonly code: 'depends-on-pitch'; readonly families: readonly FamilyId[] }
   | { readonly code: 'pinches' }
   | { readonly code: 'test-disagrees'; readonly observed: string; readonly predicted: string }
+  | { readonly code: 'causes'; readonly causes: readonly BlueingCause[] }
   | { readonly code: 'ask-replaceable' };
 
 /** One judgement of one value or observation against one limit. Sentences are made of it in the wording. */

@@ -1,6 +1,8 @@
 /** A sheet in, an appraisal out: checks, verdicts with their reasons, fit, order, and what to measure next. */
 export * from './check';
 export * from './edge';
+export * from './blueing';
+export * from './crooked';
 export * from './bar';
 export * from './chain';
 export * from './sprocket';

@@ -52,12 +52,24 @@ export function assessNose(sheet: BenchSheet): readonly Check[] {
         loose: 'fail',
       }),
     );
+  if (observed.noseTeeth)
+    checks.push(
+      observedCheck({ id: 'nose.teeth', part, condemns: true }, observed.noseTeeth, {
+        good: 'ok',
+        worn: 'watch',
+        missing: 'fail',
+      }),
+    );
+  if (observed.nosePinch)
+    checks.push(observedCheck({ id: 'nose.pinch', part }, observed.nosePinch, { no: 'ok', yes: 'fail' }));
+  if (observed.noseDirt)
+    checks.push(observedCheck({ id: 'nose.dirt', part }, observed.noseDirt, { clear: 'ok', packed: 'fail' }));
   return checks;
 }
 
 /** What a failed nose means for its bar: re-nose it if the nose can be replaced, condemn it if not, ask if nobody has said. */
 export function noseOnBar(sheet: BenchSheet, nose: readonly Check[]): Check | null {
-  if (!nose.some(({ outcome }) => outcome === 'fail')) return null;
+  if (!nose.some(({ outcome, condemns }) => outcome === 'fail' && condemns)) return null;
   const replaceable = sheet.bar?.noseReplaceable;
   const head = { id: 'bar.nose', part: 'bar', condemns: replaceable !== true } as const;
   if (replaceable === undefined)

@@ -24,6 +24,12 @@ const WORK: Partial<Record<Check['id'], { readonly operation: Operation; readonl
   'bar.groove': { operation: 'rake-groove', from: 'fail' },
   'bar.burr': { operation: 'deburr', from: 'fail' },
   'bar.bow': { operation: 'straighten', from: 'watch' },
+  'bar.twist': { operation: 'straighten', from: 'watch' },
+  'bar.ruts': { operation: 'dress-rails', from: 'fail' },
+  'bar.groove-shape': { operation: 'ease-pinch', from: 'fail' },
+  'bar.play-after': { operation: 'close-rails', from: 'fail' },
+  'nose.pinch': { operation: 'free-nose', from: 'fail' },
+  'nose.dirt': { operation: 'free-nose', from: 'fail' },
   'bar.nose': { operation: 're-nose', from: 'fail' },
   'nose.turns': { operation: 'free-nose', from: 'watch' },
   'chain.uneven': { operation: 'even-cutters', from: 'fail' },
@@ -42,8 +48,18 @@ function callsFor(check: Check, from: 'watch' | 'fail'): boolean {
   return check.outcome === 'watch' && from === 'watch';
 }
 
+/** Work that was done and needs no second measurement is no reason any more. */
+function isMended(check: Check, done: readonly Operation[]): boolean {
+  const work = WORK[check.id];
+  return !check.condemns && work !== undefined && check.value === null && done.includes(work.operation);
+}
+
 const byRank = (a: Check, b: Check): number =>
   CHECK_IDS.indexOf(a.id) - CHECK_IDS.indexOf(b.id) || (a.probability ?? 0) - (b.probability ?? 0);
+
+/** Splayed rails are closed where the shop is of that school; pinched ones are eased. */
+const isSplayed = ({ id, observed, outcome }: Check): boolean =>
+  id === 'bar.groove-shape' && observed === 'splayed' && outcome === 'fail';
 
 /** The operations that checks and plans call for, in working order and once each. */
 export function operationsFor(
@@ -52,6 +68,9 @@ export function operationsFor(
   fileBack: boolean,
 ): readonly Operation[] {
   const wanted = checks.flatMap((check): Operation[] => {
+    if (isSplayed(check)) return ['close-rails'];
+    // A groove no wider than its link pinches it, whatever the play's limit says.
+    if (check.note?.code === 'pinches') return ['ease-pinch'];
     const work = WORK[check.id];
     return work && callsFor(check, work.from) ? [work.operation] : [];
   });
@@ -69,8 +88,9 @@ export function decide(
   checks: readonly Check[],
   missing: readonly string[],
   operations: readonly Operation[],
+  done: readonly Operation[] = [],
 ): Verdict {
-  const ordered = [...checks].sort(byRank);
+  const ordered = checks.filter((check) => !isMended(check, done)).sort(byRank);
   const condemning = ordered.filter(({ condemns }) => condemns);
   const reason = (check: Check): VerdictReason => ({ code: 'check', check });
   const failed = condemning.filter(({ outcome }) => outcome === 'fail');

@@ -34,6 +34,10 @@ const station = (near: number | null, far: number | null, mouth: number | null =
   mouth: mouth === null ? null : sure(mouth),
   deep: null,
   deepAt: null,
+  chips: { near: null, far: null },
+  marker: null,
+  leaveLow: false,
+  after: { near: null, far: null, mouth: null },
 });
 
 describe('rock', () => {

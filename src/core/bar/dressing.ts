@@ -10,6 +10,10 @@ export interface DressStation {
   readonly groove?: GrooveShape | null;
   /** True where the file must not go, at the nose. */
   readonly keptOut?: boolean;
+  /** Depth at the bottom of a chip too long to be left, mm: the rails are levelled to it. */
+  readonly chipped?: number | null;
+  /** True for a dip that is left as it is: the profile passes over it. */
+  readonly leaveLow?: boolean;
 }
 
 /** How level and how smooth a dressed rail is to be. */
@@ -51,12 +55,21 @@ export function dressProfile(
   stations: readonly DressStation[],
   { tolerance, slope }: DressRules,
 ): readonly (Mm | null)[] {
-  const anchors = stations.flatMap((station) =>
-    inPlan(station) ? [{ at: station.at, low: Math.min(station.near, station.far) + tolerance }] : [],
-  );
+  const planned = stations.filter(inPlan);
+  const holding = planned.filter(({ leaveLow }) => !leaveLow);
+  // Where every station is left low, nothing would hold the profile: then they all do.
+  const anchors = (holding.length > 0 ? holding : planned).map((station) => ({
+    at: station.at,
+    low: lowAt(station) + tolerance,
+  }));
   return stations.map((station) =>
     inPlan(station) ? mm(Math.min(...anchors.map(({ at, low }) => low + slope * Math.abs(station.at - at)))) : null,
   );
+}
+
+/** The height that rails are levelled to at a station: the lower rail, or the bottom of a long chip. */
+function lowAt({ near, far, chipped }: DressStation & { near: number; far: number }): number {
+  return Math.min(near, far, chipped ?? Infinity);
 }
 
 function inPlan(station: DressStation): station is DressStation & { near: number; far: number } {
@@ -68,9 +81,12 @@ export function mouthAfter(groove: GrooveShape, removal: number): Mm {
   return widthAt(groove, groove.deepAt === null ? removal : Math.min(removal, groove.deepAt));
 }
 
-/** The plan for one edge. Dressing never raises a rail: what stands below its target stays. */
-export function dressPlan(stations: readonly DressStation[], rules: DressRules): DressPlan {
-  const target = dressProfile(stations, rules);
+/**
+ * The plan for one edge. Dressing never raises a rail: what stands below its target stays.
+ * @param deeper taken off everywhere beside what levelling needs, mm: narrows the mouth of a flared groove
+ */
+export function dressPlan(stations: readonly DressStation[], rules: DressRules, deeper = 0): DressPlan {
+  const target = dressProfile(stations, rules).map((height) => (height === null ? null : mm(height - deeper)));
   const removal = (rail: 'near' | 'far') =>
     stations.map((station, i) => {
       const height = target[i] ?? null;
@@ -111,4 +127,66 @@ export function dressStop(plan: DressPlan, depthLimit: number | null, tang: numb
 /** Whole dressings an edge has left: `(weakest depth after − limit)/loss per dressing`, never below 0. */
 export function dressingsLeft(weakestAfter: number, depthLimit: number, lossPerDressing: number): number {
   return Math.max(0, Math.floor((weakestAfter - depthLimit) / lossPerDressing + 1e-9));
+}
+
+/** A dip that could be left, and what levelling to it costs the rest of the edge, mm off the worst place. */
+export interface DressException {
+  readonly station: number;
+  readonly saves: number;
+}
+
+/** Total metal a plan takes off at stations other than the one left out. */
+function takenElsewhere({ removeNear, removeFar }: DressPlan, but: number): number {
+  return [...removeNear, ...removeFar].reduce<number>(
+    (sum, removal, i) => (i % removeNear.length === but ? sum : sum + (removal ?? 0)),
+    0,
+  );
+}
+
+/**
+ * Dips that cost the rest of the edge more than the shop allows: for each station, what its neighbours would keep if it were left as it is, as the
+ * largest saving in one place. Nothing is left by itself: it is offered, and named in the record when taken.
+ */
+export function dressExceptions(
+  stations: readonly DressStation[],
+  rules: DressRules,
+  worthFrom: number,
+): readonly DressException[] {
+  const whole = dressPlan(stations, rules);
+  return stations.flatMap((station, i): DressException[] => {
+    if (!inPlan(station) || station.leaveLow) return [];
+    const without = dressPlan(
+      stations.map((each, j) => (j === i ? { ...each, leaveLow: true } : each)),
+      rules,
+    );
+    if (takenElsewhere(whole, i) <= takenElsewhere(without, i)) return [];
+    const savings = stations.flatMap((_, j) =>
+      j === i
+        ? []
+        : [
+            (whole.removeNear[j] ?? 0) - (without.removeNear[j] ?? 0),
+            (whole.removeFar[j] ?? 0) - (without.removeFar[j] ?? 0),
+          ],
+    );
+    const saves = Math.max(0, ...savings);
+    return saves > worthFrom ? [{ station: i, saves }] : [];
+  });
+}
+
+/** Passes of the guided file that a rail needs at its worst place, and the minutes of an edge, by the shop's figures. */
+export interface DressEffort {
+  readonly passes: { readonly near: number; readonly far: number };
+  readonly minutes: number;
+}
+
+/** Effort of a plan: each rail by its worst place, set up once. A plan that takes nothing takes no time. */
+export function dressEffort(
+  plan: DressPlan,
+  figures: { readonly pass: number; readonly setup: number; readonly perPass: number },
+): DressEffort {
+  const passes = (removal: DressPlan['removeNear']) =>
+    Math.ceil(Math.max(0, ...removal.map((each) => each ?? 0)) / figures.pass - 1e-9);
+  const [near, far] = [passes(plan.removeNear), passes(plan.removeFar)];
+  const minutes = near + far === 0 ? 0 : figures.setup + (near + far) * figures.perPass;
+  return { passes: { near, far }, minutes };
 }

@@ -3,3 +3,6 @@ export * from './rock';
 export * from './station';
 export * from './dressing';
 export * from './pattern';
+export * from './drift';
+export * from './wear-place';
+export * from './crooked';

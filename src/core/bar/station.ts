@@ -19,6 +19,27 @@ export interface Station {
   readonly mouth: Estimate | null;
   readonly deep: Estimate | null;
   readonly deepAt: Mm | null;
+  readonly chips: Readonly<Record<Rail, Chip | null>>;
+  /** Rails that one guided pass touched. */
+  readonly marker: Marker | null;
+  /** A dip left as it is. */
+  readonly leaveLow: boolean;
+  /** The second measurement, after the rework; null where it was not made. */
+  readonly after: { readonly near: Estimate | null; readonly far: Estimate | null; readonly mouth: Estimate | null };
+}
+
+/** A piece broken out of a rail, mm. */
+export interface Chip {
+  readonly length: number;
+  readonly depth: number;
+}
+
+/** Where a pass of the guided file took the marker off. */
+export type Marker = 'near' | 'far' | 'both' | 'none';
+
+function chipOf(chip: StationSheet['chipNear']): Chip | null {
+  const [length, depth] = [chip && estimate(chip.length), chip && estimate(chip.depth)];
+  return length && depth ? { length: length.value, depth: depth.value } : null;
 }
 
 const estimated = (reading: StationSheet['near']): Estimate | null => (reading ? estimate(reading) : null);
@@ -35,6 +56,14 @@ export function stationsOf(bar: BarSheet | undefined, edge: Edge): readonly Stat
       mouth: estimated(station.mouth),
       deep: estimated(station.deep),
       deepAt: station.deepAt ? (estimate(station.deepAt)?.value ?? null) : null,
+      chips: { near: chipOf(station.chipNear), far: chipOf(station.chipFar) },
+      marker: station.marker ?? null,
+      leaveLow: station.leaveLow ?? false,
+      after: {
+        near: estimated(station.after?.near),
+        far: estimated(station.after?.far),
+        mouth: estimated(station.after?.mouth),
+      },
     };
   });
 }
@@ -144,4 +173,41 @@ function playOf(station: Station, { tang, linkThickness }: Setting): Estimate | 
   const share = flared ? engaged / (2 * groove.deepAt) : 0;
   const u = Math.hypot((1 - share) * station.mouth.u, share * (station.deep?.u ?? 0), linkThickness.u);
   return { value: mm(width - linkThickness.value), u };
+}
+
+/** Depth at the bottom of the chips of a station that are longer than may be left; null where there is none. */
+export function chippedDepth({ near, far, chips }: Station, leftUpTo: number): number | null {
+  const bottom = (rail: Estimate | null, chip: Chip | null): number[] =>
+    rail && chip && chip.length > leftUpTo ? [rail.value - chip.depth] : [];
+  const bottoms = [...bottom(near, chips.near), ...bottom(far, chips.far)];
+  return bottoms.length === 0 ? null : Math.min(...bottoms);
+}
+
+/**
+ * What the marker says of the step: a pass that touched one rail only found the other one low.
+ * @returns the low rail, `level` where both were touched, null where neither was or nobody looked
+ */
+export function markerSays({ marker }: Station): Rail | 'level' | null {
+  if (marker === 'near') return 'far';
+  if (marker === 'far') return 'near';
+  return marker === 'both' ? 'level' : null;
+}
+
+/** A guided file bridges a step below this, mm (common practice, no source): then either word may be right. */
+export const MARKER_BLIND_BELOW = 0.05;
+
+/** Whether marker and measured step contradict each other; null where one of them is missing or the step is too small to see. */
+export function markerContradicts(station: Station): boolean | null {
+  const said = markerSays(station);
+  const measured = step(station);
+  if (said === null || !measured) return null;
+  if (Math.abs(measured.value) <= Math.max(MARKER_BLIND_BELOW, 2 * measured.u)) return said === 'level' ? false : null;
+  return said !== (measured.value < 0 ? 'near' : 'far');
+}
+
+/** A station as it stands after the rework, where it was measured again; what was not measured again is not known. */
+export function afterRework(station: Station): Station | null {
+  const { near, far, mouth } = station.after;
+  if (!near && !far) return null;
+  return { ...station, near, far, mouth, deep: null, deepAt: null, chips: { near: null, far: null }, marker: null };
 }

@@ -2,3 +2,4 @@
 export * from './family';
 export * from './limits';
 export * from './limits-file';
+export * from './schools';

@@ -4,7 +4,7 @@ import { parseLength } from '../quantity';
 import type { FamilyId, Provenance } from './family';
 
 /** What a limit's number is counted in. */
-export type LimitUnit = 'mm' | '%' | 'mm/mm' | 'count';
+export type LimitUnit = 'mm' | '%' | 'mm/mm' | 'count' | 'min';
 
 /** How a limit acts: a floor, a ceiling, or a figure that a computation uses. */
 export type LimitRole = 'min' | 'max' | 'figure';
@@ -48,6 +48,11 @@ export const DEFAULT_LIMITS = {
   'bar.dress.keep-out': limit(25, 'mm', 'figure', 'shop'),
   'bar.dress.coarse-first': limit(0.8, 'mm', 'max', 'practice'),
   'bar.dress.loss': limit(0.3, 'mm', 'figure', 'shop'),
+  'bar.dress.chip': limit(15, 'mm', 'max', 'shop'),
+  'bar.dress.exception': limit(0.25, 'mm', 'max', 'shop'),
+  'bar.dress.pass': limit(0.04, 'mm', 'figure', 'shop'),
+  'bar.dress.minutes-setup': limit(4, 'min', 'figure', 'shop'),
+  'bar.dress.minutes-per-pass': limit(0.5, 'min', 'figure', 'shop'),
   'chain.cutter': limit(4, 'mm', 'min', 'memory'),
   'chain.filing-loss': limit(0.125, 'mm', 'figure', 'shop'),
   'chain.elongation': limit(3, '%', 'max', 'memory'),

@@ -23,6 +23,7 @@ export const FIELD_KINDS = {
   file: { lo: 3, hi: 8, name: 'file diameter' },
   loop: { lo: 300, hi: 6000, name: 'length round the loop' },
   centres: { lo: 80, hi: 2500, name: 'distance between centres' },
+  chip: { lo: 0, hi: 200, name: 'length of a chip' },
   noseRadius: { lo: 8, hi: 90, name: 'nose radius' },
 } as const satisfies Record<string, { lo: number; hi: number; name: string }>;
 

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { BAR_OPERATIONS } from './bench-sheet';
 
 /** What to do with a part. */
 export const ACTIONS = ['keep', 'clean', 'recondition', 'replace', 'undecided'] as const;
@@ -6,13 +7,7 @@ export type Action = (typeof ACTIONS)[number];
 
 /** Named work on a part, in working order: clean before judging, level before deburring. */
 export const OPERATIONS = [
-  'clean-oil-holes',
-  'rake-groove',
-  'straighten',
-  'dress-rails',
-  'deburr',
-  'free-nose',
-  're-nose',
+  ...BAR_OPERATIONS,
   'file-back',
   'even-cutters',
   'file-tangs',

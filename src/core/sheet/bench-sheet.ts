@@ -3,6 +3,19 @@ import { FAMILY_IDS } from '../families';
 import { INSTRUMENT_IDS } from '../quantity';
 import { quantity } from './quantity-schema';
 
+/** A piece broken out of a rail: how long along the rail, how deep below it. */
+export const chipSchema = z.strictObject({ length: quantity('chipLength'), depth: quantity('chipDepth') });
+
+/** What a station measures after the rework: the same readings, taken again. */
+export const afterSchema = z.strictObject({
+  near: quantity('near').optional(),
+  far: quantity('far').optional(),
+  mouth: quantity('mouth').optional(),
+});
+
+/** Where one pass of the guided file took the marker off. */
+export const MARKER = ['near', 'far', 'both', 'none'] as const;
+
 /** Everything the sheet can say of one station on one edge. */
 export const stationSchema = z.strictObject({
   at: quantity('at').describe('Position along the edge from the tail.'),
@@ -13,10 +26,28 @@ export const stationSchema = z.strictObject({
   deepAt: quantity('deepAt').optional().describe('How far below the rails `deep` was taken.'),
   burrNear: z.enum(['none', 'felt', 'heavy']).optional().describe('Wire edge on the outer side of the near rail.'),
   burrFar: z.enum(['none', 'felt', 'heavy']).optional().describe('Wire edge on the outer side of the far rail.'),
+  chipNear: chipSchema.optional().describe('Piece broken out of the near rail.'),
+  chipFar: chipSchema.optional().describe('Piece broken out of the far rail.'),
+  marker: z.enum(MARKER).optional().describe('Rails that one guided pass touched: the untouched rail is the low one.'),
+  leaveLow: z.boolean().optional().describe('A dip left as it is, because levelling to it would cost the whole edge.'),
+  after: afterSchema.optional().describe('The second measurement, after the rework.'),
   note: z.string().max(500).optional(),
 });
 
 export const edgeSchema = z.strictObject({ stations: z.array(stationSchema).max(60) });
+
+/** Work on a bar, in working order: straight before level, level before deburring, clean last of all. */
+export const BAR_OPERATIONS = [
+  'clean-oil-holes',
+  'rake-groove',
+  'straighten',
+  'ease-pinch',
+  'dress-rails',
+  'deburr',
+  'close-rails',
+  'free-nose',
+  're-nose',
+] as const;
 
 /** Observations that need no tool, each with its words. */
 export const barChecksSchema = z.strictObject({
@@ -24,6 +55,15 @@ export const barChecksSchema = z.strictObject({
   crack: z.enum(['no', 'yes', 'unsure']).optional(),
   blueing: z.enum(['no', 'light', 'heavy']).optional(),
   resin: z.enum(['none', 'soft', 'baked']).optional().describe('Baked resin means that it ran hot.'),
+  twist: z.enum(['none', 'slight', 'plain']).optional(),
+  dents: z.enum(['none', 'light', 'deep']).optional(),
+  barePaint: z.enum(['seen']).optional().describe('Recorded, and means nothing.'),
+  holes: z.enum(['ok', 'worn', 'torn']).optional().describe('Tensioner hole.'),
+  tailErosion: z.enum(['none', 'slight', 'deep']).optional().describe('Where a slack chain hammers the tail.'),
+  ruts: z.enum(['none', 'slight', 'deep']).optional().describe('Secondary ruts worn into the rail tops.'),
+  grooveShape: z.enum(['even', 'pinched', 'splayed']).optional(),
+  noseTeeth: z.enum(['good', 'worn', 'missing']).optional(),
+  nosePinch: z.enum(['no', 'yes']).optional().describe('Nose plates pressed together on the sprocket.'),
   slot: z.enum(['ok', 'worn', 'wallowed']).optional(),
   oilHoles: z.enum(['clear', 'blocked']).optional(),
   groove: z.enum(['clean', 'packed']).optional(),
@@ -43,9 +83,11 @@ export type PitchMark = (typeof PITCH_MARKS)[number];
 export const barSchema = z.strictObject({
   stamp: z.string().max(200).optional().describe('As punched near the tail.'),
   edgeDown: z.enum(['A', 'B']).optional().describe('The edge that was down on the saw as it came.'),
+  edgeDownNow: z.enum(['A', 'B']).optional().describe('The edge that is down as it goes back.'),
   construction: z.enum(['laminated', 'solid']).optional(),
   nose: z.enum(['sprocket', 'hard']).optional(),
   noseReplaceable: z.boolean().optional(),
+  nosePort: z.boolean().optional().describe('Has a port to grease the nose through.'),
   nosePitch: z.enum(PITCH_MARKS).optional().describe('Pitch marked on the nose sprocket or its rivets.'),
   noseTeeth: z.int().min(5).max(20).optional(),
   mount: z.string().max(40).optional(),
@@ -63,6 +105,7 @@ export const barSchema = z.strictObject({
   overallLength: quantity('overallLength')
     .optional()
     .describe('Tail to tip, off the saw: the measure that stations run along.'),
+  reworkDone: z.array(z.enum(BAR_OPERATIONS)).max(BAR_OPERATIONS.length).optional(),
   checks: barChecksSchema.optional(),
   edges: z.strictObject({ A: edgeSchema.optional(), B: edgeSchema.optional() }).optional(),
 });

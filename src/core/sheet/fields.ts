@@ -16,6 +16,8 @@ export const SHEET_FIELDS = {
   loopLength: { kind: 'loop', instrument: 'tape' },
   tape: { kind: 'loop', instrument: 'tape' },
   centres: { kind: 'centres', instrument: 'tape' },
+  chipLength: { kind: 'chip', instrument: 'rule' },
+  chipDepth: { kind: 'smallDefect', instrument: 'depth-rod' },
   noseRadius: { kind: 'noseRadius', instrument: 'rule' },
   bow: { kind: 'smallDefect', instrument: 'feeler' },
   at: { kind: 'station', instrument: 'rule' },

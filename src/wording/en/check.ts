@@ -1,5 +1,5 @@
 import { never } from '../../core/result';
-import type { Check, CheckNote, Place } from '../../core/assess';
+import type { BlueingCause, Check, CheckNote, Place } from '../../core/assess';
 import { formatFigure, formatLength, mm, type UnitSystem } from '../../core/quantity';
 import { checkName, familyLabel, provenanceWord, railWord, straightEdgeWord } from './labels';
 import { list, readingName } from './places';
@@ -57,6 +57,39 @@ const OBSERVED: Record<string, string> = {
   'nose.turns.seized': 'The nose is seized.',
   'nose.tip-play.none': 'No play at the tip.',
   'nose.tip-play.slight': 'Slight play at the tip: watch it.',
+  'bar.twist.none': 'The bar is not twisted.',
+  'bar.twist.slight': 'The bar is slightly twisted: it may be straightened and must then be measured again.',
+  'bar.twist.plain': 'The bar is plainly twisted: a real bend is not worth straightening.',
+  'bar.holes.ok': 'The tensioner hole is sound.',
+  'bar.holes.worn': 'The tensioner hole is worn: look at the tension often.',
+  'bar.holes.torn': 'The tensioner hole is torn out: it no longer holds the tension.',
+  'bar.dents.none': 'No dents.',
+  'bar.dents.light': 'Light dents, which mean nothing.',
+  'bar.dents.deep': 'Deep dents: see whether the groove is pinched there.',
+  'bar.tail.none': 'No erosion at the tail.',
+  'bar.tail.slight': 'Slight erosion at the tail: the chain ran slack now and then.',
+  'bar.tail.deep': 'Deep erosion at the tail: a slack chain hammers there. Mind the tension.',
+  'bar.ruts.none': 'No ruts in the rail tops.',
+  'bar.ruts.slight': 'Slight ruts in the rail tops: they go with the next dressing.',
+  'bar.ruts.deep': 'Ruts are worn into the rail tops: dress them out.',
+  'bar.groove-shape.even': 'The groove is even along its length.',
+  'bar.groove-shape.pinched': 'The groove is pinched somewhere: ease the place.',
+  'bar.groove-shape.splayed': 'The rails are splayed: dressing takes the flared mouth off; some shops close them.',
+  'bar.resin.none': 'No resin on the bar.',
+  'bar.resin.soft': 'Soft resin on the bar.',
+  'bar.resin.baked': 'Resin is baked onto the bar: it ran hot.',
+  'bar.marker.agrees': 'The marker and the measured step say the same.',
+  'bar.marker.disagrees': 'The marker says that the other rail is the low one: measure this step again.',
+  'chain.resin.none': 'No resin on the chain: bright, it was sharp and oiled.',
+  'chain.resin.soft': 'Soft resin on the chain.',
+  'chain.resin.baked': 'Resin is baked onto the chain: it ran hot.',
+  'nose.teeth.good': 'The teeth of the nose are good.',
+  'nose.teeth.worn': 'The teeth of the nose are worn.',
+  'nose.teeth.missing': 'Teeth are missing from the nose.',
+  'nose.pinch.no': 'The nose plates stand free of the sprocket.',
+  'nose.pinch.yes': 'The nose plates press on the sprocket: free it.',
+  'nose.dirt.clear': 'No dirt round the nose sprocket.',
+  'nose.dirt.packed': 'Dirt is packed round the nose sprocket: clear it, never with air that spins it.',
   'nose.tip-play.loose': 'The nose sprocket is loose at the tip.',
   'chain.crack.no': 'No crack found in the chain.',
   'chain.crack.yes': 'A link is cracked: a crack always condemns.',
@@ -128,6 +161,8 @@ function warned(check: Check, value: string, watch: string): string {
       return `Side play is ${value}: beginning to rock, watch from ${watch}.`;
     case 'bar.bow':
       return `The bar is bowed by ${value}: slight, may be straightened and must then be measured again.`;
+    case 'bar.chip':
+      return `A piece ${value} long is out of the rail: ${check.value! > (check.limit ?? 0) ? 'the dressing goes down to it' : 'short enough to be left'}.`;
     case 'chain.elongation':
       return `The chain has grown by ${value}: watch from ${watch}.`;
     case 'sprocket.wear':
@@ -148,6 +183,15 @@ export function valueWithDoubt({ value, unit, uncertainty }: Check, system: Unit
   return `${shown} ± ${doubt}`;
 }
 
+const BLUEING: Record<BlueingCause, string> = {
+  'no-oil': 'no oil, its holes are blocked',
+  'groove-packed': 'no oil, the groove is packed',
+  'link-on-floor': 'the link rubs on the floor of the groove',
+  pinched: 'the groove pinches the link',
+  'nose-stiff': 'the nose turns stiffly',
+  'ran-tight-or-blunt': 'it ran too tight or blunt; nothing else was found',
+};
+
 function note(item: CheckNote): string {
   switch (item.code) {
     case 'needs':
@@ -158,6 +202,11 @@ function note(item: CheckNote): string {
       return 'The groove is no wider than the link: it pinches. Ease the place.';
     case 'test-disagrees':
       return `In the test ${straightEdgeWord[item.observed as keyof typeof straightEdgeWord]}; from the measured groove ${straightEdgeWord[item.predicted as keyof typeof straightEdgeWord]}. Make the test or measure the width again.`;
+    case 'causes':
+      return `Likely: ${list(
+        item.causes.map((cause) => BLUEING[cause]),
+        'or',
+      )}.`;
     case 'ask-replaceable':
       return 'Say whether the nose is replaceable.';
     default:

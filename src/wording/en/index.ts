@@ -10,3 +10,4 @@ export * from './judgements';
 export * from './loop';
 export * from './stock';
 export * from './counter';
+export * from './bar';

@@ -23,6 +23,7 @@ const READINGS: Record<string, string> = {
   'chain.cuttersRight': 'cutter lengths',
   'chain.cutters': 'number of cutters',
   'chain.pushPull': 'push-and-pull length',
+  'bar.after': 'the second measurement, after the rework',
   'bar.groove': 'groove near the floor',
   'bar.nosePitch': 'pitch marked on the nose',
   'bar.noseTeeth': 'teeth of the nose',

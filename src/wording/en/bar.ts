@@ -1,0 +1,142 @@
+import { never } from '../../core/result';
+import type { CauseFinding, WearPlace } from '../../core/bar';
+import type { EdgeDressing } from '../../core/assess';
+import type { SchoolId, Schools } from '../../core/families';
+import { formatLength, formatPosition, mm, type UnitSystem } from '../../core/quantity';
+import { list } from './places';
+
+/** Where depth was lost, and what that tells of the use. */
+export function wearPlaceSentence(place: WearPlace, unit: UnitSystem = 'mm'): string | null {
+  if (place.code === 'not-measured') return null;
+  if (place.code === 'even') return 'Depth is lost evenly along the bar.';
+  const where = `Edge ${place.edge} has lost most depth at ${formatPosition(mm(place.at), unit)} (${formatLength(mm(place.lost), unit)})`;
+  switch (place.code) {
+    case 'toward-nose':
+      return `${where}, toward the nose: that is where people cut.`;
+    case 'at-nose':
+      return `${where}, at the nose: limbing with the tip.`;
+    case 'at-tail':
+      return `${where}, at the tail: a slack chain hammers there.`;
+    case 'one-spot':
+      return `${where}, in one spot: a blunt chain gets forced at the same place.`;
+    default:
+      return never(place);
+  }
+}
+
+/** Causes of a crooked cut by name. */
+export const causeName: Record<CauseFinding['cause'], string> = {
+  lean: 'The chain leans',
+  play: 'The chain rocks',
+  cutters: 'The cutters are uneven',
+};
+
+/** How one cause stands, with its figure. */
+export function causeSentence(
+  { cause, state, value, limit, toward, aggravates }: CauseFinding,
+  unit: UnitSystem = 'mm',
+): string {
+  if (state === 'not-measured')
+    return {
+      lean: 'Not known: measure both rails along the cutting edge.',
+      play: 'Not known: measure the groove\u2019s width.',
+      cutters: 'Not known: measure cutters of both sides.',
+    }[cause];
+  const show = (figure: number | null) =>
+    figure === null
+      ? ''
+      : cause === 'lean'
+        ? `${Math.abs(figure).toFixed(1)}\u00b0`
+        : formatLength(mm(Math.abs(figure)), unit);
+  const side = toward ? ` It draws the cut to the ${toward}.` : '';
+  if (state === 'sound') return `No: ${show(value)}, it counts from ${show(limit)}.`;
+  const says = {
+    lean: `The set lean is ${show(value)}, it counts from ${show(limit)}.`,
+    play: `The groove lets it rock by ${show(value)} of play, the most is ${show(limit)}.`,
+    cutters: `Left and right differ by ${show(value)} on average, it counts from ${show(limit)}.`,
+  }[cause];
+  return `${says}${side}${aggravates ? ' The bar comes first; this makes it worse.' : ''}`;
+}
+
+/** Both schools on crooked cuts, named. */
+export const CROOKED_SCHOOLS = [
+  'One school: it is the bar. Unlevel rails or a worn groove; uneven sharpening alone cut straight in a trial.',
+  'The other: it is the cutters. One side longer, sharper or damaged, the usual cause with hand filers.',
+  'Here: the bar first. Cutters count alone only when the bar measures sound, and as an aggravator always.',
+] as const;
+
+/** Questions the schools differ on, for the shop\u2019s choice. */
+export const schoolName: Record<SchoolId, string> = {
+  levelling: 'Levelling the rails',
+  closeRails: 'Splayed rails',
+  turnOver: 'Turning the bar over',
+};
+
+export const schoolAnswer: { readonly [K in SchoolId]: Readonly<Record<Schools[K], string>> } = {
+  levelling: {
+    'guided-file': 'guided file',
+    'draw-file': 'draw-file, with square and light',
+    'belt-then-file': 'belt, then file',
+    'wood-block': 'file in a wood block',
+  },
+  closeRails: { off: 'never closed: dress, or replace', on: 'closed, then measured again' },
+  turnOver: {
+    'every-chain': 'at every chain change',
+    'every-sharpening': 'at every sharpening',
+    'when-worn': 'when wear shows',
+  },
+};
+
+/** How the rails are levelled, step by step, in the school of the shop. */
+export const LEVELLING_STEPS: Record<Schools['levelling'], readonly string[]> = {
+  'guided-file': [
+    'Bar flat in the vise. Guided file on the rails, pressing down and in.',
+    'Cut on the push only, lift on the return, clear the file often.',
+    'Work the high rail until both shine evenly along the whole length.',
+  ],
+  'draw-file': [
+    'Bar upright in the vise. Draw the file along both rails at once.',
+    'Try with the square against the light, every few strokes.',
+    'Stop when no light shows along the whole length.',
+  ],
+  'belt-then-file': [
+    'Very bad rails: coarse on the belt first, the bar square to it, never long in one place: it blues.',
+    'Then square by guided file, cutting on the push only.',
+    'Stop when both rails shine evenly.',
+  ],
+  'wood-block': [
+    'File set square into a wood block. Slide the block along the bar\u2019s side.',
+    'Cut on the push only, lift on the return.',
+    'Work the high rail until both shine evenly.',
+  ],
+};
+
+/** Cautions on the work card. */
+export const REWORK_CAUTIONS = [
+  'Gloves at the rail edges. Eye protection with file, belt and air.',
+  'Stay off the nose sprocket. Blow away from the nose, never spin its bearing with air.',
+  'Near enough is enough: this is maintenance, not a new bar. Then measure again.',
+] as const;
+
+/** What a dressing takes in passes and minutes. */
+export function effortSentence(
+  { effort: { passes, minutes }, coarseFirst, deeper }: EdgeDressing,
+  unit: UnitSystem = 'mm',
+): string {
+  const work = [
+    passes.near > 0 ? `${passes.near} passes on the near rail` : '',
+    passes.far > 0 ? `${passes.far} on the far rail` : '',
+  ].filter(Boolean);
+  if (work.length === 0) return 'Nothing to take off.';
+  const coarse = coarseFirst ? ' Coarse first, then square by file.' : '';
+  const deep =
+    deeper > 0
+      ? ` ${formatLength(mm(deeper), unit)} of it all along brings the flared mouth back within its play.`
+      : '';
+  return `About ${list(work)}, ${Math.round(minutes)} min.${coarse}${deep}`;
+}
+
+/** A dip that could be left. */
+export function exceptionSentence(at: number, saves: number, unit: UnitSystem = 'mm'): string {
+  return `The dip at ${formatPosition(mm(at), unit)} costs the rest of the edge up to ${formatLength(mm(saves), unit)}. It can be left, and is then named in the record.`;
+}
