@@ -1,5 +1,5 @@
 import { sql } from 'drizzle-orm';
-import { DEFAULTS } from '../../src/core/families';
+import { DEFAULT_SCHOOLS, DEFAULTS } from '../../src/core/families';
 import { DEMO_CODES } from '../../src/data/demo';
 import { addStock } from '../../src/data/repositories';
 import type { Context } from '../../src/server/context';
@@ -7,7 +7,7 @@ import { loadDemo } from '../../src/server/demo';
 import { manyParts } from './many-parts';
 import { summarise, summaryKey } from '../../src/server/use-cases/summary';
 
-const RULES = { limits: DEFAULTS, codes: DEMO_CODES };
+const RULES = { limits: DEFAULTS, codes: DEMO_CODES, schools: DEFAULT_SCHOOLS };
 const OPEN_SHARE = 1000;
 /** Parts on the shelf of the big store. */
 export const PARTS_IN_STOCK = 20_000;

@@ -2,6 +2,7 @@
 export * from './readings';
 export * from './requests';
 export * from './counter';
+export * from './caliper';
 export * from './stock';
 export * from './supplier';
 export * from './views';

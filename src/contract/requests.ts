@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { SCHOOL_IDS } from '../core/families';
 import { learnedCodeSchema } from '../core/identify';
 import { counterEntrySchema } from './counter';
 
@@ -37,6 +38,9 @@ export const changeLimitSchema = z.strictObject({
   source: z.string().trim().max(200).nullable(),
 });
 export type ChangeLimit = z.infer<typeof changeLimitSchema>;
+
+export const chooseSchoolSchema = z.strictObject({ school: z.enum(SCHOOL_IDS), answer: z.string().max(40) });
+export type ChooseSchool = z.infer<typeof chooseSchoolSchema>;
 
 export const putCodeSchema = z.strictObject({ by: who, code: learnedCodeSchema });
 export type PutCode = z.infer<typeof putCodeSchema>;

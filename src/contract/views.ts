@@ -1,5 +1,5 @@
 import type { Step } from '../core/assess';
-import type { LimitId, Limits } from '../core/families';
+import type { LimitId, Limits, Schools } from '../core/families';
 import type { StockMatch, StockPart } from '../core/fit';
 import type { LearnedCode } from '../core/identify';
 import type { Action, Part } from '../core/sheet';
@@ -62,6 +62,9 @@ export interface JobView {
   readonly readings: readonly StoredReadingMessage[];
   readonly limits: Limits;
   readonly codes: readonly LearnedCode[];
+  readonly schools: Schools;
+  /** How the bar of this saw was turned, newest first. */
+  readonly turnOvers: readonly TurnOverView[];
   readonly photos: readonly PhotoView[];
   readonly signOffs: readonly {
     readonly id: string;
@@ -69,6 +72,15 @@ export interface JobView {
     readonly by: string;
     readonly upToReading: number;
   }[];
+}
+
+/** What one job says of the edge that was down: as the bar came, and as it went back. */
+export interface TurnOverView {
+  readonly tag: string;
+  readonly at: string;
+  readonly by: string;
+  readonly came: string | null;
+  readonly went: string | null;
 }
 
 /** A picture taken when the job came in; its bytes are fetched by its id. */
@@ -111,6 +123,25 @@ export interface SlipView {
   readonly stock: readonly StockAnswer[];
 }
 
+/** The work card for the vise: what comes off where, in large type. Amounts in mm; null where the file stays off. */
+export interface WorkCardView {
+  readonly shop: ShopView;
+  readonly tag: string;
+  readonly customer: string;
+  readonly saw: string | null;
+  readonly date: string;
+  readonly verdict: string;
+  readonly operations: readonly string[];
+  readonly levelling: { readonly school: string; readonly steps: readonly string[] };
+  readonly edges: readonly {
+    readonly edge: 'A' | 'B';
+    readonly effort: string;
+    readonly rows: readonly { readonly at: number; readonly near: number | null; readonly far: number | null }[];
+  }[];
+  readonly left: readonly string[];
+  readonly cautions: readonly string[];
+}
+
 export interface StockView {
   readonly shop: ShopView;
   readonly parts: readonly StockPart[];
@@ -143,6 +174,7 @@ export interface StockImportView {
 export interface ShopPageView {
   readonly shop: ShopView;
   readonly codes: readonly LearnedCodeView[];
+  readonly schools: Schools;
   readonly supplier: SupplierMood;
   readonly limits: Limits;
   readonly changes: readonly {

@@ -1,5 +1,5 @@
 import { entriesFromSheet } from '../core/sheet';
-import { DEFAULTS } from '../core/families';
+import { DEFAULT_SCHOOLS, DEFAULTS } from '../core/families';
 import {
   DEMO_CODES,
   DEMO_CUSTOMERS,
@@ -33,7 +33,7 @@ import type { Rules } from './use-cases/shop';
 import { summarise, summaryKey } from './use-cases/summary';
 
 const DAY_MS = 86_400_000;
-const DEMO_RULES: Rules = { limits: DEFAULTS, codes: DEMO_CODES };
+const DEMO_RULES: Rules = { limits: DEFAULTS, codes: DEMO_CODES, schools: DEFAULT_SCHOOLS };
 
 type DemoJob = (typeof DEMO_JOBS)[number];
 const nameOf = (id: string): string => DEMO_PEOPLE.find((person) => person.id === id)!.name;

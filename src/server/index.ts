@@ -11,6 +11,8 @@ export * from './use-cases/shop';
 export * from './use-cases/stock';
 export * from './use-cases/stock-imports';
 export * from './use-cases/counter';
+export * from './use-cases/work-card';
+export { caliperCommand, caliperStream } from './simulated/caliper';
 export * from './use-cases/supplier';
 export * from './use-cases/codes';
 export * from './use-cases/photos';

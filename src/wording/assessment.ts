@@ -1,8 +1,10 @@
 import type { Appraisal, Check, EdgeAssessment, LoopAssessment, Verdict } from '../core/assess';
 import type { Identified } from '../core/identify';
+import { afterRework, leastDepth, type Station } from '../core/bar';
 import type { StockMatch } from '../core/fit';
 import type { Assessment } from '../core/sheet';
 import {
+  causeSentence,
   checkSentence,
   fitSentence,
   identityFinding,
@@ -12,6 +14,7 @@ import {
   stockMiss,
   tensionSentence,
   verdictReason,
+  wearPlaceSentence,
   wearPatternSentence,
 } from './en';
 
@@ -94,7 +97,26 @@ function check(item: Check): Assessment['checks'][number] {
   };
 }
 
-function edge({ stations, figures, dressing }: EdgeAssessment): Assessment['bar']['edges']['A'] {
+function afterOf(
+  station: Station,
+  { stations, figures }: EdgeAssessment,
+  i: number,
+): Assessment['bar']['edges']['A']['stations'][number]['after'] {
+  const standing = stations[i];
+  const figure = figures[i];
+  if (!standing || !figure || !afterRework(station)) return null;
+  return {
+    depth: leastDepth(standing)?.value ?? null,
+    step: figure.step?.value ?? null,
+    play: figure.play?.value ?? null,
+    floorClearance: figure.floorClearance?.value ?? null,
+  };
+}
+
+function edge(
+  { stations, figures, dressing }: EdgeAssessment,
+  standing: EdgeAssessment,
+): Assessment['bar']['edges']['A'] {
   return {
     stations: stations.map(({ at }, i) => {
       const figure = figures[i]!;
@@ -106,6 +128,7 @@ function edge({ stations, figures, dressing }: EdgeAssessment): Assessment['bar'
         setLean: figure.setLean,
         play: figure.play?.value ?? null,
         floorClearance: figure.floorClearance?.value ?? null,
+        after: afterOf(stations[i]!, standing, i),
       };
     }),
     dressing: dressing && {
@@ -118,6 +141,10 @@ function edge({ stations, figures, dressing }: EdgeAssessment): Assessment['bar'
       weakestDepthAfter: dressing.plan.weakest?.depth ?? null,
       dressingsLeft: dressing.dressingsLeft,
       coarseFirst: dressing.coarseFirst,
+      deeper: dressing.deeper,
+      exceptions: dressing.exceptions.map((exception) => ({ ...exception })),
+      passes: { ...dressing.effort.passes },
+      minutes: dressing.effort.minutes,
       stoppedBy: dressing.stoppedBy,
     },
   };
@@ -159,8 +186,11 @@ export function assessmentDocument(appraisal: Appraisal, stock?: readonly StockM
     },
     checks: appraisal.checks.map(check),
     bar: {
-      edges: { A: edge(bar.edges.A), B: edge(bar.edges.B) },
+      edges: { A: edge(bar.edges.A, bar.standing.A), B: edge(bar.edges.B, bar.standing.B) },
       wearPattern: wearPatternSentence(bar.wearPattern),
+      wearPlace: wearPlaceSentence(bar.wearPlace),
+      measuredAgain: bar.measuredAgain,
+      crooked: bar.crooked.map((finding) => ({ ...finding, why: causeSentence(finding) })),
       edgeDownNext: bar.edgeDownNext,
       playLimit: bar.playLimit.value,
       straightEdgePredicted: bar.straightEdgePredicted,

@@ -13,7 +13,7 @@ async function expectAccessible(page: Page, what: string): Promise<void> {
   ).toEqual([]);
 }
 
-const STEPS = ['take-in', 'strip', 'identify', 'clean', 'bar', 'chain', 'sprocket', 'decide', 'order'];
+const STEPS = ['take-in', 'strip', 'identify', 'clean', 'bar', 'chain', 'sprocket', 'decide', 'rework', 'order'];
 
 for (const bench of ['light', 'dark'] as const) {
   test(`axe finds nothing serious on any view, ${bench} bench`, async ({ page, context, baseURL }) => {

@@ -79,7 +79,7 @@ test('from an empty job to the order slip by keyboard alone, and a reload keeps 
 
   await page.keyboard.press('8');
   await expect(page.getByRole('main')).toContainText('rests on step between the rails, edge A, station 3');
-  await page.keyboard.press('9');
+  await page.keyboard.press('0');
   await expect(page.getByRole('main')).toContainText('LD-3250-72');
   await saved(page);
   await tabTo(page, 'Page to print');

@@ -14,8 +14,7 @@ import { depthLimitId, type FamilyId, type Limit, type Limits, type Schools } fr
 import type { Candidate } from '../identify';
 import { estimate, mm, outcomeOf, probabilityWithin, type Estimate, type Outcome } from '../quantity';
 import type { BenchSheet } from '../sheet';
-import { measuredCheck, missingCheck, observedCheck, workCheck, type Check } from './check';
-import type { BlueingCause } from './blueing';
+import { measuredCheck, missingCheck, observedCheck, workCheck, type BlueingCause, type Check } from './check';
 import { playAfter, type EdgeAssessment, type EdgeDressing } from './edge';
 
 /** What the checks of a bar look at. */

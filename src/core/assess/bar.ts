@@ -29,8 +29,8 @@ import type { Candidate, Identity } from '../identify';
 import { estimate, type Estimate, type LengthReading } from '../quantity';
 import type { BenchSheet } from '../sheet';
 import { barChecks } from './bar-checks';
-import type { Check } from './check';
-import { blueingCauses, type BlueingCause } from './blueing';
+import type { BlueingCause, Check } from './check';
+import { blueingCauses } from './blueing';
 import { crookedEvidence } from './crooked';
 import { assessEdge, measuredAgain, standingStations, type EdgeAssessment } from './edge';
 
@@ -159,7 +159,7 @@ export function assessBar(
     measuredAgain: again,
     wearPlace: worstPlace(stations),
     blueingCauses: causes,
-    crooked: crookedCauses(crookedEvidence(sheet, edges, setting, limits, playLimit.value)),
+    crooked: crookedCauses(crookedEvidence(sheet, edges, limits, playLimit.value)),
     setting,
     depthLimit,
     playLimit,

@@ -1,11 +1,8 @@
 import { EDGES, type Edge } from '../bar';
 import type { Limits } from '../families';
 import type { BenchSheet } from '../sheet';
+import type { BlueingCause } from './check';
 import type { EdgeAssessment } from './edge';
-
-/** What may have made a bar run so hot that it went blue. */
-export type BlueingCause =
-  'no-oil' | 'groove-packed' | 'link-on-floor' | 'pinched' | 'nose-stiff' | 'ran-tight-or-blunt';
 
 /**
  * Likely causes of blueing from what else was found; where nothing was, a chain run too tight or blunt is left. Empty where there is none.

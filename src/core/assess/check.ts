@@ -2,7 +2,6 @@ import type { FamilyId, Limit, Provenance } from '../families';
 import { conformity, type Estimate, type LimitKind, type Outcome } from '../quantity';
 import type { Part } from '../sheet';
 import type { Edge, Rail } from '../bar';
-import type { BlueingCause } from './blueing';
 
 /** Where on a bar a check was made. */
 export interface Place {
@@ -56,6 +55,10 @@ export const CHECK_IDS = [
   'sprocket.turns',
 ] as const;
 export type CheckId = (typeof CHECK_IDS)[number];
+
+/** What may have made a bar run so hot that it went blue. */
+export type BlueingCause =
+  'no-oil' | 'groove-packed' | 'link-on-floor' | 'pinched' | 'nose-stiff' | 'ran-tight-or-blunt';
 
 /** What must be said beside a check's figures. */
 export type CheckNote =

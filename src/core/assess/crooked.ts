@@ -1,7 +1,7 @@
-import { EDGES, rawLean, type CrookedEvidence, type Edge, type Setting } from '../bar';
+import { EDGES, noticedLean, type CrookedEvidence, type Edge } from '../bar';
 import { imbalance } from '../chain';
 import type { Limits } from '../families';
-import { estimate, mm, type Degrees, type Estimate, type LengthReading } from '../quantity';
+import { estimate, type Degrees, type Estimate, type LengthReading } from '../quantity';
 import type { BenchSheet } from '../sheet';
 import type { EdgeAssessment } from './edge';
 
@@ -11,9 +11,8 @@ const estimates = (readings: readonly LengthReading[] | undefined): readonly Est
 const mean = (values: readonly number[]): number | null =>
   values.length === 0 ? null : values.reduce((sum, value) => sum + value, 0) / values.length;
 
-/** Without the bar's thickness a usual one stands in for the angle of the step limit, mm. */
-const USUAL_THICKNESS = mm(4.5);
-const USUAL_GROOVE = mm(1.3);
+/** Where the bar's height is not measured, a usual one stands in, mm (common practice, no source). */
+export const USUAL_BODY_HEIGHT = 60;
 
 /** The edge that cut: the one that was down as the saw came; A where nobody noted it. */
 export const cuttingEdge = ({ bar }: BenchSheet): Edge => bar?.edgeDown ?? 'A';
@@ -25,7 +24,6 @@ export const cuttingEdge = ({ bar }: BenchSheet): Edge => bar?.edgeDown ?? 'A';
 export function crookedEvidence(
   sheet: BenchSheet,
   edges: Readonly<Record<Edge, EdgeAssessment>>,
-  setting: Setting,
   limits: Limits,
   playLimit: number,
 ): CrookedEvidence {
@@ -38,11 +36,7 @@ export function crookedEvidence(
   });
   return {
     lean: mean(leans) as Degrees | null,
-    leanLimit: rawLean(
-      limits['bar.step'].value,
-      setting.barThickness ?? USUAL_THICKNESS,
-      setting.newGroove ?? USUAL_GROOVE,
-    ),
+    leanLimit: noticedLean((sheet.bar?.bodyHeight && estimate(sheet.bar.bodyHeight)?.value) || USUAL_BODY_HEIGHT),
     play: plays.length === 0 ? null : Math.max(...plays),
     playLimit,
     cutters: cutters?.value ?? null,

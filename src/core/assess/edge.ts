@@ -74,7 +74,7 @@ function deeperFor(stations: readonly Station[], plan: DressPlan, context: EdgeC
   const wanted = stations.map((station, i) => {
     const play = playAfter(station, i, plan, context.setting);
     const groove = grooveOf(station);
-    if (!play || !groove || plan.target[i] == null || play.value <= context.playLimit + ROUNDING) return 0;
+    if (!play || !groove || (plan.target[i] ?? null) === null || play.value <= context.playLimit + ROUNDING) return 0;
     const { mouth, deep, deepAt } = groove;
     const flare = deep === null || deepAt === null || deepAt === 0 ? 0 : (mouth - deep) / deepAt;
     return flare <= 0 ? null : (play.value - context.playLimit) / flare;

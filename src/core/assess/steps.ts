@@ -3,7 +3,18 @@ import type { Appraisal } from './assess';
 import { missingReadings } from './verdict';
 
 /** The steps of a job in working order. */
-export const STEPS = ['take-in', 'strip', 'identify', 'clean', 'bar', 'chain', 'sprocket', 'decide', 'order'] as const;
+export const STEPS = [
+  'take-in',
+  'strip',
+  'identify',
+  'clean',
+  'bar',
+  'chain',
+  'sprocket',
+  'decide',
+  'rework',
+  'order',
+] as const;
 export type Step = (typeof STEPS)[number];
 
 /** How a step stands. Nothing is locked: this only says what is missing. */
@@ -56,6 +67,12 @@ function judging(sheet: BenchSheet, part: 'bar' | 'chain' | 'driveSprocket', { v
   return verdicts[part].action === 'undecided' ? open(...missingReadings(sheet, part)) : done;
 }
 
+/** Rework is open while the bar calls for work, done when work was done and nothing is left, else not needed. */
+function reworking({ bar }: BenchSheet, { verdicts, bar: assessed }: Appraisal): Standing {
+  if (verdicts.bar.operations.length > 0) return open();
+  return assessed.measuredAgain || (bar?.reworkDone?.length ?? 0) > 0 ? done : notNeeded;
+}
+
 /** How each step of a job stands. */
 export function stepStates(sheet: BenchSheet, appraisal: Appraisal, signedOff: boolean): readonly StepState[] {
   const standing: Record<Step, Standing> = {
@@ -67,6 +84,7 @@ export function stepStates(sheet: BenchSheet, appraisal: Appraisal, signedOff: b
     chain: judging(sheet, 'chain', appraisal),
     sprocket: judging(sheet, 'driveSprocket', appraisal),
     decide: signedOff ? done : open(),
+    rework: reworking(sheet, appraisal),
     order: 'order' in appraisal.order ? done : open(),
   };
   return STEPS.map((step) => ({ step, ...standing[step] }));
@@ -88,6 +106,7 @@ export function stepOfReading(path: string): Step {
   if (path.startsWith('strip.') || path === 'bar.edgeDown') return 'strip';
   if (path.startsWith('clean.') || CLEANING.test(path)) return 'clean';
   if (IDENTIFYING.test(path)) return 'identify';
+  if (path === 'bar.after' || path === 'bar.reworkDone' || path === 'bar.edgeDownNow') return 'rework';
   if (path.startsWith('bar.')) return 'bar';
   return path.startsWith('chain.') ? 'chain' : 'sprocket';
 }

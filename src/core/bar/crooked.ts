@@ -24,7 +24,7 @@ export interface CauseFinding {
 export interface CrookedEvidence {
   /** Mean set lean of the edge that was down, positive to the far side; null when not measured. */
   readonly lean: Degrees | null;
-  /** Lean from which it is counted, degrees: the step limit of the shop as an angle. */
+  /** Lean from which it is counted, degrees. */
   readonly leanLimit: number;
   readonly play: number | null;
   readonly playLimit: number;

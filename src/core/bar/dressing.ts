@@ -185,7 +185,7 @@ export function dressEffort(
   figures: { readonly pass: number; readonly setup: number; readonly perPass: number },
 ): DressEffort {
   const passes = (removal: DressPlan['removeNear']) =>
-    Math.ceil(Math.max(0, ...removal.map((each) => each ?? 0)) / figures.pass - 1e-9);
+    Math.max(0, Math.ceil(Math.max(0, ...removal.map((each) => each ?? 0)) / figures.pass - 1e-9));
   const [near, far] = [passes(plan.removeNear), passes(plan.removeFar)];
   const minutes = near + far === 0 ? 0 : figures.setup + (near + far) * figures.perPass;
   return { passes: { near, far }, minutes };

@@ -1,4 +1,4 @@
-import { mm, toRadians, type Degrees, type Mm } from '../quantity';
+import { degrees, mm, toRadians, type Degrees, type Mm } from '../quantity';
 
 /**
  * Side drift of a cut at depth D, mm: the heading follows the set lean over one bar height W, so `drift ≈ f·D²·tan θ/(2W)`. Our own model,
@@ -10,6 +10,14 @@ import { mm, toRadians, type Degrees, type Mm } from '../quantity';
  */
 export function cutDrift(depth: number, lean: Degrees, bodyHeight: number, factor = 1): Mm {
   return mm((factor * depth ** 2 * Math.tan(toRadians(lean))) / (2 * bodyHeight));
+}
+
+/** A drift that somebody notices: 5 mm over 300 mm of depth (the shop's figure). */
+export const NOTICED = { drift: 5, depth: 300 } as const;
+
+/** The set lean from which a cut drifts noticeably, by {@link cutDrift} turned round. */
+export function noticedLean(bodyHeight: number): Degrees {
+  return degrees(Math.atan((NOTICED.drift * 2 * bodyHeight) / NOTICED.depth ** 2));
 }
 
 /** The predicted curve of a cut as points down the log. */

@@ -72,6 +72,15 @@ const stationResultSchema = z.strictObject({
   setLean: z.number().nullable(),
   play: z.number().nullable(),
   floorClearance: z.number().nullable(),
+  /** The same figures after the rework, where it was measured again. */
+  after: z
+    .strictObject({
+      depth: z.number().nullable(),
+      step: z.number().nullable(),
+      play: z.number().nullable(),
+      floorClearance: z.number().nullable(),
+    })
+    .nullable(),
 });
 
 const dressingSchema = z.strictObject({
@@ -84,6 +93,12 @@ const dressingSchema = z.strictObject({
   weakestDepthAfter: z.number().nullable(),
   dressingsLeft: z.number().nullable(),
   coarseFirst: z.boolean(),
+  /** Taken off everywhere beside levelling, so that a flared mouth rocks no more than the limit. */
+  deeper: z.number(),
+  /** Dips that could be left, with what that would save the rest of the edge. */
+  exceptions: z.array(z.strictObject({ station: z.int(), saves: z.number() })),
+  passes: z.strictObject({ near: z.int(), far: z.int() }),
+  minutes: z.number(),
   stoppedBy: z.strictObject({ station: z.int(), limit: z.string() }).nullable(),
 });
 
@@ -150,6 +165,21 @@ export const assessmentSchema = z.strictObject({
   bar: z.strictObject({
     edges: z.strictObject({ A: edgeResultSchema, B: edgeResultSchema }),
     wearPattern: z.string().nullable(),
+    wearPlace: z.string().nullable(),
+    measuredAgain: z.boolean(),
+    /** What makes it cut crooked, each cause with how it stands. */
+    crooked: z.array(
+      z.strictObject({
+        cause: z.enum(['lean', 'play', 'cutters']),
+        state: z.enum(['found', 'sound', 'not-measured']),
+        value: z.number().nullable(),
+        limit: z.number().nullable(),
+        toward: z.enum(['left', 'right']).nullable(),
+        weight: z.number(),
+        aggravates: z.boolean(),
+        why: z.string(),
+      }),
+    ),
     edgeDownNext: z.enum(['A', 'B']).nullable(),
     playLimit: z.number(),
     straightEdgePredicted: z.enum(['gap-stays', 'gap-closes', 'passes-beyond']).nullable(),

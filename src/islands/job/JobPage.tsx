@@ -15,11 +15,12 @@ import { Tag } from './Tag';
 import { TargetContext, type Target } from './target';
 
 const KEYS: readonly KeyHelp[] = [
-  { keys: ['1', '…', '9'], does: 'go to a step' },
+  { keys: ['1', '…', '9', '0'], does: 'go to a step' },
   { keys: ['space', 'm', 'backspace'], does: 'while counting links: count one, mark a link, take one back' },
   { keys: ['Enter'], does: 'enter a reading; along a bar: near, far, mouth, next station' },
   { keys: ['↑', '↓', '←', '→'], does: 'move between stations and readings' },
   { keys: ['[', ']'], does: 'bar: edge A, edge B; identify: the way before, the way after' },
+  { keys: ['F9'], does: 'press the button of the simulated caliper, while it is out' },
   { keys: ['m'], does: 'go to the next best measurement' },
 ];
 
@@ -84,7 +85,8 @@ function Job({ asked }: { asked: string }) {
   useKeys(
     useCallback(
       (key) => {
-        const numbered = STEPS[Number(key) - 1];
+        // The tenth step has the key that stands where ten would.
+        const numbered = STEPS[key === '0' ? 9 : Number(key) - 1];
         if (numbered) open(numbered);
         else if (key === 'm' && next) measure(next);
         else return false;

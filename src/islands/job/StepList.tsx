@@ -48,7 +48,7 @@ export function StepList({ current, onOpen }: { current: Step; onOpen: (step: St
                   <span className="sr-only">, {WORD[state.state]}</span>
                 </span>
                 <span aria-hidden="true" className="figures text-xs text-ink-soft max-lg:hidden">
-                  {i + 1}
+                  {(i + 1) % 10}
                 </span>
               </button>
             </li>

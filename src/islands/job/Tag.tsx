@@ -23,6 +23,7 @@ import { useJob } from './store/JobContext';
 const PART_OF_STEP: Partial<Record<Step, Part>> = {
   identify: 'chain',
   bar: 'bar',
+  rework: 'bar',
   chain: 'chain',
   sprocket: 'driveSprocket',
   order: 'chain',

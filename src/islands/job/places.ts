@@ -11,6 +11,7 @@ export interface Destination {
 const FIRST_FIELD: Readonly<Record<string, string>> = {
   'bar.edges.A.stations': 'bar.edges.A.stations.0.near',
   'bar.edges.B.stations': 'bar.edges.B.stations.0.near',
+  'bar.after': 'bar.edges.A.stations.0.after.near',
   'bar.edges.mouth': 'bar.edges.A.stations.0.mouth',
   'chain.cuttersLeft': 'chain.cuttersLeft.0',
   'chain.cuttersRight': 'chain.cuttersRight.0',
@@ -33,5 +34,5 @@ export function destinationOf(measure: string, stationKeys: EnteredSheet['statio
     return { step: 'bar', path: `bar.edges.${edge}.stations.${key}.${station[3]!}` };
   }
   const path = FIRST_FIELD[measure] ?? measure;
-  return { step: stepOfReading(path), path };
+  return { step: measure === 'bar.after' ? 'rework' : stepOfReading(path), path };
 }

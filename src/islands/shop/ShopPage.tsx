@@ -8,10 +8,11 @@ import { api, RequestFailed } from '../frame/api';
 import { Frame } from '../frame/Frame';
 import { useFrame } from '../frame/frame-context';
 import { Codes } from './Codes';
+import { SchoolChoices } from './SchoolChoices';
 import { Supplier } from './Supplier';
 import { UNNAMED, type Preferences } from '../frame/preferences';
 
-const VIEWS = { limits: 'Limits', codes: 'Codes', supplier: 'Supplier' } as const;
+const VIEWS = { limits: 'Limits', codes: 'Codes', schools: 'Schools', supplier: 'Supplier' } as const;
 type View = keyof typeof VIEWS;
 
 interface ShopPageProps {
@@ -45,6 +46,7 @@ export function ShopPage({ view, preferences, asked }: ShopPageProps) {
       <div role="tabpanel" id="shop-view" aria-labelledby={`tab-${chosen}`}>
         {chosen === 'limits' && <Limits view={view} />}
         {chosen === 'codes' && <Codes codes={view.codes} />}
+        {chosen === 'schools' && <SchoolChoices schools={view.schools} />}
         {chosen === 'supplier' && <Supplier mood={view.supplier} />}
       </div>
     </Frame>

@@ -5,13 +5,14 @@ import {
   currentReadings,
   findJob,
   lastReading,
+  listJobs,
   photosOf,
   signOffsOf,
   storeReading,
   type JobRecord,
   type StoredReading,
 } from '../../data/repositories';
-import type { JobView, PutReadings, PutReadingsReply } from '../../contract';
+import type { JobView, PutReadings, PutReadingsReply, TurnOverView } from '../../contract';
 import { assessmentDocument } from '../../wording';
 import type { Context } from '../context';
 import { notFound } from '../refusal';
@@ -27,16 +28,36 @@ export async function mustFindJob({ store }: Context, id: string): Promise<JobRe
 
 const message = ({ jobId: _jobId, ...reading }: StoredReading) => reading;
 
+const TURNS_SHOWN = 12;
+
+/** How the bar of a saw was turned from job to job, newest first. */
+async function turnOversOf({ store }: Context, sawId: string): Promise<readonly TurnOverView[]> {
+  const jobs = await listJobs(store.db, { show: 'saw', sawId }, { limit: TURNS_SHOWN, offset: 0 });
+  const ids = jobs.map(({ id }) => id);
+  const [came, went] = await Promise.all([
+    currentReadings(store.db, ids, 'bar.edgeDown'),
+    currentReadings(store.db, ids, 'bar.edgeDownNow'),
+  ]);
+  return jobs.flatMap((job): TurnOverView[] => {
+    const of = (readings: typeof came) => readings.find(({ jobId, text }) => jobId === job.id && text !== '') ?? null;
+    const [first, last] = [of(came), of(went)];
+    const newest = last ?? first;
+    if (!newest) return [];
+    return [{ tag: job.tag, at: newest.at, by: newest.by, came: first?.text ?? null, went: last?.text ?? null }];
+  });
+}
+
 /** Everything the job's screen shows. */
 export async function jobView(context: Context, id: string): Promise<JobView> {
   const { db } = context.store;
   const record = await mustFindJob(context, id);
-  const [shop, readings, { limits, codes }, signOffs, photos] = await Promise.all([
+  const [shop, readings, { limits, codes, schools }, signOffs, photos, turnOvers] = await Promise.all([
     shopView(context),
     currentReadings(db, [id]),
     rulesInForce(context),
     signOffsOf(db, id),
     photosOf(db, id),
+    record.saw ? turnOversOf(context, record.saw.id) : [],
   ]);
   const { tag, state, promisedFor, createdAt, createdBy, customer, saw } = record;
   return {
@@ -47,6 +68,8 @@ export async function jobView(context: Context, id: string): Promise<JobView> {
     readings: readings.map(message),
     limits,
     codes,
+    schools,
+    turnOvers,
     signOffs,
     photos: photos.map(({ jobId: _jobId, ...about }) => about),
   };
@@ -65,8 +88,8 @@ export async function jobSheet(
 
 /** The assessment of a job as a document, made with the limits in force. */
 export async function assessedJob(context: Context, id: string): Promise<Assessment> {
-  const [{ sheet }, { limits, codes }] = await Promise.all([jobSheet(context, id), rulesInForce(context)]);
-  return assessmentDocument(assess(sheet, limits, codes));
+  const [{ sheet }, { limits, codes, schools }] = await Promise.all([jobSheet(context, id), rulesInForce(context)]);
+  return assessmentDocument(assess(sheet, limits, codes, schools));
 }
 
 /** Stores readings and brings the job's summary up to date. Conflicts are returned, not overwritten. */

@@ -1,15 +1,25 @@
 import type { LearnedCode } from '../../core/identify';
-import { DEFAULTS, LIMIT_IDS, resolveLimits, type LimitId, type Limits } from '../../core/families';
+import {
+  DEFAULTS,
+  LIMIT_IDS,
+  resolveLimits,
+  resolveSchools,
+  SCHOOLS,
+  type LimitId,
+  type Limits,
+  type Schools,
+} from '../../core/families';
 import {
   addLimitChange,
   addPerson,
   limitChanges,
   listCodes,
   listPeople,
+  setShopFact,
   shopFacts,
   standingOverrides,
 } from '../../data/repositories';
-import type { ChangeLimit, ShopPageView, ShopView } from '../../contract';
+import type { ChangeLimit, ChooseSchool, ShopPageView, ShopView } from '../../contract';
 import { limitProblem } from '../../wording';
 import type { Context } from '../context';
 import { notFound, Refusal } from '../refusal';
@@ -32,18 +42,39 @@ export async function limitsInForce({ store }: Context): Promise<Limits> {
 export interface Rules {
   readonly limits: Limits;
   readonly codes: readonly LearnedCode[];
+  readonly schools: Schools;
+}
+
+const SCHOOL = 'school.';
+
+/** The schools among the shop's facts. */
+function schoolsOf(facts: Readonly<Record<string, string>>): Schools {
+  const chosen = Object.entries(facts).flatMap(([key, value]) =>
+    key.startsWith(SCHOOL) ? [[key.slice(SCHOOL.length), value]] : [],
+  );
+  return resolveSchools(Object.fromEntries(chosen) as Record<string, string>);
+}
+
+/** Follows another school on one question. */
+export async function chooseSchool(context: Context, { school, answer }: ChooseSchool): Promise<Schools> {
+  if (!(SCHOOLS[school] as readonly string[]).includes(answer))
+    throw new Refusal(422, 'no-such-school', `The answers are ${SCHOOLS[school].join(', ')}.`);
+  await context.store.write((tx) => setShopFact(tx, `${SCHOOL}${school}`, answer));
+  return (await rulesInForce(context)).schools;
 }
 
 /** The rules in force in this shop. */
 export async function rulesInForce(context: Context): Promise<Rules> {
-  const [limits, codes] = await Promise.all([limitsInForce(context), listCodes(context.store.db)]);
-  return { limits, codes: codes.map(({ code, pitch, gauge, note }) => ({ code, pitch, gauge, note })) };
+  const { db } = context.store;
+  const [limits, codes, facts] = await Promise.all([limitsInForce(context), listCodes(db), shopFacts(db)]);
+  const schools = schoolsOf(facts);
+  return { limits, schools, codes: codes.map(({ code, pitch, gauge, note }) => ({ code, pitch, gauge, note })) };
 }
 
 export async function shopPage(context: Context): Promise<ShopPageView> {
-  const [shop, limits, changes, codes, supplier] = await Promise.all([
+  const [shop, { limits, schools }, changes, codes, supplier] = await Promise.all([
     shopView(context),
-    limitsInForce(context),
+    rulesInForce(context),
     limitChanges(context.store.db),
     listCodes(context.store.db),
     supplierMood(context),
@@ -52,7 +83,7 @@ export async function shopPage(context: Context): Promise<ShopPageView> {
     const limitId = LIMIT_IDS.find((id) => id === change.limitId);
     return limitId ? [{ limitId, text: changeText(limitId, change.value), at: change.at, by: change.by }] : [];
   });
-  return { shop, codes, supplier, limits, changes: known.slice(0, 30) };
+  return { shop, codes, schools, supplier, limits, changes: known.slice(0, 30) };
 }
 
 function changeText(id: LimitId, value: unknown): string {

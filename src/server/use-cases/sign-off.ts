@@ -28,7 +28,7 @@ export async function signOff(
       );
     const entries = await currentReadings(tx, [jobId]);
     const { sheet, written } = sheetFromEntries(entries);
-    const assessment = assessmentDocument(assess(sheet, rules.limits, rules.codes));
+    const assessment = assessmentDocument(assess(sheet, rules.limits, rules.codes, rules.schools));
     await addSignOff(tx, {
       id: context.newId(),
       jobId,

@@ -86,12 +86,12 @@ export function orderFrom(params: URLSearchParams): ChainOrder | null {
 
 /** The order slip of a job, ready to print. */
 export async function slipView(context: Context, jobId: string): Promise<SlipView> {
-  const [view, { sheet }, { limits, codes }] = await Promise.all([
+  const [view, { sheet }, { limits, codes, schools }] = await Promise.all([
     jobView(context, jobId),
     jobSheet(context, jobId),
     rulesInForce(context),
   ]);
-  const { order, fit } = assess(sheet, limits, codes);
+  const { order, fit } = assess(sheet, limits, codes, schools);
   const ready = 'order' in order ? order.order : null;
   return {
     shop: view.shop,

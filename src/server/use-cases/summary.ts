@@ -7,18 +7,22 @@ import { nextSentence, stepName } from '../../wording';
 import type { Rules } from './shop';
 
 /** Raised whenever a change of the programme makes stored summaries out of date. */
-const SUMMARY_VERSION = 2;
+const SUMMARY_VERSION = 3;
 
 /** Names what a summary was made with: it is made again when the limits, the codes or the programme change. */
-export function summaryKey({ limits, codes }: Rules): string {
+export function summaryKey({ limits, codes, schools }: Rules): string {
   const figures = Object.values(limits).map(({ value, provenance }) => [value, provenance]);
-  return `${SUMMARY_VERSION}:${JSON.stringify([figures, codes.map(({ code, pitch, gauge }) => [code, pitch, gauge])])}`;
+  return `${SUMMARY_VERSION}:${JSON.stringify([figures, codes.map(({ code, pitch, gauge }) => [code, pitch, gauge]), schools])}`;
 }
 
 /** What the Bench shows of a job. */
-export function summarise(entries: readonly Entry[], { limits, codes }: Rules, signedOff: boolean): JobSummary {
+export function summarise(
+  entries: readonly Entry[],
+  { limits, codes, schools }: Rules,
+  signedOff: boolean,
+): JobSummary {
   const { sheet } = sheetFromEntries(entries);
-  return summaryOf(sheet, assess(sheet, limits, codes), signedOff);
+  return summaryOf(sheet, assess(sheet, limits, codes, schools), signedOff);
 }
 
 function summaryOf(sheet: BenchSheet, appraisal: Appraisal, signedOff: boolean): JobSummary {

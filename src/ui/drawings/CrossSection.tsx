@@ -83,6 +83,7 @@ export function CrossSection({ figures, exaggeration, show }: CrossSectionProps)
         className="fill-slate-pale"
       />
       <path d={`M${x(-half.floor)} ${y(0)} H${x(half.floor)}`} className="stroke-slate" strokeWidth="2" />
+      <StraightEdge figures={figures} x={x(half.bar)} from={y(-below)} to={y(top + cutterTop(figures)) - 12} />
       <HeightFigure
         x={x(-half.bar) - 12}
         from={y(0)}
@@ -104,6 +105,19 @@ export function CrossSection({ figures, exaggeration, show }: CrossSectionProps)
         </text>
       )}
     </svg>
+  );
+}
+
+/** The rule of the straight-edge test: against the bar's side, reaching past the cutter that is pushed over to it. */
+function StraightEdge({ figures, x, from, to }: { figures: SectionFigures; x: number; from: number; to: number }) {
+  if (figures.kerf === null || figures.barThickness === null) return null;
+  return (
+    <g>
+      <path d={`M${x} ${from} V${to}`} className="stroke-slate" strokeWidth="1.4" strokeDasharray="9 3 2 3" />
+      <text x={x + 4} y={to + 6} className="fill-slate text-[12px]">
+        rule
+      </text>
+    </g>
   );
 }
 

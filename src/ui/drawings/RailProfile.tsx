@@ -8,6 +8,9 @@ export interface ProfilePoint {
   readonly far: number | null;
   /** Height the dressed rails will have, where dressing is advised. */
   readonly target: number | null;
+  /** The second measurement, after the rework. */
+  readonly nearAfter: number | null;
+  readonly farAfter: number | null;
 }
 
 interface RailProfileProps {
@@ -37,7 +40,9 @@ const NOSE = 34;
 type Edge = 'A' | 'B';
 
 function depthRange({ edges, limit, tang, room }: RailProfileProps): readonly [number, number] {
-  const heights = (['A', 'B'] as const).flatMap((edge) => edges[edge].flatMap(({ near, far }) => [near, far]));
+  const heights = (['A', 'B'] as const).flatMap((edge) =>
+    edges[edge].flatMap(({ near, far, nearAfter, farAfter }) => [near, far, nearAfter, farAfter]),
+  );
   const known = [...heights, limit, tang === null ? null : tang + room].filter((value) => value !== null);
   if (known.length === 0) return [0, 10];
   const [lo, hi] = [Math.min(...known), Math.max(...known)];
@@ -58,6 +63,9 @@ export function RailProfile(props: RailProfileProps) {
   const along = { A: linear(span, [LEFT, middle - NOSE / 2]), B: linear(span, [W - RIGHT, middle + NOSE / 2]) };
   const limitOnTop = limit !== null && tang !== null && limit > tang + room;
   const depthTicks = ticks(lo, hi, 5);
+  const again = (['A', 'B'] as const).some((edge) =>
+    edges[edge].some(({ nearAfter, farAfter }) => nearAfter !== null || farAfter !== null),
+  );
   return (
     <svg viewBox={`0 0 ${W} ${H}`} role="group" aria-label="Unrolled rail profile" className="block w-full select-none">
       <defs>
@@ -118,14 +126,14 @@ export function RailProfile(props: RailProfileProps) {
       <text x={W - RIGHT} y={H - 4} textAnchor="end" className="fill-ink text-[12px] font-semibold">
         edge B · tail
       </text>
-      <Legend />
+      <Legend again={again} />
     </svg>
   );
 }
 
-function Legend() {
+function Legend({ again }: { again: boolean }) {
   return (
-    <g transform={`translate(${W - 318} 4)`} className="text-[12px]">
+    <g transform={`translate(${W - (again ? 400 : 318)} 4)`} className="text-[12px]">
       <path d="M0 8 H20" className="stroke-ink" strokeWidth="2.4" />
       <circle cx="10" cy="8" r="3.6" className="fill-ink" />
       <text x="26" y="12" className="fill-ink">
@@ -140,6 +148,14 @@ function Legend() {
       <text x="204" y="12" className="fill-ink">
         metal to come off
       </text>
+      {again && (
+        <>
+          <path d="M312 8 H334" className="stroke-pine" strokeWidth="3" />
+          <text x="340" y="12" className="fill-ink">
+            after
+          </text>
+        </>
+      )}
     </g>
   );
 }
@@ -219,7 +235,7 @@ function metalOff(
 }
 
 function EdgeProfile({ edge, points, x, y, selected, onSelect, show, showPosition }: EdgeProfileProps) {
-  const line = (rail: 'near' | 'far' | 'target') =>
+  const line = (rail: 'near' | 'far' | 'target' | 'nearAfter' | 'farAfter') =>
     path(points.map((point) => (point[rail] === null ? null : { x: x(point.at), y: y(point[rail]) })));
   return (
     <g>
@@ -228,6 +244,8 @@ function EdgeProfile({ edge, points, x, y, selected, onSelect, show, showPositio
       <path d={line('target')} className="fill-none stroke-brass" strokeWidth="2" strokeDasharray="2 3" />
       <path d={line('far')} className="fill-none stroke-slate" strokeWidth="2.4" strokeDasharray="5 3" />
       <path d={line('near')} className="fill-none stroke-ink" strokeWidth="2.4" />
+      <path d={line('farAfter')} className="fill-none stroke-pine" strokeWidth="3" strokeDasharray="5 3" />
+      <path d={line('nearAfter')} className="fill-none stroke-pine" strokeWidth="3" />
       {points.map((point, i) => (
         <StationMark
           key={point.key}
@@ -262,10 +280,12 @@ function StationMark({
   x: number;
   chosen: boolean;
 }) {
-  const { key, at, near, far } = point;
+  const { key, at, near, far, nearAfter, farAfter } = point;
   const said = [
     near === null ? 'near not measured' : `near ${show(near)}`,
     far === null ? 'far not measured' : `far ${show(far)}`,
+    ...(nearAfter === null ? [] : [`after the rework near ${show(nearAfter)}`]),
+    ...(farAfter === null ? [] : [`far ${show(farAfter)}`]),
   ].join(', ');
   return (
     <g

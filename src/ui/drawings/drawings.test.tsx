@@ -94,7 +94,8 @@ const point = (
   near: number | null,
   far: number | null,
   target: number | null = null,
-): ProfilePoint => ({ key, at, near, far, target });
+  after: { nearAfter: number | null; farAfter: number | null } = { nearAfter: null, farAfter: null },
+): ProfilePoint => ({ key, at, near, far, target, ...after });
 
 describe('the rail profile', () => {
   const drawn = (edges: { A: ProfilePoint[]; B: ProfilePoint[] }, limit: number | null = 6) =>

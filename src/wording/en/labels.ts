@@ -173,5 +173,6 @@ export const stepName: Record<Step, string> = {
   chain: 'Chain',
   sprocket: 'Sprocket',
   decide: 'Decide',
+  rework: 'Rework',
   order: 'Order slip',
 };

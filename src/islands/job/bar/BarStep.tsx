@@ -5,11 +5,13 @@ import { Tabs } from '../../../ui/parts/Tabs';
 import { useFrame } from '../../frame/frame-context';
 import { useJob } from '../store/JobContext';
 import { useTarget } from '../target';
+import { CaliperPanel } from '../caliper/CaliperPanel';
 import { LookOver } from './LookOver';
 import { Measure } from './Measure';
 import { useStations, type Stations } from './useStations';
+import { WhyCrooked } from './WhyCrooked';
 
-const VIEWS = { measure: 'Measure', look: 'Look it over' } as const;
+const VIEWS = { measure: 'Measure', look: 'Look it over', crooked: 'Why crooked?' } as const;
 type View = keyof typeof VIEWS;
 
 /** Readings that are made while looking the bar over, not at a station. */
@@ -18,12 +20,23 @@ const LOOKED_AT = /^bar\.(checks|construction|nose|noseReplaceable|overallLength
 /** Bar: drawn to scale, looked over from tail to nose, and measured at stations on both edges. */
 export function BarStep() {
   const [view, setView] = useState<View>('measure');
+  const [caliper, setCaliper] = useState(false);
   const stations = useStations();
   useTarget((path) => setView(LOOKED_AT.test(path) ? 'look' : 'measure'));
   return (
     <>
       <div className="mb-1 grid grid-cols-[auto_minmax(0,1fr)_16.5rem] items-center gap-4">
-        <h2 className="text-xl font-extrabold">Bar</h2>
+        <div className="flex items-center gap-3">
+          <h2 className="text-xl font-extrabold">Bar</h2>
+          <button
+            type="button"
+            className="quiet px-2.5 aria-pressed:bg-ink aria-pressed:text-sheet"
+            aria-pressed={caliper}
+            onClick={() => setCaliper(!caliper)}
+          >
+            Caliper
+          </button>
+        </div>
         <Tabs
           label="Bar"
           panel="bar-view"
@@ -39,8 +52,11 @@ export function BarStep() {
           }}
         />
       </div>
+      {caliper && <CaliperPanel onClose={() => setCaliper(false)} />}
       <div role="tabpanel" id="bar-view" aria-labelledby={`tab-${view}`}>
-        {view === 'measure' ? <Measure stations={stations} /> : <LookOver />}
+        {view === 'measure' && <Measure stations={stations} />}
+        {view === 'look' && <LookOver />}
+        {view === 'crooked' && <WhyCrooked />}
       </div>
     </>
   );

@@ -2,12 +2,16 @@ import { Notice } from '../../../ui/parts/Notice';
 import { ChoiceField } from '../parts/ChoiceField';
 import { EntryField } from '../parts/EntryField';
 import { Group } from '../parts/StepHead';
+import { checkSentence } from '../../../wording';
+import { useFrame } from '../../frame/frame-context';
 import { OPTIONS } from '../options';
 import { useJob } from '../store/JobContext';
 
 /** The walk along the bar in the order hands move: tail, body, groove, nose; and the bar's own sizes. */
 export function LookOver() {
-  const { entered } = useJob();
+  const { entered, appraisal } = useJob();
+  const { unit } = useFrame();
+  const blueing = appraisal.checks.find(({ id, outcome }) => id === 'bar.blueing' && outcome === 'watch');
   const hard = entered.sheet.bar?.nose === 'hard';
   return (
     <>
@@ -15,28 +19,44 @@ export function LookOver() {
         Gloves at the rail edges. With compressed air: eye protection, blow away from the nose, never spin the nose
         bearing.
       </Notice>
-      <Group title="Tail">
+      <Group title="Tail" aside="one finding a tap, in the order hands move along a bar">
         <div className="grid grid-cols-2 gap-4">
           <ChoiceField path="bar.checks.slot" legend="Mount slot" options={OPTIONS.slot} />
+          <ChoiceField path="bar.checks.holes" legend="Tensioner hole" options={OPTIONS.holes} />
           <ChoiceField path="bar.checks.oilHoles" legend="Oil holes" options={OPTIONS.oilHoles} />
+          <ChoiceField path="bar.checks.tailErosion" legend="Erosion at the tail" options={OPTIONS.slight} />
         </div>
       </Group>
-      <Group title="Body" aside="missing paint says nothing">
+      <Group title="Body">
         <div className="grid grid-cols-2 gap-4">
           <ChoiceField path="bar.checks.crack" legend="Cracks" options={OPTIONS.crack} />
-          <ChoiceField path="bar.checks.blueing" legend="Blueing" options={OPTIONS.blueing} />
           <EntryField
             path="bar.checks.bow"
             label="Bow"
             suffix="unit"
-            hint="largest gap under a straight edge along the side; 0 when none"
+            hint="sight down it; largest gap under a straight edge; 0 when none"
+          />
+          <ChoiceField path="bar.checks.twist" legend="Twist" options={OPTIONS.twist} />
+          <ChoiceField path="bar.checks.dents" legend="Dents" options={OPTIONS.dents} />
+          <div>
+            <ChoiceField path="bar.checks.blueing" legend="Blue patches" options={OPTIONS.blueing} />
+            {blueing && <p className="mt-1 text-sm">{checkSentence(blueing, unit)}</p>}
+          </div>
+          <ChoiceField path="bar.checks.resin" legend="Resin" options={OPTIONS.resin} />
+          <ChoiceField
+            path="bar.checks.barePaint"
+            legend="Paint"
+            options={OPTIONS.barePaint}
+            hint="Recorded, and means nothing."
           />
           <ChoiceField path="bar.construction" legend="Construction" options={OPTIONS.construction} />
         </div>
       </Group>
-      <Group title="Groove">
+      <Group title="Groove and rails">
         <div className="grid grid-cols-2 gap-4">
           <ChoiceField path="bar.checks.groove" legend="Groove" options={OPTIONS.groove} />
+          <ChoiceField path="bar.checks.grooveShape" legend="Along its length" options={OPTIONS.grooveShape} />
+          <ChoiceField path="bar.checks.ruts" legend="Ruts in the rail tops" options={OPTIONS.slight} />
           <ChoiceField
             path="bar.checks.straightEdge"
             legend="Straight-edge test, cutter pushed over"
@@ -51,7 +71,20 @@ export function LookOver() {
             <>
               <ChoiceField path="bar.checks.noseTurns" legend="Turns" options={OPTIONS.noseTurns} />
               <ChoiceField path="bar.checks.tipPlay" legend="Play at the tip" options={OPTIONS.tipPlay} />
+              <ChoiceField path="bar.checks.noseTeeth" legend="Teeth" options={OPTIONS.noseTeeth} />
+              <ChoiceField path="bar.checks.nosePinch" legend="Plates press on it" options={OPTIONS.noYes} />
+              <ChoiceField path="bar.checks.noseDirt" legend="Dirt round it" options={OPTIONS.noseDirt} />
               <ChoiceField path="bar.noseReplaceable" legend="Nose can be replaced" options={OPTIONS.yesNo} />
+              <ChoiceField
+                path="bar.nosePort"
+                legend="Port for grease"
+                options={OPTIONS.yesNo}
+                hint={
+                  entered.sheet.bar?.nosePort === true
+                    ? 'Grease it at each service, and then keep doing it.'
+                    : 'No port, no grease: chain oil does it.'
+                }
+              />
             </>
           )}
         </div>

@@ -1,9 +1,11 @@
+import { useRef } from 'react';
 import { Plus } from 'lucide-react';
 import { RailProfile } from '../../../ui/drawings/RailProfile';
 import { dressingSentence } from '../../../wording';
 import { useFrame } from '../../frame/frame-context';
 import { useKeys } from '../../frame/keys';
 import { useJob } from '../store/JobContext';
+import { ExportDrawing } from './ExportDrawing';
 import { Section } from './Section';
 import type { Edge } from './stations';
 import { StationTable } from './StationTable';
@@ -17,6 +19,7 @@ export function Measure({ stations }: { stations: Stations }) {
   const { show, unit, position } = useFrame();
   const { rows, points, edge, row, selected, select, toEdge, add } = stations;
   const { bar } = appraisal;
+  const drawing = useRef<HTMLDivElement>(null);
   useKeys((key) => {
     if (key !== '[' && key !== ']') return false;
     toEdge(key === '[' ? 'A' : 'B');
@@ -25,16 +28,18 @@ export function Measure({ stations }: { stations: Stations }) {
   return (
     <div className="grid grid-cols-[minmax(0,1fr)_16.5rem] gap-4">
       <div className="min-w-0">
-        <RailProfile
-          edges={points}
-          limit={bar.depthLimit}
-          tang={bar.setting.tang?.value ?? null}
-          room={view.limits['bar.floor-clearance'].value}
-          selected={selected}
-          onSelect={select}
-          show={(mm) => show(mm, unit === 'mm' ? 1 : 2)}
-          showPosition={position}
-        />
+        <div ref={drawing}>
+          <RailProfile
+            edges={points}
+            limit={bar.depthLimit}
+            tang={bar.setting.tang?.value ?? null}
+            room={view.limits['bar.floor-clearance'].value}
+            selected={selected}
+            onSelect={select}
+            show={(mm) => show(mm, unit === 'mm' ? 1 : 2)}
+            showPosition={position}
+          />
+        </div>
         <DressingLines stationAt={(each, station) => bar.edges[each].stations[station]?.at ?? 0} />
         <EdgeSwitch edge={edge} onEdge={toEdge} onAdd={add} />
         <StationTable
@@ -47,6 +52,7 @@ export function Measure({ stations }: { stations: Stations }) {
       </div>
       <div className="min-w-0 border-l border-line pl-4">
         {row && <Section edge={edge} row={row} number={rows[edge].indexOf(row) + 1} />}
+        <ExportDrawing of={drawing} name="rail-profile" label="profile" />
       </div>
     </div>
   );

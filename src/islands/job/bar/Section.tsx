@@ -1,7 +1,9 @@
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { estimate, type LengthReading } from '../../../core/quantity';
 import { CrossSection } from '../../../ui/drawings/CrossSection';
 import { useFrame } from '../../frame/frame-context';
+import { UNNAMED } from '../../frame/preferences';
+import { ExportDrawing } from './ExportDrawing';
 import { OPTIONS } from '../options';
 import { ChoiceField } from '../parts/ChoiceField';
 import { EntryField } from '../parts/EntryField';
@@ -11,11 +13,51 @@ import { sectionAt, type Edge, type StationRow } from './stations';
 const value = (reading: LengthReading | undefined): number | null =>
   reading ? (estimate(reading)?.value ?? null) : null;
 
+/** Every place of a station that can hold a reading. */
+const FIELDS = [
+  'near',
+  'far',
+  'mouth',
+  'deep',
+  'deepAt',
+  'burrNear',
+  'burrFar',
+  'marker',
+  'chipNear.length',
+  'chipNear.depth',
+  'chipFar.length',
+  'chipFar.depth',
+  'leaveLow',
+  'after.near',
+  'after.far',
+  'after.mouth',
+  'at',
+] as const;
+
+/** Takes a station off the sheet: its readings are withdrawn one by one, and stay in the log. */
+function RemoveStation({ row }: { row: StationRow }) {
+  const { store, snapshot } = useJob();
+  const { unit, who } = useFrame();
+  if (row.planned && row.index === null) return null;
+  const remove = () => {
+    for (const field of FIELDS) {
+      const path = `${row.path}.${field}`;
+      if ((snapshot.standing.get(path)?.text ?? '') !== '') store.set(path, '', unit, who || UNNAMED);
+    }
+  };
+  return (
+    <button type="button" className="quiet" onClick={remove}>
+      Take this station off
+    </button>
+  );
+}
+
 /** The cross-section at the chosen station, with its figures and its finer readings. */
 export function Section({ edge, row, number }: { edge: Edge; row: StationRow; number: number }) {
   const { appraisal, entered } = useJob();
   const { show, position } = useFrame();
   const [factor, setFactor] = useState(1);
+  const drawing = useRef<HTMLDivElement>(null);
   const chain = entered.sheet.chain;
   const figures = sectionAt(row, edge, appraisal, { kerf: value(chain?.kerf), tipHeight: value(chain?.tipHeight) });
   const facts = [
@@ -32,7 +74,9 @@ export function Section({ edge, row, number }: { edge: Edge; row: StationRow; nu
       <h3 className="font-bold">
         Edge {edge}, station {number} <span className="figures font-normal text-ink-soft">at {position(row.at)}</span>
       </h3>
-      <CrossSection figures={figures} exaggeration={factor} show={show} />
+      <div ref={drawing}>
+        <CrossSection figures={figures} exaggeration={factor} show={show} />
+      </div>
       <dl className="grid grid-cols-4 gap-1 text-sm">
         {facts.map(({ name, text }) => (
           <div key={name}>
@@ -55,7 +99,7 @@ export function Section({ edge, row, number }: { edge: Edge; row: StationRow; nu
       </label>
       <details className="border-t border-line">
         <summary className="flex min-h-11 items-center text-sm font-semibold text-pine">
-          Finer readings: width lower down, burrs
+          Finer readings: width, burrs, chips, marker
         </summary>
         <div className="grid gap-3 pb-3">
           <div className="grid grid-cols-2 gap-3">
@@ -64,8 +108,26 @@ export function Section({ edge, row, number }: { edge: Edge; row: StationRow; nu
           </div>
           <ChoiceField path={`${row.path}.burrNear`} legend="Burr, near" options={OPTIONS.burr} />
           <ChoiceField path={`${row.path}.burrFar`} legend="Burr, far" options={OPTIONS.burr} />
+          <ChoiceField
+            path={`${row.path}.marker`}
+            legend="One marker pass touched"
+            options={OPTIONS.marker}
+            hint="Where ink stays, the rail is low."
+          />
+          {(['Near', 'Far'] as const).map((rail) => (
+            <div key={rail} className="grid grid-cols-2 gap-3">
+              <EntryField
+                path={`${row.path}.chip${rail}.length`}
+                label={`Chip, ${rail.toLowerCase()}: long`}
+                suffix="unit"
+              />
+              <EntryField path={`${row.path}.chip${rail}.depth`} label="deep" suffix="unit" />
+            </div>
+          ))}
+          <RemoveStation row={row} />
         </div>
       </details>
+      <ExportDrawing of={drawing} name={`section-${edge}-${number}`} label="section" />
     </section>
   );
 }

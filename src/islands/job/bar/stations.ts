@@ -83,7 +83,15 @@ export function nextKey(rows: readonly StationRow[]): string {
 export function drawnStation(row: StationRow, { stations, dressing }: EdgeAssessment) {
   const station = row.index === null ? undefined : stations[row.index];
   const target = row.index === null || !dressing?.advised ? null : (dressing.plan.target[row.index] ?? null);
-  return { key: row.key, at: row.at, near: station?.near?.value ?? null, far: station?.far?.value ?? null, target };
+  return {
+    key: row.key,
+    at: row.at,
+    near: station?.near?.value ?? null,
+    far: station?.far?.value ?? null,
+    target,
+    nearAfter: station?.after.near?.value ?? null,
+    farAfter: station?.after.far?.value ?? null,
+  };
 }
 
 /** The cross-section's figures at one station. */

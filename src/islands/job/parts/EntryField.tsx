@@ -11,11 +11,22 @@ interface EntryFieldProps {
   readonly hint?: string;
   readonly placeholder?: string;
   readonly wide?: boolean;
+  /** True where the label stands in a table's heading already: it is only read out. */
+  readonly bare?: boolean;
   readonly onEnter?: () => void;
 }
 
 /** A labelled field of the sheet. Enter or leaving enters what was typed; a wrong entry stays with its reason. */
-export function EntryField({ path, label, suffix, hint, placeholder, wide = false, onEnter }: EntryFieldProps) {
+export function EntryField({
+  path,
+  label,
+  suffix,
+  hint,
+  placeholder,
+  wide = false,
+  bare = false,
+  onEnter,
+}: EntryFieldProps) {
   const field = useField(path);
   const { unit } = useFrame();
   const id = useId();
@@ -27,7 +38,7 @@ export function EntryField({ path, label, suffix, hint, placeholder, wide = fals
   };
   return (
     <div className={`grid content-start gap-1 ${wide ? 'col-span-full' : ''}`}>
-      <label htmlFor={id} className="text-sm font-semibold text-ink-soft">
+      <label htmlFor={id} className={bare ? 'sr-only' : 'text-sm font-semibold text-ink-soft'}>
         {label}
       </label>
       <div className="flex items-center gap-1.5">

@@ -7,6 +7,7 @@ import { Decide } from './Decide';
 import { Identify } from '../identify/Identify';
 import { OrderSlip } from './OrderSlip';
 import { SprocketStep } from './SprocketStep';
+import { Rework } from '../rework/Rework';
 import { Strip } from './Strip';
 import { TakeIn } from './TakeIn';
 
@@ -20,5 +21,6 @@ export const STEP_VIEWS: Readonly<Record<Step, ComponentType<{ onOpen: (step: St
   chain: ChainStep,
   sprocket: SprocketStep,
   decide: Decide,
+  rework: Rework,
   order: OrderSlip,
 };

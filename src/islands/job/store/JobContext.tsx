@@ -101,7 +101,10 @@ export function JobProvider({ view, who, children }: JobProviderProps) {
   const signedOff = view.signOffs.length > 0 && view.job.state === 'signed-off';
   const { standing, drafts } = snapshot;
   const entered = useMemo(() => sheetFromEntries([...standing.values(), ...drafts.values()]), [standing, drafts]);
-  const appraisal = useMemo(() => assess(entered.sheet, view.limits, view.codes), [entered, view.limits, view.codes]);
+  const appraisal = useMemo(
+    () => assess(entered.sheet, view.limits, view.codes, view.schools),
+    [entered, view.limits, view.codes, view.schools],
+  );
   const steps = useMemo(() => stepStates(entered.sheet, appraisal, signedOff), [entered, appraisal, signedOff]);
   const value = useMemo(
     () => ({ view, store, snapshot, entered, appraisal, steps, signedOff }),

@@ -1,0 +1,195 @@
+import { describe, expect, it } from 'vitest';
+import { mm, type Degrees, type Estimate } from '../quantity';
+import {
+  afterRework,
+  chippedDepth,
+  crookedCauses,
+  cutDrift,
+  dressEffort,
+  dressExceptions,
+  dressPlan,
+  dressProfile,
+  driftCurve,
+  driftFactor,
+  markerContradicts,
+  markerSays,
+  noticedLean,
+  wearPlace,
+  type CrookedEvidence,
+  type DressStation,
+  type Station,
+} from './index';
+
+const rules = { tolerance: 0.05, slope: 0.005 };
+const sure = (value: number): Estimate => ({ value: mm(value), u: 0.02 });
+const station = (over: Partial<Station> = {}): Station => ({
+  index: 0,
+  at: mm(100),
+  near: sure(8),
+  far: sure(8),
+  mouth: null,
+  deep: null,
+  deepAt: null,
+  chips: { near: null, far: null },
+  marker: null,
+  leaveLow: false,
+  after: { near: null, far: null, mouth: null },
+  ...over,
+});
+const along = (...depths: number[]) =>
+  depths.map((depth, i) => station({ index: i, at: mm(40 + 80 * i), near: sure(depth), far: sure(depth) }));
+const row = (at: number, near: number, far: number, over: Partial<DressStation> = {}): DressStation => ({
+  at,
+  near,
+  far,
+  ...over,
+});
+
+describe('chips', () => {
+  it('short ones are left, long ones are levelled to', () => {
+    const chips = { near: { length: 20, depth: 0.6 }, far: { length: 5, depth: 2 } };
+    expect(chippedDepth(station({ chips }), 15)).toBeCloseTo(7.4, 9);
+    expect(chippedDepth(station({ chips }), 25)).toBeNull();
+    const stations = [row(40, 8, 8), row(120, 8, 8, { chipped: 7.4 }), row(200, 8, 8)];
+    expect(dressProfile(stations, rules).map((height) => Number(height?.toFixed(3)))).toEqual([7.85, 7.45, 7.85]);
+  });
+});
+
+describe('dips', () => {
+  const dipped = [row(40, 8, 8), row(120, 8, 8), row(200, 6.6, 6.6), row(280, 8, 8), row(360, 8, 8)];
+
+  it('that cost the rest of the edge much are offered to be left, with what it saves', () => {
+    const [exception, ...more] = dressExceptions(dipped, rules, 0.25);
+    expect(more).toEqual([]);
+    expect(exception).toMatchObject({ station: 2 });
+    expect(exception!.saves).toBeCloseTo(0.95, 6);
+    expect(dressExceptions(dipped, rules, 2)).toEqual([]);
+  });
+
+  it('that are left cost their neighbours nothing, and are not offered again', () => {
+    const left = dipped.map((each, i) => (i === 2 ? { ...each, leaveLow: true } : each));
+    expect(dressPlan(left, rules).most).toBe(0);
+    expect(dressExceptions(left, rules, 0.25)).toEqual([]);
+  });
+
+  it('all left alike hold the profile all the same', () => {
+    const all = dipped.map((each) => ({ ...each, leaveLow: true }));
+    expect(dressProfile(all, rules)).toEqual(dressProfile(dipped, rules));
+  });
+});
+
+describe('effort', () => {
+  it('counts passes by the worst place of each rail, and sets up once', () => {
+    const plan = dressPlan([row(40, 8, 7.6), row(120, 8, 8)], rules);
+    const effort = dressEffort(plan, { pass: 0.05, setup: 4, perPass: 0.5 });
+    expect(effort.passes.near).toBe(7);
+    expect(effort.minutes).toBe(4 + 0.5 * (effort.passes.near + effort.passes.far));
+    expect(dressEffort(dressPlan([row(40, 8, 8)], rules), { pass: 0.05, setup: 4, perPass: 0.5 })).toEqual({
+      passes: { near: 0, far: 0 },
+      minutes: 0,
+    });
+  });
+});
+
+describe('the marker', () => {
+  it('names the untouched rail as the low one', () => {
+    expect(markerSays(station({ marker: 'near' }))).toBe('far');
+    expect(markerSays(station({ marker: 'both' }))).toBe('level');
+    expect(markerSays(station({ marker: 'none' }))).toBeNull();
+  });
+
+  it('is held against the measured step, where the step is large enough to see', () => {
+    const stepped = { near: sure(8), far: sure(7.6) };
+    expect(markerContradicts(station({ ...stepped, marker: 'near' }))).toBe(false);
+    expect(markerContradicts(station({ ...stepped, marker: 'far' }))).toBe(true);
+    expect(markerContradicts(station({ ...stepped, marker: 'both' }))).toBe(true);
+    expect(markerContradicts(station({ near: sure(8), far: sure(7.98), marker: 'far' }))).toBeNull();
+    expect(markerContradicts(station({ marker: 'both' }))).toBe(false);
+    expect(markerContradicts(station(stepped))).toBeNull();
+  });
+});
+
+describe('the second measurement', () => {
+  it('stands alone: what was not measured again is not known', () => {
+    expect(afterRework(station())).toBeNull();
+    const again = afterRework(station({ mouth: sure(1.5), after: { near: sure(7.4), far: null, mouth: null } }));
+    expect(again).toMatchObject({ near: { value: 7.4 }, far: null, mouth: null });
+  });
+});
+
+describe('cut drift', () => {
+  it('is 26 mm at 300 mm with 2° on a bar 60 mm high', () => {
+    expect(cutDrift(300, 2 as Degrees, 60)).toBeCloseTo(26.2, 1);
+    expect(cutDrift(300, noticedLean(60), 60)).toBeCloseTo(5, 9);
+    const curve = driftCurve(300, 2 as Degrees, 60, 0.5);
+    expect(curve[0]).toEqual({ depth: 0, drift: 0 });
+    expect(curve.at(-1)!.drift).toBeCloseTo(13.1, 1);
+  });
+
+  it('keeps a factor of 1 until five test cuts, then fits through the origin with its spread', () => {
+    const cuts = [10, 20, 30, 40].map((predicted) => ({ predicted, measured: 0.8 * predicted }));
+    expect(driftFactor(cuts)).toEqual({ factor: 1, spread: null, cuts: 4 });
+    const five = driftFactor([...cuts, { predicted: 25, measured: 20 }]);
+    expect(five.factor).toBeCloseTo(0.8, 9);
+    expect(five.spread).toBeCloseTo(0, 9);
+    const scattered = driftFactor([...cuts, { predicted: 25, measured: 26 }]);
+    expect(scattered.spread).toBeGreaterThan(0.01);
+  });
+});
+
+describe('the wear place', () => {
+  it.each([
+    ['even', [8, 7.95, 7.9, 7.95, 8]],
+    ['toward-nose', [8.2, 8, 7.8, 7.5, 7.6]],
+    ['at-nose', [8.2, 8.1, 8, 7.8, 7.2]],
+    ['at-tail', [7.2, 7.7, 8, 8.1, 8.1]],
+    ['one-spot', [8, 8, 7.2, 8, 8]],
+    ['not-measured', [8, 7]],
+  ])('%s', (code, depths) => {
+    expect(wearPlace('A', along(...depths)).code).toBe(code);
+  });
+});
+
+describe('why it cuts crooked', () => {
+  const evidence = (over: Partial<CrookedEvidence> = {}): CrookedEvidence => ({
+    lean: 0.1 as Degrees,
+    leanLimit: 0.4,
+    play: 0.2,
+    playLimit: 0.5,
+    cutters: 0.1,
+    cuttersLimit: 0.4,
+    nearIsRight: true,
+    ...over,
+  });
+  const of = (over: Partial<CrookedEvidence>) =>
+    Object.fromEntries(crookedCauses(evidence(over)).map((finding) => [finding.cause, finding]));
+
+  it('blames nothing on a sound bar with even cutters', () => {
+    expect(crookedCauses(evidence()).map(({ state, weight }) => [state, weight])).toEqual([
+      ['sound', 0],
+      ['sound', 0],
+      ['sound', 0],
+    ]);
+  });
+
+  it('blames uneven cutters alone only when the bar is sound, and else calls them an aggravator', () => {
+    expect(of({ cutters: 0.8 }).cutters).toMatchObject({
+      state: 'found',
+      weight: 1,
+      toward: 'left',
+      aggravates: false,
+    });
+    const both = of({ cutters: 0.8, lean: 1.5 as Degrees });
+    expect(both.cutters).toMatchObject({ state: 'found', weight: 0, aggravates: true });
+    expect(both.lean).toMatchObject({ weight: 1, toward: 'left' });
+  });
+
+  it('turns the side over with the bar, and shares the blame by how far each is beyond', () => {
+    expect(of({ lean: 1.5 as Degrees, nearIsRight: false }).lean).toMatchObject({ toward: 'right' });
+    expect(of({ lean: -1.5 as Degrees }).lean).toMatchObject({ toward: 'right' });
+    const shared = of({ lean: 0.8 as Degrees, play: 1 });
+    expect(shared.lean!.weight).toBeCloseTo(0.5, 9);
+    expect(shared.play!.weight).toBeCloseTo(0.5, 9);
+    expect(of({ lean: null }).lean).toMatchObject({ state: 'not-measured', toward: null });
+  });
+});

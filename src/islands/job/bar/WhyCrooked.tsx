@@ -1,0 +1,92 @@
+import { useState } from 'react';
+import { cuttingEdge, USUAL_BODY_HEIGHT } from '../../../core/assess';
+import { driftCurve } from '../../../core/bar';
+import type { Degrees } from '../../../core/quantity';
+import { estimate } from '../../../core/quantity';
+import { LogSection } from '../../../ui/drawings/LogSection';
+import { causeName, causeSentence, CROOKED_SCHOOLS, wearPatternSentence, wearPlaceSentence } from '../../../wording';
+import { useFrame } from '../../frame/frame-context';
+import { Group } from '../parts/StepHead';
+import { useJob } from '../store/JobContext';
+
+const STATE = {
+  found: { word: 'found', look: 'border-brass bg-brass-pale' },
+  sound: { word: 'sound', look: 'border-leaf bg-leaf-pale' },
+  'not-measured': { word: 'not known', look: 'border-steel bg-steel-pale' },
+} as const;
+
+/** Depths of cut that can be drawn, mm. */
+const DEPTHS = [100, 200, 300, 400] as const;
+
+/** Why it cuts crooked: lean, play and cutters side by side, and the curve that the lean predicts over a log. */
+export function WhyCrooked() {
+  const { appraisal, entered } = useJob();
+  const { unit, show } = useFrame();
+  const [depth, setDepth] = useState<number>(300);
+  const { bar } = appraisal;
+  const lean = bar.crooked.find(({ cause }) => cause === 'lean')!;
+  const measuredHeight = entered.sheet.bar?.bodyHeight ? estimate(entered.sheet.bar.bodyHeight)?.value : undefined;
+  const height = measuredHeight ?? USUAL_BODY_HEIGHT;
+  const curve = lean.value === null ? null : driftCurve(depth, Math.abs(lean.value) as Degrees, height);
+  const side = lean.toward ?? 'left';
+  const pattern = [wearPatternSentence(bar.wearPattern), wearPlaceSentence(bar.wearPlace, unit)].filter(Boolean);
+  return (
+    <div className="grid grid-cols-[minmax(0,1fr)_17rem] gap-5 max-lg:grid-cols-1">
+      <div>
+        <ul className="grid grid-cols-3 gap-3">
+          {bar.crooked.map((finding) => {
+            const { word, look } = STATE[finding.state];
+            return (
+              <li key={finding.cause} className={`border-t-4 px-3 py-2 ${look}`}>
+                <p className="flex justify-between gap-2 text-sm font-semibold">
+                  <span>{causeName[finding.cause]}</span>
+                  <span className="font-bold">{word}</span>
+                </p>
+                {finding.weight > 0 && (
+                  <p className="figures text-xl font-bold">{Math.round(finding.weight * 100)} %</p>
+                )}
+                <p className="text-sm">{causeSentence(finding, unit)}</p>
+              </li>
+            );
+          })}
+        </ul>
+        <Group title="What the wear says">
+          {pattern.length > 0 ? (
+            pattern.map((text) => <p key={text}>{text}</p>)
+          ) : (
+            <p className="text-ink-soft">Measure both edges: the sides of the low rails tell who leans on the saw.</p>
+          )}
+        </Group>
+        <Group title="Practitioners disagree">
+          {CROOKED_SCHOOLS.map((text) => (
+            <p key={text} className="text-sm">
+              {text}
+            </p>
+          ))}
+        </Group>
+      </div>
+      <div>
+        <div role="group" aria-label="Depth of cut" className="mb-1 flex gap-1">
+          {DEPTHS.map((each) => (
+            <button
+              key={each}
+              type="button"
+              aria-pressed={depth === each}
+              className="quiet flex-1 px-1 aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-sheet"
+              onClick={() => setDepth(each)}
+            >
+              {show(each, unit === 'mm' ? 0 : 1)}
+            </button>
+          ))}
+        </div>
+        <LogSection depth={depth} curve={curve} side={side} show={(mm) => show(mm, unit === 'mm' ? 0 : 2)} />
+        <p className="text-sm text-ink-soft">
+          An estimate of our own: the heading follows the lean of edge {cuttingEdge(entered.sheet)} over one bar height
+          ({show(height, unit === 'mm' ? 0 : 2)}
+          {measuredHeight === undefined ? ', a usual one' : ''}). The shop’s factor is 1 until five test cuts are
+          logged.
+        </p>
+      </div>
+    </div>
+  );
+}

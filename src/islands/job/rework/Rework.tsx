@@ -1,0 +1,117 @@
+import { Printer } from 'lucide-react';
+import type { Operation } from '../../../core/sheet';
+import { BAR_OPERATIONS } from '../../../core/sheet';
+import { RailProfile } from '../../../ui/drawings/RailProfile';
+import { Empty, Notice } from '../../../ui/parts/Notice';
+import {
+  effortSentence,
+  LEVELLING_STEPS,
+  operationWord,
+  REWORK_CAUTIONS,
+  schoolAnswer,
+  sentence,
+} from '../../../wording';
+import { useFrame } from '../../frame/frame-context';
+import { useStations } from '../bar/useStations';
+import { ChoiceField } from '../parts/ChoiceField';
+import { Group, StepHead } from '../parts/StepHead';
+import { Guided } from '../steps/Guided';
+import { OPTIONS } from '../options';
+import { useJob } from '../store/JobContext';
+import { BeforeAfter } from './BeforeAfter';
+import { TurnOvers } from './TurnOvers';
+import { WorkTable } from './WorkTable';
+
+const EDGES = ['A', 'B'] as const;
+
+/** Work that the bar calls for or that was done already, in working order. */
+function useOperations(): readonly Operation[] {
+  const { appraisal, entered } = useJob();
+  const planned = EDGES.some((edge) => appraisal.bar.edges[edge].dressing?.advised);
+  const done: readonly Operation[] = entered.sheet.bar?.reworkDone ?? [];
+  const dress: readonly Operation[] = planned ? ['dress-rails', 'deburr'] : [];
+  const wanted = [...appraisal.verdicts.bar.operations, ...done, ...dress];
+  return BAR_OPERATIONS.filter((operation) => wanted.includes(operation));
+}
+
+/** Rework: what comes off which rail, in which order, with its cautions; then the second measurement in the same drawing. */
+export function Rework() {
+  const { appraisal, view, snapshot, entered } = useJob();
+  const { show, unit, position } = useFrame();
+  const stations = useStations();
+  const operations = useOperations();
+  const { bar } = appraisal;
+  const { levelling } = view.schools;
+  const laminated = entered.sheet.bar?.construction === 'laminated';
+  return (
+    <>
+      <StepHead title="Rework the bar">
+        {operations.length > 0 && snapshot.saving === 'saved' && (
+          <a className="flex quiet items-center gap-2" href={`/jobs/${view.job.id}/work-card`}>
+            <Printer size={17} aria-hidden="true" />
+            Work card to print
+          </a>
+        )}
+      </StepHead>
+      {operations.length === 0 ? (
+        <Empty title="Nothing to rework">
+          The bar calls for no work as far as it is measured. Work appears here with the readings that call for it.
+        </Empty>
+      ) : (
+        <>
+          <Notice kind="caution">
+            {REWORK_CAUTIONS.map((text) => (
+              <p key={text}>{text}</p>
+            ))}
+          </Notice>
+          <BeforeAfter />
+          <div className="mx-auto max-w-[42rem]">
+            <RailProfile
+              edges={stations.points}
+              limit={bar.depthLimit}
+              tang={bar.setting.tang?.value ?? null}
+              room={view.limits['bar.floor-clearance'].value}
+              selected={stations.selected}
+              onSelect={stations.select}
+              show={(mm) => show(mm, unit === 'mm' ? 1 : 2)}
+              showPosition={position}
+            />
+          </div>
+          {EDGES.map((edge) => (
+            <WorkTable key={edge} edge={edge} rows={stations.rows[edge]} />
+          ))}
+          <div className="grid grid-cols-2 gap-x-6 max-lg:grid-cols-1">
+            <Guided
+              path="bar.reworkDone"
+              title="In this order"
+              acts={operations.map((value) => ({ value, label: sentence(operationWord[value]) }))}
+            />
+            <Group title="Levelling" aside={schoolAnswer.levelling[levelling]}>
+              <ol className="list-decimal pl-5">
+                {LEVELLING_STEPS[levelling].map((step) => (
+                  <li key={step}>{step}</li>
+                ))}
+              </ol>
+              <ul className="mt-2 text-sm text-ink-soft">
+                {EDGES.map((edge) => {
+                  const { dressing } = bar.edges[edge];
+                  return dressing?.advised ? (
+                    <li key={edge}>
+                      Edge {edge}: {effortSentence(dressing, unit)}
+                    </li>
+                  ) : null;
+                })}
+                <li>Where ink stays after a pass, the rail is low. Another way of levelling is chosen under Shop.</li>
+                {laminated && <li>Laminated: budget bars of this kind rarely repay much work.</li>}
+              </ul>
+            </Group>
+          </div>
+        </>
+      )}
+      <Group title="Goes back with this edge down" aside="turning over evens the wear">
+        <ChoiceField path="bar.edgeDownNow" legend="Edge down now" options={OPTIONS.edge} />
+        <TurnOvers />
+      </Group>
+    </>
+  );
+}

@@ -1,0 +1,79 @@
+import { EntryField } from '../parts/EntryField';
+import { useFrame } from '../../frame/frame-context';
+import { exceptionSentence } from '../../../wording';
+import { ChoiceField } from '../parts/ChoiceField';
+import { OPTIONS } from '../options';
+import { useJob } from '../store/JobContext';
+import type { Edge, StationRow } from '../bar/stations';
+
+/** One edge of the work card: what to take off which rail at each station, and the second measurement beside it. */
+export function WorkTable({ edge, rows }: { edge: Edge; rows: readonly StationRow[] }) {
+  const { appraisal } = useJob();
+  const { position, show, unit } = useFrame();
+  const { dressing, stations } = appraisal.bar.edges[edge];
+  const measured = rows.filter(({ index }) => index !== null);
+  if (!dressing?.advised || measured.length === 0) return null;
+  const off = (removal: readonly (number | null)[], index: number): string => {
+    const amount = removal[index] ?? null;
+    return amount === null ? 'left out' : amount < 0.005 ? '–' : show(amount);
+  };
+  return (
+    <section aria-label={`Work on edge ${edge}`} className="mt-2 border-t border-line pt-2">
+      <h3 className="font-bold">Edge {edge}: take off, then measure again</h3>
+      <div className="overflow-x-auto">
+        <table className="w-full border-collapse">
+          <thead>
+            <tr className="text-left text-sm text-ink-soft">
+              <th scope="col" className="w-20">
+                at
+              </th>
+              <th scope="col">near off</th>
+              <th scope="col">far off</th>
+              {['near', 'far', 'groove width'].map((name) => (
+                <th key={name} scope="col">
+                  {name} after <span className="figures">{unit}</span>
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {measured.map((row, i) => (
+              <tr key={row.key} className="border-t border-line">
+                <th scope="row" className="text-left figures font-semibold">
+                  {position(row.at)}
+                </th>
+                <td className="figures text-lg font-bold text-brass">{off(dressing.plan.removeNear, row.index!)}</td>
+                <td className="figures text-lg font-bold text-brass">{off(dressing.plan.removeFar, row.index!)}</td>
+                {(['near', 'far', 'mouth'] as const).map((field) => (
+                  <td key={field} className="py-0.5 pr-2">
+                    <EntryField
+                      path={`${row.path}.after.${field}`}
+                      label={`Edge ${edge}, station ${i + 1}, ${field === 'mouth' ? 'groove width' : field} after`}
+                      bare
+                    />
+                  </td>
+                ))}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+      {dressing.exceptions.map(({ station, saves }) => {
+        const row = measured.find(({ index }) => index === station);
+        return (
+          <div key={station} className="mt-1 flex flex-wrap items-center gap-3 text-sm">
+            <p className="flex-1">{exceptionSentence(stations[station]!.at, saves, unit)}</p>
+            {row && <ChoiceField path={`${row.path}.leaveLow`} legend="Leave it" options={OPTIONS.yesNo} />}
+          </div>
+        );
+      })}
+      {stations
+        .filter(({ leaveLow }) => leaveLow)
+        .map((station) => (
+          <p key={station.index} className="mt-1 text-sm font-semibold">
+            The dip at {position(station.at)} is left as it is.
+          </p>
+        ))}
+    </section>
+  );
+}

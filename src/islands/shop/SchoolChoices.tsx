@@ -1,0 +1,41 @@
+import { useState } from 'react';
+import { SCHOOL_IDS, SCHOOLS, type SchoolId, type Schools } from '../../core/families';
+import { Choice } from '../../ui/parts/Choice';
+import { Notice } from '../../ui/parts/Notice';
+import { schoolAnswer, schoolName } from '../../wording';
+import { api, RequestFailed } from '../frame/api';
+
+/** Where practitioners disagree the shop chooses; both schools stay named. */
+export function SchoolChoices({ schools: given }: { schools: Schools }) {
+  const [schools, setSchools] = useState(given);
+  const [refused, setRefused] = useState<string | null>(null);
+  const choose = async (school: SchoolId, answer: string) => {
+    try {
+      setSchools(await api.put<Schools>('/api/schools', { school, answer }));
+      setRefused(null);
+    } catch (error) {
+      setRefused(error instanceof RequestFailed ? error.message : 'It was not stored. Try again.');
+    }
+  };
+  return (
+    <div className="grid gap-5">
+      <p className="max-w-prose text-ink-soft">
+        Practitioners disagree on these. What is chosen here is followed on the work card and in the verdicts; the other
+        school is not wrong.
+      </p>
+      {SCHOOL_IDS.map((id) => {
+        const answers = schoolAnswer[id] as Readonly<Record<string, string>>;
+        return (
+          <Choice
+            key={id}
+            legend={schoolName[id]}
+            options={SCHOOLS[id].map((value) => ({ value, label: answers[value] ?? value }))}
+            value={schools[id]}
+            onChoose={(answer) => answer !== '' && void choose(id, answer)}
+          />
+        );
+      })}
+      {refused && <Notice kind="error">{refused}</Notice>}
+    </div>
+  );
+}

@@ -1,0 +1,106 @@
+import { ArrowLeft, Printer } from 'lucide-react';
+import type { WorkCardView } from '../../contract';
+import { Notice } from '../../ui/parts/Notice';
+import { Frame } from '../frame/Frame';
+import { useFrame } from '../frame/frame-context';
+import type { Preferences } from '../frame/preferences';
+
+interface WorkCardPageProps {
+  readonly view: WorkCardView;
+  readonly preferences: Preferences;
+  readonly jobId: string;
+}
+
+/** The work card in large type, to print and lay beside the vise. */
+export function WorkCardPage({ view, preferences, jobId }: WorkCardPageProps) {
+  return (
+    <Frame shop={view.shop} preferences={preferences} place="bench">
+      <div className="no-print mb-4 flex gap-3">
+        <a className="flex quiet items-center gap-2" href={`/jobs/${jobId}?step=rework`}>
+          <ArrowLeft size={17} aria-hidden="true" />
+          Back to {view.tag}
+        </a>
+        <button type="button" className="flex act items-center gap-2" onClick={() => window.print()}>
+          <Printer size={17} aria-hidden="true" />
+          Print
+        </button>
+      </div>
+      <article className="mx-auto max-w-4xl border border-line-strong bg-sheet p-8 text-lg print:border-0 print:p-0">
+        <header className="mb-4 graduated pt-5">
+          <div className="flex items-baseline justify-between">
+            <h1 className="text-2xl font-extrabold">Work card · bar</h1>
+            <p className="figures text-2xl font-bold">{view.tag}</p>
+          </div>
+          <p>{[view.customer, view.saw, view.date].filter(Boolean).join(' · ')}</p>
+          <p className="mt-1 text-xl font-bold">{view.verdict}</p>
+        </header>
+        {view.edges.length === 0 && <Notice kind="info">No metal has to come off this bar.</Notice>}
+        <div className="grid grid-cols-2 gap-6 max-md:grid-cols-1">
+          {view.edges.map((edge) => (
+            <EdgeTable key={edge.edge} edge={edge} />
+          ))}
+        </div>
+        {view.left.map((text) => (
+          <p key={text} className="mt-2">
+            {text}
+          </p>
+        ))}
+        <div className="mt-4 grid grid-cols-2 gap-6 max-md:grid-cols-1">
+          <section>
+            <h2 className="font-bold">In this order</h2>
+            <ol className="list-decimal pl-6">
+              {view.operations.map((text) => (
+                <li key={text}>{text}</li>
+              ))}
+              <li>Measure again</li>
+            </ol>
+          </section>
+          <section>
+            <h2 className="font-bold">Levelling: {view.levelling.school}</h2>
+            <ol className="list-decimal pl-6">
+              {view.levelling.steps.map((text) => (
+                <li key={text}>{text}</li>
+              ))}
+            </ol>
+          </section>
+        </div>
+        <ul className="mt-4 border-t border-line pt-2 text-base">
+          {view.cautions.map((text) => (
+            <li key={text}>{text}</li>
+          ))}
+        </ul>
+      </article>
+    </Frame>
+  );
+}
+
+function EdgeTable({ edge: { edge, effort, rows } }: { edge: WorkCardView['edges'][number] }) {
+  const { position, show } = useFrame();
+  const off = (amount: number | null) => (amount === null ? 'stay off' : amount < 0.005 ? '–' : show(amount));
+  return (
+    <section aria-label={`Edge ${edge}`}>
+      <h2 className="text-xl font-extrabold">Edge {edge}</h2>
+      <table className="w-full border-collapse text-2xl">
+        <thead>
+          <tr className="border-b-2 border-ink text-left text-base">
+            <th scope="col">at</th>
+            <th scope="col">near off</th>
+            <th scope="col">far off</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(({ at, near, far }) => (
+            <tr key={at} className="border-b border-line">
+              <th scope="row" className="text-left figures font-normal">
+                {position(at)}
+              </th>
+              <td className="figures font-bold">{off(near)}</td>
+              <td className="figures font-bold">{off(far)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="text-base">{effort}</p>
+    </section>
+  );
+}

@@ -1,0 +1,12 @@
+import type { APIRoute } from 'astro';
+import { answer, caliperStream, Refusal } from '../../../server';
+
+/** What the simulated caliper says, as it says it. */
+export const GET: APIRoute = () => {
+  try {
+    return caliperStream();
+  } catch (error) {
+    if (!(error instanceof Refusal)) throw error;
+    return answer(() => Promise.reject(error));
+  }
+};

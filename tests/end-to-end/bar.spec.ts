@@ -1,0 +1,156 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+import { freshJob, openJob, saved } from './keyboard';
+
+const hand = (page: Page, command: object) => page.request.post('/simulated/caliper/command', { data: command });
+
+/** Turns the wheel of the caliper to a value and presses its button. */
+async function read(page: Page, mm: number): Promise<void> {
+  await hand(page, { jaw: mm });
+  await page.keyboard.press('F9');
+}
+
+test('the caliper fills a bar, drops out, comes back, and its battery runs low', async ({ page }) => {
+  await hand(page, { line: 'up', battery: 90 });
+  await freshJob(page, 'bar');
+  await page.getByRole('button', { name: 'Caliper' }).click();
+  const panel = page.getByRole('complementary', { name: 'Simulated caliper' });
+  await expect(panel.getByText('Caliper connected')).toBeVisible();
+  await page.getByLabel('Edge A, station 1, near rail').focus();
+  for (const [label, mm] of [
+    ['Edge A, station 1, near rail', 8.1],
+    ['Edge A, station 1, far rail', 7.7],
+    ['Edge A, station 1, groove width', 1.4],
+    ['Edge A, station 2, near rail', 8.0],
+  ] as const) {
+    await expect(page.getByLabel(label)).toBeFocused();
+    await read(page, mm);
+    await expect(page.getByLabel(label)).toHaveValue(new RegExp(`^${Math.trunc(mm)}\\.\\d\\d mm$`));
+  }
+  await expect(page.getByLabel('Edge A, station 2, far rail')).toBeFocused();
+  await hand(page, { line: 'down' });
+  await expect(panel.getByText('line lost, trying again')).toBeVisible();
+  await expect(panel.getByRole('button', { name: /^Take reading/ })).toBeDisabled();
+  await page.getByLabel('Edge A, station 2, far rail').fill('7.6');
+  await hand(page, { line: 'up', battery: 9 });
+  await expect(panel.getByText('battery low, 9 %')).toBeVisible();
+  await page.getByLabel('Edge A, station 3, near rail').focus();
+  await page.getByLabel('add as repeats').check();
+  await page.getByLabel('Edge A, station 3, near rail').focus();
+  await read(page, 7.9);
+  await expect(page.getByLabel('Edge A, station 3, near rail')).toHaveValue(/^7\.\d\d mm$/);
+  await read(page, 7.9);
+  await expect(page.getByLabel('Edge A, station 3, near rail')).toHaveValue(/mm; 7\.\d\d mm$/);
+  await page.getByLabel('Edge A, station 3, near rail').press('Enter');
+  await saved(page);
+  await page.reload();
+  await page.waitForSelector('[data-ready=true]');
+  await expect(page.getByLabel('Edge A, station 3, near rail')).toHaveValue(/mm; 7\.\d\d mm$/);
+  await expect(page.getByLabel('Edge A, station 2, far rail')).toHaveValue('7.6');
+  await hand(page, { battery: 90 });
+});
+
+test('rework: the card, the second measurement in the same drawing, and a bar that fails after dressing says so', async ({
+  page,
+}) => {
+  await openJob(page, 'L-0417', 'rework');
+  const edgeA = page.getByRole('region', { name: 'Work on edge A' });
+  await expect(edgeA).toContainText('0.65 mm');
+  await page.getByText('Dress the rails', { exact: true }).last().click();
+  await expect(page.getByRole('region', { name: /^Bar: Undecided/ })).toContainText('second measurement');
+  for (let i = 1; i <= 6; i += 1) {
+    for (const rail of ['near', 'far'] as const) {
+      const field = page.getByLabel(`Edge A, station ${i}, ${rail} after`);
+      await field.fill('7.0');
+      await field.press('Enter');
+    }
+  }
+  const summary = page.getByRole('region', { name: 'Before and after' });
+  await expect(summary).toContainText('Largest step');
+  await expect(summary).toContainText('more dressings');
+  await saved(page);
+  await page.getByRole('link', { name: 'Work card to print' }).click();
+  await expect(page.getByRole('article')).toContainText('Work card · bar');
+  await expect(page.getByRole('article')).toContainText('Edge B');
+  await page.goBack();
+  await page.waitForSelector('[data-ready=true]');
+  await page.getByLabel('Edge A, station 4, far after').fill('5.1');
+  await page.getByLabel('Edge A, station 4, far after').press('Enter');
+  await expect(page.getByRole('alert')).toContainText('Finished after the rework: replace');
+  await page.getByLabel('Edge A, station 4, far after').fill('7.0');
+  await page.getByLabel('Edge A, station 4, far after').press('Enter');
+  await page.getByRole('radio', { name: 'B', exact: true }).check({ force: true });
+  await expect(page.getByText('Turned over: A → B.')).toBeVisible();
+  await saved(page);
+  await page.reload();
+  await page.waitForSelector('[data-ready=true]');
+  await expect(page.getByText('came A down, went back B down')).toBeVisible();
+});
+
+test('why it cuts crooked is answered with three causes, both schools and a curve', async ({ page }) => {
+  await openJob(page, 'L-0417', 'bar');
+  await page.getByRole('tab', { name: 'Why crooked?' }).click();
+  await expect(page.getByText('The chain leans')).toBeVisible();
+  await expect(page.getByText('One school: it is the bar.')).toBeVisible();
+  await expect(page.getByText('The other: it is the cutters.')).toBeVisible();
+  await expect(page.getByRole('img', { name: /^At 300 mm deep the cut drifts about/ })).toBeVisible();
+  await page.getByRole('button', { name: '200 mm' }).click();
+  await expect(page.getByRole('img', { name: /^At 200 mm deep/ })).toBeVisible();
+});
+
+test('findings of the walk have their effect: a torn hole condemns, bare paint says nothing', async ({ page }) => {
+  await freshJob(page, 'bar');
+  await page.getByRole('tab', { name: 'Look it over' }).click();
+  await page.getByRole('radio', { name: 'bare in places' }).check({ force: true });
+  await expect(page.getByRole('region', { name: /^Bar: Undecided/ })).toBeVisible();
+  await page.getByRole('radio', { name: 'torn out' }).check({ force: true });
+  await expect(page.getByRole('region', { name: 'Bar: Replace' })).toContainText('no longer holds the tension');
+});
+
+test('drawings are given out as SVG and PNG', async ({ page }) => {
+  await openJob(page, 'L-0417', 'bar');
+  for (const kind of ['SVG', 'PNG'] as const) {
+    const download = page.waitForEvent('download');
+    await page.getByRole('button', { name: `${kind} of rail-profile` }).click();
+    expect((await download).suggestedFilename()).toBe(`rail-profile.${kind.toLowerCase()}`);
+  }
+});
+
+test('a station is taken off, and the schools of the shop are followed', async ({ page }) => {
+  await openJob(page, 'L-0418', 'bar');
+  const rows = page.getByRole('table').getByRole('row');
+  const before = await rows.count();
+  await page.getByLabel('Edge A, station 1, near rail').focus();
+  await page.getByText('Finer readings').click();
+  await page.getByRole('button', { name: 'Take this station off' }).click();
+  await expect(page.getByLabel('Edge A, station 1, near rail')).not.toHaveValue('');
+  expect(await rows.count()).toBeLessThanOrEqual(before);
+  await page.goto('/shop?view=schools');
+  await page.waitForSelector('[data-ready=true]');
+  await page.getByRole('radio', { name: 'file in a wood block' }).check({ force: true });
+  await openJob(page, 'L-0417', 'rework');
+  await expect(page.getByText('File set square into a wood block.')).toBeVisible();
+  await page.request.put('/api/schools', { data: { school: 'levelling', answer: 'guided-file' } });
+});
+
+test.describe('on a tablet, by touch', () => {
+  test.use({ viewport: { width: 1024, height: 768 }, hasTouch: true });
+
+  test('a bar is measured and reworked without the page scrolling sideways, and axe finds nothing serious', async ({
+    page,
+  }) => {
+    await openJob(page, 'L-0417', 'bar');
+    await page.getByRole('button', { name: /^Edge B/ }).tap();
+    await page.getByLabel('Edge B, station 2, near rail').tap();
+    await page.keyboard.type('8.25');
+    await page.getByLabel('Edge B, station 2, far rail').tap();
+    await saved(page);
+    for (const step of ['bar', 'rework']) {
+      await openJob(page, 'L-0417', step);
+      expect(await page.evaluate(() => document.documentElement.scrollWidth - innerWidth)).toBe(0);
+      const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag22aa']).analyze();
+      const grave = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
+      expect(grave.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)).toEqual([]);
+    }
+  });
+});

@@ -1,0 +1,186 @@
+import fc from 'fast-check';
+import solver, { type Model } from 'javascript-lp-solver';
+import { rotate } from 'mathjs';
+import { mean, standardDeviation } from 'simple-statistics';
+import { describe, expect, it } from 'vitest';
+import { dressPlan, overhang, predictStraightEdge, floorClearance, type DressStation } from '../../src/core/bar';
+import { assess } from '../../src/core/assess';
+import { DEFAULTS } from '../../src/core/families';
+import { estimate, measured, mm, toRadians, type Degrees } from '../../src/core/quantity';
+import { readSheet } from '../../src/core/sheet';
+
+const RULES = { tolerance: 0.05, slope: 0.005 };
+
+/** The plan as a linear program over what must not be exceeded: the lowest of both rails and of a long chip. */
+function byLinearProgram(stations: readonly { at: number; low: number }[]): number[] {
+  const variables: Record<string, Record<string, number>> = {};
+  const constraints: Record<string, { max: number }> = {};
+  for (const [i, { low }] of stations.entries()) {
+    variables[`t${i}`] = { height: 1, [`top${i}`]: 1 };
+    constraints[`top${i}`] = { max: low + RULES.tolerance };
+  }
+  for (const [i, { at }] of stations.entries())
+    for (const [j, other] of stations.entries()) {
+      if (i === j) continue;
+      variables[`t${i}`]![`c${i}-${j}`] = 1;
+      variables[`t${j}`]![`c${i}-${j}`] = -1;
+      constraints[`c${i}-${j}`] = { max: RULES.slope * Math.abs(at - other.at) };
+    }
+  const model: Model = { optimize: 'height', opType: 'max', constraints, variables };
+  const solution = solver.Solve(model) as Record<string, number>;
+  return stations.map((_, i) => solution[`t${i}`] ?? 0);
+}
+
+const hundredths = (min: number, max: number) => fc.integer({ min, max }).map((value) => value / 100);
+
+describe('dressing with chips and missing readings against a linear program', () => {
+  const bars = fc.uniqueArray(
+    fc.record({
+      at: fc.integer({ min: 20, max: 600 }),
+      near: hundredths(450, 950),
+      far: hundredths(450, 950),
+      chip: fc.option(hundredths(10, 150), { freq: 3 }),
+      missing: fc.constantFrom('none', 'none', 'none', 'near'),
+    }),
+    { minLength: 1, maxLength: 8, selector: ({ at }) => at },
+  );
+
+  it('is the largest profile, and takes the least metal, on 200 random bars', () => {
+    fc.assert(
+      fc.property(bars, (bar) => {
+        const stations = bar.map(({ at, near, far, chip, missing }): DressStation => ({
+          at,
+          near: missing === 'near' ? null : near,
+          far,
+          chipped: chip === null ? null : near - chip,
+        }));
+        const whole = bar.filter(({ missing }) => missing === 'none');
+        const theirs = byLinearProgram(
+          whole.map(({ at, near, far, chip }) => ({
+            at,
+            low: Math.min(near, far, chip === null ? Infinity : near - chip),
+          })),
+        );
+        const plan = dressPlan(stations, RULES);
+        const ours = plan.target.filter((height) => height !== null);
+        ours.forEach((height, i) => expect(height).toBeCloseTo(theirs[i]!, 6));
+        const taken = [...plan.removeNear, ...plan.removeFar].reduce<number>((sum, removal) => sum + (removal ?? 0), 0);
+        const least = whole.reduce(
+          (sum, { near, far }, i) => sum + Math.max(0, near - theirs[i]!) + Math.max(0, far - theirs[i]!),
+          0,
+        );
+        expect(taken).toBeCloseTo(least, 5);
+      }),
+      { seed: 610, numRuns: 200 },
+    );
+  });
+});
+
+describe('the straight-edge test against a rotated cutter', () => {
+  // The tip is turned about the middle of the engaged tang with the rotation of a general mathematics package.
+  it('is what the turned tip does', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 12, noNaN: true }),
+        hundredths(600, 800),
+        hundredths(400, 550),
+        hundredths(900, 1300),
+        (lean, kerf, barThickness, tipHeight) => {
+          const cutter = { kerf: mm(kerf), barThickness: mm(barThickness), tipHeight: mm(tipHeight) };
+          const turned = rotate([0, tipHeight], -toRadians(lean as Degrees)) as number[];
+          const gap = overhang(cutter) - turned[0]!;
+          const seen = gap > 0.05 ? 'gap-stays' : gap >= -0.05 ? 'gap-closes' : 'passes-beyond';
+          expect(predictStraightEdge(lean as Degrees, cutter)).toBe(seen);
+        },
+      ),
+      { seed: 611, numRuns: 300 },
+    );
+  });
+});
+
+describe('the doubt of a clearance', () => {
+  it('by propagation (JCGM 100:2008, 5.1.2) is what drawing readings gives', () => {
+    const depth = estimate(measured([mm(7.2)], 'depth-rod'))!;
+    const tang = estimate(measured([mm(5.2)], 'caliper'))!;
+    const clearance = floorClearance(depth, tang);
+    let seed = 12345;
+    const uniform = () => {
+      seed = (seed * 1103515245 + 12345) % 2147483648;
+      return (seed + 0.5) / 2147483648;
+    };
+    const normal = () => Math.sqrt(-2 * Math.log(uniform())) * Math.cos(2 * Math.PI * uniform());
+    const draws = Array.from(
+      { length: 40_000 },
+      () => depth.value + depth.u * normal() - (tang.value + tang.u * normal()),
+    );
+    expect(mean(draws)).toBeCloseTo(clearance.value, 2);
+    expect(standardDeviation(draws) / clearance.u).toBeCloseTo(1, 1);
+  });
+});
+
+describe('facts of the trade about rework (common practice, no source)', () => {
+  const assessed = (parts: object) => {
+    const read = readSheet({ format: 'serrata-bench-sheet', version: 1, ...parts });
+    if (!read.ok) throw new Error(JSON.stringify(read.error));
+    return assess(read.value, DEFAULTS);
+  };
+  const looked = { crack: 'no', bow: '0 mm', noseTurns: 'free', straightEdge: 'gap-stays' };
+  const edge = (near: number, far: number, extra: object = {}) => ({
+    stations: [60, 140, 220].map((at) => ({ at: `${at} mm`, near: `${near} mm`, far: `${far} mm`, ...extra })),
+  });
+  const bar = (edges: object, more: object = {}) => ({
+    bar: { stamp: '325 .050', checks: looked, edges, ...more },
+  });
+
+  it('a bar with a chip too deep to dress is finished, a short chip is nothing', () => {
+    const chip = (length: string) => ({ chipNear: { length, depth: '2.5 mm' } });
+    expect(assessed(bar({ A: edge(8, 8, chip('30 mm')), B: edge(8, 8) })).verdicts.bar.action).toBe('replace');
+    expect(assessed(bar({ A: edge(8, 8, chip('6 mm')), B: edge(8, 8) })).verdicts.bar.action).toBe('keep');
+  });
+
+  it('unlevel rails with depth left are no condemnation, and are well once levelled and measured again', () => {
+    const before = bar({ A: edge(8, 7.6), B: edge(8, 8) });
+    expect(assessed(before).verdicts.bar).toMatchObject({ action: 'recondition' });
+    const done = { reworkDone: ['dress-rails', 'deburr'] };
+    expect(assessed(bar({ A: edge(8, 7.6), B: edge(8, 8) }, done)).verdicts.bar.action).toBe('undecided');
+    const again = edge(8, 7.6, { after: { near: '7.6 mm', far: '7.6 mm' } });
+    expect(assessed(bar({ A: again, B: edge(8, 8) }, done)).verdicts.bar.action).toBe('keep');
+  });
+
+  it('a bar that comes out too shallow says so', () => {
+    const again = edge(8, 7.6, { after: { near: '5.6 mm', far: '5.6 mm' } });
+    expect(assessed(bar({ A: again, B: edge(8, 8) })).verdicts.bar.action).toBe('replace');
+  });
+
+  it('bare paint, dirt and light dents condemn nothing; a torn tensioner hole and a plain twist do', () => {
+    const with_ = (checks: object) =>
+      assessed({ bar: { stamp: '325', checks: { ...looked, ...checks }, edges: { A: edge(8, 8), B: edge(8, 8) } } })
+        .verdicts.bar.action;
+    expect(with_({ barePaint: 'seen', dents: 'light', resin: 'baked' })).toBe('keep');
+    expect(with_({ groove: 'packed' })).toBe('clean');
+    expect(with_({ twist: 'slight' })).toBe('recondition');
+    expect(with_({ twist: 'plain' })).toBe('replace');
+    expect(with_({ holes: 'torn' })).toBe('replace');
+  });
+
+  it('too much play in a flared mouth is dressed away where there is depth for it, and condemns where there is not', () => {
+    const flared = { mouth: '2.4 mm', deep: '1.4 mm', deepAt: '4 mm' };
+    const parts = (depth: number) => ({
+      ...bar({ A: edge(depth, depth, flared), B: edge(depth, depth) }),
+      chain: { tang: '4.5 mm', driveLinkThickness: '1.27 mm' },
+    });
+    const deep = assessed(parts(9));
+    const shallow = assessed(parts(6.1));
+    expect(deep.bar.edges.A.dressing!.deeper).toBeGreaterThan(0.1);
+    expect(deep.verdicts.bar.action).toBe('recondition');
+    expect(shallow.bar.edges.A.dressing!.deeper).toBe(0);
+    expect(shallow.verdicts.bar.action).toBe('replace');
+  });
+
+  it('blueing names what was found beside it', () => {
+    const { blueingCauses } = assessed({ bar: { checks: { blueing: 'heavy', oilHoles: 'blocked' } } }).bar;
+    expect(blueingCauses).toEqual(['no-oil']);
+    expect(assessed({ bar: { checks: { blueing: 'light' } } }).bar.blueingCauses).toEqual(['ran-tight-or-blunt']);
+    expect(assessed({ bar: { checks: { blueing: 'no' } } }).bar.blueingCauses).toEqual([]);
+  });
+});
