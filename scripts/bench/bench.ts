@@ -13,6 +13,7 @@ import { openStore } from '../../src/data/store';
 import { assessmentDocument } from '../../src/wording';
 import { fillStore, PARTS_IN_STOCK } from './big-store';
 import { manyParts } from './many-parts';
+import { KEYSTROKE_STATIONS, keystrokes } from './keystrokes';
 import { quantile, table, type Measured } from './table';
 import { scriptWeight } from './weights';
 
@@ -20,12 +21,12 @@ const STATIONS = 12;
 const JOBS = Number(process.argv.find((arg) => /^--jobs=\d+$/.test(arg))?.slice('--jobs='.length) ?? 200_000);
 const REQUESTS = 200;
 
-/** The demo's dressed bar with twelve stations on each edge. */
-function longSheet(): WrittenBenchSheet {
+/** The demo's dressed bar with so many stations on each edge. */
+function longSheet(count = STATIONS): WrittenBenchSheet {
   const sheet = structuredClone(DEMO_SHEETS['L-0417']!);
   const edge = (lean: number) => ({
-    stations: Array.from({ length: STATIONS }, (_, i) => ({
-      at: `${40 + i * 36} mm`,
+    stations: Array.from({ length: count }, (_, i) => ({
+      at: `${40 + Math.round((i * 432) / count)} mm`,
       near: `${(8 - 0.05 * i).toFixed(2)} mm`,
       far: `${(8 - 0.05 * i - lean * (i % 4)).toFixed(2)} mm`,
       mouth: `${(1.38 + 0.01 * i).toFixed(2)} mm`,
@@ -159,6 +160,7 @@ async function pages(): Promise<Measured[]> {
     return [
       ...(await page(`${address}/`, 'Bench', 120)),
       ...(await page(`${address}${hit!.href}`, 'Job', 220)),
+      ...(await keystrokes(address, longSheet(KEYSTROKE_STATIONS))),
       ...(await page(`${address}/counter`, 'Counter', 120)),
       await counter(address),
       ...(await page(`${address}/stock`, 'Stock', 120)),

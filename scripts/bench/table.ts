@@ -19,7 +19,7 @@ export function table(rows: readonly Measured[]): string {
     ...rows.map(({ what, value, budget, unit }) => [
       what,
       `${value.toFixed(2)} ${unit}`,
-      `${budget} ${unit}`,
+      `${Number(budget.toFixed(1))} ${unit}`,
       (value / budget).toFixed(2),
     ]),
   ];

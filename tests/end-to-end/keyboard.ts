@@ -46,6 +46,18 @@ export async function freshJob(page: Page, step: string): Promise<string> {
   return id;
 }
 
+/** Takes in a copy of a demo job for a test that changes it, and opens it. */
+export async function copyOf(page: Page, tag: string, step: string): Promise<string> {
+  const hits = (await (await page.request.get(`/api/search?q=${tag}`)).json()) as { href: string }[];
+  const sheet: unknown = await (await page.request.get(`/api${hits[0]!.href}/sheet.json`)).json();
+  const saw = { label: `Copy of ${tag}`, mount: null };
+  const data = { by: 'Ines Holloway', customer: { name: 'Test bench' }, saw, complaint: '', promisedFor: null, sheet };
+  const { id } = (await (await page.request.post('/api/jobs', { data })).json()) as { id: string };
+  await page.goto(`/jobs/${id}?step=${step}`);
+  await page.waitForSelector('[data-ready=true]');
+  return id;
+}
+
 /** Waits until everything typed is acknowledged by the server. */
 export const saved = (page: Page): Promise<void> =>
   expect(page.getByRole('status').getByText('Saved', { exact: true })).toBeVisible();

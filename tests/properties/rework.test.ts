@@ -43,7 +43,7 @@ describe('dressing with chips, dips, keep-out and missing readings', () => {
     fc.assert(
       fc.property(edges, fc.constantFrom(0.5, 2, 25.4), (stations: DressStation[], factor) => {
         const plain = dressPlan(stations, rules);
-        const times = (value: number | null | undefined) => (value == null ? null : value * factor);
+        const times = (value: number | null | undefined) => ((value ?? null) === null ? null : value! * factor);
         const scaled = dressPlan(
           stations.map((each) => ({
             ...each,
@@ -55,7 +55,10 @@ describe('dressing with chips, dips, keep-out and missing readings', () => {
           { tolerance: rules.tolerance * factor, slope: rules.slope },
         );
         scaled.removeNear.forEach((removal, i) =>
-          expect(removal ?? -1).toBeCloseTo(plain.removeNear[i] == null ? -1 : plain.removeNear[i] * factor, 6),
+          expect(removal ?? -1).toBeCloseTo(
+            (plain.removeNear[i] ?? null) === null ? -1 : plain.removeNear[i]! * factor,
+            6,
+          ),
         );
         const swapped = dressPlan(
           stations.map((each) => ({ ...each, near: each.far, far: each.near })),

@@ -66,6 +66,9 @@ export function playAfter(station: Station, i: number, plan: DressPlan, setting:
   return { value: mm(width - setting.linkThickness.value), u };
 }
 
+/** Standard uncertainties by which a value must be within its limit to be called so at 95 %. */
+const SURELY = 1.645;
+
 /**
  * How much deeper than levelling an edge must be dressed so that its flared mouths rock no more than the limit: the excess of play over the
  * flare's slope, at the station that asks for most. 0 where none is too loose; null where a parallel groove is: metal off will not narrow it.
@@ -77,7 +80,9 @@ function deeperFor(stations: readonly Station[], plan: DressPlan, context: EdgeC
     if (!play || !groove || (plan.target[i] ?? null) === null || play.value <= context.playLimit + ROUNDING) return 0;
     const { mouth, deep, deepAt } = groove;
     const flare = deep === null || deepAt === null || deepAt === 0 ? 0 : (mouth - deep) / deepAt;
-    return flare <= 0 ? null : (play.value - context.playLimit) / flare;
+    // The levelling profile stands a tolerance over the low rail: that much comes off before any of it counts.
+    const tolerance = context.limits['bar.dress.tolerance'].value;
+    return flare <= 0 ? null : (play.value - context.playLimit + SURELY * play.u) / flare + tolerance;
   });
   return wanted.includes(null) ? null : Math.max(0, ...wanted.map((each) => each ?? 0));
 }
