@@ -18,6 +18,21 @@ async function caller(page) {
 const ADDRESS = `http://127.0.0.1:${PORT}`;
 
 /** Each picture: its name, the job or address, the step, and what to do before it is taken. */
+/** Rails as they measure after the dressing of the demo's bar. */
+const AFTER = ['7.9', '7.6', '7.2', '6.9', '7.3', '7.6'];
+
+/** Measures edge A of the demo's bar again, as after the rework. */
+async function measureAgain(page) {
+  for (const [i, depth] of AFTER.entries()) {
+    for (const rail of ['near', 'far']) {
+      const field = page.getByLabel(`Edge A, station ${i + 1}, ${rail} after`);
+      await field.fill(depth);
+      await field.press('Enter');
+    }
+  }
+  await page.getByRole('region', { name: 'Before and after' }).scrollIntoViewIfNeeded();
+}
+
 const PICTURES = [
   { name: 'bench', address: '/' },
   { name: 'take-in', job: 'L-0421', step: 'take-in' },
@@ -48,13 +63,30 @@ const PICTURES = [
     step: 'bar',
     prepare: (page) => page.getByRole('tab', { name: 'Look it over' }).click(),
   },
-  { name: 'bar-refused', job: 'L-0426', step: 'bar' },
+  {
+    name: 'cross-section',
+    job: 'L-0417',
+    step: 'bar',
+    clip: 'section[aria-label^="Cross-section"]',
+    prepare: async (page) => {
+      await page.getByLabel('Edge A, station 4, near rail').focus();
+      await page.getByLabel(/^Lean drawn/).fill('3');
+    },
+  },
+  {
+    name: 'crooked',
+    job: 'L-0417',
+    step: 'bar',
+    prepare: (page) => page.getByRole('tab', { name: 'Why crooked?' }).click(),
+  },
+  { name: 'rework', job: 'L-0417', step: 'rework' },
   { name: 'decide', job: 'L-0418', step: 'decide' },
   { name: 'order', job: 'L-0423', step: 'order' },
   { name: 'slip', job: 'L-0423', page: 'slip' },
   { name: 'stock', address: '/stock?kind=chain' },
-  { name: 'codes', address: '/shop?view=codes' },
   { name: 'shop', address: '/shop' },
+  // Last of its job: it changes the bar.
+  { name: 'before-after', job: 'L-0417', step: 'rework', prepare: measureAgain },
   { name: 'bar-dark', job: 'L-0419', step: 'bar', bench: 'dark' },
 ];
 
@@ -79,7 +111,7 @@ try {
   }
   const out = resolve(ROOT, 'docs/screenshots');
   mkdirSync(out, { recursive: true });
-  for (const { name, address, job, step, page: sub, bench = 'light', size = SIZE, prepare } of PICTURES) {
+  for (const { name, address, job, step, page: sub, bench = 'light', size = SIZE, clip, prepare } of PICTURES) {
     const context = await browser.newContext({ viewport: size });
     await context.addCookies([
       { name: 'serrata-bench', value: bench, url: ADDRESS },
@@ -92,7 +124,7 @@ try {
     });
     await page.waitForSelector('[data-ready=true]');
     await prepare?.(page);
-    await page.screenshot({ path: join(out, `${name}.png`) });
+    await (clip ? page.locator(clip) : page).screenshot({ path: join(out, `${name}.png`) });
     process.stdout.write(`${name}.png\n`);
     await context.close();
   }

@@ -144,6 +144,31 @@ function takenElsewhere({ removeNear, removeFar }: DressPlan, but: number): numb
 }
 
 /**
+ * Stations worth a second plan without them: those that hold some other station down by more than is worth naming. On most bars there is
+ * none, and nothing more is computed at a keystroke.
+ */
+function costlyStations(
+  stations: readonly DressStation[],
+  { target }: DressPlan,
+  { tolerance, slope }: DressRules,
+  worthFrom: number,
+): ReadonlySet<number> {
+  const costly = new Set<number>();
+  stations.forEach((station, j) => {
+    const height = target[j] ?? null;
+    if (height === null || !inPlan(station)) return;
+    const own = lowAt(station) + tolerance;
+    if (own - height <= worthFrom) return;
+    stations.forEach((other, i) => {
+      if (i === j || !inPlan(other) || other.leaveLow) return;
+      const holds = lowAt(other) + tolerance + slope * Math.abs(station.at - other.at);
+      if (holds <= height + 1e-9) costly.add(i);
+    });
+  });
+  return costly;
+}
+
+/**
  * Dips that cost the rest of the edge more than the shop allows: for each station, what its neighbours would keep if it were left as it is, as the
  * largest saving in one place. Nothing is left by itself: it is offered, and named in the record when taken.
  */
@@ -153,8 +178,9 @@ export function dressExceptions(
   worthFrom: number,
 ): readonly DressException[] {
   const whole = dressPlan(stations, rules);
-  return stations.flatMap((station, i): DressException[] => {
-    if (!inPlan(station) || station.leaveLow) return [];
+  const costly = costlyStations(stations, whole, rules, worthFrom);
+  return stations.flatMap((_, i): DressException[] => {
+    if (!costly.has(i)) return [];
     const without = dressPlan(
       stations.map((each, j) => (j === i ? { ...each, leaveLow: true } : each)),
       rules,
