@@ -12,7 +12,8 @@ async function caller(page) {
   await page.getByLabel('Punched on the bar').fill('18 in 3/8LP .050 62DL');
   await page.getByRole('radio', { name: 'not trained' }).check({ force: true });
   await page.getByRole('region', { name: 'Supplier' }).getByRole('listitem').first().waitFor();
-  await page.keyboard.press('Home');
+  await page.evaluate(() => globalThis.scrollTo(0, 0));
+  await page.waitForTimeout(300);
 }
 
 const ADDRESS = `http://127.0.0.1:${PORT}`;

@@ -4,8 +4,8 @@ import { rotate } from 'mathjs';
 import { mean, standardDeviation } from 'simple-statistics';
 import { describe, expect, it } from 'vitest';
 import { dressPlan, overhang, predictStraightEdge, floorClearance, type DressStation } from '../../src/core/bar';
-import { assess } from '../../src/core/assess';
-import { DEFAULTS } from '../../src/core/families';
+import { assess, barWork } from '../../src/core/assess';
+import { DEFAULT_SCHOOLS, DEFAULTS } from '../../src/core/families';
 import { estimate, measured, mm, toRadians, type Degrees } from '../../src/core/quantity';
 import { readSheet } from '../../src/core/sheet';
 
@@ -175,6 +175,42 @@ describe('facts of the trade about rework (common practice, no source)', () => {
     expect(deep.verdicts.bar.action).toBe('recondition');
     expect(shallow.bar.edges.A.dressing!.deeper).toBe(0);
     expect(shallow.verdicts.bar.action).toBe('replace');
+  });
+
+  it('a nose is greased only through a port, and a bar turned over by the school of the shop', () => {
+    const work = (more: object, schools = DEFAULT_SCHOOLS) => {
+      const read = readSheet({
+        format: 'serrata-bench-sheet',
+        version: 1,
+        ...bar({ A: edge(8, 7.6), B: edge(8.5, 8.5) }, more),
+      });
+      if (!read.ok) throw new Error(JSON.stringify(read.error));
+      const { bar: assessedBar, verdicts } = assess(read.value, DEFAULTS, [], schools);
+      return barWork(read.value, assessedBar, verdicts.bar, schools);
+    };
+    expect(work({})).toEqual(['dress-rails', 'deburr']);
+    expect(work({ nosePort: true })).toContain('grease-nose');
+    expect(work({ nosePort: false })).not.toContain('grease-nose');
+    expect(work({ edgeDown: 'A' })).toContain('turn-over');
+    const whenWorn = { ...DEFAULT_SCHOOLS, turnOver: 'when-worn' as const };
+    expect(work({ edgeDown: 'A' }, whenWorn)).toContain('turn-over');
+    expect(work({ edgeDown: 'B' }, whenWorn)).not.toContain('turn-over');
+  });
+
+  it('splayed rails are closed only where the shop is of that school', () => {
+    const parts = {
+      bar: {
+        stamp: '325',
+        checks: { crack: 'no', bow: '0 mm', noseTurns: 'free', straightEdge: 'gap-stays', grooveShape: 'splayed' },
+        edges: { A: edge(8, 8), B: edge(8, 8) },
+      },
+    };
+    const read = readSheet({ format: 'serrata-bench-sheet', version: 1, ...parts });
+    if (!read.ok) throw new Error(JSON.stringify(read.error));
+    const { operations } = assess(read.value, DEFAULTS).verdicts.bar;
+    expect(operations).not.toContain('close-rails');
+    const closing = { ...DEFAULT_SCHOOLS, closeRails: 'on' as const };
+    expect(assess(read.value, DEFAULTS, [], closing).verdicts.bar.operations).toContain('close-rails');
   });
 
   it('blueing names what was found beside it', () => {

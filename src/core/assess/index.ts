@@ -3,6 +3,7 @@ export * from './check';
 export * from './edge';
 export * from './blueing';
 export * from './crooked';
+export * from './service';
 export * from './bar';
 export * from './chain';
 export * from './sprocket';

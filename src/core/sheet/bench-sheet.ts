@@ -47,6 +47,8 @@ export const BAR_OPERATIONS = [
   'close-rails',
   'free-nose',
   're-nose',
+  'grease-nose',
+  'turn-over',
 ] as const;
 
 /** Observations that need no tool, each with its words. */

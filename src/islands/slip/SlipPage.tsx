@@ -1,6 +1,6 @@
-import { ArrowLeft, Printer } from 'lucide-react';
 import type { SlipView } from '../../contract';
 import { Notice } from '../../ui/parts/Notice';
+import { PrintBar } from '../../ui/parts/PrintBar';
 import { Frame } from '../frame/Frame';
 import type { Preferences } from '../frame/preferences';
 import { money } from '../stock/money';
@@ -16,16 +16,7 @@ interface SlipPageProps {
 export function SlipPage({ view, preferences, back }: SlipPageProps) {
   return (
     <Frame shop={view.shop} preferences={preferences} place={back.startsWith('/counter') ? 'counter' : 'bench'}>
-      <div className="no-print mb-4 flex gap-3">
-        <a className="flex quiet items-center gap-2" href={back}>
-          <ArrowLeft size={17} aria-hidden="true" />
-          Back to {view.tag}
-        </a>
-        <button type="button" className="flex act items-center gap-2" onClick={() => window.print()}>
-          <Printer size={17} aria-hidden="true" />
-          Print
-        </button>
-      </div>
+      <PrintBar back={back} to={view.tag} />
       <article className="mx-auto max-w-3xl border border-line-strong bg-sheet p-8 print:border-0 print:p-0">
         <header className="mb-6 graduated pt-5">
           <div className="flex items-baseline justify-between">

@@ -1,6 +1,6 @@
-import { ArrowLeft, Printer } from 'lucide-react';
 import type { WorkCardView } from '../../contract';
 import { Notice } from '../../ui/parts/Notice';
+import { PrintBar } from '../../ui/parts/PrintBar';
 import { Frame } from '../frame/Frame';
 import { useFrame } from '../frame/frame-context';
 import type { Preferences } from '../frame/preferences';
@@ -15,16 +15,7 @@ interface WorkCardPageProps {
 export function WorkCardPage({ view, preferences, jobId }: WorkCardPageProps) {
   return (
     <Frame shop={view.shop} preferences={preferences} place="bench">
-      <div className="no-print mb-4 flex gap-3">
-        <a className="flex quiet items-center gap-2" href={`/jobs/${jobId}?step=rework`}>
-          <ArrowLeft size={17} aria-hidden="true" />
-          Back to {view.tag}
-        </a>
-        <button type="button" className="flex act items-center gap-2" onClick={() => window.print()}>
-          <Printer size={17} aria-hidden="true" />
-          Print
-        </button>
-      </div>
+      <PrintBar back={`/jobs/${jobId}?step=rework`} to={view.tag} />
       <article className="mx-auto max-w-4xl border border-line-strong bg-sheet p-8 text-lg print:border-0 print:p-0">
         <header className="mb-4 graduated pt-5">
           <div className="flex items-baseline justify-between">

@@ -1,4 +1,4 @@
-import { assess } from '../../core/assess';
+import { assess, barWork } from '../../core/assess';
 import { EDGES } from '../../core/bar';
 import type { WorkCardView } from '../../contract';
 import {
@@ -34,7 +34,7 @@ export async function workCardView(context: Context, jobId: string): Promise<Wor
     saw: view.saw && [view.saw.label, view.saw.tag].filter(Boolean).join(', '),
     date: day(context.now()),
     verdict: verdictHeadline(verdicts.bar),
-    operations: verdicts.bar.operations.map((operation) => sentence(operationWord[operation])),
+    operations: barWork(sheet, bar, verdicts.bar, schools).map((operation) => sentence(operationWord[operation])),
     levelling: { school: schoolAnswer.levelling[schools.levelling], steps: LEVELLING_STEPS[schools.levelling] },
     edges: advised.map(({ edge, stations, dressing }) => ({
       edge,

@@ -133,7 +133,7 @@ export function RailProfile(props: RailProfileProps) {
 
 function Legend({ again }: { again: boolean }) {
   return (
-    <g transform={`translate(${W - (again ? 400 : 318)} 4)`} className="text-[12px]">
+    <g transform={`translate(${W - (again ? 368 : 318)} 4)`} className="text-[12px]">
       <path d="M0 8 H20" className="stroke-ink" strokeWidth="2.4" />
       <circle cx="10" cy="8" r="3.6" className="fill-ink" />
       <text x="26" y="12" className="fill-ink">
@@ -293,6 +293,7 @@ function StationMark({
       tabIndex={-1}
       aria-label={`Edge ${edge}, station ${number} at ${showPosition(at)}: ${said}`}
       aria-pressed={chosen}
+      onPointerEnter={({ pointerType }) => pointerType === 'mouse' && onSelect(edge, key)}
       onClick={() => onSelect(edge, key)}
       onKeyDown={(event) => (event.key === 'Enter' || event.key === ' ') && onSelect(edge, key)}
       className="cursor-pointer"

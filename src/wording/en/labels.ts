@@ -31,6 +31,8 @@ export const operationWord: Record<Operation, string> = {
   straighten: 'straighten, then measure again',
   'free-nose': 'free the nose',
   're-nose': 'rivet in a new nose',
+  'grease-nose': 'grease the nose through its port',
+  'turn-over': 'turn the bar over',
   'file-back': 'file all cutters back to the worst',
   'even-cutters': 'even the two sides',
   'file-tangs': 'file the burred tangs',

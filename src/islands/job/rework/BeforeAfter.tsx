@@ -1,4 +1,4 @@
-import { leastDepth } from '../../../core/bar';
+import { afterRework, leastDepth } from '../../../core/bar';
 import type { EdgeAssessment } from '../../../core/assess';
 import { Notice } from '../../../ui/parts/Notice';
 import { actionWord, verdictReason } from '../../../wording';
@@ -7,29 +7,31 @@ import { useJob } from '../store/JobContext';
 
 const EDGES = ['A', 'B'] as const;
 
-const worst = (values: readonly (number | null | undefined)[], pick: (...all: number[]) => number): number | null => {
-  const known = values.filter((value): value is number => typeof value === 'number');
-  return known.length === 0 ? null : pick(...known);
-};
-
-function summaryOf(edges: Readonly<Record<'A' | 'B', EdgeAssessment>>) {
-  const figures = EDGES.flatMap((edge) => edges[edge].figures);
-  const stations = EDGES.flatMap((edge) => edges[edge].stations);
+/** The worst figures of the stations that were measured again; a figure that one of them lacks is not known. */
+function summaryOf(
+  edges: Readonly<Record<'A' | 'B', EdgeAssessment>>,
+  again: Readonly<Record<'A' | 'B', readonly number[]>>,
+) {
+  const chosen = EDGES.flatMap((edge) =>
+    again[edge].map((i) => ({ station: edges[edge].stations[i]!, figure: edges[edge].figures[i]! })),
+  );
+  const whole = (values: readonly (number | null)[], pick: (...all: number[]) => number): number | null =>
+    values.includes(null) || values.length === 0 ? null : pick(...values.map((value) => value ?? 0));
   return {
-    depth: worst(
-      stations.map((station) => leastDepth(station)?.value),
+    depth: whole(
+      chosen.map(({ station }) => leastDepth(station)?.value ?? null),
       Math.min,
     ),
-    step: worst(
-      figures.map(({ step }) => (step ? Math.abs(step.value) : null)),
+    step: whole(
+      chosen.map(({ figure }) => (figure.step ? Math.abs(figure.step.value) : null)),
       Math.max,
     ),
-    play: worst(
-      figures.map(({ play }) => play?.value),
+    play: whole(
+      chosen.map(({ figure }) => figure.play?.value ?? null),
       Math.max,
     ),
-    room: worst(
-      figures.map(({ floorClearance }) => floorClearance?.value),
+    room: whole(
+      chosen.map(({ figure }) => figure.floorClearance?.value ?? null),
       Math.min,
     ),
   };
@@ -48,7 +50,10 @@ export function BeforeAfter() {
   const { show, unit } = useFrame();
   const { bar, verdicts } = appraisal;
   if (!bar.measuredAgain) return null;
-  const [before, after] = [summaryOf(bar.edges), summaryOf(bar.standing)];
+  const measuredIn = (edge: 'A' | 'B') =>
+    bar.edges[edge].stations.flatMap((station, i) => (afterRework(station) ? [i] : []));
+  const again = { A: measuredIn('A'), B: measuredIn('B') };
+  const [before, after] = [summaryOf(bar.edges, again), summaryOf(bar.standing, again)];
   const left = EDGES.map((edge) => bar.standing[edge].dressing?.dressingsLeft ?? null).filter((each) => each !== null);
   const failed = verdicts.bar.action === 'replace';
   return (
@@ -72,7 +77,7 @@ export function BeforeAfter() {
             <dt className="text-sm text-ink-soft">{name}</dt>
             <dd className="figures">
               {before[key] === null ? '–' : show(before[key])} →{' '}
-              <span className="text-lg font-bold">{after[key] === null ? '–' : show(after[key])}</span>
+              <span className="text-lg font-bold">{after[key] === null ? 'not measured' : show(after[key])}</span>
             </dd>
           </div>
         ))}

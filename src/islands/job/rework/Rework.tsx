@@ -1,6 +1,5 @@
 import { Printer } from 'lucide-react';
-import type { Operation } from '../../../core/sheet';
-import { BAR_OPERATIONS } from '../../../core/sheet';
+import { barWork } from '../../../core/assess';
 import { RailProfile } from '../../../ui/drawings/RailProfile';
 import { Empty, Notice } from '../../../ui/parts/Notice';
 import {
@@ -24,23 +23,13 @@ import { WorkTable } from './WorkTable';
 
 const EDGES = ['A', 'B'] as const;
 
-/** Work that the bar calls for or that was done already, in working order. */
-function useOperations(): readonly Operation[] {
-  const { appraisal, entered } = useJob();
-  const planned = EDGES.some((edge) => appraisal.bar.edges[edge].dressing?.advised);
-  const done: readonly Operation[] = entered.sheet.bar?.reworkDone ?? [];
-  const dress: readonly Operation[] = planned ? ['dress-rails', 'deburr'] : [];
-  const wanted = [...appraisal.verdicts.bar.operations, ...done, ...dress];
-  return BAR_OPERATIONS.filter((operation) => wanted.includes(operation));
-}
-
 /** Rework: what comes off which rail, in which order, with its cautions; then the second measurement in the same drawing. */
 export function Rework() {
   const { appraisal, view, snapshot, entered } = useJob();
   const { show, unit, position } = useFrame();
   const stations = useStations();
-  const operations = useOperations();
-  const { bar } = appraisal;
+  const { bar, verdicts } = appraisal;
+  const operations = barWork(entered.sheet, bar, verdicts.bar, view.schools);
   const { levelling } = view.schools;
   const laminated = entered.sheet.bar?.construction === 'laminated';
   return (
