@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import type { StockView } from '../../contract';
 import { FAMILY_IDS, GAUGE_IDS } from '../../core/families';
 import { STOCK_KINDS } from '../../core/fit';
@@ -9,7 +9,9 @@ import { Frame } from '../frame/Frame';
 import type { Preferences } from '../frame/preferences';
 import { Imports } from './Imports';
 import { PartTable } from './PartTable';
-import { TakeInList } from './take-in/TakeInList';
+
+/** Fetched when a list is taken in: most visits only look at the shelf. */
+const TakeInList = lazy(() => import('./take-in/TakeInList'));
 
 interface StockPageProps {
   readonly view: StockView;
@@ -38,7 +40,11 @@ export function StockPage({ view, preferences, query }: StockPageProps) {
           </a>
         </div>
       </div>
-      {takingIn && <TakeInList onClose={() => setTakingIn(false)} />}
+      {takingIn && (
+        <Suspense fallback={<p className="mb-5 text-ink-soft">Fetching what reads a list…</p>}>
+          <TakeInList onClose={() => setTakingIn(false)} />
+        </Suspense>
+      )}
       <Filter filter={view.filter} />
       <p className="my-2 text-sm text-ink-soft">{view.total === 1 ? '1 part' : `${view.total} parts`}</p>
       {view.parts.length === 0 ? (

@@ -11,7 +11,7 @@ import { missingColumns, type ReadRow, type RowProblem } from './list-state';
 import { readList, useTakeIn, type TakeIn } from './use-take-in';
 
 /** Takes a stock list in: columns matched, rows previewed, bad rows mended here, progress, and undone as one. */
-export function TakeInList({ onClose }: { onClose: () => void }) {
+export default function TakeInList({ onClose }: { onClose: () => void }) {
   const { who } = useFrame();
   const takeIn = useTakeIn(who || UNNAMED);
   const [refused, setRefused] = useState<string | null>(null);
