@@ -72,7 +72,9 @@ test('rework: the card, the second measurement in the same drawing, and a bar th
   await page.getByRole('link', { name: 'Work card to print' }).click();
   await expect(page.getByRole('article')).toContainText('Work card · bar');
   await expect(page.getByRole('article')).toContainText('Edge B');
-  await page.goBack();
+  await page.getByRole('link', { name: /^Back to/ }).click();
+  await page.waitForURL(/step=rework/);
+  await expect(page.getByRole('heading', { name: 'Rework the bar' })).toBeVisible();
   await page.waitForSelector('[data-ready=true]');
   await page.getByLabel('Edge A, station 4, far after').fill('5.1');
   await page.getByLabel('Edge A, station 4, far after').press('Enter');
