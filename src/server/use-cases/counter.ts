@@ -11,6 +11,7 @@ import {
   findSawByLabel,
   findSaws,
   knownSaw,
+  listCodes,
   listJobs,
   rememberSaw,
   sawMemoryOf,
@@ -40,7 +41,7 @@ import {
 } from '../../wording';
 import { day, type Context } from '../context';
 import { notFound, Refusal } from '../refusal';
-import { rulesInForce, shopView } from './shop';
+import { shopView } from './shop';
 import { answersTo, orderFrom, stockAnswers } from './stock';
 
 const NAMES = { pitch: 'Pitch', gauge: 'Gauge', driveLinks: 'Drive links' } as const;
@@ -79,7 +80,8 @@ function orderOf({ numbers, need, identity }: CounterAnswer): CounterReply['orde
 
 /** Answers half a knowledge: what is settled, what to ask next, and what is on the shelf. */
 export async function counterReply(context: Context, { entries, kind, inHand }: CounterAsk): Promise<CounterReply> {
-  const { codes } = await rulesInForce(context);
+  // Codes are all of the rules that a counter needs: no part is judged here.
+  const codes = await listCodes(context.store.db);
   const { sheet, refused } = sheetFromEntries(entries);
   const answer = answerCounter(sheet, kind, inHand, codes);
   const { question, cautions, numbers } = answer;
