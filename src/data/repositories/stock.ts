@@ -58,8 +58,8 @@ export async function countStock(db: Queryable, filter: StockFilter): Promise<nu
 }
 
 /** Most parts that one search weighs of those that agree in everything, and of those that differ in one thing. */
-const MOST_AGREEING = 120;
-const MOST_DIFFERING = 40;
+const MOST_AGREEING = 40;
+const MOST_DIFFERING = 12;
 /** A loop this many links longer or shorter is still worth naming. */
 const NEAR_LINKS = 2;
 
