@@ -90,18 +90,15 @@ function writtenValue(entry: Entry, field: EntryField): Result<Json, EntryProble
   }
 }
 
-/** Entries read so far: at a keystroke all but one of them are what they were. */
-const readBefore = new Map<string, Result<Json, EntryProblem>>();
-const MOST_REMEMBERED = 4000;
+/** Entries read so far, for as long as anybody holds them: at a keystroke all but one are what they were. */
+const readBefore = new WeakMap<Entry, Result<Json, EntryProblem>>();
 
-/** Reads one entry against its place in the sheet. */
+/** Reads one entry against its place in the sheet. An entry never changes, so that it is read once. */
 export function readEntry(entry: Entry): Result<Json, EntryProblem> {
-  const key = `${entry.path}|${entry.unit}|${entry.instrument ?? ''}|${entry.text}`;
-  const before = readBefore.get(key);
+  const before = readBefore.get(entry);
   if (before) return before;
   const read = readAtItsPlace(entry);
-  if (readBefore.size >= MOST_REMEMBERED) readBefore.clear();
-  readBefore.set(key, read);
+  readBefore.set(entry, read);
   return read;
 }
 
@@ -145,7 +142,10 @@ function toJson(at: Node, path: string, stationKeys: Record<string, string[]>): 
     return Object.fromEntries(keys.map((key) => [key, toJson(at.children.get(key)!, `${path}.${key}`, stationKeys)]));
   const edge = /^\.bar\.edges\.([AB])\.stations$/.exec(path)?.[1];
   const listed = edge ? keys.filter((key) => at.children.get(key)!.children.has('at')) : keys;
-  const ordered = listed.sort((a, b) => (edge ? position(at, a) - position(at, b) : 0) || Number(a) - Number(b));
+  const ordered = listed
+    .map((key) => ({ key, number: Number(key), position: edge ? position(at, key) : 0 }))
+    .sort((a, b) => a.position - b.position || a.number - b.number)
+    .map(({ key }) => key);
   if (edge) stationKeys[edge] = ordered;
   return ordered.map((key) => toJson(at.children.get(key)!, `${path}.${key}`, stationKeys));
 }
