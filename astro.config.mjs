@@ -6,10 +6,13 @@ import react from '@astrojs/react';
 import tailwindcss from '@tailwindcss/vite';
 import { defineConfig } from 'astro/config';
 
+/** Where the compiler works: it makes a screen heavier, and only the job's is drawn anew with every key. */
+const isDrawnAtEachKey = (file) => /\/src\/(islands\/job|ui)\//.test(file);
+
 export default defineConfig({
   output: 'server',
   adapter: node({ mode: 'standalone' }),
-  integrations: [react()],
+  integrations: [react({ babel: { plugins: [['babel-plugin-react-compiler', { sources: isDrawnAtEachKey }]] } })],
   session: { driver: 'memory' },
   devToolbar: { enabled: false },
   // Checked in src/middleware.ts, which knows JSON requests and the address behind a proxy.

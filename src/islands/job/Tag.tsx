@@ -17,7 +17,7 @@ import {
   verdictReason,
 } from '../../wording';
 import { useFrame } from '../frame/frame-context';
-import { useJob } from './store/JobContext';
+import { useJob, useJobStore } from './store/JobContext';
 
 /** The part that a step is about; the others begin with the bar. */
 const PART_OF_STEP: Partial<Record<Step, Part>> = {
@@ -201,7 +201,8 @@ const SAVING = {
 
 /** Where what was typed is: stored, on its way, or only here. */
 function Saving() {
-  const { snapshot, store } = useJob();
+  const { snapshot } = useJob();
+  const store = useJobStore();
   const { icon: Icon, text, tone } = SAVING[snapshot.saving];
   return (
     <div role="status" className="sticky bottom-0 border-t border-line bg-sheet px-4 py-2 text-sm">

@@ -7,7 +7,7 @@ import { ExportDrawing } from './ExportDrawing';
 import { OPTIONS } from '../options';
 import { ChoiceField } from '../parts/ChoiceField';
 import { EntryField } from '../parts/EntryField';
-import { useJob } from '../store/JobContext';
+import { useJob, useJobStore } from '../store/JobContext';
 import { sectionAt, type Edge, type StationRow } from './stations';
 
 const value = (reading: LengthReading | undefined): number | null =>
@@ -36,7 +36,8 @@ const FIELDS = [
 
 /** Takes a station off the sheet: its readings are withdrawn one by one, and stay in the log. */
 function RemoveStation({ row }: { row: StationRow }) {
-  const { store, snapshot } = useJob();
+  const { snapshot } = useJob();
+  const store = useJobStore();
   const { unit, who } = useFrame();
   if (row.planned && row.index === null) return null;
   const remove = () => {
@@ -97,10 +98,21 @@ export function Section({ edge, row, number }: { edge: Edge; row: StationRow; nu
           className="h-11 w-full accent-pine"
         />
       </label>
-      <details className="border-t border-line">
-        <summary className="flex min-h-11 items-center text-sm font-semibold text-pine">
-          Finer readings: width, burrs, chips, marker
-        </summary>
+      <FinerReadings row={row} />
+      <ExportDrawing of={drawing} name={`section-${edge}-${number}`} label="section" />
+    </section>
+  );
+}
+
+/** What is read now and then at a station. The fields are made when they are asked for. */
+function FinerReadings({ row }: { row: StationRow }) {
+  const [open, setOpen] = useState(false);
+  return (
+    <details className="border-t border-line" open={open} onToggle={({ currentTarget }) => setOpen(currentTarget.open)}>
+      <summary className="flex min-h-11 items-center text-sm font-semibold text-pine">
+        Finer readings: width, burrs, chips, marker
+      </summary>
+      {open && (
         <div className="grid gap-3 pb-3">
           <div className="grid grid-cols-2 gap-3">
             <EntryField path={`${row.path}.deep`} label="Width lower down" suffix="unit" />
@@ -126,8 +138,7 @@ export function Section({ edge, row, number }: { edge: Edge; row: StationRow; nu
           ))}
           <RemoveStation row={row} />
         </div>
-      </details>
-      <ExportDrawing of={drawing} name={`section-${edge}-${number}`} label="section" />
-    </section>
+      )}
+    </details>
   );
 }

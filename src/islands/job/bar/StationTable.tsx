@@ -1,8 +1,11 @@
-import { useEffect, useRef, type KeyboardEvent } from 'react';
+import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { useFrame } from '../../frame/frame-context';
 import { Conflict } from '../parts/Conflict';
-import { useJob } from '../store/JobContext';
-import { useField, type Field } from '../store/useField';
+import { useJob, useJobStore } from '../store/JobContext';
+import type { Snapshot } from '../store/job-store';
+import { keeping } from '../store/keeping';
+import type { Meaning } from '../store/meaning';
+import { fieldState, useFieldActions, type FieldState } from '../store/useField';
 import { plannedText, type Edge, type StationRow } from './stations';
 
 /** Columns in the order of the entry path; the position is asked for only by going there. */
@@ -26,6 +29,9 @@ interface StationTableProps {
 /** Readings of one edge. Enter walks near → far → width → next station; arrows move; `[` and `]` change the edge. */
 export function StationTable({ edge, rows, selected, onSelect, onEdge }: StationTableProps) {
   const { unit } = useFrame();
+  const { snapshot, entered } = useJob();
+  const [fieldsOf] = useState(() => keeping(rowFields));
+  const fields = fieldsOf(rows, snapshot, entered, unit);
   const table = useRef<HTMLTableElement>(null);
   // A caret that stood in the table begins the other edge where its path begins.
   useEffect(() => {
@@ -62,6 +68,7 @@ export function StationTable({ edge, rows, selected, onSelect, onEdge }: Station
               key={row.key}
               edge={edge}
               row={row}
+              fields={fields[i]!}
               number={i}
               selected={selected === row.key}
               onSelect={onSelect}
@@ -107,22 +114,34 @@ export function moveFor(
   return row + 1 < rows ? { row: row + 1, column: PATH_START } : { row, column };
 }
 
+type RowFields = Readonly<Record<Column, FieldState>>;
+
+/** What the fields of each row show. */
+function rowFields(
+  rows: readonly StationRow[],
+  readings: Pick<Snapshot, 'standing' | 'drafts'>,
+  entered: Meaning['entered'],
+  unit: 'mm' | 'in',
+): readonly RowFields[] {
+  return rows.map(({ path }) => {
+    const field = (column: Column) => fieldState(`${path}.${column}`, readings, entered, unit);
+    return { at: field('at'), near: field('near'), far: field('far'), mouth: field('mouth') };
+  });
+}
+
 interface StationCellsProps {
   readonly edge: Edge;
   readonly row: StationRow;
+  readonly fields: RowFields;
   readonly number: number;
   readonly selected: boolean;
   readonly onSelect: (key: string) => void;
   readonly onMove: (event: KeyboardEvent<HTMLInputElement>, row: number, column: number, accepted: boolean) => void;
 }
 
-function StationCells({ edge, row, number, selected, onSelect, onMove }: StationCellsProps) {
-  const fields: Record<Column, Field> = {
-    at: useField(`${row.path}.at`),
-    near: useField(`${row.path}.near`),
-    far: useField(`${row.path}.far`),
-    mouth: useField(`${row.path}.mouth`),
-  };
+/** One station: its four fields, and under them what is wrong with any. */
+function StationCells({ edge, row, fields, number, selected, onSelect, onMove }: StationCellsProps) {
+  const { resolve } = useFieldActions();
   const troubled = COLUMNS.filter(({ name }) => fields[name].refused !== null || fields[name].conflict !== null);
   const sayId = `say-${edge}-${row.key}`;
   return (
@@ -139,7 +158,7 @@ function StationCells({ edge, row, number, selected, onSelect, onMove }: Station
               cell={`${number}:${column}`}
               label={`Edge ${edge}, station ${number + 1}, ${label}`}
               field={fields[name]}
-              at={fields.at}
+              at={fields.at.path}
               sayId={sayId}
               onSelect={onSelect}
               onKeyDown={(event, accepted) => onMove(event, number, column, accepted)}
@@ -157,7 +176,7 @@ function StationCells({ edge, row, number, selected, onSelect, onMove }: Station
                     {label}: {fields[name].refused}
                   </p>
                 )}
-                <Conflict field={fields[name]} />
+                <Conflict field={{ ...fields[name], resolve: (keep) => resolve(fields[name].path, keep) }} />
               </div>
             ))}
           </div>
@@ -172,25 +191,26 @@ interface CellProps {
   readonly column: Column;
   readonly cell: string;
   readonly label: string;
-  readonly field: Field;
-  readonly at: Field;
+  readonly field: FieldState;
+  /** Path of the station's position. */
+  readonly at: string;
   readonly sayId: string;
   readonly onSelect: (key: string) => void;
   readonly onKeyDown: (event: KeyboardEvent<HTMLInputElement>, accepted: boolean) => void;
 }
 
 function Cell({ row, column, cell, label, field, at, sayId, onSelect, onKeyDown }: CellProps) {
-  const { store } = useJob();
+  const store = useJobStore();
+  const actions = useFieldActions();
   const { position } = useFrame();
-  const { isRefused } = useRefusal();
   /** A planned station gets its planned position with its first reading. */
   const type = (text: string) => {
-    if (row.planned && column !== 'at' && text.trim() !== '') store.type(at.path, plannedText(row.at), 'mm');
-    field.type(text);
+    if (row.planned && column !== 'at' && text.trim() !== '') store.type(at, plannedText(row.at), 'mm');
+    actions.type(field.path, text);
   };
   const enter = () => {
-    if (column !== 'at') at.enter();
-    field.enter();
+    if (column !== 'at') actions.enter(at);
+    actions.enter(field.path);
   };
   return (
     <input
@@ -209,14 +229,8 @@ function Cell({ row, column, cell, label, field, at, sayId, onSelect, onKeyDown 
       onBlur={enter}
       onKeyDown={(event) => {
         if (event.key === '[' || event.key === ']' || event.key === 'Enter') enter();
-        onKeyDown(event, !isRefused(field));
+        onKeyDown(event, !field.wrong);
       }}
     />
   );
-}
-
-/** Whether what stands in a field right now would be refused: asked before walking on. */
-function useRefusal() {
-  const { entered } = useJob();
-  return { isRefused: ({ path }: Field) => entered.refused.some((refused) => refused.path === path) };
 }

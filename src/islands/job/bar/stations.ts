@@ -1,7 +1,8 @@
 import { estimate, mm, parseLength } from '../../../core/quantity';
-import type { EnteredSheet, Entry } from '../../../core/sheet';
+import type { Entry } from '../../../core/sheet';
 import type { Appraisal, EdgeAssessment } from '../../../core/assess';
 import type { Snapshot } from '../store/job-store';
+import type { Meaning } from '../store/meaning';
 
 export type Edge = 'A' | 'B';
 
@@ -31,8 +32,8 @@ const TOO_CLOSE = 40;
 /** Rows of an edge in order along it: stations that are there, and planned ones where none is near. */
 export function stationRows(
   edge: Edge,
-  { standing, drafts }: Snapshot,
-  { sheet, stationKeys }: EnteredSheet,
+  { standing, drafts }: Pick<Snapshot, 'standing' | 'drafts'>,
+  { sheet, stationKeys }: Pick<Meaning['entered'], 'sheet' | 'stationKeys'>,
 ): readonly StationRow[] {
   const prefix = `bar.edges.${edge}.stations.`;
   const entries = new Map([...standing, ...drafts]);

@@ -1,6 +1,10 @@
 import { useState } from 'react';
 import type { ProfilePoint } from '../../../ui/drawings/RailProfile';
+import type { Appraisal } from '../../../core/assess';
 import { useJob } from '../store/JobContext';
+import type { Snapshot } from '../store/job-store';
+import { keeping } from '../store/keeping';
+import type { Meaning } from '../store/meaning';
 import { useTarget } from '../target';
 import { drawnStation, nextKey, stationRows, type Edge, type StationRow } from './stations';
 
@@ -26,10 +30,13 @@ export interface Stations {
 const ADDED_STEP = 40;
 
 /** Rows of both edges; a station that was just added shows before anything is typed into it. */
-function useRows(added: readonly Selected[]): Stations['rows'] {
-  const { snapshot, entered } = useJob();
+function bothRows(
+  readings: Pick<Snapshot, 'standing' | 'drafts'>,
+  entered: Meaning['entered'],
+  added: readonly Selected[],
+): Stations['rows'] {
   const rows = (edge: Edge): readonly StationRow[] => {
-    const there = stationRows(edge, snapshot, entered);
+    const there = stationRows(edge, readings, entered);
     const last = there.at(-1)?.at ?? 0;
     const fresh = added.filter((one) => one.edge === edge && !there.some(({ key }) => key === one.key));
     return [
@@ -43,11 +50,18 @@ function useRows(added: readonly Selected[]): Stations['rows'] {
   return { A: rows('A'), B: rows('B') };
 }
 
+/** Both edges as they are drawn. */
+function bothDrawn({ A, B }: Stations['rows'], { edges }: Appraisal['bar']): Stations['points'] {
+  return { A: A.map((row) => drawnStation(row, edges.A)), B: B.map((row) => drawnStation(row, edges.B)) };
+}
+
 /** Holds the chosen station; a wish to go to a reading of a station chooses it. */
 export function useStations(): Stations {
-  const { appraisal } = useJob();
+  const { appraisal, entered, snapshot } = useJob();
   const [added, setAdded] = useState<readonly Selected[]>([]);
-  const rows = useRows(added);
+  const [rowsOf] = useState(() => keeping(bothRows));
+  const [drawn] = useState(() => keeping(bothDrawn));
+  const rows = rowsOf(snapshot, entered, added);
   const [chosen, setChosen] = useState<Selected>({ edge: 'A', key: rows.A[0]?.key ?? '0' });
   useTarget((path) => {
     const wanted = /^bar\.edges\.([AB])\.stations\.(\d+)/.exec(path);
@@ -55,10 +69,9 @@ export function useStations(): Stations {
   });
   const { edge } = chosen;
   const row = rows[edge].find(({ key }) => key === chosen.key) ?? rows[edge][0];
-  const { A, B } = appraisal.bar.edges;
   return {
     rows,
-    points: { A: rows.A.map((each) => drawnStation(each, A)), B: rows.B.map((each) => drawnStation(each, B)) },
+    points: drawn(rows, appraisal.bar),
     edge,
     row,
     selected: row ? { edge, key: row.key } : null,

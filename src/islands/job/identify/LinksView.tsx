@@ -2,7 +2,7 @@ import { ChoiceField } from '../parts/ChoiceField';
 import { EntryField } from '../parts/EntryField';
 import { Group } from '../parts/StepHead';
 import { OPTIONS } from '../options';
-import { useJob } from '../store/JobContext';
+import { useJob, useJobStore } from '../store/JobContext';
 import { useFrame } from '../../frame/frame-context';
 import { UNNAMED } from '../../frame/preferences';
 import { Tapper } from './Tapper';
@@ -12,7 +12,8 @@ const MOST_COUNTS = 5;
 
 /** Links: tapped or typed, twice; the cutters and the length round as cross-checks. */
 export function LinksView() {
-  const { entered, snapshot, store } = useJob();
+  const { entered, snapshot } = useJob();
+  const store = useJobStore();
   const { unit, who } = useFrame();
   const counts = entered.sheet.chain?.driveLinks ?? [];
   const typed = (i: number) => {

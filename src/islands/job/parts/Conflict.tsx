@@ -2,7 +2,7 @@ import { Notice } from '../../../ui/parts/Notice';
 import type { Field } from '../store/useField';
 
 /** Somebody else wrote here meanwhile: both are shown, and a person chooses. */
-export function Conflict({ field }: { field: Field }) {
+export function Conflict({ field }: { field: Pick<Field, 'conflict' | 'text' | 'resolve'> }) {
   const { conflict, text, resolve } = field;
   if (!conflict) return null;
   return (

@@ -1,31 +1,35 @@
 import { createContext, useContext, useEffect, useMemo, useState, useSyncExternalStore, type ReactNode } from 'react';
-import { assess, stepStates, type Appraisal, type StepState } from '../../../core/assess';
-import { sheetFromEntries, type EnteredSheet } from '../../../core/sheet';
 import type { JobView, PutReadingsReply } from '../../../contract';
 import { api, RequestFailed } from '../../frame/api';
 import { JobStore, type Outside, type Snapshot } from './job-store';
+import { keeping } from './keeping';
+import { meaningOf, type Meaning } from './meaning';
 import { Outbox, type OutboxStorage } from './outbox';
 
 /** How often a visible screen asks for what other machines have stored. */
 const LOOK_AGAIN_MS = 15_000;
 
-interface JobValue {
+interface JobValue extends Meaning {
   readonly view: JobView;
-  readonly store: JobStore;
   readonly snapshot: Snapshot;
-  readonly entered: EnteredSheet;
-  readonly appraisal: Appraisal;
-  readonly steps: readonly StepState[];
   readonly signedOff: boolean;
 }
 
 const JobContext = createContext<JobValue | null>(null);
+const StoreContext = createContext<JobStore | null>(null);
 
 /** The job on this screen: what was typed, and what it means. */
 export function useJob(): JobValue {
   const job = useContext(JobContext);
   if (!job) throw new Error('useJob is used outside a job.');
   return job;
+}
+
+/** Where readings of this job are typed into. It stays the same, so that who only writes is not drawn anew with every reading. */
+export function useJobStore(): JobStore {
+  const store = useContext(StoreContext);
+  if (!store) throw new Error('useJobStore is used outside a job.');
+  return store;
 }
 
 /** On the server there is no browser storage: an outbox that is always empty. */
@@ -99,16 +103,13 @@ export function JobProvider({ view, who, children }: JobProviderProps) {
   const snapshot = useSyncExternalStore(store.subscribe, store.getSnapshot, store.getSnapshot);
   useKeepingUp(store, view.job.id, who);
   const signedOff = view.signOffs.length > 0 && view.job.state === 'signed-off';
+  const [find] = useState(() => keeping(meaningOf, ['checks', 'stations', 'figures']));
   const { standing, drafts } = snapshot;
-  const entered = useMemo(() => sheetFromEntries([...standing.values(), ...drafts.values()]), [standing, drafts]);
-  const appraisal = useMemo(
-    () => assess(entered.sheet, view.limits, view.codes, view.schools),
-    [entered, view.limits, view.codes, view.schools],
+  const meaning = useMemo(() => find({ standing, drafts }, view, signedOff), [find, standing, drafts, view, signedOff]);
+  const value = useMemo(() => ({ view, snapshot, signedOff, ...meaning }), [view, snapshot, signedOff, meaning]);
+  return (
+    <StoreContext value={store}>
+      <JobContext value={value}>{children}</JobContext>
+    </StoreContext>
   );
-  const steps = useMemo(() => stepStates(entered.sheet, appraisal, signedOff), [entered, appraisal, signedOff]);
-  const value = useMemo(
-    () => ({ view, store, snapshot, entered, appraisal, steps, signedOff }),
-    [view, store, snapshot, entered, appraisal, steps, signedOff],
-  );
-  return <JobContext value={value}>{children}</JobContext>;
 }
