@@ -27,6 +27,7 @@ import {
   stepName,
   stockMiss,
   verdictHeadline,
+  turnLogSentence,
   wearPatternSentence,
 } from './index';
 
@@ -165,8 +166,22 @@ describe('judgements', () => {
   it('read the pattern of wear, both ways round', () => {
     expect(wearPatternSentence({ code: 'not-measured' })).toBeNull();
     expect(wearPatternSentence({ code: 'leaned-on', low: { A: 'near', B: 'far' } })).toContain('never turned over');
-    expect(wearPatternSentence({ code: 'measure-the-cutters', opposite: true })).toContain('measure the cutters');
+    expect(wearPatternSentence({ code: 'measure-the-cutters', opposite: true, logged: null })).toContain(
+      'the bar gets turned over, which mixes the causes: measure the cutters',
+    );
+    expect(wearPatternSentence({ code: 'measure-the-cutters', opposite: true, logged: 1 })).toContain(
+      'the log has the bar turned over once',
+    );
     expect(wearPatternSentence({ code: 'turning-not-told', opposite: false })).toContain('Ask how often');
+  });
+
+  it('tell what the log of a saw has seen, and that it counts before what was told', () => {
+    expect(turnLogSentence({ times: 0, seen: 0 }, 'never')).toBeNull();
+    expect(turnLogSentence({ times: 0, seen: 1 }, 'never')).toContain('in 1 look.');
+    expect(turnLogSentence({ times: 2, seen: 3 }, 'sometimes')).toBe(
+      'By the log the bar changed its edge 2 of 3 times.',
+    );
+    expect(turnLogSentence({ times: 2, seen: 3 }, 'never')).toContain('counts before what was told');
   });
 
   it('name both pieces of evidence that contradict each other', () => {

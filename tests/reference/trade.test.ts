@@ -4,7 +4,7 @@ import { assess } from '../../src/core/assess';
 import { DEFAULTS, FAMILIES, familyAndGaugeMeet, GAUGES } from '../../src/core/families';
 import { cuttersExpected, identify, pitchFromSpan } from '../../src/core/identify';
 import { inches, mm } from '../../src/core/quantity';
-import { readSheet } from '../../src/core/sheet';
+import { readSheet, type WrittenBenchSheet } from '../../src/core/sheet';
 
 const sheet = (parts: object) => {
   const read = readSheet({ format: 'serrata-bench-sheet', version: 1, ...parts });
@@ -97,5 +97,21 @@ describe('facts of the trade (common practice, no source)', () => {
       DEFAULTS,
     );
     expect(bar.wearPattern.code).toBe('leaned-on');
+  });
+
+  it('regular turning over mixes the two causes: then the cutters must be measured, whoever noticed the turning', () => {
+    const edge = (near: string, far: string) => ({ stations: [{ at: '60 mm', near, far }] });
+    const pattern = (saw: NonNullable<WrittenBenchSheet['saw']>) =>
+      assess(
+        sheet({
+          job: { turnOver: 'never' },
+          saw,
+          bar: { edgeDown: 'B', edges: { A: edge('8 mm', '7.4 mm'), B: edge('7.4 mm', '8 mm') } },
+        }),
+        DEFAULTS,
+      ).bar.wearPattern;
+    const turnLog = [{ came: 'A', went: 'A' } as const];
+    expect(pattern({ turnLog })).toEqual({ code: 'measure-the-cutters', opposite: true, logged: 1 });
+    expect(pattern({ turnLog, sameBar: false }).code).toBe('leaned-on');
   });
 });

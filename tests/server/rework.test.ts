@@ -4,8 +4,9 @@ import { DEFAULT_SCHOOLS, resolveSchools } from '../../src/core/families';
 import { loadDemo } from '../../src/server/demo';
 import { caliperCommand, caliperStream } from '../../src/server/simulated/caliper';
 import { benchView } from '../../src/server/use-cases/bench';
-import { jobView, putReadings } from '../../src/server/use-cases/jobs';
+import { jobSheet, jobView, putReadings } from '../../src/server/use-cases/jobs';
 import { chooseSchool, rulesInForce, shopPage } from '../../src/server/use-cases/shop';
+import { createJob } from '../../src/server/use-cases/take-in';
 import { workCardView } from '../../src/server/use-cases/work-card';
 import { testContext } from '../support/context';
 
@@ -59,6 +60,20 @@ describe('the turn-over log', () => {
     await putReadings(context, id, { by: 'Tam', readings: [reading] });
     const { turnOvers } = await jobView(context, id);
     expect(turnOvers).toMatchObject([{ tag: 'L-0417', by: 'Tam', came: 'A', went: 'B' }]);
+  });
+
+  it('goes with the next job of the saw, where it counts before what is told', async () => {
+    const id = await jobOf('L-0417');
+    const went = { path: 'bar.edgeDownNow', text: 'B', unit: 'mm' as const, instrument: null, supersedes: null };
+    await putReadings(context, id, { by: 'Tam', readings: [{ ...went, id: crypto.randomUUID() }] });
+    const { customer, saw } = await jobView(context, id);
+    const told = { by: 'Tam', customer: { id: customer.id }, saw: { id: saw!.id }, complaint: '', promisedFor: null };
+    const next = await createJob(context, told);
+    const { written } = await jobSheet(context, next.id);
+    expect(written.saw?.turnLog).toEqual([{ came: 'A', went: 'B' }]);
+    const own = { format: 'serrata-bench-sheet', version: 1, saw: { turnLog: [{ came: 'B' }] } };
+    const brought = await createJob(context, { ...told, sheet: own });
+    expect((await jobSheet(context, brought.id)).written.saw?.turnLog).toEqual([{ came: 'B' }]);
   });
 });
 

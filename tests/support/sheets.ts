@@ -37,6 +37,7 @@ const bar = fc.record({
       oilHoles: maybe(word('clear', 'blocked')),
       groove: maybe(word('clean', 'packed')),
       noseTurns: maybe(word('free', 'rough', 'seized')),
+      hardNose: maybe(word('good', 'worn', 'through')),
       tipPlay: maybe(word('none', 'slight', 'loose')),
       straightEdge: maybe(word('gap-stays', 'gap-closes', 'passes-beyond')),
     }),

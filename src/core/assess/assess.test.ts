@@ -122,6 +122,31 @@ describe('the verdict on a bar', () => {
     expect(barVerdict({ ...bar({ nose: 'hard' }), checks }).action).toBe('keep');
   });
 
+  it.each<[string, Partial<Bar>, { bar: string; nose: string }]>([
+    ['not looked at', {}, { bar: 'keep', nose: 'undecided' }],
+    ['sound', { checks: { hardNose: 'good' } }, { bar: 'keep', nose: 'keep' }],
+    ['worn', { checks: { hardNose: 'worn' } }, { bar: 'keep', nose: 'keep' }],
+    [
+      'through, and part of the bar',
+      { checks: { hardNose: 'through' }, noseReplaceable: false },
+      { bar: 'replace', nose: 'replace' },
+    ],
+    [
+      'through, and replaceable',
+      { checks: { hardNose: 'through' }, noseReplaceable: true },
+      { bar: 'recondition', nose: 'replace' },
+    ],
+    ['through, and nobody asked', { checks: { hardNose: 'through' } }, { bar: 'undecided', nose: 'replace' }],
+  ])('looks at the facing of a hard nose: %s', (_name, over, wanted) => {
+    const { verdicts } = appraised({ bar: bar({ nose: 'hard', ...over }) });
+    expect({ bar: verdicts.bar.action, nose: verdicts.nose.action }).toEqual(wanted);
+  });
+
+  it('says nothing of a facing where a sprocket runs', () => {
+    const { checks } = appraised({ bar: bar({ checks: { hardNose: 'through' } }) });
+    expect(checks.map(({ id }) => id)).not.toContain('nose.hard-wear');
+  });
+
   it('judges depth for every pitch the bar may have while its pitch is open', () => {
     const open = { stamp: '3/8 .050' };
     const chain = { span: { rivets: 11, length: '93.8 mm' }, driveLinkThickness: '1.26 mm' };

@@ -5,6 +5,7 @@ import {
   edgeDownNext,
   predictStraightEdge,
   stationsOf,
+  turnsIn,
   wearPattern,
   wearPlace,
   type CauseFinding,
@@ -13,6 +14,7 @@ import {
   type Setting,
   type StraightEdgeOutcome,
   type Station,
+  type Turned,
   type WearPattern,
   type WearPlace,
 } from '../bar';
@@ -51,6 +53,8 @@ export interface BarAssessment {
   readonly cutter: CutterGeometry | null;
   readonly straightEdgePredicted: StraightEdgeOutcome | null;
   readonly wearPattern: WearPattern;
+  /** What the shop's log tells of turning over. */
+  readonly turned: Turned;
   readonly edgeDownNext: Edge | null;
   readonly checks: readonly Check[];
 }
@@ -111,6 +115,10 @@ function worstPlace(stations: Readonly<Record<Edge, readonly Station[]>>): WearP
   return lost(b) > lost(a) ? b : a;
 }
 
+/** Turns in the log of the saw; none where another bar is on it now. */
+const loggedTurns = ({ saw, bar }: BenchSheet): Turned =>
+  turnsIn(saw?.sameBar === false ? [] : (saw?.turnLog ?? []), bar?.edgeDown);
+
 /** Computes everything about a bar and makes all its checks. */
 export function assessBar(
   sheet: BenchSheet,
@@ -140,6 +148,7 @@ export function assessBar(
           cutter,
         )
       : null;
+  const turned = loggedTurns(sheet);
   const causes = blueingCauses(sheet, standing, limits);
   const context = {
     sheet,
@@ -165,7 +174,8 @@ export function assessBar(
     playLimit,
     cutter,
     straightEdgePredicted,
-    wearPattern: wearPattern(stations, sheet.job?.turnOver),
+    wearPattern: wearPattern(stations, sheet.job?.turnOver, turned),
+    turned,
     edgeDownNext: edgeDownNext({ A: standing.A.stations, B: standing.B.stations }),
     checks: barChecks(context),
   };

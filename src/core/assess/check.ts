@@ -40,6 +40,7 @@ export const CHECK_IDS = [
   'nose.turns',
   'nose.tip-play',
   'nose.teeth',
+  'nose.hard-wear',
   'nose.pinch',
   'nose.dirt',
   'chain.crack',

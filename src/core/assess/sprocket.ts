@@ -32,11 +32,22 @@ export function assessDriveSprocket(sheet: BenchSheet, limits: Limits): readonly
   return checks;
 }
 
-/** Checks of the bar's nose. A hard nose has nothing that turns. */
+/** Checks of the bar's nose. A hard nose has nothing that turns, and wears by its facing. */
 export function assessNose(sheet: BenchSheet): readonly Check[] {
-  const part = 'nose' as const;
   const { nose, checks: observed = {} } = sheet.bar ?? {};
-  if (nose === 'hard') return [];
+  return nose === 'hard' ? hardNose(observed) : sprocketNose(observed);
+}
+
+type Observed = NonNullable<NonNullable<BenchSheet['bar']>['checks']>;
+
+function hardNose({ hardNose: wear }: Observed): readonly Check[] {
+  if (!wear) return [];
+  const head = { id: 'nose.hard-wear', part: 'nose', condemns: true } as const;
+  return [observedCheck(head, wear, { good: 'ok', worn: 'watch', through: 'fail' })];
+}
+
+function sprocketNose(observed: Observed): readonly Check[] {
+  const part = 'nose' as const;
   const checks = [
     observedCheck({ id: 'nose.turns', part, condemns: true }, observed.noseTurns, {
       free: 'ok',

@@ -167,7 +167,10 @@ export function missingReadings(sheet: BenchSheet, part: Part): readonly string[
       ['chain.pushPull', sheet.chain?.pushPull !== undefined],
     ],
     driveSprocket: [['driveSprocket.wear', sheet.driveSprocket?.wear !== undefined]],
-    nose: sheet.bar?.nose === 'hard' ? [] : [['bar.checks.noseTurns', sheet.bar?.checks?.noseTurns !== undefined]],
+    nose:
+      sheet.bar?.nose === 'hard'
+        ? [['bar.checks.hardNose', sheet.bar.checks?.hardNose !== undefined]]
+        : [['bar.checks.noseTurns', sheet.bar?.checks?.noseTurns !== undefined]],
   };
   return wanted[part].flatMap(([reading, there]) => (there ? [] : [reading]));
 }

@@ -15,6 +15,7 @@ import {
   rockingWidth,
   setLean,
   stationFigures,
+  turnsIn,
   wearPattern,
   type DressStation,
   type Station,
@@ -189,6 +190,43 @@ describe('dressing', () => {
   });
 });
 
+describe('the turn-over log', () => {
+  it.each<[string, Parameters<typeof turnsIn>, ReturnType<typeof turnsIn>]>([
+    ['nothing noted', [[]], { times: 0, seen: 0 }],
+    ['one edge alone', [[{ came: 'A' }]], { times: 0, seen: 0 }],
+    ['turned at the bench', [[{ came: 'A', went: 'B' }]], { times: 1, seen: 1 }],
+    ['turned by the owner', [[{ came: 'A', went: 'A' }], 'B'], { times: 1, seen: 2 }],
+    [
+      'turned at every service',
+      [
+        [
+          { came: 'A', went: 'B' },
+          { came: 'B', went: 'A' },
+        ],
+        'A',
+      ],
+      { times: 2, seen: 4 },
+    ],
+    ['an edge that was not noted', [[{ came: 'A' }, {}, { went: 'B' }], 'B'], { times: 1, seen: 2 }],
+  ])('counts %s', (_, given, turned) => expect(turnsIn(...given)).toEqual(turned));
+
+  it('counts as much with the edges renamed and the log read backwards, and never more turns than looks', () => {
+    const noted = fc.option(fc.constantFrom('A' as const, 'B' as const), { nil: undefined });
+    fc.assert(
+      fc.property(fc.array(fc.record({ came: noted, went: noted }), { maxLength: 12 }), (log) => {
+        const other = { A: 'B', B: 'A' } as const;
+        const turned = turnsIn(log);
+        expect(turned.times).toBeLessThanOrEqual(turned.seen);
+        expect(
+          turnsIn(log.map(({ came, went }) => ({ came: came && other[came], went: went && other[went] }))),
+        ).toEqual(turned);
+        expect(turnsIn(log.map(({ came, went }) => ({ came: went, went: came })).reverse())).toEqual(turned);
+      }),
+      { seed: 420 },
+    );
+  });
+});
+
 describe('wear pattern', () => {
   const leaning = (low: 'near' | 'far') => [0, 1, 2].map(() => (low === 'near' ? station(7.5, 8) : station(8, 7.5)));
   const level = [station(8, 8), station(8, 8)];
@@ -204,6 +242,16 @@ describe('wear pattern', () => {
   it('asks for the cutters when the bar gets turned over, and for the habit when nobody said', () => {
     expect(wearPattern({ A: leaning('near'), B: leaning('far') }, 'every-chain').code).toBe('measure-the-cutters');
     expect(wearPattern({ A: leaning('near'), B: leaning('far') }, undefined).code).toBe('turning-not-told');
+  });
+
+  it('counts a turn in the log before what is told, and no turn as no proof', () => {
+    const edges = { A: leaning('near'), B: leaning('far') };
+    const mixed = { code: 'measure-the-cutters', opposite: true };
+    expect(wearPattern(edges, 'never', { times: 2, seen: 3 })).toEqual({ ...mixed, logged: 2 });
+    expect(wearPattern(edges, undefined, { times: 1, seen: 1 })).toEqual({ ...mixed, logged: 1 });
+    expect(wearPattern(edges, 'sometimes', { times: 1, seen: 1 })).toEqual({ ...mixed, logged: null });
+    expect(wearPattern(edges, 'never', { times: 0, seen: 3 }).code).toBe('leaned-on');
+    expect(wearPattern(edges, undefined, { times: 0, seen: 3 }).code).toBe('turning-not-told');
   });
 
   it('names no cause from one edge, a level bar, or nothing', () => {

@@ -3,6 +3,7 @@ export * from './rock';
 export * from './station';
 export * from './dressing';
 export * from './pattern';
+export * from './turns';
 export * from './drift';
 export * from './wear-place';
 export * from './crooked';

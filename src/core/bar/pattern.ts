@@ -1,5 +1,6 @@
 import type { Edge, Station } from './station';
 import { leastDepth, step } from './station';
+import type { Turned } from './turns';
 
 /** How often the bar is turned over. */
 export type TurnOver = 'never' | 'sometimes' | 'every-chain' | 'every-sharpening';
@@ -11,7 +12,8 @@ export type WearPattern =
   | { readonly code: 'one-edge'; readonly edge: Edge; readonly low: 'near' | 'far' }
   | { readonly code: 'leaned-on'; readonly low: Readonly<Record<Edge, 'near' | 'far'>> }
   | { readonly code: 'cutters-of-one-side'; readonly low: 'near' | 'far' }
-  | { readonly code: 'measure-the-cutters'; readonly opposite: boolean }
+  /** `logged`: how often the shop's log has it turned over, where nobody told so; otherwise null. */
+  | { readonly code: 'measure-the-cutters'; readonly opposite: boolean; readonly logged: number | null }
   | { readonly code: 'turning-not-told'; readonly opposite: boolean };
 
 /** A mean step counts as a direction when it stands this many standard uncertainties from level. */
@@ -36,11 +38,13 @@ function direction(mean: { value: number; u: number }): Direction {
 
 /**
  * Reads the pattern of wear. Never turned over: low rails on opposite sides of the two edges mean that the saw leans or is leaned on; on the
- * same side, that the cutters of that side pull. Turned over now and then: both causes end up opposite, so the cutters must be measured.
+ * same side, that the cutters of that side pull. Turned over now and then: both causes end up opposite, so the cutters must be measured. A turn
+ * that was seen counts before what is told; that none was seen proves nothing, because an owner may turn it back.
  */
 export function wearPattern(
   edges: Readonly<Record<Edge, readonly Station[]>>,
   turnOver: TurnOver | undefined,
+  turned: Turned = { times: 0, seen: 0 },
 ): WearPattern {
   const a = meanStep(edges.A);
   const b = meanStep(edges.B);
@@ -50,8 +54,9 @@ export function wearPattern(
   if (low.A === 'level') return { code: 'one-edge', edge: 'B', low: low.B as 'near' | 'far' };
   if (low.B === 'level') return { code: 'one-edge', edge: 'A', low: low.A };
   const opposite = low.A !== low.B;
+  if (turnOver !== undefined && turnOver !== 'never') return { code: 'measure-the-cutters', opposite, logged: null };
+  if (turned.times > 0) return { code: 'measure-the-cutters', opposite, logged: turned.times };
   if (turnOver === undefined) return { code: 'turning-not-told', opposite };
-  if (turnOver !== 'never') return { code: 'measure-the-cutters', opposite };
   return opposite ? { code: 'leaned-on', low: { A: low.A, B: low.B } } : { code: 'cutters-of-one-side', low: low.A };
 }
 

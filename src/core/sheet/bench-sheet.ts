@@ -65,6 +65,10 @@ export const barChecksSchema = z.strictObject({
   ruts: z.enum(['none', 'slight', 'deep']).optional().describe('Secondary ruts worn into the rail tops.'),
   grooveShape: z.enum(['even', 'pinched', 'splayed']).optional(),
   noseTeeth: z.enum(['good', 'worn', 'missing']).optional(),
+  hardNose: z
+    .enum(['good', 'worn', 'through'])
+    .optional()
+    .describe('Wear of a hard nose: `through` where the hard facing is worn through or chipped.'),
   nosePinch: z.enum(['no', 'yes']).optional().describe('Nose plates pressed together on the sprocket.'),
   slot: z.enum(['ok', 'worn', 'wallowed']).optional(),
   oilHoles: z.enum(['clear', 'blocked']).optional(),
@@ -235,11 +239,20 @@ export const jobSchema = z.strictObject({
   complaint: z.string().max(2000).optional().describe("In the customer's words."),
 });
 
+/** Services that a log goes back. */
+export const MOST_SERVICES = 12;
+
 export const sawSchema = z.strictObject({
   label: z.string().max(120).optional(),
   mount: z.string().max(40).optional(),
   oilHole: z.string().max(40).optional(),
   maxRpm: z.number().positive().max(30000).optional().describe('Revolutions per minute.'),
+  turnLog: z
+    .array(z.strictObject({ came: z.enum(['A', 'B']).optional(), went: z.enum(['A', 'B']).optional() }))
+    .max(MOST_SERVICES)
+    .optional()
+    .describe('The edge that was down at each earlier service, as the bar came and as it went back; oldest first.'),
+  sameBar: z.boolean().optional().describe('False where another bar is on the saw now: then the log does not count.'),
 });
 
 /** What was measured of the loop's way round drive sprocket and nose, with the bar on the saw. */

@@ -32,9 +32,7 @@ const PART_OF_STEP: Partial<Record<Step, Part>> = {
 /** The tag at the right: verdict, deciding reason, doubt, and the next best measurement. It changes with every reading. */
 export function Tag({ step, onMeasure }: { step: Step; onMeasure: (reading: string) => void }) {
   const { appraisal, entered } = useJob();
-  const there = PARTS.filter(
-    (part) => brought(entered.sheet, part) && !(part === 'nose' && entered.sheet.bar?.nose === 'hard'),
-  );
+  const there = PARTS.filter((part) => brought(entered.sheet, part));
   const wanted = PART_OF_STEP[step];
   const first = wanted && there.includes(wanted) ? wanted : there[0];
   return (

@@ -218,6 +218,7 @@ describe('the words to choose from', () => {
     ['bar.checks.groove', OPTIONS.groove],
     ['bar.checks.blueing', OPTIONS.blueing],
     ['bar.checks.noseTurns', OPTIONS.noseTurns],
+    ['bar.checks.hardNose', OPTIONS.hardNose],
     ['bar.checks.tipPlay', OPTIONS.tipPlay],
     ['bar.checks.straightEdge', OPTIONS.straightEdge],
     ['bar.nose', OPTIONS.nose],

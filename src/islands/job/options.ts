@@ -72,6 +72,7 @@ export const OPTIONS = {
   holes: options({ ok: 'sound', worn: 'worn', torn: 'torn out' }),
   slight: options({ none: 'none', slight: 'slight', deep: 'deep' }),
   grooveShape: options({ even: 'even', pinched: 'pinched', splayed: 'splayed' }),
+  hardNose: options({ good: 'sound', worn: 'worn', through: 'worn through or chipped' }),
   noseTeeth: options({ good: 'good', worn: 'worn', missing: 'missing' }),
   noYes: options({ no: 'no', yes: 'yes' }),
   marker: options({ near: 'near only', far: 'far only', both: 'both', none: 'neither' }),

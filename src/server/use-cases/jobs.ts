@@ -5,19 +5,19 @@ import {
   currentReadings,
   findJob,
   lastReading,
-  listJobs,
   photosOf,
   signOffsOf,
   storeReading,
   type JobRecord,
   type StoredReading,
 } from '../../data/repositories';
-import type { JobView, PutReadings, PutReadingsReply, TurnOverView } from '../../contract';
+import type { JobView, PutReadings, PutReadingsReply } from '../../contract';
 import { assessmentDocument } from '../../wording';
 import type { Context } from '../context';
 import { notFound } from '../refusal';
 import { rulesInForce, shopView } from './shop';
 import { refreshSummary } from './summary';
+import { turnOversOf } from './turn-overs';
 
 /** The job, or a refusal that says there is none. */
 export async function mustFindJob({ store }: Context, id: string): Promise<JobRecord> {
@@ -27,25 +27,6 @@ export async function mustFindJob({ store }: Context, id: string): Promise<JobRe
 }
 
 const message = ({ jobId: _jobId, ...reading }: StoredReading) => reading;
-
-const TURNS_SHOWN = 12;
-
-/** How the bar of a saw was turned from job to job, newest first. */
-async function turnOversOf({ store }: Context, sawId: string): Promise<readonly TurnOverView[]> {
-  const jobs = await listJobs(store.db, { show: 'saw', sawId }, { limit: TURNS_SHOWN, offset: 0 });
-  const ids = jobs.map(({ id }) => id);
-  const [came, went] = await Promise.all([
-    currentReadings(store.db, ids, 'bar.edgeDown'),
-    currentReadings(store.db, ids, 'bar.edgeDownNow'),
-  ]);
-  return jobs.flatMap((job): TurnOverView[] => {
-    const of = (readings: typeof came) => readings.find(({ jobId, text }) => jobId === job.id && text !== '') ?? null;
-    const [first, last] = [of(came), of(went)];
-    const newest = last ?? first;
-    if (!newest) return [];
-    return [{ tag: job.tag, at: newest.at, by: newest.by, came: first?.text ?? null, went: last?.text ?? null }];
-  });
-}
 
 /** Everything the job's screen shows. */
 export async function jobView(context: Context, id: string): Promise<JobView> {
@@ -57,7 +38,7 @@ export async function jobView(context: Context, id: string): Promise<JobView> {
     rulesInForce(context),
     signOffsOf(db, id),
     photosOf(db, id),
-    record.saw ? turnOversOf(context, record.saw.id) : [],
+    record.saw ? turnOversOf(db, record.saw.id) : [],
   ]);
   const { tag, state, promisedFor, createdAt, createdBy, customer, saw } = record;
   return {

@@ -17,6 +17,7 @@ import type { Context } from '../context';
 import { notFound, Refusal } from '../refusal';
 import { rulesInForce } from './shop';
 import { refreshSummary } from './summary';
+import { turnLogEntries } from './turn-overs';
 
 /** What the saw's record says, as first entries of the job's sheet. */
 function sawEntries(saw: SawRecord | null): readonly Entry[] {
@@ -35,6 +36,8 @@ function importedEntries(sheet: unknown): readonly Entry[] {
   return entriesFromSheet(sheet as WrittenBenchSheet);
 }
 
+const isOfTurnLog = ({ path }: Entry): boolean => path.startsWith('saw.turnLog.');
+
 /** Takes in a job: finds or adds the customer and the saw, and stores what is known as its first readings. */
 export async function createJob(context: Context, wanted: CreateJob): Promise<{ id: string; tag: string }> {
   const imported = importedEntries(wanted.sheet);
@@ -49,8 +52,10 @@ export async function createJob(context: Context, wanted: CreateJob): Promise<{ 
     const complaint: Entry[] =
       wanted.complaint.trim() === '' ? [] : [{ path: 'job.complaint', text: wanted.complaint, unit: 'mm' }];
     const told: readonly Entry[] = wanted.entries ?? [];
+    // A sheet that brings a log of its own keeps it.
+    const log = saw && !imported.some(isOfTurnLog) ? await turnLogEntries(tx, saw.id) : [];
     const entries = new Map(
-      [...imported, ...told, ...sawEntries(saw), ...complaint].map((entry) => [entry.path, entry]),
+      [...log, ...imported, ...told, ...sawEntries(saw), ...complaint].map((entry) => [entry.path, entry]),
     );
     entries.delete('job.reference');
     await storeFirstReadings(

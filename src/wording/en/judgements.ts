@@ -2,7 +2,7 @@ import { never } from '../../core/result';
 import type { NextMeasurement, Verdict, VerdictReason } from '../../core/assess';
 import type { EdgeDressing } from '../../core/assess';
 import { FAMILY_IDS, type FamilyId } from '../../core/families';
-import type { WearPattern } from '../../core/bar';
+import type { Turned, TurnOver, WearPattern } from '../../core/bar';
 import type { FitJudgement, NeedProperty, StockMiss } from '../../core/fit';
 import type { OrderWithheld } from '../../core/order';
 import { formatLength, formatPosition, mm, type UnitSystem } from '../../core/quantity';
@@ -33,6 +33,20 @@ export function verdictHeadline({ action, operations }: Pick<Verdict, 'action' |
   return actionWord[action];
 }
 
+const turnedBy = (logged: number | null): string =>
+  logged === null ? 'the bar gets turned over' : `the log has the bar turned over ${times(logged)}`;
+
+/** What the log of a saw tells of its bar, and how it stands to what the customer said. Null while there is nothing to compare. */
+export function turnLogSentence({ times: turns, seen }: Turned, told: TurnOver | undefined): string | null {
+  if (seen === 0) return null;
+  if (turns === 0)
+    return `By the log the bar never changed its edge, in ${seen} ${seen === 1 ? 'look' : 'looks'}. It may have been turned there and back.`;
+  const against = told === 'never' ? ' That counts before what was told.' : '';
+  return `By the log the bar changed its edge ${turns} of ${seen} times.${against}`;
+}
+
+const times = (count: number): string => (count === 1 ? 'once' : `${count} times`);
+
 /** What the side of the low rails tells. */
 export function wearPatternSentence(pattern: WearPattern): string | null {
   switch (pattern.code) {
@@ -47,7 +61,7 @@ export function wearPatternSentence(pattern: WearPattern): string | null {
     case 'cutters-of-one-side':
       return `The ${pattern.low} rail is low on both edges of a bar never turned over: the cutters of one side pull. Measure them.`;
     case 'measure-the-cutters':
-      return `The low rails are ${pattern.opposite ? 'on opposite sides' : 'on the same side'}, but the bar gets turned over, which mixes the causes: measure the cutters.`;
+      return `The low rails are ${pattern.opposite ? 'on opposite sides' : 'on the same side'}, but ${turnedBy(pattern.logged)}, which mixes the causes: measure the cutters.`;
     case 'turning-not-told':
       return `The low rails are ${pattern.opposite ? 'on opposite sides' : 'on the same side'}. Ask how often the bar is turned over: without it the cause stays open.`;
     default:

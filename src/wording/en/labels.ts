@@ -101,6 +101,7 @@ export const checkName: Record<CheckId, string> = {
   'nose.turns': 'Nose turning',
   'nose.tip-play': 'Tip play',
   'nose.teeth': 'Teeth of the nose',
+  'nose.hard-wear': 'Wear of the hard nose',
   'nose.pinch': 'Nose plates',
   'nose.dirt': 'Dirt at the nose',
   'chain.crack': 'Cracks',

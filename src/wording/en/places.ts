@@ -3,6 +3,7 @@ const READINGS: Record<string, string> = {
   'bar.checks.crack': 'a look for cracks in the bar',
   'bar.checks.bow': 'bow of the bar',
   'bar.checks.noseTurns': 'whether the nose turns',
+  'bar.checks.hardNose': 'how far the hard nose is worn',
   'bar.edges.A.stations': 'depth from both rails, edge A',
   'bar.edges.B.stations': 'depth from both rails, edge B',
   'bar.edges.mouth': 'groove width at one station',

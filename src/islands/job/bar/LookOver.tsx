@@ -67,7 +67,12 @@ export function LookOver() {
       <Group title="Nose">
         <div className="grid grid-cols-2 gap-4">
           <ChoiceField path="bar.nose" legend="Kind" options={OPTIONS.nose} />
-          {!hard && (
+          {hard ? (
+            <>
+              <ChoiceField path="bar.checks.hardNose" legend="Its facing" options={OPTIONS.hardNose} />
+              <ChoiceField path="bar.noseReplaceable" legend="Nose can be replaced" options={OPTIONS.yesNo} />
+            </>
+          ) : (
             <>
               <ChoiceField path="bar.checks.noseTurns" legend="Turns" options={OPTIONS.noseTurns} />
               <ChoiceField path="bar.checks.tipPlay" legend="Play at the tip" options={OPTIONS.tipPlay} />

@@ -8,6 +8,7 @@ import { OPTIONS } from '../options';
 import { Photos } from '../photos/Photos';
 import { useJob } from '../store/JobContext';
 import { useField } from '../store/useField';
+import { TurnLog } from './TurnLog';
 
 /** Take in: whose, which saw, the complaint in the customer's words and as symptoms, what it is used for and by whom. */
 export function TakeIn() {
@@ -38,7 +39,10 @@ export function TakeIn() {
             options={OPTIONS.trained}
             hint="Decides the kickback class. Local rules come first."
           />
-          <ChoiceField path="job.turnOver" legend="Bar turned over" options={OPTIONS.turnOver} />
+          <div className="grid content-start gap-2">
+            <ChoiceField path="job.turnOver" legend="Bar turned over" options={OPTIONS.turnOver} />
+            <TurnLog />
+          </div>
           <ChoiceField path="job.sharpening" legend="How they sharpen" options={OPTIONS.sharpening} />
         </div>
       </div>

@@ -1,0 +1,29 @@
+import { MOST_SERVICES, type Entry } from '../../core/sheet';
+import { currentReadings, listJobs } from '../../data/repositories';
+import type { Queryable } from '../../data/store';
+import type { TurnOverView } from '../../contract';
+
+/** How the bar of a saw was turned from job to job, newest first. */
+export async function turnOversOf(db: Queryable, sawId: string): Promise<readonly TurnOverView[]> {
+  const jobs = await listJobs(db, { show: 'saw', sawId }, { limit: MOST_SERVICES, offset: 0 });
+  const ids = jobs.map(({ id }) => id);
+  const came = await currentReadings(db, ids, 'bar.edgeDown');
+  const went = await currentReadings(db, ids, 'bar.edgeDownNow');
+  return jobs.flatMap((job): TurnOverView[] => {
+    const of = (readings: typeof came) => readings.find(({ jobId, text }) => jobId === job.id && text !== '') ?? null;
+    const [first, last] = [of(came), of(went)];
+    const newest = last ?? first;
+    if (!newest) return [];
+    return [{ tag: job.tag, at: newest.at, by: newest.by, came: first?.text ?? null, went: last?.text ?? null }];
+  });
+}
+
+/** The log as first entries of the next job's sheet, oldest first: with it the sheet tells the same wherever it is read. */
+export async function turnLogEntries(db: Queryable, sawId: string): Promise<readonly Entry[]> {
+  const log = [...(await turnOversOf(db, sawId))].reverse();
+  return log.flatMap(({ came, went }, i) =>
+    Object.entries({ came, went }).flatMap(([name, edge]) =>
+      edge === null ? [] : [{ path: `saw.turnLog.${i}.${name}`, text: edge, unit: 'mm' as const }],
+    ),
+  );
+}
