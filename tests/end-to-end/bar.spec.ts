@@ -140,6 +140,41 @@ test('a station is taken off, and the schools of the shop are followed', async (
   await page.request.put('/api/schools', { data: { school: 'levelling', answer: 'guided-file' } });
 });
 
+test('a hard nose is judged by its facing', async ({ page }) => {
+  await freshJob(page, 'bar');
+  await page.getByRole('tab', { name: 'Look it over' }).click();
+  const nose = page.getByRole('group', { name: 'Kind' });
+  await nose.getByText('hard', { exact: true }).click();
+  await page.getByText('worn through or chipped').click();
+  await page.getByRole('group', { name: 'Nose can be replaced' }).getByText('no', { exact: true }).click();
+  await expect(page.getByRole('region', { name: /^Bar: Replace/ })).toContainText('cannot be replaced');
+});
+
+test('the log of a saw counts before what is told, unless another bar is on it', async ({ page }) => {
+  const edge = (near: string, far: string) => ({ stations: [{ at: '60 mm', near, far }] });
+  const sheet = {
+    format: 'serrata-bench-sheet',
+    version: 1,
+    job: { turnOver: 'never' },
+    saw: { turnLog: [{ came: 'A', went: 'B' }] },
+    bar: { edges: { A: edge('8 mm', '7.4 mm'), B: edge('7.4 mm', '8 mm') } },
+  };
+  const saw = { label: 'Turned saw', mount: null };
+  const data = { by: 'Ines Holloway', customer: { name: 'Test bench' }, saw, complaint: '', promisedFor: null, sheet };
+  const { id } = (await (await page.request.post('/api/jobs', { data })).json()) as { id: string };
+  await page.goto(`/jobs/${id}?step=take-in`);
+  await page.waitForSelector('[data-ready=true]');
+  await expect(page.getByText('1 of 1 times. That counts before what was told.')).toBeVisible();
+  const same = page.getByRole('group', { name: 'Same bar as at the last service' });
+  await same.getByText('no', { exact: true }).click();
+  await expect(page.getByText('That counts before what was told.')).toBeHidden();
+  await saved(page);
+  const { bar } = (await (await page.request.get(`/api/jobs/${id}/assessment.json`)).json()) as {
+    bar: { wearPattern: string };
+  };
+  expect(bar.wearPattern).toContain('a bar never turned over');
+});
+
 test.describe('on a tablet, by touch', () => {
   test.use({ viewport: { width: 1024, height: 768 }, hasTouch: true });
 
