@@ -65,6 +65,7 @@ export const job = sqliteTable(
     uniqueIndex('job_tag').on(table.tag),
     index('job_state').on(table.state, table.promisedFor, table.createdAt),
     index('job_customer').on(table.customerId, table.createdAt),
+    index('job_saw').on(table.sawId, table.createdAt),
   ],
 );
 

@@ -98,7 +98,7 @@ describe('readings', () => {
     await put(id, theirs);
     const { results } = await put(id, mine);
     expect(results).toMatchObject([{ outcome: 'conflict', id: mine.id, current: { text: 'M4', by: 'Tam' } }]);
-    expect((await currentReadings(context.store.db, [id], 'bar.mount')).map(({ text }) => text)).toEqual(['M4']);
+    expect((await currentReadings(context.store.db, [id], ['bar.mount'])).map(({ text }) => text)).toEqual(['M4']);
   });
 
   it('many at once wait for one another', async () => {
@@ -111,7 +111,7 @@ describe('readings', () => {
     const { id } = await createJob(context, newJob);
     await put(id, reading('bar.mount', 'M2'));
     const other = openStore(`file:${context.path}`);
-    expect((await currentReadings(other.db, [id], 'bar.mount')).map(({ text }) => text)).toEqual(['M2']);
+    expect((await currentReadings(other.db, [id], ['bar.mount'])).map(({ text }) => text)).toEqual(['M2']);
     other.close();
   });
 

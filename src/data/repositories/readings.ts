@@ -37,11 +37,11 @@ function fromRow({ seq, id, jobId, path, text, unit, instrument: tool, at, by }:
   return { seq, id, jobId, path, text, unit, instrument: instrument(tool), at, by };
 }
 
-/** The readings that stand, at all places or one: those that no later one supersedes, oldest first. */
+/** The readings that stand, at all places or at some: those that no later one supersedes, oldest first. */
 export async function currentReadings(
   db: Queryable,
   jobIds: readonly string[],
-  path?: string,
+  paths?: readonly string[],
 ): Promise<readonly StoredReading[]> {
   if (jobIds.length === 0) return [];
   const later = alias(reading, 'later');
@@ -51,7 +51,7 @@ export async function currentReadings(
     .where(
       and(
         inArray(reading.jobId, [...jobIds]),
-        path === undefined ? undefined : eq(reading.path, path),
+        paths && inArray(reading.path, [...paths]),
         notExists(
           db
             .select({ one: sql`1` })

@@ -67,7 +67,7 @@ async function complaintsOf({ store }: Context, jobs: readonly JobRecord[]): Pro
   const readings = await currentReadings(
     store.db,
     jobs.map(({ id }) => id),
-    'job.complaint',
+    ['job.complaint'],
   );
   return new Map(readings.map(({ jobId, text }) => [jobId, text]));
 }

@@ -7,11 +7,11 @@ import type { TurnOverView } from '../../contract';
 export async function turnOversOf(db: Queryable, sawId: string): Promise<readonly TurnOverView[]> {
   const jobs = await listJobs(db, { show: 'saw', sawId }, { limit: MOST_SERVICES, offset: 0 });
   const ids = jobs.map(({ id }) => id);
-  const came = await currentReadings(db, ids, 'bar.edgeDown');
-  const went = await currentReadings(db, ids, 'bar.edgeDownNow');
+  const noted = await currentReadings(db, ids, ['bar.edgeDown', 'bar.edgeDownNow']);
   return jobs.flatMap((job): TurnOverView[] => {
-    const of = (readings: typeof came) => readings.find(({ jobId, text }) => jobId === job.id && text !== '') ?? null;
-    const [first, last] = [of(came), of(went)];
+    const of = (edge: string) =>
+      noted.find(({ jobId, path, text }) => jobId === job.id && path === edge && text !== '') ?? null;
+    const [first, last] = [of('bar.edgeDown'), of('bar.edgeDownNow')];
     const newest = last ?? first;
     if (!newest) return [];
     return [{ tag: job.tag, at: newest.at, by: newest.by, came: first?.text ?? null, went: last?.text ?? null }];

@@ -1,0 +1,1 @@
+CREATE INDEX `job_saw` ON `job` (`saw_id`,`created_at`);
