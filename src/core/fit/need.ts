@@ -1,7 +1,7 @@
 import type { FamilyId, GaugeId } from '../families';
 import type { Identified } from '../identify';
 import { live, type KickbackClass } from './rules';
-import type { StockKind } from './stock-part';
+import type { StockKind } from './stock-kind';
 
 /** A number as far as it is known: one settled value, several that are still in question, or nothing at all. */
 export interface Wanted<T> {

@@ -1,9 +1,6 @@
 import { z } from 'zod';
 import { FAMILY_IDS, GAUGE_IDS } from '../families';
-
-/** Kinds of part a shop keeps. */
-export const STOCK_KINDS = ['chain', 'bar', 'drive-sprocket', 'nose', 'file'] as const;
-export type StockKind = (typeof STOCK_KINDS)[number];
+import { STOCK_KINDS } from './stock-kind';
 
 /** One line of stock. Money in the currency's smallest unit. */
 export const stockPartSchema = z.strictObject({

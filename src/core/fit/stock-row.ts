@@ -1,7 +1,8 @@
 import { GAUGES, GAUGE_IDS, type FamilyId, type GaugeId } from '../families';
 import { tokenMeanings } from '../identify';
 import { err, ok, type Result } from '../result';
-import { STOCK_KINDS, type StockKind, type StockPart } from './stock-part';
+import { STOCK_KINDS, type StockKind } from './stock-kind';
+import type { StockPart } from './stock-part';
 
 /** Columns of a stock list, in order. See docs/formats/stock-csv.md. */
 export const STOCK_COLUMNS = [
