@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { err, ok, type Result } from '../result';
 import { parseLength, parseReading, type FieldSpec, type InstrumentId, type ReadingProblem } from '../quantity';
 import { benchSheetSchema, type BenchSheet, type WrittenBenchSheet } from './bench-sheet';
-import { entryPlace, type EntryField } from './entry-field';
+import { entryPlace, mostOf, type EntryField } from './entry-field';
 import { fieldSpec } from './fields';
 
 /** One thing as it was typed at one place of the sheet. An empty text withdraws what stood there. */
@@ -21,6 +21,8 @@ export type EntryProblem =
   | { readonly code: 'not-a-number'; readonly text: string }
   | { readonly code: 'not-one-of'; readonly text: string; readonly options: readonly string[] }
   | { readonly code: 'out-of-bounds'; readonly text: string; readonly bound: 'min' | 'max'; readonly limit: number }
+  | { readonly code: 'too-long'; readonly most: number }
+  | { readonly code: 'list-full'; readonly most: number }
   | { readonly code: 'no-such-place'; readonly path: string };
 
 /** A refused entry: kept as typed, with its reason, out of the sheet. */
@@ -111,6 +113,8 @@ function readAtItsPlace(entry: Entry): Result<Json, EntryProblem> {
   const issue = parsed.error?.issues[0];
   if (issue?.code === 'too_small')
     return err({ code: 'out-of-bounds', text: entry.text, bound: 'min', limit: Number(issue.minimum) });
+  if (issue?.code === 'too_big' && issue.origin === 'string')
+    return err({ code: 'too-long', most: Number(issue.maximum) });
   if (issue?.code === 'too_big')
     return err({ code: 'out-of-bounds', text: entry.text, bound: 'max', limit: Number(issue.maximum) });
   return value;
@@ -134,20 +138,30 @@ function place(root: Node, path: readonly string[], value: Json): void {
 
 const isList = (keys: readonly string[]): boolean => keys.length > 0 && keys.every((key) => /^\d+$/.test(key));
 
+/** What is found beside the document while lists are made. */
+interface Lists {
+  readonly stationKeys: { A: readonly string[]; B: readonly string[] };
+  /** Members that a list has no room for, by their path, and how many it has room for. */
+  readonly overflow: Map<string, number>;
+}
+
 /** Turns the tree into JSON. Numbered children become a list in the order of their numbers; stations go by their position. */
-function toJson(at: Node, path: string, stationKeys: Record<string, string[]>): Json {
+function toJson(at: Node, path: string, lists: Lists): Json {
   if (at.value !== undefined) return at.value;
+  const below = (key: string) => toJson(at.children.get(key)!, path === '' ? key : `${path}.${key}`, lists);
   const keys = [...at.children.keys()];
-  if (!isList(keys))
-    return Object.fromEntries(keys.map((key) => [key, toJson(at.children.get(key)!, `${path}.${key}`, stationKeys)]));
-  const edge = /^\.bar\.edges\.([AB])\.stations$/.exec(path)?.[1];
+  if (!isList(keys)) return Object.fromEntries(keys.map((key) => [key, below(key)]));
+  const edge = /^bar\.edges\.([AB])\.stations$/.exec(path)?.[1] as 'A' | 'B' | undefined;
   const listed = edge ? keys.filter((key) => at.children.get(key)!.children.has('at')) : keys;
   const ordered = listed
     .map((key) => ({ key, number: Number(key), position: edge ? position(at, key) : 0 }))
     .sort((a, b) => a.position - b.position || a.number - b.number)
     .map(({ key }) => key);
-  if (edge) stationKeys[edge] = ordered;
-  return ordered.map((key) => toJson(at.children.get(key)!, `${path}.${key}`, stationKeys));
+  const most = mostOf(path) ?? Infinity;
+  for (const key of ordered.slice(most)) lists.overflow.set(`${path}.${key}`, most);
+  const there = ordered.slice(0, most);
+  if (edge) lists.stationKeys[edge] = there;
+  return there.map(below);
 }
 
 function position(stations: Node, key: string): number {
@@ -157,16 +171,26 @@ function position(stations: Node, key: string): number {
   return read.ok ? read.value.length : 0;
 }
 
-/** Groups that need several values (a span needs rivets and length) wait outside the sheet until they are whole. */
+/**
+ * Groups that need several values (a span needs rivets and length) wait outside the sheet until they are whole. All that are found at once go
+ * at once, the last of a list first, so that the places of the others hold.
+ */
 function withoutIncomplete(document: Json): { written: WrittenBenchSheet; sheet: BenchSheet } {
-  let current = document;
-  for (let round = 0; round < 50; round += 1) {
-    const parsed = benchSheetSchema.safeParse(current);
-    if (parsed.success) return { written: current as WrittenBenchSheet, sheet: parsed.data };
-    const path = parsed.error.issues[0]!.path.map(String);
-    current = without(current, path.slice(0, -1));
-  }
-  throw new Error('Entries that were each accepted do not make a sheet.');
+  const parsed = benchSheetSchema.safeParse(document);
+  if (parsed.success) return { written: document as WrittenBenchSheet, sheet: parsed.data };
+  const groups = new Map(
+    parsed.error.issues.map(({ path }) => [path.slice(0, -1).join('.'), path.slice(0, -1).map(String)]),
+  );
+  if (groups.has('')) throw new Error('Entries that were each accepted do not make a sheet.');
+  return withoutIncomplete([...groups.values()].sort(lastFirst).reduce(without, document));
+}
+
+/** Orders paths so that a later member of a list, and what lies inside a group, comes first. */
+function lastFirst(a: readonly string[], b: readonly string[]): number {
+  const fork = a.findIndex((key, i) => key !== b[i]);
+  const [x, y] = fork === -1 ? [undefined, b[a.length]] : [a[fork], b[fork]];
+  if (x === undefined || y === undefined) return b.length - a.length;
+  return Number(y) - Number(x) || y.localeCompare(x);
 }
 
 function without(document: Json, path: readonly string[]): Json {
@@ -195,8 +219,8 @@ export function sheetFromEntries(entries: readonly Entry[]): EnteredSheet {
     if (read.ok) place(root, entry.path.split('.'), read.value);
     else refused.push({ path: entry.path, text: entry.text, problem: read.error });
   }
-  const stationKeys: Record<string, string[]> = {};
-  const document = toJson(root, '', stationKeys);
+  const lists: Lists = { stationKeys: { A: [], B: [] }, overflow: new Map() };
+  const document = toJson(root, '', lists);
   const { written, sheet } = withoutIncomplete({
     format: 'serrata-bench-sheet',
     version: 1,
@@ -205,9 +229,18 @@ export function sheetFromEntries(entries: readonly Entry[]): EnteredSheet {
   return {
     sheet,
     written,
-    refused,
-    stationKeys: { A: stationKeys.A ?? [], B: stationKeys.B ?? [] },
+    refused: [...refused, ...overflowing([...latest.values()], lists.overflow)],
+    stationKeys: lists.stationKeys,
   };
+}
+
+/** Entries of members that a list had no room for. */
+function overflowing(entries: readonly Entry[], overflow: Lists['overflow']): readonly RefusedEntry[] {
+  if (overflow.size === 0) return [];
+  return entries.flatMap(({ path, text }): RefusedEntry[] => {
+    const over = [...overflow].find(([member]) => path === member || path.startsWith(`${member}.`));
+    return over && text.trim() !== '' ? [{ path, text, problem: { code: 'list-full', most: over[1] } }] : [];
+  });
 }
 
 /** A quantity as one would type it: the reverse of reading an entry. */

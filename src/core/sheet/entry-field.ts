@@ -49,6 +49,25 @@ function child(schema: z.core.$ZodType, key: string): z.core.$ZodType | null {
   return schema instanceof z.ZodArray && /^\d{1,3}$/.test(key) ? bare(schema.def.element) : null;
 }
 
+/** The schema at a path, or null where the sheet has no such place. */
+const schemaAt = (path: string): z.core.$ZodType | null =>
+  path.split('.').reduce<z.core.$ZodType | null>((at, key) => at && child(at, key), benchSheetSchema);
+
+const room = new Map<string, number | null>();
+
+/** How many members the list at a path has room for; null where it says nothing of it. */
+export function mostOf(path: string): number | null {
+  const before = room.get(path);
+  if (before !== undefined) return before;
+  const schema = schemaAt(path);
+  const most =
+    schema instanceof z.ZodArray
+      ? (schema.def.checks?.flatMap(({ _zod: { def } }) => ('maximum' in def ? Number(def.maximum) : []))[0] ?? null)
+      : null;
+  room.set(path, most);
+  return most;
+}
+
 const known = new Map<string, EntryPlace | null>();
 
 /**
@@ -60,7 +79,7 @@ export function entryPlace(path: string): EntryPlace | null {
   const pattern = path.replace(/\d+/g, (digits) => (digits.length > 3 ? digits : '0'));
   const before = known.get(pattern);
   if (before !== undefined) return before;
-  const schema = path.split('.').reduce<z.core.$ZodType | null>((at, key) => at && child(at, key), benchSheetSchema);
+  const schema = schemaAt(path);
   const field = schema && fieldOf(schema);
   const place = field ? { field, schema } : null;
   known.set(pattern, place);

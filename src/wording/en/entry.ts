@@ -17,6 +17,10 @@ export function entryProblem(problem: EntryProblem, unit: UnitSystem = 'mm'): st
       return `“${problem.text}” is not one of ${list(problem.options, 'or')}.`;
     case 'out-of-bounds':
       return `“${problem.text}” is out of bounds: at ${problem.bound === 'min' ? 'least' : 'most'} ${problem.limit}.`;
+    case 'too-long':
+      return `This is too long: at most ${problem.most} characters.`;
+    case 'list-full':
+      return `There is room for ${problem.most} here, and this is one too many: take one off first.`;
     case 'no-such-place':
       return `The bench sheet has no place called ${problem.path}.`;
     default:
