@@ -5,5 +5,7 @@ export * from './bench-sheet';
 export * from './assessment';
 export * from './read-sheet';
 export * from './entry-field';
-export * from './entries';
+export * from './entry';
+export * from './sheet-from-entries';
+export * from './entries-from-sheet';
 export * from './minutes';
