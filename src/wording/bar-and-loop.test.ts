@@ -7,6 +7,7 @@ import {
   causeSentence,
   cellProblem,
   counterCaution,
+  dressingSentence,
   effortSentence,
   exceptionSentence,
   identityFinding,
@@ -120,6 +121,22 @@ describe('the work card in words', () => {
       deeper: 0,
       ...over,
     }) as EdgeDressing;
+
+  it('says what comes off where, and of an edge that cannot be dressed why', () => {
+    const off = (...amounts: number[]) => amounts.map((amount) => mm(amount));
+    const plan = { removeNear: off(0.1, 0.4), removeFar: off(0.3, 0) };
+    const said = (over: object) =>
+      dressingSentence('A', dressing({ plan, advised: true, stoppedBy: null, ...over } as never), () => 220);
+    expect(said({})).toBe('Dress edge A. Most comes off the near rail: 0.40 mm at 220 mm.');
+    expect(said({ coarseFirst: true })).toContain('Coarse first, then square by file.');
+    expect(said({ stoppedBy: { station: 1, limit: 'bar.depth' } })).toBe(
+      'Edge A cannot be dressed: levelling takes 0.40 mm at 220 mm off the near rail, and leaves station 2 below the least groove depth.',
+    );
+    expect(said({ stoppedBy: { station: 0, limit: 'bar.floor-clearance' } })).toContain('with the link on the floor');
+    expect(said({ advised: false, plan: { ...plan, most: 0.04 } })).toBe(
+      'Edge A needs no dressing: at most 0.04 mm stands proud.',
+    );
+  });
 
   it('says passes and minutes, coarse first, and what goes deeper', () => {
     expect(effortSentence(dressing({}))).toBe('About 9 passes on the near rail and 3 on the far rail, 10 min.');

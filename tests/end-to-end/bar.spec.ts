@@ -93,6 +93,20 @@ test('rework: the card, the second measurement in the same drawing, and a bar th
   await expect(page.getByText('came A down, went back B down')).toBeVisible();
 });
 
+test('a bar that is finished gets no work and no edge to put down', async ({ page }) => {
+  await copyOf(page, 'L-0417', 'bar');
+  await page.getByLabel('Edge A, station 3, far rail').fill('5.4');
+  await page.getByLabel('Edge A, station 3, far rail').press('Enter');
+  await expect(page.getByRole('region', { name: /^Bar: Replace/ })).toBeVisible();
+  await expect(page.getByText('Edge A cannot be dressed')).toBeVisible();
+  await expect(page.getByText('Dress edge B')).toBeHidden();
+  await page.getByRole('button', { name: /^Rework/ }).click();
+  await expect(page.getByText('This bar is finished')).toBeVisible();
+  await expect(page.getByText('Goes back with this edge down')).toBeHidden();
+  await page.getByRole('link', { name: 'The counter' }).click();
+  await expect(page.getByRole('heading', { name: 'Counter' })).toBeVisible();
+});
+
 test('why it cuts crooked is answered with three causes, both schools and a curve', async ({ page }) => {
   await openJob(page, 'L-0417', 'bar');
   await page.getByRole('tab', { name: 'Why crooked?' }).click();
@@ -187,6 +201,9 @@ test.describe('on a tablet, by touch', () => {
       .getByRole('button', { name: /^Edge B/ })
       .tap();
     await page.getByLabel('Edge B, station 2, near rail').tap();
+    // Room for a reading with its unit, and the tabs in one row.
+    expect((await page.getByLabel('Edge B, station 2, near rail').boundingBox())!.width).toBeGreaterThan(85);
+    expect((await page.getByRole('tablist', { name: 'Bar' }).boundingBox())!.height).toBeLessThan(60);
     await page.keyboard.type('8.25');
     await page.getByLabel('Edge B, station 2, far rail').tap();
     await saved(page);

@@ -105,7 +105,7 @@ function Job({ asked }: { asked: string }) {
           others={setJointsOf(appraisal)}
         />
       </div>
-      <div className="grid min-h-0 flex-1 grid-cols-[10.5rem_minmax(0,1fr)_18.5rem] max-lg:grid-cols-[3.6rem_minmax(0,1fr)_15rem]">
+      <div className="grid min-h-0 flex-1 grid-cols-[10.5rem_minmax(0,1fr)_18.5rem] max-lg:grid-cols-[4rem_minmax(0,1fr)_15rem]">
         <StepList current={step} onOpen={open} />
         <div className="relative min-h-0 overflow-y-auto px-5 py-2" tabIndex={-1}>
           <TargetContext value={target}>

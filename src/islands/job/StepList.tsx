@@ -17,7 +17,9 @@ export function StepList({ current, onOpen }: { current: Step; onOpen: (step: St
   return (
     <nav aria-label="Steps" className="no-print relative flex min-h-0 flex-col overflow-y-auto border-r border-line">
       <div className="border-b border-line px-3 py-2 max-lg:px-1.5">
-        <h1 className="figures text-lg font-bold max-lg:text-sm">{view.job.tag}</h1>
+        <h1 className="figures text-lg font-bold whitespace-nowrap max-lg:text-center max-lg:text-xs">
+          {view.job.tag}
+        </h1>
         <p className="truncate text-sm font-semibold max-lg:hidden">{view.customer.name}</p>
         <p className="truncate text-sm text-ink-soft max-lg:hidden">
           {view.saw ? [view.saw.label, view.saw.tag].filter(Boolean).join(', ') : 'no saw named'}
@@ -33,7 +35,7 @@ export function StepList({ current, onOpen }: { current: Step; onOpen: (step: St
                 aria-current={current === state.step ? 'step' : undefined}
                 title={missingText(state)}
                 onClick={() => onOpen(state.step)}
-                className="flex min-h-12 w-full items-center gap-2 border-l-4 border-transparent px-2.5 text-left hover:bg-well aria-[current=step]:border-pine aria-[current=step]:bg-sheet aria-[current=step]:font-bold max-lg:flex-col max-lg:justify-center max-lg:gap-0 max-lg:px-0.5 max-lg:text-[11px]"
+                className="flex min-h-12 w-full items-center gap-2 border-l-4 border-transparent px-2.5 text-left hover:bg-well aria-[current=step]:border-pine aria-[current=step]:bg-sheet aria-[current=step]:font-bold max-lg:flex-col max-lg:justify-center max-lg:gap-0 max-lg:px-0.5 max-lg:text-center max-lg:text-[11px]"
               >
                 <Mark
                   size={16}

@@ -53,7 +53,7 @@ const LABEL = { pitch: 'pitch', gauge: 'gauge', links: 'links' } as const;
 
 function PlateCard({ plate }: { plate: Plate }) {
   return (
-    <div className="min-w-0 flex-1 rounded-[3px] border border-line-strong bg-sheet px-2.5 py-1">
+    <div className="min-w-0 flex-1 rounded-[3px] border border-line-strong bg-sheet px-2.5 py-1 max-lg:px-2">
       <p className="truncate text-xs font-semibold tracking-wide text-ink-soft">{plate.name}</p>
       <p className="flex gap-3">
         {plate.note}
@@ -63,7 +63,7 @@ function PlateCard({ plate }: { plate: Plate }) {
             <span className={`truncate figures text-[15px] ${plate[number] ? 'font-semibold' : 'text-ink-soft'}`}>
               {plate[number] ?? '?'}
             </span>
-            <span aria-hidden="true" className="ml-1 text-[11px] text-ink-soft">
+            <span aria-hidden="true" className="ml-1 text-[11px] text-ink-soft max-lg:hidden">
               {LABEL[number]}
             </span>
           </span>
@@ -78,11 +78,13 @@ function JointCard({ joint, end }: { joint: Joint; end: boolean }) {
   return (
     <details className="group relative flex items-center" name="joint">
       <summary
-        className={`flex min-h-11 w-[3.9rem] list-none flex-col items-center justify-center text-center text-[11px] leading-[1.05] font-semibold ${TONE[joint.state]} [&::-webkit-details-marker]:hidden`}
+        className={`flex min-h-11 w-[3.9rem] list-none flex-col items-center justify-center text-center text-[11px] leading-[1.05] font-semibold max-lg:w-[3.3rem] ${TONE[joint.state]} [&::-webkit-details-marker]:hidden`}
       >
         <JointMark state={joint.state} />
         <span>{joint.name}</span>
-        <span className={joint.state === 'match' ? 'sr-only' : 'whitespace-nowrap'}>{WORD[joint.state]}</span>
+        <span className={joint.state === 'match' ? 'sr-only' : 'whitespace-nowrap max-lg:whitespace-normal'}>
+          {WORD[joint.state]}
+        </span>
       </summary>
       <div
         className={`absolute top-full z-20 w-72 border border-line-strong bg-sheet p-3 text-sm shadow-lg ${end ? 'right-0' : 'left-1/2 -translate-x-1/2'}`}

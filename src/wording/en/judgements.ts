@@ -86,9 +86,10 @@ export function dressingSentence(
   const worst = rails
     .flatMap(({ rail, removal }) => removal.map((amount, station) => ({ rail, station, amount: amount ?? 0 })))
     .reduce((most, next) => (next.amount > most.amount ? next : most));
-  const work = `Dress edge ${edge}. Most comes off the ${worst.rail} rail: ${show(worst.amount)} at ${formatPosition(mm(stationAt(worst.station)), unit)}.`;
+  const most = `${show(worst.amount)} at ${formatPosition(mm(stationAt(worst.station)), unit)}`;
   if (stoppedBy)
-    return `${work} It cannot be done: station ${stoppedBy.station + 1} would end ${stoppedBy.limit === 'bar.depth' ? 'below the least groove depth' : 'with the link on the floor'}.`;
+    return `Edge ${edge} cannot be dressed: levelling takes ${most} off the ${worst.rail} rail, and leaves station ${stoppedBy.station + 1} ${stoppedBy.limit === 'bar.depth' ? 'below the least groove depth' : 'with the link on the floor'}.`;
+  const work = `Dress edge ${edge}. Most comes off the ${worst.rail} rail: ${most}.`;
   return coarseFirst ? `${work} Coarse first, then square by file.` : work;
 }
 

@@ -87,15 +87,16 @@ function EdgeSwitch({ edge, onEdge, onAdd }: { edge: Edge; onEdge: (edge: Edge) 
   );
 }
 
-/** What the dressing of each edge amounts to: work in the colour of work, the rest quietly. */
+/** What the dressing of each edge amounts to: work in the colour of work, the rest quietly. Of a finished bar only what cannot be done. */
 function DressingLines({ stationAt }: { stationAt: (edge: Edge, station: number) => number }) {
   const { appraisal } = useJob();
   const { unit } = useFrame();
+  const isFinished = appraisal.verdicts.bar.action === 'replace';
   return (
     <p className="text-sm">
       {EDGES.map((edge) => {
         const { dressing } = appraisal.bar.edges[edge];
-        if (!dressing) return null;
+        if (!dressing || (isFinished && !dressing.stoppedBy)) return null;
         return (
           <span key={edge} className={dressing.advised ? 'font-semibold text-brass' : 'text-ink-soft'}>
             {dressingSentence(edge, dressing, (station) => stationAt(edge, station), unit)}{' '}

@@ -65,7 +65,7 @@ export function WhyCrooked() {
           ))}
         </Group>
       </div>
-      <div>
+      <div className="max-lg:max-w-[19rem]">
         <div role="group" aria-label="Depth of cut" className="mb-1 flex gap-1">
           {DEPTHS.map((each) => (
             <button

@@ -30,6 +30,7 @@ export function Rework() {
   const stations = useStations();
   const { bar, verdicts } = appraisal;
   const operations = barWork(entered.sheet, bar, verdicts.bar, view.schools);
+  const isFinished = verdicts.bar.action === 'replace' && operations.length === 0;
   const { levelling } = view.schools;
   const laminated = entered.sheet.bar?.construction === 'laminated';
   return (
@@ -43,9 +44,7 @@ export function Rework() {
         )}
       </StepHead>
       {operations.length === 0 ? (
-        <Empty title="Nothing to rework">
-          The bar calls for no work as far as it is measured. Work appears here with the readings that call for it.
-        </Empty>
+        <NoWork isFinished={isFinished} />
       ) : (
         <>
           <Notice kind="caution">
@@ -97,10 +96,29 @@ export function Rework() {
           </div>
         </>
       )}
-      <Group title="Goes back with this edge down" aside="turning over evens the wear">
-        <ChoiceField path="bar.edgeDownNow" legend="Edge down now" options={OPTIONS.edge} />
-        <TurnOvers />
-      </Group>
+      {!isFinished && (
+        <Group title="Goes back with this edge down" aside="turning over evens the wear">
+          <ChoiceField path="bar.edgeDownNow" legend="Edge down now" options={OPTIONS.edge} />
+          <TurnOvers />
+        </Group>
+      )}
     </>
+  );
+}
+
+/** A bar that is finished gets no work, and neither does one that calls for none: they are not the same. */
+function NoWork({ isFinished }: { isFinished: boolean }) {
+  return isFinished ? (
+    <Empty title="This bar is finished">
+      No work would save it: the tag says why.{' '}
+      <a href="/counter" className="font-semibold text-pine underline">
+        The counter
+      </a>{' '}
+      finds a bar that fits the saw.
+    </Empty>
+  ) : (
+    <Empty title="Nothing to rework">
+      The bar calls for no work as far as it is measured. Work appears here with the readings that call for it.
+    </Empty>
   );
 }

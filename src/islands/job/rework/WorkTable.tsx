@@ -42,8 +42,12 @@ export function WorkTable({ edge, rows }: { edge: Edge; rows: readonly StationRo
                 <th scope="row" className="text-left figures font-semibold">
                   {position(row.at)}
                 </th>
-                <td className="figures text-lg font-bold text-brass">{off(dressing.plan.removeNear, row.index!)}</td>
-                <td className="figures text-lg font-bold text-brass">{off(dressing.plan.removeFar, row.index!)}</td>
+                <td className="pr-3 figures text-lg font-bold whitespace-nowrap text-brass">
+                  {off(dressing.plan.removeNear, row.index!)}
+                </td>
+                <td className="pr-3 figures text-lg font-bold whitespace-nowrap text-brass">
+                  {off(dressing.plan.removeFar, row.index!)}
+                </td>
                 {(['near', 'far', 'mouth'] as const).map((field) => (
                   <td key={field} className="py-0.5 pr-2">
                     <EntryField
