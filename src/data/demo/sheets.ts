@@ -519,7 +519,7 @@ export const DEMO_SHEETS: Readonly<Record<string, WrittenBenchSheet>> = {
       thickness: '4.8 mm',
       bodyHeight: '70 mm',
       overallLength: '590 mm',
-      checks: { crack: 'unsure', slot: 'ok', oilHoles: 'clear' },
+      checks: { crack: 'unsure', slot: 'ok', oilHoles: 'clear', hardNose: 'worn' },
       edges: { A: edge([80, 9.0, 8.6, 1.74, 1.67], [190, 8.9, 8.3, 1.78, 1.68]) },
     },
     chain: {
