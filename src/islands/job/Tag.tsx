@@ -195,6 +195,7 @@ const SAVING = {
   saved: { icon: HardDriveDownload, text: 'Saved', tone: 'text-leaf' },
   saving: { icon: CloudUpload, text: 'Saving…', tone: 'text-steel' },
   unsaved: { icon: CloudOff, text: 'Not saved: kept here, will retry', tone: 'text-oxide' },
+  refused: { icon: CloudOff, text: 'Refused: kept here, not saved', tone: 'text-oxide' },
 } as const;
 
 /** Where what was typed is: stored, on its way, or only here. */
@@ -209,10 +210,16 @@ function Saving() {
         {text}
         {snapshot.waiting > 0 && <span className="figures font-normal">({snapshot.waiting})</span>}
       </p>
+      {snapshot.conflicts > 0 && (
+        <p className="font-semibold text-brass">
+          {snapshot.conflicts === 1 ? 'One place was' : `${snapshot.conflicts} places were`} written elsewhere too:
+          choose there.
+        </p>
+      )}
       {snapshot.trouble && (
         <p>
           {snapshot.trouble}{' '}
-          <button type="button" className="underline" onClick={() => void store.flush()}>
+          <button type="button" className="underline" onClick={() => void store.sendAgain()}>
             Try now
           </button>
         </p>

@@ -28,6 +28,7 @@ function screen(...entries: Entry[]) {
     saving: 'saved',
     trouble: null,
     waiting: 0,
+    conflicts: 0,
     lastReading: 1,
   };
   const entered = sheetFromEntries(entries);

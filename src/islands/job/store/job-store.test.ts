@@ -29,6 +29,8 @@ const stored = (path: string, text: string, id: string): StoredReadingMessage =>
   by: 'Tam',
 });
 
+type Bendable<T> = { -readonly [K in keyof T]: T[K] };
+
 /** A server that can be told how to answer, and a clock that runs when it is told to. */
 function bench(readings: StoredReadingMessage[] = [], storage = memory(), tab = 'tab') {
   const sent: PutReadings[] = [];
@@ -38,7 +40,7 @@ function bench(readings: StoredReadingMessage[] = [], storage = memory(), tab = 
     results: message.readings.map(({ id }) => ({ outcome: 'stored', id })),
     lastReading: 7,
   });
-  const outside: Outside & { online: boolean; theirs: StoredReadingMessage[] } = {
+  const outside: Bendable<Outside> & { online: boolean; theirs: StoredReadingMessage[] } = {
     online: true,
     theirs: readings,
     send: (message) => {
@@ -171,5 +173,120 @@ describe('readings on a screen', () => {
     store.enterAll('Ines');
     await settle();
     expect(sent[0]?.readings[0]?.text).toBe('M2');
+  });
+
+  it('still in conflict are shown again when the page is opened again, until a person chooses', async () => {
+    const first = bench();
+    const contradict = ({ readings }: PutReadings): PutReadingsReply => ({
+      results: readings.map(({ id }) => ({ outcome: 'conflict', id, current: stored('bar.mount', 'M4', 'x') })),
+      lastReading: 8,
+    });
+    first.answers.push(contradict);
+    first.store.set('bar.mount', 'M2', 'mm', 'Ines');
+    await settle();
+    expect(first.store.getSnapshot()).toMatchObject({ conflicts: 1, saving: 'saved' });
+    const second = bench([stored('bar.mount', 'M4', 'x')], first.storage, 'tab');
+    second.answers.push(contradict);
+    await second.store.flush();
+    const { standing, conflicts } = second.store.getSnapshot();
+    expect(conflicts).toBe(1);
+    expect(standing.get('bar.mount')).toMatchObject({ text: 'M2', conflict: { text: 'M4' } });
+    second.store.resolve('bar.mount', 'theirs', 'Ines');
+    expect(second.store.getSnapshot().conflicts).toBe(0);
+    expect(second.storage.map.size).toBe(0);
+  });
+
+  it('typed before another’s came in do not write over it unseen', async () => {
+    const { store, outside, sent } = bench([stored('bar.mount', 'M2', 'a')]);
+    store.type('bar.mount', 'M7', 'mm');
+    outside.theirs = [{ ...stored('bar.mount', 'M4', 'b'), seq: 9 }];
+    await store.refresh();
+    store.enter('bar.mount', 'Ines');
+    await settle();
+    expect(sent[0]?.readings[0]).toMatchObject({ text: 'M7', supersedes: 'a' });
+  });
+
+  it('are not replaced by an answer that was on its way when they were stored', async () => {
+    const { store, outside } = bench([stored('bar.mount', 'M2', 'a')]);
+    const late = { readings: outside.theirs };
+    let arrive: () => void = () => undefined;
+    outside.fetchJob = () => new Promise((resolve) => (arrive = () => resolve(late)));
+    const looking = store.refresh();
+    store.set('bar.mount', 'M7', 'mm', 'Ines');
+    await settle();
+    arrive();
+    await looking;
+    expect(store.getSnapshot().standing.get('bar.mount')?.text).toBe('M7');
+  });
+});
+
+describe('a reading that the server refuses', () => {
+  /** Refuses a batch with a text that ends in an exclamation mark, as a server refuses what it does not understand. */
+  function strictBench() {
+    const at = bench();
+    let strict = true;
+    const accept = at.outside.send;
+    at.outside.send = (message) =>
+      strict && message.readings.some(({ text }) => text.endsWith('!'))
+        ? Promise.reject(new Error('This is not understood.'))
+        : accept(message);
+    at.outside.mayRetry = (error) => !(error as Error).message.includes('not understood');
+    return { ...at, relent: () => (strict = false) };
+  }
+
+  it('is laid aside alone, stays on the screen, and holds up no other', async () => {
+    const { store, sent, storage, outside, later } = strictBench();
+    outside.online = false;
+    store.set('bar.stamp', '325', 'mm', 'Ines');
+    store.set('bar.mount', 'M2!', 'mm', 'Ines');
+    store.set('bar.nose', 'hard', 'mm', 'Ines');
+    await settle();
+    outside.online = true;
+    later[0]!();
+    await settle();
+    expect(sent.flatMap(({ readings }) => readings.map(({ text }) => text))).toEqual(['325', 'hard']);
+    expect(store.getSnapshot()).toMatchObject({ saving: 'refused', trouble: 'This is not understood.', waiting: 0 });
+    outside.theirs = [{ ...stored('bar.mount', 'M1', 'old'), seq: 9 }];
+    await store.refresh();
+    expect(store.getSnapshot().standing.get('bar.mount')?.text).toBe('M2!');
+    expect([...storage.map.values()].join()).toContain('M2!');
+  });
+
+  it('gives way to what is typed there next, which builds on what was stored', async () => {
+    const { store, sent, storage } = strictBench();
+    store.set('bar.mount', 'M1', 'mm', 'Ines');
+    await settle();
+    const base = sent[0]!.readings[0]!.id;
+    store.set('bar.mount', 'M2!', 'mm', 'Ines');
+    await settle();
+    store.set('bar.mount', 'M2', 'mm', 'Ines');
+    await settle();
+    expect(sent.at(-1)?.readings[0]).toMatchObject({ text: 'M2', supersedes: base });
+    expect(store.getSnapshot()).toMatchObject({ saving: 'saved', trouble: null });
+    expect(storage.map.size).toBe(0);
+  });
+
+  it('is passed over when something else was typed there meanwhile', async () => {
+    const { store, outside, sent, later, storage } = strictBench();
+    outside.online = false;
+    store.set('bar.mount', 'M2!', 'mm', 'Ines');
+    store.set('bar.mount', 'M2', 'mm', 'Ines');
+    await settle();
+    outside.online = true;
+    later[0]!();
+    await settle();
+    expect(sent.flatMap(({ readings }) => readings)).toMatchObject([{ text: 'M2', supersedes: null }]);
+    expect(storage.map.size).toBe(0);
+  });
+
+  it('is sent again when somebody asks for it', async () => {
+    const { store, sent, relent } = strictBench();
+    store.set('bar.mount', 'M2!', 'mm', 'Ines');
+    await settle();
+    expect(store.getSnapshot().saving).toBe('refused');
+    relent();
+    await store.sendAgain();
+    expect(sent).toHaveLength(1);
+    expect(store.getSnapshot()).toMatchObject({ saving: 'saved', trouble: null });
   });
 });

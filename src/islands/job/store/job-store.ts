@@ -19,7 +19,8 @@ export interface Standing extends Entry {
   readonly conflict: StoredReadingMessage | null;
 }
 
-export type SavingState = 'saved' | 'saving' | 'unsaved';
+/** `unsaved` is tried again by itself; `refused` waits for somebody to type something else, or to send it again. */
+export type SavingState = 'saved' | 'saving' | 'unsaved' | 'refused';
 
 /** One immutable picture of the job, for drawing. */
 export interface Snapshot {
@@ -30,6 +31,8 @@ export interface Snapshot {
   /** Why the last attempt to save failed; null when it did not. */
   readonly trouble: string | null;
   readonly waiting: number;
+  /** Places where somebody else wrote meanwhile and nobody has chosen yet. */
+  readonly conflicts: number;
   readonly lastReading: number;
 }
 
@@ -51,7 +54,15 @@ const BATCH = 100;
 export class JobStore {
   private snapshot: Snapshot;
   private waiting: readonly Waiting[];
+  /** Sent, contradicted by what somebody else wrote, and kept until a person chooses. */
+  private contradicted: readonly Waiting[] = [];
+  /** Sent and refused by the server: kept until something else is typed there. */
+  private refused: readonly Waiting[] = [];
+  /** The reading that stood at a place when typing began there: what is entered was written with that in sight, and no other. */
+  private readonly inSight = new Map<string, string | null>();
   private sending = false;
+  /** True after a refusal: one reading is sent at a time, so that it alone is refused and the others are stored. */
+  private singly = false;
   private failures = 0;
   private readonly listeners = new Set<() => void>();
 
@@ -70,6 +81,7 @@ export class JobStore {
       saving: this.waiting.length > 0 ? 'saving' : 'saved',
       trouble: null,
       waiting: this.waiting.length,
+      conflicts: 0,
       lastReading,
     };
   }
@@ -83,6 +95,7 @@ export class JobStore {
 
   /** Follows a keystroke: drawn at once, entered later. */
   type(path: string, text: string, unit: UnitSystem, instrument: InstrumentId | null = null): void {
+    if (!this.snapshot.drafts.has(path)) this.inSight.set(path, this.snapshot.standing.get(path)?.id ?? null);
     this.update({ drafts: new Map(this.snapshot.drafts).set(path, { path, text, unit, instrument }) });
   }
 
@@ -95,7 +108,7 @@ export class JobStore {
     const before = this.snapshot.standing.get(path);
     const unchanged = before ? before.text === draft.text && before.conflict === null : draft.text === '';
     this.update({ drafts });
-    if (!unchanged) this.put(draft, by, before?.id ?? null);
+    if (!unchanged) this.put(draft, by, this.inSight.get(path) ?? null);
   }
 
   /** Enters everything that is still being typed: the screen is going away. */
@@ -114,28 +127,41 @@ export class JobStore {
     const ours = this.snapshot.standing.get(path);
     if (!ours?.conflict) return;
     const theirs = ours.conflict;
-    this.update({ standing: new Map(this.snapshot.standing).set(path, stored(theirs)) });
+    this.stand(new Map(this.snapshot.standing).set(path, stored(theirs)));
     if (keep === 'ours') this.put(ours, by, theirs.id);
+    else this.forgetReturned(path);
   }
 
-  /** Takes in what other screens have stored. Places with something on its way or in conflict keep what is here. */
+  /**
+   * Takes in what other screens have stored. Places with something on its way, refused or in conflict keep what is here, and so does all when the
+   * answer is older than what was stored from here meanwhile.
+   */
   async refresh(): Promise<void> {
     const { readings } = await this.outside.fetchJob();
-    const busy = new Set(this.waiting.map(({ path }) => path));
+    if (Math.max(0, ...readings.map(({ seq }) => seq)) < this.snapshot.lastReading) return;
+    const busy = new Set([...this.waiting, ...this.refused].map(({ path }) => path));
     const standing = new Map(this.snapshot.standing);
     for (const reading of readings) {
       const here = standing.get(reading.path);
       if (!busy.has(reading.path) && !here?.conflict) standing.set(reading.path, stored(reading));
     }
-    this.update({ standing, lastReading: Math.max(this.snapshot.lastReading, ...readings.map(({ seq }) => seq)) });
+    this.stand(standing);
+    this.update({ lastReading: Math.max(this.snapshot.lastReading, ...readings.map(({ seq }) => seq)) });
+  }
+
+  /** Sends everything again that is not stored, what was refused included: whatever stood in the way may be gone. */
+  async sendAgain(): Promise<void> {
+    this.waiting = [...this.refused, ...this.waiting];
+    this.refused = [];
+    this.update({ waiting: this.waiting.length });
+    await this.flush();
   }
 
   /** Sends what waits, oldest first. Called again by itself until all is stored. */
   async flush(): Promise<void> {
     if (this.sending || this.waiting.length === 0) return;
-    const by = this.waiting[0]!.by;
-    const strangers = this.waiting.findIndex((reading) => reading.by !== by);
-    const batch = this.waiting.slice(0, strangers === -1 ? BATCH : Math.min(strangers, BATCH));
+    const batch = this.nextBatch();
+    const { by } = batch[0]!;
     this.sending = true;
     this.update({ saving: 'saving' });
     try {
@@ -146,36 +172,86 @@ export class JobStore {
       this.failures = 0;
       this.takeReply(batch, reply);
     } catch (error) {
-      this.failures += 1;
-      this.update({ saving: 'unsaved', trouble: error instanceof Error ? error.message : 'Saving failed.' });
-      if (this.outside.mayRetry(error))
-        this.outside.later(() => void this.flush(), RETRY_MS[Math.min(this.failures, RETRY_MS.length) - 1]!);
-      return;
+      const message = error instanceof Error ? error.message : 'Saving failed.';
+      if (!this.outside.mayRetry(error)) this.takeRefusal(batch, message);
+      else return this.tryLater(message);
     } finally {
       this.sending = false;
     }
     await this.flush();
   }
 
+  /** The oldest readings of one person, or the oldest alone. */
+  private nextBatch(): readonly Waiting[] {
+    const { by } = this.waiting[0]!;
+    const strangers = this.waiting.findIndex((reading) => reading.by !== by);
+    const most = this.singly ? 1 : BATCH;
+    return this.waiting.slice(0, strangers === -1 ? most : Math.min(strangers, most));
+  }
+
+  private tryLater(trouble: string): void {
+    this.failures += 1;
+    this.update({ saving: 'unsaved', trouble });
+    this.outside.later(() => void this.flush(), RETRY_MS[Math.min(this.failures, RETRY_MS.length) - 1]!);
+  }
+
+  /** The server understood and refused. Of several one was at fault: they go again one by one, and that one is laid aside. */
+  private takeRefusal(batch: readonly Waiting[], trouble: string): void {
+    const [at, ...others] = batch;
+    if (others.length > 0) {
+      this.singly = true;
+      return;
+    }
+    const rest = this.waiting.slice(1);
+    // What was typed on top of it replaces it, and builds on what it was built on.
+    if (!rest.some(({ path }) => path === at!.path)) this.refused = [...this.refused, at!];
+    this.keep(rest.map((next) => (next.supersedes === at!.id ? { ...next, supersedes: at!.supersedes } : next)));
+    this.update({ saving: this.savingState(), trouble });
+  }
+
   private takeReply(batch: readonly Waiting[], reply: PutReadingsReply): void {
     const sent = new Set(batch.map(({ id }) => id));
-    this.keep(this.waiting.filter(({ id }) => !sent.has(id)));
     const standing = new Map(this.snapshot.standing);
     for (const result of reply.results) {
       const reading = batch.find(({ id }) => id === result.id);
       const here = reading && standing.get(reading.path);
-      if (result.outcome === 'conflict' && here) standing.set(reading.path, { ...here, conflict: result.current });
+      if (result.outcome !== 'conflict' || !here) continue;
+      standing.set(reading.path, { ...here, conflict: result.current });
+      this.contradicted = [...this.contradicted.filter(({ path }) => path !== reading.path), reading];
     }
+    this.keep(this.waiting.filter(({ id }) => !sent.has(id)));
+    if (this.waiting.length === 0) this.singly = false;
+    this.stand(standing);
     this.update({
-      standing,
-      saving: this.waiting.length > 0 ? 'saving' : 'saved',
-      trouble: null,
+      saving: this.savingState(),
+      trouble: this.refused.length > 0 ? this.snapshot.trouble : null,
       lastReading: reply.lastReading,
     });
     this.outside.announce();
   }
 
-  private put(entry: Entry, by: string, supersedes: string | null): void {
+  private savingState(): SavingState {
+    if (this.waiting.length > 0) return 'saving';
+    return this.refused.length > 0 ? 'refused' : 'saved';
+  }
+
+  private stand(standing: ReadonlyMap<string, Standing>): void {
+    const conflicts = [...standing.values()].filter(({ conflict }) => conflict !== null).length;
+    this.update({ standing, conflicts });
+  }
+
+  /** A place where something else is typed, or theirs is taken, needs what came back no more. */
+  private forgetReturned(path: string): void {
+    const elsewhere = (reading: Waiting): boolean => reading.path !== path;
+    this.contradicted = this.contradicted.filter(elsewhere);
+    this.refused = this.refused.filter(elsewhere);
+    this.keep(this.waiting);
+  }
+
+  private put(entry: Entry, by: string, base: string | null): void {
+    const refused = this.refused.find(({ id }) => id === base);
+    const supersedes = refused ? refused.supersedes : base;
+    this.forgetReturned(entry.path);
     const reading: Waiting = {
       id: this.outside.newId(),
       path: entry.path,
@@ -186,13 +262,14 @@ export class JobStore {
       by,
     };
     this.keep([...this.waiting, reading]);
-    this.update({ standing: new Map(this.snapshot.standing).set(entry.path, underway(reading)), saving: 'saving' });
+    this.stand(new Map(this.snapshot.standing).set(entry.path, underway(reading)));
+    this.update({ saving: 'saving' });
     void this.flush();
   }
 
   private keep(waiting: readonly Waiting[]): void {
     this.waiting = waiting;
-    const kept = this.outbox.write(waiting);
+    const kept = this.outbox.write([...this.contradicted, ...this.refused, ...waiting]);
     this.update(
       kept
         ? { waiting: waiting.length }
