@@ -93,6 +93,28 @@ test('rework: the card, the second measurement in the same drawing, and a bar th
   await expect(page.getByText('came A down, went back B down')).toBeVisible();
 });
 
+test('what was contradicted among the finer readings is found from anywhere', async ({ page }) => {
+  const id = await copyOf(page, 'L-0418', 'bar');
+  const path = 'bar.edges.A.stations.1.deep';
+  await page.getByLabel('Edge A, station 2, near rail').focus();
+  await page.getByText('Finer readings').click();
+  const deep = page.getByLabel('Width lower down');
+  const { readings } = (await (await page.request.get(`/api/jobs/${id}`)).json()) as {
+    readings: { id: string; path: string }[];
+  };
+  const supersedes = readings.find((reading) => reading.path === path)?.id ?? null;
+  const theirs = { id: crypto.randomUUID(), path, text: '1.38 mm', unit: 'mm', instrument: null, supersedes };
+  await page.request.post(`/api/jobs/${id}/readings`, { data: { by: 'Tam Brook', readings: [theirs] } });
+  await deep.fill('1.33');
+  await deep.press('Enter');
+  await page.getByRole('button', { name: /^Chain/ }).click();
+  await page.getByRole('button', { name: 'Choose' }).click();
+  await expect(deep).toBeFocused();
+  await page.getByRole('button', { name: 'Put 1.33' }).click();
+  await expect(page.getByRole('button', { name: 'Choose' })).toBeHidden();
+  await saved(page);
+});
+
 test('a bar that is finished gets no work and no edge to put down', async ({ page }) => {
   await copyOf(page, 'L-0417', 'bar');
   await page.getByLabel('Edge A, station 3, far rail').fill('5.4');

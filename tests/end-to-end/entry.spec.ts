@@ -70,9 +70,11 @@ test('a second tab shows the same, and two who write at one place are both shown
   await other.getByLabel('Mount', { exact: true }).fill('M5');
   await other.getByLabel('Mount', { exact: true }).press('Enter');
   await expect(other.getByText('wrote “M4” here meanwhile; you wrote “M5”')).toBeVisible();
-  await expect(other.getByRole('status')).toContainText('One place was written elsewhere too');
   // Nobody has chosen yet: both are still there when the page is opened again.
-  await other.reload();
+  await other.goto(`/jobs/${id}?step=chain`);
+  await expect(other.getByRole('status')).toContainText('One place was written elsewhere too.');
+  await other.getByRole('button', { name: 'Choose' }).click();
+  await expect(other.getByLabel('Mount', { exact: true })).toBeFocused();
   await expect(other.getByText('wrote “M4” here meanwhile; you wrote “M5”')).toBeVisible();
   await other.getByRole('button', { name: 'Put M5' }).click();
   await saved(other);

@@ -100,13 +100,15 @@ const IDENTIFYING =
 
 const CLEANING = /^(bar\.checks\.(resin|noseDirt)|chain\.checks\.resin)$/;
 
+const REWORKING = /^bar\.(after$|reworkDone$|edgeDownNow$|edges\..*\.after\.)/;
+
 /** The step in which a reading of the sheet is made. */
 export function stepOfReading(path: string): Step {
   if (path.startsWith('job.') || path.startsWith('saw.')) return 'take-in';
   if (path.startsWith('strip.') || path === 'bar.edgeDown') return 'strip';
   if (path.startsWith('clean.') || CLEANING.test(path)) return 'clean';
   if (IDENTIFYING.test(path)) return 'identify';
-  if (path === 'bar.after' || path === 'bar.reworkDone' || path === 'bar.edgeDownNow') return 'rework';
+  if (REWORKING.test(path)) return 'rework';
   if (path.startsWith('bar.')) return 'bar';
   return path.startsWith('chain.') ? 'chain' : 'sprocket';
 }

@@ -52,7 +52,7 @@ export function Tag({ step, onMeasure }: { step: Step; onMeasure: (reading: stri
         </ul>
         <NextMeasurement onMeasure={onMeasure} />
       </div>
-      <Saving />
+      <Saving onShow={onMeasure} />
     </aside>
   );
 }
@@ -199,8 +199,9 @@ const SAVING = {
 } as const;
 
 /** Where what was typed is: stored, on its way, or only here. */
-function Saving() {
+function Saving({ onShow }: { onShow: (path: string) => void }) {
   const { snapshot } = useJob();
+  const contradicted = [...snapshot.standing.values()].flatMap(({ path, conflict }) => (conflict ? [path] : []));
   const store = useJobStore();
   const { icon: Icon, text, tone } = SAVING[snapshot.saving];
   return (
@@ -210,10 +211,12 @@ function Saving() {
         {text}
         {snapshot.waiting > 0 && <span className="figures font-normal">({snapshot.waiting})</span>}
       </p>
-      {snapshot.conflicts > 0 && (
-        <p className="font-semibold text-brass">
-          {snapshot.conflicts === 1 ? 'One place was' : `${snapshot.conflicts} places were`} written elsewhere too:
-          choose there.
+      {contradicted[0] !== undefined && (
+        <p>
+          {contradicted.length === 1 ? 'One place was' : `${contradicted.length} places were`} written elsewhere too.{' '}
+          <button type="button" className="min-h-6 underline" onClick={() => onShow(contradicted[0]!)}>
+            Choose
+          </button>
         </p>
       )}
       {snapshot.trouble && (

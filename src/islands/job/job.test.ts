@@ -28,7 +28,6 @@ function screen(...entries: Entry[]) {
     saving: 'saved',
     trouble: null,
     waiting: 0,
-    conflicts: 0,
     lastReading: 1,
   };
   const entered = sheetFromEntries(entries);
@@ -119,6 +118,8 @@ describe('the way to a measurement', () => {
     ['chain.cuttersLeft', 'chain', 'chain.cuttersLeft.0'],
     ['driveSprocket.wear', 'sprocket', 'driveSprocket.wear'],
     ['bar.nosePitch', 'identify', 'bar.nosePitch'],
+    ['bar.edges.A.stations.3.deep', 'bar', 'bar.edges.A.stations.3.deep'],
+    ['bar.edges.A.stations.3.after.near', 'rework', 'bar.edges.A.stations.3.after.near'],
     ['bar.groove', 'identify', 'bar.groove'],
     ['loop.tape', 'identify', 'loop.tape'],
   ])('%s goes to %s, %s', (measure, step, path) => {

@@ -8,6 +8,7 @@ import { OPTIONS } from '../options';
 import { ChoiceField } from '../parts/ChoiceField';
 import { EntryField } from '../parts/EntryField';
 import { useJob, useJobStore } from '../store/JobContext';
+import { useTarget } from '../target';
 import { sectionAt, type Edge, type StationRow } from './stations';
 
 const value = (reading: LengthReading | undefined): number | null =>
@@ -104,9 +105,15 @@ export function Section({ edge, row, number }: { edge: Edge; row: StationRow; nu
   );
 }
 
+/** Fields of a station that only the finer readings show. */
+const FINER = /\.stations\.\d+\.(deep|deepAt|burr\w+|marker|chip\w+\.\w+)$/;
+
 /** What is read now and then at a station. The fields are made when they are asked for. */
 function FinerReadings({ row }: { row: StationRow }) {
   const [open, setOpen] = useState(false);
+  useTarget((path) => {
+    if (FINER.test(path)) setOpen(true);
+  });
   return (
     <details className="border-t border-line" open={open} onToggle={({ currentTarget }) => setOpen(currentTarget.open)}>
       <summary className="flex min-h-11 items-center text-sm font-semibold text-pine">

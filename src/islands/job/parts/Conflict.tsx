@@ -10,7 +10,7 @@ export function Conflict({ field }: { field: Pick<Field, 'conflict' | 'text' | '
       <p>
         {conflict.by} wrote “{conflict.text}” here meanwhile; you wrote “{text}”.
       </p>
-      <div className="mt-1 flex gap-2">
+      <div className="mt-1 flex flex-wrap gap-2">
         <button type="button" className="quiet" onClick={() => resolve('theirs')}>
           Keep {conflict.text === '' ? 'it empty' : conflict.text}
         </button>

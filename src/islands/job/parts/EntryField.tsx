@@ -37,7 +37,8 @@ export function EntryField({
     onEnter?.();
   };
   return (
-    <div className={`grid content-start gap-1 ${wide ? 'col-span-full' : ''}`}>
+    // A place that was contradicted takes the row: both texts and the choice need room.
+    <div className={`grid min-w-0 content-start gap-1 ${wide || field.conflict ? 'col-span-full' : ''}`}>
       <label htmlFor={id} className={bare ? 'sr-only' : 'text-sm font-semibold text-ink-soft'}>
         {label}
       </label>

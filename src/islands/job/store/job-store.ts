@@ -31,8 +31,6 @@ export interface Snapshot {
   /** Why the last attempt to save failed; null when it did not. */
   readonly trouble: string | null;
   readonly waiting: number;
-  /** Places where somebody else wrote meanwhile and nobody has chosen yet. */
-  readonly conflicts: number;
   readonly lastReading: number;
 }
 
@@ -81,7 +79,6 @@ export class JobStore {
       saving: this.waiting.length > 0 ? 'saving' : 'saved',
       trouble: null,
       waiting: this.waiting.length,
-      conflicts: 0,
       lastReading,
     };
   }
@@ -127,7 +124,7 @@ export class JobStore {
     const ours = this.snapshot.standing.get(path);
     if (!ours?.conflict) return;
     const theirs = ours.conflict;
-    this.stand(new Map(this.snapshot.standing).set(path, stored(theirs)));
+    this.update({ standing: new Map(this.snapshot.standing).set(path, stored(theirs)) });
     if (keep === 'ours') this.put(ours, by, theirs.id);
     else this.forgetReturned(path);
   }
@@ -145,8 +142,7 @@ export class JobStore {
       const here = standing.get(reading.path);
       if (!busy.has(reading.path) && !here?.conflict) standing.set(reading.path, stored(reading));
     }
-    this.stand(standing);
-    this.update({ lastReading: Math.max(this.snapshot.lastReading, ...readings.map(({ seq }) => seq)) });
+    this.update({ standing, lastReading: Math.max(this.snapshot.lastReading, ...readings.map(({ seq }) => seq)) });
   }
 
   /** Sends everything again that is not stored, what was refused included: whatever stood in the way may be gone. */
@@ -221,8 +217,8 @@ export class JobStore {
     }
     this.keep(this.waiting.filter(({ id }) => !sent.has(id)));
     if (this.waiting.length === 0) this.singly = false;
-    this.stand(standing);
     this.update({
+      standing,
       saving: this.savingState(),
       trouble: this.refused.length > 0 ? this.snapshot.trouble : null,
       lastReading: reply.lastReading,
@@ -233,11 +229,6 @@ export class JobStore {
   private savingState(): SavingState {
     if (this.waiting.length > 0) return 'saving';
     return this.refused.length > 0 ? 'refused' : 'saved';
-  }
-
-  private stand(standing: ReadonlyMap<string, Standing>): void {
-    const conflicts = [...standing.values()].filter(({ conflict }) => conflict !== null).length;
-    this.update({ standing, conflicts });
   }
 
   /** A place where something else is typed, or theirs is taken, needs what came back no more. */
@@ -262,8 +253,7 @@ export class JobStore {
       by,
     };
     this.keep([...this.waiting, reading]);
-    this.stand(new Map(this.snapshot.standing).set(entry.path, underway(reading)));
-    this.update({ saving: 'saving' });
+    this.update({ standing: new Map(this.snapshot.standing).set(entry.path, underway(reading)), saving: 'saving' });
     void this.flush();
   }
 
