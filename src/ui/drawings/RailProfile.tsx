@@ -1,3 +1,4 @@
+import { alongLine, freestBox, type Box, type Spot } from './label-spot';
 import { linear, path, ticks } from './scale';
 
 /** One station as drawn; what is not measured is null. */
@@ -38,6 +39,7 @@ const BOTTOM = 34;
 const NOSE = 34;
 
 type Edge = 'A' | 'B';
+type Along = Readonly<Record<Edge, (at: number) => number>>;
 
 function depthRange({ edges, limit, tang, room }: RailProfileProps): readonly [number, number] {
   const heights = (['A', 'B'] as const).flatMap((edge) =>
@@ -61,7 +63,11 @@ export function RailProfile(props: RailProfileProps) {
   const span: readonly [number, number] = ats.length > 0 ? [0, Math.max(...ats) * 1.06] : [0, 400];
   const middle = LEFT + (W - LEFT - RIGHT) / 2;
   const along = { A: linear(span, [LEFT, middle - NOSE / 2]), B: linear(span, [W - RIGHT, middle + NOSE / 2]) };
+  const rails = railSpots(props, along, y);
   const limitOnTop = limit !== null && tang !== null && limit > tang + room;
+  const limitLabel = limit === null ? '' : `least depth ${show(limit)}`;
+  const limitAt = freestBox(spotsOf(limitLabel, y(limit ?? 0), limitOnTop, false), rails);
+  const linkLabel = tang === null ? '' : `link with ${show(room)} room ${show(tang + room)}`;
   const depthTicks = ticks(lo, hi, 5);
   const again = (['A', 'B'] as const).some((edge) =>
     edges[edge].some(({ nearAfter, farAfter }) => nearAfter !== null || farAfter !== null),
@@ -100,24 +106,16 @@ export function RailProfile(props: RailProfileProps) {
         />
       ))}
       {limit !== null && (
-        <LevelLine
-          y={y(limit)}
-          label={`least depth ${show(limit)}`}
-          look="stroke-oxide"
-          text="fill-oxide"
-          dash=""
-          above={limitOnTop}
-        />
+        <LevelLine y={y(limit)} label={limitLabel} at={limitAt} look="stroke-oxide" text="fill-oxide" dash="" />
       )}
       {tang !== null && (
         <LevelLine
           y={y(tang + room)}
-          label={`link with ${show(room)} room ${show(tang + room)}`}
+          label={linkLabel}
+          at={freestBox(spotsOf(linkLabel, y(tang + room), !limitOnTop, true), rails, limit === null ? [] : [limitAt])}
           look="stroke-steel"
           text="fill-steel"
           dash="7 4"
-          above={!limitOnTop}
-          atEnd
         />
       )}
       <text x={LEFT} y={H - 4} className="fill-ink text-[12px] font-semibold">
@@ -172,31 +170,59 @@ function Nose({ x }: { x: number }) {
   );
 }
 
+/** Size of a level's label: twelve pixels of the figures' face, whose letters are all as wide. */
+const LETTER = 7.2;
+const LABEL_HEIGHT = 12;
+const LABEL_ASCENT = 10;
+
+/** Where the label of a level may stand: at either end, over it or under it, the liked place first. None below the drawing. */
+function spotsOf(label: string, y: number, above: boolean, atEnd: boolean): readonly Box[] {
+  const width = label.length * LETTER;
+  const ends = [LEFT + 4, W - RIGHT - 4 - width];
+  const sides = [y - 4 - LABEL_ASCENT, y + 13 - LABEL_ASCENT];
+  const xs = atEnd ? [...ends].reverse() : ends;
+  const ys = (above ? sides : [...sides].reverse()).filter((top) => top + LABEL_HEIGHT <= H - BOTTOM + 2);
+  return (ys.length > 0 ? ys : sides.slice(0, 1)).flatMap((top) =>
+    xs.map((x): Box => ({ x, y: top, width, height: LABEL_HEIGHT })),
+  );
+}
+
+/** Everything of the rails that a label could cover. */
+function railSpots({ edges }: RailProfileProps, along: Along, y: (depth: number) => number): readonly Spot[] {
+  return (['A', 'B'] as const).flatMap((edge) =>
+    (['near', 'far', 'nearAfter', 'farAfter'] as const).flatMap((rail) =>
+      alongLine(
+        edges[edge].map((point) => {
+          const depth = point[rail];
+          return depth === null ? null : { x: along[edge](point.at), y: y(depth) };
+        }),
+      ),
+    ),
+  );
+}
+
 /** A level with its label, which keeps a halo of paper where it crosses a rail. */
 function LevelLine({
   y,
   label,
+  at,
   look,
   text,
   dash,
-  above = false,
-  atEnd = false,
 }: {
   y: number;
   label: string;
+  at: Box;
   look: string;
   text: string;
   dash: string;
-  above?: boolean;
-  atEnd?: boolean;
 }) {
   return (
     <g>
       <path d={`M${LEFT} ${y} H${W - RIGHT}`} className={look} strokeWidth="2" strokeDasharray={dash} />
       <text
-        x={atEnd ? W - RIGHT - 4 : LEFT + 4}
-        y={above ? y - 4 : y + 13}
-        textAnchor={atEnd ? 'end' : 'start'}
+        x={at.x}
+        y={at.y + LABEL_ASCENT}
         paintOrder="stroke"
         strokeWidth="4"
         className={`stroke-paper figures text-[12px] font-semibold ${text}`}
