@@ -36,7 +36,7 @@ function JobLine({ job, today }: { job: JobRow; today: string }) {
       <a
         data-job={job.tag}
         href={`/jobs/${job.id}${step ? `?step=${step}` : ''}`}
-        className="grid min-h-16 grid-cols-[5.5rem_minmax(11rem,1.1fr)_minmax(11rem,1fr)_minmax(16rem,1.7fr)] items-center gap-x-4 px-2 py-2 hover:bg-well focus-visible:bg-well max-lg:grid-cols-[5rem_1fr]"
+        className="grid min-h-16 grid-cols-[5.5rem_minmax(11rem,1.1fr)_minmax(11rem,1fr)_minmax(16rem,1.7fr)] items-center gap-x-4 px-2 py-2 hover:bg-well focus-visible:bg-well max-md:grid-cols-[5rem_1fr]"
       >
         <span>
           <span className="block figures text-lg font-bold">{job.tag}</span>
@@ -49,7 +49,7 @@ function JobLine({ job, today }: { job: JobRow; today: string }) {
           <span className="block truncate text-sm text-ink-soft">{job.saw ?? 'no saw named'}</span>
         </span>
         <Verdicts summary={summary} />
-        <span className="min-w-0 max-lg:col-span-2">
+        <span className="min-w-0 max-md:col-span-2">
           <span className="block truncate text-sm text-ink-soft">
             {job.complaint === '' ? 'no complaint written down' : `“${job.complaint}”`}
           </span>
@@ -68,9 +68,10 @@ function JobLine({ job, today }: { job: JobRow; today: string }) {
 
 /** Verdict marks of the parts that were brought, with their words. */
 function Verdicts({ summary }: { summary: JobRow['summary'] }) {
-  if (summary.brought.length === 0) return <span className="text-sm text-ink-soft">nothing measured yet</span>;
+  if (summary.brought.length === 0)
+    return <span className="text-sm text-ink-soft max-md:col-span-2">nothing measured yet</span>;
   return (
-    <span className="flex flex-wrap gap-x-3 gap-y-0.5">
+    <span className="flex flex-wrap gap-x-3 gap-y-0.5 max-md:col-span-2">
       {summary.brought.map((part) => {
         const action = summary.verdicts[part];
         return (

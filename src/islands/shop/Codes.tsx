@@ -113,7 +113,7 @@ export function Codes({ codes: given }: { codes: readonly LearnedCodeView[] }) {
           {codes.map(({ code, pitch, gauge, note, by }) => (
             <li
               key={code}
-              className="grid grid-cols-[6rem_12rem_10rem_minmax(0,1fr)_auto] items-center gap-3 border-b border-line py-1.5 max-lg:grid-cols-2"
+              className="grid grid-cols-[6rem_12rem_10rem_minmax(0,1fr)_auto] items-center gap-3 border-b border-line py-1.5 max-md:grid-cols-2"
             >
               <span className="figures text-lg font-bold">{code}</span>
               <span>{pitch ? pitchMarkLabel(pitch) : 'pitch not said'}</span>

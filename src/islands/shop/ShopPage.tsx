@@ -99,7 +99,7 @@ function LimitRow({ id, limit, onChanged }: { id: LimitId; limit: Limit; onChang
   return (
     <form
       onSubmit={submit}
-      className="grid grid-cols-[minmax(0,1.6fr)_11rem_minmax(0,1fr)_minmax(0,1fr)_9rem] items-center gap-3 border-b border-line py-1.5 max-lg:grid-cols-2"
+      className="grid grid-cols-[minmax(0,1.6fr)_11rem_minmax(0,1fr)_minmax(0,1fr)_9rem] items-center gap-3 border-b border-line py-1.5 max-md:grid-cols-2"
     >
       <span>
         <span className="block font-semibold">{limitName[id]}</span>
