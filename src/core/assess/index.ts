@@ -12,3 +12,4 @@ export * from './next';
 export * from './loop';
 export * from './assess';
 export * from './steps';
+export * from './rework-figures';

@@ -1,18 +1,8 @@
-import { alongLine, freestBox, type Box, type Spot } from './label-spot';
-import { linear, path, ticks } from './scale';
-
-/** One station as drawn; what is not measured is null. */
-export interface ProfilePoint {
-  readonly key: string;
-  readonly at: number;
-  readonly near: number | null;
-  readonly far: number | null;
-  /** Height the dressed rails will have, where dressing is advised. */
-  readonly target: number | null;
-  /** The second measurement, after the rework. */
-  readonly nearAfter: number | null;
-  readonly farAfter: number | null;
-}
+import { EdgeProfile } from './EdgeProfile';
+import { alongLine, freestBox, type Spot } from './label-spot';
+import { LevelLine, spotsOf } from './LevelLine';
+import { BOTTOM, H, LEFT, NOSE, RIGHT, TOP, W, type Edge, type ProfilePoint } from './profile-frame';
+import { linear, ticks } from './scale';
 
 interface RailProfileProps {
   readonly edges: Readonly<Record<'A' | 'B', readonly ProfilePoint[]>>;
@@ -30,15 +20,6 @@ interface RailProfileProps {
   readonly showPosition: (mm: number) => string;
 }
 
-const W = 500;
-const H = 192;
-const LEFT = 54;
-const RIGHT = 8;
-const TOP = 26;
-const BOTTOM = 34;
-const NOSE = 34;
-
-type Edge = 'A' | 'B';
 type Along = Readonly<Record<Edge, (at: number) => number>>;
 
 function depthRange({ edges, limit, tang, room }: RailProfileProps): readonly [number, number] {
@@ -170,23 +151,6 @@ function Nose({ x }: { x: number }) {
   );
 }
 
-/** Size of a level's label: twelve pixels of the figures' face, whose letters are all as wide. */
-const LETTER = 7.2;
-const LABEL_HEIGHT = 12;
-const LABEL_ASCENT = 10;
-
-/** Where the label of a level may stand: at either end, over it or under it, the liked place first. None below the drawing. */
-function spotsOf(label: string, y: number, above: boolean, atEnd: boolean): readonly Box[] {
-  const width = label.length * LETTER;
-  const ends = [LEFT + 4, W - RIGHT - 4 - width];
-  const sides = [y - 4 - LABEL_ASCENT, y + 13 - LABEL_ASCENT];
-  const xs = atEnd ? [...ends].reverse() : ends;
-  const ys = (above ? sides : [...sides].reverse()).filter((top) => top + LABEL_HEIGHT <= H - BOTTOM + 2);
-  return (ys.length > 0 ? ys : sides.slice(0, 1)).flatMap((top) =>
-    xs.map((x): Box => ({ x, y: top, width, height: LABEL_HEIGHT })),
-  );
-}
-
 /** Everything of the rails that a label could cover. */
 function railSpots({ edges }: RailProfileProps, along: Along, y: (depth: number) => number): readonly Spot[] {
   return (['A', 'B'] as const).flatMap((edge) =>
@@ -198,156 +162,5 @@ function railSpots({ edges }: RailProfileProps, along: Along, y: (depth: number)
         }),
       ),
     ),
-  );
-}
-
-/** A level with its label, which keeps a halo of paper where it crosses a rail. */
-function LevelLine({
-  y,
-  label,
-  at,
-  look,
-  text,
-  dash,
-}: {
-  y: number;
-  label: string;
-  at: Box;
-  look: string;
-  text: string;
-  dash: string;
-}) {
-  return (
-    <g>
-      <path d={`M${LEFT} ${y} H${W - RIGHT}`} className={look} strokeWidth="2" strokeDasharray={dash} />
-      <text
-        x={at.x}
-        y={at.y + LABEL_ASCENT}
-        paintOrder="stroke"
-        strokeWidth="4"
-        className={`stroke-paper figures text-[12px] font-semibold ${text}`}
-      >
-        {label}
-      </text>
-    </g>
-  );
-}
-
-interface EdgeProfileProps {
-  readonly edge: Edge;
-  readonly points: readonly ProfilePoint[];
-  readonly x: (at: number) => number;
-  readonly y: (depth: number) => number;
-  readonly selected: string | null;
-  readonly onSelect: (edge: Edge, key: string) => void;
-  readonly show: (mm: number) => string;
-  readonly showPosition: (mm: number) => string;
-}
-
-/** Runs of neighbouring stations where a rail stands above its dressing line, as closed shapes. */
-function metalOff(
-  points: readonly ProfilePoint[],
-  rail: 'near' | 'far',
-  x: (at: number) => number,
-  y: (depth: number) => number,
-): string {
-  const whole = points.filter(
-    (point): point is ProfilePoint & { target: number } => point.target !== null && point[rail] !== null,
-  );
-  if (whole.length < 2) return '';
-  const top = whole.map((point) => ({ x: x(point.at), y: y(Math.max(point[rail]!, point.target)) }));
-  const under = whole.map((point) => ({ x: x(point.at), y: y(point.target) })).reverse();
-  return `${path([...top, ...under])}Z`;
-}
-
-function EdgeProfile({ edge, points, x, y, selected, onSelect, show, showPosition }: EdgeProfileProps) {
-  const line = (rail: 'near' | 'far' | 'target' | 'nearAfter' | 'farAfter') =>
-    path(points.map((point) => (point[rail] === null ? null : { x: x(point.at), y: y(point[rail]) })));
-  return (
-    <g>
-      <path d={metalOff(points, 'near', x, y)} fill="url(#metal-off)" />
-      <path d={metalOff(points, 'far', x, y)} fill="url(#metal-off)" />
-      <path d={line('target')} className="fill-none stroke-brass" strokeWidth="2" strokeDasharray="2 3" />
-      <path d={line('far')} className="fill-none stroke-slate" strokeWidth="2.4" strokeDasharray="5 3" />
-      <path d={line('near')} className="fill-none stroke-ink" strokeWidth="2.4" />
-      <path d={line('farAfter')} className="fill-none stroke-pine" strokeWidth="3" strokeDasharray="5 3" />
-      <path d={line('nearAfter')} className="fill-none stroke-pine" strokeWidth="3" />
-      {points.map((point, i) => (
-        <StationMark
-          key={point.key}
-          number={i + 1}
-          edge={edge}
-          point={point}
-          x={x(point.at)}
-          y={y}
-          chosen={selected === point.key}
-          onSelect={onSelect}
-          show={show}
-          showPosition={showPosition}
-        />
-      ))}
-    </g>
-  );
-}
-
-function StationMark({
-  number,
-  edge,
-  point,
-  x,
-  y,
-  chosen,
-  onSelect,
-  show,
-  showPosition,
-}: Omit<EdgeProfileProps, 'points' | 'x' | 'selected'> & {
-  number: number;
-  point: ProfilePoint;
-  x: number;
-  chosen: boolean;
-}) {
-  const { key, at, near, far, nearAfter, farAfter } = point;
-  const said = [
-    near === null ? 'near not measured' : `near ${show(near)}`,
-    far === null ? 'far not measured' : `far ${show(far)}`,
-    ...(nearAfter === null ? [] : [`after the rework near ${show(nearAfter)}`]),
-    ...(farAfter === null ? [] : [`far ${show(farAfter)}`]),
-  ].join(', ');
-  return (
-    <g
-      role="button"
-      tabIndex={-1}
-      aria-label={`Edge ${edge}, station ${number} at ${showPosition(at)}: ${said}`}
-      aria-pressed={chosen}
-      onPointerEnter={({ pointerType }) => pointerType === 'mouse' && onSelect(edge, key)}
-      onClick={() => onSelect(edge, key)}
-      onKeyDown={(event) => (event.key === 'Enter' || event.key === ' ') && onSelect(edge, key)}
-      className="cursor-pointer"
-    >
-      <rect
-        x={x - 16}
-        y={TOP}
-        width="32"
-        height={H - TOP - BOTTOM + 16}
-        className={chosen ? 'fill-steel-pale opacity-60' : 'fill-transparent'}
-      />
-      <path
-        d={`M${x} ${TOP} V${H - BOTTOM + 4}`}
-        className={chosen ? 'stroke-steel' : 'stroke-line'}
-        strokeWidth={chosen ? 2 : 1}
-      />
-      {far !== null && (
-        <rect x={x - 4.5} y={y(far) - 4.5} width="9" height="9" className="fill-sheet stroke-slate" strokeWidth="2" />
-      )}
-      {near !== null && <circle cx={x} cy={y(near)} r="4.5" className="fill-ink" />}
-      <text
-        x={x}
-        y={H - BOTTOM + 16}
-        textAnchor="middle"
-        className={`figures text-[12px] ${chosen ? 'fill-steel font-bold' : 'fill-ink-soft'}`}
-      >
-        {number}
-      </text>
-    </g>
   );
 }

@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { BarPlan } from './BarPlan';
 import { CrossSection, type SectionFigures } from './CrossSection';
 import { PitchScale } from './PitchScale';
-import { RailProfile, type ProfilePoint } from './RailProfile';
+import type { ProfilePoint } from './profile-frame';
+import { RailProfile } from './RailProfile';
 import { linear, path, ticks } from './scale';
 
 const show = (mm: number) => `${mm.toFixed(2)} mm`;

@@ -14,11 +14,8 @@ import { sectionAt, type Edge, type StationRow } from './stations';
 const value = (reading: LengthReading | undefined): number | null =>
   reading ? (estimate(reading)?.value ?? null) : null;
 
-/** Every place of a station that can hold a reading. */
-const FIELDS = [
-  'near',
-  'far',
-  'mouth',
+/** What only the finer readings show of a station. */
+const FINER = [
   'deep',
   'deepAt',
   'burrNear',
@@ -28,12 +25,10 @@ const FIELDS = [
   'chipNear.depth',
   'chipFar.length',
   'chipFar.depth',
-  'leaveLow',
-  'after.near',
-  'after.far',
-  'after.mouth',
-  'at',
 ] as const;
+
+/** Every place of a station that can hold a reading. */
+const FIELDS = ['near', 'far', 'mouth', ...FINER, 'leaveLow', 'after.near', 'after.far', 'after.mouth', 'at'] as const;
 
 /** Takes a station off the sheet: its readings are withdrawn one by one, and stay in the log. */
 function RemoveStation({ row }: { row: StationRow }) {
@@ -105,14 +100,11 @@ export function Section({ edge, row, number }: { edge: Edge; row: StationRow; nu
   );
 }
 
-/** Fields of a station that only the finer readings show. */
-const FINER = /\.stations\.\d+\.(deep|deepAt|burr\w+|marker|chip\w+\.\w+)$/;
-
 /** What is read now and then at a station. The fields are made when they are asked for. */
 function FinerReadings({ row }: { row: StationRow }) {
   const [open, setOpen] = useState(false);
   useTarget((path) => {
-    if (FINER.test(path)) setOpen(true);
+    if (FINER.some((field) => path === `${row.path}.${field}`)) setOpen(true);
   });
   return (
     <details className="border-t border-line" open={open} onToggle={({ currentTarget }) => setOpen(currentTarget.open)}>

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { ProfilePoint } from '../../../ui/drawings/RailProfile';
+import type { ProfilePoint } from '../../../ui/drawings/profile-frame';
 import type { Appraisal } from '../../../core/assess';
 import { useJob } from '../store/JobContext';
 import type { Snapshot } from '../store/job-store';

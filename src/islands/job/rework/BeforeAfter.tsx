@@ -1,41 +1,10 @@
-import { afterRework, leastDepth } from '../../../core/bar';
-import type { EdgeAssessment } from '../../../core/assess';
+import { reworkFigures } from '../../../core/assess';
 import { Notice } from '../../../ui/parts/Notice';
 import { actionWord, verdictReason } from '../../../wording';
 import { useFrame } from '../../frame/frame-context';
 import { useJob } from '../store/JobContext';
 
 const EDGES = ['A', 'B'] as const;
-
-/** The worst figures of the stations that were measured again; a figure that one of them lacks is not known. */
-function summaryOf(
-  edges: Readonly<Record<'A' | 'B', EdgeAssessment>>,
-  again: Readonly<Record<'A' | 'B', readonly number[]>>,
-) {
-  const chosen = EDGES.flatMap((edge) =>
-    again[edge].map((i) => ({ station: edges[edge].stations[i]!, figure: edges[edge].figures[i]! })),
-  );
-  const whole = (values: readonly (number | null)[], pick: (...all: number[]) => number): number | null =>
-    values.includes(null) || values.length === 0 ? null : pick(...values.map((value) => value ?? 0));
-  return {
-    depth: whole(
-      chosen.map(({ station }) => leastDepth(station)?.value ?? null),
-      Math.min,
-    ),
-    step: whole(
-      chosen.map(({ figure }) => (figure.step ? Math.abs(figure.step.value) : null)),
-      Math.max,
-    ),
-    play: whole(
-      chosen.map(({ figure }) => figure.play?.value ?? null),
-      Math.max,
-    ),
-    room: whole(
-      chosen.map(({ figure }) => figure.floorClearance?.value ?? null),
-      Math.min,
-    ),
-  };
-}
 
 const ROWS = [
   { key: 'step', name: 'Largest step' },
@@ -50,10 +19,7 @@ export function BeforeAfter() {
   const { show, unit } = useFrame();
   const { bar, verdicts } = appraisal;
   if (!bar.measuredAgain) return null;
-  const measuredIn = (edge: 'A' | 'B') =>
-    bar.edges[edge].stations.flatMap((station, i) => (afterRework(station) ? [i] : []));
-  const again = { A: measuredIn('A'), B: measuredIn('B') };
-  const [before, after] = [summaryOf(bar.edges, again), summaryOf(bar.standing, again)];
+  const { before, after } = reworkFigures(bar);
   const left = EDGES.map((edge) => bar.standing[edge].dressing?.dressingsLeft ?? null).filter((each) => each !== null);
   const failed = verdicts.bar.action === 'replace';
   return (

@@ -1,22 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import type { PutReadings, PutReadingsReply, StoredReadingMessage } from '../../../contract';
+import { memory } from '../../../../tests/support/storage';
 import { JobStore, type Outside } from './job-store';
-import { Outbox, type OutboxStorage } from './outbox';
-
-/** A browser's storage in memory. */
-function memory(): OutboxStorage & { readonly map: Map<string, string> } {
-  const map = new Map<string, string>();
-  return {
-    map,
-    get length() {
-      return map.size;
-    },
-    key: (i) => [...map.keys()][i] ?? null,
-    getItem: (key) => map.get(key) ?? null,
-    setItem: (key, value) => void map.set(key, value),
-    removeItem: (key) => void map.delete(key),
-  };
-}
+import { Outbox } from './outbox';
 
 const stored = (path: string, text: string, id: string): StoredReadingMessage => ({
   seq: 1,

@@ -1,8 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { NewReadingMessage, PutReadings, PutReadingsReply, StoredReadingMessage } from '../../../contract';
+import { memory } from '../../../../tests/support/storage';
 import { JobStore } from './job-store';
-import { Outbox, type OutboxStorage } from './outbox';
+import { Outbox } from './outbox';
 
 /** A reading that the server does not take, whoever sends it. */
 const REFUSED = /!$/;
@@ -31,19 +32,6 @@ class PlainServer {
   }
 
   readings = (): StoredReadingMessage[] => PATHS.flatMap((path) => this.current(path) ?? []);
-}
-
-function memory(): OutboxStorage {
-  const map = new Map<string, string>();
-  return {
-    get length() {
-      return map.size;
-    },
-    key: (i) => [...map.keys()][i] ?? null,
-    getItem: (key) => map.get(key) ?? null,
-    setItem: (key, value) => void map.set(key, value),
-    removeItem: (key) => void map.delete(key),
-  };
 }
 
 const settle = () => new Promise((resolve) => setImmediate(resolve));

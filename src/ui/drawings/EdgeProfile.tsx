@@ -1,0 +1,122 @@
+import { BOTTOM, H, TOP, type Edge, type ProfilePoint } from './profile-frame';
+import { path } from './scale';
+
+interface EdgeProfileProps {
+  readonly edge: Edge;
+  readonly points: readonly ProfilePoint[];
+  readonly x: (at: number) => number;
+  readonly y: (depth: number) => number;
+  readonly selected: string | null;
+  readonly onSelect: (edge: Edge, key: string) => void;
+  readonly show: (mm: number) => string;
+  readonly showPosition: (mm: number) => string;
+}
+
+/** Runs of neighbouring stations where a rail stands above its dressing line, as closed shapes. */
+function metalOff(
+  points: readonly ProfilePoint[],
+  rail: 'near' | 'far',
+  x: (at: number) => number,
+  y: (depth: number) => number,
+): string {
+  const whole = points.filter(
+    (point): point is ProfilePoint & { target: number } => point.target !== null && point[rail] !== null,
+  );
+  if (whole.length < 2) return '';
+  const top = whole.map((point) => ({ x: x(point.at), y: y(Math.max(point[rail]!, point.target)) }));
+  const under = whole.map((point) => ({ x: x(point.at), y: y(point.target) })).reverse();
+  return `${path([...top, ...under])}Z`;
+}
+
+/** One edge of the profile: its rails, the metal to come off, and a mark to choose each station by. */
+export function EdgeProfile({ edge, points, x, y, selected, onSelect, show, showPosition }: EdgeProfileProps) {
+  const line = (rail: 'near' | 'far' | 'target' | 'nearAfter' | 'farAfter') =>
+    path(points.map((point) => (point[rail] === null ? null : { x: x(point.at), y: y(point[rail]) })));
+  return (
+    <g>
+      <path d={metalOff(points, 'near', x, y)} fill="url(#metal-off)" />
+      <path d={metalOff(points, 'far', x, y)} fill="url(#metal-off)" />
+      <path d={line('target')} className="fill-none stroke-brass" strokeWidth="2" strokeDasharray="2 3" />
+      <path d={line('far')} className="fill-none stroke-slate" strokeWidth="2.4" strokeDasharray="5 3" />
+      <path d={line('near')} className="fill-none stroke-ink" strokeWidth="2.4" />
+      <path d={line('farAfter')} className="fill-none stroke-pine" strokeWidth="3" strokeDasharray="5 3" />
+      <path d={line('nearAfter')} className="fill-none stroke-pine" strokeWidth="3" />
+      {points.map((point, i) => (
+        <StationMark
+          key={point.key}
+          number={i + 1}
+          edge={edge}
+          point={point}
+          x={x(point.at)}
+          y={y}
+          chosen={selected === point.key}
+          onSelect={onSelect}
+          show={show}
+          showPosition={showPosition}
+        />
+      ))}
+    </g>
+  );
+}
+
+function StationMark({
+  number,
+  edge,
+  point,
+  x,
+  y,
+  chosen,
+  onSelect,
+  show,
+  showPosition,
+}: Omit<EdgeProfileProps, 'points' | 'x' | 'selected'> & {
+  number: number;
+  point: ProfilePoint;
+  x: number;
+  chosen: boolean;
+}) {
+  const { key, at, near, far, nearAfter, farAfter } = point;
+  const said = [
+    near === null ? 'near not measured' : `near ${show(near)}`,
+    far === null ? 'far not measured' : `far ${show(far)}`,
+    ...(nearAfter === null ? [] : [`after the rework near ${show(nearAfter)}`]),
+    ...(farAfter === null ? [] : [`far ${show(farAfter)}`]),
+  ].join(', ');
+  return (
+    <g
+      role="button"
+      tabIndex={-1}
+      aria-label={`Edge ${edge}, station ${number} at ${showPosition(at)}: ${said}`}
+      aria-pressed={chosen}
+      onPointerEnter={({ pointerType }) => pointerType === 'mouse' && onSelect(edge, key)}
+      onClick={() => onSelect(edge, key)}
+      onKeyDown={(event) => (event.key === 'Enter' || event.key === ' ') && onSelect(edge, key)}
+      className="cursor-pointer"
+    >
+      <rect
+        x={x - 16}
+        y={TOP}
+        width="32"
+        height={H - TOP - BOTTOM + 16}
+        className={chosen ? 'fill-steel-pale opacity-60' : 'fill-transparent'}
+      />
+      <path
+        d={`M${x} ${TOP} V${H - BOTTOM + 4}`}
+        className={chosen ? 'stroke-steel' : 'stroke-line'}
+        strokeWidth={chosen ? 2 : 1}
+      />
+      {far !== null && (
+        <rect x={x - 4.5} y={y(far) - 4.5} width="9" height="9" className="fill-sheet stroke-slate" strokeWidth="2" />
+      )}
+      {near !== null && <circle cx={x} cy={y(near)} r="4.5" className="fill-ink" />}
+      <text
+        x={x}
+        y={H - BOTTOM + 16}
+        textAnchor="middle"
+        className={`figures text-[12px] ${chosen ? 'fill-steel font-bold' : 'fill-ink-soft'}`}
+      >
+        {number}
+      </text>
+    </g>
+  );
+}

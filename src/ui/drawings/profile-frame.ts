@@ -1,0 +1,23 @@
+/** Size of the rail profile and the room round its plot, in its own units; the nose stands between the edges. */
+export const W = 500;
+export const H = 192;
+export const LEFT = 54;
+export const RIGHT = 8;
+export const TOP = 26;
+export const BOTTOM = 34;
+export const NOSE = 34;
+
+export type Edge = 'A' | 'B';
+
+/** One station as drawn; what is not measured is null. */
+export interface ProfilePoint {
+  readonly key: string;
+  readonly at: number;
+  readonly near: number | null;
+  readonly far: number | null;
+  /** Height the dressed rails will have, where dressing is advised. */
+  readonly target: number | null;
+  /** The second measurement, after the rework. */
+  readonly nearAfter: number | null;
+  readonly farAfter: number | null;
+}
