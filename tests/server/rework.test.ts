@@ -62,6 +62,22 @@ describe('the turn-over log', () => {
     expect(turnOvers).toMatchObject([{ tag: 'L-0417', by: 'Tam', came: 'A', went: 'B' }]);
   });
 
+  it('begins anew with the job that found another bar on the saw', async () => {
+    const id = await jobOf('L-0417');
+    const { customer, saw } = await jobView(context, id);
+    const told = { by: 'Tam', customer: { id: customer.id }, saw: { id: saw!.id }, complaint: '', promisedFor: null };
+    const enter = (job: string, path: string, text: string) =>
+      putReadings(context, job, {
+        by: 'Tam',
+        readings: [{ id: crypto.randomUUID(), path, text, unit: 'mm', instrument: null, supersedes: null }],
+      });
+    const changed = await createJob(context, told);
+    await enter(changed.id, 'saw.sameBar', 'no');
+    await enter(changed.id, 'bar.edgeDown', 'B');
+    const next = await createJob(context, told);
+    expect((await jobSheet(context, next.id)).written.saw?.turnLog).toEqual([{ came: 'B' }]);
+  });
+
   it('goes with the next job of the saw, where it counts before what is told', async () => {
     const id = await jobOf('L-0417');
     const went = { path: 'bar.edgeDownNow', text: 'B', unit: 'mm' as const, instrument: null, supersedes: null };

@@ -3,12 +3,16 @@ import { currentReadings, listJobs } from '../../data/repositories';
 import type { Queryable } from '../../data/store';
 import type { TurnOverView } from '../../contract';
 
-/** How the bar of a saw was turned from job to job, newest first. */
+/** How the bar of a saw was turned from job to job, newest first, back to the job that found another bar on it. */
 export async function turnOversOf(db: Queryable, sawId: string): Promise<readonly TurnOverView[]> {
   const jobs = await listJobs(db, { show: 'saw', sawId }, { limit: MOST_SERVICES, offset: 0 });
   const ids = jobs.map(({ id }) => id);
-  const noted = await currentReadings(db, ids, ['bar.edgeDown', 'bar.edgeDownNow']);
-  return jobs.flatMap((job): TurnOverView[] => {
+  const noted = await currentReadings(db, ids, ['bar.edgeDown', 'bar.edgeDownNow', 'saw.sameBar']);
+  const changed = jobs.findIndex(({ id }) =>
+    noted.some(({ jobId, path, text }) => jobId === id && path === 'saw.sameBar' && text === 'no'),
+  );
+  const ofThisBar = changed === -1 ? jobs : jobs.slice(0, changed + 1);
+  return ofThisBar.flatMap((job): TurnOverView[] => {
     const of = (edge: string) =>
       noted.find(({ jobId, path, text }) => jobId === job.id && path === edge && text !== '') ?? null;
     const [first, last] = [of('bar.edgeDown'), of('bar.edgeDownNow')];
