@@ -3,7 +3,7 @@ import { DEFAULT_SCHOOLS, type Limits, type Schools } from '../families';
 import { identify, type Identity, type LearnedCode } from '../identify';
 import { decideOrder, type ClassKnown, type OrderOutcome } from '../order';
 import { estimate, type LengthReading, type Mm } from '../quantity';
-import { PARTS, type BenchSheet, type Operation, type Part } from '../sheet';
+import { PARTS, withOwnScatter, type BenchSheet, type Operation, type Part } from '../sheet';
 import { assessBar, type BarAssessment } from './bar';
 import { assessChain, type ChainAssessment } from './chain';
 import type { Check } from './check';
@@ -27,17 +27,18 @@ export interface Appraisal {
 
 /**
  * Assesses a bench sheet against a set of limits. Pure: the same sheet and limits give the same appraisal.
- * @param sheet a sheet as read; anything may be missing
+ * @param asRead a sheet as read; anything may be missing
  * @param limits the shop's limits
  * @param codes drive-link codes the shop has learned
  * @param schools the schools the shop follows where practitioners disagree
  */
 export function assess(
-  sheet: BenchSheet,
+  asRead: BenchSheet,
   limits: Limits,
   codes: readonly LearnedCode[] = [],
   schools: Schools = DEFAULT_SCHOOLS,
 ): Appraisal {
+  const sheet = withOwnScatter(asRead);
   const identity = identify(sheet, codes);
   const bar = assessBar(sheet, identity, limits, schools);
   const chain = assessChain(sheet, identity, limits);
@@ -51,7 +52,7 @@ export function assess(
   const loop = assessLoop(sheet, identity, chain);
   const fit = judgeFit(fitContext(sheet, identity, sprocketSound(sprocket), verdicts));
   const order = decideOrder(identity, fit, classKnown(sheet));
-  const next = nextMeasurements(sheet, identity, checks, Object.values(verdicts));
+  const next = nextMeasurements(sheet, identity, checks, Object.values(verdicts), bar);
   return { identity, bar, chain, loop, checks, verdicts, fit, order, next };
 }
 

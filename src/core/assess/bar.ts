@@ -1,13 +1,19 @@
 import {
+  barBelief,
   crookedCauses,
   derivedPlayLimit,
   EDGES,
   edgeDownNext,
+  engagedAt,
   predictStraightEdge,
+  rock,
+  rockingBounds,
+  standingStation,
   stationsOf,
   turnsIn,
   wearPattern,
   wearPlace,
+  type BarBelief,
   type CauseFinding,
   type CutterGeometry,
   type Edge,
@@ -23,6 +29,7 @@ import {
   depthLimitId,
   GAUGES,
   type FamilyId,
+  type GaugeId,
   type Limit,
   type Limits,
   type Schools,
@@ -34,7 +41,8 @@ import { barChecks } from './bar-checks';
 import type { BlueingCause, Check } from './check';
 import { blueingCauses } from './blueing';
 import { crookedEvidence } from './crooked';
-import { assessEdge, measuredAgain, standingStations, type EdgeAssessment } from './edge';
+import type { BarContext, OwnLink } from './bar-context';
+import { assessEdge, measuredAgain, type EdgeAssessment } from './edge';
 
 /** Everything computed about the bar. */
 export interface BarAssessment {
@@ -42,6 +50,8 @@ export interface BarAssessment {
   readonly edges: Readonly<Record<Edge, EdgeAssessment>>;
   /** Both edges as they stand: after the rework where they were measured again. Verdicts go by this. */
   readonly standing: Readonly<Record<Edge, EdgeAssessment>>;
+  /** What is believed of the bar as it stands, from all readings together. */
+  readonly belief: BarBelief;
   readonly measuredAgain: boolean;
   readonly wearPlace: WearPlace;
   readonly blueingCauses: readonly BlueingCause[];
@@ -64,23 +74,53 @@ const read = (reading: LengthReading | undefined): Estimate | null => (reading ?
 /** How far a link may be from its gauge's nominal, standard uncertainty, mm (common practice, no source). */
 const NOMINAL_THICKNESS_U = 0.01;
 
-/** Link thickness as measured; without it, the nominal of the settled gauge stands in. */
+const nominal = (gauge: GaugeId): Estimate => ({ value: GAUGES[gauge].thickness, u: NOMINAL_THICKNESS_U });
+
+/** Gauges lighter than this are out of the question. */
+const LIVE = 0.05;
+
+/**
+ * The link that the bar was made for: of its own gauge, settled or in question. A bar whose gauge nothing tells is judged with its chain's; one whose gauge is contradicted
+ * with none, until that is cleared up.
+ */
+function ownLinksOf(sheet: BenchSheet, { bar, chain }: Identity): readonly OwnLink[] {
+  const one = (gauge: GaugeId | null, thickness: Estimate): readonly OwnLink[] => [{ gauge, thickness, weight: 1 }];
+  if (bar.gauge.value !== null) return one(bar.gauge.value, nominal(bar.gauge.value));
+  if (bar.gauge.status === 'conflict') return [];
+  const open = bar.gauge.candidates.filter(({ weight }) => weight >= LIVE);
+  const fromChain = chain.gauge.value;
+  if (fromChain !== null && (open.length === 0 || open.some(({ value }) => value === fromChain)))
+    return one(fromChain, nominal(fromChain));
+  if (open.length > 0)
+    return open.map(({ value, weight }) => ({ gauge: value, thickness: nominal(value), weight }));
+  const measuredLink = read(sheet.chain?.driveLinkThickness);
+  return measuredLink ? one(null, measuredLink) : [];
+}
+
+/** The link that runs in the groove: as measured; without that, the nominal of the settled gauge stands in. */
 function linkThickness(sheet: BenchSheet, identity: Identity): Estimate | null {
   const measuredValue = read(sheet.chain?.driveLinkThickness);
   if (measuredValue) return measuredValue;
   const gauge = identity.chain.gauge.value ?? identity.bar.gauge.value;
-  return gauge ? { value: GAUGES[gauge].thickness, u: NOMINAL_THICKNESS_U } : null;
+  return gauge ? nominal(gauge) : null;
 }
 
-function settingOf(sheet: BenchSheet, identity: Identity): Setting {
+function settingOf(sheet: BenchSheet, identity: Identity, ownLinks: readonly OwnLink[]): Setting {
   const gauge = identity.bar.gauge.value ?? identity.chain.gauge.value;
   return {
     linkThickness: linkThickness(sheet, identity),
+    ownLink: ownLinks[0]?.thickness ?? null,
     tang: read(sheet.chain?.tang),
     barThickness: read(sheet.bar?.thickness)?.value ?? null,
     newGroove: gauge ? GAUGES[gauge].thickness : null,
   };
 }
+
+/** A link this much thinner than the bar's own is another gauge's, mm: more than links wear. */
+const THINNER_BY = 0.1;
+
+const isThin = ({ linkThickness: link, ownLink }: Setting): boolean =>
+  link !== null && ownLink !== null && ownLink.value - link.value > THINNER_BY;
 
 function cutterGeometry(sheet: BenchSheet): CutterGeometry | null {
   const [kerf, tipHeight, barThickness] = [
@@ -95,8 +135,9 @@ function cutterGeometry(sheet: BenchSheet): CutterGeometry | null {
 
 /** The limit on play: derived where the cutter's geometry is known, else the shop's figure. */
 export function playLimitOf(cutter: CutterGeometry | null, setting: Setting, fallback: Limit): Limit {
-  if (!cutter || !setting.linkThickness || !setting.tang) return fallback;
-  const derived = derivedPlayLimit(cutter, setting.linkThickness.value, setting.tang.value);
+  const link = setting.ownLink ?? setting.linkThickness;
+  if (!cutter || !link || !setting.tang) return fallback;
+  const derived = derivedPlayLimit(cutter, link.value, setting.tang.value);
   return derived ? { ...fallback, value: derived.play, provenance: 'derived' } : fallback;
 }
 
@@ -109,10 +150,30 @@ function pitchCandidates(identity: Identity): readonly Candidate<FamilyId>[] {
 }
 
 /** The place that lost most depth, of both edges. */
-function worstPlace(stations: Readonly<Record<Edge, readonly Station[]>>): WearPlace {
+function worstPlace({ edges }: BarBelief): WearPlace {
   const lost = (place: WearPlace): number => ('lost' in place ? place.lost : place.code === 'even' ? 0 : -1);
-  const [a, b] = [wearPlace('A', stations.A), wearPlace('B', stations.B)];
+  const [a, b] = [wearPlace('A', edges.A), wearPlace('B', edges.B)];
   return lost(b) > lost(a) ? b : a;
+}
+
+/** What the straight-edge test would show at the widest place, by one side of the bounds. */
+function straightEdge(
+  stations: Readonly<Record<Edge, readonly Station[]>>,
+  setting: Setting,
+  cutter: CutterGeometry | null,
+  side: 'lo' | 'hi',
+): StraightEdgeOutcome | null {
+  const link = setting.linkThickness;
+  if (!cutter || !link) return null;
+  const rocks = EDGES.flatMap((edge) =>
+    stations[edge].flatMap((station) => {
+      const engaged = engagedAt(station, setting.tang);
+      const width = rockingBounds(station, setting.tang)[side];
+      return engaged && width ? [rock(width.value, link.value, engaged)] : [];
+    }),
+  );
+  if (rocks.length === 0) return null;
+  return predictStraightEdge(rocks.reduce((most, each) => (each > most ? each : most)), cutter);
 }
 
 /** Turns in the log of the saw; none where another bar is on it now. */
@@ -126,7 +187,8 @@ export function assessBar(
   limits: Limits,
   schools: Schools = DEFAULT_SCHOOLS,
 ): BarAssessment {
-  const setting = settingOf(sheet, identity);
+  const ownLinks = ownLinksOf(sheet, identity);
+  const setting = settingOf(sheet, identity, ownLinks);
   const cutter = cutterGeometry(sheet);
   const playLimit = playLimitOf(cutter, setting, limits['bar.play']);
   const families = pitchCandidates(identity);
@@ -134,39 +196,47 @@ export function assessBar(
     families.length === 0 ? null : Math.max(...families.map(({ value }) => limits[depthLimitId(value)].value));
   const overall = read(sheet.bar?.overallLength)?.value ?? null;
   const edgeContext = { setting, limits, depthLimit, playLimit: playLimit.value, overall };
-  const stations = { A: stationsOf(sheet.bar, 'A'), B: stationsOf(sheet.bar, 'B') };
-  const edges = { A: assessEdge(stations.A, edgeContext), B: assessEdge(stations.B, edgeContext) };
-  const again = EDGES.some((name) => measuredAgain(stations[name]));
-  const stand = (name: Edge) =>
-    measuredAgain(stations[name]) ? assessEdge(standingStations(stations[name]), edgeContext) : edges[name];
-  const standing = again ? { A: stand('A'), B: stand('B') } : edges;
-  const rocks = EDGES.flatMap((name) => standing[name].figures.flatMap(({ rock }) => rock ?? []));
-  const straightEdgePredicted =
-    cutter && rocks.length > 0
-      ? predictStraightEdge(
-          rocks.reduce((most, each) => (each > most ? each : most)),
-          cutter,
-        )
-      : null;
+  const stepLimit = limits['bar.step'].value;
+  const stands = { A: sheet.bar?.edges?.A?.stands ?? null, B: sheet.bar?.edges?.B?.stands ?? null };
+  const first = { A: stationsOf(sheet.bar, 'A'), B: stationsOf(sheet.bar, 'B') };
+  const belief = barBelief(first, stands, stepLimit);
+  const assessed = (stations: typeof first, believed: BarBelief) => ({
+    A: assessEdge(stations.A, believed.edges.A, edgeContext),
+    B: assessEdge(stations.B, believed.edges.B, edgeContext),
+  });
+  const edges = assessed(first, belief);
+  const again = { A: measuredAgain(first.A), B: measuredAgain(first.B) };
+  const isAgain = again.A || again.B;
+  const now = isAgain ? { A: first.A.map(standingStation), B: first.B.map(standingStation) } : first;
+  // An edge stood up before it was dressed says nothing of it now.
+  const standsNow = { A: again.A ? null : stands.A, B: again.B ? null : stands.B };
+  const believedNow = isAgain ? barBelief(now, standsNow, stepLimit) : belief;
+  const standing = isAgain ? assessed(now, believedNow) : edges;
   const turned = loggedTurns(sheet);
   const causes = blueingCauses(sheet, standing, limits);
-  const context = {
+  const straightEdgePredicted = straightEdge(now, setting, cutter, 'hi');
+  const context: BarContext = {
     sheet,
     limits,
     schools,
     blueing: causes,
     edges: standing,
+    belief: believedNow,
     setting,
     families,
+    ownLinks,
+    thinChain: isThin(setting),
     depthLimit,
     playLimit,
     straightEdgePredicted,
+    straightEdgeAtLeast: straightEdge(now, setting, cutter, 'lo'),
   };
   return {
     edges,
     standing,
-    measuredAgain: again,
-    wearPlace: worstPlace(stations),
+    belief: believedNow,
+    measuredAgain: isAgain,
+    wearPlace: worstPlace(belief),
     blueingCauses: causes,
     crooked: crookedCauses(crookedEvidence(sheet, edges, limits, playLimit.value)),
     setting,
@@ -174,9 +244,9 @@ export function assessBar(
     playLimit,
     cutter,
     straightEdgePredicted,
-    wearPattern: wearPattern(stations, sheet.job?.turnOver, turned),
+    wearPattern: wearPattern(first, sheet.job?.turnOver, turned),
     turned,
-    edgeDownNext: edgeDownNext({ A: standing.A.stations, B: standing.B.stations }),
+    edgeDownNext: edgeDownNext(believedNow.edges),
     checks: barChecks(context),
   };
 }

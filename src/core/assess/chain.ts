@@ -1,5 +1,7 @@
 import {
+  correctionWithin,
   elongation,
+  elongationBounds,
   filingsLeft,
   imbalance,
   lengthAfterCorrection,
@@ -8,10 +10,10 @@ import {
   type Elongation,
 } from '../chain';
 import type { Limit, Limits } from '../families';
-import { sequenceAgrees, type Identity } from '../identify';
-import { estimate, mm, type Estimate, type LengthReading } from '../quantity';
+import { countedTwice, sequenceAgrees, type Identity } from '../identify';
+import { boundsOf, boundsWithin, estimate, mm, type Bounds, type Estimate, type LengthReading } from '../quantity';
 import type { BenchSheet, ChainSheet } from '../sheet';
-import { measuredCheck, missingCheck, observedCheck, workCheck, type Check } from './check';
+import { judgedCheck, missingCheck, observedCheck, repeatOf, workCheck, type Check } from './check';
 
 /** Everything computed about the chain. */
 export interface ChainAssessment {
@@ -30,11 +32,10 @@ const part = 'chain' as const;
 const estimates = (readings: readonly LengthReading[] | undefined): readonly Estimate[] =>
   (readings ?? []).flatMap((reading) => estimate(reading) ?? []);
 
+const boundsOfAll = (readings: readonly LengthReading[] | undefined): readonly Bounds[] => (readings ?? []).map(boundsOf);
+
 function damageOf(chain: ChainSheet): readonly Damage[] {
-  return (chain.damage ?? []).flatMap(({ side, cutter, setBack }) => {
-    const value = estimate(setBack);
-    return value ? [{ side, cutter, setBack: value }] : [];
-  });
+  return (chain.damage ?? []).map(({ side, cutter, setBack }) => ({ side, cutter, setBack: boundsOf(setBack) }));
 }
 
 function elongationOf(chain: ChainSheet): Elongation | null {
@@ -43,22 +44,77 @@ function elongationOf(chain: ChainSheet): Elongation | null {
   return closed && pulled ? elongation(closed, pulled, chain.pushPull.joints) : null;
 }
 
-/** The witness mark on the chain is the maker's limit and wins over the table. */
-function cutterLimit(chain: ChainSheet, limits: Limits): Limit {
-  const mark = chain.witnessLimit ? estimate(chain.witnessLimit) : null;
-  return mark
-    ? { ...limits['chain.cutter'], value: mark.value, provenance: 'published', source: 'witness mark on the cutter' }
-    : limits['chain.cutter'];
+/** A limit with its own doubt. */
+interface CutterLimit {
+  readonly limit: Limit;
+  readonly at: Estimate;
+}
+
+/** The witness mark on the chain is the maker's limit and wins over the table; it was measured, and is as doubtful as that. Known by one mark, its stricter side counts. */
+function cutterLimit(chain: ChainSheet, limits: Limits): CutterLimit {
+  const table = limits['chain.cutter'];
+  if (!chain.witnessLimit) return { limit: table, at: { value: mm(table.value), u: 0 } };
+  const { lo, hi } = boundsOf(chain.witnessLimit);
+  const mark = (hi ?? lo)!;
+  return {
+    limit: { ...table, value: mark.value, provenance: 'published', source: 'witness mark on the cutter' },
+    at: mark,
+  };
+}
+
+/** All cutters against their limit, one question. */
+function cutterCheck(chain: ChainSheet, correction: Correction | null, { limit, at }: CutterLimit): Check {
+  const id = 'chain.cutter' as const;
+  if (!correction)
+    return missingCheck({ id, part }, limit.provenance, {
+      code: 'needs',
+      readings: ['chain.cuttersLeft', 'chain.cuttersRight'],
+    });
+  const { side, length, bound, notPlaced } = correction;
+  const field = side === 'left' ? 'cuttersLeft' : 'cuttersRight';
+  const read = chain[field]?.[0] ?? chain.cuttersLeft?.[0] ?? chain.cuttersRight?.[0];
+  const head = {
+    id,
+    part,
+    repeat: repeatOf(chain[field]?.length ? `chain.${field}` : 'chain.cuttersLeft', read, 'caliper'),
+    note: notPlaced ? ({ code: 'damage-not-placed', side: notPlaced } as const) : null,
+  };
+  return judgedCheck(head, { value: length, within: correctionWithin(correction, at), bound }, 'mm', limit, null);
+}
+
+/** Wear in the rivets against its limit. Closed longer than pulled is a mistake in one of them, and no wear. */
+function elongationCheck(chain: ChainSheet, stretch: Elongation | null, limits: Limits): Check {
+  const id = 'chain.elongation' as const;
+  const [limit, watch] = [limits['chain.elongation'], limits['chain.elongation.watch']];
+  if (!chain.pushPull)
+    return missingCheck({ id, part }, limit.provenance, { code: 'needs', readings: ['chain.pushPull'] });
+  const { closed, pulled } = chain.pushPull;
+  const bounds = elongationBounds(boundsOf(closed), boundsOf(pulled));
+  const shown = stretch ? { value: mm(stretch.percent), u: stretch.u } : (bounds.lo ?? bounds.hi);
+  const once = repeatOf('chain.pushPull', pulled, 'tape');
+  const length = (boundsOf(closed).hi ?? boundsOf(closed).lo)!.value;
+  const repeat = once && { ...once, u: (100 * Math.SQRT2 * once.u) / length };
+  if (stretch?.contradicts || !shown)
+    return {
+      ...missingCheck({ id, part, repeat }, limit.provenance, stretch ? { code: 'closed-longer' } : { code: 'needs', readings: ['chain.pushPull'] }),
+      value: shown?.value ?? 0,
+      unit: '%',
+    };
+  const bound = bounds.lo && bounds.hi ? null : bounds.lo ? 'at-least' : 'at-most';
+  const within = boundsWithin(bounds, limit.value, 'max');
+  return judgedCheck({ id, part, repeat }, { value: shown, within, bound }, '%', limit, watch);
 }
 
 /** Computes everything about a chain and makes all its checks. */
 export function assessChain(sheet: BenchSheet, identity: Identity, limits: Limits): ChainAssessment {
   const chain = sheet.chain ?? {};
-  const cutters = { left: estimates(chain.cuttersLeft), right: estimates(chain.cuttersRight) };
   const stretch = elongationOf(chain);
-  const correction = lengthAfterCorrection(cutters, damageOf(chain));
+  const correction = lengthAfterCorrection(
+    { left: boundsOfAll(chain.cuttersLeft), right: boundsOfAll(chain.cuttersRight) },
+    damageOf(chain),
+  );
   const limit = cutterLimit(chain, limits);
-  const uneven = imbalance(cutters);
+  const uneven = imbalance({ left: estimates(chain.cuttersLeft), right: estimates(chain.cuttersRight) });
   const observed = chain.checks ?? {};
   const count = (value: number): Estimate => ({ value: mm(value), u: 0 });
   const checks: Check[] = [
@@ -70,24 +126,8 @@ export function assessChain(sheet: BenchSheet, identity: Identity, limits: Limit
       yes: 'fail',
       unsure: 'undecided',
     }),
-    correction
-      ? measuredCheck({ id: 'chain.cutter', part }, correction.length, 'mm', limit, null)
-      : missingCheck({ id: 'chain.cutter', part }, limit.provenance, {
-          code: 'needs',
-          readings: ['chain.cuttersLeft', 'chain.cuttersRight'],
-        }),
-    stretch
-      ? measuredCheck(
-          { id: 'chain.elongation', part },
-          { value: mm(stretch.percent), u: stretch.u },
-          '%',
-          limits['chain.elongation'],
-          limits['chain.elongation.watch'],
-        )
-      : missingCheck({ id: 'chain.elongation', part }, limits['chain.elongation'].provenance, {
-          code: 'needs',
-          readings: ['chain.pushPull'],
-        }),
+    cutterCheck(chain, correction, limit),
+    elongationCheck(chain, stretch, limits),
   ];
   if (uneven)
     checks.push(
@@ -114,12 +154,16 @@ export function assessChain(sheet: BenchSheet, identity: Identity, limits: Limit
     );
   }
   return {
-    elongation: stretch,
+    elongation: stretch?.contradicts ? null : stretch,
     correction,
     filingsLeft: correction
-      ? filingsLeft(correction.length.value, limit.value, limits['chain.filing-loss'].value)
+      ? filingsLeft(correction.length.value, limit.limit.value, limits['chain.filing-loss'].value)
       : null,
-    sequenceAgrees: sequenceAgrees(identity.chain.driveLinks.value, chain.cutters, chain.sequence),
+    sequenceAgrees: sequenceAgrees(
+      countedTwice(chain.driveLinks) ?? identity.chain.driveLinks.value,
+      chain.cutters,
+      chain.sequence,
+    ),
     checks,
   };
 }

@@ -1,5 +1,22 @@
 import type { FamilyId, Limit, Provenance } from '../families';
-import { conformity, type Estimate, type LimitKind, type Outcome } from '../quantity';
+import {
+  boundsOf,
+  estimate,
+  exactly,
+  measured,
+  mm,
+  outcomeWithin,
+  placingUncertainty,
+  probabilityWithin,
+  readingWithin,
+  standardUncertainty,
+  type Estimate,
+  type InstrumentId,
+  type LengthReading,
+  type LimitKind,
+  type Outcome,
+  type Within,
+} from '../quantity';
 import type { Part } from '../sheet';
 import type { Edge, Rail } from '../bar';
 
@@ -36,6 +53,8 @@ export const CHECK_IDS = [
   'bar.resin',
   'bar.chip',
   'bar.marker',
+  'bar.square',
+  'bar.stands',
   'bar.nose',
   'nose.turns',
   'nose.tip-play',
@@ -66,9 +85,27 @@ export type CheckNote =
   | { readonly code: 'needs'; readonly readings: readonly string[] }
   | { readonly code: 'depends-on-pitch'; readonly families: readonly FamilyId[] }
   | { readonly code: 'pinches' }
+  /** The mouth alone says only that there is no more play than this. */
+  | { readonly code: 'mouth-alone'; readonly lifted: boolean }
+  /** The width near the floor alone says only that there is no less. */
+  | { readonly code: 'floor-alone' }
+  /** The chain that was on is thinner than the bar's own: a test with it tells of the chain. */
+  | { readonly code: 'thin-chain' }
+  /** Rails are level, but so low in places that levelling takes more than a step's limit. */
+  | { readonly code: 'dressing-takes' }
+  /** Closed came out longer than pulled. */
+  | { readonly code: 'closed-longer' }
+  | { readonly code: 'damage-not-placed'; readonly side: 'left' | 'right' }
   | { readonly code: 'test-disagrees'; readonly observed: string; readonly predicted: string }
   | { readonly code: 'causes'; readonly causes: readonly BlueingCause[] }
   | { readonly code: 'ask-replaceable' };
+
+/** A reading to take again, and what one more of it is worth. */
+export interface Repeat {
+  readonly measure: string;
+  readonly u: number;
+  readonly tool: InstrumentId;
+}
 
 /** One judgement of one value or observation against one limit. Sentences are made of it in the wording. */
 export interface Check {
@@ -88,6 +125,10 @@ export interface Check {
   readonly provenance: Provenance;
   /** Where the limit stands, when somebody has named it. */
   readonly source: string | null;
+  /** Where one mark alone is known: the value is a bound, from below or from above. */
+  readonly bound: 'at-least' | 'at-most' | null;
+  /** The reading it hangs on most, and the standard uncertainty that one more such reading would have, in the unit of the value. */
+  readonly repeat: Repeat | null;
   /** True when failing it condemns the part; false when it only calls for work or watching. */
   readonly condemns: boolean;
   /** The observed word, for observations. */
@@ -95,12 +136,12 @@ export interface Check {
   readonly note: CheckNote | null;
 }
 
-type Head = Pick<Check, 'id' | 'part'> & Partial<Pick<Check, 'at' | 'condemns' | 'note'>>;
+type Head = Pick<Check, 'id' | 'part'> & Partial<Pick<Check, 'at' | 'condemns' | 'note' | 'repeat'>>;
 
 /** What the kinds of check differ in. */
 type Judged = Pick<Check, 'kind' | 'outcome' | 'provenance' | 'condemns'> &
   Partial<
-    Pick<Check, 'value' | 'unit' | 'uncertainty' | 'limit' | 'watch' | 'probability' | 'observed'> & {
+    Pick<Check, 'value' | 'unit' | 'uncertainty' | 'limit' | 'watch' | 'probability' | 'observed' | 'bound'> & {
       source: string | undefined;
     }
   >;
@@ -121,6 +162,8 @@ function make(head: Head, judged: Judged): Check {
     outcome: judged.outcome,
     provenance: judged.provenance,
     source: judged.source ?? null,
+    bound: judged.bound ?? null,
+    repeat: head.repeat ?? null,
     condemns: head.condemns ?? judged.condemns,
     observed: judged.observed ?? null,
     note: head.note ?? null,
@@ -133,11 +176,25 @@ export const ROUNDING = 1e-9;
 const beyond = (value: number, limit: number, kind: LimitKind): boolean =>
   kind === 'min' ? value < limit - ROUNDING : value > limit + ROUNDING;
 
-/** A measured value against a condemning limit: four outcomes by probability, `watch` inside the warning band. */
-export function measuredCheck(head: Head, value: Estimate, unit: 'mm' | '%', limit: Limit, watch: Limit | null): Check {
-  const kind = limit.role === 'min' ? 'min' : 'max';
+/** What a judgement of a value is made of beside its limit. */
+export interface JudgedValue {
+  readonly value: Estimate;
+  readonly within: Within;
+  readonly bound?: Check['bound'];
+}
+
+const kindOf = ({ role }: Limit): LimitKind => (role === 'min' ? 'min' : 'max');
+
+/** A value against a condemning limit, judged by what can be said of its probability: `watch` inside the warning band. */
+export function judgedCheck(
+  head: Head,
+  { value, within, bound = null }: JudgedValue,
+  unit: 'mm' | '%',
+  limit: Limit,
+  watch: Limit | null,
+): Check {
+  const kind = kindOf(limit);
   const warned = watch !== null && beyond(value.value, watch.value, kind);
-  const judged = conformity(value, limit.value, kind, warned);
   return make(head, {
     condemns: true,
     value: value.value,
@@ -146,17 +203,41 @@ export function measuredCheck(head: Head, value: Estimate, unit: 'mm' | '%', lim
     limit: limit.value,
     watch: watch?.value ?? null,
     kind,
-    probability: judged.probability,
-    outcome: judged.outcome,
+    probability: probabilityOf(within),
+    outcome: outcomeWithin(within, warned),
     provenance: limit.provenance,
     source: limit.source,
+    bound,
   });
 }
 
-/** A value against a limit that only calls for work: it goes by its value, with the doubt shown. */
+/** The one probability that is told: of a bound, the end that decides; none where it leaves the question open. */
+function probabilityOf(within: Within): number | null {
+  if (within.least === within.most) return within.least;
+  const outcome = outcomeWithin(within);
+  if (outcome === 'undecided') return null;
+  return outcome === 'fail' ? within.most : within.least;
+}
+
+/** A measured value against a condemning limit: four outcomes by probability. */
+export function measuredCheck(head: Head, value: Estimate, unit: 'mm' | '%', limit: Limit, watch: Limit | null): Check {
+  const within = exactly(probabilityWithin(value, limit.value, kindOf(limit)));
+  return judgedCheck(head, { value, within }, unit, limit, watch);
+}
+
+/** A reading as it stands against a condemning limit: measured, between two marks, or a bound from one mark alone. */
+export function readingCheck(head: Head, reading: LengthReading, limit: Limit, watch: Limit | null): Check {
+  const kind = kindOf(limit);
+  const within = readingWithin(reading, limit.value, kind);
+  const whole = estimate(reading);
+  if (whole) return judgedCheck(head, { value: whole, within }, 'mm', limit, watch);
+  const { lo, hi } = boundsOf(reading);
+  return judgedCheck(head, { value: (lo ?? hi)!, within, bound: lo ? 'at-least' : 'at-most' }, 'mm', limit, watch);
+}
+
+/** A value against a limit that only calls for work: it does when that is more likely than not. */
 export function workCheck(head: Head, value: Estimate, unit: 'mm' | 'count', limit: Limit): Check {
-  const kind = limit.role === 'min' ? 'min' : 'max';
-  const { probability } = conformity(value, limit.value, kind);
+  const kind = kindOf(limit);
   return make(head, {
     condemns: false,
     value: value.value,
@@ -164,7 +245,7 @@ export function workCheck(head: Head, value: Estimate, unit: 'mm' | 'count', lim
     uncertainty: value.u,
     limit: limit.value,
     kind,
-    probability,
+    probability: probabilityWithin(value, limit.value, kind),
     outcome: beyond(value.value, limit.value, kind) ? 'fail' : 'ok',
     provenance: limit.provenance,
     source: limit.source,
@@ -189,4 +270,20 @@ export function observedCheck<W extends string>(
 /** A check that could not be made, with the readings it waits for. */
 export function missingCheck(head: Head, provenance: Provenance, note: CheckNote): Check {
   return make({ ...head, note }, { condemns: true, kind: 'observation', outcome: 'not-measured', provenance });
+}
+
+/** The finer of two tools by what one placing of it is worth. */
+const finer = (a: InstrumentId, b: InstrumentId): InstrumentId =>
+  standardUncertainty(measured([mm(0)], a)) <= standardUncertainty(measured([mm(0)], b)) ? a : b;
+
+/**
+ * The reading to take again for a check, with the tool it was made with or the usual one where that is finer.
+ * @param usual the tool a place is usually measured with
+ */
+export function repeatOf(measure: string, reading: LengthReading | undefined, usual?: InstrumentId): Repeat | null {
+  const used = reading?.kind === 'measured' ? reading.instrument : usual;
+  if (!used) return null;
+  const tool = usual ? finer(usual, used) : used;
+  const placing = reading?.kind === 'measured' && tool === reading.instrument ? reading : { instrument: tool };
+  return { measure, tool, u: placingUncertainty(placing) };
 }

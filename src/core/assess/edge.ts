@@ -1,13 +1,16 @@
 import {
-  afterRework,
   chippedDepth,
+  deepShare,
   dressEffort,
   dressExceptions,
   dressPlan,
   dressStop,
   dressingsLeft,
   engagedAt,
+  grooveAfter,
   grooveOf,
+  measuredAgainAt,
+  playBounds,
   rockingWidth,
   stationFigures,
   type DressEffort,
@@ -15,6 +18,8 @@ import {
   type DressPlan,
   type DressStation,
   type DressStop,
+  type EdgeBelief,
+  type PlayBounds,
   type Setting,
   type Station,
   type StationFigures,
@@ -42,6 +47,8 @@ export interface EdgeDressing {
 export interface EdgeAssessment {
   readonly stations: readonly Station[];
   readonly figures: readonly StationFigures[];
+  /** What is believed of the rails from all readings together; null where no depth was measured. */
+  readonly belief: EdgeBelief | null;
   /** Null when no station has both rails. */
   readonly dressing: EdgeDressing | null;
 }
@@ -55,44 +62,61 @@ export interface EdgeContext {
   readonly overall: Mm | null;
 }
 
-/** Play left at a station by a plan. The flare's slope is unchanged, so the rocking width falls by as much as the mouth does. */
-export function playAfter(station: Station, i: number, plan: DressPlan, setting: Setting): Estimate | null {
+const off = (bound: Estimate | null, by: number): Estimate | null => bound && { ...bound, value: mm(bound.value - by) };
+
+/** Play left at a station by a plan: a flare that loses its top is narrower at the rails and as wide as before below. Null where nothing is known of it. */
+export function playAfter(station: Station, i: number, plan: DressPlan, setting: Setting): PlayBounds | null {
+  const link = setting.ownLink ?? setting.linkThickness;
+  if (!link) return null;
+  const before = playBounds(station, setting.tang, link);
+  if (!before.lo && !before.hi) return null;
   const groove = grooveOf(station);
-  if (!groove || !setting.linkThickness || !station.mouth) return null;
+  const removal = Math.max(plan.removeNear[i] ?? 0, plan.removeFar[i] ?? 0);
+  if (!groove || removal === 0) return before;
   const engaged = engagedAt(station, setting.tang);
-  const off = groove.mouth - (plan.mouthAfter[i] ?? groove.mouth);
-  const width = (engaged ? rockingWidth(groove, engaged) : groove.mouth) - off;
-  const u = Math.hypot(station.mouth.u, setting.linkThickness.u);
-  return { value: mm(width - setting.linkThickness.value), u };
+  const narrower = rockingWidth(groove, engaged) - rockingWidth(grooveAfter(groove, removal), engaged);
+  return { lo: off(before.lo, narrower), hi: off(before.hi, narrower) };
 }
 
 /** Standard uncertainties by which a value must be within its limit to be called so at 95 %. */
 const SURELY = 1.645;
 
+/** Metal to come off all rails at a station so that its flare rocks a link no more than the limit, mm; null where no metal off will do it. */
+function deeperAt(station: Station, play: Estimate, context: EdgeContext): number | null {
+  const groove = grooveOf(station);
+  if (!groove || groove.deep === null || groove.deepAt === null || groove.mouth <= groove.deep) return null;
+  const { mouth, deep, deepAt } = groove;
+  const flare = (mouth - deep) / deepAt;
+  // Where the link reaches below the flare only the mouth's half of the width narrows; else both do.
+  const half = deepShare(groove, engagedAt(station, context.setting.tang)) === 1 / 2 ? 2 : 1;
+  const wanted = (half * (play.value - context.playLimit + SURELY * play.u)) / flare;
+  return wanted > deepAt ? null : wanted;
+}
+
 /**
- * How much deeper than levelling an edge must be dressed so that its flared mouths rock no more than the limit: the excess of play over the
- * flare's slope, at the station that asks for most. 0 where none is too loose; null where a parallel groove is: metal off will not narrow it.
+ * How much deeper than levelling an edge must be dressed so that its flared mouths rock no more than the limit, at the station that asks for most. 0 where none
+ * is too loose; null where a parallel groove is: metal off will not narrow it.
  */
 function deeperFor(stations: readonly Station[], plan: DressPlan, context: EdgeContext): number | null {
+  // The levelling profile stands a tolerance over the low rail: that much comes off before any of it counts.
+  const tolerance = context.limits['bar.dress.tolerance'].value;
   const wanted = stations.map((station, i) => {
-    const play = playAfter(station, i, plan, context.setting);
-    const groove = grooveOf(station);
-    if (!play || !groove || (plan.target[i] ?? null) === null || play.value <= context.playLimit + ROUNDING) return 0;
-    const { mouth, deep, deepAt } = groove;
-    const flare = deep === null || deepAt === null || deepAt === 0 ? 0 : (mouth - deep) / deepAt;
-    // The levelling profile stands a tolerance over the low rail: that much comes off before any of it counts.
-    const tolerance = context.limits['bar.dress.tolerance'].value;
-    return flare <= 0 ? null : (play.value - context.playLimit + SURELY * play.u) / flare + tolerance;
+    const play = playAfter(station, i, plan, context.setting)?.hi;
+    if (!play || (plan.target[i] ?? null) === null || play.value <= context.playLimit + ROUNDING) return 0;
+    const deeper = deeperAt(station, play, context);
+    return deeper === null ? null : deeper + tolerance;
   });
   return wanted.includes(null) ? null : Math.max(0, ...wanted.map((each) => each ?? 0));
 }
 
-function dressable(station: Station, { limits, overall }: EdgeContext): DressStation {
+/** A station as the plan sees it: the rails as they are believed to stand, where both were measured. */
+function dressable(station: Station, belief: EdgeBelief | null, { limits, overall }: EdgeContext): DressStation {
+  const believed = belief?.stations[station.index];
   const keepOutFrom = overall === null ? Infinity : overall - limits['bar.dress.keep-out'].value;
   return {
     at: station.at,
-    near: station.near?.value ?? null,
-    far: station.far?.value ?? null,
+    near: station.near && believed ? believed.near.value : null,
+    far: station.far && believed ? believed.far.value : null,
     groove: grooveOf(station),
     keptOut: station.at > keepOutFrom,
     chipped: chippedDepth(station, limits['bar.dress.chip'].value),
@@ -102,12 +126,16 @@ function dressable(station: Station, { limits, overall }: EdgeContext): DressSta
 
 function dressingOf(
   stations: readonly Station[],
-  figures: readonly StationFigures[],
+  belief: EdgeBelief | null,
   context: EdgeContext,
 ): EdgeDressing | null {
   const { limits, setting, depthLimit } = context;
-  const rules = { tolerance: limits['bar.dress.tolerance'].value, slope: limits['bar.dress.slope'].value };
-  const rows = stations.map((station) => dressable(station, context));
+  const rules = {
+    tolerance: limits['bar.dress.tolerance'].value,
+    slope: limits['bar.dress.slope'].value,
+    touch: limits['bar.dress.touch'].value,
+  };
+  const rows = stations.map((station) => dressable(station, belief, context));
   const levelling = dressPlan(rows, rules);
   if (!levelling.weakest) return null;
   const stop = (plan: DressPlan) => dressStop(plan, depthLimit, setting.tang?.value ?? null);
@@ -116,16 +144,12 @@ function dressingOf(
   // Going deeper is worth it only where the bar survives it.
   const goesDeeper = deeper > 0 && stop(deepened) === null;
   const plan = goesDeeper ? deepened : levelling;
-  const stepLimit = limits['bar.step'].value + ROUNDING;
   const stoppedBy = stop(plan);
-  const stepped = figures.some(
-    ({ step }, i) => step !== null && plan.target[i] !== null && Math.abs(step.value) > stepLimit,
-  );
   return {
     plan,
     stoppedBy,
     feasible: stoppedBy === null,
-    advised: plan.most > stepLimit || stepped,
+    advised: calledFor(plan, belief, limits['bar.step'].value),
     dressingsLeft:
       depthLimit === null || !plan.weakest
         ? null
@@ -141,17 +165,31 @@ function dressingOf(
   };
 }
 
-/** Computes the figures of an edge's stations and its dressing. The file stays off the nose where the bar's length is known. */
-export function assessEdge(stations: readonly Station[], context: EdgeContext): EdgeAssessment {
-  const figures = stations.map((station) => stationFigures(station, context.setting));
-  return { stations, figures, dressing: dressingOf(stations, figures, context) };
+/** Work is called for when it is more likely needed than not. */
+const MORE_LIKELY_THAN_NOT = 0.5;
+/** A tool that cannot show a step of the limit calls for work only when it shows much more than that. */
+const SHOWN_ALL_THE_SAME = 0.85;
+
+/**
+ * Whether the rails are to be dressed: they stand out of level more likely than not, or levelling them takes more than a step's limit. Where the doubt of the step is
+ * larger than the limit the tool cannot show it: then a level test is asked for, and no file.
+ */
+function calledFor(plan: DressPlan, belief: EdgeBelief | null, stepLimit: number): boolean {
+  if (!belief || plan.most === 0) return false;
+  const doubt = Math.max(...belief.stations.map((place) => place?.step.u ?? 0));
+  if (doubt > stepLimit) return belief.stepChance > SHOWN_ALL_THE_SAME;
+  return belief.stepChance > MORE_LIKELY_THAN_NOT || plan.most > stepLimit + ROUNDING;
 }
 
-/** Stations as they stand now: measured again after the rework where that was done, as first measured elsewhere. */
-export function standingStations(stations: readonly Station[]): readonly Station[] {
-  return stations.map((station) => afterRework(station) ?? station);
+/** Computes the figures of an edge's stations and its dressing. The file stays off the nose where the bar's length is known. */
+export function assessEdge(
+  stations: readonly Station[],
+  belief: EdgeBelief | null,
+  context: EdgeContext,
+): EdgeAssessment {
+  const figures = stations.map((station) => stationFigures(station, context.setting));
+  return { stations, figures, belief, dressing: dressingOf(stations, belief, context) };
 }
 
 /** Whether any station was measured again. */
-export const measuredAgain = (stations: readonly Station[]): boolean =>
-  stations.some((station) => afterRework(station) !== null);
+export const measuredAgain = (stations: readonly Station[]): boolean => stations.some(measuredAgainAt);

@@ -1,6 +1,8 @@
-import { INSTRUMENTS, normalCdf, normalPdf, type InstrumentId } from '../quantity';
+import { EDGES, type Edge } from '../bar';
+import { normalCdf, normalPdf, type InstrumentId } from '../quantity';
 import { minutesFor, type BenchSheet, type Part } from '../sheet';
 import type { Identity } from '../identify';
+import type { BarAssessment } from './bar';
 import type { Check } from './check';
 import { brought, missingReadings, type Verdict } from './verdict';
 
@@ -9,7 +11,9 @@ export type NextReason =
   | { readonly code: 'never-measured'; readonly part: Part }
   | { readonly code: 'too-close'; readonly check: Check; readonly instrument: InstrumentId }
   | { readonly code: 'settles'; readonly property: 'pitch' | 'gauge' | 'driveLinks' }
-  | { readonly code: 'limit-waits-for-pitch' };
+  | { readonly code: 'limit-waits'; readonly property: 'pitch' | 'gauge' }
+  | { readonly code: 'one-side-known'; readonly check: Check }
+  | { readonly code: 'step-may-stand'; readonly edge: Edge; readonly chance: number };
 
 /** One measurement worth making: what it takes off the chance of a wrong verdict, and the minutes it costs. */
 export interface NextMeasurement {
@@ -45,50 +49,60 @@ export function gainOfRepeat(margin: number, u: number, v: number): number {
   return Math.max(0, now - after);
 }
 
-/** The reading a check hangs on, and the tool to take it again with. */
-function readingOf({ id, at }: Check): { measure: string; instrument: InstrumentId } {
-  const station = at?.station === undefined ? '' : `bar.${at.edge}.${at.station}`;
-  switch (id) {
-    case 'bar.bow':
-      return { measure: 'bar.checks.bow', instrument: 'feeler' };
-    case 'bar.play':
-    case 'bar.play-after':
-      return { measure: `${station}.mouth`, instrument: 'caliper' };
-    case 'chain.cutter':
-      return { measure: 'chain.cuttersLeft', instrument: 'caliper' };
-    case 'chain.elongation':
-      return { measure: 'chain.pushPull', instrument: 'caliper' };
-    case 'sprocket.wear':
-      return { measure: 'driveSprocket.wear', instrument: 'depth-rod' };
-    default:
-      return { measure: station === '' ? id : `${station}.${at?.rail ?? 'near'}`, instrument: 'depth-rod' };
-  }
-}
-
+/** One more reading for each condemning check that is too close to call, with its own tool, in the unit of its value. */
 function repeats(checks: readonly Check[]): NextMeasurement[] {
   return checks.flatMap((check): NextMeasurement[] => {
-    if (
-      !check.condemns ||
-      check.outcome !== 'undecided' ||
-      check.value === null ||
-      check.limit === null ||
-      !check.uncertainty
-    )
-      return [];
-    const { measure, instrument } = readingOf(check);
-    const { resolution, maxError, placing } = INSTRUMENTS[instrument];
-    const v = Math.min(check.uncertainty, Math.hypot(resolution / Math.sqrt(12), maxError / Math.sqrt(3), placing));
-    const gain = gainOfRepeat(check.value - check.limit, check.uncertainty, v);
+    const { condemns, outcome, value, limit, uncertainty, repeat } = check;
+    if (!condemns || outcome !== 'undecided' || value === null || limit === null || !uncertainty || !repeat) return [];
+    const gain = gainOfRepeat(value - limit, uncertainty, Math.min(uncertainty, repeat.u));
+    const reason = { code: 'too-close', check, instrument: repeat.tool } as const;
+    return [{ measure: repeat.measure, gain: Math.max(gain, LEAST_GAIN), minutes: minutesFor(repeat.measure), reason }];
+  });
+}
+
+/** What is undecided is never worth nothing to measure again. */
+const LEAST_GAIN = 0.01;
+
+/** Where only one side of a value is known: the other side is what to measure. */
+function otherSide(checks: readonly Check[]): NextMeasurement[] {
+  return checks.flatMap((check): NextMeasurement[] => {
+    const { condemns, outcome, note, at, bound, repeat } = check;
+    if (!condemns || outcome !== 'undecided') return [];
+    const found = (measure: string): NextMeasurement => ({
+      measure,
+      gain: BLIND,
+      minutes: minutesFor(measure),
+      reason: { code: 'one-side-known', check },
+    });
+    const station = at ? `bar.${at.edge}.${at.station ?? 0}` : '';
+    if (note?.code === 'mouth-alone') return [found(`${station}.deep`), found('bar.checks.straightEdge')];
+    if (note?.code === 'floor-alone') return [found(`${station}.mouth`)];
+    return bound && repeat ? [found(repeat.measure)] : [];
+  });
+}
+
+/** A step may stand and the tool cannot show it: half a minute with the square, or the edge stood up. */
+function levelTests({ standing }: Pick<BarAssessment, 'standing'>, sheet: BenchSheet): NextMeasurement[] {
+  return EDGES.flatMap((edge): NextMeasurement[] => {
+    const { belief, stations } = standing[edge];
+    const chance = belief?.stepChance ?? 0;
+    if (!belief || Math.min(chance, 1 - chance) < WORTH_A_TEST) return [];
+    const open = belief.stations.flatMap((place, i) =>
+      place && stations[i] && !stations[i].square ? [{ i, step: Math.abs(place.step.value) }] : [],
+    );
+    const steepest = open.reduce<{ i: number; step: number } | null>((most, next) => (most && most.step >= next.step ? most : next), null);
+    const reason = { code: 'step-may-stand', edge, chance } as const;
+    const gain = Math.min(chance, 1 - chance) / 2;
+    const at = (measure: string): NextMeasurement => ({ measure, gain, minutes: minutesFor(measure), reason });
     return [
-      {
-        measure,
-        gain,
-        minutes: minutesFor(measure.startsWith('bar.') ? 'bar.edges' : measure),
-        reason: { code: 'too-close', check, instrument },
-      },
+      ...(sheet.bar?.edges?.[edge]?.stands ? [] : [at(`bar.edges.${edge}.stands`)]),
+      ...(steepest ? [at(`bar.${edge}.${steepest.i}.square`)] : []),
     ];
   });
 }
+
+/** A chance of a step below this, or above its complement, is no question. */
+const WORTH_A_TEST = 0.2;
 
 function missing(sheet: BenchSheet, verdicts: readonly Verdict[]): NextMeasurement[] {
   return verdicts.flatMap(({ part, action }) => {
@@ -111,18 +125,26 @@ function identifying(sheet: BenchSheet, { chain }: Identity): NextMeasurement[] 
   });
 }
 
-function limitWaits(checks: readonly Check[]): NextMeasurement[] {
-  const waits = checks.some(({ note }) => note?.code === 'needs' && note.readings.includes('bar.pitch'));
-  return waits
-    ? [
-        {
-          measure: 'bar.stamp',
-          gain: BLIND,
-          minutes: minutesFor('bar.stamp'),
-          reason: { code: 'limit-waits-for-pitch' },
-        },
-      ]
-    : [];
+/** Limits that wait for a number of the bar: what would settle it, or the stamp. */
+function limitWaits(checks: readonly Check[], { bar }: Identity): NextMeasurement[] {
+  const waits = (reading: string) =>
+    checks.some(({ note }) => note?.code === 'needs' && note.readings.includes(reading));
+  return (['pitch', 'gauge'] as const).flatMap((property): NextMeasurement[] => {
+    if (!waits(`bar.${property}`)) return [];
+    const measure = bar[property].settledBy?.measure ?? 'bar.stamp';
+    return [{ measure, gain: BLIND, minutes: minutesFor(measure), reason: { code: 'limit-waits', property } }];
+  });
+}
+
+/** Measured values that nothing holds for themselves: a reading that contradicts another, a mark that bounds one side only. */
+function unjudged(checks: readonly Check[]): NextMeasurement[] {
+  return checks.flatMap((check): NextMeasurement[] => {
+    const { outcome, value, repeat, note } = check;
+    if (outcome !== 'not-measured' || value === null || !repeat) return [];
+    if (note?.code === 'needs' && note.readings.some((reading) => reading === 'bar.pitch' || reading === 'bar.gauge')) return [];
+    const { measure } = repeat;
+    return [{ measure, gain: BLIND, minutes: minutesFor(measure), reason: { code: 'one-side-known', check } }];
+  });
 }
 
 /** Measurements worth making, the largest gain per minute first; one entry per reading. */
@@ -131,12 +153,17 @@ export function nextMeasurements(
   identity: Identity,
   checks: readonly Check[],
   verdicts: readonly Verdict[],
+  bar: BarAssessment,
 ): readonly NextMeasurement[] {
   const open = verdicts.filter(({ action }) => action === 'undecided').map(({ part }) => part);
+  const undecided = checks.filter(({ part }) => open.includes(part));
   const all = [
     ...missing(sheet, verdicts),
-    ...limitWaits(checks),
-    ...repeats(checks.filter(({ part }) => open.includes(part))),
+    ...limitWaits(undecided, identity),
+    ...otherSide(undecided),
+    ...unjudged(undecided),
+    ...repeats(undecided),
+    ...(verdicts.some(({ part, action }) => part === 'bar' && action !== 'replace') ? levelTests(bar, sheet) : []),
     ...identifying(sheet, identity),
   ];
   const best = new Map<string, NextMeasurement>();

@@ -1,4 +1,4 @@
-import { afterRework, EDGES, leastDepth, type Edge } from '../bar';
+import { EDGES, leastDepth, measuredAgainAt, type Edge } from '../bar';
 import type { BarAssessment } from './bar';
 import type { EdgeAssessment } from './edge';
 
@@ -17,7 +17,7 @@ export function reworkFigures({ edges, standing }: Pick<BarAssessment, 'edges' |
   readonly before: WorstFigures;
   readonly after: WorstFigures;
 } {
-  const measuredIn = (edge: Edge) => edges[edge].stations.flatMap((station, i) => (afterRework(station) ? [i] : []));
+  const measuredIn = (edge: Edge) => edges[edge].stations.flatMap((station, i) => (measuredAgainAt(station) ? [i] : []));
   const again = { A: measuredIn('A'), B: measuredIn('B') };
   return { before: worstFigures(edges, again), after: worstFigures(standing, again) };
 }

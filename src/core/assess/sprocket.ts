@@ -1,16 +1,21 @@
 import type { Limits } from '../families';
-import { estimate, mm } from '../quantity';
+import { mm } from '../quantity';
 import type { BenchSheet } from '../sheet';
-import { measuredCheck, missingCheck, observedCheck, workCheck, type Check } from './check';
+import { missingCheck, observedCheck, readingCheck, repeatOf, workCheck, type Check } from './check';
 
 /** Checks of the drive sprocket. */
 export function assessDriveSprocket(sheet: BenchSheet, limits: Limits): readonly Check[] {
   const part = 'driveSprocket' as const;
   const sprocket = sheet.driveSprocket ?? {};
-  const wear = sprocket.wear ? estimate(sprocket.wear) : null;
+  const { wear } = sprocket;
   const checks: Check[] = [
     wear
-      ? measuredCheck({ id: 'sprocket.wear', part }, wear, 'mm', limits['sprocket.wear'], limits['sprocket.wear.watch'])
+      ? readingCheck(
+          { id: 'sprocket.wear', part, repeat: repeatOf('driveSprocket.wear', wear) },
+          wear,
+          limits['sprocket.wear'],
+          limits['sprocket.wear.watch'],
+        )
       : missingCheck({ id: 'sprocket.wear', part }, limits['sprocket.wear'].provenance, {
           code: 'needs',
           readings: ['driveSprocket.wear'],

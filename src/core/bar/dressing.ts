@@ -16,12 +16,14 @@ export interface DressStation {
   readonly leaveLow?: boolean;
 }
 
-/** How level and how smooth a dressed rail is to be. */
+/** How level and how smooth a dressed rail is to be, and what the file takes beside the plan. */
 export interface DressRules {
   /** τ: how far a rail may stand over the low one, mm. */
   readonly tolerance: number;
   /** λ: how fast the profile may climb, mm per mm. */
   readonly slope: number;
+  /** What the pass that makes both rails shine takes off the low one too, mm. */
+  readonly touch: number;
 }
 
 /** What stops a plan: the station and the limit the dressed rail would fall below. */
@@ -38,6 +40,7 @@ export interface DressPlan {
   readonly mouthAfter: readonly (Mm | null)[];
   /** Largest removal off any rail, mm. */
   readonly most: number;
+  /** The least depth that will be measured after the work: the low rail was touched too. */
   readonly weakest: { readonly station: number; readonly depth: Mm } | null;
 }
 
@@ -53,7 +56,7 @@ export interface DressPlan {
  */
 export function dressProfile(
   stations: readonly DressStation[],
-  { tolerance, slope }: DressRules,
+  { tolerance, slope }: Omit<DressRules, 'touch'>,
 ): readonly (Mm | null)[] {
   const planned = stations.filter(inPlan);
   const holding = planned.filter(({ leaveLow }) => !leaveLow);
@@ -76,13 +79,21 @@ function inPlan(station: DressStation): station is DressStation & { near: number
   return station.near !== null && station.far !== null && !station.keptOut;
 }
 
+/** A groove whose rails came down by r: its mouth is narrower, its floor reading nearer. A flare that is filed away leaves a parallel groove. */
+export function grooveAfter(groove: GrooveShape, removal: number): GrooveShape {
+  const { deep, deepAt } = groove;
+  if (deep === null || deepAt === null) return groove;
+  if (removal >= deepAt) return { mouth: deep, deep: null, deepAt: null };
+  return { mouth: mouthAfter(groove, removal), deep, deepAt: mm(deepAt - removal) };
+}
+
 /** Width of the mouth once r has come off the rails: `w₀ − (w₀ − w₁)·r/z₁` for r up to z₁. A parallel groove keeps its width. */
 export function mouthAfter(groove: GrooveShape, removal: number): Mm {
-  return widthAt(groove, groove.deepAt === null ? removal : Math.min(removal, groove.deepAt));
+  return widthAt(groove, removal);
 }
 
 /**
- * The plan for one edge. Dressing never raises a rail: what stands below its target stays.
+ * The plan for one edge. Dressing never raises a rail: what stands below its target is only touched.
  * @param deeper taken off everywhere beside what levelling needs, mm: narrows the mouth of a flared groove
  */
 export function dressPlan(stations: readonly DressStation[], rules: DressRules, deeper = 0): DressPlan {
@@ -100,7 +111,7 @@ export function dressPlan(stations: readonly DressStation[], rules: DressRules, 
   );
   const depths = stations.flatMap((station, i) => {
     const height = target[i] ?? null;
-    return height === null ? [] : [{ station: i, depth: mm(Math.min(height, station.near!, station.far!)) }];
+    return height === null ? [] : [{ station: i, depth: mm(Math.min(height, station.near!, station.far!) - rules.touch) }];
   });
   return {
     target,

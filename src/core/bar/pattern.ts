@@ -1,5 +1,6 @@
 import type { Edge, Station } from './station';
-import { leastDepth, step } from './station';
+import type { EdgeBelief } from './believed';
+import { step } from './station';
 import type { Turned } from './turns';
 
 /** How often the bar is turned over. */
@@ -60,16 +61,18 @@ export function wearPattern(
   return opposite ? { code: 'leaned-on', low: { A: low.A, B: low.B } } : { code: 'cutters-of-one-side', low: low.A };
 }
 
-/** The weakest depth of an edge, or null where none was measured. */
-export function weakestDepth(stations: readonly Station[]): number | null {
-  const depths = stations.flatMap((station) => leastDepth(station)?.value ?? []);
-  return depths.length === 0 ? null : Math.min(...depths);
+/** The weakest depth of an edge as it is believed to be, or null where none was measured. */
+export function weakestDepth(belief: EdgeBelief | null): number | null {
+  if (!belief || belief.places.length === 0) return null;
+  return Math.min(...belief.places.flatMap(({ near, far }) => [near.value, far.value]));
 }
 
-/** The edge to put down next: the one with more depth left at its weakest station. Null when either is unmeasured or both are equal. */
-export function edgeDownNext(edges: Readonly<Record<Edge, readonly Station[]>>): Edge | null {
-  const a = weakestDepth(edges.A);
-  const b = weakestDepth(edges.B);
-  if (a === null || b === null || a === b) return null;
+/** Edges whose weakest places differ by less than this are alike, mm. */
+const ALIKE = 0.005;
+
+/** The edge to put down next: the one with more depth left at its weakest place. Null when either is unmeasured or both are alike. */
+export function edgeDownNext(beliefs: Readonly<Record<Edge, EdgeBelief | null>>): Edge | null {
+  const [a, b] = [weakestDepth(beliefs.A), weakestDepth(beliefs.B)];
+  if (a === null || b === null || Math.abs(a - b) < ALIKE) return null;
   return a > b ? 'A' : 'B';
 }

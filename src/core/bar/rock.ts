@@ -13,18 +13,30 @@ export function engagement(tang: Mm, depth: Mm): Mm {
   return mm(Math.min(tang, depth));
 }
 
-/** Groove width at a depth below the rails, by a straight line through mouth and deep; the mouth alone means a parallel groove. */
+/**
+ * Groove width at a depth below the rails: a straight line from the mouth to the reading near the floor, and **parallel below it**: a flare ends, and nothing is drawn on where
+ * nobody measured. The mouth alone means a parallel groove; so does a reading near the floor that nobody placed.
+ */
 export function widthAt({ mouth, deep, deepAt }: GrooveShape, depth: number): Mm {
-  if (deep === null || deepAt === null || deepAt === 0) return mouth;
-  return mm(mouth + ((deep - mouth) * depth) / deepAt);
+  if (deep === null || deepAt === null || deepAt <= 0) return mouth;
+  return depth >= deepAt ? deep : mm(mouth + ((deep - mouth) * depth) / deepAt);
 }
 
 /**
- * The one width that stands for a flared groove where a link of given engagement rocks in it: `w = (w₀ + w₁′)/2`, w₁′ the width at
- * the depth of engagement by straight line (model §5).
+ * The share of the width near the floor in the one width that stands for a flared groove: `w = (w₀ + w₁′)/2`, w₁′ the width at the depth of engagement
+ * (model §5, §12). A reading near the floor that nobody placed counts as taken where the link ends.
+ * @param engaged how deep the link stands; null where its tang is not known, and then it reaches below the reading near the floor
  */
-export function rockingWidth(groove: GrooveShape, engaged: Mm): Mm {
-  return mm((groove.mouth + widthAt(groove, engaged)) / 2);
+export function deepShare({ deep, deepAt }: Pick<GrooveShape, 'deep' | 'deepAt'>, engaged: number | null): number {
+  if (deep === null) return 0;
+  if (deepAt === null || deepAt <= 0 || engaged === null || engaged >= deepAt) return 1 / 2;
+  return engaged / deepAt / 2;
+}
+
+/** The one width that stands for a flared groove where a link of given engagement rocks in it, by {@link deepShare}. */
+export function rockingWidth(groove: GrooveShape, engaged: Mm | null): Mm {
+  const share = deepShare(groove, engaged);
+  return mm(groove.mouth * (1 - share) + (groove.deep ?? groove.mouth) * share);
 }
 
 /**

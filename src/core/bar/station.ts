@@ -1,6 +1,16 @@
-import { degrees, difference, estimate, mm, type Degrees, type Estimate, type Mm } from '../quantity';
+import {
+  boundsOf,
+  difference,
+  estimate,
+  mm,
+  type BoundedReading,
+  type Bounds,
+  type Estimate,
+  type LengthReading,
+  type Mm,
+} from '../quantity';
 import type { BarSheet, StationSheet } from '../sheet';
-import { engagement, rock, rockingWidth, type GrooveShape } from './rock';
+import { engagement, type GrooveShape } from './rock';
 
 /** The two edges of a bar: A is down when the stamp reads upright. */
 export const EDGES = ['A', 'B'] as const;
@@ -16,16 +26,30 @@ export interface Station {
   readonly at: Mm;
   readonly near: Estimate | null;
   readonly far: Estimate | null;
+  /** Depths of which one mark alone is known: a bound, and no estimate. */
+  readonly oneSided: Readonly<Record<Rail, BoundedReading | null>>;
   readonly mouth: Estimate | null;
   readonly deep: Estimate | null;
+  /** The widths from below and from above: one mark alone holds one side. */
+  readonly widths: { readonly mouth: Bounds | null; readonly deep: Bounds | null };
+  /** How far below the rails the width near the floor was taken; null where nobody said, or said nothing of use. */
   readonly deepAt: Mm | null;
   readonly chips: Readonly<Record<Rail, Chip | null>>;
   /** Rails that one guided pass touched. */
   readonly marker: Marker | null;
+  /** What a square held against the light showed. */
+  readonly square: Square | null;
   /** A dip left as it is. */
   readonly leaveLow: boolean;
   /** The second measurement, after the rework; null where it was not made. */
-  readonly after: { readonly near: Estimate | null; readonly far: Estimate | null; readonly mouth: Estimate | null };
+  readonly after: SecondMeasurement | null;
+}
+
+/** What was measured again at a station after the rework; null for what was not. */
+export interface SecondMeasurement {
+  readonly near: LengthReading | null;
+  readonly far: LengthReading | null;
+  readonly mouth: LengthReading | null;
 }
 
 /** A piece broken out of a rail, mm. */
@@ -35,37 +59,64 @@ export interface Chip {
 }
 
 /** Where a pass of the guided file took the marker off. */
-export type Marker = 'near' | 'far' | 'both' | 'none';
+export type Marker = NonNullable<StationSheet['marker']>;
+/** What a square held against the light showed. */
+export type Square = NonNullable<StationSheet['square']>;
 
-function chipOf(chip: StationSheet['chipNear']): Chip | null {
-  const [length, depth] = [chip && estimate(chip.length), chip && estimate(chip.depth)];
-  return length && depth ? { length: length.value, depth: depth.value } : null;
+/** What a reading says at worst where less is better: its value, or the mark that it does not exceed; one mark from below is all there is otherwise. */
+function worst(reading: LengthReading): Mm {
+  const { lo, hi } = boundsOf(reading);
+  return (hi ?? lo)!.value;
 }
 
-const estimated = (reading: StationSheet['near']): Estimate | null => (reading ? estimate(reading) : null);
+function chipOf(chip: StationSheet['chipNear']): Chip | null {
+  return chip ? { length: worst(chip.length), depth: worst(chip.depth) } : null;
+}
+
+const estimated = (reading: LengthReading | null | undefined): Estimate | null => (reading ? estimate(reading) : null);
+
+const oneSided = (reading: LengthReading | null | undefined): BoundedReading | null =>
+  reading?.kind === 'bounded' && (reading.lo === null || reading.hi === null) ? reading : null;
+
+/** A depth below the rails that says something: zero is at the mouth and tells nothing of the floor. */
+const placed = (depth: number | null): Mm | null => (depth !== null && depth > 0 ? mm(depth) : null);
+
+/** What the depths of a station say: as estimates, and as bounds where one mark alone is known. */
+function depths(
+  near: LengthReading | null | undefined,
+  far: LengthReading | null | undefined,
+): Pick<Station, 'near' | 'far' | 'oneSided'> {
+  return {
+    near: estimated(near),
+    far: estimated(far),
+    oneSided: { near: oneSided(near), far: oneSided(far) },
+  };
+}
+
+function secondMeasurement({ after }: StationSheet): SecondMeasurement | null {
+  const { near = null, far = null, mouth = null } = after ?? {};
+  return near || far || mouth ? { near, far, mouth } : null;
+}
 
 /** The stations of an edge with estimates for readings, in the order of the sheet. A position known only to one side is taken there. */
 export function stationsOf(bar: BarSheet | undefined, edge: Edge): readonly Station[] {
-  return (bar?.edges?.[edge]?.stations ?? []).map((station, index) => {
-    const at = estimate(station.at)?.value ?? (station.at.kind === 'bounded' ? (station.at.lo ?? station.at.hi) : null);
-    return {
-      index,
-      at: mm(at ?? 0),
-      near: estimated(station.near),
-      far: estimated(station.far),
-      mouth: estimated(station.mouth),
-      deep: estimated(station.deep),
-      deepAt: station.deepAt ? (estimate(station.deepAt)?.value ?? null) : null,
-      chips: { near: chipOf(station.chipNear), far: chipOf(station.chipFar) },
-      marker: station.marker ?? null,
-      leaveLow: station.leaveLow ?? false,
-      after: {
-        near: estimated(station.after?.near),
-        far: estimated(station.after?.far),
-        mouth: estimated(station.after?.mouth),
-      },
-    };
-  });
+  return (bar?.edges?.[edge]?.stations ?? []).map((station, index) => ({
+    index,
+    at: estimate(station.at)?.value ?? worst(station.at),
+    ...depths(station.near, station.far),
+    mouth: estimated(station.mouth),
+    deep: estimated(station.deep),
+    widths: {
+      mouth: station.mouth ? boundsOf(station.mouth) : null,
+      deep: station.deep ? boundsOf(station.deep) : null,
+    },
+    deepAt: placed(station.deepAt ? worst(station.deepAt) : null),
+    chips: { near: chipOf(station.chipNear), far: chipOf(station.chipFar) },
+    marker: station.marker ?? null,
+    square: station.square ?? null,
+    leaveLow: station.leaveLow ?? false,
+    after: secondMeasurement(station),
+  }));
 }
 
 /** Shape of the groove at a station, or null where the mouth was not measured. */
@@ -74,7 +125,7 @@ export function grooveOf({ mouth, deep, deepAt }: Station): GrooveShape | null {
 }
 
 /** Step of the rails `Δ = near − far`, mm with uncertainty; null unless both were measured. */
-export function step({ near, far }: Station): Estimate | null {
+export function step({ near, far }: Pick<Station, 'near' | 'far'>): Estimate | null {
   return near && far ? difference(near, far) : null;
 }
 
@@ -85,94 +136,17 @@ export function lowRail({ near, far }: Station): { rail: Rail; depth: Estimate }
 }
 
 /** The least depth known at a station: of both rails, or of the one that was measured. */
-export function leastDepth({ near, far }: Station): Estimate | null {
+export function leastDepth({ near, far }: Pick<Station, 'near' | 'far'>): Estimate | null {
   if (near && far) return near.value <= far.value ? near : far;
   return near ?? far;
 }
 
-/**
- * Lean of a link that follows the rails: `atan(Δ/c)`, c = (T + G)/2 the spacing of the rails' centres. Positive leans to the far side.
- * @param barThickness T, mm
- * @param newGroove G, groove width when new, mm
- */
-export function rawLean(stepHeight: number, barThickness: Mm, newGroove: Mm): Degrees {
-  return degrees(Math.atan(stepHeight / ((barThickness + newGroove) / 2)));
-}
-
-/** Lean the groove allows: a tight groove holds the chain up even on unlevel rails, and presses on its wall instead. */
-export function setLean(raw: Degrees, rocking: Degrees): Degrees {
-  return Math.max(-rocking, Math.min(rocking, raw)) as Degrees;
-}
-
-/** Room under the drive link: the lower rail's height less the tang. Zero or less: the link rubs on the floor. */
-export function floorClearance(least: Estimate, tang: Estimate): Estimate {
-  return difference(least, tang);
-}
-
-/** What the rest of the set contributes to a station's figures; null where not known. */
-export interface Setting {
-  readonly linkThickness: Estimate | null;
-  readonly tang: Estimate | null;
-  readonly barThickness: Mm | null;
-  readonly newGroove: Mm | null;
-}
-
-/** All derived figures of a station; null where a reading they need is missing. */
-export interface StationFigures {
-  readonly step: Estimate | null;
-  readonly rawLean: Degrees | null;
-  readonly rock: Degrees | null;
-  readonly setLean: Degrees | null;
-  /** Rocking width less link thickness. */
-  readonly play: Estimate | null;
-  readonly floorClearance: Estimate | null;
-}
-
-/** Computes the figures of one station. */
-export function stationFigures(station: Station, setting: Setting): StationFigures {
-  const height = step(station);
-  const least = leastDepth(station);
-  const raw =
-    height && setting.barThickness !== null && setting.newGroove !== null
-      ? rawLean(height.value, setting.barThickness, setting.newGroove)
-      : null;
-  const rocking = rockOf(station, setting);
-  return {
-    step: height,
-    rawLean: raw,
-    rock: rocking,
-    setLean: raw !== null && rocking !== null ? setLean(raw, rocking) : null,
-    play: playOf(station, setting),
-    floorClearance: least && setting.tang ? floorClearance(least, setting.tang) : null,
-  };
-}
-
-function rockOf(station: Station, { tang, linkThickness }: Setting): Degrees | null {
-  const engaged = engagedAt(station, tang);
-  const groove = grooveOf(station);
-  if (!engaged || !groove || !linkThickness) return null;
-  return rock(rockingWidth(groove, engaged), linkThickness.value, engaged);
-}
-
 /** Depth of engagement at a station; the whole tang where the groove's depth is not known. Null for a tang that is not. */
-export function engagedAt(station: Station, tang: Estimate | null): Mm | null {
+export function engagedAt(station: Pick<Station, 'near' | 'far'>, tang: Estimate | null): Mm | null {
   if (!tang) return null;
   const least = leastDepth(station);
   const engaged = least ? engagement(tang.value, least.value) : tang.value;
   return engaged > 0 ? engaged : null;
-}
-
-/** Play at a station. Without the tang the mouth alone is taken, which can only overstate it in a flared groove. */
-function playOf(station: Station, { tang, linkThickness }: Setting): Estimate | null {
-  const groove = grooveOf(station);
-  if (!groove || !linkThickness || !station.mouth) return null;
-  const engaged = engagedAt(station, tang);
-  const width = engaged ? rockingWidth(groove, engaged) : groove.mouth;
-  const flared = groove.deep !== null && groove.deepAt !== null && engaged !== null;
-  // With a flare the width is a mixture of two readings: w = w₀·(1 − k) + w₁·k, k = e/(2·z₁).
-  const share = flared ? engaged / (2 * groove.deepAt) : 0;
-  const u = Math.hypot((1 - share) * station.mouth.u, share * (station.deep?.u ?? 0), linkThickness.u);
-  return { value: mm(width - linkThickness.value), u };
 }
 
 /** Depth at the bottom of the chips of a station that are longer than may be left; null where there is none. */
@@ -193,21 +167,45 @@ export function markerSays({ marker }: Station): Rail | 'level' | null {
   return marker === 'both' ? 'level' : null;
 }
 
-/** A guided file bridges a step below this, mm (common practice, no source): then either word may be right. */
-export const MARKER_BLIND_BELOW = 0.05;
+/** Whether a station was measured again after the rework. */
+export const measuredAgainAt = ({ after }: Pick<Station, 'after'>): boolean => after !== null;
 
-/** Whether marker and measured step contradict each other; null where one of them is missing or the step is too small to see. */
-export function markerContradicts(station: Station): boolean | null {
-  const said = markerSays(station);
-  const measured = step(station);
-  if (said === null || !measured) return null;
-  if (Math.abs(measured.value) <= Math.max(MARKER_BLIND_BELOW, 2 * measured.u)) return said === 'level' ? false : null;
-  return said !== (measured.value < 0 ? 'near' : 'far');
+/** What came off the rails between two measurements, mm; nothing where a rail was not measured both times, and never less than nothing. */
+function metalOff(before: Station, now: Pick<Station, 'near' | 'far'>): number {
+  const [first, second] = [leastDepth(before), leastDepth(now)];
+  return first && second ? Math.max(0, first.value - second.value) : 0;
 }
 
-/** A station as it stands after the rework, where it was measured again; what was not measured again is not known. */
-export function afterRework(station: Station): Station | null {
-  const { near, far, mouth } = station.after;
-  if (!near && !far) return null;
-  return { ...station, near, far, mouth, deep: null, deepAt: null, chips: { near: null, far: null }, marker: null };
+/** A chip is shallower by what came off its rail, and gone with the last of it. */
+function chipAfter(chip: Chip | null, off: number): Chip | null {
+  return chip && chip.depth > off ? { ...chip, depth: chip.depth - off } : null;
+}
+
+/**
+ * A station as it stands: what was measured again after the rework counts as it is now, and **what was not still counts as it was first read**. The level tests
+ * of before say nothing of rails that were dressed since.
+ */
+export function standingStation(station: Station): Station {
+  const { after, widths } = station;
+  if (!after) return station;
+  const { near, far, mouth } = after;
+  const first = (rail: Rail) => ({ estimate: station[rail], mark: station.oneSided[rail] });
+  const now = (reading: LengthReading | null, rail: Rail) =>
+    reading ? { estimate: estimated(reading), mark: oneSided(reading) } : first(rail);
+  const [nearNow, farNow] = [now(near, 'near'), now(far, 'far')];
+  const rails = { near: nearNow.estimate, far: farNow.estimate };
+  const off = metalOff(station, rails);
+  const dressed = near !== null || far !== null;
+  return {
+    ...station,
+    ...rails,
+    oneSided: { near: nearNow.mark, far: farNow.mark },
+    mouth: mouth ? estimated(mouth) : station.mouth,
+    widths: { mouth: mouth ? boundsOf(mouth) : widths.mouth, deep: widths.deep },
+    // The reading near the floor stays where it was: the rails came down toward it.
+    deepAt: placed(station.deepAt === null ? null : station.deepAt - off),
+    chips: { near: chipAfter(station.chips.near, off), far: chipAfter(station.chips.far, off) },
+    marker: dressed ? null : station.marker,
+    square: dressed ? null : station.square,
+  };
 }

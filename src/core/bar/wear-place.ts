@@ -1,4 +1,5 @@
-import { leastDepth, type Edge, type Station } from './station';
+import type { EdgeBelief } from './believed';
+import type { Edge } from './station';
 
 /** Where an edge has lost its depth, as a reading of how the saw is used. */
 export type WearPlace =
@@ -26,12 +27,13 @@ interface Depth {
   readonly depth: number;
 }
 
-/** The place of least depth on an edge and what it tells; one station or none tells nothing. */
-export function wearPlace(edge: Edge, stations: readonly Station[]): WearPlace {
-  const depths = stations.flatMap((station): Depth[] => {
-    const least = leastDepth(station);
-    return least ? [{ at: station.at, depth: least.value }] : [];
-  });
+/** The place of least depth on an edge, by what is believed at its stations, and what it tells; one station or none tells nothing. */
+export function wearPlace(edge: Edge, belief: EdgeBelief | null): WearPlace {
+  const depths = (belief?.stations ?? [])
+    .flatMap((place): Depth[] =>
+      place ? [{ at: place.at, depth: Math.min(place.near.value, place.far.value) }] : [],
+    )
+    .sort((a, b) => a.at - b.at);
   if (depths.length < 3) return { code: 'not-measured' };
   const lowest = depths.reduce((least, next) => (next.depth < least.depth ? next : least));
   const lost = Math.max(...depths.map(({ depth }) => depth)) - lowest.depth;

@@ -1,47 +1,112 @@
-import { mm, type Estimate } from '../quantity';
+import { believedAlike, manyWithin, shortestOf, type Alike } from '../belief';
+import { mm, ownUncertainty, sameTool, type Bounds, type Estimate, type Within } from '../quantity';
 
-export type Side = 'left' | 'right';
+export const SIDES = ['left', 'right'] as const;
+export type Side = (typeof SIDES)[number];
+
+/** Lengths of the cutters of each side as read, in their order; numbers of damage refer to them. */
+export type Cutters = Readonly<Record<Side, readonly Bounds[]>>;
 
 /** Damage that must be filed back: on which cutter (numbered from 1), and how far. */
 export interface Damage {
   readonly side: Side;
   readonly cutter: number;
-  readonly setBack: Estimate;
+  readonly setBack: Bounds;
+}
+
+/** One cutter as long as it may be left, from below and from above. */
+interface Piece {
+  readonly side: Side;
+  readonly cutter: number;
+  readonly lo: Alike | null;
+  readonly hi: Alike | null;
 }
 
 /** The cutter that pulls everyone back, and how long all will be. */
 export interface Correction {
   readonly side: Side;
   readonly cutter: number;
+  /** Length of the shortest after correction, over all cutters together. */
   readonly length: Estimate;
+  /** Whether that length is known from both sides, or is a bound. */
+  readonly bound: 'at-least' | 'at-most' | null;
+  /** Damage whose own cutter's side was not measured: it was taken off the shortest of the other side. */
+  readonly notPlaced: Side | null;
+  readonly pieces: readonly Piece[];
+  /** Tool error that all lengths have in common, mm. */
+  readonly common: number;
+  readonly tool: Estimate['tool'];
+}
+
+const alike = (bound: Estimate | null): Alike | null => bound && { value: bound.value, own: ownUncertainty(bound) };
+
+/** What each side's measured cutters are believed to be, from all of them; a bound stays what it is. */
+function believed(side: Side, lengths: readonly Bounds[]): readonly Piece[] {
+  const whole = lengths.filter(({ lo, hi }) => lo && lo === hi);
+  const drawn = new Map(whole.map((bounds, i) => [bounds, believedAlike(whole.map(({ lo }) => alike(lo)!))[i]!]));
+  return lengths.map((bounds, i) => {
+    const piece = drawn.get(bounds);
+    return { side, cutter: i + 1, lo: piece ?? alike(bounds.lo), hi: piece ?? alike(bounds.hi) };
+  });
+}
+
+const less = (length: Alike | null, off: Estimate | null): Alike | null =>
+  length && off && { value: length.value - off.value, own: Math.hypot(length.own, ownUncertainty(off)) };
+
+const value = ({ lo, hi }: Piece): number => (hi ?? lo)?.value ?? Infinity;
+const shorter = (a: Piece, b: Piece): Piece => (value(b) < value(a) ? b : a);
+
+/** The cutter that damage is on: its own, or the shortest of its side, or of the other side where its own was not measured. */
+function damaged({ side, cutter }: Damage, pieces: Readonly<Record<Side, readonly Piece[]>>): Piece | null {
+  const own = pieces[side][cutter - 1];
+  if (own) return own;
+  const others = pieces[side].length > 0 ? pieces[side] : pieces[side === 'left' ? 'right' : 'left'];
+  return others.length > 0 ? others.reduce(shorter) : null;
 }
 
 /**
- * Length all cutters must be filed to: the least of (length − set-back). Damage on a cutter whose length was not measured is taken off the
- * shortest of its side, the cautious reading.
+ * Length all cutters must be filed to: the least of (length − set-back), one question of all cutters. Damage on a cutter whose length was not measured is taken off the
+ * shortest of its side, or of the other where nothing of its side was: the cautious reading.
  * @returns null when no cutter was measured
  */
-export function lengthAfterCorrection(
-  cutters: Readonly<Record<Side, readonly Estimate[]>>,
-  damage: readonly Damage[],
-): Correction | null {
-  const standing = (['left', 'right'] as const).flatMap((side) =>
-    cutters[side].map((length, i): Correction => ({ side, cutter: i + 1, length })),
-  );
-  const filed = damage.flatMap(({ side, cutter, setBack }): Correction[] => {
-    const length = cutters[side][cutter - 1] ?? shortest(cutters[side]);
-    return length
-      ? [{ side, cutter, length: { value: mm(length.value - setBack.value), u: Math.hypot(length.u, setBack.u) } }]
+export function lengthAfterCorrection(cutters: Cutters, damage: readonly Damage[]): Correction | null {
+  const sides = { left: believed('left', cutters.left), right: believed('right', cutters.right) };
+  const standing = [...sides.left, ...sides.right];
+  if (standing.length === 0) return null;
+  const filed = damage.flatMap((each): Piece[] => {
+    const on = damaged(each, sides);
+    return on
+      ? [{ side: each.side, cutter: each.cutter, lo: less(on.lo, each.setBack.hi), hi: less(on.hi, each.setBack.lo) }]
       : [];
   });
-  return [...standing, ...filed].reduce<Correction | null>(
-    (least, next) => (least && least.length.value <= next.length.value ? least : next),
-    null,
-  );
+  const pieces = [...standing, ...filed];
+  const worst = pieces.reduce(shorter);
+  const readings = [...cutters.left, ...cutters.right].flatMap(({ lo, hi }) => lo ?? hi ?? []);
+  const common = Math.max(0, ...readings.map(({ shared = 0 }) => shared));
+  const isWhole = pieces.every(({ lo, hi }) => lo && hi);
+  const shown = pieces.flatMap(({ lo, hi }) => hi ?? lo ?? []);
+  return {
+    side: worst.side,
+    cutter: worst.cutter,
+    length: shortestOf(shown, common)!,
+    bound: isWhole ? null : worst.hi ? 'at-most' : 'at-least',
+    notPlaced: damage.find(({ side }) => cutters[side].length === 0)?.side ?? null,
+    pieces,
+    common,
+    tool: readings[0]?.tool,
+  };
 }
 
-function shortest(lengths: readonly Estimate[]): Estimate | null {
-  return lengths.reduce<Estimate | null>((least, next) => (least && least.value <= next.value ? least : next), null);
+/** How likely all cutters end at or above the limit, one question of all. The mark was measured too: with one tool its own error cancels. */
+export function correctionWithin({ pieces, common, tool }: Correction, limit: Estimate): Within {
+  const cancels = sameTool({ value: mm(0), u: 0, ...(tool ? { tool } : {}) }, limit);
+  const together = cancels ? ownUncertainty(limit) : Math.hypot(common, limit.u);
+  const side = (which: 'lo' | 'hi') => pieces.flatMap((piece) => piece[which] ?? []);
+  const [lo, hi] = [side('lo'), side('hi')];
+  return {
+    least: lo.length < pieces.length ? 0 : manyWithin(lo, together, limit.value),
+    most: hi.length === 0 ? 1 : manyWithin(hi, together, limit.value),
+  };
 }
 
 /** Whole filings before the limit: `(length − limit)/loss per filing`, never below 0. */
@@ -49,14 +114,21 @@ export function filingsLeft(length: number, limit: number, lossPerFiling: number
   return Math.max(0, Math.floor((length - limit) / lossPerFiling + 1e-9));
 }
 
-/** Difference of the mean lengths, left less right, mm; null unless both sides were measured. */
+/** Difference of the mean lengths, left less right, mm; null unless both sides were measured. What one tool put into both cancels. */
 export function imbalance(cutters: Readonly<Record<Side, readonly Estimate[]>>): Estimate | null {
-  const means = (['left', 'right'] as const).map((side) => {
+  const [left, right] = SIDES.map((side) => {
     const lengths = cutters[side];
     if (lengths.length === 0) return null;
-    const value = lengths.reduce((sum, each) => sum + each.value, 0) / lengths.length;
-    return { value, u: Math.sqrt(lengths.reduce((sum, each) => sum + each.u ** 2, 0)) / lengths.length };
+    const mean = lengths.reduce((sum, each) => sum + each.value, 0) / lengths.length;
+    const tool = lengths[0]!.tool;
+    const isOneTool = lengths.every((each) => each.tool !== undefined && each.tool === tool);
+    const u = (of: (each: Estimate) => number) =>
+      Math.sqrt(lengths.reduce((sum, each) => sum + of(each) ** 2, 0)) / lengths.length;
+    const own = u(isOneTool ? ownUncertainty : ({ u: whole }) => whole);
+    return { mean, own, shared: isOneTool ? (lengths[0]!.shared ?? 0) : 0, tool: isOneTool ? tool : undefined };
   });
-  const [left, right] = means;
-  return left && right ? { value: mm(left.value - right.value), u: Math.hypot(left.u, right.u) } : null;
+  if (!left || !right) return null;
+  const cancels = left.tool !== undefined && left.tool === right.tool;
+  const rest = cancels ? 0 : Math.hypot(left.shared, right.shared);
+  return { value: mm(left.mean - right.mean), u: Math.hypot(left.own, right.own, rest) };
 }

@@ -1,25 +1,43 @@
-import type { Estimate } from '../quantity';
+import { difference, mm, type Bounds, type Estimate } from '../quantity';
 
 /** Wear in the rivets from the push-and-pull measure. */
 export interface Elongation {
-  /** Percent of the closed length. */
+  /** Percent of the closed length, never below nothing. */
   readonly percent: number;
   /** Standard uncertainty of the percentage. */
   readonly u: number;
-  /** Play per joint, mm. */
+  /** Play per joint, mm, never below nothing. */
   readonly perJoint: number;
+  /** True where closed came out longer than pulled by more than the doubt of both: one of them is wrong. */
+  readonly contradicts: boolean;
 }
 
+/** Closed longer than pulled by more than so many standard uncertainties is no scatter. */
+const BEYOND_DOUBT = 2;
+
 /**
- * Elongation by push and pull: half the loop pushed closed, then pulled out, `100·(Lp − Lc)/Lc`, and the play per joint `(Lp − Lc)/n`.
+ * Elongation by push and pull: half the loop pushed closed, then pulled out, `100·(Lp − Lc)/Lc`, and the play per joint `(Lp − Lc)/n`. One tape for both: its
+ * own error cancels. Wear is never negative: a difference below nothing within its doubt counts as none, beyond it the two contradict each other.
  * @param joints joints in the stretch measured, at least 1
  * @example elongation({value: 483.1…}, {value: 489.6…}, 52) // 1.345 %, 0.125 mm
  */
 export function elongation(closed: Estimate, pulled: Estimate, joints: number): Elongation {
-  const play = pulled.value - closed.value;
+  const { value, u } = difference(pulled, closed);
+  const play = Math.max(0, value);
   return {
     percent: (100 * play) / closed.value,
-    u: (100 * Math.hypot(pulled.u, (closed.u * pulled.value) / closed.value)) / closed.value,
+    u: (100 * u) / closed.value,
     perJoint: play / joints,
+    contradicts: value < -BEYOND_DOUBT * u,
   };
+}
+
+/** The same in percent from below and from above, where one of the lengths is known only by a mark. */
+export function elongationBounds(closed: Bounds, pulled: Bounds): Bounds {
+  const percent = (long: Estimate | null, short: Estimate | null): Estimate | null => {
+    if (!long || !short) return null;
+    const { value, u } = difference(long, short);
+    return { value: mm((100 * Math.max(0, value)) / short.value), u: (100 * u) / short.value };
+  };
+  return { lo: percent(pulled.lo, closed.hi), hi: percent(pulled.hi, closed.lo) };
 }

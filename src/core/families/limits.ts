@@ -50,6 +50,8 @@ export const DEFAULT_LIMITS = {
   'bar.dress.loss': limit(0.3, 'mm', 'figure', 'shop'),
   'bar.dress.chip': limit(15, 'mm', 'max', 'shop'),
   'bar.dress.exception': limit(0.25, 'mm', 'max', 'shop'),
+  'bar.dress.touch': limit(0.05, 'mm', 'figure', 'practice'),
+  'bar.dress.doubt': limit(0.03, 'mm', 'figure', 'shop'),
   'bar.dress.pass': limit(0.04, 'mm', 'figure', 'shop'),
   'bar.dress.minutes-setup': limit(4, 'min', 'figure', 'shop'),
   'bar.dress.minutes-per-pass': limit(0.5, 'min', 'figure', 'shop'),

@@ -110,9 +110,19 @@ function grooveStatements(bar: BarSheet, setAside: readonly EvidenceId[]): State
   return [...better, ...last];
 }
 
+/** A nose is made for the pitch of its bar: its mark speaks for a bar that carries none of its own. */
+function noseForBar(bar: BarSheet, stamped: readonly Statement[]): Statement[] {
+  const marked = stamped.some(({ property }) => property === 'pitch');
+  if (marked || bar.nose === 'hard' || !bar.nosePitch) return [];
+  return pitchOf({ id: 'bar.nosePitch', part: 'bar' }, pitchMarkEvidence([bar.nosePitch], 'nose', bar.nosePitch));
+}
+
 function barStatements(bar: BarSheet, setAside: readonly EvidenceId[]): Statement[] {
+  const stamped = stampStatements({ id: 'bar.stamp', part: 'bar' }, readStamp(bar.stamp ?? ''), 'stamp');
+  const counting = setAside.includes('bar.stamp') ? [] : stamped;
   return [
-    ...stampStatements({ id: 'bar.stamp', part: 'bar' }, readStamp(bar.stamp ?? ''), 'stamp'),
+    ...stamped,
+    ...noseForBar(bar, counting),
     ...grooveStatements(bar, setAside),
   ];
 }

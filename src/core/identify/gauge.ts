@@ -1,6 +1,6 @@
 import { GAUGES, GAUGE_IDS, HARVESTER_GAUGE, type GaugeId } from '../families';
-import { estimate, normalCdf, type BoundedReading, type LengthReading } from '../quantity';
-import { markEvidence, scaled, type Evidence } from './combine';
+import { boundsOf, estimate, normalCdf, type BoundedReading, type LengthReading } from '../quantity';
+import { MARK_ERROR, misread, naming, scaled, type Evidence } from './combine';
 import type { IdentityReason } from './reasons';
 
 /** Drive links only wear thinner: by at most this much, mm (model §3). */
@@ -9,8 +9,12 @@ export const LINK_WEAR = 0.06;
 export const FLOOR_WIDENING = 0.15;
 /** Near the floor at a place chosen for being little worn, mm (common practice, no source). */
 export const SOUND_WIDENING = 0.1;
-/** At the mouth wear goes much further, mm (common practice, no source): a worn .050 passes for .058. */
-export const MOUTH_WIDENING = 0.45;
+/** A floor worn wider than that is found now and then: how well it explains a groove beside one worn the usual way (shop's figure). */
+export const FLOOR_WORN = 0.025;
+/** The same for a bar whose gauge is marked: its mark is believed before its worn groove (shop's figure). */
+export const MARKED_FLOOR_WORN = 0.3;
+/** A groove is not narrower than its gauge: how well a wider gauge explains it (shop's figure). */
+const GROOVE_NARROWER = 0.001;
 /** The hand's feel at a slot or a tab: how far a mark may be passed, mm, standard uncertainty. */
 const TAB_FEEL = 0.02;
 
@@ -75,23 +79,38 @@ export function thicknessEvidence(reading: LengthReading): Evidence<GaugeId> | I
   );
 }
 
-const WIDENING = { sound: SOUND_WIDENING, floor: FLOOR_WIDENING, mouth: MOUTH_WIDENING } as const;
+const WIDENING = { sound: SOUND_WIDENING, floor: FLOOR_WIDENING } as const;
 
-/** The gauge of a bar from its groove: at a sound place or near the floor, where it wears little, or at the mouth where it wears much. */
-export function grooveEvidence(reading: LengthReading, where: keyof typeof WIDENING): Evidence<GaugeId> {
+/** Chance that the groove is at least as wide as a gauge, as the reading shows it. */
+function atLeast(reading: LengthReading, thickness: number): number {
+  const { hi } = boundsOf(reading);
+  return hi === null ? 1 : normalCdf((hi.value - thickness) / Math.max(hi.u, TAB_FEEL));
+}
+
+/**
+ * The gauge of a bar from its groove: at a sound place or near the floor, where it wears little. A groove worn wider than usual still leaves the narrower gauges their
+ * share. The mouth wears without end and says its gauge only from below: no gauge is wider than it.
+ */
+export function grooveEvidence(reading: LengthReading, where: 'sound' | 'floor' | 'mouth'): Evidence<GaugeId> {
+  const reasonOf = (at: ReturnType<typeof estimate>): IdentityReason => {
+    if (reading.kind === 'bounded') return { code: 'slot', lo: reading.lo, hi: reading.hi };
+    return { code: where === 'mouth' ? 'groove-mouth' : 'groove-floor', width: at!.value, u: at!.u };
+  };
+  const floor = (gauge: GaugeId): number => Math.max(GROOVE_NARROWER, atLeast(reading, GAUGES[gauge].thickness));
+  if (where === 'mouth') return { reason: reasonOf(estimate(reading)), wears: true, weightOf: scaled(GAUGE_IDS, floor) };
   const widening = WIDENING[where];
-  return widthEvidence(
+  const usual = widthEvidence(
     reading,
     'lo',
     (gauge) => [GAUGES[gauge].thickness, GAUGES[gauge].thickness + widening],
-    (at) => {
-      if (reading.kind === 'bounded') return { code: 'slot', lo: reading.lo, hi: reading.hi };
-      return { code: where === 'mouth' ? 'groove-mouth' : 'groove-floor', width: at!.value, u: at!.u };
-    },
+    reasonOf,
   );
+  const worn = (share: number) =>
+    scaled(GAUGE_IDS, (gauge: GaugeId) => Math.max(usual.weightOf(gauge), share * floor(gauge)));
+  return { reason: usual.reason, wears: true, weightOf: worn(FLOOR_WORN), besideMark: worn(MARKED_FLOOR_WORN) };
 }
 
 /** A gauge punched on the part. */
 export function gaugeMarkEvidence(value: GaugeId, text: string): Evidence<GaugeId> {
-  return markEvidence([value], { code: 'gauge-mark', value, text });
+  return naming([value], { code: 'gauge-mark', value, text }, misread(MARK_ERROR, GAUGE_IDS.length - 1), true);
 }

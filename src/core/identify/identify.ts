@@ -1,4 +1,4 @@
-import type { FamilyId } from '../families';
+import { FAMILY_IDS, GAUGE_IDS, type FamilyId, type GaugeId } from '../families';
 import { estimate } from '../quantity';
 import { EVIDENCE_IDS, type BenchSheet, type EvidenceId } from '../sheet';
 import { collectStatements, type Statement } from './collect';
@@ -13,6 +13,7 @@ import {
   type LinksStatement,
 } from './links';
 import { loopLengthStatements, wayRoundStatements } from './loop-evidence';
+import { withOnMark, type Sourced } from './on-mark';
 import { identifyPitchAndGauge, type PitchAndGaugeEvidence } from './pitch-and-gauge';
 import type { EvidenceItem, Identified, IdentifiedPart, IdentityReason, ThreeNumbers } from './reasons';
 import { withGaugeSettling, withLinksSettling, withPitchSettling } from './settle';
@@ -60,6 +61,19 @@ function barMarks({ bar }: BenchSheet): readonly LinksStatement[] {
   }));
 }
 
+/** The evidence on one property of a part, with the readings it comes from. */
+function sourcedOf<T extends string>(
+  statements: readonly Statement[],
+  part: IdentifiedPart,
+  property: 'pitch' | 'gauge',
+): readonly Sourced<T>[] {
+  return statements.flatMap((each) =>
+    each.part === part && each.property === property && 'evidence' in each
+      ? [{ id: each.id, evidence: each.evidence as unknown as Sourced<T>['evidence'] }]
+      : [],
+  );
+}
+
 interface Said {
   readonly id: EvidenceId;
   readonly part: IdentifiedPart;
@@ -73,8 +87,8 @@ const reasonOf = (statement: Statement | LinksStatement): IdentityReason =>
 function itemsOf(said: readonly Said[], setAside: readonly EvidenceId[]): readonly EvidenceItem[] {
   const items = new Map<string, EvidenceItem>();
   for (const { id, part, reason } of said) {
-    // The nose only repeats what the bar's stamp says.
-    if (part === 'nose' && id === 'bar.stamp') continue;
+    // The nose only repeats what the bar's stamp says, and the bar what its nose says.
+    if ((part === 'nose' && id === 'bar.stamp') || (part === 'bar' && id === 'bar.nosePitch')) continue;
     const before = items.get(id);
     items.set(id, { id, part, says: [...(before?.says ?? []), reason], setAside: setAside.includes(id) });
   }
@@ -104,19 +118,39 @@ export function identify(sheet: BenchSheet, codes: readonly LearnedCode[] = []):
     ...barLinks.map((statement) => ({ id: statement.id, part: 'bar' as const, reason: reasonOf(statement) })),
   ];
   const sourceOf = (reason: IdentityReason) => said.find((each) => each.reason === reason)?.id ?? null;
+  const pitchOf = (part: IdentifiedPart, pitch: Identified<FamilyId>) =>
+    withOnMark(
+      withPitchSettling(sheet, part, pitch, sourceOf),
+      { sheet, part, name: 'pitch' },
+      FAMILY_IDS,
+      sourcedOf<FamilyId>(counts(all), part, 'pitch'),
+    );
+  const gaugeOf = (part: 'chain' | 'bar', gauge: Identified<GaugeId>) =>
+    withOnMark(
+      withGaugeSettling(sheet, part, gauge, sourceOf),
+      { sheet, part, name: 'gauge' },
+      GAUGE_IDS,
+      sourcedOf<GaugeId>(counts(all), part, 'gauge'),
+    );
+  const barCount = withLinksSettling(sheet, 'bar', identifyBarLinks(counts(barLinks)), sourceOf);
   const known = {
     chain: {
-      pitch: withPitchSettling(sheet, 'chain', chain.pitch, sourceOf),
-      gauge: withGaugeSettling(sheet, 'chain', chain.gauge, sourceOf),
+      pitch: pitchOf('chain', chain.pitch),
+      gauge: gaugeOf('chain', chain.gauge),
       driveLinks: withLinksSettling(sheet, 'chain', identifyChainLinks(counts(chainLinks)), sourceOf),
     },
     bar: {
-      pitch: withPitchSettling(sheet, 'bar', bar.pitch, sourceOf),
-      gauge: withGaugeSettling(sheet, 'bar', bar.gauge, sourceOf),
-      driveLinks: withLinksSettling(sheet, 'bar', identifyBarLinks(counts(barLinks)), sourceOf),
+      pitch: pitchOf('bar', bar.pitch),
+      gauge: gaugeOf('bar', bar.gauge),
+      driveLinks: withOnMark(
+        barCount,
+        { sheet, part: 'bar', name: 'driveLinks' },
+        barCount.candidates.map(({ value }) => value),
+        counts(barLinks).flatMap((statement) => ('evidence' in statement ? [statement] : [])),
+      ),
     },
-    driveSprocket: { pitch: withPitchSettling(sheet, 'driveSprocket', driveSprocket.pitch, sourceOf) },
-    nose: { pitch: withPitchSettling(sheet, 'nose', nose.pitch, sourceOf) },
+    driveSprocket: { pitch: pitchOf('driveSprocket', driveSprocket.pitch) },
+    nose: { pitch: pitchOf('nose', nose.pitch) },
   };
   const mouth = (['A', 'B'] as const)
     .flatMap((edge) => sheet.bar?.edges?.[edge]?.stations ?? [])

@@ -1,7 +1,7 @@
 import { z } from 'zod';
-import { GAUGE_IDS, type FamilyId, type GaugeId } from '../families';
+import { FAMILY_IDS, GAUGE_IDS, type FamilyId, type GaugeId } from '../families';
 import { PITCH_MARKS } from '../sheet';
-import { markEvidence, type Evidence } from './combine';
+import { MARK_ERROR, misread, naming, type Evidence } from './combine';
 import { familiesOfMark } from './pitch';
 import type { IdentityReason } from './reasons';
 
@@ -31,10 +31,12 @@ const reasonOf = ({ code, pitch, gauge }: LearnedCode): IdentityReason => ({
 
 /** What a learned code says of the pitch. */
 export function codePitchEvidence(code: LearnedCode): Evidence<FamilyId> | null {
-  return code.pitch && markEvidence(familiesOfMark(code.pitch), reasonOf(code));
+  const doubt = misread(MARK_ERROR, FAMILY_IDS.length - 1);
+  return code.pitch && naming(familiesOfMark(code.pitch), reasonOf(code), doubt, true);
 }
 
 /** What a learned code says of the gauge. */
 export function codeGaugeEvidence(code: LearnedCode): Evidence<GaugeId> | null {
-  return code.gauge && markEvidence([code.gauge], reasonOf(code));
+  const doubt = misread(MARK_ERROR, GAUGE_IDS.length - 1);
+  return code.gauge && naming([code.gauge], reasonOf(code), doubt, true);
 }

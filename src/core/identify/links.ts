@@ -1,6 +1,6 @@
 import type { Estimate, Mm } from '../quantity';
 import type { EvidenceId } from '../sheet';
-import { concluded, contradiction, MARK_ERROR, markEvidence, ranked, type Evidence } from './combine';
+import { concluded, contradiction, CROSS_CHECK_ERROR, MARK_ERROR, misread, naming, ranked, type Evidence } from './combine';
 import type { Identified, IdentityReason, Sequence } from './reasons';
 
 /** How a careful count errs: mostly not, sometimes by one link, seldom by two (shop's figure). */
@@ -34,12 +34,17 @@ function linksFor(cutters: number, sequence: Sequence): number[] {
 
 /** True, false, or null when the count, the cutters or the sequence is not known. */
 export function sequenceAgrees(
-  links: number | null,
+  links: number | null | undefined,
   cutters: number | undefined,
   sequence: Sequence | undefined,
 ): boolean | null {
-  if (links === null || cutters === undefined || sequence === undefined) return null;
+  if (links === null || links === undefined || cutters === undefined || sequence === undefined) return null;
   return cuttersExpected(links, sequence).includes(cutters);
+}
+
+/** The count that two recounts of the links agree on; null where none do. */
+export function countedTwice(counts: readonly number[] | undefined): number | null {
+  return counts?.find((count, i) => counts.indexOf(count) !== i) ?? null;
 }
 
 /** Evidence on a link count, with the reading it comes from. */
@@ -63,7 +68,7 @@ export function countEvidence(value: number): Evidence<number> {
 /** What the cutters say of the links; nothing when no loop carries so many. */
 export function cuttersEvidence(cutters: number, sequence: Sequence): Evidence<number> | null {
   const links = linksFor(cutters, sequence);
-  return links.length === 0 ? null : markEvidence(links, { code: 'cutters', cutters, sequence, links });
+  return links.length === 0 ? null : naming(links, { code: 'cutters', cutters, sequence, links }, CROSS_CHECK_ERROR);
 }
 
 /** The pitch a length is divided by: between `lo` and `hi`, known to u. */
@@ -79,7 +84,7 @@ export function loopLengthEvidence(length: Estimate, pitch: PitchRange): Evidenc
     const needed = length.value / (2 * links);
     const u = Math.hypot(length.u / (2 * links), pitch.u);
     const outside = Math.max(0, pitch.lo - needed, needed - pitch.hi) / u;
-    return Math.max(MARK_ERROR, Math.exp(-(outside ** 2) / 2));
+    return Math.max(CROSS_CHECK_ERROR, Math.exp(-(outside ** 2) / 2));
   };
   const links = Math.round(length.value / (pitch.lo + pitch.hi));
   return { reason: { code: 'loop-length', length: length.value, links }, weightOf };
@@ -96,13 +101,13 @@ export function tapeEvidence(length: Mm, pitch: number): Evidence<number> {
 
 /** Links whose loop falls inside the tensioner's travel. */
 export function centresEvidence(links: readonly number[]): Evidence<number> {
-  return markEvidence(links, { code: 'centres', links });
+  return naming(links, { code: 'centres', links }, CROSS_CHECK_ERROR);
 }
 
 /** A number on the bar's stamp. */
 export function linksMarkEvidence(value: number, text: string, marked: boolean): Evidence<number> {
   const reason: IdentityReason = { code: 'links-mark', value, text, marked };
-  return marked ? markEvidence([value], reason) : { reason, weightOf: (links) => (links === value ? 1 : BARE_DOUBT) };
+  return marked ? naming([value], reason, misread(MARK_ERROR), true) : { reason, weightOf: (links) => (links === value ? 1 : BARE_DOUBT) };
 }
 
 /** Counts that a piece of evidence makes worth weighing. */

@@ -24,33 +24,43 @@ const product = <T extends string>(evidence: readonly Evidence<T>[], candidate: 
  * profile, links of .043 for it. Each property is concluded from the best pair that each of its values is part of, so that a family made in
  * many gauges is not favoured for that.
  */
-export function identifyPitchAndGauge(evidence: PitchAndGaugeEvidence): {
+export function identifyPitchAndGauge(given: PitchAndGaugeEvidence): {
   pitch: Identified<FamilyId>;
   gauge: Identified<GaugeId>;
 } {
-  const pairs = FAMILY_IDS.flatMap((family) =>
-    GAUGE_IDS.map((gauge) => ({
-      family,
-      gauge,
-      weight: pairWeight(family, gauge) * product(evidence.pitch, family) * product(evidence.gauge, gauge),
-    })),
-  );
+  const evidence = given.gauge.some(({ mark }) => mark) ? { ...given, gauge: given.gauge.map(believingMarks) } : given;
+  const pairsBy = (gauges: readonly Evidence<GaugeId>[]) =>
+    FAMILY_IDS.flatMap((family) =>
+      GAUGE_IDS.map((gauge) => ({
+        family,
+        gauge,
+        weight: pairWeight(family, gauge) * product(evidence.pitch, family) * product(gauges, gauge),
+      })),
+    );
+  const pairs = pairsBy(evidence.gauge);
   const known = evidence.pitch.length + evidence.gauge.length > 0;
+  // A worn groove never overrules a pitch that is marked.
+  const isMarked = evidence.pitch.some(({ mark }) => mark);
+  const pitchPairs = isMarked ? pairsBy(evidence.gauge.filter(({ wears }) => !wears)) : pairs;
   /** Each value with the weight of the best pair it is part of. */
-  const share = <T>(values: readonly T[], of: (pair: (typeof pairs)[number]) => T): readonly Candidate<T>[] =>
+  const share = <T>(
+    values: readonly T[],
+    of: (pair: (typeof pairs)[number]) => T,
+    from = pairs,
+  ): readonly Candidate<T>[] =>
     known
       ? ranked(
           values.map((value) => ({
             value,
-            weight: Math.max(...pairs.filter((pair) => of(pair) === value).map(({ weight }) => weight)),
+            weight: Math.max(...from.filter((pair) => of(pair) === value).map(({ weight }) => weight)),
           })),
         )
       : [];
 
-  const families = share(FAMILY_IDS, ({ family }) => family);
+  const families = share(FAMILY_IDS, ({ family }) => family, pitchPairs);
   const gauges = share(GAUGE_IDS, ({ gauge }) => gauge);
   const pitchClash = contradiction(FAMILY_IDS, evidence.pitch);
-  const gaugeClash = contradiction(GAUGE_IDS, evidence.gauge);
+  const gaugeClash = contradiction(GAUGE_IDS, evidence.gauge, notOnlyWorn);
   const pitch = concluded(families, pitchReasons(evidence, families), pitchClash);
   const gauge = concluded(
     gauges,
@@ -58,6 +68,17 @@ export function identifyPitchAndGauge(evidence: PitchAndGaugeEvidence): {
     gaugeClash,
   );
   return { pitch: withRarePair(pitch, gauge), gauge };
+}
+
+const believingMarks = (item: Evidence<GaugeId>): Evidence<GaugeId> =>
+  item.besideMark ? { ...item, weightOf: item.besideMark } : item;
+
+/** A groove wider than its mark says is worn, and no contradiction; one that is narrower is. */
+const WORN_EXPLAINS = 0.012;
+
+function notOnlyWorn(a: Evidence<GaugeId>, b: Evidence<GaugeId>): boolean {
+  if (!a.wears && !b.wears) return true;
+  return GAUGE_IDS.every((gauge) => a.weightOf(gauge) * b.weightOf(gauge) < WORN_EXPLAINS);
 }
 
 function pitchReasons(evidence: PitchAndGaugeEvidence, families: readonly Candidate<FamilyId>[]): IdentityReason[] {

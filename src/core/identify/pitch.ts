@@ -1,7 +1,7 @@
 import { FAMILIES, FAMILY_IDS, HARVESTER_PITCH, type FamilyId } from '../families';
 import { estimate, mm, normalCdf, type LengthReading, type Mm } from '../quantity';
 import type { PitchMark } from '../sheet';
-import { markEvidence, scaled, type Evidence } from './combine';
+import { CROSS_CHECK_ERROR, MARK_ERROR, misread, naming, scaled, type Evidence } from './combine';
 import type { IdentityReason } from './reasons';
 
 /** A chain in use is longer than new by up to this share (model §2: limit of elongation). */
@@ -85,11 +85,13 @@ export function pitchMarkEvidence(
   on: 'stamp' | 'template' | 'sprocket' | 'nose',
   text: string,
 ): Evidence<FamilyId> {
-  return markEvidence(marks.flatMap(familiesOfMark), { code: 'pitch-mark', on, value: marks[0]!, text });
+  const isMark = on !== 'template';
+  const doubt = isMark ? misread(MARK_ERROR, FAMILY_IDS.length - 1) : misread(CROSS_CHECK_ERROR);
+  return naming(marks.flatMap(familiesOfMark), { code: 'pitch-mark', on, value: marks[0]!, text }, doubt, isMark);
 }
 
 /** A file that is a size off the custom is found on some benches: chance that it speaks for another family (shop's figure). */
-const FILE_ERROR = 0.03;
+const FILE_ERROR = 0.1;
 /** Files are sold in steps of about half a millimetre: nearer than this is the same size, mm. */
 const FILE_STEP = 0.2;
 
@@ -110,14 +112,15 @@ export function fileEvidence(size: LengthReading): Evidence<FamilyId> | Identity
   if (families.length === 0) return { code: 'file-fits-none', diameter };
   return {
     reason: { code: 'file-size', diameter },
-    weightOf: (family) => (families.includes(family) ? 1 : FILE_ERROR),
+    weightOf: (family) => (families.includes(family) ? 1 : misread(FILE_ERROR)),
   };
 }
 
 /** Chain laid beside a known one: the small build is 1/4 or low profile, the large one everything else. */
 export function chassisEvidence(chassis: 'small' | 'large'): Evidence<FamilyId> {
-  return markEvidence(
+  return naming(
     FAMILY_IDS.filter((family) => FAMILIES[family].chassis === chassis),
     { code: 'chassis', chassis },
+    misread(MARK_ERROR),
   );
 }

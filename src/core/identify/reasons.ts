@@ -84,6 +84,14 @@ export interface Identified<T> {
   readonly why: readonly IdentityReason[];
   /** Null when settled. */
   readonly settledBy: Settling | null;
+  /** A settled number that one mark alone says: it sells with a caution, and the observation that would confirm it. */
+  readonly onMark: OnMark | null;
+}
+
+/** The one mark that a number stands on, and what would confirm it; null where nothing quick would. */
+export interface OnMark {
+  readonly mark: IdentityReason;
+  readonly confirmedBy: Settling | null;
 }
 
 /** The three numbers of a part that has them all: chain and bar. */

@@ -1,6 +1,14 @@
 import { FAMILIES, FAMILY_IDS, GAUGE_IDS, GAUGES_OF_FAMILY, type FamilyId, type GaugeId } from '../families';
 import { minutesFor, type BenchSheet, type EvidenceId } from '../sheet';
-import type { Candidate, Identified, IdentifiedPart, IdentityReason, Settling } from './reasons';
+import { MARK_ERROR } from './combine';
+import type {
+  Candidate,
+  Identified,
+  IdentifiedPart,
+  IdentifiedProperty,
+  IdentityReason,
+  Settling,
+} from './reasons';
 
 /** An observation that could be made, into which classes it parts the candidates, and how often it succeeds (shop's figure). */
 interface Observation<T> {
@@ -26,8 +34,14 @@ const PITCH: Readonly<Record<IdentifiedPart, readonly Observation<FamilyId>[]>> 
     // Gauges that only one of the families is made in tell them apart.
     { measure: 'chain.driveLinkThickness', classOf: (family) => GAUGES_OF_FAMILY[family].join(), succeeds: 0.5 },
   ],
-  bar: [{ measure: 'bar.stamp', classOf: itself, succeeds: LEGIBLE }],
-  driveSprocket: [{ measure: 'driveSprocket.pitch', classOf: itself, succeeds: LEGIBLE }],
+  bar: [
+    { measure: 'bar.stamp', classOf: itself, succeeds: LEGIBLE },
+    { measure: 'bar.nosePitch', classOf: itself, succeeds: LEGIBLE - 0.05 },
+  ],
+  driveSprocket: [
+    { measure: 'driveSprocket.pitch', classOf: itself, succeeds: LEGIBLE },
+    { measure: 'driveSprocket.stamp', classOf: itself, succeeds: LEGIBLE - 0.05 },
+  ],
   nose: [
     { measure: 'bar.nosePitch', classOf: itself, succeeds: LEGIBLE },
     { measure: 'bar.stamp', classOf: itself, succeeds: LEGIBLE - 0.05 },
@@ -76,6 +90,9 @@ function made(sheet: BenchSheet, measure: string): boolean {
   return value !== undefined && value !== '' && !(Array.isArray(value) && value.length === 0);
 }
 
+/** Whether a reading can be made at all: a hard nose has no sprocket that carries a mark. */
+const applies = ({ bar }: BenchSheet, measure: string): boolean => measure !== 'bar.nosePitch' || bar?.nose !== 'hard';
+
 /** Readings worth making again although they stand: a second count, a longer span. */
 const REPEATABLE: readonly string[] = ['chain.driveLinks'];
 
@@ -85,7 +102,7 @@ function bestOf<T>(
   observations: readonly Observation<T>[],
 ): Settling | null {
   const worth = observations
-    .filter(({ measure }) => REPEATABLE.includes(measure) || !made(sheet, measure))
+    .filter(({ measure }) => applies(sheet, measure) && (REPEATABLE.includes(measure) || !made(sheet, measure)))
     .map((observation) => ({
       measure: observation.measure,
       minutes: minutesFor(observation.measure),
@@ -109,6 +126,16 @@ function repeatOf(
   return quickest ? { measure: quickest, minutes: minutesFor(quickest), gain: 0.5 } : null;
 }
 
+/**
+ * What to make again when all was made and the number is open all the same (a thickness between two gauges, a stamp that nobody can read): the observation that
+ * would tell most if it came out clearer.
+ */
+function againOf<T>(observations: readonly Observation<T>[], candidates: readonly Candidate<T>[]): Settling | null {
+  const worth = (observation: Observation<T>) => gainOf(candidates, observation) / minutesFor(observation.measure);
+  const [best] = [...observations].sort((a, b) => worth(b) - worth(a));
+  return best ? { measure: best.measure, minutes: minutesFor(best.measure), gain: LEAST_GAIN } : null;
+}
+
 /** A gain that is never nothing while a number is open: two equal counts are asked for even when one count is all but sure. */
 const LEAST_GAIN = 0.05;
 
@@ -124,10 +151,31 @@ function settling<T>(
   const candidates = property.candidates.length > 0 ? property.candidates : unknown;
   const best = bestOf(sheet, candidates, observations);
   if (best) return { ...property, settledBy: { ...best, gain: Math.max(best.gain, LEAST_GAIN) } };
-  const again = observations.find(({ measure }) => REPEATABLE.includes(measure));
-  const repeat = again && { measure: again.measure, minutes: minutesFor(again.measure), gain: LEAST_GAIN };
-  return { ...property, settledBy: repeat ?? null };
+  return { ...property, settledBy: againOf(observations, candidates) };
 }
+
+/**
+ * What would confirm a number that one mark alone says: the quickest observation of another kind that could contradict it.
+ * @param mark the reading that the mark stands on
+ */
+export function confirming(
+  sheet: BenchSheet,
+  part: IdentifiedPart,
+  property: IdentifiedProperty,
+  mark: EvidenceId,
+): Settling | null {
+  const observations: readonly { readonly measure: string }[] =
+    property === 'pitch' ? PITCH[part] : (property === 'gauge' ? GAUGE : LINKS)[part as 'chain' | 'bar'];
+  const [quickest] = observations
+    .map(({ measure }) => measure)
+    .filter((measure) => measure !== mark && !made(sheet, measure) && !CONFIRMS_NOTHING.includes(measure))
+    .filter((measure) => applies(sheet, measure))
+    .sort((a, b) => minutesFor(a) - minutesFor(b));
+  return quickest === undefined ? null : { measure: quickest, minutes: minutesFor(quickest), gain: MARK_ERROR };
+}
+
+/** Too vague to confirm a mark. */
+const CONFIRMS_NOTHING: readonly string[] = ['chain.fileSize'];
 
 type SourceOf = (reason: IdentityReason) => EvidenceId | null;
 

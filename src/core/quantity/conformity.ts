@@ -1,4 +1,5 @@
-import { estimate, type Estimate, type LengthReading } from './reading';
+import { estimate, type Bounds, type Estimate, type LengthReading } from './reading';
+import { mm } from './length';
 import { normalCdf } from './normal';
 
 /** Which side of a limit is the good one: at least (`min`) or at most (`max`). The limit itself is good. */
@@ -29,18 +30,48 @@ export function probabilityWithin({ value, u }: Estimate, limit: number, kind: L
 }
 
 /**
- * Probability that a reading is on the good side of a limit: normal for a measured one, the share of the interval for a
- * bounded one. An open interval decides only when all of it lies on one side.
- * @returns null when an open interval straddles the limit, so that nothing can be said
+ * What can be said of the probability that a value is on the good side: it lies between the two. They are equal where a reading says all there is; a bound
+ * alone leaves everything open between what it excludes and what it allows.
  */
-export function readingWithin(reading: LengthReading, limit: number, kind: LimitKind): number | null {
-  if (reading.kind === 'measured') return probabilityWithin(estimate(reading)!, limit, kind);
-  const lo = reading.lo ?? -Infinity;
-  const hi = reading.hi ?? Infinity;
-  if (lo >= limit) return kind === 'min' ? 1 : Number(hi === limit);
-  if (hi <= limit) return kind === 'max' ? 1 : 0;
-  if (!Number.isFinite(hi - lo)) return null;
-  const above = (hi - limit) / (hi - lo);
+export interface Within {
+  readonly least: number;
+  readonly most: number;
+}
+
+/** A probability that is known. */
+export const exactly = (probability: number): Within => ({ least: probability, most: probability });
+
+/**
+ * How likely a reading is on the good side of a limit (JCGM 106:2012): normal for a measured one, the share of the interval for one between two marks. A
+ * single mark is a bound and judged as one: where it lies beyond the limit it condemns; where even a reading made at the mark itself would clear, it
+ * clears; else it leaves the question open.
+ */
+export function readingWithin(reading: LengthReading, limit: number, kind: LimitKind): Within {
+  if (reading.kind === 'measured') return exactly(probabilityWithin(estimate(reading)!, limit, kind));
+  const { lo, hi, u = 0 } = reading;
+  if (lo !== null && hi !== null) return exactly(shareWithin(lo, hi, limit, kind));
+  const [worst, best] = kind === 'min' ? [lo, hi] : [hi, lo];
+  if (worst !== null) return { least: probabilityWithin({ value: worst, u }, limit, kind), most: 1 };
+  const excluded = best !== null && (kind === 'min' ? best <= limit : best >= limit);
+  return { least: 0, most: excluded ? 0 : 1 };
+}
+
+/**
+ * How likely a value is on the good side where it is known from below and from above, each as an estimate: at worst by the one, at best by the other; a side that nothing holds
+ * leaves all open.
+ */
+export function boundsWithin({ lo, hi }: Bounds, limit: number, kind: LimitKind): Within {
+  const [worst, best] = kind === 'min' ? [lo, hi] : [hi, lo];
+  return {
+    least: worst ? probabilityWithin(worst, limit, kind) : 0,
+    most: best ? probabilityWithin(best, limit, kind) : 1,
+  };
+}
+
+/** Share of an interval on the good side of a limit. */
+function shareWithin(lo: number, hi: number, limit: number, kind: LimitKind): number {
+  if (lo === hi) return probabilityWithin({ value: mm(lo), u: 0 }, limit, kind);
+  const above = Math.min(1, Math.max(0, (hi - limit) / (hi - lo)));
   return kind === 'min' ? above : 1 - above;
 }
 
@@ -51,6 +82,12 @@ export function readingWithin(reading: LengthReading, limit: number, kind: Limit
 export function outcomeOf(probability: number, inWarningBand = false): Conformity['outcome'] {
   if (probability >= SURE) return inWarningBand ? 'watch' : 'ok';
   return probability <= 1 - SURE + Number.EPSILON ? 'fail' : 'undecided';
+}
+
+/** The outcome where only bounds of the probability may be known: called only when both ends of it agree. */
+export function outcomeWithin({ least, most }: Within, inWarningBand = false): Conformity['outcome'] {
+  if (least >= SURE) return outcomeOf(least, inWarningBand);
+  return outcomeOf(most) === 'fail' ? 'fail' : 'undecided';
 }
 
 /** Judges one estimate against one limit. */

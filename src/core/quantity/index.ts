@@ -5,6 +5,7 @@ export * from './parse';
 export * from './format';
 export * from './instrument';
 export * from './reading';
+export * from './scatter';
 export * from './typed-reading';
 export * from './normal';
 export * from './conformity';

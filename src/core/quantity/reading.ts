@@ -9,6 +9,8 @@ export interface MeasuredReading {
   readonly instrument: InstrumentId;
   /** How well the hand places the tool here, mm, where it differs from the instrument's usual. */
   readonly placing?: number;
+  /** Standard deviation of one placing as this job's repeats show it, mm; it replaces what is usual. */
+  readonly scatter?: number;
 }
 
 /** A length known only to lie between two go/no-go marks; an open side is null. */
@@ -16,15 +18,24 @@ export interface BoundedReading {
   readonly kind: 'bounded';
   readonly lo: Mm | null;
   readonly hi: Mm | null;
+  /** Standard uncertainty of a reading made at one of the marks, mm. */
+  readonly u?: number;
 }
 
 /** A length, however it was learned. */
 export type LengthReading = MeasuredReading | BoundedReading;
 
-/** One value with one standard uncertainty, both in millimetres: what arithmetic is done with. */
+/**
+ * One value with one standard uncertainty, both in millimetres: what arithmetic is done with. `shared` is the part of the uncertainty that every reading
+ * of the same tool has in common: in a difference of two of them it cancels.
+ */
 export interface Estimate {
   readonly value: Mm;
   readonly u: number;
+  readonly shared?: number;
+  readonly tool?: InstrumentId;
+  /** The marks between which the value lies anywhere alike, where it was read by two of them. */
+  readonly between?: readonly [number, number];
 }
 
 /** A measured reading from its values. */
@@ -37,17 +48,30 @@ export function measured(repeats: readonly [Mm, ...Mm[]], instrument: Instrument
 const mean = (values: readonly number[]): number => values.reduce((sum, value) => sum + value, 0) / values.length;
 
 /**
- * Standard uncertainty of a measured length, mm:
- * `u² = (resolution/√12)² + (maxError/√3)² + placing² + (n ≥ 2 ? s²/n : 0)`.
- * @see JCGM 100:2008 4.2 (repeats), 4.3.7 (rectangular distributions), 5.1.2 (sum of squares)
+ * What one placing of a tool adds, standard deviation in mm: `e² = placing² + resolution²/12`, or as the job's own repeats show it.
+ * @see JCGM 100:2008 4.3.7 (rectangular distributions), 5.1.2 (sum of squares)
+ */
+export function placingUncertainty({ instrument, placing, scatter }: Omit<MeasuredReading, 'kind' | 'repeats'>): number {
+  if (scatter !== undefined) return scatter;
+  const { resolution, placing: usual } = INSTRUMENTS[instrument];
+  return Math.hypot(placing ?? usual, resolution / Math.sqrt(12));
+}
+
+/** What a tool shares with every reading of the job, standard deviation in mm: `b² = maxError²/3` (JCGM 100:2008 4.3.7). */
+export function sharedUncertainty(instrument: InstrumentId): number {
+  return INSTRUMENTS[instrument].maxError / Math.sqrt(3);
+}
+
+/**
+ * Standard uncertainty of the mean of n repeats, mm: `u² = b² + e²/n`. Repeating helps, down to what the tool shares.
+ * @see JCGM 100:2008 4.2 (repeats), 5.2.4 (what readings have in common)
+ * @example depth rod, one reading 0.0530, nine 0.0241
  */
 export function standardUncertainty(reading: MeasuredReading): number {
-  const { resolution, maxError, placing } = INSTRUMENTS[reading.instrument];
-  const hand = reading.placing ?? placing;
-  const n = reading.repeats.length;
-  const centre = mean(reading.repeats);
-  const scatter = n < 2 ? 0 : reading.repeats.reduce((sum, x) => sum + (x - centre) ** 2, 0) / (n - 1) / n;
-  return Math.sqrt(resolution ** 2 / 12 + maxError ** 2 / 3 + hand ** 2 + scatter);
+  return Math.hypot(
+    sharedUncertainty(reading.instrument),
+    placingUncertainty(reading) / Math.sqrt(reading.repeats.length),
+  );
 }
 
 /**
@@ -56,12 +80,46 @@ export function standardUncertainty(reading: MeasuredReading): number {
  * @returns null when one bound is missing: half a statement has no middle
  */
 export function estimate(reading: LengthReading): Estimate | null {
-  if (reading.kind === 'measured') return { value: mm(mean(reading.repeats)), u: standardUncertainty(reading) };
+  if (reading.kind === 'measured')
+    return {
+      value: mm(mean(reading.repeats)),
+      u: standardUncertainty(reading),
+      shared: sharedUncertainty(reading.instrument),
+      tool: reading.instrument,
+    };
   if (reading.lo === null || reading.hi === null) return null;
-  return { value: mm((reading.lo + reading.hi) / 2), u: (reading.hi - reading.lo) / Math.sqrt(12) };
+  const { lo, hi } = reading;
+  return { value: mm((lo + hi) / 2), u: (hi - lo) / Math.sqrt(12), between: [lo, hi] };
 }
 
-/** The difference of two independent estimates, uncertainties added in squares (JCGM 100:2008 5.1.2). */
+/** The part of an uncertainty that a reading does not share with others of its tool, mm. */
+export function ownUncertainty({ u, shared = 0 }: Estimate): number {
+  return Math.sqrt(Math.max(0, u ** 2 - shared ** 2));
+}
+
+/** Whether two estimates were made with one tool, so that its own error is in both alike. */
+export const sameTool = (a: Estimate, b: Estimate): boolean => a.tool !== undefined && a.tool === b.tool;
+
+/**
+ * The difference of two estimates, uncertainties added in squares (JCGM 100:2008 5.1.2); what one tool put into both cancels (5.2.4).
+ */
 export function difference(a: Estimate, b: Estimate): Estimate {
-  return { value: mm(a.value - b.value), u: Math.hypot(a.u, b.u) };
+  const [first, second] = sameTool(a, b) ? [ownUncertainty(a), ownUncertainty(b)] : [a.u, b.u];
+  return { value: mm(a.value - b.value), u: Math.hypot(first, second) };
+}
+
+/** A bound of a length: an estimate that the true value reaches or does not exceed. */
+export interface Bounds {
+  /** The true value is at least this; null where nothing holds it from below. */
+  readonly lo: Estimate | null;
+  /** The true value is at most this; null where nothing holds it from above. */
+  readonly hi: Estimate | null;
+}
+
+/** What a reading says from below and from above: a measured one the same from both sides, a bounded one its marks. */
+export function boundsOf(reading: LengthReading): Bounds {
+  const both = estimate(reading);
+  if (both) return { lo: both, hi: both };
+  const { lo, hi, u = 0 } = reading as BoundedReading;
+  return { lo: lo === null ? null : { value: lo, u }, hi: hi === null ? null : { value: hi, u } };
 }

@@ -3,7 +3,7 @@ import type { FieldKind } from './field';
 import { type InstrumentId } from './instrument';
 import { mm, type Mm } from './length';
 import { parseLength, type LengthProblem } from './parse';
-import { measured, type LengthReading } from './reading';
+import { measured, standardUncertainty, type LengthReading } from './reading';
 
 /** Whether go/no-go marks are tabs put into a groove or slots put over a link. */
 export type GoNoGo = 'tab' | 'slot';
@@ -25,15 +25,19 @@ const BOUND = /^(enters|refuses)\s+(.+)$/i;
 /**
  * Bounds from go/no-go marks. A tab that enters a groove is no wider than it; a slot that a link enters is no
  * narrower than the link.
+ * @param field the field that is read: how its marks bound, and its usual tool
  */
 export function boundedFrom(
   enters: Mm | null,
   refuses: Mm | null,
-  goNoGo: GoNoGo,
+  { goNoGo = 'tab', instrument, placing }: Omit<FieldSpec, 'kind'>,
 ): Result<LengthReading, ReadingProblem> {
   const [lo, hi] = goNoGo === 'tab' ? [enters, refuses] : [refuses, enters];
   if (lo !== null && hi !== null && lo >= hi) return err({ code: 'bounds-crossed', lo, hi });
-  return ok({ kind: 'bounded', lo, hi });
+  const shown = lo ?? hi;
+  if (shown === null) return err({ code: 'empty' });
+  // A mark is trusted no further than a reading made at it with the field's usual tool.
+  return ok({ kind: 'bounded', lo, hi, u: standardUncertainty(measured([shown], instrument, placing)) });
 }
 
 type ReadingResult = Result<LengthReading, ReadingProblem>;
@@ -93,5 +97,5 @@ function parseBounds(text: string, field: FieldSpec, declared?: 'mm' | 'in'): Re
     if (match[1]!.toLowerCase() === 'enters') enters = read.value.length;
     else refuses = read.value.length;
   }
-  return boundedFrom(enters, refuses, field.goNoGo ?? 'tab');
+  return boundedFrom(enters, refuses, field);
 }

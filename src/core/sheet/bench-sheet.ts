@@ -16,6 +16,12 @@ export const afterSchema = z.strictObject({
 /** Where one pass of the guided file took the marker off. */
 export const MARKER = ['near', 'far', 'both', 'none'] as const;
 
+/** What a square held against the light shows at a station: both rails touched, or light under the low one. */
+export const SQUARE = ['level', 'near-high', 'far-high'] as const;
+
+/** A clean bar stood on its edge on a flat surface: it stands, or falls to a side. */
+export const STANDS = ['yes', 'near', 'far'] as const;
+
 /** Everything the sheet can say of one station on one edge. */
 export const stationSchema = z.strictObject({
   at: quantity('at').describe('Position along the edge from the tail.'),
@@ -29,12 +35,19 @@ export const stationSchema = z.strictObject({
   chipNear: chipSchema.optional().describe('Piece broken out of the near rail.'),
   chipFar: chipSchema.optional().describe('Piece broken out of the far rail.'),
   marker: z.enum(MARKER).optional().describe('Rails that one guided pass touched: the untouched rail is the low one.'),
+  square: z.enum(SQUARE).optional().describe('Square on the rails against the light: level, or which rail is high.'),
   leaveLow: z.boolean().optional().describe('A dip left as it is, because levelling to it would cost the whole edge.'),
   after: afterSchema.optional().describe('The second measurement, after the rework.'),
   note: z.string().max(500).optional(),
 });
 
-export const edgeSchema = z.strictObject({ stations: z.array(stationSchema).max(60) });
+export const edgeSchema = z.strictObject({
+  stations: z.array(stationSchema).max(60).default([]),
+  stands: z
+    .enum(STANDS)
+    .optional()
+    .describe('The clean bar stood on this edge on a flat surface: it stands, or falls to that side.'),
+});
 
 /** Work on a bar, in working order: straight before level, level before deburring, clean last of all. */
 export const BAR_OPERATIONS = [
@@ -289,3 +302,4 @@ export type BarSheet = NonNullable<BenchSheet['bar']>;
 export type ChainSheet = NonNullable<BenchSheet['chain']>;
 export type DriveSprocketSheet = NonNullable<BenchSheet['driveSprocket']>;
 export type StationSheet = z.output<typeof stationSchema>;
+export type EdgeSheet = z.output<typeof edgeSchema>;

@@ -19,9 +19,9 @@ export interface EntryPlace {
   readonly schema: z.core.$ZodType;
 }
 
-/** Takes off `optional` wrappers. */
+/** Takes off `optional` and `default` wrappers. */
 function bare(schema: z.core.$ZodType): z.core.$ZodType {
-  return schema instanceof z.ZodOptional ? bare(schema.def.innerType) : schema;
+  return schema instanceof z.ZodOptional || schema instanceof z.ZodDefault ? bare(schema.def.innerType) : schema;
 }
 
 const enumOptions = (schema: z.core.$ZodType): readonly string[] | null =>

@@ -9,3 +9,4 @@ export * from './entry';
 export * from './sheet-from-entries';
 export * from './entries-from-sheet';
 export * from './minutes';
+export * from './own-scatter';

@@ -48,7 +48,7 @@ function readBounds(given: z.infer<typeof boundsSchema>, field: SheetField): Par
     if (read.value.kind === 'measured') sides[side] = read.value.repeats[0];
   }
   if (sides.enters === null && sides.refuses === null) return { ok: false, error: { code: 'empty' } };
-  return boundedFrom(sides.enters, sides.refuses, spec.goNoGo ?? 'tab');
+  return boundedFrom(sides.enters, sides.refuses, spec);
 }
 
 /** Reads a written quantity of a field. */

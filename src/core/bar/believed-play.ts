@@ -1,0 +1,114 @@
+import { layoutOf, leastAlong, lesser, profileBelief, type Least } from '../belief';
+import { mm, ownUncertainty, sharedUncertainty, type Bounds, type Estimate, type InstrumentId } from '../quantity';
+import { ANY_LEVEL, commonToolOf, placesAlong } from './profile-prior';
+import { EDGES, type Edge, type Station } from './station';
+
+/** The widest that a groove is anywhere, from all widths together: drawn as the least of its negative, so that one question serves depth and width. */
+export interface WidestBelief {
+  /** What is negative: the greatest width anywhere. */
+  readonly negative: Least;
+  readonly tool: InstrumentId | null;
+  /** The station where it most likely is. */
+  readonly at: { readonly edge: Edge; readonly station: number };
+}
+
+/** What is believed of the width that a link rocks in, over the whole bar. */
+export interface WidthBelief {
+  /** No wider than this anywhere that was measured; null where no reading holds it from above. */
+  readonly atMost: WidestBelief | null;
+  /** As wide as this somewhere, at least; null where no reading holds it from below. */
+  readonly atLeast: WidestBelief | null;
+  /** A station whose mouth is known only from below: nothing is cleared before it is measured. */
+  readonly open: { readonly edge: Edge; readonly station: number } | null;
+}
+
+interface Width {
+  readonly edge: Edge;
+  readonly station: number;
+  readonly at: number;
+  readonly width: Estimate;
+  /** Readings of one kind make one profile: mouth and floor together, or one of them alone. */
+  readonly kind: string;
+}
+
+/** A width for itself; of another tool also with that tool's own error. */
+const ownVariance = (width: Estimate, tool: InstrumentId | null): number =>
+  width.tool === tool ? ownUncertainty(width) ** 2 : width.u ** 2;
+
+/** The greatest of one profile, negative. */
+function greatestOf(widths: readonly Width[], tool: InstrumentId | null, common: number, offset: number): Least {
+  const sorted = [...widths].sort((a, b) => a.at - b.at || a.width.value - b.width.value);
+  const ats = sorted.map(({ at }) => at);
+  const places = placesAlong(ats);
+  const sightings = sorted.map(({ at, width }) => ({ at, value: -width.value, variance: ownVariance(width, tool) }));
+  const held = new Map(
+    sorted.flatMap(({ at, width: { between } }): readonly (readonly [number, readonly [number, number]])[] =>
+      between ? [[places.indexOf(at), [-between[1], -between[0]]]] : [],
+    ),
+  );
+  return leastAlong(profileBelief(sightings, layoutOf(ats, places), ANY_LEVEL), common, held, offset);
+}
+
+/** Columns of the points between two profiles. */
+const APART = 61;
+
+function widest(widths: readonly Width[]): WidestBelief | null {
+  const [first] = widths;
+  if (!first) return null;
+  const tool = commonToolOf(widths.map(({ width }) => width));
+  const common = tool ? sharedUncertainty(tool) : 0;
+  const groups = new Map<string, Width[]>();
+  for (const width of widths) {
+    const key = `${width.edge}${width.kind}`;
+    groups.set(key, [...(groups.get(key) ?? []), width]);
+  }
+  const negative = [...groups.values()]
+    .map((group, i) => greatestOf(group, tool, common, i * APART))
+    .reduce((least, next) => lesser(least, next));
+  const at = widths.reduce((most, next) => (next.width.value > most.width.value ? next : most), first);
+  return { negative, tool, at: { edge: at.edge, station: at.station } };
+}
+
+/**
+ * What is believed of a bar's groove from all its widths.
+ * @param boundsAt the width that a link rocks in at a station: as measured, or as a plan would leave it
+ */
+export function widthBelief(
+  stations: Readonly<Record<Edge, readonly Station[]>>,
+  boundsAt: (edge: Edge, station: Station, i: number) => Bounds,
+): WidthBelief {
+  const all = EDGES.flatMap((edge) =>
+    stations[edge].map((station, i) => ({ edge, station, bounds: boundsAt(edge, station, i) })),
+  );
+  const side = (which: 'lo' | 'hi') =>
+    all.flatMap(({ edge, station, bounds }): readonly Width[] => {
+      const width = bounds[which];
+      const { mouth, deep } = station.widths;
+      const kind = mouth && deep ? 'whole' : mouth ? 'mouth' : 'floor';
+      return width ? [{ edge, station: station.index, at: station.at, width, kind }] : [];
+    });
+  const unheld = all.find(({ station }) => station.widths.mouth && !station.widths.mouth.hi);
+  return {
+    atMost: widest(side('hi')),
+    atLeast: widest(side('lo')),
+    open: unheld ? { edge: unheld.edge, station: unheld.station.index } : null,
+  };
+}
+
+/** The play that the widest place leaves a link, as the least of its negative. */
+export function playAtWidest({ negative, tool }: WidestBelief, link: Estimate): Least {
+  const cancels = link.tool !== undefined && link.tool === tool;
+  const common = cancels ? ownUncertainty(link) : Math.hypot(negative.common, link.u);
+  return { draws: negative.draws.map((draw) => draw + link.value), common };
+}
+
+/** The greatest play with its uncertainty, from the least of its negative. */
+export const positive = ({ value, u }: Estimate): Estimate => ({ value: mm(-value), u });
+
+/** Of so many widths the narrowest reading must be this many standard uncertainties below the link before the place is called pinched. */
+const OF_MANY = 1.5;
+
+/** Whether a groove is no wider than its link: the narrowest of many readings is low by chance, one alone is not. */
+export function isPinched(play: Estimate, readings: number): boolean {
+  return play.value <= (readings > 2 ? -OF_MANY * play.u : 0);
+}

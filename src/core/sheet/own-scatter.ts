@@ -1,0 +1,33 @@
+import { pooledScatter, type LengthReading, type MeasuredReading } from '../quantity';
+import type { BenchSheet } from './bench-sheet';
+
+const isMeasured = (value: object): value is MeasuredReading => 'kind' in value && value.kind === 'measured';
+const isReading = (value: object): value is LengthReading => isMeasured(value) || ('kind' in value && 'lo' in value);
+
+/** All measured lengths of a sheet, wherever they stand. */
+export function measuredReadings(value: unknown): readonly MeasuredReading[] {
+  if (typeof value !== 'object' || value === null) return [];
+  if (isReading(value)) return isMeasured(value) ? [value] : [];
+  return Object.values(value).flatMap(measuredReadings);
+}
+
+function mapped(value: unknown, change: (reading: MeasuredReading) => MeasuredReading): unknown {
+  if (typeof value !== 'object' || value === null) return value;
+  if (isReading(value)) return isMeasured(value) ? change(value) : value;
+  if (Array.isArray(value)) return value.map((each) => mapped(each, change));
+  return Object.fromEntries(Object.entries(value).map(([key, each]) => [key, mapped(each, change)]));
+}
+
+/**
+ * The sheet with its readings as sure as this hand has shown to be: where the repeats of a tool scatter otherwise than is usual, every reading of that
+ * tool carries what they show. Without repeats it is the very same sheet.
+ */
+export function withOwnScatter(sheet: BenchSheet): BenchSheet {
+  const readings = measuredReadings(sheet);
+  if (readings.every(({ repeats }) => repeats.length < 2)) return sheet;
+  const scatterOf = pooledScatter(readings);
+  return mapped(sheet, (reading) => {
+    const scatter = scatterOf(reading);
+    return scatter === null ? reading : { ...reading, scatter };
+  }) as BenchSheet;
+}
