@@ -105,6 +105,10 @@ function pinchChecks({ edges, setting, playLimit }: BarContext): Check[] {
   );
 }
 
+/** Groove widths at which the links in question reach the limit. */
+const widestAllowed = ({ ownLinks, playLimit }: BarContext): readonly number[] =>
+  ownLinks.map(({ thickness }) => thickness.value + playLimit.value);
+
 /** Widths as the advised dressing would leave them; null where no edge is dressed. */
 function widthsAfter(context: BarContext): WidthBelief | null {
   const { edges, setting } = context;
@@ -120,7 +124,11 @@ function widthsAfter(context: BarContext): WidthBelief | null {
     const less = (bound: Estimate | null) => bound && { ...bound, value: (bound.value - narrower) as Estimate['value'] };
     return { lo: less(now.lo), hi: less(now.hi) };
   };
-  return widthBelief({ A: edges.A.stations, B: edges.B.stations }, (edge, _station, i) => after(edge, i));
+  return widthBelief(
+    { A: edges.A.stations, B: edges.B.stations },
+    (edge, _station, i) => after(edge, i),
+    widestAllowed(context),
+  );
 }
 
 /**
@@ -146,7 +154,7 @@ function straightEdgeCheck(context: BarContext, after: Check | undefined): Check
 export function playChecks(context: BarContext): Check[] {
   const { edges, setting, schools } = context;
   const stations = { A: edges.A.stations, B: edges.B.stations };
-  const now = widthBelief(stations, (_edge, station) => rockingBounds(station, setting.tang));
+  const now = widthBelief(stations, (_edge, station) => rockingBounds(station, setting.tang), widestAllowed(context));
   const then = widthsAfter(context);
   // Where the shop closes splayed rails, too much play after dressing is work and no condemnation.
   const after = then ? widestCheck('bar.play-after', then, schools.closeRails === 'off', context) : [];

@@ -13,6 +13,7 @@ import {
   turnsIn,
   wearPattern,
   wearPlace,
+  type Asked,
   type BarBelief,
   type CauseFinding,
   type CutterGeometry,
@@ -196,10 +197,14 @@ export function assessBar(
     families.length === 0 ? null : Math.max(...families.map(({ value }) => limits[depthLimitId(value)].value));
   const overall = read(sheet.bar?.overallLength)?.value ?? null;
   const edgeContext = { setting, limits, depthLimit, playLimit: playLimit.value, overall };
-  const stepLimit = limits['bar.step'].value;
+  const contact = setting.tang ? [setting.tang.value + limits['bar.floor-clearance.contact'].value] : [];
+  const asked: Asked = {
+    depths: [...families.map(({ value }) => limits[depthLimitId(value)].value), ...contact],
+    step: limits['bar.step'].value,
+  };
   const stands = { A: sheet.bar?.edges?.A?.stands ?? null, B: sheet.bar?.edges?.B?.stands ?? null };
   const first = { A: stationsOf(sheet.bar, 'A'), B: stationsOf(sheet.bar, 'B') };
-  const belief = barBelief(first, stands, stepLimit);
+  const belief = barBelief(first, stands, asked);
   const assessed = (stations: typeof first, believed: BarBelief) => ({
     A: assessEdge(stations.A, believed.edges.A, edgeContext),
     B: assessEdge(stations.B, believed.edges.B, edgeContext),
@@ -210,7 +215,7 @@ export function assessBar(
   const now = isAgain ? { A: first.A.map(standingStation), B: first.B.map(standingStation) } : first;
   // An edge stood up before it was dressed says nothing of it now.
   const standsNow = { A: again.A ? null : stands.A, B: again.B ? null : stands.B };
-  const believedNow = isAgain ? barBelief(now, standsNow, stepLimit) : belief;
+  const believedNow = isAgain ? barBelief(now, standsNow, asked) : belief;
   const standing = isAgain ? assessed(now, believedNow) : edges;
   const turned = loggedTurns(sheet);
   const causes = blueingCauses(sheet, standing, limits);

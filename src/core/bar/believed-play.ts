@@ -1,4 +1,15 @@
-import { layoutOf, leastAlong, lesser, profileBelief, type Least } from '../belief';
+import {
+  CLEAR_ROWS,
+  CLOSE_ROWS,
+  isClear,
+  layoutOf,
+  leastAbout,
+  leastAlong,
+  lesser,
+  profileBelief,
+  shortestOf,
+  type Least,
+} from '../belief';
 import { mm, ownUncertainty, sharedUncertainty, type Bounds, type Estimate, type InstrumentId } from '../quantity';
 import { ANY_LEVEL, commonToolOf, placesAlong } from './profile-prior';
 import { EDGES, type Edge, type Station } from './station';
@@ -35,8 +46,8 @@ interface Width {
 const ownVariance = (width: Estimate, tool: InstrumentId | null): number =>
   width.tool === tool ? ownUncertainty(width) ** 2 : width.u ** 2;
 
-/** The greatest of one profile, negative. */
-function greatestOf(widths: readonly Width[], tool: InstrumentId | null, common: number, offset: number): Least {
+/** One profile of widths, negative, with the marks that hold it. */
+function fitWidths(widths: readonly Width[], tool: InstrumentId | null) {
   const sorted = [...widths].sort((a, b) => a.at - b.at || a.width.value - b.width.value);
   const ats = sorted.map(({ at }) => at);
   const places = placesAlong(ats);
@@ -46,37 +57,61 @@ function greatestOf(widths: readonly Width[], tool: InstrumentId | null, common:
       between ? [[places.indexOf(at), [-between[1], -between[0]]]] : [],
     ),
   );
-  return leastAlong(profileBelief(sightings, layoutOf(ats, places), ANY_LEVEL), common, held, offset);
+  return { belief: profileBelief(sightings, layoutOf(ats, places), ANY_LEVEL), held };
 }
 
 /** Columns of the points between two profiles. */
 const APART = 61;
 
-function widest(widths: readonly Width[]): WidestBelief | null {
+/** Readings so far from every level, all on one side, that no roughness between them brings them near it: standard uncertainties, and mm beside. */
+const FAR = 6;
+const FAR_BESIDE = 0.12;
+
+/** Whether each reading by itself answers the question already. */
+function isFar(widths: readonly Width[], levels: readonly number[]): boolean {
+  return levels.every((level) => {
+    const apart = widths.map(({ width }) => (-width.value - level) / (FAR * width.u + FAR_BESIDE));
+    return Math.min(...apart) > 1 || Math.max(...apart) < -1;
+  });
+}
+
+function widest(widths: readonly Width[], levels: readonly number[]): WidestBelief | null {
   const [first] = widths;
   if (!first) return null;
   const tool = commonToolOf(widths.map(({ width }) => width));
   const common = tool ? sharedUncertainty(tool) : 0;
+  const at = widths.reduce((most, next) => (next.width.value > most.width.value ? next : most), first);
+  const place = { edge: at.edge, station: at.station };
+  if (isFar(widths, levels)) {
+    const own = widths.map(({ width }) => ({ value: -width.value, own: Math.sqrt(ownVariance(width, tool)) }));
+    return { negative: leastAbout(shortestOf(own, 0)!, common), tool, at: place };
+  }
   const groups = new Map<string, Width[]>();
   for (const width of widths) {
     const key = `${width.edge}${width.kind}`;
     groups.set(key, [...(groups.get(key) ?? []), width]);
   }
-  const negative = [...groups.values()]
-    .map((group, i) => greatestOf(group, tool, common, i * APART))
-    .reduce((least, next) => lesser(least, next));
-  const at = widths.reduce((most, next) => (next.width.value > most.width.value ? next : most), first);
-  return { negative, tool, at: { edge: at.edge, station: at.station } };
+  const fits = [...groups.values()].map((group) => fitWidths(group, tool));
+  const drawn = (rows: number): Least =>
+    fits
+      .map(({ belief, held }, i) => leastAlong(belief, common, held, i * APART, rows))
+      .reduce((least, next) => lesser(least, next));
+  const few = drawn(CLEAR_ROWS);
+  const negative = isClear(few, levels) ? few : drawn(CLOSE_ROWS);
+  return { negative, tool, at: place };
 }
 
 /**
  * What is believed of a bar's groove from all its widths.
+ * @param widths the widths that it is held against, mm
  * @param boundsAt the width that a link rocks in at a station: as measured, or as a plan would leave it
  */
 export function widthBelief(
   stations: Readonly<Record<Edge, readonly Station[]>>,
   boundsAt: (edge: Edge, station: Station, i: number) => Bounds,
+  widths: readonly number[],
 ): WidthBelief {
+  const levels = widths.map((width) => -width);
   const all = EDGES.flatMap((edge) =>
     stations[edge].map((station, i) => ({ edge, station, bounds: boundsAt(edge, station, i) })),
   );
@@ -88,9 +123,12 @@ export function widthBelief(
       return width ? [{ edge, station: station.index, at: station.at, width, kind }] : [];
     });
   const unheld = all.find(({ station }) => station.widths.mouth && !station.widths.mouth.hi);
+  const [above, below] = [side('hi'), side('lo')];
+  const atMost = widest(above, levels);
+  const isOne = above.length === below.length && above.every(({ width }, i) => width === below[i]!.width);
   return {
-    atMost: widest(side('hi')),
-    atLeast: widest(side('lo')),
+    atMost,
+    atLeast: isOne ? atMost : widest(below, levels),
     open: unheld ? { edge: unheld.edge, station: unheld.station.index } : null,
   };
 }

@@ -1,10 +1,12 @@
 import {
-  BASE,
   believedAt,
+  CLEAR_ROWS,
+  CLOSE_ROWS,
   deviate,
   dipChance,
-  DRAWS,
+  DRAWS_PER_ROW,
   heldBetween,
+  isClear,
   layoutOf,
   normalPoints,
   pick,
@@ -185,11 +187,12 @@ function lowerHeld(mean: number, lean: number, { near, far }: Held): number {
 
 /** The length of edge that each place stands for, mm; a lone station stands for whatever is asked. */
 function stretches(places: readonly number[]): Float64Array {
-  return Float64Array.from(places, (at, j) => {
-    const before = j > 0 ? (at - places[j - 1]!) / 2 : 0;
-    const behind = j < places.length - 1 ? (places[j + 1]! - at) / 2 : 0;
-    return places.length === 1 ? LENGTH_THAT_MATTERS : before + behind;
-  });
+  const last = places.length - 1;
+  const lengths = new Float64Array(places.length);
+  for (let j = 0; j <= last; j += 1)
+    lengths[j] = (places[Math.min(last, j + 1)]! - places[Math.max(0, j - 1)]!) / 2;
+  if (last === 0) lengths[0] = LENGTH_THAT_MATTERS;
+  return lengths;
 }
 
 /** Least depths of an edge drawn over those of the other, and how often the edge is out of level. */
@@ -205,19 +208,25 @@ function drawEdge(
   const lengths = stretches(places);
   const matters = Math.min(LENGTH_THAT_MATTERS, lengths.reduce((sum, each) => sum + each, 0) / 2);
   let unlevel = 0;
-  for (let row = 0; row < BASE; row += 1) {
+  const rows = least.length / DRAWS_PER_ROW;
+  const isHeld = held.size > 0;
+  for (let row = 0; row < rows; row += 1) {
     const mean = pick(depth.components, ((row + 0.5) * SPREADS[0]) % 1);
     const lean = pick(steps.components, ((row + 0.5) * SPREADS[1]) % 1);
+    const depths = mean.mean;
+    const leans = lean.mean;
     const from = row * table.columns + offset;
     deviate(mean, table.points, from, up);
     deviate(lean, table.points, from + size, across);
     for (let turn = 0; turn < 4; turn += 1) {
-      const [heave, tilt] = [turn % 2 === 0 ? 1 : -1, turn < 2 ? 1 : -1];
+      const heave = turn % 2 === 0 ? 1 : -1;
+      const tilt = turn < 2 ? 1 : -1;
       let lowest = Infinity;
       let length = 0;
       for (let j = 0; j < size; j += 1) {
-        const [drawn, apart] = [mean.mean[j]! + heave * up[j]!, lean.mean[j]! + tilt * across[j]!];
-        const marks = held.size > 0 ? held.get(j) : undefined;
+        const drawn = depths[j]! + heave * up[j]!;
+        const apart = leans[j]! + tilt * across[j]!;
+        const marks = isHeld ? held.get(j) : undefined;
         const low = marks ? lowerHeld(drawn, apart, marks) : drawn - Math.abs(apart) / 2;
         if (low < lowest) lowest = low;
         if (Math.abs(apart) > stepLimit) length += lengths[j]!;
@@ -228,17 +237,23 @@ function drawEdge(
     }
   }
   drawDips(dips, least, table.points);
-  return unlevel / DRAWS;
+  return unlevel / least.length;
 }
+
+/** Where each draw falls when they are spread evenly, 0…1: worked out once. */
+const SPREAD_OVER = Float64Array.from({ length: DRAWS_PER_ROW * CLOSE_ROWS }, (_, draw) => ((draw + 0.5) * SPREADS[2]) % 1);
 
 /** Dips of single readings, laid over the draws as often as they are likely. */
 function drawDips(dips: readonly Dip[], least: Float64Array, points: Float64Array): void {
-  for (const { chance, value, own, key } of dips)
-    for (let draw = 0; draw < DRAWS; draw += 1) {
-      if (((draw + 0.5) * SPREADS[2] + key * SPREADS[0]) % 1 >= chance) continue;
+  for (const { chance, value, own, key } of dips) {
+    const shift = (key * SPREADS[0]) % 1;
+    for (let draw = 0; draw < least.length; draw += 1) {
+      const share = SPREAD_OVER[draw]! + shift;
+      if ((share >= 1 ? share - 1 : share) >= chance) continue;
       const low = value + own * points[(draw * 31 + key * 17) % points.length]!;
       if (low < least[draw]!) least[draw] = low;
     }
+  }
 }
 
 /** What is believed at one place of an edge. */
@@ -263,6 +278,29 @@ function edgeBelief(fitted: EdgeFit, stations: readonly Station[], common: numbe
   };
 }
 
+/** What draws say of both edges. */
+interface Drawn {
+  readonly least: Least;
+  readonly stepChance: Readonly<Record<Edge, number>>;
+}
+
+function drawBoth(fits: Readonly<Record<Edge, EdgeFit | null>>, asked: Asked, common: number, rows: number): Drawn {
+  const size = (edge: Edge) => 2 * (fits[edge]?.places.length ?? 0);
+  const table = normalPoints(CLOSE_ROWS, size('A') + size('B'));
+  const draws = new Float64Array(DRAWS_PER_ROW * rows).fill(Infinity);
+  const chance = (edge: Edge, offset: number): number => {
+    const fitted = fits[edge];
+    return fitted ? drawEdge(fitted, asked.step, draws, table, offset) : 0;
+  };
+  const stepChance = { A: chance('A', 0), B: chance('B', size('A')) };
+  return { least: { draws, common }, stepChance };
+}
+
+/** A chance of a step between these is no clear answer. */
+const CLEAR_CHANCE = 0.02;
+
+const isClearChance = (chance: number): boolean => Math.min(chance, 1 - chance) <= CLEAR_CHANCE;
+
 /** Dips as likely as not decide by their own reading. */
 const MORE_LIKELY_THAN_NOT = 0.5;
 
@@ -285,27 +323,34 @@ function weakestPlace(fits: Readonly<Record<Edge, EdgeFit | null>>, beliefs: Bar
   return (found as { at: NonNullable<BarBelief['leastAt']> } | null)?.at ?? null;
 }
 
+/** What a belief is asked: the levels that the least depth is held against, and the step that counts as out of level, mm. */
+export interface Asked {
+  readonly depths: readonly number[];
+  readonly step: number;
+}
+
 /**
  * What is believed of a bar from all its readings together: each edge's rails are a smooth mean and a smooth difference, read with one tool whose own error is common
- * to all; narrow dips are weighed for each reading by itself. One question is then asked of all of it: how deep is the least place anywhere?
- * @param stepLimit step of the rails that counts as out of level, mm
+ * to all; narrow dips are weighed for each reading by itself. One question is then asked of all of it: how deep is the least place anywhere? It is answered by few
+ * draws where they lie far from every limit, and by many where one is near.
  */
 export function barBelief(
   stations: Readonly<Record<Edge, readonly Station[]>>,
   stands: EdgeStands,
-  stepLimit: number,
+  asked: Asked,
 ): BarBelief {
-  const tool = commonToolOf([...stations.A, ...stations.B].flatMap(({ near, far }) => [near ?? [], far ?? []].flat()));
+  const readings = [...stations.A, ...stations.B].flatMap(({ near, far }) => [near, far].flatMap((each) => each ?? []));
+  if (readings.length === 0) return { edges: { A: null, B: null }, least: null, leastAt: null };
+  const tool = commonToolOf(readings);
   const common = tool ? sharedUncertainty(tool) : 0;
   const fits = { A: fitEdge(stations.A, stands.A, tool), B: fitEdge(stations.B, stands.B, tool) };
-  const size = (edge: Edge) => 2 * (fits[edge]?.places.length ?? 0);
-  if (size('A') + size('B') === 0) return { edges: { A: null, B: null }, least: null, leastAt: null };
-  const table = normalPoints(BASE, size('A') + size('B'));
-  const draws = new Float64Array(DRAWS).fill(Infinity);
-  const believed = (edge: Edge, offset: number): EdgeBelief | null => {
+  const few = drawBoth(fits, asked, common, CLEAR_ROWS);
+  const isSettled = EDGES.every((edge) => isClearChance(few.stepChance[edge])) && isClear(few.least, asked.depths);
+  const { least, stepChance } = isSettled ? few : drawBoth(fits, asked, common, CLOSE_ROWS);
+  const believed = (edge: Edge): EdgeBelief | null => {
     const fitted = fits[edge];
-    return fitted && edgeBelief(fitted, stations[edge], common, drawEdge(fitted, stepLimit, draws, table, offset));
+    return fitted && edgeBelief(fitted, stations[edge], common, stepChance[edge]);
   };
-  const edges = { A: believed('A', 0), B: believed('B', size('A')) };
-  return { edges, least: { draws, common }, leastAt: weakestPlace(fits, edges) };
+  const edges = { A: believed('A'), B: believed('B') };
+  return { edges, least, leastAt: weakestPlace(fits, edges) };
 }

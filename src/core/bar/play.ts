@@ -24,6 +24,11 @@ export function rockingBounds(station: Station, tang: Estimate | null): Bounds {
   const { mouth, deep } = station.widths;
   const engaged = engagedAt(station, tang);
   const share = deepShare({ deep: deep?.lo?.value ?? deep?.hi?.value ?? null, deepAt }, engaged);
+  // Readings that are known from both sides alike give one width, and not two that are equal.
+  if (mouth?.lo && mouth.lo === mouth.hi && deep?.lo && deep.lo === deep.hi) {
+    const width = mixed(mouth.lo, deep.lo, share);
+    return { lo: width, hi: width };
+  }
   return {
     lo: deep?.lo ? (mouth?.lo ? mixed(mouth.lo, deep.lo, share) : deep.lo) : null,
     hi: mouth?.hi ? (deep?.hi ? mixed(mouth.hi, deep.hi, share) : mouth.hi) : null,

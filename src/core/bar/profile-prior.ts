@@ -3,21 +3,17 @@ import type { Estimate, InstrumentId } from '../quantity';
 
 /** Sizes that the smooth part of a bar's wear may have, mm, with their weights (a way that was tried on simulated bars). */
 const ROUGHNESS: readonly (readonly [number, number])[] = [
-  [0.005, 4],
-  [0.02, 2.5],
-  [0.05, 1.6],
-  [0.1, 1],
-  [0.2, 0.63],
+  [0.01, 6.5],
+  [0.05, 2.2],
+  [0.15, 1],
   [0.4, 0.4],
 ];
 
 /** The difference of two rails changes more freely along an edge than its depth: one rail alone chips, dents and wears (tried on simulated bars). */
 const STEP_ROUGHNESS: typeof ROUGHNESS = [
-  [0.005, 4],
-  [0.02, 2.5],
-  [0.05, 1.6],
-  [0.1, 1.6],
-  [0.2, 1.8],
+  [0.01, 6.5],
+  [0.06, 2.4],
+  [0.16, 2.6],
   [0.4, 0.8],
 ];
 
@@ -38,8 +34,8 @@ export const LEVEL_OR_NOT: ProfilePrior = {
 };
 
 /** Between stations a profile is asked for at least this often, mm, and in no more parts than this. */
-const PLACE_EVERY = 20;
-const MOST_PARTS = 12;
+const PLACE_EVERY = 40;
+const MOST_PARTS = 9;
 
 /** Stations and places between them, none further apart than is asked for; each once, along the bar. */
 export function placesAlong(ats: readonly number[]): readonly number[] {

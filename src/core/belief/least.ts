@@ -1,10 +1,11 @@
-import { mm, normalCdf, probabilityWithin, type Estimate } from '../quantity';
+import { mm, normalCdf, type Estimate } from '../quantity';
 import { normalPoints } from './normal-points';
 import type { Component, ProfileBelief } from './profile';
 
-/** Rows of normal points; each stands for four draws, with its signs turned. */
-export const BASE = 128;
-export const DRAWS = 4 * BASE;
+/** Rows of normal points for a question that is close, and for one that is not; each row stands for four draws, with its signs turned. */
+export const CLOSE_ROWS = 80;
+export const CLEAR_ROWS = 16;
+export const DRAWS_PER_ROW = 4;
 
 /** Fractions of irrational numbers, which never fall into step: draws are spread over components by them. */
 export const SPREADS = [0.6180339887498949, 0.7548776662466927, 0.5698402909980532] as const;
@@ -48,23 +49,47 @@ export interface Least {
   readonly common: number;
 }
 
+/** Beyond so many standard uncertainties nothing is left of a normal. */
+const NOTHING_LEFT = 8;
+
 /** Probability that the least of all is at or above a limit: one question, however many were read. */
 export function leastWithin({ draws, common }: Least, limit: number): number {
   let sum = 0;
-  for (const draw of draws) sum += probabilityWithin({ value: mm(draw), u: common }, limit, 'min');
+  for (let i = 0; i < draws.length; i += 1) {
+    const margin = draws[i]! - limit;
+    if (margin > NOTHING_LEFT * common) sum += 1;
+    else if (margin >= -NOTHING_LEFT * common) sum += common === 0 ? 1 : normalCdf(margin / common);
+  }
   return sum / draws.length;
+}
+
+/** Further than so many standard uncertainties from a limit no draw comes near it. */
+const CLEARLY = 5;
+
+/** Whether few draws say all there is to say: the least lies clearly on one side of every level that it is held against. */
+export function isClear(least: Least, levels: readonly number[]): boolean {
+  const { value, u } = leastValue(least);
+  return levels.every((level) => Math.abs(value - level) > CLEARLY * u + CLEARLY / 100);
 }
 
 /** Value and standard uncertainty of the least of all. */
 export function leastValue({ draws, common }: Least): Estimate {
   let sum = 0;
   let square = 0;
-  for (const draw of draws) {
-    sum += draw;
-    square += draw ** 2;
+  for (let i = 0; i < draws.length; i += 1) {
+    sum += draws[i]!;
+    square += draws[i]! * draws[i]!;
   }
   const mean = sum / draws.length;
   return { value: mm(mean), u: Math.sqrt(Math.max(0, square / draws.length - mean ** 2) + common ** 2) };
+}
+
+/** Quantiles of a standard normal, evenly spread: a few draws that have its mean and nearly its spread. */
+const QUANTILES = [-1.87, -1.23, -0.84, -0.53, -0.26, 0, 0.26, 0.53, 0.84, 1.23, 1.87] as const;
+
+/** Few draws for a least that is known by its value and uncertainty alone: enough where no limit is near. */
+export function leastAbout({ value, u }: Estimate, common: number): Least {
+  return { draws: Float64Array.from(QUANTILES, (quantile) => value + u * quantile), common };
 }
 
 /** The least of what two things have as their least, drawn apart from one another. */
@@ -76,30 +101,33 @@ export function lesser(a: Least, b: Least): Least {
  * The least anywhere along a profile.
  * @param held marks that hold the profile at a place, by the place's number
  * @param offset column of the points to begin with, so that two profiles are drawn apart
+ * @param rows rows of points to draw by
  */
 export function leastAlong(
   { components, places }: ProfileBelief,
   common: number,
   held: ReadonlyMap<number, readonly [number, number]>,
   offset: number,
+  rows: number,
 ): Least {
   const size = places.length;
-  const table = normalPoints(BASE, offset + 2 * size);
-  const draws = new Float64Array(DRAWS);
+  const { points, columns } = normalPoints(CLOSE_ROWS, offset + 2 * size);
+  const draws = new Float64Array(DRAWS_PER_ROW * rows);
   const deviation = new Float64Array(size);
-  for (let half = 0; half < 2 * BASE; half += 1) {
-    const row = half >> 1;
+  const isHeld = held.size > 0;
+  for (let half = 0; half < 2 * rows; half += 1) {
     const component = pick(components, ((half + 0.5) * SPREADS[0]) % 1);
-    deviate(component, table.points, row * table.columns + offset + (half % 2) * size, deviation);
-    for (const sign of [1, -1]) {
+    const { mean } = component;
+    deviate(component, points, (half >> 1) * columns + offset + (half % 2) * size, deviation);
+    for (let turn = 0; turn < 2; turn += 1) {
       let lowest = Infinity;
       for (let j = 0; j < size; j += 1) {
-        const marks = held.get(j);
-        const drawn = component.mean[j]! + sign * deviation[j]!;
+        const drawn = turn === 0 ? mean[j]! + deviation[j]! : mean[j]! - deviation[j]!;
+        const marks = isHeld ? held.get(j) : undefined;
         const value = marks ? heldBetween(drawn, marks) : drawn;
         if (value < lowest) lowest = value;
       }
-      draws[2 * half + (sign === 1 ? 0 : 1)] = lowest;
+      draws[2 * half + turn] = lowest;
     }
   }
   return { draws, common };

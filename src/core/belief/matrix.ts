@@ -13,7 +13,8 @@ export function factorise(a: Matrix, size: number): Matrix {
   for (let j = 0; j < size; j += 1) {
     const row = j * size;
     let diagonal = a[row + j]!;
-    for (let k = 0; k < j; k += 1) diagonal -= a[row + k]! ** 2;
+    // Powers are written out: this is the innermost loop of every judgement.
+    for (let k = 0; k < j; k += 1) diagonal -= a[row + k]! * a[row + k]!;
     const root = Math.sqrt(Math.max(diagonal, LEAST_VARIANCE));
     a[row + j] = root;
     for (let i = j + 1; i < size; i += 1) {

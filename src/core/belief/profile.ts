@@ -54,14 +54,19 @@ export function correlation(distance: number): number {
 }
 
 /** Components lighter than this are dropped. */
-const NEGLIGIBLE = 0.01;
+const NEGLIGIBLE = 0.03;
 
-const correlations = (a: readonly number[], b: readonly number[]): Float64Array => {
+function correlations(a: readonly number[], b: readonly number[]): Float64Array {
   const table = new Float64Array(a.length * b.length);
+  const isSame = a === b;
   for (let i = 0; i < a.length; i += 1)
-    for (let j = 0; j < b.length; j += 1) table[i * b.length + j] = correlation(Math.abs(a[i]! - b[j]!));
+    for (let j = isSame ? i : 0; j < b.length; j += 1) {
+      const value = correlation(Math.abs(a[i]! - b[j]!));
+      table[i * b.length + j] = value;
+      if (isSame) table[j * b.length + i] = value;
+    }
   return table;
-};
+}
 
 /** The correlations that a belief needs, which are the same for everything measured at the same places. */
 export interface Layout {
@@ -73,6 +78,11 @@ export interface Layout {
 }
 
 export function layoutOf(ats: readonly number[], places: readonly number[]): Layout {
+  // Where every place is a station, one table serves for all three.
+  if (ats.length === places.length && ats.every((at, i) => at === places[i])) {
+    const all = correlations(ats, ats);
+    return { ats, places, between: all, across: all, within: all };
+  }
   return {
     ats,
     places,
@@ -89,43 +99,63 @@ interface Fit {
   readonly logWeight: number;
 }
 
-/** Fits one scale: the factor of the readings' covariance and how well it explains them. */
-function fit(sightings: readonly Sighting[], layout: Layout, centre: number, made: Make): Fit {
-  const n = sightings.length;
-  const [level, scale] = [made.levelSpread ** 2, made.scale ** 2];
-  const covariance = new Float64Array(n * n);
-  for (let k = 0; k < n * n; k += 1) covariance[k] = level + scale * layout.between[k]!;
-  for (let k = 0; k < n; k += 1) covariance[k * n + k]! += sightings[k]!.variance;
-  const factor = factorise(covariance, n);
-  const residual = solveLower(factor, n, Float64Array.from(sightings, ({ value }) => value - centre));
+/** Fits one way of being made: the factor of the readings' covariance and how well it explains them. */
+function fit(values: Float64Array, variances: Float64Array, layout: Layout, made: Make): Fit {
+  const n = values.length;
+  const level = made.levelSpread ** 2;
+  const scale = made.scale ** 2;
+  const { between } = layout;
+  const factor = new Float64Array(n * n);
+  for (let i = 0; i < n; i += 1) {
+    const row = i * n;
+    for (let j = 0; j <= i; j += 1) factor[row + j] = level + scale * between[row + j]!;
+    factor[row + i] = factor[row + i]! + variances[i]!;
+  }
+  factorise(factor, n);
+  const residual = solveLower(factor, n, values.slice());
   let logWeight = Math.log(made.weight);
-  for (let k = 0; k < n; k += 1) logWeight -= Math.log(factor[k * n + k]!) + residual[k]! ** 2 / 2;
+  let volume = 1;
+  for (let k = 0; k < n; k += 1) {
+    volume *= factor[k * n + k]!;
+    logWeight -= (residual[k]! * residual[k]!) / 2;
+    // One logarithm for several factors, before their product leaves what a number can hold.
+    if (k % 16 === 15 || k === n - 1) {
+      logWeight -= Math.log(volume);
+      volume = 1;
+    }
+  }
   return { factor, residual, logWeight };
 }
 
-/** Predicts the places from one fit. */
-function predict(fitted: Fit, layout: Layout, centre: number, made: Make, weight: number) {
-  const [n, m] = [layout.ats.length, layout.places.length];
-  const [level, scale] = [made.levelSpread ** 2, made.scale ** 2];
-  const solved: Float64Array[] = [];
+/** Predicts the places from one fit: what the readings leave of the prior, `K** − K*ᵀ·K⁻¹·K*` by the factor. */
+function predict(fitted: Fit, layout: Layout, centre: number, made: Make, weight: number): Component {
+  const { factor, residual } = fitted;
+  const n = layout.ats.length;
+  const m = layout.places.length;
+  const level = made.levelSpread ** 2;
+  const scale = made.scale ** 2;
+  const solved = new Float64Array(n * m);
   const mean = new Float64Array(m);
-  for (let j = 0; j < m; j += 1) {
-    const column = new Float64Array(n);
-    for (let k = 0; k < n; k += 1) column[k] = level + scale * layout.across[k * m + j]!;
-    solveLower(fitted.factor, n, column);
-    let sum = centre;
-    for (let k = 0; k < n; k += 1) sum += column[k]! * fitted.residual[k]!;
-    mean[j] = sum;
-    solved.push(column);
-  }
   const covariance = new Float64Array(m * m);
-  for (let a = 0; a < m; a += 1)
-    for (let b = 0; b <= a; b += 1) {
-      let sum = level + scale * layout.within[a * m + b]!;
-      const [left, right] = [solved[a]!, solved[b]!];
-      for (let k = 0; k < n; k += 1) sum -= left[k]! * right[k]!;
-      covariance[a * m + b] = sum;
+  for (let j = 0; j < m; j += 1) {
+    const column = j * n;
+    let sum = centre;
+    for (let k = 0; k < n; k += 1) {
+      let rest = level + scale * layout.across[k * m + j]!;
+      const row = k * n;
+      for (let l = 0; l < k; l += 1) rest -= factor[row + l]! * solved[column + l]!;
+      rest /= factor[row + k]!;
+      solved[column + k] = rest;
+      sum += rest * residual[k]!;
     }
+    mean[j] = sum;
+    for (let i = 0; i <= j; i += 1) {
+      let left = level + scale * layout.within[j * m + i]!;
+      const other = i * n;
+      for (let k = 0; k < n; k += 1) left -= solved[column + k]! * solved[other + k]!;
+      covariance[j * m + i] = left;
+    }
+  }
   return { weight, mean, factor: factorise(covariance, m) };
 }
 
@@ -135,9 +165,15 @@ function predict(fitted: Fit, layout: Layout, centre: number, made: Make, weight
  * @param sightings readings at `layout.ats`, one for each, at least one
  */
 export function profileBelief(sightings: readonly Sighting[], layout: Layout, prior: ProfilePrior): ProfileBelief {
-  const mean = sightings.reduce((sum, { value }) => sum + value, 0) / sightings.length;
-  const centre = prior.level ?? mean;
-  const fits = prior.makes.map((made) => fit(sightings, layout, centre, made));
+  const n = sightings.length;
+  const centre = prior.level ?? sightings.reduce((sum, { value }) => sum + value, 0) / n;
+  const values = new Float64Array(n);
+  const variances = new Float64Array(n);
+  sightings.forEach(({ value, variance }, i) => {
+    values[i] = value - centre;
+    variances[i] = variance;
+  });
+  const fits = prior.makes.map((made) => fit(values, variances, layout, made));
   const best = Math.max(...fits.map(({ logWeight }) => logWeight));
   const raw = fits.map(({ logWeight }) => Math.exp(logWeight - best));
   const total = raw.reduce((sum, each) => sum + each, 0);
@@ -158,7 +194,7 @@ export function believedAt({ components, places }: ProfileBelief, j: number): { 
   let square = 0;
   for (const { weight, mean: means, factor } of components) {
     let variance = 0;
-    for (let k = 0; k <= j; k += 1) variance += factor[j * m + k]! ** 2;
+    for (let k = 0; k <= j; k += 1) variance += factor[j * m + k]! * factor[j * m + k]!;
     mean += weight * means[j]!;
     square += weight * (variance + means[j]! ** 2);
   }

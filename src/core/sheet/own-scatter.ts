@@ -4,11 +4,12 @@ import type { BenchSheet } from './bench-sheet';
 const isMeasured = (value: object): value is MeasuredReading => 'kind' in value && value.kind === 'measured';
 const isReading = (value: object): value is LengthReading => isMeasured(value) || ('kind' in value && 'lo' in value);
 
-/** All measured lengths of a sheet, wherever they stand. */
-export function measuredReadings(value: unknown): readonly MeasuredReading[] {
-  if (typeof value !== 'object' || value === null) return [];
-  if (isReading(value)) return isMeasured(value) ? [value] : [];
-  return Object.values(value).flatMap(measuredReadings);
+/** Gathers the measured lengths of a sheet, wherever they stand. */
+function gather(value: unknown, into: MeasuredReading[]): void {
+  if (typeof value !== 'object' || value === null) return;
+  if (Array.isArray(value)) for (const each of value) gather(each, into);
+  else if (!isReading(value)) for (const key in value) gather((value as Record<string, unknown>)[key], into);
+  else if (isMeasured(value)) into.push(value);
 }
 
 function mapped(value: unknown, change: (reading: MeasuredReading) => MeasuredReading): unknown {
@@ -23,7 +24,8 @@ function mapped(value: unknown, change: (reading: MeasuredReading) => MeasuredRe
  * tool carries what they show. Without repeats it is the very same sheet.
  */
 export function withOwnScatter(sheet: BenchSheet): BenchSheet {
-  const readings = measuredReadings(sheet);
+  const readings: MeasuredReading[] = [];
+  gather(sheet, readings);
   if (readings.every(({ repeats }) => repeats.length < 2)) return sheet;
   const scatterOf = pooledScatter(readings);
   return mapped(sheet, (reading) => {
