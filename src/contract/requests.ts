@@ -27,8 +27,13 @@ export const createJobSchema = z.strictObject({
 });
 export type CreateJob = z.infer<typeof createJobSchema>;
 
-/** Sign-off of the verdicts as they stand after a given reading. */
-export const signOffSchema = z.strictObject({ by: who, upToReading: z.int().min(0) });
+/** Sign-off of the verdicts as they stand after a given reading, by the rules that they were looked at with. */
+export const signOffSchema = z.strictObject({
+  by: who,
+  upToReading: z.int().min(0),
+  /** What the job's view called its rules: limits, codes and schools. */
+  rules: z.string().min(1).max(80),
+});
 
 export const changeLimitSchema = z.strictObject({
   by: who,

@@ -63,6 +63,8 @@ export interface JobView {
   readonly limits: Limits;
   readonly codes: readonly LearnedCode[];
   readonly schools: Schools;
+  /** Names limits, codes and schools as they were when this view was made: a sign-off says what it was looked at with. */
+  readonly rulesMark: string;
   /** How the bar of this saw was turned, newest first. */
   readonly turnOvers: readonly TurnOverView[];
   readonly photos: readonly PhotoView[];
@@ -119,6 +121,8 @@ export interface SlipView {
     readonly kickbackClass: string;
   } | null;
   readonly withheld: readonly string[];
+  /** Numbers that stand on one mark alone, with what confirms them. */
+  readonly cautions: readonly string[];
   readonly fit: readonly { readonly holds: boolean | null; readonly text: string }[];
   readonly stock: readonly StockAnswer[];
 }

@@ -28,6 +28,7 @@ import {
 } from '../data/repositories';
 import type { Transaction } from '../data/store';
 import { day, type Context } from './context';
+import { rulesInForce, rulesMark } from './use-cases/shop';
 import { signOff } from './use-cases/sign-off';
 import type { Rules } from './use-cases/shop';
 import { summarise, summaryKey } from './use-cases/summary';
@@ -87,6 +88,8 @@ export async function loadDemo(context: Context): Promise<{ readonly loaded: num
     }
     return ids;
   });
-  for (const { id, by } of signed) await signOff(context, id, { by, upToReading: await lastReading(store.db, id) });
+  const rules = rulesMark(await rulesInForce(context));
+  for (const { id, by } of signed)
+    await signOff(context, id, { by, upToReading: await lastReading(store.db, id), rules });
   return { loaded: DEMO_JOBS.length };
 }

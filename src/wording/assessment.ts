@@ -1,6 +1,6 @@
 import type { Appraisal, Check, EdgeAssessment, LoopAssessment, Verdict } from '../core/assess';
 import type { Identified } from '../core/identify';
-import { afterRework, leastDepth, type Station } from '../core/bar';
+import { leastDepth, measuredAgainAt, type Station } from '../core/bar';
 import type { StockMatch } from '../core/fit';
 import type { Assessment } from '../core/sheet';
 import {
@@ -10,6 +10,7 @@ import {
   identityFinding,
   identityReason,
   nextSentence,
+  onMarkSentence,
   orderWithheld,
   stockMiss,
   tensionSentence,
@@ -24,9 +25,25 @@ type IdentityOf<T> = {
   candidates: { value: T; weight: number }[];
   why: string[];
   settledBy: { measure: string; minutes: number; gain: number } | null;
+  onMark: { why: string; confirmedBy: { measure: string; minutes: number } | null } | null;
 };
 
-const identified = <T>({ status, value, candidates, why, settledBy }: Identified<T>): IdentityOf<T> => ({
+const onMarkOf = <T>({ onMark }: Identified<T>): IdentityOf<T>['onMark'] => {
+  if (!onMark) return null;
+  const { confirmedBy } = onMark;
+  return {
+    why: onMarkSentence(onMark),
+    confirmedBy: confirmedBy && { measure: confirmedBy.measure, minutes: confirmedBy.minutes },
+  };
+};
+
+const identified = <T>(property: Identified<T>): IdentityOf<T> => identifiedAs(property, onMarkOf(property));
+
+const identifiedAs = <T>(
+  { status, value, candidates, why, settledBy }: Identified<T>,
+  onMark: IdentityOf<T>['onMark'],
+): IdentityOf<T> => ({
+  onMark,
   status,
   value,
   candidates: [...candidates],
@@ -73,6 +90,7 @@ function check(item: Check): Assessment['checks'][number] {
     kind,
     probability,
     uncertainty,
+    bound,
     outcome,
     provenance,
     source,
@@ -89,6 +107,7 @@ function check(item: Check): Assessment['checks'][number] {
     kind,
     probability,
     uncertainty,
+    bound,
     outcome,
     provenance,
     source,
@@ -104,7 +123,7 @@ function afterOf(
 ): Assessment['bar']['edges']['A']['stations'][number]['after'] {
   const standing = stations[i];
   const figure = figures[i];
-  if (!standing || !figure || !afterRework(station)) return null;
+  if (!standing || !figure || !measuredAgainAt(station)) return null;
   return {
     depth: leastDepth(standing)?.value ?? null,
     step: figure.step?.value ?? null,
@@ -117,7 +136,15 @@ function edge(
   { stations, figures, dressing }: EdgeAssessment,
   standing: EdgeAssessment,
 ): Assessment['bar']['edges']['A'] {
+  const { belief } = standing;
   return {
+    believed: (belief?.places ?? []).map(({ at, near, far }) => ({
+      at,
+      near: near.value,
+      far: far.value,
+      u: near.u,
+    })),
+    stepChance: belief?.stepChance ?? null,
     stations: stations.map(({ at }, i) => {
       const figure = figures[i]!;
       return {

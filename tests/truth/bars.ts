@@ -44,7 +44,8 @@ export function worn({ between, normal, chance }: Random, { dips, steps }: Kind)
   const rail = between(0, 3);
   const dip = chance(dips) ? { at: between(FIRST, LAST), width: between(12, 30), depth: between(0.1, 0.45) } : null;
   return (at) => {
-    const along = slope * ((at - FIRST) / SPAN - 0.5) + wave.height * Math.cos((2 * Math.PI * at) / wave.length + wave.phase);
+    const along =
+      slope * ((at - FIRST) / SPAN - 0.5) + wave.height * Math.cos((2 * Math.PI * at) / wave.length + wave.phase);
     const stepped = step && at >= step.from && at <= step.from + SPAN / 3 ? step.height : 0;
     const dipped = dip ? dip.depth * Math.exp(-1.5 * ((at - dip.at) / (dip.width / 2)) ** 2) : 0;
     return {

@@ -7,7 +7,9 @@ const of = (share: number, digits = 1): string => `${(100 * share).toFixed(digit
 const say = (...words: string[]): void => void process.stdout.write(`${words.join('  ')}\n`);
 const COUNTS = [2, 3, 5, 8, 12, 24, 48];
 
-say('Level bars by depth rod: condemned / undecided at a margin over the limit; filed though level; step of 0.3 mm over a third found');
+say(
+  'Level bars by depth rod: condemned / undecided at a margin over the limit; filed though level; step of 0.3 mm over a third found',
+);
 for (const count of COUNTS) {
   const margins = [0.05, 0.1, 0.2].map((over) => {
     const tally = sim.levelBars(random(seed), runs, count, over, 'depth-rod');
@@ -18,11 +20,16 @@ for (const count of COUNTS) {
   say(`${count} stations`, ...margins, `filed ${of(filed)}`, `found ${of(found)}`);
 }
 for (const tool of ['depth-marks', 'caliper'] as const)
-  say(`filed though level by ${tool}:`, ...COUNTS.map((count) => `${count}: ${of(sim.levelFiled(random(seed), runs, count, tool))}`));
+  say(
+    `filed though level by ${tool}:`,
+    ...COUNTS.map((count) => `${count}: ${of(sim.levelFiled(random(seed), runs, count, tool))}`),
+  );
 
 for (const seen of [true, false])
   for (const tool of ['depth-rod', 'depth-marks', 'caliper'] as const) {
-    say(`Bars as they wear, with steps and dips, ${seen ? 'at the stations' : 'anywhere'}, by ${tool}: false keep of all, of bad; false condemned of good; undecided; stated:true`);
+    say(
+      `Bars as they wear, with steps and dips, ${seen ? 'at the stations' : 'anywhere'}, by ${tool}: false keep of all, of bad; false condemned of good; undecided; stated:true`,
+    );
     for (const count of COUNTS) {
       const tally = sim.wornBars(random(seed), runs, count, tool, { dips: 0.3, steps: 0.35 }, seen);
       say(
@@ -36,14 +43,32 @@ for (const seen of [true, false])
     }
   }
 const line = (name: string, tally: InstanceType<typeof import('./tally').Tally>): void =>
-  say(name, `keep ${of(tally.share('falseKeep'), 2)}`, `condemned ${of(tally.share('falseCondemned', 'good'))}`, `undecided ${of(tally.share('undecided'), 0)}`, `off by ${of(tally.miscalibration)}`, tally.curve);
+  say(
+    name,
+    `keep ${of(tally.share('falseKeep'), 2)}`,
+    `condemned ${of(tally.share('falseCondemned', 'good'))}`,
+    `undecided ${of(tally.share('undecided'), 0)}`,
+    `off by ${of(tally.miscalibration)}`,
+    tally.curve,
+  );
 for (const count of [1, 5, 12]) {
   line(`Flares, mouth and floor, ${count}`, sim.flaredBars(random(seed), runs, count, true));
   line(`Flares, mouth alone, ${count}`, sim.flaredBars(random(seed), runs, count, false));
 }
-for (const [count, spread] of [[1, 0], [2, 0.1], [6, 0.05], [30, 0.02], [30, 0.1], [30, 0.3]] as const) {
+for (const [count, spread] of [
+  [1, 0],
+  [2, 0.1],
+  [6, 0.05],
+  [30, 0.02],
+  [30, 0.1],
+  [30, 0.3],
+] as const) {
   line(`Shortest of ${count}, spread ${spread}`, sim.cutterChains(random(seed), runs, count, spread, false));
-  line(`Shortest of ${count}, spread ${spread}, to the mark`, sim.cutterChains(random(seed), runs, count, spread, true));
+  line(
+    `Shortest of ${count}, spread ${spread}, to the mark`,
+    sim.cutterChains(random(seed), runs, count, spread, true),
+  );
 }
-for (const how of ['once', 'thrice', 'between'] as const) line(`Sprocket wear, ${how}`, sim.singleReadings(random(seed), 4 * runs, how));
+for (const how of ['once', 'thrice', 'between'] as const)
+  line(`Sprocket wear, ${how}`, sim.singleReadings(random(seed), 4 * runs, how));
 line('Elongation by one tape', sim.tapedChains(random(seed), 4 * runs));

@@ -41,7 +41,14 @@ export function stepsFound(random: Random, runs: number, count: number, height: 
 }
 
 /** Bars as they wear, with their least depth anywhere near the limit. `seen` counts only what stations can see. */
-export function wornBars(random: Random, runs: number, count: number, tool: InstrumentId, kind: Kind, seen: boolean): Tally {
+export function wornBars(
+  random: Random,
+  runs: number,
+  count: number,
+  tool: InstrumentId,
+  kind: Kind,
+  seen: boolean,
+): Tally {
   const tally = new Tally();
   const dense = Array.from({ length: 141 }, (_, i) => 40 + i * 2.5);
   for (let run = 0; run < runs; run += 1) {

@@ -95,7 +95,8 @@ function oneSidedDepths(context: BarContext): Check[] {
 
 /** Room left under a tang that may itself be known only from one side. */
 function roomWithin(least: Least, { lo, hi }: Bounds, limit: number): Within {
-  const at = (tang: Estimate) => leastWithin({ draws: least.draws, common: Math.hypot(least.common, tang.u) }, limit + tang.value);
+  const at = (tang: Estimate) =>
+    leastWithin({ draws: least.draws, common: Math.hypot(least.common, tang.u) }, limit + tang.value);
   return { least: hi ? at(hi) : 0, most: lo ? at(lo) : 1 };
 }
 

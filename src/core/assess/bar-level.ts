@@ -7,7 +7,9 @@ import type { EdgeAssessment } from './edge';
 const part = 'bar' as const;
 
 /** The station where the rails are believed to stand furthest out of level. */
-function steepest({ belief }: EdgeAssessment): { readonly station: number; readonly value: number; readonly u: number } | null {
+function steepest({
+  belief,
+}: EdgeAssessment): { readonly station: number; readonly value: number; readonly u: number } | null {
   let found: { station: number; value: number; u: number } | null = null;
   belief?.stations.forEach((place, station) => {
     if (place && (!found || Math.abs(place.step.value) > found.value))
@@ -41,7 +43,11 @@ function stepCheck(edge: Edge, { edges, limits }: BarContext): Check[] {
 }
 
 /** A level test and the measured step must tell the same; where they do not, one of them is to be made again. */
-function testCheck(id: 'bar.marker' | 'bar.square' | 'bar.stands', at: Check['at'], disagrees: boolean | null): Check[] {
+function testCheck(
+  id: 'bar.marker' | 'bar.square' | 'bar.stands',
+  at: Check['at'],
+  disagrees: boolean | null,
+): Check[] {
   if (disagrees === null) return [];
   const word = disagrees ? 'disagrees' : 'agrees';
   return [observedCheck({ id, part, at }, word, { agrees: 'ok', disagrees: 'watch' })];

@@ -10,7 +10,15 @@ import {
   type WidestBelief,
   type WidthBelief,
 } from '../bar';
-import { boundsOf, difference, outcomeWithin, type Bounds, type Estimate, type LengthReading, type Within } from '../quantity';
+import {
+  boundsOf,
+  difference,
+  outcomeWithin,
+  type Bounds,
+  type Estimate,
+  type LengthReading,
+  type Within,
+} from '../quantity';
 import type { BarContext } from './bar-context';
 import { judgedCheck, missingCheck, observedCheck, repeatOf, type Check, type CheckNote } from './check';
 import { playAfter } from './edge';
@@ -65,7 +73,12 @@ function unjudged(
 }
 
 /** The greatest play of the bar against its limit, as measured or as a plan would leave it. */
-function widestCheck(id: 'bar.play' | 'bar.play-after', widths: WidthBelief, condemns: boolean, context: BarContext): Check[] {
+function widestCheck(
+  id: 'bar.play' | 'bar.play-after',
+  widths: WidthBelief,
+  condemns: boolean,
+  context: BarContext,
+): Check[] {
   const { limits, playLimit, ownLinks, sheet } = context;
   const shown = widths.atLeast && widths.atMost ? widths.atMost : (widths.atLeast ?? widths.atMost);
   const at = shown?.at ?? widths.open;
@@ -88,7 +101,11 @@ function widestCheck(id: 'bar.play' | 'bar.play-after', widths: WidthBelief, con
     limits['bar.play.watch'],
   );
   // The test looks at the play itself: what the mouth alone leaves open, it clears.
-  return [note?.code === 'mouth-alone' && lifted && outcomeWithin(known) === 'undecided' ? { ...check, outcome: 'watch' } : check];
+  return [
+    note?.code === 'mouth-alone' && lifted && outcomeWithin(known) === 'undecided'
+      ? { ...check, outcome: 'watch' }
+      : check,
+  ];
 }
 
 /** Places where the groove is no wider than the link that runs in it. */
@@ -119,9 +136,13 @@ function widthsAfter(context: BarContext): WidthBelief | null {
     const station = stations[i]!;
     const now = rockingBounds(station, setting.tang);
     if (!dressing?.advised || !link) return now;
-    const [before, then] = [difference(now.hi ?? now.lo ?? link, link), playAfter(station, i, dressing.plan, { ...setting, ownLink: link })];
+    const [before, then] = [
+      difference(now.hi ?? now.lo ?? link, link),
+      playAfter(station, i, dressing.plan, { ...setting, ownLink: link }),
+    ];
     const narrower = then ? before.value - (then.hi ?? then.lo)!.value : 0;
-    const less = (bound: Estimate | null) => bound && { ...bound, value: (bound.value - narrower) as Estimate['value'] };
+    const less = (bound: Estimate | null) =>
+      bound && { ...bound, value: (bound.value - narrower) as Estimate['value'] };
     return { lo: less(now.lo), hi: less(now.hi) };
   };
   return widthBelief(
@@ -143,7 +164,8 @@ function straightEdgeCheck(context: BarContext, after: Check | undefined): Check
   const words = { 'gap-stays': 'ok', 'gap-closes': 'fail', 'passes-beyond': 'fail' } as const;
   const check = observedCheck(head, observed, words);
   if (observed === undefined) return check;
-  if (thinChain && observed !== 'gap-stays') return { ...check, outcome: 'watch', condemns: false, note: { code: 'thin-chain' } };
+  if (thinChain && observed !== 'gap-stays')
+    return { ...check, outcome: 'watch', condemns: false, note: { code: 'thin-chain' } };
   // From above the readings can only exclude that it closes; from below, only that it stays.
   const predicted = observed === 'gap-stays' ? straightEdgeAtLeast : straightEdgePredicted;
   if (predicted === null || (observed === 'gap-stays') === (predicted === 'gap-stays')) return check;

@@ -92,8 +92,7 @@ function ownLinksOf(sheet: BenchSheet, { bar, chain }: Identity): readonly OwnLi
   const fromChain = chain.gauge.value;
   if (fromChain !== null && (open.length === 0 || open.some(({ value }) => value === fromChain)))
     return one(fromChain, nominal(fromChain));
-  if (open.length > 0)
-    return open.map(({ value, weight }) => ({ gauge: value, thickness: nominal(value), weight }));
+  if (open.length > 0) return open.map(({ value, weight }) => ({ gauge: value, thickness: nominal(value), weight }));
   const measuredLink = read(sheet.chain?.driveLinkThickness);
   return measuredLink ? one(null, measuredLink) : [];
 }
@@ -174,7 +173,10 @@ function straightEdge(
     }),
   );
   if (rocks.length === 0) return null;
-  return predictStraightEdge(rocks.reduce((most, each) => (each > most ? each : most)), cutter);
+  return predictStraightEdge(
+    rocks.reduce((most, each) => (each > most ? each : most)),
+    cutter,
+  );
 }
 
 /** Turns in the log of the saw; none where another bar is on it now. */

@@ -32,7 +32,8 @@ const part = 'chain' as const;
 const estimates = (readings: readonly LengthReading[] | undefined): readonly Estimate[] =>
   (readings ?? []).flatMap((reading) => estimate(reading) ?? []);
 
-const boundsOfAll = (readings: readonly LengthReading[] | undefined): readonly Bounds[] => (readings ?? []).map(boundsOf);
+const boundsOfAll = (readings: readonly LengthReading[] | undefined): readonly Bounds[] =>
+  (readings ?? []).map(boundsOf);
 
 function damageOf(chain: ChainSheet): readonly Damage[] {
   return (chain.damage ?? []).map(({ side, cutter, setBack }) => ({ side, cutter, setBack: boundsOf(setBack) }));
@@ -96,7 +97,11 @@ function elongationCheck(chain: ChainSheet, stretch: Elongation | null, limits: 
   const repeat = once && { ...once, u: (100 * Math.SQRT2 * once.u) / length };
   if (stretch?.contradicts || !shown)
     return {
-      ...missingCheck({ id, part, repeat }, limit.provenance, stretch ? { code: 'closed-longer' } : { code: 'needs', readings: ['chain.pushPull'] }),
+      ...missingCheck(
+        { id, part, repeat },
+        limit.provenance,
+        stretch ? { code: 'closed-longer' } : { code: 'needs', readings: ['chain.pushPull'] },
+      ),
       value: shown?.value ?? 0,
       unit: '%',
     };

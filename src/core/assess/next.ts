@@ -90,7 +90,10 @@ function levelTests({ standing }: Pick<BarAssessment, 'standing'>, sheet: BenchS
     const open = belief.stations.flatMap((place, i) =>
       place && stations[i] && !stations[i].square ? [{ i, step: Math.abs(place.step.value) }] : [],
     );
-    const steepest = open.reduce<{ i: number; step: number } | null>((most, next) => (most && most.step >= next.step ? most : next), null);
+    const steepest = open.reduce<{ i: number; step: number } | null>(
+      (most, next) => (most && most.step >= next.step ? most : next),
+      null,
+    );
     const reason = { code: 'step-may-stand', edge, chance } as const;
     const gain = Math.min(chance, 1 - chance) / 2;
     const at = (measure: string): NextMeasurement => ({ measure, gain, minutes: minutesFor(measure), reason });
@@ -141,7 +144,8 @@ function unjudged(checks: readonly Check[]): NextMeasurement[] {
   return checks.flatMap((check): NextMeasurement[] => {
     const { outcome, value, repeat, note } = check;
     if (outcome !== 'not-measured' || value === null || !repeat) return [];
-    if (note?.code === 'needs' && note.readings.some((reading) => reading === 'bar.pitch' || reading === 'bar.gauge')) return [];
+    if (note?.code === 'needs' && note.readings.some((reading) => reading === 'bar.pitch' || reading === 'bar.gauge'))
+      return [];
     const { measure } = repeat;
     return [{ measure, gain: BLIND, minutes: minutesFor(measure), reason: { code: 'one-side-known', check } }];
   });

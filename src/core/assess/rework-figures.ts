@@ -17,7 +17,8 @@ export function reworkFigures({ edges, standing }: Pick<BarAssessment, 'edges' |
   readonly before: WorstFigures;
   readonly after: WorstFigures;
 } {
-  const measuredIn = (edge: Edge) => edges[edge].stations.flatMap((station, i) => (measuredAgainAt(station) ? [i] : []));
+  const measuredIn = (edge: Edge) =>
+    edges[edge].stations.flatMap((station, i) => (measuredAgainAt(station) ? [i] : []));
   const again = { A: measuredIn('A'), B: measuredIn('B') };
   return { before: worstFigures(edges, again), after: worstFigures(standing, again) };
 }

@@ -74,7 +74,11 @@ function depthSighting({ at, near, far }: Station, common: InstrumentId | null):
 function together(at: number, said: readonly StepSaid[]): Sighting | null {
   const precision = said.reduce((sum, { u }) => sum + 1 / u ** 2, 0);
   if (precision === 0) return null;
-  return { at, value: said.reduce((sum, { value, u }) => sum + value / u ** 2, 0) / precision, variance: 1 / precision };
+  return {
+    at,
+    value: said.reduce((sum, { value, u }) => sum + value / u ** 2, 0) / precision,
+    variance: 1 / precision,
+  };
 }
 
 /** What a station says of its step: as measured, and by the tests that do not contradict that. */
@@ -128,7 +132,10 @@ interface Dip {
 /** Dips less likely than this are not drawn. */
 const LEAST_DIP = 0.01;
 
-function dipsOf({ sorted, places, depth, step: steps }: Omit<EdgeFit, 'dips' | 'held'>, common: InstrumentId | null): readonly Dip[] {
+function dipsOf(
+  { sorted, places, depth, step: steps }: Omit<EdgeFit, 'dips' | 'held'>,
+  common: InstrumentId | null,
+): readonly Dip[] {
   return sorted.flatMap(({ at, near, far }, key): readonly Dip[] => {
     if (!near || !far) return [];
     const j = places.indexOf(at);
@@ -149,7 +156,9 @@ function dipsOf({ sorted, places, depth, step: steps }: Omit<EdgeFit, 'dips' | '
 function fitEdge(stations: readonly Station[], stands: EdgeStands[Edge], common: InstrumentId | null): EdgeFit | null {
   const sorted = stations
     .filter(({ near, far }) => near ?? far)
-    .sort((a, b) => a.at - b.at || (a.near?.value ?? 0) + (a.far?.value ?? 0) - (b.near?.value ?? 0) - (b.far?.value ?? 0));
+    .sort(
+      (a, b) => a.at - b.at || (a.near?.value ?? 0) + (a.far?.value ?? 0) - (b.near?.value ?? 0) - (b.far?.value ?? 0),
+    );
   const depths = sorted.flatMap((station) => depthSighting(station, common) ?? []);
   if (depths.length === 0) return null;
   const places = placesAlong(depths.map(({ at }) => at));
@@ -189,8 +198,7 @@ function lowerHeld(mean: number, lean: number, { near, far }: Held): number {
 function stretches(places: readonly number[]): Float64Array {
   const last = places.length - 1;
   const lengths = new Float64Array(places.length);
-  for (let j = 0; j <= last; j += 1)
-    lengths[j] = (places[Math.min(last, j + 1)]! - places[Math.max(0, j - 1)]!) / 2;
+  for (let j = 0; j <= last; j += 1) lengths[j] = (places[Math.min(last, j + 1)]! - places[Math.max(0, j - 1)]!) / 2;
   if (last === 0) lengths[0] = LENGTH_THAT_MATTERS;
   return lengths;
 }
@@ -241,7 +249,10 @@ function drawEdge(
 }
 
 /** Where each draw falls when they are spread evenly, 0…1: worked out once. */
-const SPREAD_OVER = Float64Array.from({ length: DRAWS_PER_ROW * CLOSE_ROWS }, (_, draw) => ((draw + 0.5) * SPREADS[2]) % 1);
+const SPREAD_OVER = Float64Array.from(
+  { length: DRAWS_PER_ROW * CLOSE_ROWS },
+  (_, draw) => ((draw + 0.5) * SPREADS[2]) % 1,
+);
 
 /** Dips of single readings, laid over the draws as often as they are likely. */
 function drawDips(dips: readonly Dip[], least: Float64Array, points: Float64Array): void {
@@ -314,7 +325,9 @@ function weakestPlace(fits: Readonly<Record<Edge, EdgeFit | null>>, beliefs: Bar
         const reading = station[rail];
         const believed = belief.stations[station.index]?.[rail].value;
         if (!reading || believed === undefined) continue;
-        const dipped = fitted.dips.some((dip) => dip.key === key && dip.chance > MORE_LIKELY_THAN_NOT && dip.value === reading.value);
+        const dipped = fitted.dips.some(
+          (dip) => dip.key === key && dip.chance > MORE_LIKELY_THAN_NOT && dip.value === reading.value,
+        );
         const depth = dipped ? Math.min(believed, reading.value) : believed;
         if (!found || depth < found.depth) found = { at: { edge, station: station.index, rail }, depth };
       }

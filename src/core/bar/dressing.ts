@@ -111,7 +111,9 @@ export function dressPlan(stations: readonly DressStation[], rules: DressRules, 
   );
   const depths = stations.flatMap((station, i) => {
     const height = target[i] ?? null;
-    return height === null ? [] : [{ station: i, depth: mm(Math.min(height, station.near!, station.far!) - rules.touch) }];
+    return height === null
+      ? []
+      : [{ station: i, depth: mm(Math.min(height, station.near!, station.far!) - rules.touch) }];
   });
   return {
     target,

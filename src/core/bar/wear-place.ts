@@ -30,9 +30,7 @@ interface Depth {
 /** The place of least depth on an edge, by what is believed at its stations, and what it tells; one station or none tells nothing. */
 export function wearPlace(edge: Edge, belief: EdgeBelief | null): WearPlace {
   const depths = (belief?.stations ?? [])
-    .flatMap((place): Depth[] =>
-      place ? [{ at: place.at, depth: Math.min(place.near.value, place.far.value) }] : [],
-    )
+    .flatMap((place): Depth[] => (place ? [{ at: place.at, depth: Math.min(place.near.value, place.far.value) }] : []))
     .sort((a, b) => a.at - b.at);
   if (depths.length < 3) return { code: 'not-measured' };
   const lowest = depths.reduce((least, next) => (next.depth < least.depth ? next : least));

@@ -12,7 +12,15 @@ import {
   type Wanted,
 } from '../fit';
 import { classKnown, fitContext } from '../assess';
-import { identify, ranked, type Identified, type Identity, type LearnedCode } from '../identify';
+import {
+  identify,
+  ranked,
+  type Identified,
+  type IdentifiedProperty,
+  type Identity,
+  type LearnedCode,
+  type OnMark,
+} from '../identify';
 import { COMMON_LOOPS, type CommonLoop } from '../loop';
 import { orderedClass } from '../order';
 import { estimate, SURE, toInches } from '../quantity';
@@ -25,6 +33,8 @@ export type CounterCaution =
   /** The links come from a stamp: count before the chain leaves the shop. */
   | { readonly code: 'count-before-handing-over' }
   | { readonly code: 'build-open' }
+  /** A number that one mark alone says. */
+  | { readonly code: 'on-one-mark'; readonly number: IdentifiedProperty; readonly onMark: OnMark }
   | { readonly code: 'clash'; readonly judgement: FitJudgement }
   /** Loops often seen at this length: plausibility, never an answer. */
   | { readonly code: 'usual-loops'; readonly inches: number; readonly loops: readonly CommonLoop[] };
@@ -62,6 +72,12 @@ function soldBy<T>(chain: Identified<T>, bar: Identified<T>): CounterNumber<T> {
   return { ...wanted, status, from: status === 'unknown' ? null : from };
 }
 
+/** The mark that a sold number stands on, where chain and bar do not confirm each other. */
+function standsOnMark(chain: Identified<unknown>, bar: Identified<unknown>, isSold: boolean): OnMark | null {
+  if (!isSold || (chain.status === 'settled' && bar.status === 'settled')) return null;
+  return (chain.status === 'settled' ? chain : bar).onMark;
+}
+
 const CLASHES = ['chain-pitch-is-bar-pitch', 'chain-gauge-is-bar-gauge', 'chain-links-are-bar-links'] as const;
 
 function cautionsFor(sheet: BenchSheet, identity: Identity, numbers: CounterNumbers): readonly CounterCaution[] {
@@ -70,11 +86,16 @@ function cautionsFor(sheet: BenchSheet, identity: Identity, numbers: CounterNumb
   );
   const byStamp = numbers.driveLinks.status === 'settled' && identity.chain.driveLinks.value === null;
   const buildOpen = [...numbers.pitch.values].sort().join() === '38,38lp';
+  const marks = (['pitch', 'gauge'] as const).flatMap((number): readonly CounterCaution[] => {
+    const onMark = standsOnMark(identity.chain[number], identity.bar[number], numbers[number].status === 'settled');
+    return onMark ? [{ code: 'on-one-mark', number, onMark }] : [];
+  });
   const said = sheet.bar?.listedLength && estimate(sheet.bar.listedLength);
   const inches = said ? Math.round(toInches(said.value)) : null;
   const loops = COMMON_LOOPS.filter((loop) => loop.inches === inches);
   return [
     ...clashes.map((judgement): CounterCaution => ({ code: 'clash', judgement })),
+    ...marks,
     ...(byStamp ? [{ code: 'count-before-handing-over' } as const] : []),
     ...(buildOpen ? [{ code: 'build-open' } as const] : []),
     ...(inches !== null && loops.length > 0 && numbers.driveLinks.status !== 'settled'

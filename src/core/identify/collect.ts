@@ -120,11 +120,7 @@ function noseForBar(bar: BarSheet, stamped: readonly Statement[]): Statement[] {
 function barStatements(bar: BarSheet, setAside: readonly EvidenceId[]): Statement[] {
   const stamped = stampStatements({ id: 'bar.stamp', part: 'bar' }, readStamp(bar.stamp ?? ''), 'stamp');
   const counting = setAside.includes('bar.stamp') ? [] : stamped;
-  return [
-    ...stamped,
-    ...noseForBar(bar, counting),
-    ...grooveStatements(bar, setAside),
-  ];
+  return [...stamped, ...noseForBar(bar, counting), ...grooveStatements(bar, setAside)];
 }
 
 /** The nose: its own mark, and the bar's stamp, which names the pitch its nose was made for. */

@@ -86,7 +86,8 @@ export function concluded<T>(
   clash: IdentityReason | null,
   maySettle = true,
 ): Identified<T> {
-  if (clash) return { status: 'conflict', value: null, candidates, why: [clash, ...reasons], settledBy: null, onMark: null };
+  if (clash)
+    return { status: 'conflict', value: null, candidates, why: [clash, ...reasons], settledBy: null, onMark: null };
   const top = candidates[0];
   if (top && top.weight >= SURE && maySettle)
     return { status: 'settled', value: top.value, candidates, why: reasons, settledBy: null, onMark: null };

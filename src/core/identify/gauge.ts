@@ -97,7 +97,8 @@ export function grooveEvidence(reading: LengthReading, where: 'sound' | 'floor' 
     return { code: where === 'mouth' ? 'groove-mouth' : 'groove-floor', width: at!.value, u: at!.u };
   };
   const floor = (gauge: GaugeId): number => Math.max(GROOVE_NARROWER, atLeast(reading, GAUGES[gauge].thickness));
-  if (where === 'mouth') return { reason: reasonOf(estimate(reading)), wears: true, weightOf: scaled(GAUGE_IDS, floor) };
+  if (where === 'mouth')
+    return { reason: reasonOf(estimate(reading)), wears: true, weightOf: scaled(GAUGE_IDS, floor) };
   const widening = WIDENING[where];
   const usual = widthEvidence(
     reading,

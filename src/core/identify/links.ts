@@ -1,6 +1,15 @@
 import type { Estimate, Mm } from '../quantity';
 import type { EvidenceId } from '../sheet';
-import { concluded, contradiction, CROSS_CHECK_ERROR, MARK_ERROR, misread, naming, ranked, type Evidence } from './combine';
+import {
+  concluded,
+  contradiction,
+  CROSS_CHECK_ERROR,
+  MARK_ERROR,
+  misread,
+  naming,
+  ranked,
+  type Evidence,
+} from './combine';
 import type { Identified, IdentityReason, Sequence } from './reasons';
 
 /** How a careful count errs: mostly not, sometimes by one link, seldom by two (shop's figure). */
@@ -107,7 +116,9 @@ export function centresEvidence(links: readonly number[]): Evidence<number> {
 /** A number on the bar's stamp. */
 export function linksMarkEvidence(value: number, text: string, marked: boolean): Evidence<number> {
   const reason: IdentityReason = { code: 'links-mark', value, text, marked };
-  return marked ? naming([value], reason, misread(MARK_ERROR), true) : { reason, weightOf: (links) => (links === value ? 1 : BARE_DOUBT) };
+  return marked
+    ? naming([value], reason, misread(MARK_ERROR), true)
+    : { reason, weightOf: (links) => (links === value ? 1 : BARE_DOUBT) };
 }
 
 /** Counts that a piece of evidence makes worth weighing. */

@@ -11,7 +11,11 @@ export interface Sourced<T extends string | number> {
 }
 
 /** Whether evidence alone would settle a value among the candidates that it speaks of. */
-function settlesAlone<T extends string | number>(value: T, values: readonly T[], evidence: readonly Evidence<T>[]): boolean {
+function settlesAlone<T extends string | number>(
+  value: T,
+  values: readonly T[],
+  evidence: readonly Evidence<T>[],
+): boolean {
   const weigh = (candidate: T) => evidence.reduce((weight, item) => weight * item.weightOf(candidate), 1);
   const total = values.reduce((sum, candidate) => sum + weigh(candidate), 0);
   return evidence.length > 0 && total > 0 && weigh(value) / total >= SURE;

@@ -1,14 +1,7 @@
 import { FAMILIES, FAMILY_IDS, GAUGE_IDS, GAUGES_OF_FAMILY, type FamilyId, type GaugeId } from '../families';
 import { minutesFor, type BenchSheet, type EvidenceId } from '../sheet';
 import { MARK_ERROR } from './combine';
-import type {
-  Candidate,
-  Identified,
-  IdentifiedPart,
-  IdentifiedProperty,
-  IdentityReason,
-  Settling,
-} from './reasons';
+import type { Candidate, Identified, IdentifiedPart, IdentifiedProperty, IdentityReason, Settling } from './reasons';
 
 /** An observation that could be made, into which classes it parts the candidates, and how often it succeeds (shop's figure). */
 interface Observation<T> {

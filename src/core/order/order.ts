@@ -1,6 +1,6 @@
 import type { FamilyId, GaugeId } from '../families';
 import type { FitJudgement, FitRule, KickbackClass } from '../fit';
-import type { Identified, Identity } from '../identify';
+import type { Identified, Identity, OnMark } from '../identify';
 
 /** The three numbers that order a chain, and the class it must not be stepped up from. */
 export interface ChainOrder {
@@ -22,6 +22,21 @@ export type OrderWithheld =
   | { readonly code: 'parts-clash'; readonly rule: FitRule };
 
 export type OrderOutcome = { readonly order: ChainOrder } | { readonly withheld: readonly OrderWithheld[] };
+
+/** A number of an order that one mark alone says: it sells with that caution. */
+export interface OrderCaution {
+  readonly number: 'pitch' | 'gauge';
+  readonly onMark: OnMark;
+}
+
+/** The numbers of an order that stand on one mark alone; chain and bar that say the same confirm each other. */
+export function orderCautions({ chain, bar }: Identity): readonly OrderCaution[] {
+  return (['pitch', 'gauge'] as const).flatMap((number): readonly OrderCaution[] => {
+    const [own, other] = [ordered<string>(chain[number], bar[number]), bar[number]];
+    const isConfirmed = chain[number].value !== null && chain[number].value === other.value;
+    return own.onMark && !isConfirmed ? [{ number, onMark: own.onMark }] : [];
+  });
+}
 
 /** Clashes that make it unclear which part the order should follow. */
 const CLASHES: readonly FitRule[] = [

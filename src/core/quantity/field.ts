@@ -1,31 +1,35 @@
+import type { InstrumentId } from './instrument';
 import { MM_PER_INCH } from './length';
 
 /**
- * What kind of length a field holds. It decides which values are plausible at all, and so how a
- * number typed without a unit may be read.
+ * What kind of length a field holds. It decides which values are plausible at all, and so how a number typed without a unit may be read, and the
+ * tools that it is measured with on a bench, the usual ones first.
  */
 export const FIELD_KINDS = {
-  gauge: { lo: 0.8, hi: 2.3, name: 'gauge' },
-  thickness: { lo: 0.5, hi: 2.3, name: 'drive-link thickness' },
-  grooveWidth: { lo: 0.8, hi: 4, name: 'groove width' },
-  barThickness: { lo: 2.5, hi: 8, name: 'bar thickness' },
-  depth: { lo: 0, hi: 25, name: 'groove depth' },
-  tang: { lo: 1, hi: 15, name: 'drive-link tang' },
-  kerf: { lo: 3, hi: 15, name: 'kerf' },
-  cutter: { lo: 0, hi: 20, name: 'cutter length' },
-  smallDefect: { lo: 0, hi: 10, name: 'wear or bow' },
-  bodyHeight: { lo: 20, hi: 150, name: 'bar height' },
-  station: { lo: 0, hi: 3000, name: 'position along the bar' },
-  barLength: { lo: 100, hi: 3000, name: 'bar length' },
-  pitch: { lo: 5, hi: 21, name: 'pitch' },
-  span: { lo: 5, hi: 3000, name: 'span over rivets' },
-  push: { lo: 50, hi: 3000, name: 'push-and-pull length' },
-  file: { lo: 3, hi: 8, name: 'file diameter' },
-  loop: { lo: 300, hi: 6000, name: 'length round the loop' },
-  centres: { lo: 80, hi: 2500, name: 'distance between centres' },
-  chip: { lo: 0, hi: 200, name: 'length of a chip' },
-  noseRadius: { lo: 8, hi: 90, name: 'nose radius' },
-} as const satisfies Record<string, { lo: number; hi: number; name: string }>;
+  gauge: { lo: 0.8, hi: 2.3, name: 'gauge', tools: ['caliper', 'slot-gauge'] },
+  thickness: { lo: 0.5, hi: 2.3, name: 'drive-link thickness', tools: ['caliper', 'slot-gauge'] },
+  grooveWidth: { lo: 0.8, hi: 4, name: 'groove width', tools: ['caliper', 'slot-gauge', 'feeler'] },
+  barThickness: { lo: 2.5, hi: 8, name: 'bar thickness', tools: ['caliper', 'rule'] },
+  depth: { lo: 0, hi: 25, name: 'groove depth', tools: ['depth-rod', 'depth-marks', 'caliper'] },
+  tang: { lo: 1, hi: 15, name: 'drive-link tang', tools: ['caliper', 'depth-rod', 'rule'] },
+  kerf: { lo: 3, hi: 15, name: 'kerf', tools: ['caliper', 'rule'] },
+  cutter: { lo: 0, hi: 20, name: 'cutter length', tools: ['caliper', 'rule'] },
+  smallDefect: { lo: 0, hi: 10, name: 'wear or bow', tools: ['feeler', 'depth-rod', 'caliper', 'rule'] },
+  bodyHeight: { lo: 20, hi: 150, name: 'bar height', tools: ['caliper', 'rule'] },
+  station: { lo: 0, hi: 3000, name: 'position along the bar', tools: ['rule', 'tape'] },
+  barLength: { lo: 100, hi: 3000, name: 'bar length', tools: ['rule', 'tape'] },
+  pitch: { lo: 5, hi: 21, name: 'pitch', tools: ['caliper', 'rule'] },
+  span: { lo: 5, hi: 3000, name: 'span over rivets', tools: ['caliper', 'rule', 'template'] },
+  push: { lo: 50, hi: 3000, name: 'push-and-pull length', tools: ['tape', 'rule', 'caliper'] },
+  file: { lo: 3, hi: 8, name: 'file diameter', tools: ['caliper', 'rule'] },
+  loop: { lo: 300, hi: 6000, name: 'length round the loop', tools: ['tape', 'rule'] },
+  centres: { lo: 80, hi: 2500, name: 'distance between centres', tools: ['tape', 'rule'] },
+  chip: { lo: 0, hi: 200, name: 'length of a chip', tools: ['rule', 'caliper'] },
+  noseRadius: { lo: 8, hi: 90, name: 'nose radius', tools: ['rule', 'caliper'] },
+} as const satisfies Record<
+  string,
+  { lo: number; hi: number; name: string; tools: readonly [InstrumentId, ...InstrumentId[]] }
+>;
 
 /** Names a row of {@link FIELD_KINDS}. */
 export type FieldKind = keyof typeof FIELD_KINDS;

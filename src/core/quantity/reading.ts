@@ -51,7 +51,11 @@ const mean = (values: readonly number[]): number => values.reduce((sum, value) =
  * What one placing of a tool adds, standard deviation in mm: `e² = placing² + resolution²/12`, or as the job's own repeats show it.
  * @see JCGM 100:2008 4.3.7 (rectangular distributions), 5.1.2 (sum of squares)
  */
-export function placingUncertainty({ instrument, placing, scatter }: Omit<MeasuredReading, 'kind' | 'repeats'>): number {
+export function placingUncertainty({
+  instrument,
+  placing,
+  scatter,
+}: Omit<MeasuredReading, 'kind' | 'repeats'>): number {
   if (scatter !== undefined) return scatter;
   const { resolution, placing: usual } = INSTRUMENTS[instrument];
   return Math.hypot(placing ?? usual, resolution / Math.sqrt(12));

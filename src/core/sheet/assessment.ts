@@ -29,6 +29,13 @@ const identified = <T extends z.ZodType>(value: T) =>
     why: z.array(z.string()),
     /** The one observation that would settle it; null when it is settled. */
     settledBy: z.strictObject({ measure: z.string(), minutes: z.number(), gain: z.number() }).nullable(),
+    /** A settled number that one mark alone says: the mark, and what would confirm it. */
+    onMark: z
+      .strictObject({
+        why: z.string(),
+        confirmedBy: z.strictObject({ measure: z.string(), minutes: z.number() }).nullable(),
+      })
+      .nullable(),
   });
 
 const pitchSchema = identified(z.string());
@@ -55,6 +62,8 @@ export const checkSchema = z.strictObject({
   probability: z.number().min(0).max(1).nullable(),
   /** Standard uncertainty of the value, in its unit. */
   uncertainty: z.number().nullable(),
+  /** Where one go/no-go mark alone is known: the value is a bound, from below or from above. */
+  bound: z.enum(['at-least', 'at-most']).nullable(),
   outcome: z.enum(['ok', 'watch', 'fail', 'undecided', 'not-measured']),
   provenance: z.enum(['published', 'practice', 'memory', 'derived', 'shop']),
   /** Where the limit stands, when somebody has named it. */
@@ -140,8 +149,15 @@ const loopResultSchema = z.strictObject({
   plausible: z.strictObject({ links: z.number(), usual: z.number(), plausible: z.boolean() }).nullable(),
 });
 
+/** What is believed of the rails at one place from all readings together, and its standard uncertainty. */
+const believedSchema = z.strictObject({ at: z.number(), near: z.number(), far: z.number(), u: z.number() });
+
 const edgeResultSchema = z.strictObject({
   stations: z.array(stationResultSchema),
+  /** Along the edge, at the stations and between them; empty where no depth was measured. */
+  believed: z.array(believedSchema),
+  /** Chance that the rails stand out of level by more than bar.step over a length that matters. */
+  stepChance: z.number().min(0).max(1).nullable(),
   dressing: dressingSchema.nullable(),
 });
 

@@ -20,6 +20,7 @@ const KEYS: readonly KeyHelp[] = [
   { keys: ['Enter'], does: 'enter a reading; along a bar: near, far, mouth, next station' },
   { keys: ['↑', '↓', '←', '→'], does: 'move between stations and readings' },
   { keys: ['[', ']'], does: 'bar: edge A, edge B; identify: the way before, the way after' },
+  { keys: ['F8'], does: 'in a length: the next tool, for this kind of reading and for what stands there' },
   { keys: ['F9'], does: 'press the button of the simulated caliper, while it is out' },
   { keys: ['m'], does: 'go to the next best measurement' },
 ];

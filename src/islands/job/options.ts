@@ -76,6 +76,8 @@ export const OPTIONS = {
   noseTeeth: options({ good: 'good', worn: 'worn', missing: 'missing' }),
   noYes: options({ no: 'no', yes: 'yes' }),
   marker: options({ near: 'near only', far: 'far only', both: 'both', none: 'neither' }),
+  square: options({ level: 'level', 'near-high': 'near high', 'far-high': 'far high' }),
+  stands: options({ yes: 'stands', near: 'falls to the near side', far: 'falls to the far side' }),
   straightEdge: options({ 'gap-stays': 'gap stays', 'gap-closes': 'gap closes', 'passes-beyond': 'passes beyond' }),
   construction: options({ laminated: 'laminated', solid: 'solid' }),
   burr: options({ none: 'none', felt: 'felt', heavy: 'heavy' }),

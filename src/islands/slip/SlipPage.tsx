@@ -29,6 +29,15 @@ export function SlipPage({ view, preferences, back }: SlipPageProps) {
           <p>{[view.customer && `For ${view.customer}`, view.saw].filter(Boolean).join(', ')}</p>
         </header>
         {view.order ? <Numbers order={view.order} /> : <Withheld reasons={view.withheld} />}
+        {view.cautions.length > 0 && (
+          <div className="mt-3">
+            <Notice kind="caution">
+              {view.cautions.map((caution) => (
+                <p key={caution}>{caution}</p>
+              ))}
+            </Notice>
+          </div>
+        )}
         <Checks fit={view.fit} />
         {view.order && <Stock view={view} />}
         <p className="mt-6 text-sm text-ink-soft">

@@ -15,7 +15,7 @@ import type { JobView, PutReadings, PutReadingsReply } from '../../contract';
 import { assessmentDocument } from '../../wording';
 import type { Context } from '../context';
 import { notFound } from '../refusal';
-import { rulesInForce, shopView } from './shop';
+import { rulesInForce, rulesMark, shopView } from './shop';
 import { refreshSummary } from './summary';
 import { turnOversOf } from './turn-overs';
 
@@ -32,7 +32,7 @@ const message = ({ jobId: _jobId, ...reading }: StoredReading) => reading;
 export async function jobView(context: Context, id: string): Promise<JobView> {
   const { db } = context.store;
   const record = await mustFindJob(context, id);
-  const [shop, readings, { limits, codes, schools }, signOffs, photos, turnOvers] = await Promise.all([
+  const [shop, readings, rules, signOffs, photos, turnOvers] = await Promise.all([
     shopView(context),
     currentReadings(db, [id]),
     rulesInForce(context),
@@ -47,9 +47,10 @@ export async function jobView(context: Context, id: string): Promise<JobView> {
     customer,
     saw: saw && { id: saw.id, label: saw.label, tag: saw.tag },
     readings: readings.map(message),
-    limits,
-    codes,
-    schools,
+    limits: rules.limits,
+    codes: rules.codes,
+    schools: rules.schools,
+    rulesMark: rulesMark(rules),
     turnOvers,
     signOffs,
     photos: photos.map(({ jobId: _jobId, ...about }) => about),

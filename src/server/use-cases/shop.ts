@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import type { LearnedCode } from '../../core/identify';
 import {
   DEFAULTS,
@@ -69,6 +70,13 @@ export async function rulesInForce(context: Context): Promise<Rules> {
   const [limits, codes, facts] = await Promise.all([limitsInForce(context), listCodes(db), shopFacts(db)]);
   const schools = schoolsOf(facts);
   return { limits, schools, codes: codes.map(({ code, pitch, gauge, note }) => ({ code, pitch, gauge, note })) };
+}
+
+/** Names a set of rules: two sets have one name only where every limit, code and school is the same. */
+export function rulesMark({ limits, codes, schools }: Rules): string {
+  return createHash('sha256')
+    .update(JSON.stringify([limits, codes, schools]))
+    .digest('base64url');
 }
 
 export async function shopPage(context: Context): Promise<ShopPageView> {

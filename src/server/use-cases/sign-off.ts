@@ -7,17 +7,23 @@ import type { Context } from '../context';
 import { Refusal } from '../refusal';
 import { PROGRAMME_VERSION } from '../version';
 import { mustFindJob } from './jobs';
-import { rulesInForce } from './shop';
+import { rulesInForce, rulesMark } from './shop';
 import { refreshSummary } from './summary';
 
-/** Signs the verdicts off as they stand, keeping all they rest on. Refused when readings have come in since they were looked at. */
+/** Signs the verdicts off as they stand, keeping all they rest on. Refused when readings have come in, or rules have changed, since they were looked at. */
 export async function signOff(
   context: Context,
   jobId: string,
-  { by, upToReading }: { by: string; upToReading: number },
+  { by, upToReading, rules: seen }: { by: string; upToReading: number; rules: string },
 ): Promise<JobView['signOffs']> {
   await mustFindJob(context, jobId);
   const rules = await rulesInForce(context);
+  if (rulesMark(rules) !== seen)
+    throw new Refusal(
+      409,
+      'rules-changed',
+      'Limits, codes or schools of the shop were changed since this verdict was shown: look at it again as it stands now, then sign off.',
+    );
   await context.store.write(async (tx) => {
     const last = await lastReading(tx, jobId);
     if (last !== upToReading)

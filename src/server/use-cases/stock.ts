@@ -1,10 +1,10 @@
 import { FAMILY_IDS, GAUGE_IDS, GAUGES, type FamilyId, type GaugeId } from '../../core/families';
 import { chainNeed, equalSubstitutes, searchStock, STOCK_KINDS, type Need } from '../../core/fit';
-import type { ChainOrder } from '../../core/order';
+import { orderCautions, type ChainOrder } from '../../core/order';
 import { assess } from '../../core/assess';
 import { countStock, listImports, listStock, search, stockCandidates } from '../../data/repositories';
 import type { SearchHitView, SlipView, StockAnswer, StockView } from '../../contract';
-import { familyLabel, familyShort, fitSentence, orderWithheld, stockMiss } from '../../wording';
+import { familyLabel, familyShort, fitSentence, orderCaution, orderWithheld, stockMiss } from '../../wording';
 import { day, type Context } from '../context';
 import { jobSheet, jobView } from './jobs';
 import { rulesInForce, shopView } from './shop';
@@ -91,7 +91,7 @@ export async function slipView(context: Context, jobId: string): Promise<SlipVie
     jobSheet(context, jobId),
     rulesInForce(context),
   ]);
-  const { order, fit } = assess(sheet, limits, codes, schools);
+  const { order, fit, identity } = assess(sheet, limits, codes, schools);
   const ready = 'order' in order ? order.order : null;
   return {
     shop: view.shop,
@@ -108,6 +108,7 @@ export async function slipView(context: Context, jobId: string): Promise<SlipVie
       kickbackClass: ready.kickbackClass ?? 'to be asked',
     },
     withheld: 'withheld' in order ? order.withheld.map(orderWithheld) : [],
+    cautions: ready ? orderCautions(identity).map(orderCaution) : [],
     fit: fit.map((judgement) => ({ holds: judgement.holds, text: fitSentence(judgement) })),
     stock: ready ? await stockAnswers(context, ready) : [],
   };

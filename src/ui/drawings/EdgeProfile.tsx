@@ -1,9 +1,11 @@
-import { BOTTOM, H, TOP, type Edge, type ProfilePoint } from './profile-frame';
+import { BOTTOM, H, TOP, type Edge, type ProfileBand, type ProfilePoint } from './profile-frame';
 import { path } from './scale';
 
 interface EdgeProfileProps {
   readonly edge: Edge;
   readonly points: readonly ProfilePoint[];
+  /** What is believed of the rails along the edge; empty where nothing was measured. */
+  readonly band: readonly ProfileBand[];
   readonly x: (at: number) => number;
   readonly y: (depth: number) => number;
   readonly selected: string | null;
@@ -19,26 +21,42 @@ function metalOff(
   x: (at: number) => number,
   y: (depth: number) => number,
 ): string {
+  const height = (point: ProfilePoint) => (rail === 'near' ? point.nearBelieved : point.farBelieved) ?? point[rail];
   const whole = points.filter(
-    (point): point is ProfilePoint & { target: number } => point.target !== null && point[rail] !== null,
+    (point): point is ProfilePoint & { target: number } => point.target !== null && height(point) !== null,
   );
   if (whole.length < 2) return '';
-  const top = whole.map((point) => ({ x: x(point.at), y: y(Math.max(point[rail]!, point.target)) }));
+  const top = whole.map((point) => ({ x: x(point.at), y: y(Math.max(height(point)!, point.target)) }));
   const under = whole.map((point) => ({ x: x(point.at), y: y(point.target) })).reverse();
   return `${path([...top, ...under])}Z`;
 }
 
-/** One edge of the profile: its rails, the metal to come off, and a mark to choose each station by. */
-export function EdgeProfile({ edge, points, x, y, selected, onSelect, show, showPosition }: EdgeProfileProps) {
-  const line = (rail: 'near' | 'far' | 'target' | 'nearAfter' | 'farAfter') =>
+/** The doubt of a rail as a closed shape round what is believed of it. A lone place has no length to draw. */
+function doubt(
+  band: readonly ProfileBand[],
+  rail: 'near' | 'far',
+  x: (at: number) => number,
+  y: (depth: number) => number,
+): string {
+  if (band.length < 2) return '';
+  const side = (sign: 1 | -1) => band.map((place) => ({ x: x(place.at), y: y(place[rail] + sign * place.half) }));
+  return `${path([...side(1), ...side(-1).reverse()])}Z`;
+}
+
+/** One edge of the profile: its rails as they are believed to stand, with their doubt; the readings as points; the metal to come off, and a mark to choose each station by. */
+export function EdgeProfile({ edge, points, band, x, y, selected, onSelect, show, showPosition }: EdgeProfileProps) {
+  const line = (rail: 'target' | 'nearAfter' | 'farAfter') =>
     path(points.map((point) => (point[rail] === null ? null : { x: x(point.at), y: y(point[rail]) })));
+  const believed = (rail: 'near' | 'far') => path(band.map((place) => ({ x: x(place.at), y: y(place[rail]) })));
   return (
     <g>
+      <path d={doubt(band, 'far', x, y)} className="fill-slate opacity-15" />
+      <path d={doubt(band, 'near', x, y)} className="fill-ink opacity-10" />
       <path d={metalOff(points, 'near', x, y)} fill="url(#metal-off)" />
       <path d={metalOff(points, 'far', x, y)} fill="url(#metal-off)" />
       <path d={line('target')} className="fill-none stroke-brass" strokeWidth="2" strokeDasharray="2 3" />
-      <path d={line('far')} className="fill-none stroke-slate" strokeWidth="2.4" strokeDasharray="5 3" />
-      <path d={line('near')} className="fill-none stroke-ink" strokeWidth="2.4" />
+      <path d={believed('far')} className="fill-none stroke-slate" strokeWidth="2.4" strokeDasharray="5 3" />
+      <path d={believed('near')} className="fill-none stroke-ink" strokeWidth="2.4" />
       <path d={line('farAfter')} className="fill-none stroke-pine" strokeWidth="3" strokeDasharray="5 3" />
       <path d={line('nearAfter')} className="fill-none stroke-pine" strokeWidth="3" />
       {points.map((point, i) => (
@@ -69,7 +87,7 @@ function StationMark({
   onSelect,
   show,
   showPosition,
-}: Omit<EdgeProfileProps, 'points' | 'x' | 'selected'> & {
+}: Omit<EdgeProfileProps, 'points' | 'band' | 'x' | 'selected'> & {
   number: number;
   point: ProfilePoint;
   x: number;

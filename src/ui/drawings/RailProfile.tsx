@@ -1,11 +1,13 @@
 import { EdgeProfile } from './EdgeProfile';
 import { alongLine, freestBox, type Spot } from './label-spot';
 import { LevelLine, spotsOf } from './LevelLine';
-import { BOTTOM, H, LEFT, NOSE, RIGHT, TOP, W, type Edge, type ProfilePoint } from './profile-frame';
+import { BOTTOM, H, LEFT, NOSE, RIGHT, TOP, W, type Edge, type ProfileBand, type ProfilePoint } from './profile-frame';
 import { linear, ticks } from './scale';
 
 interface RailProfileProps {
   readonly edges: Readonly<Record<'A' | 'B', readonly ProfilePoint[]>>;
+  /** What is believed of the rails along each edge from all readings, with its doubt. */
+  readonly bands: Readonly<Record<'A' | 'B', readonly ProfileBand[]>>;
   /** Least groove depth, mm. */
   readonly limit: number | null;
   /** Length of the drive-link tang, mm: the link stands on the floor there. */
@@ -22,11 +24,14 @@ interface RailProfileProps {
 
 type Along = Readonly<Record<Edge, (at: number) => number>>;
 
-function depthRange({ edges, limit, tang, room }: RailProfileProps): readonly [number, number] {
+function depthRange({ edges, bands, limit, tang, room }: RailProfileProps): readonly [number, number] {
   const heights = (['A', 'B'] as const).flatMap((edge) =>
     edges[edge].flatMap(({ near, far, nearAfter, farAfter }) => [near, far, nearAfter, farAfter]),
   );
-  const known = [...heights, limit, tang === null ? null : tang + room].filter((value) => value !== null);
+  const believed = (['A', 'B'] as const).flatMap((edge) =>
+    bands[edge].flatMap(({ near, far, half }) => [Math.min(near, far) - half, Math.max(near, far) + half]),
+  );
+  const known = [...heights, ...believed, limit, tang === null ? null : tang + room].filter((value) => value !== null);
   if (known.length === 0) return [0, 10];
   const [lo, hi] = [Math.min(...known), Math.max(...known)];
   return [Math.max(0, Math.floor(2 * (lo - 0.45)) / 2), Math.ceil(2 * (hi + 0.1)) / 2];
@@ -34,10 +39,10 @@ function depthRange({ edges, limit, tang, room }: RailProfileProps): readonly [n
 
 /**
  * The unrolled rail profile: depth from the groove's floor along edge A from tail to nose, round the nose, and back along edge B.
- * Near and far rail, the limit, the link's room, and the dressing line with the metal to come off.
+ * Near and far rail as they are believed to stand, each with its doubt, the readings as points, the limit, the link's room, and the dressing line with the metal to come off.
  */
 export function RailProfile(props: RailProfileProps) {
-  const { edges, limit, tang, room, selected, onSelect, show, showPosition } = props;
+  const { edges, bands, limit, tang, room, selected, onSelect, show, showPosition } = props;
   const [lo, hi] = depthRange(props);
   const y = linear([lo, hi], [H - BOTTOM, TOP]);
   const ats = (['A', 'B'] as const).flatMap((edge) => edges[edge].map(({ at }) => at));
@@ -78,6 +83,7 @@ export function RailProfile(props: RailProfileProps) {
           key={edge}
           edge={edge}
           points={edges[edge]}
+          band={bands[edge]}
           x={along[edge]}
           y={y}
           selected={selected?.edge === edge ? selected.key : null}
@@ -112,29 +118,35 @@ export function RailProfile(props: RailProfileProps) {
 
 function Legend({ again }: { again: boolean }) {
   return (
-    <g transform={`translate(${W - (again ? 368 : 318)} 4)`} className="text-[12px]">
-      <path d="M0 8 H20" className="stroke-ink" strokeWidth="2.4" />
-      <circle cx="10" cy="8" r="3.6" className="fill-ink" />
-      <text x="26" y="12" className="fill-ink">
-        near rail
+    <g transform={`translate(${W - (again ? 438 : 388)} 4)`} className="text-[12px]">
+      <rect x="0" y="2" width="18" height="12" className="fill-ink opacity-15" />
+      <text x="24" y="12" className="fill-ink">
+        doubt
       </text>
-      <path d="M96 8 H116" className="stroke-slate" strokeWidth="2.4" strokeDasharray="5 3" />
-      <rect x="102.5" y="4.5" width="7" height="7" className="fill-sheet stroke-slate" strokeWidth="2" />
-      <text x="122" y="12" className="fill-ink">
-        far rail
-      </text>
-      <rect x="180" y="2" width="18" height="12" fill="url(#metal-off)" className="stroke-brass" />
-      <text x="204" y="12" className="fill-ink">
-        metal to come off
-      </text>
-      {again && (
-        <>
-          <path d="M312 8 H334" className="stroke-pine" strokeWidth="3" />
-          <text x="340" y="12" className="fill-ink">
-            after
-          </text>
-        </>
-      )}
+      <g transform="translate(70 0)">
+        <path d="M0 8 H20" className="stroke-ink" strokeWidth="2.4" />
+        <circle cx="10" cy="8" r="3.6" className="fill-ink" />
+        <text x="26" y="12" className="fill-ink">
+          near rail
+        </text>
+        <path d="M96 8 H116" className="stroke-slate" strokeWidth="2.4" strokeDasharray="5 3" />
+        <rect x="102.5" y="4.5" width="7" height="7" className="fill-sheet stroke-slate" strokeWidth="2" />
+        <text x="122" y="12" className="fill-ink">
+          far rail
+        </text>
+        <rect x="180" y="2" width="18" height="12" fill="url(#metal-off)" className="stroke-brass" />
+        <text x="204" y="12" className="fill-ink">
+          metal to come off
+        </text>
+        {again && (
+          <>
+            <path d="M312 8 H334" className="stroke-pine" strokeWidth="3" />
+            <text x="340" y="12" className="fill-ink">
+              after
+            </text>
+          </>
+        )}
+      </g>
     </g>
   );
 }

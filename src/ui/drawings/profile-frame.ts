@@ -9,12 +9,22 @@ export const NOSE = 34;
 
 export type Edge = 'A' | 'B';
 
-/** One station as drawn; what is not measured is null. */
+/** What is believed of both rails at one place, with the half width of its band. */
+export interface ProfileBand {
+  readonly at: number;
+  readonly near: number;
+  readonly far: number;
+  readonly half: number;
+}
+
+/** One station as drawn: its readings, and what is believed there from all of them; what is not measured is null. */
 export interface ProfilePoint {
   readonly key: string;
   readonly at: number;
   readonly near: number | null;
   readonly far: number | null;
+  readonly nearBelieved: number | null;
+  readonly farBelieved: number | null;
   /** Height the dressed rails will have, where dressing is advised. */
   readonly target: number | null;
   /** The second measurement, after the rework. */

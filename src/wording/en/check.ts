@@ -5,9 +5,15 @@ import { checkName, familyLabel, provenanceWord, railWord, straightEdgeWord } fr
 import { list, readingName } from './places';
 
 /** A check's value with its unit, as shown. */
-export function checkValue({ value, unit }: Pick<Check, 'value' | 'unit'>, system: UnitSystem): string {
-  return value === null ? '' : figure(value, unit, system);
+export function checkValue(
+  { value, unit, bound = null }: Pick<Check, 'value' | 'unit'> & Partial<Pick<Check, 'bound'>>,
+  system: UnitSystem,
+): string {
+  return value === null ? '' : `${boundWord(bound)}${figure(value, unit, system)}`;
 }
+
+/** A bound says from which side it holds the value. */
+const boundWord = (bound: Check['bound']): string => (bound === null ? '' : `${bound.replace('-', ' ')} `);
 
 /** A figure in the unit of its check. */
 export function figure(value: number, unit: Check['unit'], system: UnitSystem): string {
@@ -79,7 +85,14 @@ const OBSERVED: Record<string, string> = {
   'bar.resin.soft': 'Soft resin on the bar.',
   'bar.resin.baked': 'Resin is baked onto the bar: it ran hot.',
   'bar.marker.agrees': 'The marker and the measured step say the same.',
-  'bar.marker.disagrees': 'The marker says that the other rail is the low one: measure this step again.',
+  'bar.marker.disagrees':
+    'The marker and the measured step contradict each other: the marker does not count until one of them is made again.',
+  'bar.square.agrees': 'The square and the measured step say the same.',
+  'bar.square.disagrees':
+    'The square and the measured step contradict each other: the square does not count until one of them is made again.',
+  'bar.stands.agrees': 'Stood on its edge, the bar says the same as the measured steps.',
+  'bar.stands.disagrees':
+    'Stood on its edge, the bar contradicts the measured steps: the test does not count until one of them is made again.',
   'chain.resin.none': 'No resin on the chain: bright, it was sharp and oiled.',
   'chain.resin.soft': 'Soft resin on the chain.',
   'chain.resin.baked': 'Resin is baked onto the chain: it ran hot.',
@@ -120,7 +133,7 @@ const UNSEEN: Partial<Record<Check['id'], string>> = {
 function beyond(check: Check, value: string, limit: string): string {
   switch (check.id) {
     case 'bar.depth':
-      return `The groove is ${value} deep, the least is ${limit}.`;
+      return `The groove is ${value} deep at its least place, the least is ${limit}.`;
     case 'bar.depth-after':
       return `Dressing would leave ${value} of groove, the least is ${limit}: too little left to dress.`;
     case 'bar.floor-clearance':
@@ -132,6 +145,7 @@ function beyond(check: Check, value: string, limit: string): string {
     case 'bar.play-after':
       return `Even dressed, the chain would keep ${value} of side play, the most is ${limit}: splayed beyond what dressing recovers.`;
     case 'bar.step':
+      if (check.note?.code === 'dressing-takes') return `Levelling takes ${value} off in places, dress above ${limit}.`;
       return `One rail stands ${value} over the other, dress above ${limit}.`;
     case 'bar.bow':
       return `The bar is bowed by ${value}, the most is ${limit}: replace.`;
@@ -177,10 +191,14 @@ function warned(check: Check, value: string, watch: string): string {
   }
 }
 
-/** The deciding number of a check and its doubt: `7.20 mm ± 0.11`. */
-export function valueWithDoubt({ value, unit, uncertainty }: Check, system: UnitSystem): string {
+/** The deciding number of a check and its doubt: `7.20 mm ± 0.11`; a bound is called one. */
+export function valueWithDoubt(
+  { value, unit, uncertainty, bound }: Pick<Check, 'value' | 'unit' | 'uncertainty' | 'bound'>,
+  system: UnitSystem,
+): string {
   if (value === null) return '';
-  const shown = figure(value, unit, system);
+  const shown = checkValue({ value, unit, bound }, system);
+  if (bound !== null) return shown;
   if (!uncertainty || unit === 'count' || unit === null) return shown;
   const doubt = unit === 'mm' ? formatFigure(mm(2 * uncertainty), system) : (2 * uncertainty).toFixed(2);
   return `${shown} ± ${doubt}`;
@@ -201,6 +219,20 @@ function note(item: CheckNote): string {
       return `Needs: ${list([...new Set(item.readings.map(readingName))], 'or')}.`;
     case 'depends-on-pitch':
       return `The limit waits for the pitch: ${list(item.families.map(familyLabel), 'or')}.`;
+    case 'mouth-alone':
+      return item.lifted
+        ? 'The mouth alone says no more; in the straight-edge test the gap stays, and that clears it.'
+        : 'The mouth is the widest place: it alone cannot condemn. Measure the width further down, or make the straight-edge test.';
+    case 'floor-alone':
+      return 'The width near the floor alone: the mouth may be wider. Measure it.';
+    case 'thin-chain':
+      return 'The chain it was made with is thinner than the bar is for: the test tells of the chain. Make it with a chain of the bar’s gauge.';
+    case 'dressing-takes':
+      return '';
+    case 'closed-longer':
+      return 'Closed came out longer than pulled: one of the two is wrong. Measure both again.';
+    case 'damage-not-placed':
+      return `Damage on the ${item.side} side was taken off the shortest cutter of the other side: measure a cutter of its own.`;
     case 'pinches':
       return 'The groove is no wider than the link: it pinches. Ease the place.';
     case 'test-disagrees':
@@ -224,15 +256,29 @@ function core(check: Check, unit: UnitSystem): string {
     return UNSEEN[check.id] ?? `${checkName[check.id]} not measured.`;
   }
   const value = checkValue(check, unit);
+  if (check.note?.code === 'closed-longer') return '';
   if (check.outcome === 'not-measured')
     return `${checkName[check.id]} is ${value}, with nothing yet to hold it against.`;
   const limit = check.limit === null ? '' : figure(check.limit, check.unit, unit);
   if (check.outcome === 'fail') return check.note?.code === 'pinches' ? '' : beyond(check, value, limit);
   if (check.outcome === 'watch')
     return warned(check, value, check.watch === null ? limit : figure(check.watch, check.unit, unit));
+  if (check.outcome === 'undecided' && check.bound !== null)
+    return `Still open: ${checkName[check.id].toLowerCase()} is ${value} against ${limit}.`;
+  if (check.outcome === 'undecided' && check.id === 'bar.depth')
+    return `Too close to call: the least depth anywhere is ${valueWithDoubt(check, unit)} against ${limit}, ${sure(check, unit)}. Measure there again.`;
   if (check.outcome === 'undecided')
     return `Too close to call: ${checkName[check.id].toLowerCase()} is ${valueWithDoubt(check, unit)} against ${limit}. Measure it again.`;
+  if (check.id === 'bar.depth' && check.bound === null && check.limit !== null)
+    return `Least depth anywhere ${valueWithDoubt(check, unit)}, ${sure(check, unit)}.`;
   return `${checkName[check.id]} is ${value}, limit ${limit}.`;
+}
+
+/** How sure a depth is over its limit, never rounded to certainty: `98 % over 6.00 mm`. */
+function sure({ probability, limit, unit }: Check, system: UnitSystem = 'mm'): string {
+  const percent = Math.min(99.9, Math.max(0.1, (probability ?? 0) * 100));
+  const shown = percent > 99 || percent < 1 ? percent.toFixed(1) : percent.toFixed(0);
+  return `${shown} % over ${limit === null ? '' : figure(limit, unit, system)}`;
 }
 
 /** A check as a sentence: verdict and reason first, then where, then what must be said beside it. */

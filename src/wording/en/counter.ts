@@ -1,6 +1,7 @@
 import { FAMILIES, type FamilyId } from '../../core/families';
 import { never } from '../../core/result';
 import type { CounterCaution, CounterNumbers, Question } from '../../core/counter';
+import { identifiedPropertyName, onMarkSentence } from './identity';
 import { fitSentence } from './judgements';
 import { familyLabel, gaugeLabel } from './labels';
 import { list, readingName, sentence } from './places';
@@ -62,6 +63,8 @@ export function counterCaution(caution: CounterCaution): string {
       return 'The links stand on the stamp only: count them before the chain leaves the shop.';
     case 'build-open':
       return '3/8 comes in two builds that never interchange: hand nothing over until it is known which.';
+    case 'on-one-mark':
+      return `${sentence(identifiedPropertyName[caution.number])}: ${onMarkSentence(caution.onMark).replace(/^S/, 's')}`;
     case 'clash':
       return fitSentence(caution.judgement);
     case 'usual-loops': {

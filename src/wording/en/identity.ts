@@ -8,6 +8,7 @@ import type {
   IdentifiedProperty,
   IdentityFinding,
   IdentityReason,
+  OnMark,
   Settling,
   StampMeaning,
 } from '../../core/identify';
@@ -197,6 +198,12 @@ export function identityFinding(finding: IdentityFinding, unit: UnitSystem = 'mm
     default:
       return never(finding);
   }
+}
+
+/** That a number stands on one mark alone, and the half minute that confirms it. */
+export function onMarkSentence({ mark, confirmedBy }: OnMark, unit: UnitSystem = 'mm'): string {
+  const said = `Stands on one mark alone: ${says(mark, unit)}, and a mark may be another part’s or misread.`;
+  return confirmedBy ? `${said} Confirm it by ${readingName(confirmedBy.measure)} (${confirmedBy.minutes} min).` : said;
 }
 
 /** The one observation that would settle a number. */

@@ -4,9 +4,10 @@ import type { EdgeDressing } from '../../core/assess';
 import { FAMILY_IDS, type FamilyId } from '../../core/families';
 import type { Turned, TurnOver, WearPattern } from '../../core/bar';
 import type { FitJudgement, NeedProperty, StockMiss } from '../../core/fit';
-import type { OrderWithheld } from '../../core/order';
+import type { OrderCaution, OrderWithheld } from '../../core/order';
 import { formatLength, formatPosition, mm, type UnitSystem } from '../../core/quantity';
 import { checkSentence } from './check';
+import { onMarkSentence } from './identity';
 import { actionWord, familyLabel, fitRuleName, gaugeLabel, instrumentName, operationWord, partName } from './labels';
 import { list, readingName, sentence } from './places';
 
@@ -182,6 +183,11 @@ export function orderWithheld(reason: OrderWithheld): string {
   }
 }
 
+/** A number of an order that stands on one mark alone. */
+export function orderCaution({ number, onMark }: OrderCaution): string {
+  return `${sentence(NUMBER[number])}: ${onMarkSentence(onMark).replace(/^S/, 's')}`;
+}
+
 const NEED: Readonly<Record<NeedProperty, string>> = {
   pitch: 'pitch',
   gauge: 'gauge',
@@ -231,8 +237,14 @@ export function nextSentence({ measure, reason }: NextMeasurement, unit: UnitSys
       return `${what}: too close to call. Repeat it with the ${instrumentName(reason.instrument)}. ${checkSentence(reason.check, unit)}`;
     case 'settles':
       return `${what}: settles the ${NUMBER[reason.property]}.`;
-    case 'limit-waits-for-pitch':
-      return `${what}: the depth limit follows from the bar's pitch.`;
+    case 'limit-waits':
+      return reason.property === 'pitch'
+        ? `${what}: the depth limit follows from the bar's pitch.`
+        : `${what}: the play is judged with the link of the bar's own gauge.`;
+    case 'one-side-known':
+      return `${what}: what stands is known from one side only. ${checkSentence(reason.check, unit)}`;
+    case 'step-may-stand':
+      return `${what}: a step may stand on edge ${reason.edge} (${(100 * reason.chance).toFixed(0)} %), and this tool cannot show it. A level test can.`;
     default:
       return never(reason);
   }

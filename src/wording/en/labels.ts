@@ -70,6 +70,17 @@ export const familyShort: Record<FamilyId, string> = {
 export const gaugeLabel = (id: GaugeId): string => `${id} in (${GAUGES[id].mmLabel} mm)`;
 export const pitchMarkLabel = (mark: PitchMark): string => (mark === '3/8' ? '3/8, build not said' : familyLabel(mark));
 export const instrumentName = (id: InstrumentId): string => INSTRUMENTS[id].name;
+/** An instrument in the corner of a cell. */
+export const instrumentShort: Record<InstrumentId, string> = {
+  caliper: 'caliper',
+  'depth-rod': 'rod',
+  'depth-marks': 'marks',
+  feeler: 'blade',
+  'slot-gauge': 'slot',
+  template: 'template',
+  rule: 'rule',
+  tape: 'tape',
+};
 
 /** What each check is about, as a short heading. */
 export const checkName: Record<CheckId, string> = {
@@ -97,6 +108,8 @@ export const checkName: Record<CheckId, string> = {
   'bar.resin': 'Resin on the bar',
   'bar.chip': 'Chip',
   'bar.marker': 'Marker pass',
+  'bar.square': 'Square against the light',
+  'bar.stands': 'Stood on its edge',
   'bar.nose': 'Nose of the bar',
   'nose.turns': 'Nose turning',
   'nose.tip-play': 'Tip play',
@@ -153,6 +166,8 @@ export const limitName: Record<LimitId, string> = {
   'bar.dress.loss': 'Depth a usual dressing takes',
   'bar.dress.chip': 'Dressing: a chip up to this length is left',
   'bar.dress.exception': 'Dressing: a dip is offered to be left when it costs the edge more than',
+  'bar.dress.touch': 'Dressing: what the last pass takes off the low rail too',
+  'bar.dress.doubt': 'Dressing: doubt of the file, one standard deviation',
   'bar.dress.pass': 'Dressing: what a guided pass takes off',
   'bar.dress.minutes-setup': 'Dressing: minutes to set an edge up',
   'bar.dress.minutes-per-pass': 'Dressing: minutes a pass takes',

@@ -6,6 +6,9 @@ const READINGS: Record<string, string> = {
   'bar.checks.hardNose': 'how far the hard nose is worn',
   'bar.edges.A.stations': 'depth from both rails, edge A',
   'bar.edges.B.stations': 'depth from both rails, edge B',
+  'bar.edges.A.stands': 'the clean bar stood on edge A',
+  'bar.edges.B.stands': 'the clean bar stood on edge B',
+  'bar.checks.straightEdge': 'straight-edge test',
   'bar.edges.mouth': 'groove width at one station',
   'bar.pitch': 'pitch of the bar',
   'bar.gauge': 'gauge of the bar',
@@ -54,7 +57,13 @@ const READINGS: Record<string, string> = {
   'driveSprocket.wear': 'wear of the drive sprocket',
 };
 
-const FIELD: Record<string, string> = { near: 'near rail', far: 'far rail', mouth: 'groove width' };
+const FIELD: Record<string, string> = {
+  near: 'near rail',
+  far: 'far rail',
+  mouth: 'groove width',
+  deep: 'width further down',
+  square: 'square against the light',
+};
 
 /** Says a reading's path in words; stations are counted from 1, as on the screen. */
 export function readingName(path: string): string {

@@ -4,10 +4,15 @@ import { RailProfile } from '../../../ui/drawings/RailProfile';
 import { dressingSentence } from '../../../wording';
 import { useFrame } from '../../frame/frame-context';
 import { useKeys } from '../../frame/keys';
+import { FIELD_KINDS } from '../../../core/quantity';
+import { OPTIONS } from '../options';
+import { ChoiceField } from '../parts/ChoiceField';
 import { useJob } from '../store/JobContext';
+import { takeTool, useToolsInHand } from '../tools/tool-in-hand';
+import { ToolPick } from '../tools/ToolPick';
 import { ExportDrawing } from './ExportDrawing';
 import { Section } from './Section';
-import type { Edge } from './stations';
+import type { Edge, StationRow } from './stations';
 import { StationTable } from './StationTable';
 import type { Stations } from './useStations';
 
@@ -17,7 +22,7 @@ const EDGES = ['A', 'B'] as const;
 export function Measure({ stations }: { stations: Stations }) {
   const { appraisal, view } = useJob();
   const { show, unit, position } = useFrame();
-  const { rows, points, edge, row, selected, select, toEdge, add } = stations;
+  const { rows, points, bands, edge, row, selected, select, toEdge, add } = stations;
   const { bar } = appraisal;
   const drawing = useRef<HTMLDivElement>(null);
   useKeys((key) => {
@@ -31,6 +36,7 @@ export function Measure({ stations }: { stations: Stations }) {
         <div ref={drawing}>
           <RailProfile
             edges={points}
+            bands={bands}
             limit={bar.depthLimit}
             tang={bar.setting.tang?.value ?? null}
             room={view.limits['bar.floor-clearance'].value}
@@ -42,12 +48,20 @@ export function Measure({ stations }: { stations: Stations }) {
         </div>
         <DressingLines stationAt={(each, station) => bar.edges[each].stations[station]?.at ?? 0} />
         <EdgeSwitch edge={edge} onEdge={toEdge} onAdd={add} />
+        <ToolsOfTable />
         <StationTable
           edge={edge}
           rows={rows[edge]}
           selected={row?.key ?? null}
           onSelect={(key) => select(edge, key)}
           onEdge={toEdge}
+        />
+        <Believed edge={edge} row={row} />
+        <ChoiceField
+          path={`bar.edges.${edge}.stands`}
+          legend={`The clean bar stood on edge ${edge}, on something flat`}
+          options={OPTIONS.stands}
+          hint="A level edge stands by itself; an unlevel one falls to the side of its low rail. Finer than a depth rod."
         />
       </div>
       <div className="min-w-0 border-l border-line pl-4">
@@ -84,6 +98,52 @@ function EdgeSwitch({ edge, onEdge, onAdd }: { edge: Edge; onEdge: (edge: Edge) 
         Station
       </button>
     </div>
+  );
+}
+
+/** The tools that depths and widths are read with: taken once, changed by one tap or F8. A reading keeps its own. */
+function ToolsOfTable() {
+  const tools = useToolsInHand();
+  return (
+    <p className="mb-1 flex flex-wrap items-center gap-x-4 text-sm text-ink-soft">
+      {TABLE_KINDS.map(({ kind, name }) => (
+        <span key={kind} className="flex items-center gap-1.5">
+          {name} by
+          <ToolPick
+            kind={kind}
+            tool={tools[kind] ?? FIELD_KINDS[kind].tools[0]}
+            label={`${name}: measured with`}
+            onTake={(tool) => takeTool(kind, tool)}
+          />
+        </span>
+      ))}
+      <span>
+        <kbd className="figures">F8</kbd> in a field changes its own
+      </span>
+    </p>
+  );
+}
+
+const TABLE_KINDS = [
+  { kind: 'depth', name: 'Depths' },
+  { kind: 'grooveWidth', name: 'Widths' },
+] as const;
+
+/** What all readings together say of the chosen station, beside what was read there. */
+function Believed({ edge, row }: { edge: Edge; row: StationRow | undefined }) {
+  const { appraisal } = useJob();
+  const { show } = useFrame();
+  const index = row?.index ?? null;
+  const place = index === null ? null : appraisal.bar.edges[edge].belief?.stations[index];
+  if (!place) return null;
+  const part = ({ value, u }: { value: number; u: number }) => `${show(value)} ± ${show(2 * u)}`;
+  return (
+    <p className="my-1 text-sm">
+      <span className="text-ink-soft">All readings together say: near </span>
+      <span className="figures font-semibold">{part(place.near)}</span>
+      <span className="text-ink-soft">, far </span>
+      <span className="figures font-semibold">{part(place.far)}</span>
+    </p>
   );
 }
 

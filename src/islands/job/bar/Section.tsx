@@ -21,6 +21,7 @@ const FINER = [
   'burrNear',
   'burrFar',
   'marker',
+  'square',
   'chipNear.length',
   'chipNear.depth',
   'chipFar.length',
@@ -109,7 +110,7 @@ function FinerReadings({ row }: { row: StationRow }) {
   return (
     <details className="border-t border-line" open={open} onToggle={({ currentTarget }) => setOpen(currentTarget.open)}>
       <summary className="flex min-h-11 items-center text-sm font-semibold text-pine">
-        Finer readings: width, burrs, chips, marker
+        Finer readings: width, square, burrs, chips
       </summary>
       {open && (
         <div className="grid gap-3 pb-3">
@@ -124,6 +125,12 @@ function FinerReadings({ row }: { row: StationRow }) {
             legend="One marker pass touched"
             options={OPTIONS.marker}
             hint="Where ink stays, the rail is low."
+          />
+          <ChoiceField
+            path={`${row.path}.square`}
+            legend="Square on the rails, against the light"
+            options={OPTIONS.square}
+            hint="Light under it shows the low rail: seen finer than a depth rod."
           />
           {(['Near', 'Far'] as const).map((rail) => (
             <div key={rail} className="grid grid-cols-2 gap-3">

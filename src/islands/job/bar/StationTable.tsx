@@ -2,6 +2,10 @@ import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { useFrame } from '../../frame/frame-context';
 import { Conflict } from '../parts/Conflict';
 import { useJob, useJobStore } from '../store/JobContext';
+import type { InstrumentId } from '../../../core/quantity';
+import { instrumentShort } from '../../../wording';
+import { writtenBy } from '../caliper/field';
+import { TOOL_KEY } from '../tools/tool-in-hand';
 import type { Snapshot } from '../store/job-store';
 import { keeping } from '../store/keeping';
 import type { Meaning } from '../store/meaning';
@@ -204,33 +208,41 @@ function Cell({ row, column, cell, label, field, at, sayId, onSelect, onKeyDown 
   const actions = useFieldActions();
   const { position } = useFrame();
   /** A planned station gets its planned position with its first reading. */
-  const type = (text: string) => {
+  const type = (text: string, tool?: InstrumentId) => {
     if (row.planned && column !== 'at' && text.trim() !== '') store.type(at, plannedText(row.at), 'mm');
-    actions.type(field.path, text);
+    actions.type(field.path, text, tool);
   };
   const enter = () => {
     if (column !== 'at') actions.enter(at);
     actions.enter(field.path);
   };
   return (
-    <input
-      data-cell={cell}
-      data-path={field.path}
-      aria-label={label}
-      aria-invalid={field.refused !== null}
-      aria-describedby={sayId}
-      inputMode="decimal"
-      autoComplete="off"
-      className="entry w-full min-w-0 figures"
-      value={field.text}
-      placeholder={column === 'at' && row.planned ? position(row.at) : ''}
-      onFocus={() => onSelect(row.key)}
-      onChange={({ target }) => type(target.value)}
-      onBlur={enter}
-      onKeyDown={(event) => {
-        if (event.key === '[' || event.key === ']' || event.key === 'Enter') enter();
-        onKeyDown(event, !field.wrong);
-      }}
-    />
+    <div className="relative">
+      <input
+        data-cell={cell}
+        data-path={field.path}
+        aria-label={label}
+        aria-invalid={field.refused !== null}
+        aria-describedby={sayId}
+        inputMode="decimal"
+        autoComplete="off"
+        className="entry w-full min-w-0 figures"
+        value={field.text}
+        placeholder={column === 'at' && row.planned ? position(row.at) : ''}
+        onFocus={() => onSelect(row.key)}
+        onChange={({ target }) => type(target.value, writtenBy(target))}
+        onBlur={enter}
+        onKeyDown={(event) => {
+          if (event.key === TOOL_KEY && actions.cycleTool(field.path)) event.preventDefault();
+          if (event.key === '[' || event.key === ']' || event.key === 'Enter') enter();
+          onKeyDown(event, !field.wrong);
+        }}
+      />
+      {field.tool && (
+        <span className="pointer-events-none absolute right-1.5 bottom-0.5 text-[11px] text-ink-soft">
+          {instrumentShort[field.tool]}
+        </span>
+      )}
+    </div>
   );
 }

@@ -1,4 +1,4 @@
-import { estimate, mm, parseLength } from '../../../core/quantity';
+import { estimate, mm, parseLength, type LengthReading } from '../../../core/quantity';
 import type { Entry } from '../../../core/sheet';
 import type { Appraisal, EdgeAssessment } from '../../../core/assess';
 import type { Snapshot } from '../store/job-store';
@@ -81,7 +81,8 @@ export function nextKey(rows: readonly StationRow[]): string {
 }
 
 /** What the drawings need of one station. */
-export function drawnStation(row: StationRow, { stations, dressing }: EdgeAssessment) {
+export function drawnStation(row: StationRow, { stations, dressing, belief }: EdgeAssessment) {
+  const believed = row.index === null ? null : (belief?.stations[row.index] ?? null);
   const station = row.index === null ? undefined : stations[row.index];
   const target = row.index === null || !dressing?.advised ? null : (dressing.plan.target[row.index] ?? null);
   return {
@@ -90,9 +91,27 @@ export function drawnStation(row: StationRow, { stations, dressing }: EdgeAssess
     near: station?.near?.value ?? null,
     far: station?.far?.value ?? null,
     target,
-    nearAfter: station?.after.near?.value ?? null,
-    farAfter: station?.after.far?.value ?? null,
+    nearBelieved: station?.near ? (believed?.near.value ?? null) : null,
+    farBelieved: station?.far ? (believed?.far.value ?? null) : null,
+    nearAfter: middle(station?.after?.near),
+    farAfter: middle(station?.after?.far),
   };
+}
+
+const middle = (reading: LengthReading | null | undefined): number | null =>
+  reading ? (estimate(reading)?.value ?? null) : null;
+
+/** Twice the standard uncertainty, as doubts are shown everywhere. */
+const SHOWN_DOUBT = 2;
+
+/** What is believed along an edge, with the half width of its band. */
+export function drawnBand({ belief }: EdgeAssessment) {
+  return (belief?.places ?? []).map(({ at, near, far }) => ({
+    at,
+    near: near.value,
+    far: far.value,
+    half: SHOWN_DOUBT * near.u,
+  }));
 }
 
 /** The cross-section's figures at one station. */

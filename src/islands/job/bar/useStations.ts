@@ -1,12 +1,12 @@
 import { useState } from 'react';
-import type { ProfilePoint } from '../../../ui/drawings/profile-frame';
+import type { ProfileBand, ProfilePoint } from '../../../ui/drawings/profile-frame';
 import type { Appraisal } from '../../../core/assess';
 import { useJob } from '../store/JobContext';
 import type { Snapshot } from '../store/job-store';
 import { keeping } from '../store/keeping';
 import type { Meaning } from '../store/meaning';
 import { useTarget } from '../target';
-import { drawnStation, nextKey, stationRows, type Edge, type StationRow } from './stations';
+import { drawnBand, drawnStation, nextKey, stationRows, type Edge, type StationRow } from './stations';
 
 /** Which station the drawings and the table speak of. */
 export interface Selected {
@@ -18,6 +18,7 @@ export interface Selected {
 export interface Stations {
   readonly rows: Readonly<Record<Edge, readonly StationRow[]>>;
   readonly points: Readonly<Record<Edge, readonly ProfilePoint[]>>;
+  readonly bands: Readonly<Record<Edge, readonly ProfileBand[]>>;
   readonly edge: Edge;
   readonly row: StationRow | undefined;
   readonly selected: Selected | null;
@@ -55,12 +56,18 @@ function bothDrawn({ A, B }: Stations['rows'], { edges }: Appraisal['bar']): Sta
   return { A: A.map((row) => drawnStation(row, edges.A)), B: B.map((row) => drawnStation(row, edges.B)) };
 }
 
+const bothBands = ({ edges }: Appraisal['bar']): Stations['bands'] => ({
+  A: drawnBand(edges.A),
+  B: drawnBand(edges.B),
+});
+
 /** Holds the chosen station; a wish to go to a reading of a station chooses it. */
 export function useStations(): Stations {
   const { appraisal, entered, snapshot } = useJob();
   const [added, setAdded] = useState<readonly Selected[]>([]);
   const [rowsOf] = useState(() => keeping(bothRows));
   const [drawn] = useState(() => keeping(bothDrawn));
+  const [banded] = useState(() => keeping(bothBands));
   const rows = rowsOf(snapshot, entered, added);
   const [chosen, setChosen] = useState<Selected>({ edge: 'A', key: rows.A[0]?.key ?? '0' });
   useTarget((path) => {
@@ -72,6 +79,7 @@ export function useStations(): Stations {
   return {
     rows,
     points: drawn(rows, appraisal.bar),
+    bands: banded(appraisal.bar),
     edge,
     row,
     selected: row ? { edge, key: row.key } : null,

@@ -1,3 +1,5 @@
+import { INSTRUMENT_IDS, type InstrumentId } from '../../../core/quantity';
+
 /** The field that a reading lands in: the last one of the step that had the caret and takes text. */
 export function lastField(): { current: HTMLInputElement | null; stop: () => void } {
   const held: { current: HTMLInputElement | null; stop: () => void } = { current: null, stop: () => undefined };
@@ -16,10 +18,21 @@ export function withReading(text: string, reading: string, repeat: boolean): str
   return repeat && text.trim() !== '' ? `${text.trim()}; ${reading}` : reading;
 }
 
+/** Says beside a text where it came from, for the moment that it is taken in. */
+const TOOL = 'tool';
+
+/** The tool that wrote what a field just took in; nothing for a hand. It is said once. */
+export function writtenBy(field: HTMLInputElement): InstrumentId | undefined {
+  const tool = INSTRUMENT_IDS.find((id) => id === field.dataset[TOOL]);
+  delete field.dataset[TOOL];
+  return tool;
+}
+
 /** Types into a field as a hand would, so that everything that follows from typing follows; Enter then walks on. */
 export function typeInto(field: HTMLInputElement, text: string, walkOn: boolean): void {
   const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')?.set;
   field.focus();
+  field.dataset[TOOL] = 'caliper';
   set?.call(field, text);
   field.dispatchEvent(new Event('input', { bubbles: true }));
   if (walkOn) field.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true, cancelable: true }));

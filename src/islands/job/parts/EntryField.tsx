@@ -1,6 +1,9 @@
 import { useId, type KeyboardEvent } from 'react';
 import { useFrame } from '../../frame/frame-context';
+import { writtenBy } from '../caliper/field';
 import { useField } from '../store/useField';
+import { TOOL_KEY } from '../tools/tool-in-hand';
+import { ReadWith } from '../tools/ReadWith';
 import { Conflict } from './Conflict';
 
 interface EntryFieldProps {
@@ -31,6 +34,7 @@ export function EntryField({
   const { unit } = useFrame();
   const id = useId();
   const onKeyDown = (event: KeyboardEvent) => {
+    if (event.key === TOOL_KEY && field.cycleTool()) event.preventDefault();
     if (event.key !== 'Enter') return;
     event.preventDefault();
     field.enter();
@@ -53,12 +57,13 @@ export function EntryField({
           inputMode={suffix === 'unit' ? 'decimal' : 'text'}
           aria-invalid={field.refused !== null}
           aria-describedby={`${id}-say`}
-          onChange={({ target }) => field.type(target.value)}
+          onChange={({ target }) => field.type(target.value, writtenBy(target))}
           onBlur={field.enter}
           onKeyDown={onKeyDown}
         />
         {suffix && <span className="figures text-sm text-ink-soft">{suffix === 'unit' ? unit : suffix}</span>}
       </div>
+      {suffix === 'unit' && !bare && <ReadWith path={path} label={label} />}
       <p id={`${id}-say`} className={`text-sm ${field.refused ? 'font-semibold text-oxide' : 'text-ink-soft'}`}>
         {field.refused ?? hint}
       </p>

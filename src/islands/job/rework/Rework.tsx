@@ -56,6 +56,7 @@ export function Rework() {
           <div className="mx-auto max-w-[42rem]">
             <RailProfile
               edges={stations.points}
+              bands={stations.bands}
               limit={bar.depthLimit}
               tang={bar.setting.tang?.value ?? null}
               room={view.limits['bar.floor-clearance'].value}

@@ -138,23 +138,30 @@ function FitRules({ fit }: { fit: readonly FitJudgement[] }) {
 const moment = (iso: string): string =>
   new Date(iso).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
 
+/** Refusals that mean: what was looked at is not what stands now. */
+const LOOK_AGAIN: readonly string[] = ['rules-changed', 'read-again'];
+
 /** Signing off keeps the sheet, the limits and the assessment as they stand, with who and when. */
 function SignOff({ onOpen }: { onOpen: (step: Step) => void }) {
   const { view, snapshot, appraisal } = useJob();
   const { who } = useFrame();
   const [busy, setBusy] = useState(false);
-  const [refused, setRefused] = useState<string | null>(null);
+  const [refused, setRefused] = useState<{ message: string; lookAgain: boolean } | null>(null);
   const [last] = view.signOffs;
   const send = async (action: 'sign-off' | 'reopen') => {
     setBusy(true);
     try {
       await api.post(
         `/api/jobs/${view.job.id}/${action}`,
-        action === 'sign-off' ? { by: who, upToReading: snapshot.lastReading } : {},
+        action === 'sign-off' ? { by: who, upToReading: snapshot.lastReading, rules: view.rulesMark } : {},
       );
       window.location.reload();
     } catch (error) {
-      setRefused(error instanceof RequestFailed ? error.message : 'It was not signed off: try again.');
+      const isRefusal = error instanceof RequestFailed;
+      setRefused({
+        message: isRefusal ? error.message : 'It was not signed off: try again.',
+        lookAgain: isRefusal && LOOK_AGAIN.includes(error.reply.code),
+      });
       setBusy(false);
     }
   };
@@ -175,7 +182,16 @@ function SignOff({ onOpen }: { onOpen: (step: Step) => void }) {
           will say it.
         </p>
       )}
-      {refused && <Notice kind="error">{refused}</Notice>}
+      {refused && (
+        <Notice kind="error">
+          <p>{refused.message}</p>
+          {refused.lookAgain && (
+            <button type="button" className="mt-2 quiet" onClick={() => window.location.reload()}>
+              Show it as it stands now
+            </button>
+          )}
+        </Notice>
+      )}
       <div className="flex gap-3">
         {signed ? (
           <button type="button" className="quiet" disabled={busy} onClick={() => void send('reopen')}>

@@ -1,10 +1,10 @@
 import { useEffect, useState } from 'react';
 import { Printer } from 'lucide-react';
 import { GAUGES } from '../../../core/families';
-import type { ChainOrder } from '../../../core/order';
+import { orderCautions, type ChainOrder } from '../../../core/order';
 import type { StockAnswer } from '../../../contract';
 import { Notice } from '../../../ui/parts/Notice';
-import { familyLabel, familyShort, fitSentence, orderWithheld } from '../../../wording';
+import { familyLabel, familyShort, fitSentence, orderCaution, orderWithheld } from '../../../wording';
 import { api } from '../../frame/api';
 import { useFrame } from '../../frame/frame-context';
 import { money } from '../../stock/money';
@@ -16,6 +16,7 @@ import { useJob } from '../store/JobContext';
 export function OrderSlip() {
   const { appraisal, view, snapshot } = useJob();
   const { order } = appraisal;
+  const cautions = 'order' in order ? orderCautions(appraisal.identity).map(orderCaution) : [];
   const broken = appraisal.fit.filter(({ rule, holds }) => holds === false && rule !== 'parts-may-go-back-on');
   return (
     <>
@@ -39,6 +40,15 @@ export function OrderSlip() {
             })}
           </ul>
         </Notice>
+      )}
+      {cautions.length > 0 && (
+        <div className="mt-3">
+          <Notice kind="caution">
+            {cautions.map((caution) => (
+              <p key={caution}>{caution}</p>
+            ))}
+          </Notice>
+        </div>
       )}
       {broken.length > 0 && (
         <div className="mt-3">

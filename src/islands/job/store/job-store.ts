@@ -103,7 +103,7 @@ export class JobStore {
     const drafts = new Map(this.snapshot.drafts);
     drafts.delete(path);
     const before = this.snapshot.standing.get(path);
-    const unchanged = before ? before.text === draft.text && before.conflict === null : draft.text === '';
+    const unchanged = before ? isSame(before, draft) && before.conflict === null : draft.text === '';
     this.update({ drafts });
     if (!unchanged) this.put(draft, by, this.inSight.get(path) ?? null);
   }
@@ -117,6 +117,15 @@ export class JobStore {
   set(path: string, text: string, unit: UnitSystem, by: string, instrument: InstrumentId | null = null): void {
     this.type(path, text, unit, instrument);
     this.enter(path, by);
+  }
+
+  /** Says what a reading was measured with, half typed or entered: the text stays, and the reading is stored anew with its tool. */
+  setTool(path: string, instrument: InstrumentId | null, by: string): void {
+    const draft = this.snapshot.drafts.get(path);
+    const there = draft ?? this.snapshot.standing.get(path);
+    if (!there || there.text.trim() === '') return;
+    this.type(path, there.text, there.unit, instrument);
+    if (!draft) this.enter(path, by);
   }
 
   /** Ends a conflict: keep what the other wrote, or put ours in its place. */
@@ -275,6 +284,10 @@ export class JobStore {
     for (const listener of this.listeners) listener();
   }
 }
+
+/** The same text by the same tool. */
+const isSame = (before: Entry, draft: Entry): boolean =>
+  before.text === draft.text && (before.instrument ?? null) === (draft.instrument ?? null);
 
 function stored({ id, path, text, unit, instrument, by, at }: StoredReadingMessage): Standing {
   return { id, path, text, unit, instrument: instrument ?? null, by, at, conflict: null };

@@ -1,0 +1,32 @@
+import { estimate, parseReading, type InstrumentId } from '../../../core/quantity';
+import { fieldSpec } from '../../../core/sheet';
+import { useFrame } from '../../frame/frame-context';
+import { useJob } from '../store/JobContext';
+import { useFieldActions } from '../store/useField';
+import { lengthAt, takeTool, useToolsInHand } from './tool-in-hand';
+import { ToolPick } from './ToolPick';
+
+/** Under a length: what it is measured with, and the doubt that this leaves. A change of tool counts for what stands there too. */
+export function ReadWith({ path, label }: { path: string; label: string }) {
+  const { snapshot } = useJob();
+  const { show, unit } = useFrame();
+  const { setTool } = useFieldActions();
+  const tools = useToolsInHand();
+  const length = lengthAt(path);
+  if (!length) return null;
+  const there = snapshot.drafts.get(path) ?? snapshot.standing.get(path);
+  const hasText = there !== undefined && there.text.trim() !== '';
+  const tool = hasText ? (there.instrument ?? length.usual) : (tools[length.kind] ?? length.usual);
+  const take = (taken: InstrumentId) => {
+    takeTool(length.kind, taken);
+    setTool(path, taken === length.usual ? null : taken);
+  };
+  const read = hasText ? parseReading(there.text, fieldSpec(length.field), there.unit, tool) : null;
+  const value = read?.ok ? estimate(read.value) : null;
+  return (
+    <span className="flex min-w-0 flex-wrap items-center gap-x-1.5 text-sm text-ink-soft">
+      <ToolPick kind={length.kind} tool={tool} label={`${label}: measured with`} onTake={take} />
+      {value && <span className="figures whitespace-nowrap">± {show(2 * value.u, unit === 'mm' ? 2 : 3)}</span>}
+    </span>
+  );
+}
