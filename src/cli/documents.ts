@@ -1,4 +1,5 @@
-import { readFileSync } from 'node:fs';
+import { createReadStream, readFileSync } from 'node:fs';
+import { createInterface } from 'node:readline';
 import { DEFAULTS, limitOverridesSchema, limitsFileSchema, resolveLimits, type Limits } from '../core/families';
 import type { StockPart } from '../core/fit';
 import { readSheetText, showPath, type BenchSheet } from '../core/sheet';
@@ -18,9 +19,22 @@ function readText(path: string): string {
   try {
     return readFileSync(path === '-' ? STANDARD_INPUT : path, 'utf8');
   } catch (error) {
-    throw new Unreadable([
-      `${path}: cannot be read (${(error as NodeJS.ErrnoException).code ?? 'unknown'}); give the path of a file, or - for standard input.`,
-    ]);
+    throw unreadable(path, error);
+  }
+}
+
+function unreadable(path: string, error: unknown): Unreadable {
+  const { code = 'unknown' } = error as NodeJS.ErrnoException;
+  return new Unreadable([`${path}: cannot be read (${code}); give the path of a file, or - for standard input.`]);
+}
+
+/** The lines of a file, or of standard input for `-`, as they come: a list of any length is never held whole. */
+export async function* linesFrom(path: string): AsyncGenerator<string> {
+  const input = path === '-' ? process.stdin : createReadStream(path);
+  try {
+    yield* createInterface({ input, crlfDelay: Infinity });
+  } catch (error) {
+    throw unreadable(path, error);
   }
 }
 

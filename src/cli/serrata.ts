@@ -2,8 +2,9 @@ import { Command, Argument, CommanderError } from 'commander';
 import { assess } from '../core/assess';
 import { limitsFile } from '../core/families';
 import { chainNeed, searchStock } from '../core/fit';
-import { assessmentDocument } from '../wording';
-import { limitsFrom, sheetFrom, stockFrom, Unreadable } from './documents';
+import { assessmentDocument, sheetProblem } from '../wording';
+import { readSheetText } from '../core/sheet';
+import { limitsFrom, linesFrom, sheetFrom, stockFrom, Unreadable } from './documents';
 import { jsonSchema, SCHEMA_NAMES, type SchemaName } from './schemas';
 import { assessmentText } from './text';
 
@@ -16,6 +17,30 @@ interface AssessOptions {
   limits?: string;
   stock?: string;
   text?: boolean;
+  lines?: boolean;
+}
+
+/** Answers every line as it comes; a line that cannot be read stops none of the others, and ends in exit code 2. */
+async function assessLines(path: string, options: AssessOptions, print: (text: string) => unknown): Promise<void> {
+  if (options.text || options.stock)
+    throw new Unreadable([
+      '--lines: goes without --text and --stock; each line is answered by one assessment as JSON.',
+    ]);
+  const limits = limitsFrom(options.limits);
+  let number = 0;
+  let unread = 0;
+  for await (const line of linesFrom(path)) {
+    number += 1;
+    if (line.trim() === '') continue;
+    const read = readSheetText(line);
+    if (!read.ok) unread += 1;
+    const answer = read.ok
+      ? assessmentDocument(assess(read.value, limits))
+      : { line: number, problems: read.error.map(sheetProblem) };
+    await print(`${JSON.stringify(answer)}\n`);
+  }
+  if (unread > 0)
+    throw new Unreadable([`${unread} of ${number} lines cannot be read: their problems stand in their places.`]);
 }
 
 function assessCommand(path: string, options: AssessOptions): string {
@@ -27,7 +52,7 @@ function assessCommand(path: string, options: AssessOptions): string {
   return options.text ? assessmentText(document) : json(document);
 }
 
-function program(print: (text: string) => void): Command {
+function program(print: (text: string) => unknown): Command {
   const command = new Command('serrata').description('Assess a bench sheet from the command line.').exitOverride();
   command
     .command('assess')
@@ -36,27 +61,35 @@ function program(print: (text: string) => void): Command {
     .option('--limits <file>', "the shop's limits, as printed by `serrata limits`")
     .option('--stock <file>', 'stock list in CSV: which parts answer the order')
     .option('--text', 'print sentences instead of JSON')
-    .action((path: string, options: AssessOptions) => print(assessCommand(path, options)));
+    .option('--lines', 'one sheet per line in, one assessment per line out, in order and as it goes')
+    .action((path: string, options: AssessOptions) =>
+      options.lines ? assessLines(path, options, print) : void print(assessCommand(path, options)),
+    );
   command
     .command('schema')
     .description('Print the JSON Schema of a document.')
     .addArgument(new Argument('<document>').choices(SCHEMA_NAMES))
-    .action((name: SchemaName) => print(json(jsonSchema(name))));
+    .action((name: SchemaName) => void print(json(jsonSchema(name))));
   command
     .command('limits')
     .description('Print the limits with where they come from.')
     .option('--limits <file>', 'lay these changes over the defaults first')
-    .action((options: { limits?: string }) => print(json(limitsFile(limitsFrom(options.limits)))));
+    .action((options: { limits?: string }) => void print(json(limitsFile(limitsFrom(options.limits)))));
   return command;
 }
 
 /** Runs the command; returns its exit code. */
-export function run(args: readonly string[], print: (text: string) => void, complain: (text: string) => void): number {
+export async function run(
+  args: readonly string[],
+  print: (text: string) => unknown,
+  complain: (text: string) => void,
+): Promise<number> {
   const command = program(print);
-  command.configureOutput({ writeOut: print, writeErr: complain });
-  for (const sub of command.commands) sub.exitOverride().configureOutput({ writeOut: print, writeErr: complain });
+  const output = { writeOut: (text: string) => void print(text), writeErr: complain };
+  command.configureOutput(output);
+  for (const sub of command.commands) sub.exitOverride().configureOutput(output);
   try {
-    command.parse(args, { from: 'user' });
+    await command.parseAsync(args, { from: 'user' });
     return 0;
   } catch (error) {
     if (error instanceof Unreadable) {
@@ -68,8 +101,14 @@ export function run(args: readonly string[], print: (text: string) => void, comp
   }
 }
 
-process.exitCode = run(
-  process.argv.slice(2),
-  (text) => process.stdout.write(text),
-  (text) => process.stderr.write(text),
-);
+/** Writes to standard output and waits where the reader is slower than the assessing. */
+const print = (text: string): unknown =>
+  process.stdout.write(text) || new Promise((resolve) => process.stdout.once('drain', resolve));
+
+// A reader that has seen enough, such as `head`, ends the command without a word.
+process.stdout.on('error', (error: NodeJS.ErrnoException) => {
+  if (error.code !== 'EPIPE') throw error;
+  process.exit();
+});
+
+process.exitCode = await run(process.argv.slice(2), print, (text) => process.stderr.write(text));

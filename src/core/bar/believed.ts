@@ -203,6 +203,48 @@ function stretches(places: readonly number[]): Float64Array {
   return lengths;
 }
 
+/** The four lowest places that one row of points gives an edge, its signs turned, and the lengths that are out of level. */
+interface RowDraw {
+  readonly lowest: Float64Array;
+  /** For the lean as drawn and turned. */
+  readonly unlevel: Float64Array;
+}
+
+/** Draws one row: mean ± deviation of the depth, lean ± deviation of the step. All four turns are worked out in one pass. */
+function drawRow(
+  depths: Float64Array,
+  up: Float64Array,
+  leans: Float64Array,
+  across: Float64Array,
+  lengths: Float64Array,
+  stepLimit: number,
+  held: EdgeFit['held'],
+  { lowest, unlevel }: RowDraw,
+): void {
+  lowest.fill(Infinity);
+  unlevel.fill(0);
+  const isHeld = held.size > 0;
+  for (let j = 0; j < depths.length; j += 1) {
+    const high = depths[j]! + up[j]!;
+    const low = depths[j]! - up[j]!;
+    const one = leans[j]! + across[j]!;
+    const other = leans[j]! - across[j]!;
+    const wide = Math.abs(one);
+    const narrow = Math.abs(other);
+    if (wide > stepLimit) unlevel[0] = unlevel[0]! + lengths[j]!;
+    if (narrow > stepLimit) unlevel[1] = unlevel[1]! + lengths[j]!;
+    const marks = isHeld ? held.get(j) : undefined;
+    const a = marks ? lowerHeld(high, one, marks) : high - wide / 2;
+    const b = marks ? lowerHeld(low, one, marks) : low - wide / 2;
+    const c = marks ? lowerHeld(high, other, marks) : high - narrow / 2;
+    const d = marks ? lowerHeld(low, other, marks) : low - narrow / 2;
+    if (a < lowest[0]!) lowest[0] = a;
+    if (b < lowest[1]!) lowest[1] = b;
+    if (c < lowest[2]!) lowest[2] = c;
+    if (d < lowest[3]!) lowest[3] = d;
+  }
+}
+
 /** Least depths of an edge drawn over those of the other, and how often the edge is out of level. */
 function drawEdge(
   { places, depth, step: steps, dips, held }: EdgeFit,
@@ -212,36 +254,27 @@ function drawEdge(
   offset: number,
 ): number {
   const size = places.length;
-  const [up, across] = [new Float64Array(size), new Float64Array(size)];
+  const up = new Float64Array(size);
+  const across = new Float64Array(size);
   const lengths = stretches(places);
-  const matters = Math.min(LENGTH_THAT_MATTERS, lengths.reduce((sum, each) => sum + each, 0) / 2);
-  let unlevel = 0;
+  const whole = lengths.reduce((sum, each) => sum + each, 0);
+  const matters = Math.min(LENGTH_THAT_MATTERS, whole / 2);
+  const row: RowDraw = { lowest: new Float64Array(DRAWS_PER_ROW), unlevel: new Float64Array(2) };
   const rows = least.length / DRAWS_PER_ROW;
-  const isHeld = held.size > 0;
-  for (let row = 0; row < rows; row += 1) {
-    const mean = pick(depth.components, ((row + 0.5) * SPREADS[0]) % 1);
-    const lean = pick(steps.components, ((row + 0.5) * SPREADS[1]) % 1);
-    const depths = mean.mean;
-    const leans = lean.mean;
-    const from = row * table.columns + offset;
+  let unlevel = 0;
+  for (let i = 0; i < rows; i += 1) {
+    const mean = pick(depth.components, ((i + 0.5) * SPREADS[0]) % 1);
+    const lean = pick(steps.components, ((i + 0.5) * SPREADS[1]) % 1);
+    const from = i * table.columns + offset;
     deviate(mean, table.points, from, up);
     deviate(lean, table.points, from + size, across);
-    for (let turn = 0; turn < 4; turn += 1) {
-      const heave = turn % 2 === 0 ? 1 : -1;
-      const tilt = turn < 2 ? 1 : -1;
-      let lowest = Infinity;
-      let length = 0;
-      for (let j = 0; j < size; j += 1) {
-        const drawn = depths[j]! + heave * up[j]!;
-        const apart = leans[j]! + tilt * across[j]!;
-        const marks = isHeld ? held.get(j) : undefined;
-        const low = marks ? lowerHeld(drawn, apart, marks) : drawn - Math.abs(apart) / 2;
-        if (low < lowest) lowest = low;
-        if (Math.abs(apart) > stepLimit) length += lengths[j]!;
-      }
-      if (length >= matters) unlevel += 1;
-      const draw = 4 * row + turn;
-      if (lowest < least[draw]!) least[draw] = lowest;
+    drawRow(mean.mean, up, lean.mean, across, lengths, stepLimit, held, row);
+    // Each lean is drawn with two depths.
+    if (row.unlevel[0]! >= matters) unlevel += 2;
+    if (row.unlevel[1]! >= matters) unlevel += 2;
+    for (let turn = 0; turn < DRAWS_PER_ROW; turn += 1) {
+      const draw = DRAWS_PER_ROW * i + turn;
+      if (row.lowest[turn]! < least[draw]!) least[draw] = row.lowest[turn]!;
     }
   }
   drawDips(dips, least, table.points);
