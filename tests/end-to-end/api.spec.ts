@@ -89,7 +89,10 @@ test('a sign-off of what nobody has looked at is refused', async ({ request }) =
   await request.post(`/api/jobs/${id}/readings`, {
     data: { by: 'Tam', readings: [reading('bar.checks.crack', 'no')] },
   });
-  const refused = await request.post(`/api/jobs/${id}/sign-off`, { data: { by: 'Ines', upToReading: 0 } });
+  const job = (await (await request.get(`/api/jobs/${id}`)).json()) as { rulesMark: string };
+  const refused = await request.post(`/api/jobs/${id}/sign-off`, {
+    data: { by: 'Ines', upToReading: 0, rules: job.rulesMark },
+  });
   expect(refused.status()).toBe(409);
   expect(((await refused.json()) as { code: string }).code).toBe('read-again');
 });

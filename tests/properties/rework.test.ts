@@ -6,7 +6,7 @@ import { DEFAULTS } from '../../src/core/families';
 import type { Degrees } from '../../src/core/quantity';
 import { readSheet, type Action } from '../../src/core/sheet';
 
-const rules = { tolerance: 0.05, slope: 0.005 };
+const rules = { tolerance: 0.05, slope: 0.005, touch: 0.05 };
 const hundredths = (min: number, max: number) => fc.integer({ min, max }).map((value) => value / 100);
 
 const edges = fc.uniqueArray(
@@ -52,7 +52,7 @@ describe('dressing with chips, dips, keep-out and missing readings', () => {
             far: times(each.far),
             chipped: times(each.chipped),
           })),
-          { tolerance: rules.tolerance * factor, slope: rules.slope },
+          { tolerance: rules.tolerance * factor, slope: rules.slope, touch: rules.touch * factor },
         );
         scaled.removeNear.forEach((removal, i) =>
           expect(removal ?? -1).toBeCloseTo(

@@ -1,4 +1,4 @@
-import { erf, std, mean } from 'mathjs';
+import { erf, std, variance } from 'mathjs';
 import { cumulativeStdNormalProbability } from 'simple-statistics';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
@@ -11,6 +11,9 @@ import {
   MM_PER_INCH,
   normalCdf,
   probabilityWithin,
+  difference,
+  estimate,
+  pooledScatter,
   standardUncertainty,
   toInches,
 } from '../../src/core/quantity';
@@ -30,12 +33,34 @@ describe('standard uncertainty (JCGM 100:2008)', () => {
     expect(u ** 2 - placing ** 2 - maxError ** 2 / 3).toBeCloseTo((resolution / Math.sqrt(12)) ** 2, 15);
   });
 
-  it('of a mean is the experimental standard deviation over √n (4.2.3), by a library', () => {
-    const values = [7.91, 8.02, 7.97, 8.05, 7.94] as const;
-    const repeated = standardUncertainty(measured([mm(7.91), mm(8.02), mm(7.97), mm(8.05), mm(7.94)], 'depth-rod'));
-    const single = standardUncertainty(measured([mm(mean([...values]) as number)], 'depth-rod'));
-    const s = Number(std([...values]));
-    expect(Math.sqrt(repeated ** 2 - single ** 2)).toBeCloseTo(s / Math.sqrt(values.length), 12);
+  it('of a mean falls with the repeats, down to what the tool shares with all of them (4.2.3, 5.2.4)', () => {
+    const times = (n: number) => standardUncertainty(measured([mm(8), ...Array(n - 1).fill(mm(8))], 'depth-rod'));
+    expect(times(1)).toBeCloseTo(0.053, 4);
+    expect(times(9)).toBeCloseTo(0.0241, 4);
+    expect(times(100_000)).toBeCloseTo(0.03 / Math.sqrt(3), 4);
+  });
+
+  it('of a difference by one tool has nothing of what the tool shares (5.2.4)', () => {
+    const rod = (value: number) => estimate(measured([mm(value)], 'depth-rod'))!;
+    const { resolution, placing } = INSTRUMENTS['depth-rod'];
+    expect(difference(rod(8.1), rod(8)).u).toBeCloseTo(Math.sqrt(2 * (placing ** 2 + resolution ** 2 / 12)), 12);
+    const caliper = estimate(measured([mm(8)], 'caliper'))!;
+    expect(difference(rod(8.1), caliper).u).toBeCloseTo(Math.hypot(rod(8.1).u, caliper.u), 12);
+  });
+
+  it('of placing is the pooled standard deviation of the repeats once they are six more than their places (4.2.4), by a library', () => {
+    const places = [
+      [7.91, 8.02, 7.97, 8.05],
+      [6.4, 6.52, 6.47],
+      [7.1, 7.2],
+    ] as const;
+    const readings = places.map(([first, ...rest]) => measured([mm(first), ...rest.map(mm)], 'depth-rod'));
+    const squares = places.reduce((sum, values) => sum + Number(variance([...values])) * (values.length - 1), 0);
+    expect(pooledScatter(readings)(readings[0]!)).toBeCloseTo(Math.sqrt(squares / 6), 12);
+    // Fewer replace nothing, unless they scatter more than chance allows.
+    expect(pooledScatter(readings.slice(2))(readings[2]!)).toBeNull();
+    const wild = [measured([mm(7), mm(7.6)], 'depth-rod')];
+    expect(pooledScatter(wild)(wild[0]!)).toBeCloseTo(Number(std([7, 7.6])), 12);
   });
 });
 

@@ -9,7 +9,7 @@ import { DEFAULT_SCHOOLS, DEFAULTS } from '../../src/core/families';
 import { estimate, measured, mm, toRadians, type Degrees } from '../../src/core/quantity';
 import { readSheet } from '../../src/core/sheet';
 
-const RULES = { tolerance: 0.05, slope: 0.005 };
+const RULES = { tolerance: 0.05, slope: 0.005, touch: 0 };
 
 /** The plan as a linear program over what must not be exceeded: the lowest of both rails and of a long chip. */
 function byLinearProgram(stations: readonly { at: number; low: number }[]): number[] {

@@ -9,7 +9,16 @@ import { benchView } from '../../src/server/use-cases/bench';
 import { jobSheet, jobView, putReadings } from '../../src/server/use-cases/jobs';
 import { reopen, signOff } from '../../src/server/use-cases/sign-off';
 import { createJob } from '../../src/server/use-cases/take-in';
-import { changeLimit, joinBench, limitsInForce, shopPage } from '../../src/server/use-cases/shop';
+import { learnCode } from '../../src/server/use-cases/codes';
+import {
+  changeLimit,
+  chooseSchool,
+  joinBench,
+  limitsInForce,
+  rulesInForce,
+  rulesMark,
+  shopPage,
+} from '../../src/server/use-cases/shop';
 import { testContext } from '../support/context';
 
 let context: Awaited<ReturnType<typeof testContext>>;
@@ -127,10 +136,33 @@ describe('readings', () => {
 });
 
 describe('signing off', () => {
+  const rules = async () => rulesMark(await rulesInForce(context));
+
+  it.each([
+    ['a limit', () => changeLimit(context, 'bar.bow', { by: 'Ines', value: '0.3', source: null })],
+    ['a school', () => chooseSchool(context, { school: 'closeRails', answer: 'on' })],
+    ['a code', () => learnCode(context, { by: 'Ines', code: { code: 'QX', pitch: '325', gauge: '.050', note: '' } })],
+  ])('is refused when %s was changed since the verdict was shown', async (_what, change) => {
+    const { id } = await createJob(context, newJob);
+    const { lastReading } = await put(id, reading('bar.checks.bow', '0.4 mm'));
+    const { rulesMark: seen } = await jobView(context, id);
+    await change();
+    await expect(signOff(context, id, { by: 'Ines', upToReading: lastReading, rules: seen })).rejects.toMatchObject({
+      code: 'rules-changed',
+    });
+    expect((await jobView(context, id)).signOffs).toEqual([]);
+    const { rulesMark: now } = await jobView(context, id);
+    expect(await signOff(context, id, { by: 'Ines', upToReading: lastReading, rules: now })).toHaveLength(1);
+  });
+
   it('keeps sheet, limits and assessment as they stood', async () => {
     const { id } = await createJob(context, newJob);
     const { lastReading } = await put(id, reading('bar.checks.crack', 'yes'));
-    const [signed] = await signOff(context, id, { by: 'Ines', upToReading: lastReading });
+    const [signed] = await signOff(context, id, {
+      by: 'Ines',
+      upToReading: lastReading,
+      rules: await rules(),
+    });
     await changeLimit(context, 'bar.bow', { by: 'Ines', value: '0.4', source: null });
     const record = await findSignOff(context.store.db, signed!.id);
     expect(record).toMatchObject({
@@ -151,7 +183,9 @@ describe('signing off', () => {
     const { id } = await createJob(context, newJob);
     const { lastReading } = await put(id, reading('bar.checks.crack', 'no'));
     await put(id, reading('bar.checks.bow', '0.9 mm'));
-    await expect(signOff(context, id, { by: 'Ines', upToReading: lastReading })).rejects.toMatchObject({
+    await expect(
+      signOff(context, id, { by: 'Ines', upToReading: lastReading, rules: await rules() }),
+    ).rejects.toMatchObject({
       code: 'read-again',
     });
   });

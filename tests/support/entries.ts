@@ -7,7 +7,7 @@ import { benchSheetSchema, entryPlace, fieldSpec, type Entry } from '../../src/c
 const MEMBERS = 3;
 
 const bare = (schema: z.core.$ZodType): z.core.$ZodType =>
-  schema instanceof z.ZodOptional ? bare(schema.def.innerType) : schema;
+  schema instanceof z.ZodOptional || schema instanceof z.ZodDefault ? bare(schema.def.innerType) : schema;
 
 /** Every place under a schema that can be typed into, found by walking it, so that a new field is tried from its first day. */
 function placesUnder(schema: z.core.$ZodType, path: string): readonly string[] {

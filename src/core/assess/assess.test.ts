@@ -5,7 +5,7 @@ import { readSheet, type WrittenBenchSheet } from '../sheet';
 import { assess, gainOfRepeat, nextStep, stepStates } from './index';
 
 type Bar = NonNullable<WrittenBenchSheet['bar']>;
-type Station = NonNullable<NonNullable<Bar['edges']>['A']>['stations'][number];
+type Station = NonNullable<NonNullable<NonNullable<Bar['edges']>['A']>['stations']>[number];
 
 const at = (position: number, near: number, far: number, more: Partial<Station> = {}): Station => ({
   at: `${position} mm`,
@@ -84,7 +84,7 @@ describe('the verdict on a bar', () => {
 
   it('replaces one that dressing would make too shallow, though it is deep enough today', () => {
     const { verdicts, checks } = appraised({
-      bar: bar({}, [at(60, 8, 6.5, { mouth: '1.4 mm' }), at(65, 8, 8)]),
+      bar: bar({}, [at(60, 8, 7.6, { mouth: '1.4 mm', chipFar: { length: '30 mm', depth: '1.2 mm' } }), at(65, 8, 8)]),
       chain: { tang: '6.6 mm' },
     });
     expect(checks.filter(({ id }) => id === 'bar.depth').every(({ outcome }) => outcome === 'ok')).toBe(true);

@@ -213,11 +213,14 @@ export function judgedCheck(
 
 /** The one probability that is told: of a bound, the end that decides; none where it leaves the question open. */
 function probabilityOf(within: Within): number | null {
-  if (within.least === within.most) return within.least;
+  if (within.least === within.most) return asProbability(within.least);
   const outcome = outcomeWithin(within);
   if (outcome === 'undecided') return null;
-  return outcome === 'fail' ? within.most : within.least;
+  return asProbability(outcome === 'fail' ? within.most : within.least);
 }
+
+/** Sums of shares come out a rounding beyond one. */
+const asProbability = (sum: number): number => Math.min(1, Math.max(0, sum));
 
 /** A measured value against a condemning limit: four outcomes by probability. */
 export function measuredCheck(head: Head, value: Estimate, unit: 'mm' | '%', limit: Limit, watch: Limit | null): Check {

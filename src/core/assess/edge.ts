@@ -78,8 +78,9 @@ export function playAfter(station: Station, i: number, plan: DressPlan, setting:
   return { lo: off(before.lo, narrower), hi: off(before.hi, narrower) };
 }
 
-/** Standard uncertainties by which a value must be within its limit to be called so at 95 %. */
-const SURELY = 1.645;
+/** How far within its limit the play is to end, so that the widest of all places is surely within it: standard uncertainties, and mm beside. */
+const SURELY = 2;
+const SURELY_BESIDE = 0.05;
 
 /** Metal to come off all rails at a station so that its flare rocks a link no more than the limit, mm; null where no metal off will do it. */
 function deeperAt(station: Station, play: Estimate, context: EdgeContext): number | null {
@@ -89,7 +90,7 @@ function deeperAt(station: Station, play: Estimate, context: EdgeContext): numbe
   const flare = (mouth - deep) / deepAt;
   // Where the link reaches below the flare only the mouth's half of the width narrows; else both do.
   const half = deepShare(groove, engagedAt(station, context.setting.tang)) === 1 / 2 ? 2 : 1;
-  const wanted = (half * (play.value - context.playLimit + SURELY * play.u)) / flare;
+  const wanted = (half * (play.value - context.playLimit + SURELY * play.u + SURELY_BESIDE)) / flare;
   return wanted > deepAt ? null : wanted;
 }
 

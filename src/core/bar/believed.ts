@@ -250,7 +250,7 @@ function drawEdge(
   { places, depth, step: steps, dips, held }: EdgeFit,
   stepLimit: number,
   least: Float64Array,
-  table: { readonly points: Float64Array; readonly columns: number },
+  points: readonly Float64Array[],
   offset: number,
 ): number {
   const size = places.length;
@@ -265,9 +265,8 @@ function drawEdge(
   for (let i = 0; i < rows; i += 1) {
     const mean = pick(depth.components, ((i + 0.5) * SPREADS[0]) % 1);
     const lean = pick(steps.components, ((i + 0.5) * SPREADS[1]) % 1);
-    const from = i * table.columns + offset;
-    deviate(mean, table.points, from, up);
-    deviate(lean, table.points, from + size, across);
+    deviate(mean, points[i]!, offset, up);
+    deviate(lean, points[i]!, offset + size, across);
     drawRow(mean.mean, up, lean.mean, across, lengths, stepLimit, held, row);
     // Each lean is drawn with two depths.
     if (row.unlevel[0]! >= matters) unlevel += 2;
@@ -277,7 +276,7 @@ function drawEdge(
       if (row.lowest[turn]! < least[draw]!) least[draw] = row.lowest[turn]!;
     }
   }
-  drawDips(dips, least, table.points);
+  drawDips(dips, least, points);
   return unlevel / least.length;
 }
 
@@ -287,14 +286,17 @@ const SPREAD_OVER = Float64Array.from(
   (_, draw) => ((draw + 0.5) * SPREADS[2]) % 1,
 );
 
+/** Columns that dips draw from; every table has them. */
+const DIP_COLUMNS = 128;
+
 /** Dips of single readings, laid over the draws as often as they are likely. */
-function drawDips(dips: readonly Dip[], least: Float64Array, points: Float64Array): void {
+function drawDips(dips: readonly Dip[], least: Float64Array, points: readonly Float64Array[]): void {
   for (const { chance, value, own, key } of dips) {
     const shift = (key * SPREADS[0]) % 1;
     for (let draw = 0; draw < least.length; draw += 1) {
       const share = SPREAD_OVER[draw]! + shift;
       if ((share >= 1 ? share - 1 : share) >= chance) continue;
-      const low = value + own * points[(draw * 31 + key * 17) % points.length]!;
+      const low = value + own * points[draw % points.length]![(7 * key + (draw >> 6)) % DIP_COLUMNS]!;
       if (low < least[draw]!) least[draw] = low;
     }
   }
@@ -330,11 +332,11 @@ interface Drawn {
 
 function drawBoth(fits: Readonly<Record<Edge, EdgeFit | null>>, asked: Asked, common: number, rows: number): Drawn {
   const size = (edge: Edge) => 2 * (fits[edge]?.places.length ?? 0);
-  const table = normalPoints(CLOSE_ROWS, size('A') + size('B'));
+  const points = normalPoints(size('A') + size('B'));
   const draws = new Float64Array(DRAWS_PER_ROW * rows).fill(Infinity);
   const chance = (edge: Edge, offset: number): number => {
     const fitted = fits[edge];
-    return fitted ? drawEdge(fitted, asked.step, draws, table, offset) : 0;
+    return fitted ? drawEdge(fitted, asked.step, draws, points, offset) : 0;
   };
   const stepChance = { A: chance('A', 0), B: chance('B', size('A')) };
   return { least: { draws, common }, stepChance };

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { mm, type Degrees, type Estimate } from '../quantity';
+import { measured, mm, type Degrees, type Estimate } from '../quantity';
 import {
-  afterRework,
+  barBelief,
   chippedDepth,
   crookedCauses,
   cutDrift,
@@ -11,16 +11,23 @@ import {
   dressProfile,
   driftCurve,
   driftFactor,
-  markerContradicts,
   markerSays,
+  markerSaysStep,
+  measuredAgainAt,
   noticedLean,
+  squareSays,
+  standingStation,
+  standsSays,
+  step,
+  testDisagrees,
   wearPlace,
   type CrookedEvidence,
   type DressStation,
   type Station,
 } from './index';
 
-const rules = { tolerance: 0.05, slope: 0.005 };
+/** Without the pass over the low rail, which is looked at by itself. */
+const rules = { tolerance: 0.05, slope: 0.005, touch: 0 };
 const sure = (value: number): Estimate => ({ value: mm(value), u: 0.02 });
 const station = (over: Partial<Station> = {}): Station => ({
   index: 0,
@@ -31,9 +38,12 @@ const station = (over: Partial<Station> = {}): Station => ({
   deep: null,
   deepAt: null,
   chips: { near: null, far: null },
+  oneSided: { near: null, far: null },
+  widths: { mouth: null, deep: null },
   marker: null,
+  square: null,
   leaveLow: false,
-  after: { near: null, far: null, mouth: null },
+  after: null,
   ...over,
 });
 const along = (...depths: number[]) =>
@@ -100,20 +110,47 @@ describe('the marker', () => {
 
   it('is held against the measured step, where the step is large enough to see', () => {
     const stepped = { near: sure(8), far: sure(7.6) };
-    expect(markerContradicts(station({ ...stepped, marker: 'near' }))).toBe(false);
-    expect(markerContradicts(station({ ...stepped, marker: 'far' }))).toBe(true);
-    expect(markerContradicts(station({ ...stepped, marker: 'both' }))).toBe(true);
-    expect(markerContradicts(station({ near: sure(8), far: sure(7.98), marker: 'far' }))).toBeNull();
-    expect(markerContradicts(station({ marker: 'both' }))).toBe(false);
-    expect(markerContradicts(station(stepped))).toBeNull();
+    const disagrees = (over: Partial<Station>) => testDisagrees(markerSaysStep(station(over)), step(station(over)));
+    expect(disagrees({ ...stepped, marker: 'near' })).toBe(false);
+    expect(disagrees({ ...stepped, marker: 'far' })).toBe(true);
+    expect(disagrees({ ...stepped, marker: 'both' })).toBe(true);
+    expect(disagrees({ near: sure(8), far: sure(7.98), marker: 'far' })).toBeNull();
+    expect(disagrees({ marker: 'both' })).toBe(false);
+    expect(disagrees(stepped)).toBeNull();
+  });
+
+  it('says which rail is high as the square does, and the edge stood up by the side it falls to', () => {
+    expect(Math.sign(markerSaysStep(station({ marker: 'near' }))!.value)).toBe(1);
+    expect(Math.sign(squareSays(station({ square: 'far-high' }))!.value)).toBe(-1);
+    expect(squareSays(station({ square: 'level' }))!.value).toBe(0);
+    expect(Math.sign(standsSays('near')!.value)).toBe(-1);
+    expect(standsSays(null)).toBeNull();
+    expect(markerSaysStep(station({ marker: 'none' }))).toBeNull();
   });
 });
 
 describe('the second measurement', () => {
-  it('stands alone: what was not measured again is not known', () => {
-    expect(afterRework(station())).toBeNull();
-    const again = afterRework(station({ mouth: sure(1.5), after: { near: sure(7.4), far: null, mouth: null } }));
-    expect(again).toMatchObject({ near: { value: 7.4 }, far: null, mouth: null });
+  const retaken = measured([mm(7.4)], 'depth-rod');
+
+  it('counts where it was made, and elsewhere the first one still does', () => {
+    expect(measuredAgainAt(station())).toBe(false);
+    const before = station({ mouth: sure(1.5), after: { near: retaken, far: null, mouth: null } });
+    expect(standingStation(before)).toMatchObject({ near: { value: 7.4 }, far: { value: 8 }, mouth: { value: 1.5 } });
+  });
+
+  it('leaves the width near the floor where it was, nearer to the rails that came down', () => {
+    const before = station({
+      deep: sure(1.4),
+      deepAt: mm(3),
+      chips: { near: { length: 10, depth: 1 }, far: { length: 10, depth: 0.2 } },
+      square: 'near-high',
+      after: { near: retaken, far: retaken, mouth: null },
+    });
+    const { deepAt, chips, square } = standingStation(before);
+    expect(deepAt).toBeCloseTo(2.4, 9);
+    expect(chips.near!.depth).toBeCloseTo(0.4, 9);
+    expect(chips.far).toBeNull();
+    expect(square).toBeNull();
   });
 });
 
@@ -146,7 +183,12 @@ describe('the wear place', () => {
     ['one-spot', [8, 8, 7.2, 8, 8]],
     ['not-measured', [8, 7]],
   ])('%s', (code, depths) => {
-    expect(wearPlace('A', along(...depths)).code).toBe(code);
+    const { edges } = barBelief({ A: along(...depths), B: [] }, { A: null, B: null }, { depths: [6], step: 0.1 });
+    expect(wearPlace('A', edges.A).code).toBe(code);
+    // Entered from the nose, the tail is still the tail.
+    const turned = [...along(...depths)].reverse().map((each, index) => ({ ...each, index }));
+    const other = barBelief({ A: turned, B: [] }, { A: null, B: null }, { depths: [6], step: 0.1 });
+    expect(wearPlace('A', other.edges.A).code).toBe(code);
   });
 });
 

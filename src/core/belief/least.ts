@@ -1,9 +1,9 @@
 import { mm, normalCdf, type Estimate } from '../quantity';
-import { normalPoints } from './normal-points';
+import { normalPoints, ROWS } from './normal-points';
 import type { Component, ProfileBelief } from './profile';
 
 /** Rows of normal points for a question that is close, and for one that is not; each row stands for four draws, with its signs turned. */
-export const CLOSE_ROWS = 80;
+export const CLOSE_ROWS = ROWS;
 export const CLEAR_ROWS = 16;
 export const DRAWS_PER_ROW = 4;
 
@@ -111,14 +111,14 @@ export function leastAlong(
   rows: number,
 ): Least {
   const size = places.length;
-  const { points, columns } = normalPoints(CLOSE_ROWS, offset + 2 * size);
+  const points = normalPoints(offset + 2 * size);
   const draws = new Float64Array(DRAWS_PER_ROW * rows);
   const deviation = new Float64Array(size);
   const isHeld = held.size > 0;
   for (let half = 0; half < 2 * rows; half += 1) {
     const component = pick(components, ((half + 0.5) * SPREADS[0]) % 1);
     const { mean } = component;
-    deviate(component, points, (half >> 1) * columns + offset + (half % 2) * size, deviation);
+    deviate(component, points[half >> 1]!, offset + (half % 2) * size, deviation);
     for (let turn = 0; turn < 2; turn += 1) {
       let lowest = Infinity;
       for (let j = 0; j < size; j += 1) {

@@ -10,34 +10,47 @@ function evenly(seed: number): () => number {
 }
 
 const SEED = 1959;
-let made: { readonly rows: number; readonly columns: number; readonly points: Float64Array } | null = null;
+/** Rows of the table: one for each draw of a question that is close. */
+export const ROWS = 80;
+/** Columns are made so many at a time, as longer profiles ask for them. */
+const CHUNK = 128;
 
-/** Normal points row by row: pairs by the polar form of Box and Muller (1958), each column brought to mean square 1. */
-function make(rows: number, columns: number): Float64Array {
-  const next = evenly(SEED);
-  const points = new Float64Array(rows * columns);
-  for (let i = 0; i < points.length; i += 2) {
+const next = evenly(SEED);
+let rows: readonly Float64Array[] = Array.from({ length: ROWS }, () => new Float64Array(0));
+
+/** Normal points of one column: pairs by the polar form of Box and Muller (1958), brought to mean square 1. */
+function makeColumn(): Float64Array {
+  const column = new Float64Array(ROWS);
+  let square = 0;
+  for (let row = 0; row < ROWS; row += 2) {
     const radius = Math.sqrt(-2 * Math.log(1 - next()));
     const angle = 2 * Math.PI * next();
-    points[i] = radius * Math.cos(angle);
-    if (i + 1 < points.length) points[i + 1] = radius * Math.sin(angle);
+    column[row] = radius * Math.cos(angle);
+    column[row + 1] = radius * Math.sin(angle);
+    square += radius * radius;
   }
-  for (let column = 0; column < columns; column += 1) {
-    let square = 0;
-    for (let row = 0; row < rows; row += 1) square += points[row * columns + column]! ** 2;
-    const scale = Math.sqrt(rows / square);
-    for (let row = 0; row < rows; row += 1) points[row * columns + column]! *= scale;
-  }
-  return points;
+  const scale = Math.sqrt(ROWS / square);
+  return column.map((point) => scale * point);
+}
+
+function grow(columns: number): void {
+  const before = rows[0]!.length;
+  const after = CHUNK * Math.ceil(columns / CHUNK);
+  const made = Array.from({ length: after - before }, makeColumn);
+  rows = rows.map((row, i) => {
+    const longer = new Float64Array(after);
+    longer.set(row);
+    made.forEach((column, j) => (longer[before + j] = column[i]!));
+    return longer;
+  });
 }
 
 /**
- * A table of standard normal points that never changes, so that a judgement by simulation is a pure function of its readings. It is made once and
- * grows when a longer profile asks for more columns.
- * @returns points in row order, and the columns that a row holds
+ * A table of standard normal points that never changes, so that a judgement by draws is a pure function of its readings: the point in a row and column
+ * is the same whatever was asked before. Columns are added as they are asked for.
+ * @returns rows of at least so many columns
  */
-export function normalPoints(rows: number, columns: number): { points: Float64Array; columns: number } {
-  if (!made || made.rows !== rows || made.columns < columns)
-    made = { rows, columns: Math.max(columns, 128), points: make(rows, Math.max(columns, 128)) };
-  return made;
+export function normalPoints(columns: number): readonly Float64Array[] {
+  if (rows[0]!.length < columns) grow(columns);
+  return rows;
 }

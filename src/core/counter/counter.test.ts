@@ -22,12 +22,13 @@ describe('the counter', () => {
   it('goes from a stamp to who runs the saw, to the count, to nothing left', () => {
     const stamped = { 'bar.stamp': '18 in 325 .050 72DL' };
     expect(ask(stamped).question).toMatchObject({ asks: 'job.operatorTrained', settles: 'class' });
-    expect(codes(ask(stamped))).toEqual(['count-before-handing-over']);
+    // Pitch and gauge stand on the one stamp: that sells, and says what confirms it.
+    expect(codes(ask(stamped))).toEqual(['on-one-mark', 'on-one-mark', 'count-before-handing-over']);
     const untrained = { ...stamped, 'job.operatorTrained': 'no' };
     expect(ask(untrained).question).toMatchObject({ asks: 'chain.driveLinks' });
     const counted = { ...untrained, 'chain.driveLinks.0': '72', 'chain.driveLinks.1': '72' };
     expect(ask(counted).question).toBeNull();
-    expect(codes(ask(counted))).toEqual([]);
+    expect(codes(ask(counted))).toEqual(['on-one-mark', 'on-one-mark']);
     const [first] = searchStock(ask(counted).need, DEMO_STOCK);
     expect(first).toMatchObject({ answer: 'fits', part: { pitch: '325', kickbackClass: 'low-kickback' } });
   });

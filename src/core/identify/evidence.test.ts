@@ -40,9 +40,18 @@ describe('learned codes', () => {
 describe('file size', () => {
   it('tells the two builds of 3/8 apart', () => {
     const span = { rivets: 11, length: '93.8 mm' };
-    expect(identified({ chain: { span, fileSize: '4 mm' } }).chain.pitch).toMatchObject({ value: '38lp' });
-    expect(identified({ chain: { span, fileSize: '13/64 in' } }).chain.pitch).toMatchObject({ value: '38' });
-    expect(identified({ chain: { span, fileSize: '7/32 in' } }).chain.pitch).toMatchObject({ value: '38' });
+    const heaviest = (fileSize: string) => identified({ chain: { span, fileSize } }).chain.pitch.candidates[0]?.value;
+    expect(heaviest('4 mm')).toBe('38lp');
+    expect(heaviest('13/64 in')).toBe('38');
+    expect(heaviest('7/32 in')).toBe('38');
+  });
+
+  it('never settles a number: one in ten benches uses another', () => {
+    const span = { rivets: 11, length: '93.8 mm' };
+    const { pitch } = identified({ chain: { span, fileSize: '4 mm' } }).chain;
+    expect(pitch.status).toBe('open');
+    expect(pitch.settledBy?.measure).toBe('chain.chassis');
+    expect(identified({ chain: { span, fileSize: '4 mm', chassis: 'small' } }).chain.pitch.value).toBe('38lp');
   });
 
   it('of no custom is only said', () => {

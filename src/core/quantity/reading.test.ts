@@ -7,6 +7,7 @@ import {
   mm,
   nearest64,
   outcomeOf,
+  outcomeWithin,
   parseReading,
   readingWithin,
   standardUncertainty,
@@ -15,12 +16,13 @@ import {
 const depth = { kind: 'depth', instrument: 'depth-rod' } as const;
 
 describe('readings', () => {
-  it('averages repeats and shares their scatter', () => {
+  it('averages repeats, and is surer of their mean', () => {
     const read = parseReading('7.9; 8.1; 8.0', depth, 'mm');
     expect(read.ok && estimate(read.value)?.value).toBeCloseTo(8, 12);
     const three = standardUncertainty(measured([mm(7.9), mm(8.1), mm(8)], 'depth-rod'));
     const one = standardUncertainty(measured([mm(8)], 'depth-rod'));
-    expect(three ** 2 - one ** 2).toBeCloseTo(0.01 / 3, 12);
+    const shared = 0.03 ** 2 / 3;
+    expect(three ** 2 - shared).toBeCloseTo((one ** 2 - shared) / 3, 12);
   });
 
   it('reads tabs as bounds of a groove and slots as bounds of a link', () => {
@@ -65,10 +67,15 @@ describe('conformity', () => {
 
   it('judges an interval by its share, and an open one only when all of it lies on one side', () => {
     const between = { kind: 'bounded', lo: mm(1), hi: mm(2) } as const;
-    expect(readingWithin(between, 1.25, 'min')).toBeCloseTo(0.75, 12);
-    expect(readingWithin(between, 1.25, 'max')).toBeCloseTo(0.25, 12);
-    expect(readingWithin({ kind: 'bounded', lo: mm(1), hi: null }, 2, 'min')).toBeNull();
-    expect(readingWithin({ kind: 'bounded', lo: mm(2), hi: null }, 2, 'min')).toBe(1);
+    expect(readingWithin(between, 1.25, 'min').least).toBeCloseTo(0.75, 12);
+    expect(readingWithin(between, 1.25, 'max').most).toBeCloseTo(0.25, 12);
+    const from = (lo: number) => readingWithin({ kind: 'bounded', lo: mm(lo), hi: null, u: 0.05 }, 2, 'min');
+    expect(from(1)).toEqual({ least: expect.closeTo(0, 9) as number, most: 1 });
+    expect(from(3)).toEqual({ least: expect.closeTo(1, 9) as number, most: 1 });
+    // A mark at the limit itself clears nothing: a reading made there would not either.
+    expect(outcomeWithin(from(2))).toBe('undecided');
+    // A mark that refuses at the limit condemns: what is refused lies below it.
+    expect(readingWithin({ kind: 'bounded', lo: null, hi: mm(2), u: 0.05 }, 2, 'min')).toEqual({ least: 0, most: 0 });
   });
 
   it('fails at exactly five per cent and is ok at ninety-five', () => {

@@ -103,7 +103,7 @@ describe('entries', () => {
       entry('bar.edges.A.stations.4.near', '8'),
       entry('bar.edges.A.stations.7.near', '9'),
     ]);
-    expect(written.bar?.edges?.A?.stations.map(({ near }) => near)).toEqual(['8 mm', '7 mm']);
+    expect(written.bar?.edges?.A?.stations?.map(({ near }) => near)).toEqual(['8 mm', '7 mm']);
     expect(stationKeys.A).toEqual(['4', '0']);
   });
 

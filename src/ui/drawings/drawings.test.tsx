@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { BarPlan } from './BarPlan';
 import { CrossSection, type SectionFigures } from './CrossSection';
 import { PitchScale } from './PitchScale';
-import type { ProfilePoint } from './profile-frame';
+import type { ProfileBand, ProfilePoint } from './profile-frame';
 import { RailProfile } from './RailProfile';
 import { linear, path, ticks } from './scale';
 
@@ -96,13 +96,18 @@ const point = (
   far: number | null,
   target: number | null = null,
   after: { nearAfter: number | null; farAfter: number | null } = { nearAfter: null, farAfter: null },
-): ProfilePoint => ({ key, at, near, far, target, ...after });
+): ProfilePoint => ({ key, at, near, far, nearBelieved: near, farBelieved: far, target, ...after });
 
 describe('the rail profile', () => {
-  const drawn = (edges: { A: ProfilePoint[]; B: ProfilePoint[] }, limit: number | null = 6) =>
+  const drawn = (
+    edges: { A: ProfilePoint[]; B: ProfilePoint[] },
+    limit: number | null = 6,
+    bands: { A: ProfileBand[]; B: ProfileBand[] } = { A: [], B: [] },
+  ) =>
     renderToStaticMarkup(
       <RailProfile
         edges={edges}
+        bands={bands}
         limit={limit}
         tang={5.2}
         room={1}
@@ -120,6 +125,16 @@ describe('the rail profile', () => {
     expect(svg).toContain('least depth 6.00 mm');
     expect(svg).toContain('link with 1.00 mm room 6.20 mm');
     expect(svg).toContain('aria-pressed="true"');
+  });
+
+  it('draws what is believed as a line in its doubt, and makes room for it', () => {
+    const place = (at: number, half: number) => ({ at, near: 8, far: 7.9, half });
+    const band = (half: number) =>
+      drawn({ A: [point('0', 60, 8.1, 8)], B: [] }, null, { A: [place(60, half), place(140, half)], B: [] });
+    expect(band(0.1)).toContain('fill-slate opacity-15');
+    expect(band(0.1)).not.toMatch(/NaN|Infinity/);
+    expect(band(3)).toContain('depth from');
+    expect(band(3)).not.toBe(band(0.1));
   });
 
   it('draws an empty bar without a broken number', () => {
