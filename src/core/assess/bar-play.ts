@@ -156,10 +156,12 @@ function widthsAfter(context: BarContext): WidthBelief | null {
  * The straight-edge test condemns by itself. It is taken back by measured widths that contradict it, or where the planned dressing is known to bring the play
  * back; work whose effect on the play nobody can tell takes nothing back.
  */
-function straightEdgeCheck(context: BarContext, after: Check | undefined): Check {
+function straightEdgeCheck(context: BarContext, before: Check | undefined, after: Check | undefined): Check {
   const { sheet, straightEdgePredicted, straightEdgeAtLeast, thinChain } = context;
   const observed = sheet.bar?.checks?.straightEdge;
-  const recovers = after !== undefined && (after.outcome === 'ok' || after.outcome === 'watch');
+  const isWell = (check: Check | undefined) => check?.outcome === 'ok' || check?.outcome === 'watch';
+  // Work recovers only what the widths show as lost before it and as regained after it.
+  const recovers = before?.outcome === 'fail' && isWell(after);
   const head = { id: 'bar.straight-edge', part, condemns: !recovers } as const;
   const words = { 'gap-stays': 'ok', 'gap-closes': 'fail', 'passes-beyond': 'fail' } as const;
   const check = observedCheck(head, observed, words);
@@ -181,5 +183,5 @@ export function playChecks(context: BarContext): Check[] {
   // Where the shop closes splayed rails, too much play after dressing is work and no condemnation.
   const after = then ? widestCheck('bar.play-after', then, schools.closeRails === 'off', context) : [];
   const before = widestCheck('bar.play', now, after.length === 0, context);
-  return [...before, ...pinchChecks(context), ...after, straightEdgeCheck(context, after[0])];
+  return [...before, ...pinchChecks(context), ...after, straightEdgeCheck(context, before[0], after[0])];
 }

@@ -38,7 +38,7 @@ interface Width {
   readonly station: number;
   readonly at: number;
   readonly width: Estimate;
-  /** Readings of one kind make one profile: mouth and floor together, or one of them alone. */
+  /** Readings of one kind make one profile: mouth and floor together, one of them alone, or bounds, which are no readings of it. */
   readonly kind: string;
 }
 
@@ -119,7 +119,8 @@ export function widthBelief(
     all.flatMap(({ edge, station, bounds }): readonly Width[] => {
       const width = bounds[which];
       const { mouth, deep } = station.widths;
-      const kind = mouth && deep ? 'whole' : mouth ? 'mouth' : 'floor';
+      const isBound = [mouth, deep].some((bounds) => bounds && (!bounds.lo || !bounds.hi));
+      const kind = `${mouth && deep ? 'whole' : mouth ? 'mouth' : 'floor'}${isBound ? ', bound' : ''}`;
       return width ? [{ edge, station: station.index, at: station.at, width, kind }] : [];
     });
   const unheld = all.find(({ station }) => station.widths.mouth && !station.widths.mouth.hi);

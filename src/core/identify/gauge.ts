@@ -9,10 +9,11 @@ export const LINK_WEAR = 0.06;
 export const FLOOR_WIDENING = 0.15;
 /** Near the floor at a place chosen for being little worn, mm (common practice, no source). */
 export const SOUND_WIDENING = 0.1;
-/** A floor worn wider than that is found now and then: how well it explains a groove beside one worn the usual way (shop's figure). */
-export const FLOOR_WORN = 0.025;
-/** The same for a bar whose gauge is marked: its mark is believed before its worn groove (shop's figure). */
-export const MARKED_FLOOR_WORN = 0.3;
+/** A floor may be worn wider than that by up to so much, mm (common practice, no source). */
+export const FLOOR_WORN = 1.5;
+/** Share of bars whose floor is worn so (shop's figure); of bars whose gauge is marked, the mark is believed before a worn groove. */
+const WORN_SHARE = 0.05;
+const MARKED_WORN_SHARE = 0.6;
 /** A groove is not narrower than its gauge: how well a wider gauge explains it (shop's figure). */
 const GROOVE_NARROWER = 0.001;
 /** The hand's feel at a slot or a tab: how far a mark may be passed, mm, standard uncertainty. */
@@ -99,16 +100,26 @@ export function grooveEvidence(reading: LengthReading, where: 'sound' | 'floor' 
   const floor = (gauge: GaugeId): number => Math.max(GROOVE_NARROWER, atLeast(reading, GAUGES[gauge].thickness));
   if (where === 'mouth')
     return { reason: reasonOf(estimate(reading)), wears: true, weightOf: scaled(GAUGE_IDS, floor) };
-  const widening = WIDENING[where];
-  const usual = widthEvidence(
-    reading,
-    'lo',
-    (gauge) => [GAUGES[gauge].thickness, GAUGES[gauge].thickness + widening],
-    reasonOf,
-  );
-  const worn = (share: number) =>
-    scaled(GAUGE_IDS, (gauge: GaugeId) => Math.max(usual.weightOf(gauge), share * floor(gauge)));
-  return { reason: usual.reason, wears: true, weightOf: worn(FLOOR_WORN), besideMark: worn(MARKED_FLOOR_WORN) };
+  const likelihood = (share: number) =>
+    scaled(GAUGE_IDS, (gauge) => {
+      const made = GAUGES[gauge].thickness;
+      return (
+        (1 - share) * seenIn(reading, made, made + WIDENING[where]) + share * seenIn(reading, made, made + FLOOR_WORN)
+      );
+    });
+  return {
+    reason: reasonOf(estimate(reading)),
+    wears: true,
+    weightOf: likelihood(WORN_SHARE),
+    besideMark: likelihood(MARKED_WORN_SHARE),
+  };
+}
+
+/** How well a groove spread evenly over an interval explains a reading: a density for a measured one, a chance for tabs. */
+function seenIn(reading: LengthReading, lo: number, hi: number): number {
+  if (reading.kind === 'bounded') return feltBetween(lo, hi, reading, 'lo');
+  const { value, u } = estimate(reading)!;
+  return blurredInterval(value, lo, hi, u);
 }
 
 /** A gauge punched on the part. */
