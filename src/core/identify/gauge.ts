@@ -13,7 +13,7 @@ export const SOUND_WIDENING = 0.1;
 export const FLOOR_WORN = 1.5;
 /** Share of bars whose floor is worn so (shop's figure); of bars whose gauge is marked, the mark is believed before a worn groove. */
 const WORN_SHARE = 0.05;
-const MARKED_WORN_SHARE = 0.6;
+const MARKED_WORN_SHARE = 0.85;
 /** A groove is not narrower than its gauge: how well a wider gauge explains it (shop's figure). */
 const GROOVE_NARROWER = 0.001;
 /** The hand's feel at a slot or a tab: how far a mark may be passed, mm, standard uncertainty. */

@@ -48,7 +48,6 @@ export function Measure({ stations }: { stations: Stations }) {
         </div>
         <DressingLines stationAt={(each, station) => bar.edges[each].stations[station]?.at ?? 0} />
         <EdgeSwitch edge={edge} onEdge={toEdge} onAdd={add} />
-        <ToolsOfTable />
         <StationTable
           edge={edge}
           rows={rows[edge]}
@@ -57,6 +56,10 @@ export function Measure({ stations }: { stations: Stations }) {
           onEdge={toEdge}
         />
         <Believed edge={edge} row={row} />
+        <p className="mb-2 text-[13px] text-ink-soft">
+          A is down when the stamp reads upright, near is the stamped side. A reading keeps its tool;{' '}
+          <kbd className="figures">F8</kbd> in a field changes it.
+        </p>
         <ChoiceField
           path={`bar.edges.${edge}.stands`}
           legend={`The clean bar stood on edge ${edge}, on something flat`}
@@ -86,9 +89,7 @@ function EdgeSwitch({ edge, onEdge, onAdd }: { edge: Edge; onEdge: (edge: Edge) 
           Edge {each} <kbd className="figures font-normal opacity-80">{each === 'A' ? '[' : ']'}</kbd>
         </button>
       ))}
-      <p className="mx-1 text-[13px] leading-tight text-ink-soft">
-        A is down when the stamp reads upright. Near is the stamped side.
-      </p>
+      <ToolsOfTable />
       <button
         type="button"
         className="ml-auto flex quiet shrink-0 items-center gap-1 whitespace-nowrap"
@@ -105,22 +106,19 @@ function EdgeSwitch({ edge, onEdge, onAdd }: { edge: Edge; onEdge: (edge: Edge) 
 function ToolsOfTable() {
   const tools = useToolsInHand();
   return (
-    <p className="mb-1 flex flex-wrap items-center gap-x-4 text-sm text-ink-soft">
+    <div className="mx-1 grid grid-cols-[auto_auto] items-center gap-x-1.5 text-[13px] leading-tight text-ink-soft">
       {TABLE_KINDS.map(({ kind, name }) => (
-        <span key={kind} className="flex items-center gap-1.5">
-          {name} by
+        <div key={kind} className="contents">
+          <span>{name} by</span>
           <ToolPick
             kind={kind}
             tool={tools[kind] ?? FIELD_KINDS[kind].tools[0]}
             label={`${name}: measured with`}
             onTake={(tool) => takeTool(kind, tool)}
           />
-        </span>
+        </div>
       ))}
-      <span>
-        <kbd className="figures">F8</kbd> in a field changes its own
-      </span>
-    </p>
+    </div>
   );
 }
 

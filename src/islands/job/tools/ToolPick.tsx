@@ -16,7 +16,7 @@ export function ToolPick({ kind, tool, label, onTake }: ToolPickProps) {
   return (
     <select
       aria-label={label}
-      className="min-h-8 max-w-full rounded-[3px] border border-line bg-sheet px-1 text-sm text-ink-soft"
+      className="min-h-6 max-w-full rounded-[3px] border border-line bg-sheet px-1 text-sm text-ink-soft"
       value={tool}
       onChange={({ target }) => onTake(target.value as InstrumentId)}
     >

@@ -1,5 +1,5 @@
-import { INSTRUMENTS, type InstrumentId } from '../../src/core/quantity';
-import type { WrittenBenchSheet } from '../../src/core/sheet';
+import { INSTRUMENTS, type InstrumentId } from '../../../src/core/quantity';
+import type { WrittenBenchSheet } from '../../../src/core/sheet';
 import type { Random } from './random';
 
 /** A quantity as it is written into a sheet. */

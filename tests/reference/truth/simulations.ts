@@ -1,4 +1,4 @@
-import type { InstrumentId } from '../../src/core/quantity';
+import type { InstrumentId } from '../../../src/core/quantity';
 import { block, leastOf, level, raised, stationsAt, worn, type Kind, type Rails } from './bars';
 import { hand } from './hand';
 import { judged, judgedBar, soundBar } from './judged';

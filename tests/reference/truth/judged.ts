@@ -1,6 +1,6 @@
-import { assess, type Appraisal } from '../../src/core/assess';
-import { DEFAULTS } from '../../src/core/families';
-import { readSheet, type WrittenBenchSheet } from '../../src/core/sheet';
+import { assess, type Appraisal } from '../../../src/core/assess';
+import { DEFAULTS } from '../../../src/core/families';
+import { readSheet, type WrittenBenchSheet } from '../../../src/core/sheet';
 import { stationsAt, type Rails } from './bars';
 import type { Hand, Written } from './hand';
 
