@@ -1,24 +1,25 @@
 import {
-  believedAt,
   CLEAR_ROWS,
   CLOSE_ROWS,
-  deviate,
   dipChance,
   DRAWS_PER_ROW,
   heldBetween,
   isClear,
   layoutOf,
   normalPoints,
-  pick,
+  pairBelief,
   profileBelief,
   SPREADS,
   type Least,
+  type PairMake,
+  type PairSighting,
   type ProfileBelief,
   type Sighting,
 } from '../belief';
 import { mm, ownUncertainty, sharedUncertainty, type Estimate, type InstrumentId } from '../quantity';
 import { contradictsStep, markerSaysStep, squareSays, standsSays, type EdgeStands, type StepSaid } from './level-tests';
 import { ANY_LEVEL, commonToolOf, LEVEL_OR_NOT, placesAlong } from './profile-prior';
+import { apart, together, type RailsAt, type RailsBelief, type RowDeviations } from './rails-belief';
 import { EDGES, step, type Edge, type Rail, type Station } from './station';
 
 /** What is believed of both rails at one place, mm. The step is near less far. */
@@ -71,7 +72,7 @@ function depthSighting({ at, near, far }: Station, common: InstrumentId | null):
 }
 
 /** Readings of one place as one, each by its precision. */
-function together(at: number, said: readonly StepSaid[]): Sighting | null {
+function asOne(at: number, said: readonly StepSaid[]): Sighting | null {
   const precision = said.reduce((sum, { u }) => sum + 1 / u ** 2, 0);
   if (precision === 0) return null;
   return {
@@ -81,13 +82,19 @@ function together(at: number, said: readonly StepSaid[]): Sighting | null {
   };
 }
 
+/** The level tests of a station that its measured step does not contradict. */
+function testsOf(station: Station): readonly StepSaid[] {
+  const measured = step(station);
+  return [squareSays(station), markerSaysStep(station)].flatMap((said) =>
+    said && !contradictsStep(said, measured) ? [said] : [],
+  );
+}
+
 /** What a station says of its step: as measured, and by the tests that do not contradict that. */
 function stepSighting(station: Station): Sighting | null {
   const measured = step(station);
-  const tests = [squareSays(station), markerSaysStep(station)].flatMap((said) =>
-    said && !contradictsStep(said, measured) ? [said] : [],
-  );
-  return together(station.at, measured ? [{ value: measured.value, u: measured.u }, ...tests] : tests);
+  const tests = testsOf(station);
+  return asOne(station.at, measured ? [{ value: measured.value, u: measured.u }, ...tests] : tests);
 }
 
 /** The mean step as measured, or null. */
@@ -111,8 +118,7 @@ function stepSightings(stations: readonly Station[], stands: EdgeStands[Edge]): 
 interface EdgeFit {
   readonly sorted: readonly Station[];
   readonly places: readonly number[];
-  readonly depth: ProfileBelief;
-  readonly step: ProfileBelief;
+  readonly rails: RailsBelief;
   readonly dips: readonly Dip[];
   /** Marks that hold a rail at a place, by the place's number. */
   readonly held: ReadonlyMap<number, Held>;
@@ -132,25 +138,99 @@ interface Dip {
 /** Dips less likely than this are not drawn. */
 const LEAST_DIP = 0.01;
 
-function dipsOf(
-  { sorted, places, depth, step: steps }: Omit<EdgeFit, 'dips' | 'held'>,
-  common: InstrumentId | null,
-): readonly Dip[] {
-  return sorted.flatMap(({ at, near, far }, key): readonly Dip[] => {
-    if (!near || !far) return [];
-    const j = places.indexOf(at);
-    const [mean, lean] = [believedAt(depth, j), believedAt(steps, j)];
-    const rail = (reading: Estimate, sign: 1 | -1): Dip => {
-      const variance = ownVariance(reading, common);
-      const sighting = { at, value: reading.value, variance };
-      const chance = dipChance(sighting, mean.mean + (sign * lean.mean) / 2, mean.u ** 2 + lean.u ** 2 / 4);
-      return { chance, value: reading.value, own: Math.sqrt(variance), key };
+/** Mean and variance of a rail at a place: half the step above or below the mean of both. */
+function railAt({ depth, step: lean, covariance }: RailsAt, sign: 1 | -1): { mean: number; variance: number } {
+  return {
+    mean: depth.mean + (sign * lean.mean) / 2,
+    variance: depth.u ** 2 + lean.u ** 2 / 4 + sign * covariance,
+  };
+}
+
+/** Dips of single readings, or of both rails of a station where they were read alike. */
+function dipsOf(sorted: readonly Station[], rails: RailsBelief, common: InstrumentId | null): readonly Dip[] {
+  return sorted.flatMap((station, key): readonly Dip[] => {
+    const { at, near, far } = station;
+    const believed = rails.at(rails.places.indexOf(at));
+    const both = near && far && isReadAlike(station, common) ? depthSighting(station, common) : null;
+    const bothDip = both ? dipChance(both, believed.depth.mean, believed.depth.u ** 2) : 0;
+    const rail = (reading: Estimate | null, sign: 1 | -1): readonly Dip[] => {
+      if (!reading) return [];
+      const own = ownVariance(reading, common);
+      const { mean, variance } = railAt(believed, sign);
+      const chance = dipChance({ at, value: reading.value, variance: own }, mean, variance);
+      return [{ chance: Math.max(chance, bothDip), value: reading.value, own: Math.sqrt(own), key }];
     };
-    const both = dipChance(depthSighting({ at, near, far } as Station, common)!, mean.mean, mean.u ** 2);
-    return [rail(near, 1), rail(far, -1)]
-      .map((dip) => ({ ...dip, chance: Math.max(dip.chance, both) }))
-      .filter(({ chance }) => chance >= LEAST_DIP);
+    return [...rail(near, 1), ...rail(far, -1)].filter(({ chance }) => chance >= LEAST_DIP);
   });
+}
+
+/** Variances this near count as alike. */
+const ALIKE = 0.8;
+
+/** Whether both rails of a station were read, and alike: then their mean and their difference tell nothing of each other. */
+function isReadAlike({ near, far }: Station, common: InstrumentId | null): boolean {
+  if (!near || !far) return false;
+  const [a, b] = [ownVariance(near, common), ownVariance(far, common)];
+  return Math.min(a, b) >= ALIKE * Math.max(a, b);
+}
+
+/** Everything that was read of an edge, each as so much of the mean and so much of the step. */
+function pairSightings(
+  sorted: readonly Station[],
+  stands: EdgeStands[Edge],
+  common: InstrumentId | null,
+): readonly PairSighting[] {
+  const rail = (at: number, reading: Estimate | null, second: number): readonly PairSighting[] =>
+    reading ? [{ at, first: 1, second, value: reading.value, variance: ownVariance(reading, common) }] : [];
+  const said = (at: number, { value, u }: StepSaid): PairSighting => ({
+    at,
+    first: 0,
+    second: 1,
+    value,
+    variance: u ** 2,
+  });
+  const whole = standsSays(stands);
+  const steps = sorted.flatMap((station) => stepSighting(station) ?? []);
+  const middle = (sorted[0]!.at + sorted.at(-1)!.at) / 2;
+  return [
+    ...sorted.flatMap((station) => [
+      ...rail(station.at, station.near, 1 / 2),
+      ...rail(station.at, station.far, -1 / 2),
+      ...testsOf(station).map((test) => said(station.at, test)),
+    ]),
+    ...(whole && !contradictsStep(whole, meanOf(steps)) ? [said(middle, whole)] : []),
+  ];
+}
+
+/** Pairs of makes that are tried together where rails were not read alike: the likeliest of each by itself. */
+const MOST_PAIRS = 6;
+
+function likelyPairs(depth: ProfileBelief, steps: ProfileBelief): readonly PairMake[] {
+  return depth.components
+    .flatMap((first) =>
+      steps.components.map((second) => ({
+        likely: first.weight * second.weight,
+        make: { first: first.made, second: second.made, weight: first.made.weight * second.made.weight },
+      })),
+    )
+    .sort((a, b) => b.likely - a.likely)
+    .slice(0, MOST_PAIRS)
+    .map(({ make }) => make);
+}
+
+function railsOf(sorted: readonly Station[], stands: EdgeStands[Edge], common: InstrumentId | null): RailsBelief {
+  const depths = sorted.flatMap((station) => depthSighting(station, common) ?? []);
+  const steps = stepSightings(sorted, stands);
+  const ats = depths.map(({ at }) => at);
+  const stepAts = steps.map(({ at }) => at);
+  const places = placesAlong(ats);
+  const layout = layoutOf(ats, places);
+  const isSame = stepAts.length === ats.length && stepAts.every((at, i) => at === ats[i]);
+  const depth = profileBelief(depths, layout, ANY_LEVEL);
+  const lean = profileBelief(steps, isSame ? layout : layoutOf(stepAts, places), LEVEL_OR_NOT);
+  if (sorted.every((station) => isReadAlike(station, common))) return apart(depth, lean);
+  const centre = depths.reduce((sum, { value }) => sum + value, 0) / depths.length;
+  return together(pairBelief(pairSightings(sorted, stands, common), places, likelyPairs(depth, lean), centre), places);
 }
 
 function fitEdge(stations: readonly Station[], stands: EdgeStands[Edge], common: InstrumentId | null): EdgeFit | null {
@@ -159,33 +239,14 @@ function fitEdge(stations: readonly Station[], stands: EdgeStands[Edge], common:
     .sort(
       (a, b) => a.at - b.at || (a.near?.value ?? 0) + (a.far?.value ?? 0) - (b.near?.value ?? 0) - (b.far?.value ?? 0),
     );
-  const depths = sorted.flatMap((station) => depthSighting(station, common) ?? []);
-  if (depths.length === 0) return null;
-  const places = placesAlong(depths.map(({ at }) => at));
-  const steps = stepSightings(sorted, stands);
-  const layout = layoutOf(
-    depths.map(({ at }) => at),
-    places,
-  );
-  const sameAts = steps.length === depths.length && steps.every(({ at }, i) => at === depths[i]!.at);
-  const stepLayout = sameAts
-    ? layout
-    : layoutOf(
-        steps.map(({ at }) => at),
-        places,
-      );
-  const fitted = {
-    sorted,
-    places,
-    depth: profileBelief(depths, layout, ANY_LEVEL),
-    step: profileBelief(steps, stepLayout, LEVEL_OR_NOT),
-  };
+  if (sorted.length === 0) return null;
+  const rails = railsOf(sorted, stands, common);
   const held = new Map(
     sorted.flatMap(({ at, near, far }): readonly (readonly [number, Held])[] =>
-      (near?.between ?? far?.between) ? [[places.indexOf(at), { near: near?.between, far: far?.between }]] : [],
+      (near?.between ?? far?.between) ? [[rails.places.indexOf(at), { near: near?.between, far: far?.between }]] : [],
     ),
   );
-  return { ...fitted, dips: dipsOf(fitted, common), held };
+  return { sorted, places: rails.places, rails, dips: dipsOf(sorted, rails, common), held };
 }
 
 /** The lower rail of one draw at a place where marks hold one rail or both. */
@@ -206,16 +267,13 @@ function stretches(places: readonly number[]): Float64Array {
 /** The four lowest places that one row of points gives an edge, its signs turned, and the lengths that are out of level. */
 interface RowDraw {
   readonly lowest: Float64Array;
-  /** For the lean as drawn and turned. */
   readonly unlevel: Float64Array;
 }
 
-/** Draws one row: mean ± deviation of the depth, lean ± deviation of the step. All four turns are worked out in one pass. */
+/** Draws one row, its points turned in four ways: the depth up or down with what of the step goes with it, and the rest of the step across or back. */
 function drawRow(
-  depths: Float64Array,
-  up: Float64Array,
-  leans: Float64Array,
-  across: Float64Array,
+  { depths, leans }: { readonly depths: Float64Array; readonly leans: Float64Array },
+  { up, lift, across }: RowDeviations,
   lengths: Float64Array,
   stepLimit: number,
   held: EdgeFit['held'],
@@ -225,54 +283,41 @@ function drawRow(
   unlevel.fill(0);
   const isHeld = held.size > 0;
   for (let j = 0; j < depths.length; j += 1) {
-    const high = depths[j]! + up[j]!;
-    const low = depths[j]! - up[j]!;
-    const one = leans[j]! + across[j]!;
-    const other = leans[j]! - across[j]!;
-    const wide = Math.abs(one);
-    const narrow = Math.abs(other);
-    if (wide > stepLimit) unlevel[0] = unlevel[0]! + lengths[j]!;
-    if (narrow > stepLimit) unlevel[1] = unlevel[1]! + lengths[j]!;
     const marks = isHeld ? held.get(j) : undefined;
-    const a = marks ? lowerHeld(high, one, marks) : high - wide / 2;
-    const b = marks ? lowerHeld(low, one, marks) : low - wide / 2;
-    const c = marks ? lowerHeld(high, other, marks) : high - narrow / 2;
-    const d = marks ? lowerHeld(low, other, marks) : low - narrow / 2;
-    if (a < lowest[0]!) lowest[0] = a;
-    if (b < lowest[1]!) lowest[1] = b;
-    if (c < lowest[2]!) lowest[2] = c;
-    if (d < lowest[3]!) lowest[3] = d;
+    for (let turn = 0; turn < DRAWS_PER_ROW; turn += 1) {
+      const heave = turn % 2 === 0 ? 1 : -1;
+      const mean = depths[j]! + heave * up[j]!;
+      const lean = leans[j]! + heave * lift[j]! + (turn < 2 ? across[j]! : -across[j]!);
+      const apartBy = Math.abs(lean);
+      if (apartBy > stepLimit) unlevel[turn] = unlevel[turn]! + lengths[j]!;
+      const low = marks ? lowerHeld(mean, lean, marks) : mean - apartBy / 2;
+      if (low < lowest[turn]!) lowest[turn] = low;
+    }
   }
 }
 
 /** Least depths of an edge drawn over those of the other, and how often the edge is out of level. */
 function drawEdge(
-  { places, depth, step: steps, dips, held }: EdgeFit,
+  { places, rails, dips, held }: EdgeFit,
   stepLimit: number,
   least: Float64Array,
   points: readonly Float64Array[],
   offset: number,
 ): number {
   const size = places.length;
-  const up = new Float64Array(size);
-  const across = new Float64Array(size);
+  const deviations = { up: new Float64Array(size), lift: new Float64Array(size), across: new Float64Array(size) };
   const lengths = stretches(places);
   const whole = lengths.reduce((sum, each) => sum + each, 0);
   const matters = Math.min(LENGTH_THAT_MATTERS, whole / 2);
-  const row: RowDraw = { lowest: new Float64Array(DRAWS_PER_ROW), unlevel: new Float64Array(2) };
+  const row: RowDraw = { lowest: new Float64Array(DRAWS_PER_ROW), unlevel: new Float64Array(DRAWS_PER_ROW) };
   const rows = least.length / DRAWS_PER_ROW;
   let unlevel = 0;
   for (let i = 0; i < rows; i += 1) {
-    const mean = pick(depth.components, ((i + 0.5) * SPREADS[0]) % 1);
-    const lean = pick(steps.components, ((i + 0.5) * SPREADS[1]) % 1);
-    deviate(mean, points[i]!, offset, up);
-    deviate(lean, points[i]!, offset + size, across);
-    drawRow(mean.mean, up, lean.mean, across, lengths, stepLimit, held, row);
-    // Each lean is drawn with two depths.
-    if (row.unlevel[0]! >= matters) unlevel += 2;
-    if (row.unlevel[1]! >= matters) unlevel += 2;
+    const means = rails.draw(i, points, offset, deviations);
+    drawRow(means, deviations, lengths, stepLimit, held, row);
     for (let turn = 0; turn < DRAWS_PER_ROW; turn += 1) {
       const draw = DRAWS_PER_ROW * i + turn;
+      if (row.unlevel[turn]! >= matters) unlevel += 1;
       if (row.lowest[turn]! < least[draw]!) least[draw] = row.lowest[turn]!;
     }
   }
@@ -303,14 +348,17 @@ function drawDips(dips: readonly Dip[], least: Float64Array, points: readonly Fl
 }
 
 /** What is believed at one place of an edge. */
-function placeBelief({ places, depth, step: steps }: EdgeFit, j: number, common: number): BelievedPlace {
-  const [mean, lean] = [believedAt(depth, j), believedAt(steps, j)];
-  const u = Math.hypot(mean.u, lean.u / 2, common);
+function placeBelief({ places, rails }: EdgeFit, j: number, common: number): BelievedPlace {
+  const believed = rails.at(j);
+  const rail = (sign: 1 | -1): Estimate => {
+    const { mean, variance } = railAt(believed, sign);
+    return { value: mm(mean), u: Math.hypot(Math.sqrt(Math.max(0, variance)), common) };
+  };
   return {
     at: places[j]!,
-    near: { value: mm(mean.mean + lean.mean / 2), u },
-    far: { value: mm(mean.mean - lean.mean / 2), u },
-    step: { value: mm(lean.mean), u: lean.u },
+    near: rail(1),
+    far: rail(-1),
+    step: { value: mm(believed.step.mean), u: believed.step.u },
   };
 }
 

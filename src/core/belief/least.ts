@@ -11,7 +11,7 @@ export const DRAWS_PER_ROW = 4;
 export const SPREADS = [0.6180339887498949, 0.7548776662466927, 0.5698402909980532] as const;
 
 /** The component that a share of all draws falls to. */
-export function pick(components: readonly Component[], share: number): Component {
+export function pick<C extends { readonly weight: number }>(components: readonly C[], share: number): C {
   let sum = 0;
   for (const component of components) {
     sum += component.weight;

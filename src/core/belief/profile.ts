@@ -24,6 +24,8 @@ export interface ProfilePrior {
 
 /** What is believed of a profile with one scale of roughness: normal at the places asked for. */
 export interface Component {
+  /** The way of being made that it is about. */
+  readonly made: Make;
   readonly weight: number;
   readonly mean: Float64Array;
   /** Cholesky factor of the covariance. */
@@ -156,7 +158,7 @@ function predict(fitted: Fit, layout: Layout, centre: number, made: Make, weight
       covariance[j * m + i] = left;
     }
   }
-  return { weight, mean, factor: factorise(covariance, m) };
+  return { made, weight, mean, factor: factorise(covariance, m) };
 }
 
 /**

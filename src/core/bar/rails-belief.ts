@@ -1,0 +1,96 @@
+import { believedAt, deviate, pick, SPREADS, type PairComponent, type ProfileBelief } from '../belief';
+
+/** What is believed at one place: the mean of both rails, their step (near less far), standard uncertainties, and the covariance of the two, mm and mm². */
+export interface RailsAt {
+  readonly depth: { readonly mean: number; readonly u: number };
+  readonly step: { readonly mean: number; readonly u: number };
+  readonly covariance: number;
+}
+
+/** Deviations that one row of points gives: of the depth, of the step with it, and of the step by itself. */
+export interface RowDeviations {
+  readonly up: Float64Array;
+  readonly lift: Float64Array;
+  readonly across: Float64Array;
+}
+
+/** The rails of an edge as they are believed to be: a mean and a step along the edge, which may be drawn. */
+export interface RailsBelief {
+  readonly places: readonly number[];
+  readonly at: (j: number) => RailsAt;
+  /** Fills in the deviations of a row, and returns the means that they are from. */
+  readonly draw: (
+    row: number,
+    points: readonly Float64Array[],
+    offset: number,
+    into: RowDeviations,
+  ) => { readonly depths: Float64Array; readonly leans: Float64Array };
+}
+
+/** Depth and step that were read apart: every station has both rails, read alike. */
+export function apart(depth: ProfileBelief, step: ProfileBelief): RailsBelief {
+  const { places } = depth;
+  return {
+    places,
+    at: (j) => ({ depth: believedAt(depth, j), step: believedAt(step, j), covariance: 0 }),
+    draw: (row, points, offset, { up, across }) => {
+      const mean = pick(depth.components, ((row + 0.5) * SPREADS[0]) % 1);
+      const lean = pick(step.components, ((row + 0.5) * SPREADS[1]) % 1);
+      deviate(mean, points[row]!, offset, up);
+      deviate(lean, points[row]!, offset + places.length, across);
+      return { depths: mean.mean, leans: lean.mean };
+    },
+  };
+}
+
+/** Covariance of two places of a component, by its factor. */
+function covarianceAt({ factor }: PairComponent, size: number, a: number, b: number): number {
+  let sum = 0;
+  for (let k = 0; k <= Math.min(a, b); k += 1) sum += factor[a * size + k]! * factor[b * size + k]!;
+  return sum;
+}
+
+/** Depth and step that were read together: rails by two tools, or one of them alone. */
+export function together(components: readonly PairComponent[], places: readonly number[]): RailsBelief {
+  const size = places.length;
+  const at = (j: number): RailsAt => {
+    let [depth, step, depthSquare, stepSquare, product] = [0, 0, 0, 0, 0];
+    for (const component of components) {
+      const { weight, mean } = component;
+      const [a, b] = [mean[j]!, mean[size + j]!];
+      depth += weight * a;
+      step += weight * b;
+      depthSquare += weight * (a * a + covarianceAt(component, 2 * size, j, j));
+      stepSquare += weight * (b * b + covarianceAt(component, 2 * size, size + j, size + j));
+      product += weight * (a * b + covarianceAt(component, 2 * size, size + j, j));
+    }
+    return {
+      depth: { mean: depth, u: Math.sqrt(Math.max(0, depthSquare - depth * depth)) },
+      step: { mean: step, u: Math.sqrt(Math.max(0, stepSquare - step * step)) },
+      covariance: product - depth * step,
+    };
+  };
+  return {
+    places,
+    at,
+    draw: (row, points, offset, { up, lift, across }) => {
+      const component = pick(components, ((row + 0.5) * SPREADS[0]) % 1);
+      const { factor, mean } = component;
+      const drawn = points[row]!;
+      for (let j = 0; j < size; j += 1) {
+        let own = 0;
+        let shared = 0;
+        let rest = 0;
+        for (let k = 0; k < size; k += 1) {
+          if (k <= j) own += factor[j * 2 * size + k]! * drawn[offset + k]!;
+          shared += factor[(size + j) * 2 * size + k]! * drawn[offset + k]!;
+          if (k <= j) rest += factor[(size + j) * 2 * size + size + k]! * drawn[offset + size + k]!;
+        }
+        up[j] = own;
+        lift[j] = shared;
+        across[j] = rest;
+      }
+      return { depths: mean.subarray(0, size), leans: mean.subarray(size) };
+    },
+  };
+}
