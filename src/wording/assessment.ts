@@ -8,6 +8,7 @@ import {
   checkSentence,
   fitSentence,
   identityFinding,
+  idleSentence,
   identityReason,
   nextSentence,
   onMarkSentence,
@@ -250,6 +251,7 @@ export function assessmentDocument(appraisal: Appraisal, stock?: readonly StockM
       minutes: next.minutes,
       why: nextSentence(next),
     })),
+    idle: appraisal.idle.map(({ measure, reason }) => ({ measure, why: idleSentence(reason) })),
     ...(stock
       ? {
           stock: stock.map(({ part, answer, misses }) => ({

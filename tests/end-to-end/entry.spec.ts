@@ -41,10 +41,10 @@ test('the drawings follow each keystroke', async ({ page }) => {
 test('the unit switch changes every figure and keeps what was typed', async ({ page }) => {
   await openJob(page, 'L-0417', 'bar');
   await page.getByRole('radio', { name: 'in', exact: true }).check({ force: true });
-  await expect(page.getByRole('complementary', { name: 'Tag: verdicts' })).toContainText('0.028 in');
+  await expect(page.getByRole('complementary', { name: 'Tag: verdicts' })).toContainText('0.026 in');
   await expect(page.getByLabel('Edge A, station 1, near rail')).toHaveValue('8.1 mm');
   await page.reload();
-  await expect(page.getByRole('complementary', { name: 'Tag: verdicts' })).toContainText('0.028 in');
+  await expect(page.getByRole('complementary', { name: 'Tag: verdicts' })).toContainText('0.026 in');
   await page.getByRole('radio', { name: 'mm', exact: true }).check({ force: true });
 });
 

@@ -7,6 +7,7 @@ import { PARTS, withOwnScatter, type BenchSheet, type Operation, type Part } fro
 import { assessBar, type BarAssessment } from './bar';
 import { assessChain, type ChainAssessment } from './chain';
 import type { Check } from './check';
+import { idleReadings, type IdleReading } from './idle';
 import { assessLoop, type LoopAssessment } from './loop';
 import { nextMeasurements, type NextMeasurement } from './next';
 import { assessDriveSprocket, assessNose, noseOnBar } from './sprocket';
@@ -23,6 +24,8 @@ export interface Appraisal {
   readonly fit: readonly FitJudgement[];
   readonly order: OrderOutcome;
   readonly next: readonly NextMeasurement[];
+  /** Readings that stand and may move nothing, with the reason. */
+  readonly idle: readonly IdleReading[];
 }
 
 /**
@@ -52,8 +55,9 @@ export function assess(
   const loop = assessLoop(sheet, identity, chain);
   const fit = judgeFit(fitContext(sheet, identity, sprocketSound(sprocket), verdicts));
   const order = decideOrder(identity, fit, classKnown(sheet));
+  const idle = idleReadings(asRead, bar.setting.ownLink !== null || bar.setting.linkThickness !== null);
   const next = nextMeasurements(sheet, identity, checks, Object.values(verdicts), bar);
-  return { identity, bar, chain, loop, checks, verdicts, fit, order, next };
+  return { identity, bar, chain, loop, checks, verdicts, fit, order, next, idle };
 }
 
 const valueOf = (reading: LengthReading | undefined): Mm | null =>

@@ -13,3 +13,4 @@ export * from './loop';
 export * from './assess';
 export * from './steps';
 export * from './rework-figures';
+export * from './idle';

@@ -178,7 +178,8 @@ function metalOff(before: Station, now: Pick<Station, 'near' | 'far'>): number {
 
 /** A chip is shallower by what came off its rail, and gone with the last of it. */
 function chipAfter(chip: Chip | null, off: number): Chip | null {
-  return chip && chip.depth > off ? { ...chip, depth: chip.depth - off } : null;
+  if (!chip || off === 0) return chip;
+  return chip.depth > off ? { ...chip, depth: chip.depth - off } : null;
 }
 
 /**

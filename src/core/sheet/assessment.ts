@@ -228,6 +228,8 @@ export const assessmentSchema = z.strictObject({
   /** Why there is no order yet; absent when there is one. */
   orderWithheld: z.array(z.string()).optional(),
   next: z.array(z.strictObject({ measure: z.string(), gain: z.number(), minutes: z.number(), why: z.string() })),
+  /** Readings that stand on the sheet and may move nothing, each with the reason: what is not named here moves the assessment when it is taken off. */
+  idle: z.array(z.strictObject({ measure: z.string(), why: z.string() })),
   /** Parts in stock against the order, when a stock list was given. */
   stock: z.array(z.strictObject({ sku: z.string(), fits: z.boolean(), why: z.array(z.string()) })).optional(),
 });

@@ -1,5 +1,5 @@
 import { never } from '../../core/result';
-import type { NextMeasurement, Verdict, VerdictReason } from '../../core/assess';
+import type { IdleReason, NextMeasurement, Verdict, VerdictReason } from '../../core/assess';
 import type { EdgeDressing } from '../../core/assess';
 import { FAMILY_IDS, type FamilyId } from '../../core/families';
 import type { Turned, TurnOver, WearPattern } from '../../core/bar';
@@ -224,6 +224,22 @@ export function stockMiss(miss: StockMiss): string {
       return 'fits, none on the shelf';
     default:
       return never(miss);
+  }
+}
+
+/** Why a reading that stands may move nothing. */
+export function idleSentence(reason: IdleReason): string {
+  switch (reason.code) {
+    case 'recorded':
+      return 'Kept on record: no limit and no number rests on it.';
+    case 'goes-with':
+      return `Counts together with ${list([...new Set(reason.readings.map(readingName))])}.`;
+    case 'measured-again':
+      return 'The second measurement stands in its place.';
+    case 'other-nose':
+      return 'It belongs to the other kind of nose.';
+    default:
+      return never(reason);
   }
 }
 

@@ -106,7 +106,7 @@ function EdgeSwitch({ edge, onEdge, onAdd }: { edge: Edge; onEdge: (edge: Edge) 
 function ToolsOfTable() {
   const tools = useToolsInHand();
   return (
-    <div className="mx-1 grid grid-cols-[auto_auto] items-center gap-x-1.5 text-[13px] leading-tight text-ink-soft">
+    <div className="mx-1 grid grid-cols-[auto_auto] items-center gap-x-1.5 gap-y-0.5 text-[13px] leading-tight text-ink-soft">
       {TABLE_KINDS.map(({ kind, name }) => (
         <div key={kind} className="contents">
           <span>{name} by</span>

@@ -43,7 +43,7 @@ export function EntryField({
   return (
     // A place that was contradicted takes the row: both texts and the choice need room.
     <div className={`grid min-w-0 content-start gap-1 ${wide || field.conflict ? 'col-span-full' : ''}`}>
-      <label htmlFor={id} className={bare ? 'sr-only' : 'text-sm font-semibold text-ink-soft'}>
+      <label id={`${id}-label`} htmlFor={id} className={bare ? 'sr-only' : 'text-sm font-semibold text-ink-soft'}>
         {label}
       </label>
       <div className="flex items-center gap-1.5">
@@ -63,7 +63,7 @@ export function EntryField({
         />
         {suffix && <span className="figures text-sm text-ink-soft">{suffix === 'unit' ? unit : suffix}</span>}
       </div>
-      {suffix === 'unit' && !bare && <ReadWith path={path} label={label} />}
+      {suffix === 'unit' && !bare && <ReadWith path={path} of={`${id}-label`} />}
       <p id={`${id}-say`} className={`text-sm ${field.refused ? 'font-semibold text-oxide' : 'text-ink-soft'}`}>
         {field.refused ?? hint}
       </p>

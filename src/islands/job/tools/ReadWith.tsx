@@ -6,8 +6,8 @@ import { useFieldActions } from '../store/useField';
 import { lengthAt, takeTool, useToolsInHand } from './tool-in-hand';
 import { ToolPick } from './ToolPick';
 
-/** Under a length: what it is measured with, and the doubt that this leaves. A change of tool counts for what stands there too. */
-export function ReadWith({ path, label }: { path: string; label: string }) {
+/** Under a length, whose label has the id `of`: what it is measured with, and the doubt that this leaves. A change of tool counts for what stands there too. */
+export function ReadWith({ path, of }: { path: string; of: string }) {
   const { snapshot } = useJob();
   const { show, unit } = useFrame();
   const { setTool } = useFieldActions();
@@ -25,7 +25,7 @@ export function ReadWith({ path, label }: { path: string; label: string }) {
   const value = read?.ok ? estimate(read.value) : null;
   return (
     <span className="flex min-w-0 flex-wrap items-center gap-x-1.5 text-sm text-ink-soft">
-      <ToolPick kind={length.kind} tool={tool} label={`${label}: measured with`} onTake={take} />
+      <ToolPick kind={length.kind} tool={tool} label="Measured with" of={of} onTake={take} />
       {value && <span className="figures whitespace-nowrap">± {show(2 * value.u, unit === 'mm' ? 2 : 3)}</span>}
     </span>
   );

@@ -4,19 +4,21 @@ import { instrumentName } from '../../../wording';
 interface ToolPickProps {
   readonly kind: FieldKind;
   readonly tool: InstrumentId;
-  /** What is measured with it, for those who hear the screen. */
+  /** What it is called for those who hear the screen, and where it is said what is measured with it. */
   readonly label: string;
+  readonly of?: string;
   readonly onTake: (tool: InstrumentId) => void;
 }
 
 /** What a kind of reading is measured with: one tap changes it. */
-export function ToolPick({ kind, tool, label, onTake }: ToolPickProps) {
+export function ToolPick({ kind, tool, label, of, onTake }: ToolPickProps) {
   const tools: readonly InstrumentId[] = FIELD_KINDS[kind].tools;
   const shown = tools.includes(tool) ? tools : [tool, ...tools];
   return (
     <select
       aria-label={label}
-      className="min-h-6 max-w-full rounded-[3px] border border-line bg-sheet px-1 text-sm text-ink-soft"
+      aria-describedby={of}
+      className="min-h-[1.7rem] max-w-full rounded-[3px] border border-line bg-sheet px-1 text-sm text-ink-soft"
       value={tool}
       onChange={({ target }) => onTake(target.value as InstrumentId)}
     >
