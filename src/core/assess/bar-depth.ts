@@ -118,12 +118,20 @@ function floorClearanceChecks(least: Least, context: BarContext): Check[] {
   return [judgedCheck(head, judged, 'mm', limit, limits['bar.floor-clearance'])];
 }
 
-/** What is believed of the weakest place after the advised dressing: the plan, and the file's own doubt. */
+/**
+ * What is believed of the weakest place after the advised dressing: the plan, and the file's own doubt. It is never more than the least place has now, less the
+ * pass that the low rail gets too.
+ */
 export function weakestAfter(edge: Edge, { plan }: EdgeDressing, context: BarContext): Estimate {
+  const { edges, belief, limits } = context;
   const { station, depth } = plan.weakest!;
-  const believed = context.edges[edge].belief?.stations[context.edges[edge].stations[station]!.index];
+  const believed = edges[edge].belief?.stations[edges[edge].stations[station]!.index];
   const before = believed && (believed.near.value <= believed.far.value ? believed.near : believed.far);
-  return { value: depth, u: Math.hypot(before?.u ?? 0, context.limits['bar.dress.doubt'].value) };
+  const here: Estimate = { value: depth, u: before?.u ?? 0 };
+  const least = belief.leastAt?.edge === edge && belief.least ? leastValue(belief.least) : null;
+  const touched = least && { value: mm(least.value - limits['bar.dress.touch'].value), u: least.u };
+  const weakest = touched && touched.value < here.value ? touched : here;
+  return { value: weakest.value, u: Math.hypot(weakest.u, limits['bar.dress.doubt'].value) };
 }
 
 /** What is left after the advised dressing: that, not today's reading, decides whether the work is worth doing. */

@@ -6,7 +6,7 @@ import type { Turned, TurnOver, WearPattern } from '../../core/bar';
 import type { FitJudgement, NeedProperty, StockMiss } from '../../core/fit';
 import type { OrderCaution, OrderWithheld } from '../../core/order';
 import { formatLength, formatPosition, mm, type UnitSystem } from '../../core/quantity';
-import { checkSentence } from './check';
+import { checkSentence, figure, valueWithDoubt } from './check';
 import { onMarkSentence } from './identity';
 import { actionWord, familyLabel, fitRuleName, gaugeLabel, instrumentName, operationWord, partName } from './labels';
 import { list, readingName, sentence } from './places';
@@ -249,8 +249,11 @@ export function nextSentence({ measure, reason }: NextMeasurement, unit: UnitSys
   switch (reason.code) {
     case 'never-measured':
       return `${what}: the ${partName[reason.part].toLowerCase()} cannot be judged without it.`;
-    case 'too-close':
-      return `${what}: too close to call. Repeat it with the ${instrumentName(reason.instrument)}. ${checkSentence(reason.check, unit)}`;
+    case 'too-close': {
+      const { check } = reason;
+      const limit = check.limit === null ? '' : figure(check.limit, check.unit, unit);
+      return `${what}: repeat it with the ${instrumentName(reason.instrument)}. ${valueWithDoubt(check, unit)} against ${limit} is too close to call.`;
+    }
     case 'settles':
       return `${what}: settles the ${NUMBER[reason.property]}.`;
     case 'limit-waits':

@@ -1,5 +1,6 @@
 import { random } from './random';
 import * as sim from './simulations';
+import type { Tally } from './tally';
 
 const runs = Number(process.argv[2] ?? 400);
 const seed = Number(process.argv[3] ?? 2026);
@@ -42,7 +43,7 @@ for (const seen of [true, false])
       );
     }
   }
-const line = (name: string, tally: InstanceType<typeof import('./tally').Tally>): void =>
+const line = (name: string, tally: Tally): void =>
   say(
     name,
     `keep ${of(tally.share('falseKeep'), 2)}`,

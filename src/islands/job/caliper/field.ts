@@ -18,13 +18,10 @@ export function withReading(text: string, reading: string, repeat: boolean): str
   return repeat && text.trim() !== '' ? `${text.trim()}; ${reading}` : reading;
 }
 
-/** Says beside a text where it came from, for the moment that it is taken in. */
-const TOOL = 'tool';
-
 /** The tool that wrote what a field just took in; nothing for a hand. It is said once. */
 export function writtenBy(field: HTMLInputElement): InstrumentId | undefined {
-  const tool = INSTRUMENT_IDS.find((id) => id === field.dataset[TOOL]);
-  delete field.dataset[TOOL];
+  const tool = INSTRUMENT_IDS.find((id) => id === field.dataset.tool);
+  delete field.dataset.tool;
   return tool;
 }
 
@@ -32,7 +29,7 @@ export function writtenBy(field: HTMLInputElement): InstrumentId | undefined {
 export function typeInto(field: HTMLInputElement, text: string, walkOn: boolean): void {
   const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')?.set;
   field.focus();
-  field.dataset[TOOL] = 'caliper';
+  field.dataset.tool = 'caliper';
   set?.call(field, text);
   field.dispatchEvent(new Event('input', { bubbles: true }));
   if (walkOn) field.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true, cancelable: true }));
