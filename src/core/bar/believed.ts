@@ -270,29 +270,73 @@ interface RowDraw {
   readonly unlevel: Float64Array;
 }
 
-/** Draws one row, its points turned in four ways: the depth up or down with what of the step goes with it, and the rest of the step across or back. */
+/**
+ * Draws one row, its points turned in four ways: the depth up or down with what of the step goes with it, and the rest of the step across or back. The turns are written
+ * out: this is the innermost loop of a judgement.
+ */
 function drawRow(
   { depths, leans }: { readonly depths: Float64Array; readonly leans: Float64Array },
   { up, lift, across }: RowDeviations,
   lengths: Float64Array,
   stepLimit: number,
-  held: EdgeFit['held'],
   { lowest, unlevel }: RowDraw,
 ): void {
-  lowest.fill(Infinity);
-  unlevel.fill(0);
-  const isHeld = held.size > 0;
+  let low0 = Infinity;
+  let low1 = Infinity;
+  let low2 = Infinity;
+  let low3 = Infinity;
+  let out0 = 0;
+  let out1 = 0;
+  let out2 = 0;
+  let out3 = 0;
   for (let j = 0; j < depths.length; j += 1) {
-    const marks = isHeld ? held.get(j) : undefined;
-    for (let turn = 0; turn < DRAWS_PER_ROW; turn += 1) {
-      const heave = turn % 2 === 0 ? 1 : -1;
+    const high = depths[j]! + up[j]!;
+    const low = depths[j]! - up[j]!;
+    const with_ = leans[j]! + lift[j]!;
+    const against = leans[j]! - lift[j]!;
+    const turned = across[j]!;
+    const lean0 = Math.abs(with_ + turned);
+    const lean1 = Math.abs(against + turned);
+    const lean2 = Math.abs(with_ - turned);
+    const lean3 = Math.abs(against - turned);
+    low0 = Math.min(low0, high - lean0 / 2);
+    low1 = Math.min(low1, low - lean1 / 2);
+    low2 = Math.min(low2, high - lean2 / 2);
+    low3 = Math.min(low3, low - lean3 / 2);
+    const length = lengths[j]!;
+    if (lean0 > stepLimit) out0 += length;
+    if (lean1 > stepLimit) out1 += length;
+    if (lean2 > stepLimit) out2 += length;
+    if (lean3 > stepLimit) out3 += length;
+  }
+  lowest[0] = low0;
+  lowest[1] = low1;
+  lowest[2] = low2;
+  lowest[3] = low3;
+  unlevel[0] = out0;
+  unlevel[1] = out1;
+  unlevel[2] = out2;
+  unlevel[3] = out3;
+}
+
+/** The lowest of a row once more where marks hold rails at some places: what they allow, and nothing beyond. */
+function lowestHeld(
+  { depths, leans }: { readonly depths: Float64Array; readonly leans: Float64Array },
+  { up, lift, across }: RowDeviations,
+  held: EdgeFit['held'],
+  lowest: Float64Array,
+): void {
+  for (let turn = 0; turn < DRAWS_PER_ROW; turn += 1) {
+    const heave = turn % 2 === 0 ? 1 : -1;
+    const tilt = turn < 2 ? 1 : -1;
+    let least = Infinity;
+    for (let j = 0; j < depths.length; j += 1) {
       const mean = depths[j]! + heave * up[j]!;
-      const lean = leans[j]! + heave * lift[j]! + (turn < 2 ? across[j]! : -across[j]!);
-      const apartBy = Math.abs(lean);
-      if (apartBy > stepLimit) unlevel[turn] = unlevel[turn]! + lengths[j]!;
-      const low = marks ? lowerHeld(mean, lean, marks) : mean - apartBy / 2;
-      if (low < lowest[turn]!) lowest[turn] = low;
+      const lean = leans[j]! + heave * lift[j]! + tilt * across[j]!;
+      const marks = held.get(j);
+      least = Math.min(least, marks ? lowerHeld(mean, lean, marks) : mean - Math.abs(lean) / 2);
     }
+    lowest[turn] = least;
   }
 }
 
@@ -314,7 +358,8 @@ function drawEdge(
   let unlevel = 0;
   for (let i = 0; i < rows; i += 1) {
     const means = rails.draw(i, points, offset, deviations);
-    drawRow(means, deviations, lengths, stepLimit, held, row);
+    drawRow(means, deviations, lengths, stepLimit, row);
+    if (held.size > 0) lowestHeld(means, deviations, held, row.lowest);
     for (let turn = 0; turn < DRAWS_PER_ROW; turn += 1) {
       const draw = DRAWS_PER_ROW * i + turn;
       if (row.unlevel[turn]! >= matters) unlevel += 1;

@@ -11,7 +11,7 @@ function evenly(seed: number): () => number {
 
 const SEED = 1959;
 /** Rows of the table: one for each draw of a question that is close. */
-export const ROWS = 80;
+export const ROWS = 64;
 /** Columns are made so many at a time, as longer profiles ask for them. */
 const CHUNK = 128;
 

@@ -4,7 +4,7 @@ import type { Identified } from '../../core/identify';
 import type { FamilyId, GaugeId } from '../../core/families';
 import type { BenchSheet } from '../../core/sheet';
 import type { Joint, Plate } from '../../ui/parts/Plates';
-import { familyShort, fitSentence } from '../../wording';
+import { familyShort, fitSentence, onMarkSentence } from '../../wording';
 
 /** A settled value; an open 3/8 says so; a conflict is two marks against each other. */
 function known<T>(property: Identified<T>, write: (value: T) => string): string | null {
@@ -21,6 +21,14 @@ function known<T>(property: Identified<T>, write: (value: T) => string): string 
   return null;
 }
 
+/** The sentences of numbers that stand on one mark alone. */
+const marked = (
+  numbers: Readonly<Partial<Record<'pitch' | 'gauge' | 'links', Identified<unknown>>>>,
+): NonNullable<Plate['onMark']> =>
+  Object.fromEntries(
+    Object.entries(numbers).flatMap(([name, { onMark }]) => (onMark ? [[name, onMarkSentence(onMark)]] : [])),
+  );
+
 const pitch = (value: FamilyId): string => familyShort[value];
 const gauge = (value: GaugeId): string => value;
 const links = (value: number): string => String(value);
@@ -34,6 +42,7 @@ export function platesOf({ identity }: Appraisal, sheet: BenchSheet): readonly P
       gauge: null,
       links: null,
       shows: ['pitch'],
+      onMark: marked({ pitch: identity.driveSprocket.pitch }),
     },
     {
       name: 'Chain',
@@ -41,6 +50,7 @@ export function platesOf({ identity }: Appraisal, sheet: BenchSheet): readonly P
       gauge: known(identity.chain.gauge, gauge),
       links: known(identity.chain.driveLinks, links),
       shows: ['pitch', 'gauge', 'links'],
+      onMark: marked({ pitch: identity.chain.pitch, gauge: identity.chain.gauge }),
     },
     {
       name: 'Bar groove',
@@ -48,6 +58,7 @@ export function platesOf({ identity }: Appraisal, sheet: BenchSheet): readonly P
       gauge: known(identity.bar.gauge, gauge),
       links: known(identity.bar.driveLinks, links),
       shows: ['gauge', 'links'],
+      onMark: marked({ gauge: identity.bar.gauge, links: identity.bar.driveLinks }),
     },
     sheet.bar?.nose === 'hard'
       ? { name: 'Nose', pitch: null, gauge: null, links: null, shows: [], note: 'hard nose, no sprocket' }

@@ -6,6 +6,8 @@ export interface Plate {
   readonly links: string | null;
   /** Numbers this part has at all: a sprocket has no gauge. */
   readonly shows: readonly ('pitch' | 'gauge' | 'links')[];
+  /** Numbers that one mark alone says, each with the sentence that says so and what confirms it. */
+  readonly onMark?: Readonly<Partial<Record<'pitch' | 'gauge' | 'links', string>>>;
   /** Said instead of numbers, where a part has none. */
   readonly note?: string;
 }
@@ -63,9 +65,16 @@ function PlateCard({ plate }: { plate: Plate }) {
             <span className={`truncate figures text-[15px] ${plate[number] ? 'font-semibold' : 'text-ink-soft'}`}>
               {plate[number] ?? '?'}
             </span>
-            <span aria-hidden="true" className="ml-1 text-[11px] text-ink-soft max-lg:hidden">
-              {LABEL[number]}
-            </span>
+            {plate.onMark?.[number] ? (
+              <abbr title={plate.onMark[number]} className="ml-1 text-[11px] font-semibold text-brass no-underline">
+                by mark
+                <span className="sr-only">. {plate.onMark[number]}</span>
+              </abbr>
+            ) : (
+              <span aria-hidden="true" className="ml-1 text-[11px] text-ink-soft max-lg:hidden">
+                {LABEL[number]}
+              </span>
+            )}
           </span>
         ))}
       </p>

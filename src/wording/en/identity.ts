@@ -202,7 +202,7 @@ export function identityFinding(finding: IdentityFinding, unit: UnitSystem = 'mm
 
 /** That a number stands on one mark alone, and the half minute that confirms it. */
 export function onMarkSentence({ mark, confirmedBy }: OnMark, unit: UnitSystem = 'mm'): string {
-  const said = `Stands on one mark alone: ${says(mark, unit)}, and a mark may be another part’s or misread.`;
+  const said = `Stands on one mark alone: ${says(mark, unit)}.`;
   return confirmedBy ? `${said} Confirm it by ${readingName(confirmedBy.measure)} (${confirmedBy.minutes} min).` : said;
 }
 

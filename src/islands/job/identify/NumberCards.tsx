@@ -5,6 +5,7 @@ import {
   identifiedPropertyName,
   identityReason,
   numberValue,
+  onMarkSentence,
   sentence,
   settlingSentence,
 } from '../../../wording';
@@ -84,6 +85,9 @@ function NumberCard({
       <p className="line-clamp-2 text-sm" title={said.join(' ')}>
         {said.join(' ')}
       </p>
+      {number.onMark && (
+        <p className="mt-0.5 text-sm font-semibold text-brass">{onMarkSentence(number.onMark, unit)}</p>
+      )}
       {number.settledBy && <p className="mt-0.5 text-sm font-semibold">{settlingSentence(number.settledBy)}</p>}
     </section>
   );
