@@ -49,6 +49,33 @@ describe('serrata assess', () => {
     expect(stdout).toContain('Order: chain .325, .050 in (1.3 mm), 72 drive links, low-kickback');
   });
 
+  it('assesses many sheets, one a line and in order; a line that cannot be read stops no other', () => {
+    const [first, second] = [DEMO_SHEETS['L-0417'], DEMO_SHEETS['L-0418']].map((each) => JSON.stringify(each));
+    const { status, stdout, stderr } = serrata(
+      ['assess', '-', '--lines'],
+      [first, '{"format":1}', '', second].join('\n'),
+    );
+    expect(status).toBe(2);
+    expect(stderr).toContain('1 of 4 lines cannot be read');
+    const lines = stdout
+      .trim()
+      .split('\n')
+      .map((line) => JSON.parse(line) as Record<string, unknown>);
+    expect(lines).toHaveLength(3);
+    expect(assessmentSchema.parse(lines[0]).verdicts.bar.action).toBe('recondition');
+    expect(lines[1]).toMatchObject({ line: 2, problems: expect.arrayContaining([expect.stringContaining('format')]) });
+    expect(assessmentSchema.parse(lines[2]).verdicts.bar.action).toBe('replace');
+    const alone = assessmentSchema.parse(JSON.parse(serrata(['assess', '-'], second).stdout));
+    expect(lines[2]).toEqual(JSON.parse(JSON.stringify(alone)));
+  });
+
+  it('answers lines as they come, and refuses what does not go with them', () => {
+    const all = serrata(['assess', '-', '--lines'], `${JSON.stringify(DEMO_SHEETS['L-0417'])}\n`);
+    expect({ status: all.status, stderr: all.stderr }).toEqual({ status: 0, stderr: '' });
+    expect(serrata(['assess', '-', '--lines', '--text']).status).toBe(2);
+    expect(serrata(['assess', '/nowhere', '--lines'])).toMatchObject({ status: 2, stdout: '' });
+  });
+
   it('assesses an almost empty sheet', () => {
     const { status, stdout } = serrata(['assess', '-'], '{"format":"serrata-bench-sheet","version":1}');
     expect(status).toBe(0);

@@ -18,7 +18,7 @@ import {
   verdictHeadline,
   verdictReason,
 } from '../../src/wording';
-import { anySheet } from '../support/sheets';
+import { anySheet, mirrored } from '../support/sheets';
 
 const RUNS = { seed: 1959, numRuns: 250 };
 
@@ -26,21 +26,6 @@ function assessed(written: WrittenBenchSheet) {
   const read = readSheet(written);
   if (!read.ok) throw new Error(JSON.stringify(read.error));
   return { sheet: read.value, appraisal: assess(read.value, DEFAULTS) };
-}
-
-/** The same sheet seen in a mirror: near for far on every station. */
-function mirrored(written: WrittenBenchSheet): WrittenBenchSheet {
-  const copy = structuredClone(written);
-  for (const edge of [copy.bar?.edges?.A, copy.bar?.edges?.B]) {
-    for (const station of edge?.stations ?? []) {
-      const { near, far } = station;
-      delete station.near;
-      delete station.far;
-      if (far !== undefined) station.near = far;
-      if (near !== undefined) station.far = near;
-    }
-  }
-  return copy;
 }
 
 describe('any half-finished sheet', () => {

@@ -2,6 +2,7 @@ import { inv, matrix, multiply, transpose, type Matrix } from 'mathjs';
 import { describe, expect, it } from 'vitest';
 import {
   believedAlike,
+  CLOSE_ROWS,
   believedAt,
   correlation,
   dipChance,
@@ -68,7 +69,7 @@ describe('a profile from all its readings (Rasmussen & Williams, Gaussian Proces
       level: null,
       makes: [{ ...make, levelSpread: 30 }],
     });
-    const least = leastAlong(belief, 0.02, new Map(), 0, 80);
+    const least = leastAlong(belief, 0.02, new Map(), 0, CLOSE_ROWS);
     expect(leastValue(least).u).toBeCloseTo(Math.hypot(0.05, 0.02), 2);
     expect(leastWithin(least, 7.1)).toBeCloseTo(normalCdf(0.1 / Math.hypot(0.05, 0.02)), 1);
   });

@@ -94,3 +94,18 @@ export const anySheet: fc.Arbitrary<WrittenBenchSheet> = fc
     driveSprocket: maybe(driveSprocket),
   })
   .map((parts) => tidy({ format: 'serrata-bench-sheet', version: 1, ...parts }) as WrittenBenchSheet);
+
+/** The same sheet seen in a mirror: near for far on every station. */
+export function mirrored(written: WrittenBenchSheet): WrittenBenchSheet {
+  const copy = structuredClone(written);
+  for (const edge of [copy.bar?.edges?.A, copy.bar?.edges?.B]) {
+    for (const station of edge?.stations ?? []) {
+      const { near, far } = station;
+      delete station.near;
+      delete station.far;
+      if (far !== undefined) station.near = far;
+      if (near !== undefined) station.far = near;
+    }
+  }
+  return copy;
+}

@@ -1,0 +1,149 @@
+import { CLOSE_ROWS, DRAWS_PER_ROW, heldBetween, SPREADS } from '../belief';
+import type { Dip, EdgeFit, Held } from './edge-fit';
+import type { RowDeviations } from './rails-belief';
+
+/** Out of level over less than this is not worth a file, mm (common practice, no source). */
+export const LENGTH_THAT_MATTERS = 30;
+
+/** The lower rail of one draw at a place where marks hold one rail or both. */
+function lowerHeld(mean: number, lean: number, { near, far }: Held): number {
+  const [a, b] = [mean + lean / 2, mean - lean / 2];
+  return Math.min(near ? heldBetween(a, near) : a, far ? heldBetween(b, far) : b);
+}
+
+/** The length of edge that each place stands for, mm; a lone station stands for whatever is asked. */
+function stretches(places: readonly number[]): Float64Array {
+  const last = places.length - 1;
+  const lengths = new Float64Array(places.length);
+  for (let j = 0; j <= last; j += 1) lengths[j] = (places[Math.min(last, j + 1)]! - places[Math.max(0, j - 1)]!) / 2;
+  if (last === 0) lengths[0] = LENGTH_THAT_MATTERS;
+  return lengths;
+}
+
+/** The four lowest places that one row of points gives an edge, its signs turned, and the lengths that are out of level. */
+interface RowDraw {
+  readonly lowest: Float64Array;
+  readonly unlevel: Float64Array;
+}
+
+/**
+ * Draws one row, its points turned in four ways: the depth up or down with what of the step goes with it, and the rest of the step across or back. The turns are written
+ * out: this is the innermost loop of a judgement.
+ */
+function drawRow(
+  { depths, leans }: { readonly depths: Float64Array; readonly leans: Float64Array },
+  { up, lift, across }: RowDeviations,
+  lengths: Float64Array,
+  stepLimit: number,
+  { lowest, unlevel }: RowDraw,
+): void {
+  let low0 = Infinity;
+  let low1 = Infinity;
+  let low2 = Infinity;
+  let low3 = Infinity;
+  let out0 = 0;
+  let out1 = 0;
+  let out2 = 0;
+  let out3 = 0;
+  for (let j = 0; j < depths.length; j += 1) {
+    const high = depths[j]! + up[j]!;
+    const low = depths[j]! - up[j]!;
+    const with_ = leans[j]! + lift[j]!;
+    const against = leans[j]! - lift[j]!;
+    const turned = across[j]!;
+    const lean0 = Math.abs(with_ + turned);
+    const lean1 = Math.abs(against + turned);
+    const lean2 = Math.abs(with_ - turned);
+    const lean3 = Math.abs(against - turned);
+    low0 = Math.min(low0, high - lean0 / 2);
+    low1 = Math.min(low1, low - lean1 / 2);
+    low2 = Math.min(low2, high - lean2 / 2);
+    low3 = Math.min(low3, low - lean3 / 2);
+    const length = lengths[j]!;
+    if (lean0 > stepLimit) out0 += length;
+    if (lean1 > stepLimit) out1 += length;
+    if (lean2 > stepLimit) out2 += length;
+    if (lean3 > stepLimit) out3 += length;
+  }
+  lowest[0] = low0;
+  lowest[1] = low1;
+  lowest[2] = low2;
+  lowest[3] = low3;
+  unlevel[0] = out0;
+  unlevel[1] = out1;
+  unlevel[2] = out2;
+  unlevel[3] = out3;
+}
+
+/** The lowest of a row once more where marks hold rails at some places: what they allow, and nothing beyond. */
+function lowestHeld(
+  { depths, leans }: { readonly depths: Float64Array; readonly leans: Float64Array },
+  { up, lift, across }: RowDeviations,
+  held: EdgeFit['held'],
+  lowest: Float64Array,
+): void {
+  for (let turn = 0; turn < DRAWS_PER_ROW; turn += 1) {
+    const heave = turn % 2 === 0 ? 1 : -1;
+    const tilt = turn < 2 ? 1 : -1;
+    let least = Infinity;
+    for (let j = 0; j < depths.length; j += 1) {
+      const mean = depths[j]! + heave * up[j]!;
+      const lean = leans[j]! + heave * lift[j]! + tilt * across[j]!;
+      const marks = held.get(j);
+      least = Math.min(least, marks ? lowerHeld(mean, lean, marks) : mean - Math.abs(lean) / 2);
+    }
+    lowest[turn] = least;
+  }
+}
+
+/** Least depths of an edge drawn over those of the other, and how often the edge is out of level. */
+export function drawEdge(
+  { places, rails, dips, held }: EdgeFit,
+  stepLimit: number,
+  least: Float64Array,
+  points: readonly Float64Array[],
+  offset: number,
+): number {
+  const size = places.length;
+  const deviations = { up: new Float64Array(size), lift: new Float64Array(size), across: new Float64Array(size) };
+  const lengths = stretches(places);
+  const whole = lengths.reduce((sum, each) => sum + each, 0);
+  const matters = Math.min(LENGTH_THAT_MATTERS, whole / 2);
+  const row: RowDraw = { lowest: new Float64Array(DRAWS_PER_ROW), unlevel: new Float64Array(DRAWS_PER_ROW) };
+  const rows = least.length / DRAWS_PER_ROW;
+  let unlevel = 0;
+  for (let i = 0; i < rows; i += 1) {
+    const means = rails.draw(i, points, offset, deviations);
+    drawRow(means, deviations, lengths, stepLimit, row);
+    if (held.size > 0) lowestHeld(means, deviations, held, row.lowest);
+    for (let turn = 0; turn < DRAWS_PER_ROW; turn += 1) {
+      const draw = DRAWS_PER_ROW * i + turn;
+      if (row.unlevel[turn]! >= matters) unlevel += 1;
+      if (row.lowest[turn]! < least[draw]!) least[draw] = row.lowest[turn]!;
+    }
+  }
+  drawDips(dips, least, points);
+  return unlevel / least.length;
+}
+
+/** Where each draw falls when they are spread evenly, 0…1: worked out once. */
+const SPREAD_OVER = Float64Array.from(
+  { length: DRAWS_PER_ROW * CLOSE_ROWS },
+  (_, draw) => ((draw + 0.5) * SPREADS[2]) % 1,
+);
+
+/** Columns that dips draw from; every table has them. */
+const DIP_COLUMNS = 128;
+
+/** Dips of single readings, laid over the draws as often as they are likely. */
+function drawDips(dips: readonly Dip[], least: Float64Array, points: readonly Float64Array[]): void {
+  for (const { chance, value, own, key } of dips) {
+    const shift = (key * SPREADS[0]) % 1;
+    for (let draw = 0; draw < least.length; draw += 1) {
+      const share = SPREAD_OVER[draw]! + shift;
+      if ((share >= 1 ? share - 1 : share) >= chance) continue;
+      const low = value + own * points[draw % points.length]![(7 * key + (draw >> 6)) % DIP_COLUMNS]!;
+      if (low < least[draw]!) least[draw] = low;
+    }
+  }
+}

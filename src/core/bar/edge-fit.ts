@@ -1,0 +1,108 @@
+import { dipChance, layoutOf, pairBelief, profileBelief, type PairMake, type ProfileBelief } from '../belief';
+import type { Estimate, InstrumentId } from '../quantity';
+import { depthSighting, isReadAlike, ownVariance, pairSightings, stepSightings } from './edge-sightings';
+import type { EdgeStands } from './level-tests';
+import { ANY_LEVEL, LEVEL_OR_NOT, placesAlong } from './profile-prior';
+import { apart, together, type RailsAt, type RailsBelief } from './rails-belief';
+import type { Edge, Rail, Station } from './station';
+
+/** The two processes that an edge is believed to be: the mean of its rails, and near less far. */
+export interface EdgeFit {
+  readonly sorted: readonly Station[];
+  readonly places: readonly number[];
+  readonly rails: RailsBelief;
+  readonly dips: readonly Dip[];
+  /** Marks that hold a rail at a place, by the place's number. */
+  readonly held: ReadonlyMap<number, Held>;
+}
+
+export type Held = Readonly<Record<Rail, Estimate['between']>>;
+
+/** A reading that may stand in a dip of its own. */
+export interface Dip {
+  readonly chance: number;
+  readonly value: number;
+  readonly own: number;
+  /** Both rails of a station draw alike, so that the mirror image of a bar is judged alike. */
+  readonly key: number;
+}
+
+/** Dips less likely than this are not drawn. */
+const LEAST_DIP = 0.01;
+
+/** Mean and variance of a rail at a place: half the step above or below the mean of both. */
+export function railAt({ depth, step: lean, covariance }: RailsAt, sign: 1 | -1): { mean: number; variance: number } {
+  return {
+    mean: depth.mean + (sign * lean.mean) / 2,
+    variance: depth.u ** 2 + lean.u ** 2 / 4 + sign * covariance,
+  };
+}
+
+/** Dips of single readings, or of both rails of a station where they were read alike. */
+function dipsOf(sorted: readonly Station[], rails: RailsBelief, common: InstrumentId | null): readonly Dip[] {
+  return sorted.flatMap((station, key): readonly Dip[] => {
+    const { at, near, far } = station;
+    const believed = rails.at(rails.places.indexOf(at));
+    const both = near && far && isReadAlike(station, common) ? depthSighting(station, common) : null;
+    const bothDip = both ? dipChance(both, believed.depth.mean, believed.depth.u ** 2) : 0;
+    const rail = (reading: Estimate | null, sign: 1 | -1): readonly Dip[] => {
+      if (!reading) return [];
+      const own = ownVariance(reading, common);
+      const { mean, variance } = railAt(believed, sign);
+      const chance = dipChance({ at, value: reading.value, variance: own }, mean, variance);
+      return [{ chance: Math.max(chance, bothDip), value: reading.value, own: Math.sqrt(own), key }];
+    };
+    return [...rail(near, 1), ...rail(far, -1)].filter(({ chance }) => chance >= LEAST_DIP);
+  });
+}
+
+/** Pairs of makes that are tried together where rails were not read alike: the likeliest of each by itself. */
+const MOST_PAIRS = 6;
+
+function likelyPairs(depth: ProfileBelief, steps: ProfileBelief): readonly PairMake[] {
+  return depth.components
+    .flatMap((first) =>
+      steps.components.map((second) => ({
+        likely: first.weight * second.weight,
+        make: { first: first.made, second: second.made, weight: first.made.weight * second.made.weight },
+      })),
+    )
+    .sort((a, b) => b.likely - a.likely)
+    .slice(0, MOST_PAIRS)
+    .map(({ make }) => make);
+}
+
+function railsOf(sorted: readonly Station[], stands: EdgeStands[Edge], common: InstrumentId | null): RailsBelief {
+  const depths = sorted.flatMap((station) => depthSighting(station, common) ?? []);
+  const steps = stepSightings(sorted, stands);
+  const ats = depths.map(({ at }) => at);
+  const stepAts = steps.map(({ at }) => at);
+  const places = placesAlong(ats);
+  const layout = layoutOf(ats, places);
+  const isSame = stepAts.length === ats.length && stepAts.every((at, i) => at === ats[i]);
+  const depth = profileBelief(depths, layout, ANY_LEVEL);
+  const lean = profileBelief(steps, isSame ? layout : layoutOf(stepAts, places), LEVEL_OR_NOT);
+  if (sorted.every((station) => isReadAlike(station, common))) return apart(depth, lean);
+  const centre = depths.reduce((sum, { value }) => sum + value, 0) / depths.length;
+  return together(pairBelief(pairSightings(sorted, stands, common), places, likelyPairs(depth, lean), centre), places);
+}
+
+export function fitEdge(
+  stations: readonly Station[],
+  stands: EdgeStands[Edge],
+  common: InstrumentId | null,
+): EdgeFit | null {
+  const sorted = stations
+    .filter(({ near, far }) => near ?? far)
+    .sort(
+      (a, b) => a.at - b.at || (a.near?.value ?? 0) + (a.far?.value ?? 0) - (b.near?.value ?? 0) - (b.far?.value ?? 0),
+    );
+  if (sorted.length === 0) return null;
+  const rails = railsOf(sorted, stands, common);
+  const held = new Map(
+    sorted.flatMap(({ at, near, far }): readonly (readonly [number, Held])[] =>
+      (near?.between ?? far?.between) ? [[rails.places.indexOf(at), { near: near?.between, far: far?.between }]] : [],
+    ),
+  );
+  return { sorted, places: rails.places, rails, dips: dipsOf(sorted, rails, common), held };
+}
