@@ -1,7 +1,7 @@
 import { FAMILIES, type FamilyId } from '../../core/families';
 import { never } from '../../core/result';
 import type { CounterCaution, CounterNumbers, Question } from '../../core/counter';
-import { identifiedPropertyName, onMarkSentence } from './identity';
+import { numberOnMarkSentence } from './identity';
 import { fitSentence } from './judgements';
 import { familyLabel, gaugeLabel } from './labels';
 import { list, readingName, sentence } from './places';
@@ -64,7 +64,7 @@ export function counterCaution(caution: CounterCaution): string {
     case 'build-open':
       return '3/8 comes in two builds that never interchange: hand nothing over until it is known which.';
     case 'on-one-mark':
-      return `${sentence(identifiedPropertyName[caution.number])}: ${onMarkSentence(caution.onMark).replace(/^S/, 's')}`;
+      return numberOnMarkSentence(caution.number, caution.onMark);
     case 'clash':
       return fitSentence(caution.judgement);
     case 'usual-loops': {

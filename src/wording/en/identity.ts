@@ -200,10 +200,20 @@ export function identityFinding(finding: IdentityFinding, unit: UnitSystem = 'mm
   }
 }
 
-/** That a number stands on one mark alone, and the half minute that confirms it. */
-export function onMarkSentence({ mark, confirmedBy }: OnMark, unit: UnitSystem = 'mm'): string {
-  const said = `Stands on one mark alone: ${says(mark, unit)}.`;
+/** What a number stands on, and the half minute that confirms it; with a small letter, to follow a name. */
+function standsOnMark({ mark, confirmedBy }: OnMark, unit: UnitSystem): string {
+  const said = `stands on one mark alone: ${says(mark, unit)}.`;
   return confirmedBy ? `${said} Confirm it by ${readingName(confirmedBy.measure)} (${confirmedBy.minutes} min).` : said;
+}
+
+/** That a number stands on one mark alone, beside the number. */
+export function onMarkSentence(onMark: OnMark, unit: UnitSystem = 'mm'): string {
+  return sentence(standsOnMark(onMark, unit));
+}
+
+/** The same where the number is not beside it, as on the slip and at the counter. */
+export function numberOnMarkSentence(number: IdentifiedProperty, onMark: OnMark, unit: UnitSystem = 'mm'): string {
+  return `${sentence(identifiedPropertyName[number])}: ${standsOnMark(onMark, unit)}`;
 }
 
 /** The one observation that would settle a number. */

@@ -7,7 +7,7 @@ import type { FitJudgement, NeedProperty, StockMiss } from '../../core/fit';
 import type { OrderCaution, OrderWithheld } from '../../core/order';
 import { formatLength, formatPosition, mm, type UnitSystem } from '../../core/quantity';
 import { checkSentence, figure, valueWithDoubt } from './check';
-import { onMarkSentence } from './identity';
+import { numberOnMarkSentence } from './identity';
 import { actionWord, familyLabel, fitRuleName, gaugeLabel, instrumentName, operationWord, partName } from './labels';
 import { list, readingName, sentence } from './places';
 
@@ -185,7 +185,7 @@ export function orderWithheld(reason: OrderWithheld): string {
 
 /** A number of an order that stands on one mark alone. */
 export function orderCaution({ number, onMark }: OrderCaution): string {
-  return `${sentence(NUMBER[number])}: ${onMarkSentence(onMark).replace(/^S/, 's')}`;
+  return numberOnMarkSentence(number, onMark);
 }
 
 const NEED: Readonly<Record<NeedProperty, string>> = {
