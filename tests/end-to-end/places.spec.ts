@@ -145,7 +145,7 @@ test('a job cannot be taken in without a name, and a bad bench sheet says why', 
   await expect(page.getByLabel('Customer', { exact: true })).toHaveValue('Sheet tester');
 });
 
-test('the bench, the search and a job can be used at tablet and phone size', async ({ page }) => {
+test('the bench and the search can be used at phone size, and a job at tablet size', async ({ page }) => {
   await page.setViewportSize({ width: 1024, height: 768 });
   await openJob(page, 'L-0417', 'bar');
   await expect(page.getByRole('region', { name: 'Bar: Recondition' })).toBeInViewport();

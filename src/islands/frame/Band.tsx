@@ -79,7 +79,7 @@ export function Band({ place, onShop }: { place: Place; onShop: (shop: ShopView)
     ),
   );
   return (
-    <header className="no-print sticky top-0 z-30 flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-line-strong bg-paper px-4 py-1">
+    <header className="no-print sticky top-0 z-30 flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-line-strong bg-paper px-4 py-1 max-md:static">
       <Name />
       <nav aria-label="Places" className="flex">
         {PLACES.map(({ id, name, href }) => (

@@ -66,7 +66,10 @@ export function Frame({ shop: given, preferences, place, keys = [], under, fixed
   );
   return (
     <FrameContext value={value}>
-      <div data-ready={ready} className={fixed ? 'flex h-dvh flex-col' : 'flex min-h-dvh flex-col'}>
+      <div
+        data-ready={ready}
+        className={fixed ? 'flex h-dvh flex-col max-md:h-auto max-md:min-h-dvh' : 'flex min-h-dvh flex-col'}
+      >
         <Band place={place} onShop={setShop} />
         {under?.(value)}
         <main className={fixed ? 'min-h-0 flex-1' : 'mx-auto w-full max-w-[1240px] flex-1 px-5 py-5'}>{children}</main>

@@ -32,7 +32,10 @@ interface JobPageProps {
   readonly step: string;
 }
 
-/** One job: steps at the left, the instrument of the step in the middle, the tag with its verdicts at the right. */
+/**
+ * One job: steps at the left, the instrument of the step in the middle, the tag with its verdicts at the right. On a phone one under the other: the tag, the plates,
+ * the steps as a menu, the instrument.
+ */
 export function JobPage({ view, preferences, step }: JobPageProps) {
   return (
     <Frame shop={view.shop} preferences={preferences} place="bench" keys={KEYS} fixed>
@@ -98,17 +101,20 @@ function Job({ asked }: { asked: string }) {
   );
   const StepView = STEP_VIEWS[step];
   return (
-    <div className="flex h-full flex-col">
-      <div className="no-print border-b border-line bg-well px-4 py-1.5">
+    <div className="flex h-full flex-col max-md:h-auto max-md:pb-10">
+      <div className="no-print border-b border-line bg-well px-4 py-1.5 max-md:order-2">
         <Plates
           plates={platesOf(appraisal, entered.sheet)}
           joints={jointsOf(appraisal)}
           others={setJointsOf(appraisal)}
         />
       </div>
-      <div className="grid min-h-0 flex-1 grid-cols-[10.5rem_minmax(0,1fr)_18.5rem] max-lg:grid-cols-[4rem_minmax(0,1fr)_15rem]">
+      <div className="grid min-h-0 flex-1 grid-cols-[10.5rem_minmax(0,1fr)_18.5rem] max-lg:grid-cols-[4rem_minmax(0,1fr)_15rem] max-md:contents">
         <StepList current={step} onOpen={open} />
-        <div className="relative min-h-0 overflow-y-auto px-5 py-2" tabIndex={-1}>
+        <div
+          className="relative min-h-0 overflow-y-auto px-5 py-2 max-md:order-4 max-md:overflow-visible max-md:px-3"
+          tabIndex={-1}
+        >
           <TargetContext value={target}>
             <StepView onOpen={open} />
           </TargetContext>

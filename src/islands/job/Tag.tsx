@@ -38,7 +38,7 @@ export function Tag({ step, onMeasure }: { step: Step; onMeasure: (reading: stri
   return (
     <aside
       aria-label="Tag: verdicts"
-      className="no-print relative flex min-h-0 flex-col overflow-y-auto border-l border-line bg-sheet"
+      className="no-print relative flex min-h-0 flex-col overflow-y-auto border-l border-line bg-sheet max-md:order-1 max-md:border-l-0"
     >
       <div aria-live="polite" className="flex-1">
         <Clashes />
@@ -162,7 +162,9 @@ function OtherVerdict({ verdict }: { verdict: Verdict }) {
         <span className="text-sm font-semibold">{partName[verdict.part]}</span>
         <VerdictChip verdict={verdict.action} word={actionWord[verdict.action]} />
       </div>
-      {reason && <p className="mt-0.5 line-clamp-2 text-sm text-ink-soft">{verdictReason(reason, unit)}</p>}
+      {reason && (
+        <p className="mt-0.5 line-clamp-2 text-sm text-ink-soft max-md:line-clamp-1">{verdictReason(reason, unit)}</p>
+      )}
     </li>
   );
 }
@@ -205,7 +207,10 @@ function Saving({ onShow }: { onShow: (path: string) => void }) {
   const store = useJobStore();
   const { icon: Icon, text, tone } = SAVING[snapshot.saving];
   return (
-    <div role="status" className="sticky bottom-0 border-t border-line bg-sheet px-4 py-2 text-sm">
+    <div
+      role="status"
+      className="sticky bottom-0 border-t border-line bg-sheet px-4 py-2 text-sm max-md:fixed max-md:inset-x-0 max-md:z-20"
+    >
       <p className={`flex items-center gap-2 font-semibold ${tone}`}>
         <Icon size={16} aria-hidden="true" />
         {text}

@@ -96,7 +96,7 @@ function JointCard({ joint, end }: { joint: Joint; end: boolean }) {
         </span>
       </summary>
       <div
-        className={`absolute top-full z-20 w-72 border border-line-strong bg-sheet p-3 text-sm shadow-lg ${end ? 'right-0' : 'left-1/2 -translate-x-1/2'}`}
+        className={`absolute top-full z-20 w-72 border border-line-strong bg-sheet p-3 text-sm shadow-lg ${end ? 'right-0 max-md:right-auto max-md:left-0' : 'left-1/2 -translate-x-1/2 max-md:right-0 max-md:left-auto max-md:translate-x-0'}`}
       >
         {joint.sentence}
       </div>
@@ -115,11 +115,14 @@ interface PlatesProps {
 /** Linked plates: four parts in a row, joined like a chain, with a joint for every rule. Opening a joint shows its sentence. */
 export function Plates({ plates, joints, others }: PlatesProps) {
   return (
-    <section aria-label="Linked plates: what belongs together" className="flex items-stretch">
+    <section
+      aria-label="Linked plates: what belongs together"
+      className="flex items-stretch max-md:flex-col max-md:gap-1"
+    >
       {plates.map((plate, i) => (
         <div
           key={plate.name}
-          className={`flex min-w-0 items-stretch ${i < plates.length - 1 ? 'flex-auto' : 'flex-1 basis-28'}`}
+          className={`flex min-w-0 items-stretch ${i < plates.length - 1 ? 'flex-auto' : 'flex-1 basis-28 max-md:basis-auto'}`}
         >
           <PlateCard plate={plate} />
           {joints[i]?.map((joint) => (
@@ -127,7 +130,11 @@ export function Plates({ plates, joints, others }: PlatesProps) {
           ))}
         </div>
       ))}
-      <div role="group" aria-label="Rules of the whole set" className="ml-2 flex border-l border-line pl-1">
+      <div
+        role="group"
+        aria-label="Rules of the whole set"
+        className="ml-2 flex border-l border-line pl-1 max-md:ml-0 max-md:flex-wrap max-md:border-l-0 max-md:pl-0"
+      >
         {others.map((joint) => (
           <JointCard key={joint.name} joint={joint} end />
         ))}

@@ -79,7 +79,10 @@ export function dressingSentence(
 ): string {
   const { plan, advised, stoppedBy, coarseFirst } = dressing;
   const show = (value: number) => formatLength(mm(value), unit);
-  if (!advised) return `Edge ${edge} needs no dressing: at most ${show(plan.most)} stands proud.`;
+  if (!advised)
+    return show(plan.most) === show(0)
+      ? `Edge ${edge} needs no dressing: nothing stands proud.`
+      : `Edge ${edge} needs no dressing: at most ${show(plan.most)} stands proud.`;
   const rails = (['near', 'far'] as const).map((rail) => ({
     rail,
     removal: rail === 'near' ? plan.removeNear : plan.removeFar,

@@ -8,6 +8,9 @@ import * as sim from './simulations';
  */
 const SEED = 2026;
 
+/** What stated and true shares may lie apart: two points, and the scatter of the shares themselves at these numbers of parts (two standard deviations). */
+const within = (runs: number) => 0.02 + 1 / Math.sqrt(runs);
+
 describe('level bars by depth rod', () => {
   it.each([
     [2, 0.12],
@@ -46,6 +49,7 @@ describe('bars as they wear, with steps and dips', () => {
     [5, 'depth-rod'],
     [12, 'depth-rod'],
     [24, 'depth-rod'],
+    [48, 'depth-rod'],
     [5, 'depth-marks'],
     [12, 'caliper'],
   ] as const)('at %i stations by %s: no false keep to speak of, and no sound bar condemned', (stations, tool) => {
@@ -54,6 +58,15 @@ describe('bars as they wear, with steps and dips', () => {
     expect(tally.share('falseCondemned', 'good')).toBeLessThanOrEqual(0.025);
     expect(tally.miscalibration).toBeLessThan(0.13);
   });
+
+  it.each([2, 5, 24])(
+    'at %i stations states a chance that comes true, wherever on the edge the truth lies',
+    (stations) => {
+      const tally = sim.wornBars(random(SEED), 300, stations, 'depth-rod', { dips: 0.12, steps: 0.35 }, false);
+      expect(tally.miscalibration).toBeLessThan(within(300));
+      expect(tally.share('falseKeep')).toBeLessThanOrEqual(0.02);
+    },
+  );
 
   it('says what lies between its stations only as far as the roughness shows it', () => {
     const tally = sim.wornBars(random(SEED), 160, 12, 'depth-rod', { dips: 0, steps: 0.35 }, false);
@@ -77,9 +90,6 @@ describe('grooves with a flare that ends', () => {
 });
 
 describe('stated probabilities', () => {
-  /** Scatter of the shares themselves at these numbers of parts: two standard deviations. */
-  const within = (runs: number) => 0.02 + 1 / Math.sqrt(runs);
-
   it.each(['once', 'thrice', 'between'] as const)('of one reading, taken %s, are right', (how) => {
     expect(sim.singleReadings(random(SEED), 600, how).miscalibration).toBeLessThan(within(600));
   });

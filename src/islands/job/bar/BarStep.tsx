@@ -25,7 +25,7 @@ export function BarStep() {
   useTarget((path) => setView(LOOKED_AT.test(path) ? 'look' : 'measure'));
   return (
     <>
-      <div className="mb-1 grid grid-cols-[auto_minmax(0,1fr)_16.5rem] items-center gap-4 max-lg:grid-cols-[auto_minmax(0,1fr)_11.5rem] max-lg:gap-2">
+      <div className="mb-1 grid grid-cols-[auto_minmax(0,1fr)_16.5rem] items-center gap-4 max-lg:grid-cols-[auto_minmax(0,1fr)_11.5rem] max-lg:gap-2 max-md:grid-cols-1">
         <div className="flex items-center gap-3">
           <h2 className="text-xl font-extrabold">Bar</h2>
           <button

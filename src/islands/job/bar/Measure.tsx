@@ -12,7 +12,7 @@ import { takeTool, useToolsInHand } from '../tools/tool-in-hand';
 import { ToolPick } from '../tools/ToolPick';
 import { ExportDrawing } from './ExportDrawing';
 import { Section } from './Section';
-import type { Edge, StationRow } from './stations';
+import type { Edge } from './stations';
 import { StationTable } from './StationTable';
 import type { Stations } from './useStations';
 
@@ -31,7 +31,7 @@ export function Measure({ stations }: { stations: Stations }) {
     return true;
   });
   return (
-    <div className="grid grid-cols-[minmax(0,1fr)_16.5rem] gap-4">
+    <div className="grid grid-cols-[minmax(0,1fr)_16.5rem] gap-4 max-md:grid-cols-1">
       <div className="min-w-0">
         <div ref={drawing}>
           <RailProfile
@@ -55,7 +55,6 @@ export function Measure({ stations }: { stations: Stations }) {
           onSelect={(key) => select(edge, key)}
           onEdge={toEdge}
         />
-        <Believed edge={edge} row={row} />
         <p className="mb-2 text-[13px] text-ink-soft">
           A is down when the stamp reads upright, near is the stamped side. A reading keeps its tool;{' '}
           <kbd className="figures">F8</kbd> in a field changes it.
@@ -67,7 +66,7 @@ export function Measure({ stations }: { stations: Stations }) {
           hint="A level edge stands by itself; an unlevel one falls to the side of its low rail. Finer than a depth rod."
         />
       </div>
-      <div className="min-w-0 border-l border-line pl-4">
+      <div className="min-w-0 border-l border-line pl-4 max-md:border-l-0 max-md:pl-0">
         {row && <Section edge={edge} row={row} number={rows[edge].indexOf(row) + 1} />}
         <ExportDrawing of={drawing} name="rail-profile" label="profile" />
       </div>
@@ -77,7 +76,7 @@ export function Measure({ stations }: { stations: Stations }) {
 
 function EdgeSwitch({ edge, onEdge, onAdd }: { edge: Edge; onEdge: (edge: Edge) => void; onAdd: () => void }) {
   return (
-    <div role="group" aria-label="Edge" className="my-1 flex items-center gap-1">
+    <div role="group" aria-label="Edge" className="my-1 flex items-center gap-1 max-md:flex-wrap">
       {EDGES.map((each) => (
         <button
           key={each}
@@ -126,24 +125,6 @@ const TABLE_KINDS = [
   { kind: 'depth', name: 'Depths' },
   { kind: 'grooveWidth', name: 'Widths' },
 ] as const;
-
-/** What all readings together say of the chosen station, beside what was read there. */
-function Believed({ edge, row }: { edge: Edge; row: StationRow | undefined }) {
-  const { appraisal } = useJob();
-  const { show } = useFrame();
-  const index = row?.index ?? null;
-  const place = index === null ? null : appraisal.bar.edges[edge].belief?.stations[index];
-  if (!place) return null;
-  const part = ({ value, u }: { value: number; u: number }) => `${show(value)} ± ${show(2 * u)}`;
-  return (
-    <p className="my-1 text-sm">
-      <span className="text-ink-soft">All readings together say: near </span>
-      <span className="figures font-semibold">{part(place.near)}</span>
-      <span className="text-ink-soft">, far </span>
-      <span className="figures font-semibold">{part(place.far)}</span>
-    </p>
-  );
-}
 
 /** What the dressing of each edge amounts to: work in the colour of work, the rest quietly. Of a finished bar only what cannot be done. */
 function DressingLines({ stationAt }: { stationAt: (edge: Edge, station: number) => number }) {

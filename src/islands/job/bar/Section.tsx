@@ -72,10 +72,10 @@ export function Section({ edge, row, number }: { edge: Edge; row: StationRow; nu
       <h3 className="font-bold">
         Edge {edge}, station {number} <span className="figures font-normal text-ink-soft">at {position(row.at)}</span>
       </h3>
-      <div ref={drawing}>
+      <div ref={drawing} className="max-md:mx-auto max-md:max-w-80">
         <CrossSection figures={figures} exaggeration={factor} show={show} />
       </div>
-      <dl className="grid grid-cols-4 gap-1 text-sm">
+      <dl className="grid grid-cols-[auto_auto_auto_auto] justify-between gap-x-2 text-sm">
         {facts.map(({ name, text }) => (
           <div key={name}>
             <dt className="text-ink-soft">{name}</dt>
@@ -83,6 +83,7 @@ export function Section({ edge, row, number }: { edge: Edge; row: StationRow; nu
           </div>
         ))}
       </dl>
+      <Believed edge={edge} row={row} />
       <label className="mt-1 flex items-center gap-2 text-sm">
         <span className="shrink-0">Lean drawn ×{factor}</span>
         <input
@@ -98,6 +99,23 @@ export function Section({ edge, row, number }: { edge: Edge; row: StationRow; nu
       <FinerReadings row={row} />
       <ExportDrawing of={drawing} name={`section-${edge}-${number}`} label="section" />
     </section>
+  );
+}
+
+/** What all readings together say of the station, beside what was read there. */
+function Believed({ edge, row }: { edge: Edge; row: StationRow }) {
+  const { appraisal } = useJob();
+  const { show, figure } = useFrame();
+  const place = row.index === null ? null : appraisal.bar.edges[edge].belief?.stations[row.index];
+  if (!place) return null;
+  const part = ({ value, u }: { value: number; u: number }) => `${figure(value)} ± ${show(2 * u)}`;
+  return (
+    <p className="mt-1 text-sm">
+      <span className="text-ink-soft">All readings together say: near </span>
+      <span className="figures font-semibold whitespace-nowrap">{part(place.near)}</span>
+      <span className="text-ink-soft">, far </span>
+      <span className="figures font-semibold whitespace-nowrap">{part(place.far)}</span>
+    </p>
   );
 }
 

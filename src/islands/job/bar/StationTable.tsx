@@ -56,12 +56,12 @@ export function StationTable({ edge, rows, selected, onSelect, onEdge }: Station
         <caption className="sr-only">Stations of edge {edge}</caption>
         <thead>
           <tr className="text-left text-[13px] text-ink-soft">
-            <th scope="col" className="w-8 font-semibold">
+            <th scope="col" className="w-8 font-semibold max-md:w-5">
               <span className="sr-only">Station</span>
             </th>
             {COLUMNS.map(({ name, label }) => (
               <th key={name} scope="col" className="pb-1 font-semibold">
-                {label} <span className="figures font-normal">{unit}</span>
+                {label} <span className="figures font-normal max-md:hidden">{unit}</span>
               </th>
             ))}
           </tr>
@@ -226,7 +226,7 @@ function Cell({ row, column, cell, label, field, at, sayId, onSelect, onKeyDown 
         aria-describedby={sayId}
         inputMode="decimal"
         autoComplete="off"
-        className="entry w-full min-w-0 figures"
+        className="entry w-full min-w-0 figures max-md:px-1.5"
         value={field.text}
         placeholder={column === 'at' && row.planned ? position(row.at) : ''}
         onFocus={() => onSelect(row.key)}

@@ -43,7 +43,7 @@ export function NumberCards() {
           </button>
         ))}
       </div>
-      <div className="grid grid-cols-3 gap-3">
+      <div className="grid grid-cols-3 gap-3 max-md:grid-cols-1">
         {PROPERTIES.map((property) => {
           const number = numberOf(appraisal.identity, part, property);
           return number && <NumberCard key={property} part={part} property={property} number={number} />;

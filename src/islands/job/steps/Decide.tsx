@@ -50,7 +50,7 @@ function PartVerdict({ verdict }: { verdict: Verdict }) {
   const { unit } = useFrame();
   const { part, action, operations, reasons, decidedBy: check } = verdict;
   return (
-    <li className="grid grid-cols-[9.5rem_minmax(0,1fr)_15rem] gap-4 border-t border-line py-2.5 max-lg:grid-cols-[8rem_minmax(0,1fr)]">
+    <li className="grid grid-cols-[9.5rem_minmax(0,1fr)_15rem] gap-4 border-t border-line py-2.5 max-lg:grid-cols-[8rem_minmax(0,1fr)] max-md:grid-cols-1 max-md:gap-1">
       <div>
         <h3 className="font-bold">{partName[part]}</h3>
         <VerdictChip verdict={action} word={actionWord[action]} />
@@ -85,7 +85,7 @@ function PartVerdict({ verdict }: { verdict: Verdict }) {
         </ul>
       </div>
       {check && check.value !== null && check.limit !== null ? (
-        <p className="text-sm max-lg:col-start-2">
+        <p className="text-sm max-lg:col-start-2 max-md:col-start-1">
           <span className="text-ink-soft">rests on </span>
           {checkName[check.id].toLowerCase()}
           {check.at && <span className="text-ink-soft">, {placeName(check.at)}</span>}
@@ -99,7 +99,7 @@ function PartVerdict({ verdict }: { verdict: Verdict }) {
           <span className="text-ink-soft">limit: {limitSource(check)}</span>
         </p>
       ) : (
-        <p className="text-sm text-ink-soft max-lg:col-start-2">
+        <p className="text-sm text-ink-soft max-lg:col-start-2 max-md:col-start-1">
           {check ? `rests on ${checkName[check.id].toLowerCase()}, as seen` : ''}
         </p>
       )}

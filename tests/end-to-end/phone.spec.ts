@@ -1,0 +1,77 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+import { STEPS } from '../../src/core/assess';
+import { copyOf, freshJob, openJob, saved } from './keyboard';
+
+const PHONE = { width: 390, height: 844 };
+const TABLET = { width: 1024, height: 768 };
+
+/** Controls that lie over one another or reach out of the page. */
+async function misplaced(page: Page): Promise<string[]> {
+  return page.evaluate(() => {
+    const name = (element: Element) =>
+      element.getAttribute('aria-label') ?? element.textContent?.trim().slice(0, 40) ?? element.tagName;
+    const fixed = document.querySelector('aside [role=status]');
+    const controls = [...document.querySelectorAll('main :is(button, select, summary, input:not(.sr-only), a)')]
+      .filter((element) => element.checkVisibility() && !fixed?.contains(element))
+      .map((element) => ({ element, box: element.getBoundingClientRect() }))
+      .filter(({ box }) => box.width > 1 && box.height > 1);
+    const outside = controls.filter(({ box }) => box.left < 0 || box.right > innerWidth + 1);
+    const over = controls.flatMap((one, i) =>
+      controls.slice(i + 1).flatMap((other) => {
+        if (one.element.contains(other.element) || other.element.contains(one.element)) return [];
+        const width = Math.min(one.box.right, other.box.right) - Math.max(one.box.left, other.box.left);
+        const height = Math.min(one.box.bottom, other.box.bottom) - Math.max(one.box.top, other.box.top);
+        return width > 2 && height > 2 ? [`${name(one.element)} over ${name(other.element)}`] : [];
+      }),
+    );
+    return [...outside.map(({ element }) => `${name(element)} out of the page`), ...over];
+  });
+}
+
+for (const [what, size] of [
+  ['phone', PHONE],
+  ['tablet', TABLET],
+] as const)
+  test(`every step of a job can be read on a ${what}`, async ({ page }) => {
+    await page.setViewportSize(size);
+    for (const step of STEPS) {
+      await openJob(page, 'L-0417', step);
+      expect(await misplaced(page), step).toEqual([]);
+      expect(await page.evaluate(() => document.documentElement.scrollWidth - innerWidth), step).toBe(0);
+      const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag22aa']).analyze();
+      expect(
+        violations.map(({ id, nodes }) => `${step} ${id}: ${nodes[0]?.html}`),
+        step,
+      ).toEqual([]);
+    }
+  });
+
+test('on a phone the verdict comes first, steps are a menu, and a reading is typed with its tool', async ({ page }) => {
+  await page.setViewportSize(PHONE);
+  await copyOf(page, 'L-0417', 'decide');
+  await expect(page.getByRole('region', { name: 'Bar: Recondition' })).toBeInViewport();
+  const menu = page.getByLabel('Step', { exact: true });
+  const tag = (await page.getByRole('complementary', { name: 'Tag: verdicts' }).boundingBox())!;
+  expect((await menu.boundingBox())!.y).toBeGreaterThanOrEqual(tag.y + tag.height - 1);
+  await freshJob(page, 'identify');
+  await page.getByLabel('Step', { exact: true }).selectOption({ label: '5 Bar, open' });
+  await expect(page).toHaveURL(/step=bar/);
+  await page.getByLabel('Depths: measured with').selectOption('depth-marks');
+  const near = page.getByLabel('Edge A, station 1, near rail');
+  await near.fill('7.5');
+  await near.press('Enter');
+  await expect(page.getByLabel('Edge A, station 1, far rail')).toBeFocused();
+  await page.getByText('Finer readings').click();
+  await page.getByRole('group', { name: 'Square on the rails' }).getByText('level', { exact: true }).click();
+  await page.getByRole('group', { name: 'The clean bar stood on edge A' }).getByText('stands', { exact: true }).click();
+  await saved(page);
+  const id = /\/jobs\/([^/?]+)/.exec(page.url())![1]!;
+  const { bar } = (await (await page.request.get(`/api/jobs/${id}/sheet.json`)).json()) as {
+    bar: { edges: { A: { stands: string; stations: { near: unknown; square: string }[] } } };
+  };
+  expect(bar.edges.A).toMatchObject({
+    stands: 'yes',
+    stations: [{ near: { repeats: ['7.5 mm'], instrument: 'depth-marks' }, square: 'level' }],
+  });
+});
