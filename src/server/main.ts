@@ -5,6 +5,8 @@ import compression from 'compression';
 import { migrateStore } from '../data/migrate';
 import { context } from './context';
 import { loadDemo } from './demo';
+import { atTheDoor, shopNames } from './http/door';
+import { SAFETY_HEADERS, type Turned } from './http/guard';
 
 /** Addresses that only this machine can reach. */
 const LOOPBACK = new Set(['127.0.0.1', '::1', 'localhost']);
@@ -48,6 +50,16 @@ function listen(server: ReturnType<typeof createServer>, host: string, port: num
   });
 }
 
+/** Answers who was turned away, and hears no more of them. */
+function turnedAway(response: ServerResponse, { status, code, message }: Turned): void {
+  response.writeHead(status, {
+    'Content-Type': 'application/json; charset=utf-8',
+    Connection: 'close',
+    ...SAFETY_HEADERS,
+  });
+  response.end(JSON.stringify({ code, message }));
+}
+
 /** Starts Serrata: the store first, then the door. */
 export async function main(): Promise<void> {
   const { host, port, fixed } = address();
@@ -59,7 +71,11 @@ export async function main(): Promise<void> {
   }
   const handler = await builtHandler();
   const compress = compression();
+  const names = shopNames(process.env.SERRATA_NAMES);
   const server = createServer((request, response) => {
+    const { method, url, headers } = request;
+    const turned = atTheDoor({ method, url, host: headers.host }, names);
+    if (turned) return turnedAway(response, turned);
     compress(request as Parameters<typeof compress>[0], response as Parameters<typeof compress>[1], () => {
       handler(request, response, () => {
         response.statusCode = 404;

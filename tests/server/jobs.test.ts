@@ -60,7 +60,7 @@ describe('taking in a job', () => {
 
   it('refuses a saw of another customer', async () => {
     await createJob(context, newJob);
-    const { customers } = await benchView(context, { page: 1 });
+    const { customers } = await benchView(context, { page: '1' });
     const saw = { id: customers[0]!.saws[0]!.id };
     await expect(createJob(context, { ...newJob, customer: { name: 'Orchard' }, saw })).rejects.toMatchObject({
       code: 'saw-of-another',
@@ -126,10 +126,10 @@ describe('readings', () => {
 
   it('change what the Bench says of the job', async () => {
     const { id } = await createJob(context, newJob);
-    const before = (await benchView(context, { page: 1 })).jobs[0]!;
+    const before = (await benchView(context, { page: '1' })).jobs[0]!;
     expect(before.summary.brought).toEqual([]);
     await put(id, reading('bar.checks.crack', 'yes'));
-    const after = (await benchView(context, { page: 1 })).jobs[0]!;
+    const after = (await benchView(context, { page: '1' })).jobs[0]!;
     expect(after.summary.verdicts.bar).toBe('replace');
     expect(after.complaint).toBe('pulls left');
   });
@@ -172,11 +172,11 @@ describe('signing off', () => {
       limits: { 'bar.bow': { value: 0.5 } },
     });
     expect((record!.assessment as { verdicts: { bar: { action: string } } }).verdicts.bar.action).toBe('replace');
-    expect((await benchView(context, { page: 1 })).jobs).toEqual([]);
-    expect((await benchView(context, { page: 1, done: true })).jobs).toHaveLength(1);
+    expect((await benchView(context, { page: '1' })).jobs).toEqual([]);
+    expect((await benchView(context, { page: '1', done: true })).jobs).toHaveLength(1);
     await reopen(context, id);
     expect((await jobView(context, id)).signOffs).toHaveLength(1);
-    expect((await benchView(context, { page: 1 })).jobs).toHaveLength(1);
+    expect((await benchView(context, { page: '1' })).jobs).toHaveLength(1);
   });
 
   it('is refused when readings have come in since', async () => {
@@ -218,10 +218,10 @@ describe('the shop', () => {
   it('makes summaries again when a limit changes', async () => {
     const { id } = await createJob(context, newJob);
     await put(id, reading('driveSprocket.wear', '0.2 mm'));
-    expect((await benchView(context, { page: 1 })).jobs[0]!.summary.verdicts.driveSprocket).toBe('keep');
+    expect((await benchView(context, { page: '1' })).jobs[0]!.summary.verdicts.driveSprocket).toBe('keep');
     await changeLimit(context, 'sprocket.wear.watch', { by: 'Ines', value: '0.05', source: null });
     await changeLimit(context, 'sprocket.wear', { by: 'Ines', value: '0.06', source: null });
-    expect((await benchView(context, { page: 1 })).jobs[0]!.summary.verdicts.driveSprocket).toBe('replace');
+    expect((await benchView(context, { page: '1' })).jobs[0]!.summary.verdicts.driveSprocket).toBe('replace');
   });
 
   it('lets a person come to the bench once', async () => {

@@ -17,7 +17,7 @@ beforeEach(async () => {
 });
 afterEach(() => context.done());
 
-const jobOf = async (tag: string) => (await benchView(context, { page: 1 })).jobs.find((job) => job.tag === tag)!.id;
+const jobOf = async (tag: string) => (await benchView(context, { page: '1' })).jobs.find((job) => job.tag === tag)!.id;
 
 describe('schools', () => {
   it('are chosen by the shop, and an answer that is none is refused', async () => {

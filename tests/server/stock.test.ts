@@ -93,7 +93,7 @@ describe('photographs', () => {
   const png = readFileSync(new URL('../../docs/screenshots/slip.png', import.meta.url));
   const bytes = (buffer: Buffer) =>
     buffer.buffer.slice(buffer.byteOffset, buffer.byteOffset + buffer.length) as ArrayBuffer;
-  const anyJob = async () => (await benchView(context, { page: 1 })).jobs[0]!.id;
+  const anyJob = async () => (await benchView(context, { page: '1' })).jobs[0]!.id;
 
   it('are stored with their job, given back, and taken away', async () => {
     const job = await anyJob();

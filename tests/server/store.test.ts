@@ -80,7 +80,7 @@ describe('the demo scenario', () => {
   it('loads once, and leaves a store with jobs alone', async () => {
     expect(await loadDemo(context)).toEqual({ loaded: DEMO_JOBS.length });
     expect(await loadDemo(context)).toEqual({ loaded: 0 });
-    const bench = await benchView(context, { page: 1 });
+    const bench = await benchView(context, { page: '1' });
     expect(bench.total).toBe(DEMO_JOBS.filter(({ signedOff }) => !signedOff).length);
   });
 });
@@ -120,7 +120,7 @@ describe('search, stock and the slip', () => {
   });
 
   it('writes the slip only when the three numbers are settled', async () => {
-    const { jobs } = await benchView(context, { page: 1 });
+    const { jobs } = await benchView(context, { page: '1' });
     const id = (tag: string) => jobs.find((job) => job.tag === tag)!.id;
     expect((await slipView(context, id('L-0423'))).order).toEqual({
       pitch: '3/8 LP',

@@ -3,6 +3,7 @@ export * from './fields';
 export * from './quantity-schema';
 export * from './bench-sheet';
 export * from './assessment';
+export * from './nesting';
 export * from './read-sheet';
 export * from './entry-field';
 export * from './entry';

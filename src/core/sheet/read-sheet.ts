@@ -1,11 +1,13 @@
 import type { z } from 'zod';
 import { err, ok, type Result } from '../result';
 import { benchSheetSchema, type BenchSheet } from './bench-sheet';
+import { isTooDeep, MOST_LEVELS } from './nesting';
 import type { QuantityIssue } from './quantity-schema';
 
 /** One thing wrong with a document, as data. `path` is written the way a person points at it: `bar.edges.A.stations[0].near`. */
 export type SheetProblem = { readonly path: string } & (
   | { readonly code: 'not-json'; readonly detail: string }
+  | { readonly code: 'too-deep'; readonly most: number }
   | { readonly code: 'unknown-key'; readonly key: string }
   | { readonly code: 'missing' }
   | { readonly code: 'wrong-type'; readonly expected: string; readonly given: string }
@@ -116,6 +118,7 @@ export function readSheet(document: unknown): Result<BenchSheet, readonly SheetP
 
 /** Reads JSON text as a bench sheet. */
 export function readSheetText(text: string): Result<BenchSheet, readonly SheetProblem[]> {
+  if (isTooDeep(text)) return err([{ path: '(sheet)', code: 'too-deep', most: MOST_LEVELS }]);
   let document: unknown;
   try {
     document = JSON.parse(text);

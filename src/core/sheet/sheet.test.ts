@@ -48,6 +48,13 @@ describe('the bench sheet', () => {
 
   it('refuses what is not JSON, and a quantity whose repeats hold a stranger', () => {
     expect(readSheetText('{')).toMatchObject({ ok: false, error: [{ code: 'not-json' }] });
+    for (const [open, close] of ['[]', '{"bar":}'].map((pair) => [pair.slice(0, -1), pair.slice(-1)]))
+      expect(readSheetText(`${open!.repeat(5000)}1${close!.repeat(5000)}`)).toMatchObject({
+        error: [{ code: 'too-deep' }],
+      });
+    expect(readSheetText(`{"job":{"complaint":"${'[{'.repeat(300)}\\"["}}`)).toMatchObject({
+      error: [{ code: 'missing' }, { code: 'missing' }],
+    });
     expect(problems({ ...head, bar: { thickness: { repeats: ['4 mm'], tool: 'eye' } } })).toEqual([
       'bar.thickness.tool: unknown-key',
     ]);

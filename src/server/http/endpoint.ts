@@ -1,5 +1,6 @@
 import type { z } from 'zod';
 import type { ErrorReply } from '../../contract';
+import { isTooDeep } from '../../core/sheet';
 import { Refusal } from '../refusal';
 
 /** Writes a JSON answer that is never kept by a cache. */
@@ -17,9 +18,11 @@ export function errorReply(status: number, reply: ErrorReply): Response {
 
 /** Reads a JSON body against its schema. */
 export async function body<T extends z.ZodType>(request: Request, schema: T): Promise<z.output<T>> {
+  const text = await request.text();
+  if (isTooDeep(text)) throw new Refusal(422, 'too-deep', 'The body goes deeper than anything that is taken here.');
   let document: unknown;
   try {
-    document = await request.json();
+    document = JSON.parse(text);
   } catch {
     throw new Refusal(400, 'not-json', 'The body is not JSON.');
   }

@@ -13,10 +13,10 @@ export interface Turned {
   readonly message: string;
 }
 
-/** True when a browser says that the request comes from one of our own pages. Requests that are no browser's carry neither header. */
+/** True when nothing that a browser says speaks against one of our own pages: both headers must agree. Requests that are no browser's carry neither. */
 function ownOrigin(headers: Headers): boolean {
   const site = headers.get('sec-fetch-site');
-  if (site) return site === 'same-origin' || site === 'none';
+  if (site && site !== 'same-origin' && site !== 'none') return false;
   const origin = headers.get('origin');
   if (!origin) return true;
   return URL.canParse(origin) && new URL(origin).host === headers.get('host');

@@ -12,6 +12,7 @@ import {
 } from '../../data/repositories';
 import type { BenchView, JobRow, JobSummary } from '../../contract';
 import { day, type Context } from '../context';
+import { paging } from '../paging';
 import { rulesInForce, shopView, type Rules } from './shop';
 import { summarise, summaryKey } from './summary';
 
@@ -75,15 +76,15 @@ async function complaintsOf({ store }: Context, jobs: readonly JobRecord[]): Pro
 /** The Bench: open jobs by the day they are promised for, or the jobs of one customer or saw. */
 export async function benchView(
   context: Context,
-  wanted: { page: number; customerId?: string | undefined; sawId?: string | undefined; done?: boolean },
+  wanted: { page: string | null; customerId?: string | undefined; sawId?: string | undefined; done?: boolean },
 ): Promise<BenchView> {
   const { db } = context.store;
   const filter = jobFilter(wanted);
-  const page = Math.max(1, Math.floor(wanted.page) || 1);
-  const [shop, total, jobs, customers, title] = await Promise.all([
+  const total = await countJobs(db, filter);
+  const { page, pages, limit, offset } = paging(wanted.page, total, PAGE);
+  const [shop, jobs, customers, title] = await Promise.all([
     shopView(context),
-    countJobs(db, filter),
-    listJobs(db, filter, { limit: PAGE, offset: (page - 1) * PAGE }),
+    listJobs(db, filter, { limit, offset }),
     listCustomers(db, OFFERED_CUSTOMERS),
     titleOf(context, filter),
   ]);
@@ -98,7 +99,7 @@ export async function benchView(
     jobs: await rows(context, jobs),
     total,
     page,
-    pages: Math.max(1, Math.ceil(total / PAGE)),
+    pages,
     customers: customers.map(({ id, name }) => ({
       id,
       name,

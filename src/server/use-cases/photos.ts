@@ -1,9 +1,9 @@
-import { imageSize } from 'image-size';
 import { addPhoto, findPhoto, photosOf, takeAwayPhoto } from '../../data/repositories';
 import type { PhotoView } from '../../contract';
 import type { Context } from '../context';
 import { notFound, Refusal } from '../refusal';
 import { MAX_PHOTO_BYTES } from '../http/guard';
+import { pictureHeader, type PictureHeader } from '../picture-header';
 import { mustFindJob } from './jobs';
 
 /** A job is documented by a handful of pictures. */
@@ -11,22 +11,13 @@ export const MOST_PHOTOS = 12;
 /** Longest side taken, pixels. */
 const MOST_PIXELS = 8000;
 
-const TYPES = { png: 'image/png', jpg: 'image/jpeg' } as const;
-
 /** What the bytes really are, whatever the request called them. */
-function look(bytes: Buffer): { type: 'image/png' | 'image/jpeg'; width: number; height: number } {
-  const size = (() => {
-    try {
-      return imageSize(bytes);
-    } catch {
-      return null;
-    }
-  })();
-  const type = size?.type === 'png' || size?.type === 'jpg' ? TYPES[size.type] : null;
-  if (!size || !type) throw new Refusal(415, 'not-a-photo', 'This is no PNG or JPEG picture.');
-  if (Math.max(size.width, size.height) > MOST_PIXELS)
+function look(bytes: Buffer): PictureHeader {
+  const header = pictureHeader(bytes);
+  if (!header) throw new Refusal(415, 'not-a-photo', 'This is no PNG or JPEG picture.');
+  if (Math.max(header.width, header.height) > MOST_PIXELS)
     throw new Refusal(413, 'too-large', `The picture is more than ${MOST_PIXELS} pixels on a side.`);
-  return { type, width: size.width, height: size.height };
+  return header;
 }
 
 const views = async (context: Context, jobId: string): Promise<readonly PhotoView[]> =>

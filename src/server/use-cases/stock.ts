@@ -6,6 +6,7 @@ import { countStock, listImports, listStock, search, stockCandidates } from '../
 import type { SearchHitView, SlipView, StockAnswer, StockView } from '../../contract';
 import { familyLabel, familyShort, fitSentence, orderCaution, orderWithheld, stockMiss } from '../../wording';
 import { day, type Context } from '../context';
+import { paging } from '../paging';
 import { jobSheet, jobView } from './jobs';
 import { rulesInForce, shopView } from './shop';
 
@@ -36,14 +37,14 @@ export async function stockView(context: Context, params: URLSearchParams): Prom
     driveLinks: links,
     low: filter.low,
   };
-  const page = Math.max(1, Math.floor(Number(ask('page'))) || 1);
-  const [shop, total, parts, imports] = await Promise.all([
+  const total = await countStock(context.store.db, where);
+  const { page, pages, limit, offset } = paging(ask('page') || null, total, PAGE);
+  const [shop, parts, imports] = await Promise.all([
     shopView(context),
-    countStock(context.store.db, where),
-    listStock(context.store.db, where, { limit: PAGE, offset: (page - 1) * PAGE }),
+    listStock(context.store.db, where, { limit, offset }),
     listImports(context.store.db, IMPORTS_SHOWN),
   ]);
-  return { shop, parts, total, page, pages: Math.max(1, Math.ceil(total / PAGE)), filter, imports };
+  return { shop, parts, total, page, pages, filter, imports };
 }
 
 /** Chains in stock against an order: those that fit, then those that miss one thing. */

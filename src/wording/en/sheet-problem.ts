@@ -8,6 +8,8 @@ function what(problem: SheetProblem): string {
   switch (problem.code) {
     case 'not-json':
       return `not JSON (${problem.detail}); a bench sheet is one JSON object with "format": "serrata-bench-sheet".`;
+    case 'too-deep':
+      return `goes deeper than ${problem.most} levels; a bench sheet never does.`;
     case 'unknown-key':
       return `unknown key “${problem.key}”; take it out or see docs/formats/ for the names.`;
     case 'missing':

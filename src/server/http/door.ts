@@ -1,0 +1,46 @@
+import type { Turned } from './guard';
+
+/** Names that only this machine goes by. */
+const LOOPBACK = ['127.0.0.1', '[::1]', 'localhost'];
+
+/** Methods that anything here answers. */
+const METHODS = new Set(['GET', 'HEAD', 'OPTIONS', 'POST', 'PUT', 'PATCH', 'DELETE']);
+
+/** The framework's own address for changing pictures, which nothing here uses. */
+const SHUT = /^\/_image\b/;
+
+/**
+ * The names the shop runs under: this machine's, and those it was told of.
+ * @param named names with commas between, as in `SERRATA_NAMES=saws.example,bench`
+ */
+export function shopNames(named = ''): ReadonlySet<string> {
+  const told = named.split(',').map((name) => name.trim().toLowerCase());
+  return new Set([...LOOPBACK, ...told.filter(Boolean)]);
+}
+
+/** The name of a Host header without its port; null where it is none. */
+function hostName(host: string | undefined): string | null {
+  if (!host || !/^(\[[\da-f:.]+\]|[\w.-]+)(:\d{1,5})?$/i.test(host)) return null;
+  return host.replace(/:\d+$/, '').toLowerCase();
+}
+
+/**
+ * Checks what every request has, before anything of the application sees it. A page of somebody else's that lets its own name point at this machine still sends that
+ * name, and is turned away.
+ */
+export function atTheDoor(
+  { method, url, host }: { method: string | undefined; url: string | undefined; host: string | undefined },
+  names: ReadonlySet<string>,
+): Turned | null {
+  const name = hostName(host);
+  if (name === null || !names.has(name))
+    return {
+      status: 421,
+      code: 'other-name',
+      message: 'Serrata does not run under this name. Whoever runs it can add the name to SERRATA_NAMES.',
+    };
+  if (!METHODS.has(method ?? ''))
+    return { status: 405, code: 'no-such-method', message: 'This method is not answered here.' };
+  if (SHUT.test(url ?? '')) return { status: 404, code: 'not-found', message: 'There is nothing here.' };
+  return null;
+}

@@ -1,0 +1,207 @@
+import { request as nodeRequest } from 'node:http';
+import { expect, test } from '@playwright/test';
+import fc from 'fast-check';
+import type { z } from 'zod';
+import * as contract from '../../src/contract';
+import { fromSchema, strange } from '../support/from-schema';
+
+const SEED = 1959;
+/** Anything the server is asked takes less than this, ms. */
+const LONGEST = 2000;
+
+interface Sent {
+  readonly method?: string;
+  readonly path: string;
+  readonly headers?: Record<string, string>;
+  readonly body?: Buffer | string;
+}
+
+interface Heard {
+  readonly status: number;
+  readonly text: string;
+}
+
+/** A request as it is, with whatever Host and method one likes: no browser and no library in between. */
+function send({ method = 'GET', path, headers = {}, body }: Sent): Promise<Heard> {
+  return new Promise((resolve, reject) => {
+    const length = body === undefined ? {} : { 'Content-Length': String(Buffer.byteLength(body)) };
+    const sent = nodeRequest(
+      { host: '127.0.0.1', port: 4391, method, path, headers: { ...length, ...headers }, timeout: LONGEST },
+      (response) => {
+        let text = '';
+        response.setEncoding('utf8');
+        response.on('data', (part: string) => (text += part));
+        response.on('end', () => resolve({ status: response.statusCode ?? 0, text }));
+      },
+    );
+    sent.on('timeout', () => sent.destroy(new Error(`no answer within ${LONGEST} ms`)));
+    sent.on('error', reject);
+    sent.end(body);
+  });
+}
+
+const asJson = (path: string, body: unknown, headers: Record<string, string> = {}, method = 'POST'): Promise<Heard> =>
+  send({ method, path, body: JSON.stringify(body), headers: { 'Content-Type': 'application/json', ...headers } });
+
+const newJob = { by: 'Tam', customer: { name: 'Door' }, saw: null, complaint: '', promisedFor: null };
+
+async function aJob(): Promise<string> {
+  return (JSON.parse((await asJson('/api/jobs', newJob)).text) as { id: string }).id;
+}
+
+test('only the names the shop runs under are answered', async () => {
+  for (const host of ['127.0.0.1:4391', 'localhost:4391', 'LOCALHOST'])
+    expect((await send({ path: '/api/health', headers: { Host: host } })).status, host).toBe(200);
+  for (const host of ['evil.example:4391', '127.0.0.1.evil.example', 'evil.example', '127.0.0.1:4391@evil', '[::2]']) {
+    const read = await send({ path: '/api/search?q=Tow', headers: { Host: host } });
+    expect(read.status, host).toBe(421);
+    expect(read.text).not.toContain('Towpath');
+    const write = await asJson('/api/people', { name: 'Nobody' }, { Host: host, Origin: `http://${host}` });
+    expect(write.status, host).toBe(421);
+  }
+  expect((await send({ path: '/favicon.svg', headers: { Host: 'evil.example' } })).status).toBe(421);
+  expect((await send({ path: '/shop' })).text).not.toContain('Nobody');
+});
+
+test('an origin that contradicts what a browser says of the site is foreign', async () => {
+  const foreign = [
+    { 'sec-fetch-site': 'same-origin', Origin: 'http://evil.example' },
+    { 'sec-fetch-site': 'cross-site', Origin: 'http://127.0.0.1:4391' },
+    { 'sec-fetch-site': 'same-site' },
+    { Origin: 'null' },
+    { Origin: 'http://127.0.0.1:4392' },
+  ];
+  for (const headers of foreign)
+    expect((await asJson('/api/people', { name: 'Nobody' }, headers)).status, JSON.stringify(headers)).toBe(403);
+  const own = { 'sec-fetch-site': 'same-origin', Origin: 'http://127.0.0.1:4391' };
+  expect((await asJson('/api/jobs', newJob, own)).status).toBe(200);
+});
+
+test('bytes that are no picture are refused at once, whatever reader they were made for', async () => {
+  const job = await aJob();
+  const crafted = [
+    Buffer.concat([Buffer.from('icns'), Buffer.from([0, 0, 0, 16]), Buffer.from('ICON'), Buffer.alloc(4)]),
+    Buffer.concat([Buffer.from([0, 0, 0, 16]), Buffer.from('ftypheic'), Buffer.alloc(56)]),
+    Buffer.concat([Buffer.from([0, 0, 0, 12]), Buffer.from('jP  \r\n\x87\n', 'latin1'), Buffer.alloc(32)]),
+    Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a, 0, 0, 0, 0]),
+    Buffer.alloc(3_900_000, Buffer.from([0xff, 0xd8, 0xff, 0xe0, 0, 2])),
+    Buffer.alloc(0),
+  ];
+  for (const body of crafted) {
+    const heard = await send({
+      method: 'POST',
+      path: `/api/jobs/${job}/photos?by=x`,
+      body,
+      headers: { 'Content-Type': 'image/png' },
+    });
+    expect(heard.status).toBe(415);
+    expect((await send({ path: '/api/health' })).status).toBe(200);
+  }
+});
+
+test('what was once answered with a fault of ours is answered', async () => {
+  for (const page of ['1e300', '-1e300', 'Infinity', 'NaN', '9007199254740993', '0.5', '']) {
+    expect((await send({ path: `/?page=${page}` })).status, page).toBe(200);
+    expect((await send({ path: `/stock?page=${page}` })).status, page).toBe(200);
+  }
+  expect((await send({ path: '/_image?href=/favicon.svg&f=png' })).status).toBe(404);
+  expect((await send({ method: 'TRACE', path: '/' })).status).toBe(405);
+  for (const [open, close] of [
+    ['{"bar":', '}'],
+    ['{"a":', '}'],
+    ['[', ']'],
+  ] as const)
+    for (const into of ['"sheet":', '"customer":', '"saw":']) {
+      const deep = `${open.repeat(5000)}1${close.repeat(5000)}`;
+      const body = `${JSON.stringify(newJob).slice(0, -1)},${into}${deep}}`;
+      const nested = await send({
+        method: 'POST',
+        path: '/api/jobs',
+        body,
+        headers: { 'Content-Type': 'application/json' },
+      });
+      expect(nested.status, `${into}${open}`).toBe(422);
+    }
+  for (const path of ['/', '/shop', '/api/search?q=x']) {
+    const response = await fetch(`http://127.0.0.1:4391${path}`);
+    expect(response.headers.get('cache-control'), path).toBe('no-store');
+  }
+});
+
+/** Every address that takes a body, with what its contract wants. */
+const TAKES: readonly (readonly [string, string, z.ZodType])[] = [
+  ['POST', '/api/jobs', contract.createJobSchema],
+  ['POST', '/api/jobs/:job/readings', contract.putReadingsSchema],
+  ['POST', '/api/jobs/:job/sign-off', contract.signOffSchema],
+  ['PUT', '/api/limits/:any', contract.changeLimitSchema],
+  ['PUT', '/api/schools', contract.chooseSchoolSchema],
+  ['PUT', '/api/codes', contract.putCodeSchema],
+  ['POST', '/api/codes/forget', contract.forgetCodeSchema],
+  ['POST', '/api/people', contract.addPersonSchema],
+  ['POST', '/api/counter/answer', contract.counterAskSchema],
+  ['POST', '/api/counter/saws', contract.rememberSawSchema],
+  ['POST', '/api/stock/imports/:any', contract.importBatchSchema],
+  ['POST', '/api/stock/imports/:any/undo', contract.bySchema],
+  ['PUT', '/api/stock/parts/:any', contract.changePartSchema],
+  ['PUT', '/api/supplier/mood', contract.supplierMoodSchema],
+  ['POST', '/simulated/caliper/command', contract.caliperCommandSchema],
+];
+
+/** Addresses that are asked, with what stands behind the question mark. */
+const ASKED = [
+  '/',
+  '/stock',
+  '/shop',
+  '/counter',
+  '/api/search',
+  '/api/stock/match',
+  '/api/supplier/quote',
+  '/api/counter/saws',
+  '/api/jobs/:any',
+  '/api/jobs/:any/sheet.json',
+  '/api/jobs/:any/assessment.json',
+  '/api/jobs/:any/photos/:any',
+  '/api/counter/saws/:any',
+  '/jobs/:any',
+  '/simulated/supplier',
+];
+const WORDS = ['page', 'q', 'customer', 'saw', 'show', 'view', 'pitch', 'gauge', 'links', 'low', 'kind', 'step', 'sku'];
+
+test('whatever is sent, nothing answers with a fault of ours, hangs or grows', async () => {
+  test.setTimeout(240_000);
+  const job = await aJob();
+  const piece = fc.oneof(
+    fc.string({ maxLength: 12, unit: 'binary' }),
+    fc.constantFrom('bar.bow', '%', '..', '0', '__proto__'),
+  );
+  const fill = (path: string, any: string) =>
+    path.replaceAll(':job', job).replaceAll(':any', () => encodeURIComponent(any.toWellFormed()) || 'x');
+  const memory = async () => (JSON.parse((await send({ path: '/api/health' })).text) as { memory: number }).memory;
+  const before = await memory();
+  for (const [method, path, schema] of TAKES)
+    await fc.assert(
+      fc.asyncProperty(
+        fc.oneof({ weight: 8, arbitrary: fromSchema(schema) }, { weight: 1, arbitrary: strange }),
+        piece,
+        async (body, any) => {
+          const { status, text } = await asJson(fill(path, any), body ?? null, {}, method);
+          expect(status, `${method} ${path}: ${text.slice(0, 200)}`).toBeLessThan(500);
+        },
+      ),
+      { seed: SEED, numRuns: 40 },
+    );
+  for (const path of ASKED)
+    await fc.assert(
+      fc.asyncProperty(fc.dictionary(fc.constantFrom(...WORDS), piece, { maxKeys: 4 }), piece, async (query, any) => {
+        const search = new URLSearchParams(
+          Object.entries(query).map(([key, value]) => [key, value.toWellFormed()]),
+        ).toString();
+        const { status, text } = await send({ path: `${fill(path, any)}?${search}` });
+        expect(status, `${path}?${search}: ${text.slice(0, 200)}`).toBeLessThan(500);
+      }),
+      { seed: SEED, numRuns: 25 },
+    );
+  const after = await memory();
+  expect(after).toBeGreaterThan(0);
+  expect(after - before).toBeLessThan(150);
+});
