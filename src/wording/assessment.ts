@@ -18,6 +18,7 @@ import {
   verdictReason,
   wearPlaceSentence,
   wearPatternSentence,
+  writtenPlace,
 } from './en';
 
 type IdentityOf<T> = {
@@ -34,7 +35,7 @@ const onMarkOf = <T>({ onMark }: Identified<T>): IdentityOf<T>['onMark'] => {
   const { confirmedBy } = onMark;
   return {
     why: onMarkSentence(onMark),
-    confirmedBy: confirmedBy && { measure: confirmedBy.measure, minutes: confirmedBy.minutes },
+    confirmedBy: confirmedBy && { measure: writtenPlace(confirmedBy.measure), minutes: confirmedBy.minutes },
   };
 };
 
@@ -49,7 +50,7 @@ const identifiedAs = <T>(
   value,
   candidates: [...candidates],
   why: why.map((reason) => identityReason(reason)),
-  settledBy: settledBy && { ...settledBy },
+  settledBy: settledBy && { ...settledBy, measure: writtenPlace(settledBy.measure) },
 });
 
 function loopResult({ tension, linksInTravel, chainSpeed, lengths, plausible }: LoopAssessment): Assessment['loop'] {
@@ -246,12 +247,12 @@ export function assessmentDocument(appraisal: Appraisal, stock?: readonly StockM
       ? { order: { chain: { ...order.order } } }
       : { orderWithheld: order.withheld.map(orderWithheld) }),
     next: appraisal.next.map((next) => ({
-      measure: next.measure,
+      measure: writtenPlace(next.measure),
       gain: next.gain,
       minutes: next.minutes,
       why: nextSentence(next),
     })),
-    idle: appraisal.idle.map(({ measure, reason }) => ({ measure, why: idleSentence(reason) })),
+    idle: appraisal.idle.map((idle) => ({ measure: writtenPlace(idle.measure), why: idleSentence(idle) })),
     ...(stock
       ? {
           stock: stock.map(({ part, answer, misses }) => ({

@@ -22,6 +22,7 @@ import {
   orderWithheld,
   partName,
   readingName,
+  writtenPlace,
   readingProblem,
   sheetProblem,
   stepName,
@@ -49,7 +50,13 @@ describe('names', () => {
   });
 
   it('of readings are said as one points at them, stations counted from one', () => {
-    expect(readingName('bar.A.2.far')).toBe('edge A, station 3, far rail');
+    expect(readingName('bar.edges.A.stations.2.far')).toBe('edge A, station 3, far rail');
+    expect(writtenPlace('bar.edges.A.stations.2.far')).toBe('bar.A.2.far');
+    expect(writtenPlace('bar.checks.bow')).toBe('bar.checks.bow');
+    expect(readingName('chain.cuttersLeft.3')).toBe('length of a left cutter, number 4');
+    expect(readingName('chain.driveLinks.1')).toBe('second count');
+    expect(readingName('bar.edges.B.stations')).toBe('depth from both rails, edge B');
+    expect(readingName('bar.edges.B.stands')).toBe('the clean bar stood on edge B');
     expect(readingName('bar.checks.bow')).toBe('bow of the bar');
   });
 

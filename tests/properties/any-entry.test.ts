@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { assess, stepStates } from '../../src/core/assess';
 import { DEFAULTS } from '../../src/core/families';
-import { assessmentSchema, entryPlace, readEntry, sheetFromEntries, type Entry } from '../../src/core/sheet';
+import { assessmentSchema, readEntry, readingAt, readSheet, sheetFromEntries, type Entry } from '../../src/core/sheet';
 import { assessmentDocument, entryProblem } from '../../src/wording';
 import { anyEntries, fitting, PLACES } from '../support/entries';
 
@@ -22,7 +22,7 @@ describe('whatever the sheet has a place for', () => {
       fc.property(fitting(path), (text) => readEntry({ path, text, unit: 'mm' }).ok),
       { seed: 1, numRuns: 5 },
     );
-    if (entryPlace(path)!.field.kind === 'text') return;
+    if (readingAt(path)!.kind.kind === 'text') return;
     const read = readEntry({ path, text: 'quite another thing', unit: 'mm' });
     expect(read.ok).toBe(false);
     if (!read.ok) expect(entryProblem(read.error)).toMatch(/^.+: .+\.$|^.+\.$/);
@@ -34,6 +34,16 @@ describe('whatever the sheet has a place for', () => {
         const document = documentOf(entries);
         assessmentSchema.parse(document);
         expect(documentOf([...entries].reverse())).toEqual(document);
+      }),
+      RUNS,
+    );
+  });
+
+  it('means the same as the sheet that is written of it', () => {
+    fc.assert(
+      fc.property(anyEntries, (entries) => {
+        const { sheet, written } = sheetFromEntries(entries);
+        expect(readSheet(JSON.parse(JSON.stringify(written)))).toEqual({ ok: true, value: sheet });
       }),
       RUNS,
     );
@@ -54,7 +64,7 @@ describe('whatever the sheet has a place for', () => {
   it('is kept out while it cannot be read, and takes nothing else with it', () => {
     fc.assert(
       fc.property(anyEntries, fc.nat(), (entries, which) => {
-        const readable = entries.filter(({ path }) => entryPlace(path)!.field.kind !== 'text');
+        const readable = entries.filter(({ path }) => readingAt(path)!.kind.kind !== 'text');
         const spoilt = readable[which % readable.length];
         if (!spoilt) return;
         const others = entries.filter((entry) => entry !== spoilt);

@@ -92,7 +92,7 @@ describe('side play', () => {
     expect(action({ bar: bare }).bar.action).toBe('undecided');
     const unread = bar([at(60, 8, { deep: '1.35 mm' }), at(300, 8)], { stamp: '325 .050' });
     expect(action({ bar: unread }).bar.action).toBe('undecided');
-    expect(appraised({ bar: unread }).next.map(({ measure }) => measure)).toContain('bar.A.0.mouth');
+    expect(appraised({ bar: unread }).next.map(({ measure }) => measure)).toContain('bar.edges.A.stations.0.mouth');
     const worn = bar([at(60, 8, { deep: '1.95 mm' }), at(300, 8)], { stamp: '325 .050' });
     expect(action({ bar: worn }).bar.action).toBe('replace');
   });
@@ -137,7 +137,7 @@ describe('side play', () => {
     const wide = of('2.4 mm');
     expect(wide.verdicts.bar.action).toBe('undecided');
     expect(wide.next.map(({ measure }) => measure)).toEqual(
-      expect.arrayContaining(['bar.A.0.deep', 'bar.checks.straightEdge']),
+      expect.arrayContaining(['bar.edges.A.stations.0.deep', 'bar.checks.straightEdge']),
     );
     expect(of('2.4 mm', { checks: { straightEdge: 'gap-stays' } }).verdicts.bar.action).toBe('keep');
     expect(of('2.4 mm', { checks: { straightEdge: 'gap-closes' } }).verdicts.bar.action).toBe('replace');

@@ -99,7 +99,7 @@ describe('the verdict on a bar', () => {
       bar: bar({}, [at(60, 6.03, 6.03, { mouth: '1.4 mm' }), at(200, 6.5, 6.5)]),
     });
     expect(verdicts.bar.action).toBe('undecided');
-    expect(next[0]).toMatchObject({ measure: 'bar.A.0.near', reason: { code: 'too-close' } });
+    expect(next[0]).toMatchObject({ measure: 'bar.edges.A.stations.0.near', reason: { code: 'too-close' } });
   });
 
   it('stays undecided while something required is missing, with the work already known', () => {

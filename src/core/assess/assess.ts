@@ -3,7 +3,7 @@ import { DEFAULT_SCHOOLS, type Limits, type Schools } from '../families';
 import { identify, type Identity, type LearnedCode } from '../identify';
 import { decideOrder, type ClassKnown, type OrderOutcome } from '../order';
 import { estimate, type LengthReading, type Mm } from '../quantity';
-import { PARTS, withOwnScatter, type BenchSheet, type Operation, type Part } from '../sheet';
+import { type Askable, PARTS, withOwnScatter, type BenchSheet, type Operation, type Part } from '../sheet';
 import { assessBar, type BarAssessment } from './bar';
 import { assessChain, type ChainAssessment } from './chain';
 import type { Check } from './check';
@@ -118,7 +118,8 @@ function verdictOn(
   const open = operationsFor(checks, dress, fileBack).filter(
     (operation) => !done.includes(operation) || !SEEN_TO_BE_DONE.includes(operation),
   );
-  const again = done.some((operation) => MEASURED_AGAIN.includes(operation)) && !bar.measuredAgain ? ['bar.after'] : [];
+  const again: readonly Askable[] =
+    done.some((operation) => MEASURED_AGAIN.includes(operation)) && !bar.measuredAgain ? ['bar.after'] : [];
   return decide(part, checks, [...missingReadings(sheet, part), ...again], open, done);
 }
 

@@ -14,6 +14,7 @@ import {
   type LengthReading,
   type Within,
 } from '../quantity';
+import { stationPath } from '../sheet';
 import type { BarContext } from './bar-context';
 import { judgedCheck, missingCheck, repeatOf, type Check, type JudgedValue } from './check';
 import type { EdgeDressing } from './edge';
@@ -68,7 +69,7 @@ function readingAt({ sheet }: BarContext, { edge, station, rail }: NonNullable<B
 /** One question of the whole bar: how deep is the least place? It is named, and is what to measure again. */
 function leastDepthCheck(least: Least, context: BarContext): Check {
   const at = context.belief.leastAt;
-  const repeat = at && repeatOf(`bar.${at.edge}.${at.station}.${at.rail}`, readingAt(context, at));
+  const repeat = at && repeatOf(stationPath(at.edge, at.station, at.rail), readingAt(context, at));
   const within = (limit: number) => exactly(leastWithin(least, limit));
   return depthCheck({ id: 'bar.depth', at, repeat }, leastValue(least), null, within, context);
 }
@@ -84,7 +85,7 @@ function oneSidedDepths(context: BarContext): Check[] {
         const head = {
           id: 'bar.depth',
           at: { edge, station: index, rail },
-          repeat: repeatOf(`bar.${edge}.${index}.${rail}`, reading, 'depth-rod'),
+          repeat: repeatOf(stationPath(edge, index, rail), reading, 'depth-rod'),
         } as const;
         const within = (limit: number) => readingWithin(reading, limit, 'min');
         return [depthCheck(head, (lo ?? hi)!, lo ? 'at-least' : 'at-most', within, context)];
@@ -113,7 +114,7 @@ function floorClearanceChecks(least: Least, context: BarContext): Check[] {
     within: roomWithin(least, tang, limit.value),
     bound: tang.hi && tang.lo ? null : tang.hi ? 'at-least' : 'at-most',
   };
-  const repeat = at && repeatOf(`bar.${at.edge}.${at.station}.${at.rail}`, readingAt(context, at));
+  const repeat = at && repeatOf(stationPath(at.edge, at.station, at.rail), readingAt(context, at));
   const head = { id: 'bar.floor-clearance', part, at, repeat } as const;
   return [judgedCheck(head, judged, 'mm', limit, limits['bar.floor-clearance'])];
 }
@@ -139,7 +140,7 @@ function afterDressing(edge: Edge, dressing: EdgeDressing, context: BarContext):
   const { limits, setting, edges } = context;
   const left = weakestAfter(edge, dressing, context);
   const at = { edge, station: edges[edge].stations[dressing.plan.weakest!.station]!.index };
-  const repeat = repeatOf(`bar.${edge}.${at.station}.near`, readingAt(context, { ...at, rail: 'near' }));
+  const repeat = repeatOf(stationPath(edge, at.station, 'near'), readingAt(context, { ...at, rail: 'near' }));
   const within = (limit: number) => exactly(probabilityWithin(left, limit, 'min'));
   const depth = depthCheck({ id: 'bar.depth-after', at, repeat }, left, null, within, context);
   if (!setting.tang) return [depth];

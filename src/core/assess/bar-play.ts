@@ -19,6 +19,7 @@ import {
   type LengthReading,
   type Within,
 } from '../quantity';
+import { stationPath } from '../sheet';
 import type { BarContext } from './bar-context';
 import { judgedCheck, missingCheck, observedCheck, repeatOf, type Check, type CheckNote } from './check';
 import { playAfter } from './edge';
@@ -58,7 +59,7 @@ function unjudged(
   { ownLinks, playLimit }: BarContext,
 ): Check {
   const [link] = ownLinks;
-  const reading = link ? `bar.${head.at!.edge}.${head.at!.station!}.mouth` : 'bar.gauge';
+  const reading = link ? stationPath(head.at!.edge, head.at!.station!, 'mouth') : 'bar.gauge';
   const width = shown ? positive(leastValue(shown.negative)) : (mouth && boundsOf(mouth).lo)!;
   const value = link ? difference(width, link.thickness) : width;
   return {
@@ -85,7 +86,7 @@ function widestCheck(
   if (!at) return [];
   const station = sheet.bar?.edges?.[at.edge]?.stations[at.station];
   const field = widths.atLeast ? 'mouth' : 'deep';
-  const repeat = repeatOf(`bar.${at.edge}.${at.station}.${field}`, station?.mouth ?? station?.deep, 'caliper');
+  const repeat = repeatOf(stationPath(at.edge, at.station, field), station?.mouth ?? station?.deep, 'caliper');
   const head = { id, part, at, repeat, condemns } as const;
   const [link] = ownLinks;
   if (!link || !shown) return [unjudged(head, shown, station?.mouth, context)];

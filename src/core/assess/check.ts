@@ -17,7 +17,7 @@ import {
   type Outcome,
   type Within,
 } from '../quantity';
-import type { Part } from '../sheet';
+import type { Askable, Part } from '../sheet';
 import type { Edge, Rail } from '../bar';
 
 /** Where on a bar a check was made. */
@@ -82,7 +82,7 @@ export type BlueingCause =
 
 /** What must be said beside a check's figures. */
 export type CheckNote =
-  | { readonly code: 'needs'; readonly readings: readonly string[] }
+  | { readonly code: 'needs'; readonly readings: readonly Askable[] }
   | { readonly code: 'depends-on-pitch'; readonly families: readonly FamilyId[] }
   | { readonly code: 'pinches' }
   /** The mouth alone says only that there is no more play than this. */
@@ -102,7 +102,7 @@ export type CheckNote =
 
 /** A reading to take again, and what one more of it is worth. */
 export interface Repeat {
-  readonly measure: string;
+  readonly measure: Askable;
   readonly u: number;
   readonly tool: InstrumentId;
 }
@@ -283,7 +283,7 @@ const finer = (a: InstrumentId, b: InstrumentId): InstrumentId =>
  * The reading to take again for a check, with the tool it was made with or the usual one where that is finer.
  * @param usual the tool a place is usually measured with
  */
-export function repeatOf(measure: string, reading: LengthReading | undefined, usual?: InstrumentId): Repeat | null {
+export function repeatOf(measure: Askable, reading: LengthReading | undefined, usual?: InstrumentId): Repeat | null {
   const used = reading?.kind === 'measured' ? reading.instrument : usual;
   if (!used) return null;
   const tool = usual ? finer(usual, used) : used;

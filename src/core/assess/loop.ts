@@ -11,7 +11,7 @@ import {
   type ListedLength,
 } from '../loop';
 import { estimate, mm, type Estimate, type LengthReading, type Mm } from '../quantity';
-import type { BenchSheet } from '../sheet';
+import type { BenchSheet, Askable } from '../sheet';
 import type { ChainAssessment } from './chain';
 
 /** The pitch the loop was computed with, and where it comes from: measured over rivets, from push and pull, or as made. */
@@ -48,7 +48,7 @@ export interface LoopAssessment {
   readonly lengths: BarLengths;
   readonly plausible: { readonly links: number; readonly usual: number; readonly plausible: boolean } | null;
   /** Readings that the tensioner's position waits for. */
-  readonly missing: readonly string[];
+  readonly missing: readonly Askable[];
 }
 
 const read = (reading: LengthReading | undefined): Estimate | null => (reading ? estimate(reading) : null);
@@ -118,7 +118,7 @@ function plausibility(identity: Identity, lengths: BarLengths): LoopAssessment['
 
 const NEEDED = ['loop.centreBack', 'loop.centreOut', 'driveSprocket.teeth', 'chain.driveLinks', 'chain.pitch'] as const;
 
-function missingFor(sheet: BenchSheet, identity: Identity): readonly string[] {
+function missingFor(sheet: BenchSheet, identity: Identity): readonly Askable[] {
   const there: Record<(typeof NEEDED)[number], boolean> = {
     'loop.centreBack': sheet.loop?.centreBack !== undefined,
     'loop.centreOut': sheet.loop?.centreOut !== undefined,
@@ -128,7 +128,7 @@ function missingFor(sheet: BenchSheet, identity: Identity): readonly string[] {
   };
   const hard = sheet.bar?.nose === 'hard';
   const nose = hard ? sheet.loop?.noseRadius : sheet.bar?.noseTeeth;
-  const wheel = nose === undefined ? [hard ? 'loop.noseRadius' : 'bar.noseTeeth'] : [];
+  const wheel: readonly Askable[] = nose === undefined ? [hard ? 'loop.noseRadius' : 'bar.noseTeeth'] : [];
   return [...NEEDED.filter((path) => !there[path]), ...wheel];
 }
 

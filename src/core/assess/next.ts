@@ -1,6 +1,6 @@
 import { EDGES, type Edge } from '../bar';
 import { normalCdf, normalPdf, type InstrumentId } from '../quantity';
-import { minutesFor, type BenchSheet, type Part } from '../sheet';
+import { minutesFor, stationPath, type Askable, type BenchSheet, type Part } from '../sheet';
 import type { Identity } from '../identify';
 import type { BarAssessment } from './bar';
 import type { Check } from './check';
@@ -17,7 +17,7 @@ export type NextReason =
 
 /** One measurement worth making: what it takes off the chance of a wrong verdict, and the minutes it costs. */
 export interface NextMeasurement {
-  readonly measure: string;
+  readonly measure: Askable;
   readonly gain: number;
   readonly minutes: number;
   readonly reason: NextReason;
@@ -68,15 +68,15 @@ function otherSide(checks: readonly Check[]): NextMeasurement[] {
   return checks.flatMap((check): NextMeasurement[] => {
     const { condemns, outcome, note, at, bound, repeat } = check;
     if (!condemns || outcome !== 'undecided') return [];
-    const found = (measure: string): NextMeasurement => ({
+    const found = (measure: Askable): NextMeasurement => ({
       measure,
       gain: BLIND,
       minutes: minutesFor(measure),
       reason: { code: 'one-side-known', check },
     });
-    const station = at ? `bar.${at.edge}.${at.station ?? 0}` : '';
-    if (note?.code === 'mouth-alone') return [found(`${station}.deep`), found('bar.checks.straightEdge')];
-    if (note?.code === 'floor-alone') return [found(`${station}.mouth`)];
+    const there = <F extends 'mouth' | 'deep'>(field: F) => stationPath(at?.edge ?? 'A', at?.station ?? 0, field);
+    if (note?.code === 'mouth-alone') return [found(there('deep')), found('bar.checks.straightEdge')];
+    if (note?.code === 'floor-alone') return [found(there('mouth'))];
     return bound && repeat ? [found(repeat.measure)] : [];
   });
 }
@@ -96,10 +96,10 @@ function levelTests({ standing }: Pick<BarAssessment, 'standing'>, sheet: BenchS
     );
     const reason = { code: 'step-may-stand', edge, chance } as const;
     const gain = Math.min(chance, 1 - chance) / 2;
-    const at = (measure: string): NextMeasurement => ({ measure, gain, minutes: minutesFor(measure), reason });
+    const at = (measure: Askable): NextMeasurement => ({ measure, gain, minutes: minutesFor(measure), reason });
     return [
       ...(sheet.bar?.edges?.[edge]?.stands ? [] : [at(`bar.edges.${edge}.stands`)]),
-      ...(steepest ? [at(`bar.${edge}.${steepest.i}.square`)] : []),
+      ...(steepest ? [at(stationPath(edge, steepest.i, 'square'))] : []),
     ];
   });
 }
@@ -130,7 +130,7 @@ function identifying(sheet: BenchSheet, { chain }: Identity): NextMeasurement[] 
 
 /** Limits that wait for a number of the bar: what would settle it, or the stamp. */
 function limitWaits(checks: readonly Check[], { bar }: Identity): NextMeasurement[] {
-  const waits = (reading: string) =>
+  const waits = (reading: Askable) =>
     checks.some(({ note }) => note?.code === 'needs' && note.readings.includes(reading));
   return (['pitch', 'gauge'] as const).flatMap((property): NextMeasurement[] => {
     if (!waits(`bar.${property}`)) return [];

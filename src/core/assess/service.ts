@@ -1,6 +1,7 @@
 import type { Edge } from '../bar';
 import type { Schools } from '../families';
-import { BAR_OPERATIONS, type BenchSheet, type Operation } from '../sheet';
+import { type BenchSheet, type Operation } from '../sheet';
+import { BAR_OPERATIONS } from '../bar';
 import type { BarAssessment } from './bar';
 import type { Verdict } from './verdict';
 

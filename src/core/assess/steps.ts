@@ -1,33 +1,22 @@
-import { CLEAN_ACTS, STRIP_ACTS, type BenchSheet } from '../sheet';
+import { STEPS, type Step } from '../reading';
+import { beginOf, readingAt, type Askable, type BenchSheet } from '../sheet';
+import { CLEAN_ACTS, STRIP_ACTS } from '../take-in';
 import type { Appraisal } from './assess';
 import { missingReadings } from './verdict';
 
-/** The steps of a job in working order. */
-export const STEPS = [
-  'take-in',
-  'strip',
-  'identify',
-  'clean',
-  'bar',
-  'chain',
-  'sprocket',
-  'decide',
-  'rework',
-  'order',
-] as const;
-export type Step = (typeof STEPS)[number];
+export { STEPS, type Step };
 
 /** How a step stands. Nothing is locked: this only says what is missing. */
 export interface StepState {
   readonly step: Step;
   readonly state: 'done' | 'open' | 'not-needed';
   /** Readings the step still waits for. */
-  readonly missing: readonly string[];
+  readonly missing: readonly Askable[];
 }
 
 type Standing = Omit<StepState, 'step'>;
 
-const open = (...missing: string[]): Standing => ({ state: 'open', missing });
+const open = (...missing: Askable[]): Standing => ({ state: 'open', missing });
 const done: Standing = { state: 'done', missing: [] };
 const notNeeded: Standing = { state: 'not-needed', missing: [] };
 
@@ -57,7 +46,9 @@ function identifying(sheet: BenchSheet, { identity }: Appraisal): Standing {
   if (!sheet.chain && !sheet.bar?.stamp) return open('bar.stamp', 'chain.span');
   const part = sheet.chain ? identity.chain : identity.bar;
   const left = (['pitch', 'gauge', 'driveLinks'] as const).filter((property) => part[property].status !== 'settled');
-  return left.length === 0 ? done : open(...left.map((property) => `${sheet.chain ? 'chain' : 'bar'}.${property}`));
+  return left.length === 0
+    ? done
+    : open(...left.map((property) => `${sheet.chain ? ('chain' as const) : ('bar' as const)}.${property}` as const));
 }
 
 /** A part's step is done when its verdict stands. A chain alone needs no bar. */
@@ -95,20 +86,8 @@ export function nextStep(states: readonly StepState[]): Step | null {
   return states.find(({ state, step }) => state === 'open' && step !== 'order')?.step ?? null;
 }
 
-const IDENTIFYING =
-  /^(loop\.|setAside|bar\.(stamp|groove$|nosePitch|noseTeeth|listedLength|effectiveLength|reach)|driveSprocket\.(stamp|pitch|teeth)|chain\.(stamp|span|chassis|fileSize|driveLinkThickness|driveLinks|cutters$|sequence|template|loopLength|kickbackClass))/;
-
-const CLEANING = /^(bar\.checks\.(resin|noseDirt)|chain\.checks\.resin)$/;
-
-const REWORKING = /^bar\.(after$|reworkDone$|edgeDownNow$|edges\..*\.after\.)/;
-
-/** The step in which a reading of the sheet is made. */
-export function stepOfReading(path: string): Step {
-  if (path.startsWith('job.') || path.startsWith('saw.')) return 'take-in';
-  if (path.startsWith('strip.') || path === 'bar.edgeDown') return 'strip';
-  if (path.startsWith('clean.') || CLEANING.test(path)) return 'clean';
-  if (IDENTIFYING.test(path)) return 'identify';
-  if (REWORKING.test(path)) return 'rework';
-  if (path.startsWith('bar.')) return 'bar';
-  return path.startsWith('chain.') ? 'chain' : 'sprocket';
+/** The step in which what is asked for is read. */
+export function stepOfReading(asked: Askable): Step {
+  if (asked === 'bar.after') return 'rework';
+  return readingAt(beginOf(asked))?.told.step ?? 'bar';
 }

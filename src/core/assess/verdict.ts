@@ -1,10 +1,19 @@
-import { OPERATIONS, type Action, type BenchSheet, type Operation, type Part } from '../sheet';
+import {
+  NEEDS,
+  OPERATIONS,
+  valuesAt,
+  type Action,
+  type Askable,
+  type BenchSheet,
+  type Operation,
+  type Part,
+} from '../sheet';
 import { CHECK_IDS, type Check } from './check';
 
 /** Why a verdict is what it is. */
 export type VerdictReason =
   | { readonly code: 'check'; readonly check: Check }
-  | { readonly code: 'missing'; readonly readings: readonly string[] }
+  | { readonly code: 'missing'; readonly readings: readonly Askable[] }
   | { readonly code: 'not-brought' }
   | { readonly code: 'sound' };
 
@@ -88,7 +97,7 @@ export function operationsFor(
 export function decide(
   part: Part,
   checks: readonly Check[],
-  missing: readonly string[],
+  missing: readonly Askable[],
   operations: readonly Operation[],
   done: readonly Operation[] = [],
 ): Verdict {
@@ -160,35 +169,9 @@ export function brought(sheet: BenchSheet, part: Part): boolean {
 }
 
 /** The readings that must exist before a part can be called keep, clean or recondition, and do not. */
-export function missingReadings(sheet: BenchSheet, part: Part): readonly string[] {
-  const wanted: Record<Part, readonly (readonly [string, boolean])[]> = {
-    bar: barNeeds(sheet),
-    chain: [
-      ['chain.checks.crack', sheet.chain?.checks?.crack !== undefined],
-      ['chain.cuttersLeft', (sheet.chain?.cuttersLeft?.length ?? 0) + (sheet.chain?.cuttersRight?.length ?? 0) > 0],
-      ['chain.pushPull', sheet.chain?.pushPull !== undefined],
-    ],
-    driveSprocket: [['driveSprocket.wear', sheet.driveSprocket?.wear !== undefined]],
-    nose:
-      sheet.bar?.nose === 'hard'
-        ? [['bar.checks.hardNose', sheet.bar.checks?.hardNose !== undefined]]
-        : [['bar.checks.noseTurns', sheet.bar?.checks?.noseTurns !== undefined]],
-  };
-  return wanted[part].flatMap(([reading, there]) => (there ? [] : [reading]));
-}
-
-function barNeeds(sheet: BenchSheet): readonly (readonly [string, boolean])[] {
-  const { checks = {}, edges = {}, nose } = sheet.bar ?? {};
-  const stations = [...(edges.A?.stations ?? []), ...(edges.B?.stations ?? [])];
-  const deep = (edge: 'A' | 'B') => (edges[edge]?.stations ?? []).some(({ near, far }) => near && far);
-  const turns: readonly (readonly [string, boolean])[] =
-    nose === 'hard' ? [] : [['bar.checks.noseTurns', checks.noseTurns !== undefined]];
-  return [
-    ['bar.checks.crack', checks.crack !== undefined],
-    ['bar.checks.bow', checks.bow !== undefined],
-    ['bar.edges.A.stations', deep('A')],
-    ['bar.edges.B.stations', deep('B')],
-    ['bar.edges.mouth', checks.straightEdge !== undefined || stations.some(({ mouth, deep: floor }) => mouth ?? floor)],
-    ...turns,
-  ];
+export function missingReadings(sheet: BenchSheet, part: Part): readonly Askable[] {
+  const nose = sheet.bar?.nose === 'hard' ? 'hard' : 'sprocket';
+  return NEEDS.filter((need) => need.by.includes(part) && (need.nose === null || need.nose === nose))
+    .filter(({ ids, enough }) => !ids.some((id) => valuesAt(sheet, id.split('.')).some(enough)))
+    .map(({ asks }) => asks);
 }

@@ -1,3 +1,4 @@
 /** Cutters and elongation. */
+export * from './readings';
 export * from './elongation';
 export * from './cutters';

@@ -1,17 +1,17 @@
 import type { Need } from '../fit';
 import type { Identity, IdentifiedProperty } from '../identify';
-import { minutesFor, type BenchSheet } from '../sheet';
+import { minutesFor, type Askable, type BenchSheet } from '../sheet';
 import { numbersOf, type CounterNumbers } from './numbers';
 
 /** The one thing to ask, by the place on the sheet that its answer goes to, and what it would settle. */
 export interface Question {
-  readonly asks: string;
+  readonly asks: Askable;
   readonly settles: IdentifiedProperty | 'class' | 'mount';
   readonly minutes: number;
 }
 
 /** What can be asked over a telephone: marks and counts first, what needs a tool not at all. */
-const BY_WORD: Readonly<Record<IdentifiedProperty, readonly string[]>> = {
+const BY_WORD: Readonly<Record<IdentifiedProperty, readonly Askable[]>> = {
   pitch: ['bar.stamp', 'chain.stamp', 'chain.chassis', 'chain.fileSize'],
   gauge: ['bar.stamp', 'chain.stamp', 'chain.driveLinkThickness'],
   driveLinks: ['bar.stamp', 'chain.driveLinks'],
@@ -20,12 +20,12 @@ const BY_WORD: Readonly<Record<IdentifiedProperty, readonly string[]>> = {
 /** The two builds of 3/8 are told apart by these. */
 const BY_BUILD = ['chain.chassis', 'chain.fileSize', 'chain.stamp'] as const;
 
-function stands(sheet: BenchSheet, path: string): boolean {
+function stands(sheet: BenchSheet, path: Askable): boolean {
   const value = path.split('.').reduce<unknown>((at, key) => (at as Record<string, unknown> | undefined)?.[key], sheet);
   return value !== undefined && value !== '';
 }
 
-function ask(property: Question['settles'], path: string): Question {
+function ask(property: Question['settles'], path: Askable): Question {
   return { asks: path, settles: property, minutes: minutesFor(path) };
 }
 

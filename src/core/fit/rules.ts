@@ -2,7 +2,7 @@ import { GAUGES, familyAndGaugeMeet, type FamilyId, type GaugeId } from '../fami
 import type { Identified, Identity } from '../identify';
 import { rock } from '../bar';
 import type { Degrees, Mm } from '../quantity';
-import type { Part } from '../sheet';
+import type { Part, Askable } from '../sheet';
 
 /** Which kickback class a chain belongs to. */
 export type KickbackClass = 'low-kickback' | 'standard';
@@ -33,7 +33,7 @@ export type FitReason =
   | { readonly code: 'differ'; readonly first: string; readonly second: string }
   | { readonly code: 'goes-in-must-not'; readonly chain: GaugeId; readonly bar: GaugeId; readonly rock: Degrees | null }
   | { readonly code: 'will-not-run'; readonly chain: GaugeId; readonly bar: GaugeId }
-  | { readonly code: 'not-known'; readonly missing: readonly string[] }
+  | { readonly code: 'not-known'; readonly missing: readonly Askable[] }
   | { readonly code: 'pair-meets' | 'pair-rare'; readonly family: FamilyId; readonly gauge: GaugeId }
   | { readonly code: 'hard-nose' }
   | { readonly code: 'nose-known'; readonly teeth: number; readonly thickness: Mm }
@@ -92,7 +92,7 @@ function compared<T extends string | number>(
   rule: FitRule,
   a: Identified<T>,
   b: Identified<T>,
-  names: readonly [string, string],
+  names: readonly [Askable, Askable],
 ): FitJudgement {
   const holds = sameProperty(a, b);
   if (holds === null) {
@@ -122,11 +122,15 @@ function gaugeRule({ identity, tang }: FitContext): FitJudgement {
   };
 }
 
+/** What of these is not known. */
+const absent = (known: Readonly<Partial<Record<Askable, unknown>>>): readonly Askable[] =>
+  (Object.keys(known) as Askable[]).filter((asked) => known[asked] === null);
+
 function pairRule({ identity: { chain } }: FitContext): FitJudgement {
   const rule = 'family-and-gauge-meet';
   const [family, gauge] = [chain.pitch.value, chain.gauge.value];
   if (family === null || gauge === null) {
-    const missing = [family === null ? 'chain.pitch' : '', gauge === null ? 'chain.gauge' : ''].filter(Boolean);
+    const missing = absent({ 'chain.pitch': family, 'chain.gauge': gauge });
     return { rule, holds: null, reason: { code: 'not-known', missing } };
   }
   const meets = familyAndGaugeMeet(family, gauge);
@@ -143,7 +147,7 @@ function patternRule(
   saw: string | null,
 ): FitJudgement {
   if (!bar || !saw) {
-    const missing = [bar ? '' : `bar.${property}`, saw ? '' : `saw.${property}`].filter(Boolean);
+    const missing = absent({ [`bar.${property}`]: bar || null, [`saw.${property}`]: saw || null });
     return { rule, holds: null, reason: { code: 'not-known', missing } };
   }
   const holds = samePattern(bar, saw);
@@ -162,7 +166,7 @@ function noseKnownRule({ nose: { hard, teeth, thickness } }: FitContext): FitJud
   const rule = 'nose-is-known';
   if (hard) return { rule, holds: true, reason: { code: 'hard-nose' } };
   if (teeth === null || thickness === null) {
-    const missing = [teeth === null ? 'bar.noseTeeth' : '', thickness === null ? 'bar.thickness' : ''].filter(Boolean);
+    const missing = absent({ 'bar.noseTeeth': teeth, 'bar.thickness': thickness });
     return { rule, holds: null, reason: { code: 'not-known', missing } };
   }
   return { rule, holds: true, reason: { code: 'nose-known', teeth, thickness } };

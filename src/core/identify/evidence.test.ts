@@ -165,8 +165,8 @@ describe('the one observation that would settle it', () => {
       { value: '38' as const, weight: 0.5 },
       { value: '38lp' as const, weight: 0.5 },
     ];
-    expect(gainOf(both, { measure: 'x', classOf: () => 'same', succeeds: 1 })).toBe(0);
-    expect(gainOf(both, { measure: 'x', classOf: (value) => value, succeeds: 1 })).toBe(0.5);
+    expect(gainOf(both, { measure: 'bar.stamp', classOf: () => 'same', succeeds: 1 })).toBe(0);
+    expect(gainOf(both, { measure: 'bar.stamp', classOf: (value) => value, succeeds: 1 })).toBe(0.5);
   });
 });
 

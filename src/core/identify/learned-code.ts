@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { FAMILY_IDS, GAUGE_IDS, type FamilyId, type GaugeId } from '../families';
-import { PITCH_MARKS } from '../sheet';
+import { PITCH_MARKS } from '../families';
 import { MARK_ERROR, misread, naming, type Evidence } from './combine';
 import { familiesOfMark } from './pitch';
 import type { IdentityReason } from './reasons';

@@ -1,6 +1,7 @@
 import type { FamilyId, GaugeId } from '../families';
 import type { Mm } from '../quantity';
-import type { EvidenceId, PitchMark } from '../sheet';
+import type { EvidenceId, Askable } from '../sheet';
+import type { PitchMark } from '../families';
 
 /** Which part a piece of evidence speaks of. */
 export type IdentifiedPart = 'chain' | 'bar' | 'driveSprocket' | 'nose';
@@ -46,7 +47,7 @@ export type IdentityReason =
   | { readonly code: 'loop-length'; readonly length: Mm; readonly links: number }
   | { readonly code: 'tape'; readonly length: Mm; readonly links: number }
   | { readonly code: 'centres'; readonly links: readonly number[] }
-  | { readonly code: 'waits-for'; readonly readings: readonly string[] }
+  | { readonly code: 'waits-for'; readonly readings: readonly Askable[] }
   | { readonly code: 'gauge-narrows-pitch' }
   | { readonly code: 'build-open' }
   | { readonly code: 'pair-not-in-practice'; readonly family: FamilyId; readonly gauge: GaugeId }
@@ -68,7 +69,7 @@ export interface Candidate<T> {
 /** The one observation that would take most off the doubt per minute. */
 export interface Settling {
   /** Path of the reading to make. */
-  readonly measure: string;
+  readonly measure: Askable;
   readonly minutes: number;
   /** Expected drop in the chance that the heaviest candidate is wrong, 0…1. */
   readonly gain: number;

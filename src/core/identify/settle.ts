@@ -1,11 +1,11 @@
 import { FAMILIES, FAMILY_IDS, GAUGE_IDS, GAUGES_OF_FAMILY, type FamilyId, type GaugeId } from '../families';
-import { minutesFor, type BenchSheet, type EvidenceId } from '../sheet';
+import { minutesFor, type Askable, type BenchSheet, type EvidenceId } from '../sheet';
 import { MARK_ERROR } from './combine';
 import type { Candidate, Identified, IdentifiedPart, IdentifiedProperty, IdentityReason, Settling } from './reasons';
 
 /** An observation that could be made, into which classes it parts the candidates, and how often it succeeds (shop's figure). */
 interface Observation<T> {
-  readonly measure: string;
+  readonly measure: Askable;
   readonly classOf: (candidate: T) => string;
   readonly succeeds: number;
 }
@@ -76,7 +76,7 @@ export function gainOf<T>(candidates: readonly Candidate<T>[], { classOf, succee
 }
 
 /** Whether a reading stands on the sheet. */
-function made(sheet: BenchSheet, measure: string): boolean {
+function made(sheet: BenchSheet, measure: Askable): boolean {
   const value = measure
     .split('.')
     .reduce<unknown>((at, key) => (at as Record<string, unknown> | undefined)?.[key], sheet);
@@ -84,7 +84,7 @@ function made(sheet: BenchSheet, measure: string): boolean {
 }
 
 /** Whether a reading can be made at all: a hard nose has no sprocket that carries a mark. */
-const applies = ({ bar }: BenchSheet, measure: string): boolean => measure !== 'bar.nosePitch' || bar?.nose !== 'hard';
+const applies = ({ bar }: BenchSheet, measure: Askable): boolean => measure !== 'bar.nosePitch' || bar?.nose !== 'hard';
 
 /** Readings worth making again although they stand: a second count, a longer span. */
 const REPEATABLE: readonly string[] = ['chain.driveLinks'];
@@ -157,7 +157,7 @@ export function confirming(
   property: IdentifiedProperty,
   mark: EvidenceId,
 ): Settling | null {
-  const observations: readonly { readonly measure: string }[] =
+  const observations: readonly { readonly measure: Askable }[] =
     property === 'pitch' ? PITCH[part] : (property === 'gauge' ? GAUGE : LINKS)[part as 'chain' | 'bar'];
   const [quickest] = observations
     .map(({ measure }) => measure)

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { BAR_OPERATIONS } from './bench-sheet';
+import { BAR_OPERATIONS } from '../bar/readings';
+import { PARTS, type Part } from '../reading';
 
 /** What to do with a part. */
 export const ACTIONS = ['keep', 'clean', 'recondition', 'replace', 'undecided'] as const;
@@ -17,9 +18,7 @@ export const OPERATIONS = [
 ] as const;
 export type Operation = (typeof OPERATIONS)[number];
 
-/** The parts that get a verdict. */
-export const PARTS = ['bar', 'chain', 'driveSprocket', 'nose'] as const;
-export type Part = (typeof PARTS)[number];
+export { PARTS, type Part };
 
 const identified = <T extends z.ZodType>(value: T) =>
   z.strictObject({

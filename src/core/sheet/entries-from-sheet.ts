@@ -1,11 +1,11 @@
 import type { InstrumentId } from '../quantity';
 import type { WrittenBenchSheet } from './bench-sheet';
 import type { Entry } from './entry';
-import { entryPlace } from './entry-field';
 import type { Json } from './json';
+import { readingAt } from './places';
 
-/** A quantity as one would type it: the reverse of reading an entry. */
-function quantityText(written: { [key: string]: Json }): { text: string; instrument?: InstrumentId } {
+/** A length as one would type it: the reverse of reading an entry. */
+function lengthText(written: { [key: string]: Json }): { text: string; instrument?: InstrumentId } {
   if (Array.isArray(written.repeats)) {
     const text = written.repeats.join('; ');
     return typeof written.instrument === 'string' ? { text, instrument: written.instrument as InstrumentId } : { text };
@@ -21,11 +21,10 @@ export function entriesFromSheet(written: WrittenBenchSheet): readonly Entry[] {
   const { format: _format, version: _version, ...content } = written;
   const entries: Entry[] = [];
   const walk = (value: Json, path: string): void => {
-    const field = entryPlace(path)?.field;
-    if (field?.kind === 'quantity' && typeof value === 'object' && !Array.isArray(value))
-      entries.push({ path, unit: 'mm', ...quantityText(value) });
-    else if (field?.kind === 'choices' && Array.isArray(value))
-      entries.push({ path, unit: 'mm', text: value.join(', ') });
+    const kind = readingAt(path)?.kind.kind;
+    if (kind === 'length' && typeof value === 'object' && !Array.isArray(value))
+      entries.push({ path, unit: 'mm', ...lengthText(value) });
+    else if (kind === 'choices' && Array.isArray(value)) entries.push({ path, unit: 'mm', text: value.join(', ') });
     else if (typeof value === 'boolean') entries.push({ path, unit: 'mm', text: value ? 'yes' : 'no' });
     else if (typeof value !== 'object') entries.push({ path, unit: 'mm', text: String(value) });
     else for (const [key, inner] of Object.entries(value)) walk(inner, path === '' ? key : `${path}.${key}`);

@@ -1,9 +1,15 @@
-import { z } from 'zod';
 import { err, ok, type Result } from '../result';
-import { parseLength, parseReading, type FieldSpec, type InstrumentId, type ReadingProblem } from '../quantity';
-import { entryPlace, type EntryField } from './entry-field';
-import { fieldSpec } from './fields';
+import {
+  parseLength,
+  parseReading,
+  type FieldSpec,
+  type InstrumentId,
+  type LengthReading,
+  type ReadingProblem,
+} from '../quantity';
+import type { Kind } from '../reading';
 import type { Json } from './json';
+import { readingAt } from './places';
 
 /** One thing as it was typed at one place of the sheet. An empty text withdraws what stood there. */
 export interface Entry {
@@ -25,79 +31,84 @@ export type EntryProblem =
   | { readonly code: 'list-full'; readonly most: number }
   | { readonly code: 'no-such-place'; readonly path: string };
 
+/** A value as it is used, and as a sheet writes it. */
+export interface ReadValue {
+  readonly value: LengthReading | Json;
+  readonly written: Json;
+}
+
 /** Adds the unit to a bare number, so that the sheet says what the field did. Text with a unit stays as typed. */
 function withUnit(text: string, spec: FieldSpec, unit: 'mm' | 'in'): string {
   const trimmed = text.trim();
   if (/[a-z"”″']/i.test(trimmed)) return trimmed;
   const read = parseLength(trimmed, spec.kind, unit);
-  if (!read.ok) return trimmed;
-  return `${trimmed} ${read.value.unit}`;
+  return read.ok ? `${trimmed} ${read.value.unit}` : trimmed;
 }
 
-function writtenQuantity({ text, unit, instrument }: Entry, spec: FieldSpec): Result<Json, EntryProblem> {
-  const read = parseReading(text, spec, unit, instrument ?? spec.instrument);
-  if (!read.ok) return err({ code: 'reading', problem: read.error });
-  if (read.value.kind === 'bounded') {
+/** A length as a sheet writes what was typed. */
+function writtenLength({ text, unit, instrument }: Entry, spec: FieldSpec, { kind }: LengthReading): Json {
+  if (kind === 'bounded') {
     const marks = [...text.matchAll(/(enters|refuses)\s+([^;]+?)(?=\s*[;,]\s+(?:enters|refuses)|$)/gi)];
-    return ok(Object.fromEntries(marks.map((mark) => [mark[1]!.toLowerCase(), withUnit(mark[2]!, spec, unit)])));
+    return Object.fromEntries(marks.map((mark) => [mark[1]!.toLowerCase(), withUnit(mark[2]!, spec, unit)]));
   }
   const repeats = text
     .split(';')
     .filter((part) => part.trim() !== '')
     .map((part) => withUnit(part, spec, unit));
-  if (instrument && instrument !== spec.instrument) return ok({ repeats, instrument });
-  return ok(repeats.length === 1 ? repeats[0]! : { repeats });
+  if (instrument && instrument !== spec.instrument) return { repeats, instrument };
+  return repeats.length === 1 ? repeats[0]! : { repeats };
 }
 
-function writtenValue(entry: Entry, field: EntryField): Result<Json, EntryProblem> {
+function readLength(entry: Entry, spec: FieldSpec): Result<ReadValue, EntryProblem> {
+  const read = parseReading(entry.text, spec, entry.unit, entry.instrument ?? spec.instrument);
+  if (!read.ok) return err({ code: 'reading', problem: read.error });
+  return ok({ value: read.value, written: writtenLength(entry, spec, read.value) });
+}
+
+const plain = (value: Json): Result<ReadValue, EntryProblem> => ok({ value, written: value });
+
+function withinBounds(text: string, value: number, from: number, to: number): Result<ReadValue, EntryProblem> {
+  if (value < from) return err({ code: 'out-of-bounds', text, bound: 'min', limit: from });
+  if (value > to) return err({ code: 'out-of-bounds', text, bound: 'max', limit: to });
+  return plain(value);
+}
+
+function chosen(text: string, options: readonly string[], most: number): Result<ReadValue, EntryProblem> {
+  const all = text.split(/\s*,\s*/).filter(Boolean);
+  if (all.length > most) return err({ code: 'out-of-bounds', text, bound: 'max', limit: most });
+  const stranger = all.find((choice) => !options.includes(choice));
+  return stranger === undefined ? plain([...all]) : err({ code: 'not-one-of', text: stranger, options });
+}
+
+function readAs(entry: Entry, kind: Kind): Result<ReadValue, EntryProblem> {
   const text = entry.text.trim();
-  switch (field.kind) {
-    case 'quantity':
-      return writtenQuantity(entry, fieldSpec(field.field));
+  switch (kind.kind) {
+    case 'length':
+      return readLength(entry, kind.spec);
     case 'count':
-      return /^\d{1,6}$/.test(text) ? ok(Number(text)) : err({ code: 'not-a-count', text });
-    case 'number':
-      return /^\d+([.,]\d+)?$/.test(text) ? ok(Number(text.replace(',', '.'))) : err({ code: 'not-a-number', text });
-    case 'choice':
-      return field.options.includes(text) ? ok(text) : err({ code: 'not-one-of', text, options: field.options });
-    case 'choices': {
-      const chosen = text.split(/\s*,\s*/).filter(Boolean);
-      const stranger = chosen.find((choice) => !field.options.includes(choice));
-      return stranger === undefined ? ok(chosen) : err({ code: 'not-one-of', text: stranger, options: field.options });
+      if (!/^\d{1,6}$/.test(text)) return err({ code: 'not-a-count', text });
+      return withinBounds(entry.text, Number(text), kind.from, kind.to);
+    case 'number': {
+      const value = Number(text.replace(',', '.'));
+      if (!/^\d+([.,]\d+)?$/.test(text)) return err({ code: 'not-a-number', text });
+      return value === 0
+        ? err({ code: 'out-of-bounds', text: entry.text, bound: 'min', limit: 0 })
+        : withinBounds(entry.text, value, 0, kind.to);
     }
+    case 'choice':
+      return kind.options.includes(text) ? plain(text) : err({ code: 'not-one-of', text, options: kind.options });
+    case 'choices':
+      return chosen(text, kind.options, kind.most);
     case 'yes-no':
-      return text === 'yes' || text === 'no'
-        ? ok(text === 'yes')
-        : err({ code: 'not-one-of', text, options: ['yes', 'no'] });
+      if (text === 'yes' || text === 'no') return plain(text === 'yes');
+      return err({ code: 'not-one-of', text, options: ['yes', 'no'] });
     case 'text':
-      return ok(entry.text);
+      return entry.text.length > kind.most ? err({ code: 'too-long', most: kind.most }) : plain(entry.text);
   }
 }
 
-/** Entries read so far, for as long as anybody holds them: at a keystroke all but one are what they were. */
-const readBefore = new WeakMap<Entry, Result<Json, EntryProblem>>();
-
-/** Reads one entry against its place in the sheet. An entry never changes, so that it is read once. */
-export function readEntry(entry: Entry): Result<Json, EntryProblem> {
-  const before = readBefore.get(entry);
-  if (before) return before;
-  const read = readAtItsPlace(entry);
-  readBefore.set(entry, read);
-  return read;
-}
-
-function readAtItsPlace(entry: Entry): Result<Json, EntryProblem> {
-  const place = entryPlace(entry.path);
-  if (!place) return err({ code: 'no-such-place', path: entry.path });
-  const value = writtenValue(entry, place.field);
-  if (!value.ok) return value;
-  const parsed = z.safeParse(place.schema, value.value);
-  const issue = parsed.error?.issues[0];
-  if (issue?.code === 'too_small')
-    return err({ code: 'out-of-bounds', text: entry.text, bound: 'min', limit: Number(issue.minimum) });
-  if (issue?.code === 'too_big' && issue.origin === 'string')
-    return err({ code: 'too-long', most: Number(issue.maximum) });
-  if (issue?.code === 'too_big')
-    return err({ code: 'out-of-bounds', text: entry.text, bound: 'max', limit: Number(issue.maximum) });
-  return value;
+/** Reads one entry as what its place in the sheet holds. */
+export function readEntry(entry: Entry): Result<ReadValue, EntryProblem> {
+  const reading = readingAt(entry.path);
+  return reading ? readAs(entry, reading.kind) : err({ code: 'no-such-place', path: entry.path });
 }

@@ -1,13 +1,10 @@
 /** The bench sheet and assessment formats: one definition each, everything else inferred. */
-export * from './fields';
-export * from './quantity-schema';
 export * from './bench-sheet';
 export * from './assessment';
 export * from './nesting';
 export * from './read-sheet';
-export * from './entry-field';
+export * from './places';
 export * from './entry';
 export * from './sheet-from-entries';
 export * from './entries-from-sheet';
-export * from './minutes';
 export * from './own-scatter';

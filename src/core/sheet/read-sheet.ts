@@ -2,7 +2,7 @@ import type { z } from 'zod';
 import { err, ok, type Result } from '../result';
 import { benchSheetSchema, type BenchSheet } from './bench-sheet';
 import { isTooDeep, MOST_LEVELS } from './nesting';
-import type { QuantityIssue } from './quantity-schema';
+import type { LengthIssue } from '../reading';
 
 /** One thing wrong with a document, as data. `path` is written the way a person points at it: `bar.edges.A.stations[0].near`. */
 export type SheetProblem = { readonly path: string } & (
@@ -19,7 +19,7 @@ export type SheetProblem = { readonly path: string } & (
       readonly of: string;
       readonly given: string;
     }
-  | { readonly code: 'quantity'; readonly issue: QuantityIssue }
+  | { readonly code: 'quantity'; readonly issue: LengthIssue }
   | { readonly code: 'bare-number'; readonly given: string }
   | { readonly code: 'quantity-shape'; readonly given: string }
 );
@@ -71,7 +71,7 @@ function problemsOf(issue: Issue): SheetProblem[] {
     case 'invalid_union':
       return unionProblems(issue, path);
     case 'custom': {
-      const quantity = issue.params?.quantity as QuantityIssue | undefined;
+      const quantity = issue.params?.length as LengthIssue | undefined;
       return [
         quantity
           ? { path, code: 'quantity', issue: quantity }

@@ -1,8 +1,9 @@
-import { parseLength } from '../quantity';
-import { benchSheetSchema, type BenchSheet, type WrittenBenchSheet } from './bench-sheet';
-import { readEntry, type Entry, type EntryProblem } from './entry';
-import { mostOf } from './entry-field';
+import { estimate, type LengthReading } from '../quantity';
+import type { GroupPlace, ListPlace, Place } from '../reading';
+import type { BenchSheet, WrittenBenchSheet } from './bench-sheet';
+import { readEntry, type Entry, type EntryProblem, type ReadValue } from './entry';
 import type { Json } from './json';
+import { SHEET } from './places';
 
 /** A refused entry: kept as typed, with its reason, out of the sheet. */
 export interface RefusedEntry {
@@ -21,93 +22,83 @@ export interface EnteredSheet {
 }
 
 interface Node {
-  value?: Json;
+  read?: ReadValue;
   readonly children: Map<string, Node>;
 }
 
 const node = (): Node => ({ children: new Map() });
 
-function place(root: Node, path: readonly string[], value: Json): void {
+function put(root: Node, path: readonly string[], read: ReadValue): void {
   let at = root;
   for (const key of path) {
-    if (!at.children.has(key)) at.children.set(key, node());
-    at = at.children.get(key)!;
+    let next = at.children.get(key);
+    if (!next) at.children.set(key, (next = node()));
+    at = next;
   }
-  at.value = value;
+  at.read = read;
 }
 
-const isList = (keys: readonly string[]): boolean => keys.length > 0 && keys.every((key) => /^\d+$/.test(key));
-
-/** What is found beside the document while lists are made. */
+/** What is found beside the sheet while lists are made. */
 interface Lists {
-  readonly stationKeys: { A: readonly string[]; B: readonly string[] };
+  /** Members of each list in their order, by the keys they were entered under. */
+  readonly members: Map<string, readonly string[]>;
   /** Members that a list has no room for, by their path, and how many it has room for. */
   readonly overflow: Map<string, number>;
 }
 
-/** Turns the tree into JSON. Numbered children become a list in the order of their numbers; stations go by their position. */
-function toJson(at: Node, path: string, lists: Lists): Json {
-  if (at.value !== undefined) return at.value;
-  const below = (key: string) => toJson(at.children.get(key)!, path === '' ? key : `${path}.${key}`, lists);
-  const keys = [...at.children.keys()];
-  if (!isList(keys)) return Object.fromEntries(keys.map((key) => [key, below(key)]));
-  const edge = /^bar\.edges\.([AB])\.stations$/.exec(path)?.[1] as 'A' | 'B' | undefined;
-  const listed = edge ? keys.filter((key) => at.children.get(key)!.children.has('at')) : keys;
-  const ordered = listed
-    .map((key) => ({ key, number: Number(key), position: edge ? position(at, key) : 0 }))
-    .sort((a, b) => a.position - b.position || a.number - b.number)
-    .map(({ key }) => key);
-  const most = mostOf(path) ?? Infinity;
-  for (const key of ordered.slice(most)) lists.overflow.set(`${path}.${key}`, most);
-  const there = ordered.slice(0, most);
-  if (edge) lists.stationKeys[edge] = there;
-  return there.map(below);
+/** Something as it is used, and as it is written. */
+interface Built {
+  readonly value: unknown;
+  readonly written: Json;
 }
 
-function position(stations: Node, key: string): number {
-  const written = stations.children.get(key)!.children.get('at')?.value;
-  const text = typeof written === 'string' ? written : '';
-  const read = parseLength(text, 'station');
-  return read.ok ? read.value.length : 0;
+/** Builds what stands at a place; null for a group that waits for what it cannot do without. */
+function build(at: Node, place: Place, path: string, lists: Lists): Built | null {
+  if (place.is === 'reading') return at.read ?? null;
+  return place.is === 'list' ? buildList(at, place, path, lists) : buildGroup(at, place, path, lists);
 }
 
-/**
- * Groups that need several values (a span needs rivets and length) wait outside the sheet until they are whole. All that are found at once go
- * at once, the last of a list first, so that the places of the others hold.
- */
-function withoutIncomplete(document: Json): { written: WrittenBenchSheet; sheet: BenchSheet } {
-  const parsed = benchSheetSchema.safeParse(document);
-  if (parsed.success) return { written: document as WrittenBenchSheet, sheet: parsed.data };
-  const groups = new Map(
-    parsed.error.issues.map(({ path }) => [path.slice(0, -1).join('.'), path.slice(0, -1).map(String)]),
-  );
-  if (groups.has('')) throw new Error('Entries that were each accepted do not make a sheet.');
-  return withoutIncomplete([...groups.values()].sort(lastFirst).reduce(without, document));
-}
-
-/** Orders paths so that a later member of a list, and what lies inside a group, comes first. */
-function lastFirst(a: readonly string[], b: readonly string[]): number {
-  const fork = a.findIndex((key, i) => key !== b[i]);
-  const [x, y] = fork === -1 ? [undefined, b[a.length]] : [a[fork], b[fork]];
-  if (x === undefined || y === undefined) return b.length - a.length;
-  return Number(y) - Number(x) || y.localeCompare(x);
-}
-
-function without(document: Json, path: readonly string[]): Json {
-  const [key, ...rest] = path;
-  if (key === undefined || typeof document !== 'object') return document;
-  if (Array.isArray(document)) {
-    return rest.length === 0
-      ? document.filter((_, i) => i !== Number(key))
-      : document.map((item, i) => (i === Number(key) ? without(item, rest) : item));
+function buildGroup(at: Node, place: GroupPlace, path: string, lists: Lists): Built | null {
+  const value: Record<string, unknown> = {};
+  const written: { [key: string]: Json } = {};
+  for (const [key, member] of place.members) {
+    const child = at.children.get(key);
+    const built = child && build(child, member, path === '' ? key : `${path}.${key}`, lists);
+    if (!built) continue;
+    value[key] = built.value;
+    written[key] = built.written;
   }
-  const { [key]: inner, ...others } = document;
-  return rest.length === 0 || inner === undefined ? others : { ...others, [key]: without(inner, rest) };
+  if (place.must.some((key) => !(key in value))) return null;
+  for (const key of place.empty) value[key] ??= [];
+  return { value, written };
+}
+
+/** Where a member stands along what its list is ordered by, mm. */
+function position(member: Node, orderedBy: string | null): number {
+  const read = orderedBy === null ? undefined : member.children.get(orderedBy)?.read;
+  return read ? (estimate(read.value as LengthReading)?.value ?? 0) : 0;
+}
+
+/** Members in the order of what the list is ordered by, then of their numbers; beyond the list's room they are named and left out. */
+function buildList(at: Node, { item, most, orderedBy }: ListPlace, path: string, lists: Lists): Built {
+  const whole = [...at.children]
+    .flatMap(([key, member]) => {
+      const built = build(member, item, `${path}.${key}`, lists);
+      return built ? [{ key, built, position: position(member, orderedBy) }] : [];
+    })
+    .sort((a, b) => a.position - b.position || Number(a.key) - Number(b.key));
+  const there = whole.slice(0, most);
+  for (const { key } of whole.slice(most)) lists.overflow.set(`${path}.${key}`, most);
+  lists.members.set(
+    path,
+    there.map(({ key }) => key),
+  );
+  return { value: there.map(({ built }) => built.value), written: there.map(({ built }) => built.written) };
 }
 
 /**
- * Makes a bench sheet of what was typed. Each path counts once, with its last entry. Entries that cannot be read are returned
- * with their reason, never dropped in silence.
+ * Makes a bench sheet of what was typed. Each path counts once, with its last entry. Entries that cannot be read are returned with their reason, never dropped in
+ * silence; groups that need several values (a span needs rivets and length) wait outside the sheet until they are whole.
  */
 export function sheetFromEntries(entries: readonly Entry[]): EnteredSheet {
   const root = node();
@@ -116,21 +107,18 @@ export function sheetFromEntries(entries: readonly Entry[]): EnteredSheet {
   for (const entry of latest.values()) {
     if (entry.text.trim() === '') continue;
     const read = readEntry(entry);
-    if (read.ok) place(root, entry.path.split('.'), read.value);
+    if (read.ok) put(root, entry.path.split('.'), read.value);
     else refused.push({ path: entry.path, text: entry.text, problem: read.error });
   }
-  const lists: Lists = { stationKeys: { A: [], B: [] }, overflow: new Map() };
-  const document = toJson(root, '', lists);
-  const { written, sheet } = withoutIncomplete({
-    format: 'serrata-bench-sheet',
-    version: 1,
-    ...(document as { [key: string]: Json }),
-  });
+  const lists: Lists = { members: new Map(), overflow: new Map() };
+  const built = build(root, SHEET, '', lists)!;
+  const head = { format: 'serrata-bench-sheet', version: 1 } as const;
+  const keys = (edge: 'A' | 'B') => lists.members.get(`bar.edges.${edge}.stations`) ?? [];
   return {
-    sheet,
-    written,
+    sheet: { ...head, ...(built.value as object) },
+    written: { ...head, ...(built.written as object) },
     refused: [...refused, ...overflowing([...latest.values()], lists.overflow)],
-    stationKeys: lists.stationKeys,
+    stationKeys: { A: keys('A'), B: keys('B') },
   };
 }
 

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import {
   entriesFromSheet,
-  entryPlace,
   readEntry,
+  readingAt,
   readSheet,
   readSheetText,
   sheetFromEntries,
@@ -63,14 +63,17 @@ describe('the bench sheet', () => {
 
 describe('entries', () => {
   it('know what each place of the sheet expects', () => {
-    expect(entryPlace('bar.edges.A.stations.12.near')?.field).toEqual({ kind: 'quantity', field: 'near' });
-    expect(entryPlace('chain.driveLinks.3')?.field).toEqual({ kind: 'count' });
-    expect(entryPlace('job.symptoms')?.field.kind).toBe('choices');
-    expect(entryPlace('job.operatorTrained')?.field.kind).toBe('yes-no');
-    expect(entryPlace('saw.maxRpm')?.field.kind).toBe('number');
-    expect(entryPlace('bar.edges')).toBeNull();
-    expect(entryPlace('bar.colour')).toBeNull();
-    expect(entryPlace('bar.constructor')).toBeNull();
+    expect(readingAt('bar.edges.A.stations.12.near')).toMatchObject({
+      id: 'bar.edges.stations.near',
+      kind: { kind: 'length', spec: { kind: 'depth', instrument: 'depth-rod' } },
+    });
+    expect(readingAt('chain.driveLinks.3')?.kind).toEqual({ kind: 'count', from: 1, to: 400 });
+    expect(readingAt('job.symptoms')?.kind.kind).toBe('choices');
+    expect(readingAt('job.operatorTrained')?.kind.kind).toBe('yes-no');
+    expect(readingAt('saw.maxRpm')?.kind.kind).toBe('number');
+    expect(readingAt('bar.edges')).toBeNull();
+    expect(readingAt('bar.colour')).toBeNull();
+    expect(readingAt('bar.constructor')).toBeNull();
   });
 
   it.each([

@@ -1,4 +1,5 @@
-import { STRIP_ACTS, type WrittenBenchSheet } from '../../core/sheet';
+import { type WrittenBenchSheet } from '../../core/sheet';
+import { STRIP_ACTS } from '../../core/take-in';
 
 type Edge = NonNullable<NonNullable<NonNullable<WrittenBenchSheet['bar']>['edges']>['A']>;
 type Burr = 'none' | 'felt' | 'heavy';

@@ -1,6 +1,6 @@
 import { Choice } from '../../ui/parts/Choice';
 import { useFrame } from '../frame/frame-context';
-import { OPTIONS } from '../job/options';
+import { choiceWords } from '../../wording';
 import { CounterChoice, CounterField, StampPieces } from './fields';
 import { SawPicker } from './SawPicker';
 import type { Counter, Kind } from './use-counter';
@@ -38,12 +38,17 @@ export function WhatIsKnown({ counter }: { counter: Counter }) {
         <CounterField counter={counter} path="chain.driveLinks.0" label="Drive links" numeric />
         <CounterField counter={counter} path="chain.driveLinks.1" label="Again" numeric />
       </div>
-      <CounterChoice counter={counter} path="job.operatorTrained" legend="Who runs the saw" options={OPTIONS.trained} />
+      <CounterChoice
+        counter={counter}
+        path="job.operatorTrained"
+        legend="Who runs the saw"
+        options={choiceWords('job.operatorTrained')}
+      />
       <CounterChoice
         counter={counter}
         path="chain.chassis"
         legend="3/8: build of links and cutters"
-        options={OPTIONS.chassis}
+        options={choiceWords('chain.chassis')}
       />
       <Choice
         legend="Chain in hand"
@@ -70,7 +75,7 @@ export function WhatIsKnown({ counter }: { counter: Counter }) {
         counter={counter}
         path="chain.kickbackClass"
         legend="Class of the old chain"
-        options={OPTIONS.kickback}
+        options={choiceWords('chain.kickbackClass')}
       />
     </div>
   );

@@ -1,5 +1,6 @@
 import { useCallback, useEffect, useState } from 'react';
 import { STEPS, type Step } from '../../core/assess';
+import { readingAt, type Askable } from '../../core/sheet';
 import type { JobView } from '../../contract';
 import { Plates } from '../../ui/parts/Plates';
 import { Frame } from '../frame/Frame';
@@ -78,12 +79,19 @@ function Job({ asked }: { asked: string }) {
     window.history.replaceState(null, '', address);
   }, []);
   const measure = useCallback(
-    (reading: string) => {
-      const { step: there, path } = destinationOf(reading, entered.stationKeys);
+    (asked: Askable) => {
+      const { step: there, path } = destinationOf(asked, entered.stationKeys);
       open(there);
-      if (path) goTo(path);
+      goTo(path);
     },
     [entered.stationKeys, goTo, open],
+  );
+  const show = useCallback(
+    (path: string) => {
+      open(readingAt(path)?.told.step ?? 'bar');
+      goTo(path);
+    },
+    [goTo, open],
   );
   const next = appraisal.next[0]?.measure;
   useKeys(
@@ -119,7 +127,7 @@ function Job({ asked }: { asked: string }) {
             <StepView onOpen={open} />
           </TargetContext>
         </div>
-        <Tag step={step} onMeasure={measure} />
+        <Tag step={step} onMeasure={measure} onShow={show} />
       </div>
     </div>
   );

@@ -2,7 +2,7 @@ import { ArrowRight, CloudOff, CloudUpload, HardDriveDownload, Unlink } from 'lu
 import type { Step, Verdict } from '../../core/assess';
 import { brought } from '../../core/assess';
 import { STATE_RULES } from '../../core/fit';
-import { PARTS, type Part } from '../../core/sheet';
+import { PARTS, type Askable, type Part } from '../../core/sheet';
 import { VerdictChip, VerdictMark, verdictGround, verdictTone } from '../../ui/parts/VerdictMark';
 import {
   actionWord,
@@ -29,8 +29,16 @@ const PART_OF_STEP: Partial<Record<Step, Part>> = {
   order: 'chain',
 };
 
+interface TagProps {
+  readonly step: Step;
+  /** Goes to what the assessment asks for. */
+  readonly onMeasure: (asked: Askable) => void;
+  /** Goes to a field by its place. */
+  readonly onShow: (path: string) => void;
+}
+
 /** The tag at the right: verdict, deciding reason, doubt, and the next best measurement. It changes with every reading. */
-export function Tag({ step, onMeasure }: { step: Step; onMeasure: (reading: string) => void }) {
+export function Tag({ step, onMeasure, onShow }: TagProps) {
   const { appraisal, entered } = useJob();
   const there = PARTS.filter((part) => brought(entered.sheet, part));
   const wanted = PART_OF_STEP[step];
@@ -52,7 +60,7 @@ export function Tag({ step, onMeasure }: { step: Step; onMeasure: (reading: stri
         </ul>
         <NextMeasurement onMeasure={onMeasure} />
       </div>
-      <Saving onShow={onMeasure} />
+      <Saving onShow={onShow} />
     </aside>
   );
 }
@@ -170,7 +178,7 @@ function OtherVerdict({ verdict }: { verdict: Verdict }) {
 }
 
 /** The measurement that takes most off the doubt per minute, with a button that goes there. */
-function NextMeasurement({ onMeasure }: { onMeasure: (reading: string) => void }) {
+function NextMeasurement({ onMeasure }: Pick<TagProps, 'onMeasure'>) {
   const { appraisal } = useJob();
   const { unit } = useFrame();
   const [next] = appraisal.next;

@@ -1,8 +1,7 @@
 import { answerCounter, type CounterAnswer, type CounterNumbers } from '../../core/counter';
 import { GAUGES } from '../../core/families';
 import { readStamp, type LearnedCode, codeOf } from '../../core/identify';
-import { stepOfReading } from '../../core/assess';
-import { sheetFromEntries, type Entry } from '../../core/sheet';
+import { readingAt, sheetFromEntries, type Entry } from '../../core/sheet';
 import {
   addCustomer,
   addSaw,
@@ -138,7 +137,7 @@ export async function sawMemory(context: Context, sawId: string): Promise<SawMem
     };
   const [job] = await listJobs(db, { show: 'saw', sawId }, { limit: 1, offset: 0 });
   const readings = job ? await currentReadings(db, [job.id]) : [];
-  const known = readings.filter(({ path, text }) => text !== '' && stepOfReading(path) === 'identify');
+  const known = readings.filter(({ path, text }) => text !== '' && readingAt(path)?.told.step === 'identify');
   return {
     saw: await sawView(context, saw),
     entries: plain([...known, ...own]),

@@ -1,4 +1,5 @@
-import { MOST_SERVICES, type Entry } from '../../core/sheet';
+import { type Entry } from '../../core/sheet';
+import { MOST_SERVICES } from '../../core/take-in';
 import { currentReadings, listJobs } from '../../data/repositories';
 import type { Queryable } from '../../data/store';
 import type { TurnOverView } from '../../contract';

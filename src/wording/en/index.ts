@@ -11,3 +11,5 @@ export * from './loop';
 export * from './stock';
 export * from './counter';
 export * from './bar';
+export * from './choice-words';
+export * from './choices';

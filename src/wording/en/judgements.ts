@@ -1,5 +1,5 @@
 import { never } from '../../core/result';
-import type { IdleReason, NextMeasurement, Verdict, VerdictReason } from '../../core/assess';
+import type { IdleReading, NextMeasurement, Verdict, VerdictReason } from '../../core/assess';
 import type { EdgeDressing } from '../../core/assess';
 import { FAMILY_IDS, type FamilyId } from '../../core/families';
 import type { Turned, TurnOver, WearPattern } from '../../core/bar';
@@ -231,7 +231,7 @@ export function stockMiss(miss: StockMiss): string {
 }
 
 /** Why a reading that stands may move nothing. */
-export function idleSentence(reason: IdleReason): string {
+export function idleSentence({ reason }: IdleReading): string {
   switch (reason.code) {
     case 'recorded':
       return 'Kept on record: no limit and no number rests on it.';

@@ -3,7 +3,8 @@ import type { CheckId, Step } from '../../core/assess';
 import { FAMILIES, GAUGES, type FamilyId, type GaugeId, type LimitId, type Provenance } from '../../core/families';
 import type { FitRule } from '../../core/fit';
 import { INSTRUMENTS, type InstrumentId } from '../../core/quantity';
-import type { Action, Operation, Part, PitchMark } from '../../core/sheet';
+import type { Action, Operation, Part } from '../../core/sheet';
+import type { PitchMark } from '../../core/families';
 
 /** Names of things, as the bench says them. */
 export const partName: Record<Part, string> = {

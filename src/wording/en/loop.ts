@@ -1,3 +1,4 @@
+import type { Askable } from '../../core/sheet';
 import type { BarLengths, LoopAssessment, LoopTension } from '../../core/assess';
 import type { ListedLength } from '../../core/loop';
 import { formatLength, formatPosition, mm, type UnitSystem } from '../../core/quantity';
@@ -74,6 +75,6 @@ export function speedSentence(metresPerSecond: number): string {
 }
 
 /** What the tensioner's position waits for. */
-export function loopWaits(missing: readonly string[]): string {
+export function loopWaits(missing: readonly Askable[]): string {
   return `The tensioner's position waits for: ${list(missing.map(readingName))}.`;
 }

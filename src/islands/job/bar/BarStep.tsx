@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { estimate, type LengthReading } from '../../../core/quantity';
+import { readingAt } from '../../../core/sheet';
 import { BarPlan } from '../../../ui/drawings/BarPlan';
 import { Tabs } from '../../../ui/parts/Tabs';
 import { useFrame } from '../../frame/frame-context';
@@ -14,15 +15,12 @@ import { WhyCrooked } from './WhyCrooked';
 const VIEWS = { measure: 'Measure', look: 'Look it over', crooked: 'Why crooked?' } as const;
 type View = keyof typeof VIEWS;
 
-/** Readings that are made while looking the bar over, not at a station. */
-const LOOKED_AT = /^bar\.(checks|construction|nose|noseReplaceable|overallLength|bodyHeight|thickness|mount)/;
-
 /** Bar: drawn to scale, looked over from tail to nose, and measured at stations on both edges. */
 export function BarStep() {
   const [view, setView] = useState<View>('measure');
   const [caliper, setCaliper] = useState(false);
   const stations = useStations();
-  useTarget((path) => setView(LOOKED_AT.test(path) ? 'look' : 'measure'));
+  useTarget((path) => setView(readingAt(path)?.told.view === 'look' ? 'look' : 'measure'));
   return (
     <>
       <div className="mb-1 grid grid-cols-[auto_minmax(0,1fr)_16.5rem] items-center gap-4 max-lg:grid-cols-[auto_minmax(0,1fr)_11.5rem] max-lg:gap-2 max-md:grid-cols-1">

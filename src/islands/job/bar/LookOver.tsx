@@ -4,7 +4,6 @@ import { EntryField } from '../parts/EntryField';
 import { Group } from '../parts/StepHead';
 import { checkSentence } from '../../../wording';
 import { useFrame } from '../../frame/frame-context';
-import { OPTIONS } from '../options';
 import { useJob } from '../store/JobContext';
 
 /** The walk along the bar in the order hands move: tail, body, groove, nose; and the bar's own sizes. */
@@ -21,69 +20,59 @@ export function LookOver() {
       </Notice>
       <Group title="Tail" aside="one finding a tap, in the order hands move along a bar">
         <div className="grid grid-cols-2 gap-4">
-          <ChoiceField path="bar.checks.slot" legend="Mount slot" options={OPTIONS.slot} />
-          <ChoiceField path="bar.checks.holes" legend="Tensioner hole" options={OPTIONS.holes} />
-          <ChoiceField path="bar.checks.oilHoles" legend="Oil holes" options={OPTIONS.oilHoles} />
-          <ChoiceField path="bar.checks.tailErosion" legend="Erosion at the tail" options={OPTIONS.slight} />
+          <ChoiceField path="bar.checks.slot" legend="Mount slot" />
+          <ChoiceField path="bar.checks.holes" legend="Tensioner hole" />
+          <ChoiceField path="bar.checks.oilHoles" legend="Oil holes" />
+          <ChoiceField path="bar.checks.tailErosion" legend="Erosion at the tail" />
         </div>
       </Group>
       <Group title="Body">
         <div className="grid grid-cols-2 gap-4">
-          <ChoiceField path="bar.checks.crack" legend="Cracks" options={OPTIONS.crack} />
+          <ChoiceField path="bar.checks.crack" legend="Cracks" />
           <EntryField
             path="bar.checks.bow"
             label="Bow"
             suffix="unit"
             hint="sight down it; largest gap under a straight edge; 0 when none"
           />
-          <ChoiceField path="bar.checks.twist" legend="Twist" options={OPTIONS.twist} />
-          <ChoiceField path="bar.checks.dents" legend="Dents" options={OPTIONS.dents} />
+          <ChoiceField path="bar.checks.twist" legend="Twist" />
+          <ChoiceField path="bar.checks.dents" legend="Dents" />
           <div>
-            <ChoiceField path="bar.checks.blueing" legend="Blue patches" options={OPTIONS.blueing} />
+            <ChoiceField path="bar.checks.blueing" legend="Blue patches" />
             {blueing && <p className="mt-1 text-sm">{checkSentence(blueing, unit)}</p>}
           </div>
-          <ChoiceField path="bar.checks.resin" legend="Resin" options={OPTIONS.resin} />
-          <ChoiceField
-            path="bar.checks.barePaint"
-            legend="Paint"
-            options={OPTIONS.barePaint}
-            hint="Recorded, and means nothing."
-          />
-          <ChoiceField path="bar.construction" legend="Construction" options={OPTIONS.construction} />
+          <ChoiceField path="bar.checks.resin" legend="Resin" />
+          <ChoiceField path="bar.checks.barePaint" legend="Paint" hint="Recorded, and means nothing." />
+          <ChoiceField path="bar.construction" legend="Construction" />
         </div>
       </Group>
       <Group title="Groove and rails">
         <div className="grid grid-cols-2 gap-4">
-          <ChoiceField path="bar.checks.groove" legend="Groove" options={OPTIONS.groove} />
-          <ChoiceField path="bar.checks.grooveShape" legend="Along its length" options={OPTIONS.grooveShape} />
-          <ChoiceField path="bar.checks.ruts" legend="Ruts in the rail tops" options={OPTIONS.slight} />
-          <ChoiceField
-            path="bar.checks.straightEdge"
-            legend="Straight-edge test, cutter pushed over"
-            options={OPTIONS.straightEdge}
-          />
+          <ChoiceField path="bar.checks.groove" legend="Groove" />
+          <ChoiceField path="bar.checks.grooveShape" legend="Along its length" />
+          <ChoiceField path="bar.checks.ruts" legend="Ruts in the rail tops" />
+          <ChoiceField path="bar.checks.straightEdge" legend="Straight-edge test, cutter pushed over" />
         </div>
       </Group>
       <Group title="Nose">
         <div className="grid grid-cols-2 gap-4">
-          <ChoiceField path="bar.nose" legend="Kind" options={OPTIONS.nose} />
+          <ChoiceField path="bar.nose" legend="Kind" />
           {hard ? (
             <>
-              <ChoiceField path="bar.checks.hardNose" legend="Its facing" options={OPTIONS.hardNose} />
-              <ChoiceField path="bar.noseReplaceable" legend="Nose can be replaced" options={OPTIONS.yesNo} />
+              <ChoiceField path="bar.checks.hardNose" legend="Its facing" />
+              <ChoiceField path="bar.noseReplaceable" legend="Nose can be replaced" />
             </>
           ) : (
             <>
-              <ChoiceField path="bar.checks.noseTurns" legend="Turns" options={OPTIONS.noseTurns} />
-              <ChoiceField path="bar.checks.tipPlay" legend="Play at the tip" options={OPTIONS.tipPlay} />
-              <ChoiceField path="bar.checks.noseTeeth" legend="Teeth" options={OPTIONS.noseTeeth} />
-              <ChoiceField path="bar.checks.nosePinch" legend="Plates press on it" options={OPTIONS.noYes} />
-              <ChoiceField path="bar.checks.noseDirt" legend="Dirt round it" options={OPTIONS.noseDirt} />
-              <ChoiceField path="bar.noseReplaceable" legend="Nose can be replaced" options={OPTIONS.yesNo} />
+              <ChoiceField path="bar.checks.noseTurns" legend="Turns" />
+              <ChoiceField path="bar.checks.tipPlay" legend="Play at the tip" />
+              <ChoiceField path="bar.checks.noseTeeth" legend="Teeth" />
+              <ChoiceField path="bar.checks.nosePinch" legend="Plates press on it" />
+              <ChoiceField path="bar.checks.noseDirt" legend="Dirt round it" />
+              <ChoiceField path="bar.noseReplaceable" legend="Nose can be replaced" />
               <ChoiceField
                 path="bar.nosePort"
                 legend="Port for grease"
-                options={OPTIONS.yesNo}
                 hint={
                   entered.sheet.bar?.nosePort === true
                     ? 'Grease it at each service, and then keep doing it.'

@@ -5,7 +5,6 @@ import { dressingSentence } from '../../../wording';
 import { useFrame } from '../../frame/frame-context';
 import { useKeys } from '../../frame/keys';
 import { FIELD_KINDS } from '../../../core/quantity';
-import { OPTIONS } from '../options';
 import { ChoiceField } from '../parts/ChoiceField';
 import { useJob } from '../store/JobContext';
 import { takeTool, useToolsInHand } from '../tools/tool-in-hand';
@@ -62,7 +61,6 @@ export function Measure({ stations }: { stations: Stations }) {
         <ChoiceField
           path={`bar.edges.${edge}.stands`}
           legend={`The clean bar stood on edge ${edge}, on something flat`}
-          options={OPTIONS.stands}
           hint="A level edge stands by itself; an unlevel one falls to the side of its low rail. Finer than a depth rod."
         />
       </div>

@@ -4,7 +4,6 @@ import { CrossSection } from '../../../ui/drawings/CrossSection';
 import { useFrame } from '../../frame/frame-context';
 import { UNNAMED } from '../../frame/preferences';
 import { ExportDrawing } from './ExportDrawing';
-import { OPTIONS } from '../options';
 import { ChoiceField } from '../parts/ChoiceField';
 import { EntryField } from '../parts/EntryField';
 import { useJob, useJobStore } from '../store/JobContext';
@@ -136,18 +135,16 @@ function FinerReadings({ row }: { row: StationRow }) {
             <EntryField path={`${row.path}.deep`} label="Width lower down" suffix="unit" />
             <EntryField path={`${row.path}.deepAt`} label="that far down" suffix="unit" />
           </div>
-          <ChoiceField path={`${row.path}.burrNear`} legend="Burr, near" options={OPTIONS.burr} />
-          <ChoiceField path={`${row.path}.burrFar`} legend="Burr, far" options={OPTIONS.burr} />
+          <ChoiceField path={`${row.path}.burrNear`} legend="Burr, near" />
+          <ChoiceField path={`${row.path}.burrFar`} legend="Burr, far" />
           <ChoiceField
             path={`${row.path}.marker`}
             legend="One marker pass touched"
-            options={OPTIONS.marker}
             hint="Where ink stays, the rail is low."
           />
           <ChoiceField
             path={`${row.path}.square`}
             legend="Square on the rails, against the light"
-            options={OPTIONS.square}
             hint="Light under it shows the low rail: seen finer than a depth rod."
           />
           {(['Near', 'Far'] as const).map((rail) => (

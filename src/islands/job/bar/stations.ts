@@ -6,10 +6,13 @@ import type { Meaning } from '../store/meaning';
 
 export type Edge = 'A' | 'B';
 
+/** Where a station stands on the sheet; its readings are at `${path}.near` and so on. */
+export type StationPath = `bar.edges.${Edge}.stations.${number}`;
+
 /** A station as a row of the entry path. Planned ones have no position of their own yet. */
 export interface StationRow {
   readonly key: string;
-  readonly path: string;
+  readonly path: StationPath;
   readonly at: number;
   /** True while nobody has typed the position: it is where the plan would measure. */
   readonly planned: boolean;
@@ -35,7 +38,7 @@ export function stationRows(
   { standing, drafts }: Pick<Snapshot, 'standing' | 'drafts'>,
   { sheet, stationKeys }: Pick<Meaning['entered'], 'sheet' | 'stationKeys'>,
 ): readonly StationRow[] {
-  const prefix = `bar.edges.${edge}.stations.`;
+  const prefix = `bar.edges.${edge}.stations.` as const;
   const entries = new Map([...standing, ...drafts]);
   const overall = sheet.bar?.overallLength ? (estimate(sheet.bar.overallLength)?.value ?? null) : null;
   const planned = plannedPositions(overall);
@@ -58,7 +61,7 @@ export function stationRows(
 
 function stationRow(
   key: string,
-  prefix: string,
+  prefix: `bar.edges.${Edge}.stations.`,
   at: Entry | undefined,
   planned: readonly number[],
   sheetKeys: readonly string[],
@@ -68,7 +71,7 @@ function stationRow(
   const index = sheetKeys.indexOf(key);
   return {
     key,
-    path: `${prefix}${key}`,
+    path: `${prefix}${Number(key)}`,
     at: read.ok ? read.value.length : (planned[Number(key)] ?? 0),
     planned: typed.trim() === '',
     index: index === -1 ? null : index,

@@ -43,7 +43,7 @@ function bothRows(
     return [
       ...there,
       ...fresh.map(({ key }, i): StationRow => {
-        const path = `bar.edges.${edge}.stations.${key}`;
+        const path = `bar.edges.${edge}.stations.${Number(key)}` as const;
         return { key, path, at: last + ADDED_STEP * (i + 1), planned: true, index: null };
       }),
     ];

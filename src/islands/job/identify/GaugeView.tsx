@@ -1,7 +1,6 @@
 import { ChoiceField } from '../parts/ChoiceField';
 import { EntryField } from '../parts/EntryField';
 import { Group } from '../parts/StepHead';
-import { OPTIONS } from '../options';
 import { GoNoGo } from './GoNoGo';
 
 /** Gauge: of the chain by its drive links, of the bar by its groove. They must be the same. */
@@ -38,7 +37,6 @@ export function GaugeView() {
         <ChoiceField
           path="chain.kickbackClass"
           legend="Class of the chain that came"
-          options={OPTIONS.kickback}
           hint="Low-kickback chain is replaced by low-kickback chain, unless somebody chooses otherwise on record."
         />
       </Group>

@@ -1,8 +1,9 @@
 import { GAUGE_IDS, GAUGES } from '../../../core/families';
+import type { ReadingPath } from '../../../core/sheet';
 import { useField } from '../store/useField';
 
 interface GoNoGoProps {
-  readonly path: string;
+  readonly path: ReadingPath;
   readonly legend: string;
   /** A slot is put over a link and must be wide enough; a tab goes into a groove and must be narrow enough. */
   readonly tool: 'slot' | 'tab';

@@ -1,3 +1,4 @@
+import { readingAt } from '../../../core/sheet';
 import { useCallback, useState, type ComponentType } from 'react';
 import { IdentityFindings } from './IdentityFindings';
 import { NumberCards } from './NumberCards';
@@ -14,17 +15,18 @@ import { useTarget } from '../target';
 
 /** Ways to a number, in the order a hand tries them; and what they weigh against one another. */
 const VIEWS = {
-  marks: { name: 'Marks', View: MarksView, holds: /stamp$|nosePitch$|^driveSprocket\.pitch$|noseTeeth$|teeth$/ },
-  pitch: { name: 'Pitch', View: PitchView, holds: /span|chassis|fileSize|template/ },
-  gauge: { name: 'Gauge', View: GaugeView, holds: /driveLinkThickness|groove$|kickbackClass/ },
-  links: { name: 'Links', View: LinksView, holds: /driveLinks|cutters$|sequence|loopLength/ },
-  loop: { name: 'Length and tension', View: LoopView, holds: /^loop\.|Length$|reach$/ },
-  evidence: { name: 'Evidence', View: EvidenceView, holds: /^setAside$/ },
-} as const satisfies Record<string, { name: string; View: ComponentType; holds: RegExp }>;
+  marks: { name: 'Marks', View: MarksView },
+  pitch: { name: 'Pitch', View: PitchView },
+  gauge: { name: 'Gauge', View: GaugeView },
+  links: { name: 'Links', View: LinksView },
+  loop: { name: 'Length and tension', View: LoopView },
+  evidence: { name: 'Evidence', View: EvidenceView },
+} as const satisfies Record<string, { name: string; View: ComponentType }>;
 type ViewId = keyof typeof VIEWS;
 const VIEW_IDS = Object.keys(VIEWS) as ViewId[];
 
-const viewOf = (path: string): ViewId => VIEW_IDS.find((id) => VIEWS[id].holds.test(path)) ?? 'marks';
+/** The view that shows a reading, as its declaration says. */
+const viewOf = (path: string): ViewId => VIEW_IDS.find((id) => id === readingAt(path)?.told.view) ?? 'marks';
 
 /** Identify: the three numbers of the loop, each with the evidence that settles it. */
 export function Identify() {

@@ -1,7 +1,6 @@
 import { ChoiceField } from '../parts/ChoiceField';
 import { EntryField } from '../parts/EntryField';
 import { Group } from '../parts/StepHead';
-import { OPTIONS } from '../options';
 import { useJob, useJobStore } from '../store/JobContext';
 import { useFrame } from '../../frame/frame-context';
 import { UNNAMED } from '../../frame/preferences';
@@ -43,7 +42,7 @@ export function LinksView() {
         <div className="grid grid-cols-[8rem_11rem_minmax(0,1fr)] gap-4 max-lg:grid-cols-2">
           <EntryField path="chain.cutters" label="Cutters" />
           <EntryField path="chain.loopLength" label="Once round, pulled straight" suffix="unit" />
-          <ChoiceField path="chain.sequence" legend="Sequence" options={OPTIONS.sequence} />
+          <ChoiceField path="chain.sequence" legend="Sequence" />
         </div>
       </Group>
     </>

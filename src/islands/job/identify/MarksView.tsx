@@ -1,9 +1,9 @@
+import type { ReadingPath } from '../../../core/sheet';
 import { codeOf, readStamp } from '../../../core/identify';
 import { list, stampMeaning } from '../../../wording';
 import { ChoiceField } from '../parts/ChoiceField';
 import { EntryField } from '../parts/EntryField';
 import { Group } from '../parts/StepHead';
-import { OPTIONS } from '../options';
 import { useJob } from '../store/JobContext';
 import { useField } from '../store/useField';
 
@@ -25,7 +25,7 @@ export function MarksView() {
             <Stamp path="driveSprocket.stamp" label="Punched on it" placeholder="325-7" />
             <EntryField path="driveSprocket.teeth" label="Teeth" />
           </div>
-          <ChoiceField path="driveSprocket.pitch" legend="Pitch, where it is plain" options={OPTIONS.pitchMark} />
+          <ChoiceField path="driveSprocket.pitch" legend="Pitch, where it is plain" />
         </Group>
         <Group title="Nose" aside="pitch must agree on all three wheels">
           {hard ? (
@@ -37,7 +37,7 @@ export function MarksView() {
                 label="Teeth of the nose"
                 hint="with the bar’s thickness it orders a new nose"
               />
-              <ChoiceField path="bar.nosePitch" legend="Pitch marked on it" options={OPTIONS.pitchMark} />
+              <ChoiceField path="bar.nosePitch" legend="Pitch marked on it" />
             </div>
           )}
         </Group>
@@ -52,7 +52,7 @@ const look = (certain: boolean, read: boolean): string => {
 };
 
 /** A stamp, and under it each piece with what it may mean; codes the shop has learned come first. */
-function Stamp({ path, label, placeholder }: { path: string; label: string; placeholder: string }) {
+function Stamp({ path, label, placeholder }: { path: ReadingPath; label: string; placeholder: string }) {
   const { text } = useField(path);
   const { view } = useJob();
   const { tokens } = readStamp(text);

@@ -5,7 +5,6 @@ import { useFrame } from '../../frame/frame-context';
 import { ChoiceField, ChoicesField } from '../parts/ChoiceField';
 import { EntryField } from '../parts/EntryField';
 import { Group } from '../parts/StepHead';
-import { OPTIONS } from '../options';
 import { useJob } from '../store/JobContext';
 
 /** A pitch known to this standard uncertainty, mm, separates the families even when one is stretched. */
@@ -58,9 +57,9 @@ export function PitchView() {
       </Group>
       <Group title="Low profile or standard?" aside="both are called 3/8; they never interchange">
         <div className="grid grid-cols-[auto_auto_minmax(0,1fr)] gap-x-6 gap-y-2 max-lg:grid-cols-1">
-          <ChoiceField path="chain.chassis" legend="Build beside a known chain" options={OPTIONS.chassis} />
+          <ChoiceField path="chain.chassis" legend="Build beside a known chain" />
           <EntryField path="chain.fileSize" label="Round file used on it" suffix="unit" placeholder="13/64" />
-          <ChoicesField path="chain.template" legend="Templates that fit the rivets" options={OPTIONS.pitchMark} />
+          <ChoicesField path="chain.template" legend="Templates that fit the rivets" />
         </div>
       </Group>
     </>

@@ -1,4 +1,5 @@
 import { useId, type KeyboardEvent } from 'react';
+import type { ReadingPath } from '../../../core/sheet';
 import { useFrame } from '../../frame/frame-context';
 import { writtenBy } from '../caliper/field';
 import { useField } from '../store/useField';
@@ -7,7 +8,7 @@ import { ReadWith } from '../tools/ReadWith';
 import { Conflict } from './Conflict';
 
 interface EntryFieldProps {
-  readonly path: string;
+  readonly path: ReadingPath;
   readonly label: string;
   /** Shown behind the field; `unit` stands for the unit of the screen. */
   readonly suffix?: string | 'unit';

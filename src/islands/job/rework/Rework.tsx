@@ -15,7 +15,6 @@ import { useStations } from '../bar/useStations';
 import { ChoiceField } from '../parts/ChoiceField';
 import { Group, StepHead } from '../parts/StepHead';
 import { Guided } from '../steps/Guided';
-import { OPTIONS } from '../options';
 import { useJob } from '../store/JobContext';
 import { BeforeAfter } from './BeforeAfter';
 import { TurnOvers } from './TurnOvers';
@@ -99,7 +98,7 @@ export function Rework() {
       )}
       {!isFinished && (
         <Group title="Goes back with this edge down" aside="turning over evens the wear">
-          <ChoiceField path="bar.edgeDownNow" legend="Edge down now" options={OPTIONS.edge} />
+          <ChoiceField path="bar.edgeDownNow" legend="Edge down now" />
           <TurnOvers />
         </Group>
       )}

@@ -2,7 +2,6 @@ import { EntryField } from '../parts/EntryField';
 import { useFrame } from '../../frame/frame-context';
 import { exceptionSentence } from '../../../wording';
 import { ChoiceField } from '../parts/ChoiceField';
-import { OPTIONS } from '../options';
 import { useJob } from '../store/JobContext';
 import type { Edge, StationRow } from '../bar/stations';
 
@@ -67,7 +66,7 @@ export function WorkTable({ edge, rows }: { edge: Edge; rows: readonly StationRo
         return (
           <div key={station} className="mt-1 flex flex-wrap items-center gap-3 text-sm">
             <p className="flex-1">{exceptionSentence(stations[station]!.at, saves, unit)}</p>
-            {row && <ChoiceField path={`${row.path}.leaveLow`} legend="Leave it" options={OPTIONS.yesNo} />}
+            {row && <ChoiceField path={`${row.path}.leaveLow`} legend="Leave it" />}
           </div>
         );
       })}

@@ -2,7 +2,6 @@ import { useJob } from '../store/JobContext';
 import { ChoiceField } from '../parts/ChoiceField';
 import { EntryField } from '../parts/EntryField';
 import { Group, StepHead } from '../parts/StepHead';
-import { OPTIONS } from '../options';
 import { useFrame } from '../../frame/frame-context';
 
 const CUTTERS_SHOWN = 4;
@@ -29,14 +28,7 @@ export function ChainStep() {
           <EntryField path="chain.witnessLimit" label="Witness mark at" suffix="unit" />
           <EntryField path="chain.damage.0.cutter" label="Damaged cutter no." />
           <EntryField path="chain.damage.0.setBack" label="Set-back to clear it" suffix="unit" />
-          <ChoiceField
-            path="chain.damage.0.side"
-            legend="Side"
-            options={[
-              { value: 'left', label: 'left' },
-              { value: 'right', label: 'right' },
-            ]}
-          />
+          <ChoiceField path="chain.damage.0.side" legend="Side" />
         </div>
       </Group>
       <Group
@@ -67,8 +59,8 @@ export function ChainStep() {
       </Group>
       <Group title="Looked over">
         <div className="grid grid-cols-2 gap-3">
-          <ChoiceField path="chain.checks.crack" legend="Cracks" options={OPTIONS.crack} />
-          <ChoiceField path="chain.checks.strapBurrs" legend="Strap undersides" options={OPTIONS.straps} />
+          <ChoiceField path="chain.checks.crack" legend="Cracks" />
+          <ChoiceField path="chain.checks.strapBurrs" legend="Strap undersides" />
           <EntryField path="chain.checks.burredTangs" label="Burred tangs" />
           <EntryField path="chain.checks.tightJoints" label="Tight joints" />
         </div>

@@ -1,7 +1,6 @@
 import { Notice } from '../../../ui/parts/Notice';
 import { ChoiceField } from '../parts/ChoiceField';
 import { StepHead } from '../parts/StepHead';
-import { OPTIONS } from '../options';
 import { Guided } from './Guided';
 
 /** Clean: before judging. What was found on the way belongs to the bar, as it was before the rake went in. */
@@ -14,18 +13,17 @@ export function Clean() {
         from the nose, so that dirt is not packed into its bearing.
       </Notice>
       <div className="mt-3 grid grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)] gap-8 max-lg:grid-cols-1">
-        <Guided path="clean.done" acts={OPTIONS.clean} title="In this order" />
+        <Guided path="clean.done" title="In this order" />
         <div className="grid content-start gap-4 border-t border-line py-3">
           <h3 className="font-bold">Found on the way</h3>
-          <ChoiceField path="bar.checks.groove" legend="Groove" options={OPTIONS.groove} />
+          <ChoiceField path="bar.checks.groove" legend="Groove" />
           <ChoiceField
             path="bar.checks.oilHoles"
             legend="Oil holes"
-            options={OPTIONS.oilHoles}
             hint="A blocked hole starves the bar; it condemns nothing."
           />
-          <ChoiceField path="bar.checks.noseDirt" legend="Round the nose sprocket" options={OPTIONS.noseDirt} />
-          <ChoiceField path="bar.checks.resin" legend="Resin on the bar" options={OPTIONS.resin} />
+          <ChoiceField path="bar.checks.noseDirt" legend="Round the nose sprocket" />
+          <ChoiceField path="bar.checks.resin" legend="Resin on the bar" />
         </div>
       </div>
     </>

@@ -1,19 +1,21 @@
 import type { ReactNode } from 'react';
 import { Check } from 'lucide-react';
-import type { Option } from '../../../ui/parts/Choice';
+import type { ReadingPath } from '../../../core/sheet';
+import { choicesAt, type ChoiceWord } from '../../../wording';
 import { useField } from '../store/useField';
 import { Conflict } from '../parts/Conflict';
 
 interface GuidedProps {
   /** Place of the sheet that holds what is done. */
-  readonly path: string;
-  readonly acts: readonly Option[];
+  readonly path: ReadingPath;
+  /** The acts to offer, where they are not all that the place holds. */
+  readonly acts?: readonly ChoiceWord[];
   readonly title: string;
   readonly aside?: ReactNode;
 }
 
 /** A short card of acts in working order; each is ticked off with one tap, in any order. */
-export function Guided({ path, acts, title, aside }: GuidedProps) {
+export function Guided({ path, title, aside, acts = choicesAt(path) }: GuidedProps) {
   const field = useField(path);
   const done = field.text.split(/\s*,\s*/).filter(Boolean);
   const toggle = (act: string) => {

@@ -1,7 +1,6 @@
 import { ChoiceField } from '../parts/ChoiceField';
 import { EntryField } from '../parts/EntryField';
 import { Group, StepHead } from '../parts/StepHead';
-import { OPTIONS } from '../options';
 
 /** Drive sprocket: looked at with every chain change. */
 export function SprocketStep() {
@@ -12,8 +11,8 @@ export function SprocketStep() {
       </StepHead>
       <Group title="What it is">
         <div className="grid gap-3">
-          <ChoiceField path="driveSprocket.type" legend="Kind" options={OPTIONS.sprocketType} />
-          <ChoiceField path="driveSprocket.pitch" legend="Pitch marked on it" options={OPTIONS.pitchMark} />
+          <ChoiceField path="driveSprocket.type" legend="Kind" />
+          <ChoiceField path="driveSprocket.pitch" legend="Pitch marked on it" />
           <EntryField path="driveSprocket.teeth" label="Teeth" hint="drive links taken per turn" />
         </div>
       </Group>
@@ -22,7 +21,7 @@ export function SprocketStep() {
           <EntryField path="driveSprocket.wear" label="Depth of the worn grooves" suffix="unit" />
           <EntryField path="driveSprocket.chainsRun" label="Chains run on it" />
         </div>
-        <ChoiceField path="driveSprocket.turns" legend="Turns" options={OPTIONS.noseTurns} />
+        <ChoiceField path="driveSprocket.turns" legend="Turns" />
       </Group>
     </>
   );

@@ -1,7 +1,6 @@
 import { Notice } from '../../../ui/parts/Notice';
 import { ChoiceField } from '../parts/ChoiceField';
 import { StepHead } from '../parts/StepHead';
-import { OPTIONS } from '../options';
 import { Guided } from './Guided';
 
 /** Strip: make safe, take chain and bar off, and note how the bar sat before that is forgotten. */
@@ -13,22 +12,20 @@ export function Strip() {
         Battery out or spark lead off before anything else. Gloves on: a worn bar edge cuts like a knife.
       </Notice>
       <div className="mt-3 grid grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)] gap-8 max-lg:grid-cols-1">
-        <Guided path="strip.done" acts={OPTIONS.strip} title="In this order" />
+        <Guided path="strip.done" title="In this order" />
         <div className="grid content-start gap-4 border-t border-line py-3">
           <h3 className="font-bold">Seen while stripping</h3>
           <ChoiceField
             path="bar.edgeDown"
             legend="Edge that was down"
-            options={OPTIONS.edge}
             hint="It goes back the other way round. A is down when the stamp reads upright."
           />
           <ChoiceField
             path="chain.checks.resin"
             legend="Resin on the chain"
-            options={OPTIONS.resin}
             hint="Bright chain and bar: it was sharp and oiled. Baked resin: it ran hot."
           />
-          <ChoiceField path="bar.checks.resin" legend="Resin on the bar" options={OPTIONS.resin} />
+          <ChoiceField path="bar.checks.resin" legend="Resin on the bar" />
         </div>
       </div>
     </>

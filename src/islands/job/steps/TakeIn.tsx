@@ -4,7 +4,6 @@ import { ChoiceField, ChoicesField } from '../parts/ChoiceField';
 import { Conflict } from '../parts/Conflict';
 import { EntryField } from '../parts/EntryField';
 import { Group, StepHead } from '../parts/StepHead';
-import { OPTIONS } from '../options';
 import { Photos } from '../photos/Photos';
 import { useJob } from '../store/JobContext';
 import { useField } from '../store/useField';
@@ -26,24 +25,23 @@ export function TakeIn() {
         Before stripping: battery or spark lead off, gloves on, chain brake off. A worn bar edge cuts like a knife.
       </Notice>
       <div className="mt-3 grid gap-4">
-        <ChoicesField path="job.brought" legend="Brought" options={OPTIONS.brought} />
+        <ChoicesField path="job.brought" legend="Brought" />
         <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1.6fr)] gap-4 max-lg:grid-cols-1">
           <Complaint />
-          <ChoicesField path="job.symptoms" legend="Symptoms" options={OPTIONS.symptoms} />
+          <ChoicesField path="job.symptoms" legend="Symptoms" />
         </div>
         <div className="grid grid-cols-2 gap-4 max-lg:grid-cols-1">
-          <ChoiceField path="job.use" legend="Used for" options={OPTIONS.use} />
+          <ChoiceField path="job.use" legend="Used for" />
           <ChoiceField
             path="job.operatorTrained"
             legend="Who runs the saw"
-            options={OPTIONS.trained}
             hint="Decides the kickback class. Local rules come first."
           />
           <div className="grid content-start gap-2">
-            <ChoiceField path="job.turnOver" legend="Bar turned over" options={OPTIONS.turnOver} />
+            <ChoiceField path="job.turnOver" legend="Bar turned over" />
             <TurnLog />
           </div>
-          <ChoiceField path="job.sharpening" legend="How they sharpen" options={OPTIONS.sharpening} />
+          <ChoiceField path="job.sharpening" legend="How they sharpen" />
         </div>
       </div>
       <div className="mt-4">

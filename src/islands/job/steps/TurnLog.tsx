@@ -1,5 +1,4 @@
 import { turnLogSentence } from '../../../wording';
-import { OPTIONS } from '../options';
 import { ChoiceField } from '../parts/ChoiceField';
 import { useJob } from '../store/JobContext';
 
@@ -15,7 +14,6 @@ export function TurnLog() {
       <ChoiceField
         path="saw.sameBar"
         legend="Same bar as at the last service"
-        options={OPTIONS.yesNo}
         hint="Of another bar the log tells nothing."
       />
     </>

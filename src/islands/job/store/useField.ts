@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import type { InstrumentId } from '../../../core/quantity';
-import { entryPlace, type EntryProblem } from '../../../core/sheet';
+import type { EntryProblem, ReadingPath } from '../../../core/sheet';
 import { entryProblem } from '../../../wording';
 import { useFrame } from '../../frame/frame-context';
 import { UNNAMED } from '../../frame/preferences';
@@ -63,7 +63,7 @@ export function fieldState(
 ): FieldState {
   const draft = drafts.get(path);
   const there = standing.get(path);
-  const isLength = entryPlace(path)?.field.kind === 'quantity';
+  const isLength = lengthAt(path) !== null;
   const problem: EntryProblem | undefined = refused.find((each) => each.path === path)?.problem;
   return {
     path,
@@ -108,7 +108,7 @@ export function useFieldActions(): FieldActions {
 }
 
 /** Connects a field with its place of the sheet. */
-export function useField(path: string): Field {
+export function useField(path: ReadingPath): Field {
   const { snapshot, entered } = useJob();
   const { unit } = useFrame();
   const { type, enter, set, resolve, cycleTool } = useFieldActions();

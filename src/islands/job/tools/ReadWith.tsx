@@ -1,5 +1,4 @@
 import { estimate, parseReading, type InstrumentId } from '../../../core/quantity';
-import { fieldSpec } from '../../../core/sheet';
 import { useFrame } from '../../frame/frame-context';
 import { useJob } from '../store/JobContext';
 import { useFieldActions } from '../store/useField';
@@ -21,7 +20,7 @@ export function ReadWith({ path, of }: { path: string; of: string }) {
     takeTool(length.kind, taken);
     setTool(path, taken === length.usual ? null : taken);
   };
-  const read = hasText ? parseReading(there.text, fieldSpec(length.field), there.unit, tool) : null;
+  const read = hasText ? parseReading(there.text, length.spec, there.unit, tool) : null;
   const value = read?.ok ? estimate(read.value) : null;
   return (
     <span className="flex min-w-0 flex-wrap items-center gap-x-1.5 text-sm text-ink-soft">

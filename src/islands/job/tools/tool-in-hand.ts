@@ -1,6 +1,6 @@
 import { useSyncExternalStore } from 'react';
-import { FIELD_KINDS, INSTRUMENT_IDS, type FieldKind, type InstrumentId } from '../../../core/quantity';
-import { entryPlace, fieldSpec, type SheetField } from '../../../core/sheet';
+import { FIELD_KINDS, INSTRUMENT_IDS, type FieldKind, type FieldSpec, type InstrumentId } from '../../../core/quantity';
+import { readingAt } from '../../../core/sheet';
 
 /** The tool in hand for each kind of reading; what is not named is measured with the usual one. */
 export type ToolsInHand = Readonly<Partial<Record<FieldKind, InstrumentId>>>;
@@ -61,11 +61,9 @@ export function useToolsInHand(): ToolsInHand {
 /** The length that stands at a place of the sheet; null for anything else. */
 export function lengthAt(
   path: string,
-): { readonly field: SheetField; readonly kind: FieldKind; readonly usual: InstrumentId } | null {
-  const place = entryPlace(path)?.field;
-  if (place?.kind !== 'quantity') return null;
-  const { kind, instrument } = fieldSpec(place.field);
-  return { field: place.field, kind, usual: instrument };
+): { readonly spec: FieldSpec; readonly kind: FieldKind; readonly usual: InstrumentId } | null {
+  const kind = readingAt(path)?.kind;
+  return kind?.kind === 'length' ? { spec: kind.spec, kind: kind.spec.kind, usual: kind.spec.instrument } : null;
 }
 
 /** The tool that a reading typed at a place is stored with: null where it is the usual one. */

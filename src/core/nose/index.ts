@@ -1,0 +1,2 @@
+/** The nose. */
+export * from './readings';

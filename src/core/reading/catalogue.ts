@@ -1,0 +1,102 @@
+import { z } from 'zod';
+import { declaredOf, type Kind } from './declare';
+import { isMember, isSide } from './place';
+import type { Told } from './told';
+
+/** A reading: what it is, and all that is told of it. */
+export interface Reading {
+  /** Which one, whatever edge or member of a list: `bar.edges.stations.near`. */
+  readonly id: string;
+  readonly kind: Kind;
+  readonly told: Told;
+}
+
+/** A place of the sheet: one reading, a group of them, or a list. */
+export type Place = ReadingPlace | GroupPlace | ListPlace;
+
+export interface ReadingPlace {
+  readonly is: 'reading';
+  readonly reading: Reading;
+}
+
+export interface GroupPlace {
+  readonly is: 'group';
+  readonly id: string;
+  readonly told: Told;
+  readonly members: ReadonlyMap<string, Place>;
+  /** Members without which the group says nothing. */
+  readonly must: readonly string[];
+  /** Lists that stand, empty, where nothing is said of them. */
+  readonly empty: readonly string[];
+}
+
+export interface ListPlace {
+  readonly is: 'list';
+  readonly id: string;
+  readonly told: Told;
+  readonly item: Place;
+  readonly most: number;
+  /** The reading that members stand in order by; else by their numbers. */
+  readonly orderedBy: string | null;
+}
+
+/** Takes off `optional` and `default` wrappers. */
+function bare(schema: z.core.$ZodType): z.core.$ZodType {
+  return schema instanceof z.ZodOptional || schema instanceof z.ZodDefault ? bare(schema.def.innerType) : schema;
+}
+
+/** What holds for all within: not what is meant, needed, idle or led to, which is said of one thing only. */
+function handedDown({ minutes, step, view, nose }: Told): Told {
+  return {
+    ...(minutes === undefined ? {} : { minutes }),
+    ...(step === undefined ? {} : { step }),
+    ...(view === undefined ? {} : { view }),
+    ...(nose === undefined ? {} : { nose }),
+  };
+}
+
+const keysOf = (shape: Record<string, z.core.$ZodType>, is: (member: z.core.$ZodType) => boolean): readonly string[] =>
+  Object.keys(shape).filter((key) => is(shape[key]!));
+
+/** Reads a declared schema as places, each with what is told of it and of the groups around it. */
+export function placeOf(schema: z.core.$ZodType, id = '', around: Told = {}): Place {
+  const inner = bare(schema);
+  const declared = declaredOf(inner);
+  const told = { ...around, ...declared?.told };
+  if (declared?.kind) return { is: 'reading', reading: { id, kind: declared.kind, told } };
+  const below = handedDown(told);
+  if (inner instanceof z.ZodArray && declared?.list) {
+    const { most, orderedBy = null } = declared.list;
+    return { is: 'list', id, told, item: placeOf(inner.def.element, id, below), most, orderedBy };
+  }
+  if (!(inner instanceof z.ZodObject)) throw new Error(`${id} was not declared as a reading.`);
+  const shape = inner.shape as Record<string, z.core.$ZodType>;
+  const idOf = (key: string) => (isSide(key) ? id : id === '' ? key : `${id}.${key}`);
+  return {
+    is: 'group',
+    id,
+    told,
+    members: new Map(Object.entries(shape).map(([key, member]) => [key, placeOf(member, idOf(key), below)])),
+    must: keysOf(shape, (member) => !(member instanceof z.ZodOptional || member instanceof z.ZodDefault)),
+    empty: keysOf(shape, (member) => member instanceof z.ZodDefault),
+  };
+}
+
+/** The place that a path such as `bar.edges.A.stations.2.near` leads to; null where there is none. Nothing is remembered of what strangers ask for. */
+export function placeAt(root: Place, path: string): Place | null {
+  let at: Place | undefined = root;
+  for (const key of path.split('.')) {
+    if (at?.is === 'group') at = at.members.get(key);
+    else if (at?.is === 'list' && isMember(key)) at = at.item;
+    else return null;
+  }
+  return at ?? null;
+}
+
+/** All readings of a place in their order, each once. */
+export function readingsOf(place: Place): readonly Reading[] {
+  if (place.is === 'reading') return [place.reading];
+  if (place.is === 'list') return readingsOf(place.item);
+  const all = [...place.members.values()].flatMap(readingsOf);
+  return [...new Map(all.map((reading) => [reading.id, reading])).values()];
+}

@@ -1,0 +1,14 @@
+/** The steps of a job in working order. */
+export const STEPS = [
+  'take-in',
+  'strip',
+  'identify',
+  'clean',
+  'bar',
+  'chain',
+  'sprocket',
+  'decide',
+  'rework',
+  'order',
+] as const;
+export type Step = (typeof STEPS)[number];

@@ -1,0 +1,59 @@
+import type { Step } from './step';
+
+/** Parts that a verdict is given on. */
+export const PARTS = ['bar', 'chain', 'driveSprocket', 'nose'] as const;
+export type Part = (typeof PARTS)[number];
+
+/** Why a reading that stands on the sheet may move nothing. */
+export type IdleReason =
+  /** Kept on record; no limit and no number rests on it. */
+  | { readonly code: 'recorded' }
+  /** It counts together with others that are not there, or say nothing that it goes with. */
+  | { readonly code: 'goes-with'; readonly readings: readonly string[] }
+  /** The second measurement, after the rework, stands in its place. */
+  | { readonly code: 'measured-again' }
+  /** It belongs to the other kind of nose. */
+  | { readonly code: 'other-nose' };
+
+/** What a reading's reason for moving nothing may depend on. */
+export interface Around {
+  /** The group that the reading stands in, as read. */
+  readonly group: Readonly<Record<string, unknown>>;
+  /** Whether anything tells the link that widths are held against. */
+  readonly hasLink: boolean;
+}
+
+/** Which verdicts wait for a reading. */
+export interface Needed {
+  readonly by: readonly Part[];
+  /** Readings that do as well, by their ids. */
+  readonly orElse?: readonly string[];
+  /** What is asked for, where it is no single place. */
+  readonly asks?: string;
+  /** Whether what stands there will do; by itself anything that stands does. */
+  readonly enough?: (value: unknown) => boolean;
+}
+
+/** All that is true of a reading whoever asks. What is told of a group holds for all within that does not say otherwise. */
+export interface Told {
+  /** What it means, for the format and for people. */
+  readonly means?: string;
+  /** Minutes a hand needs for it (shop's figure). */
+  readonly minutes?: number;
+  /** The step in which it is made. */
+  readonly step?: Step;
+  /** The view of that step which shows it, where it has several. */
+  readonly view?: string;
+  readonly needed?: Needed;
+  /** The kind of nose that it belongs to. */
+  readonly nose?: 'sprocket' | 'hard';
+  /** Why it may move nothing, as it stands; it moves something where this is null or not told. */
+  readonly idle?: IdleReason | ((around: Around) => IdleReason | null);
+  /** The reading of a group to begin with; else its first. */
+  readonly leads?: string;
+}
+
+export const recorded: IdleReason = { code: 'recorded' };
+export const measuredAgain: IdleReason = { code: 'measured-again' };
+/** It counts only together with these, named as one points at them. */
+export const goesWith = (...readings: readonly string[]): IdleReason => ({ code: 'goes-with', readings });

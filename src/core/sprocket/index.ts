@@ -1,0 +1,2 @@
+/** The drive sprocket. */
+export * from './readings';

@@ -1,0 +1,76 @@
+import { figure, goesWith, group, listOf, oneOf, recorded, someOf, words, yesNo } from '../reading';
+
+/** The complaint as symptoms, in the order a counter hears them. */
+export const SYMPTOMS = [
+  'cuts-curved-left',
+  'cuts-curved-right',
+  'chain-comes-off',
+  'runs-hot',
+  'fine-dust',
+  'needs-force',
+  'eats-chains',
+  'vibrates',
+  'will-not-oil',
+  'will-not-take-up-tension',
+] as const;
+
+export const USES = ['bucking', 'limbing', 'milling', 'felling', 'rescue'] as const;
+
+/** What the customer put on the counter. */
+export const BROUGHT = ['whole-saw', 'bar', 'chain', 'drive-sprocket', 'scrap'] as const;
+
+/** How the chain gets sharpened. */
+export const SHARPENING = ['hand', 'guide', 'grinder', 'never'] as const;
+
+const SIDES = ['A', 'B'] as const;
+
+/** What the customer says. */
+export const jobReadings = group(
+  {
+    reference: words(80, { idle: recorded }),
+    symptoms: someOf(SYMPTOMS),
+    use: oneOf(USES),
+    operatorTrained: yesNo({ means: 'Decides the kickback class.' }),
+    brought: someOf(BROUGHT),
+    sharpening: oneOf(SHARPENING),
+    kickbackChoice: words(500, {
+      means: 'Why standard chain was chosen although low-kickback chain fits the user: the recorded choice.',
+      step: 'order',
+    }),
+    turnOver: oneOf(['never', 'sometimes', 'every-chain', 'every-sharpening']),
+    complaint: words(2000, { means: "In the customer's words." }),
+  },
+  { step: 'take-in', minutes: 0.2 },
+);
+
+/** Services that a log goes back. */
+export const MOST_SERVICES = 12;
+
+/** The saw that the parts come from, and what the shop knows of it. */
+export const sawReadings = group(
+  {
+    label: words(120, { idle: recorded }),
+    mount: words(40),
+    oilHole: words(40),
+    maxRpm: figure({ to: 30000 }, { means: 'Revolutions per minute.', idle: goesWith('driveSprocket.teeth') }),
+    turnLog: listOf(group({ came: oneOf(SIDES), went: oneOf(SIDES) }), MOST_SERVICES, {
+      means: 'The edge that was down at each earlier service, as the bar came and as it went back; oldest first.',
+      idle: goesWith('bar.edgeDown'),
+    }),
+    sameBar: yesNo({
+      means: 'False where another bar is on the saw now: then the log does not count.',
+      idle: goesWith('saw.turnLog'),
+    }),
+  },
+  { step: 'take-in', minutes: 0.2 },
+);
+
+/** Making safe and stripping, in working order. */
+export const STRIP_ACTS = ['power-off', 'gloves', 'brake-off', 'cover-off', 'tension-back', 'bar-off'] as const;
+
+export const stripReadings = group({ done: someOf(STRIP_ACTS) }, { step: 'strip', minutes: 0.2 });
+
+/** Cleaning before judging, in working order. */
+export const CLEAN_ACTS = ['rake-groove', 'clear-oil-holes', 'wipe-resin', 'blow-out', 'light-under'] as const;
+
+export const cleanReadings = group({ done: someOf(CLEAN_ACTS) }, { step: 'clean', minutes: 0.2 });
