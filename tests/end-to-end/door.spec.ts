@@ -188,7 +188,7 @@ test('whatever is sent, nothing answers with a fault of ours, hangs or grows', a
           expect(status, `${method} ${path}: ${text.slice(0, 200)}`).toBeLessThan(500);
         },
       ),
-      { seed: SEED, numRuns: 40 },
+      { seed: SEED, numRuns: 25 },
     );
   for (const path of ASKED)
     await fc.assert(
@@ -199,7 +199,7 @@ test('whatever is sent, nothing answers with a fault of ours, hangs or grows', a
         const { status, text } = await send({ path: `${fill(path, any)}?${search}` });
         expect(status, `${path}?${search}: ${text.slice(0, 200)}`).toBeLessThan(500);
       }),
-      { seed: SEED, numRuns: 25 },
+      { seed: SEED, numRuns: 15 },
     );
   const after = await memory();
   expect(after).toBeGreaterThan(0);

@@ -16,7 +16,10 @@ async function misplaced(page: Page): Promise<string[]> {
       .filter((element) => element.checkVisibility() && !fixed?.contains(element))
       .map((element) => ({ element, box: element.getBoundingClientRect() }))
       .filter(({ box }) => box.width > 1 && box.height > 1);
-    const outside = controls.filter(({ box }) => box.left < 0 || box.right > innerWidth + 1);
+    // A wide table scrolls by itself.
+    const outside = controls.filter(
+      ({ element, box }) => (box.left < 0 || box.right > innerWidth + 1) && !element.closest('.overflow-x-auto'),
+    );
     const over = controls.flatMap((one, i) =>
       controls.slice(i + 1).flatMap((other) => {
         if (one.element.contains(other.element) || other.element.contains(one.element)) return [];

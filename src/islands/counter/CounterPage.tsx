@@ -2,6 +2,7 @@ import type { ShopView } from '../../contract';
 import { Frame } from '../frame/Frame';
 import type { KeyHelp } from '../frame/keys';
 import type { Preferences } from '../frame/preferences';
+import { ServerData } from '../frame/server-data';
 import { Answer } from './Answer';
 import { KeepIt } from './KeepIt';
 import { Shelf } from './Shelf';
@@ -17,7 +18,9 @@ const KEYS: readonly KeyHelp[] = [
 export function CounterPage({ shop, preferences }: { shop: ShopView; preferences: Preferences }) {
   return (
     <Frame shop={shop} preferences={preferences} place="counter" keys={KEYS}>
-      <Counter />
+      <ServerData>
+        <Counter />
+      </ServerData>
     </Frame>
   );
 }

@@ -6,6 +6,7 @@ import { FrameContext, type FrameValue } from './frame-context';
 import { KeySheet } from './KeySheet';
 import { remember, type Preferences } from './preferences';
 import { useEscapeFromFields, type KeyHelp } from './keys';
+import { WhereTroubleEnds } from './Trouble';
 
 const never = () => () => undefined;
 
@@ -28,11 +29,22 @@ interface FrameProps {
   readonly under?: (frame: FrameValue) => ReactNode;
   /** True when the page must not scroll: its zones do. */
   readonly fixed?: boolean;
+  /** True while something of the page is still fetched: it does not answer yet. */
+  readonly waits?: boolean;
   readonly children: ReactNode;
 }
 
 /** The frame of every place: band on top, one main act below. */
-export function Frame({ shop: given, preferences, place, keys = [], under, fixed = false, children }: FrameProps) {
+export function Frame({
+  shop: given,
+  preferences,
+  place,
+  keys = [],
+  under,
+  fixed = false,
+  waits = false,
+  children,
+}: FrameProps) {
   const [unit, setUnitState] = useState(preferences.unit);
   const [bench, setBenchState] = useState(preferences.bench);
   const [who, setWhoState] = useState(preferences.who);
@@ -67,12 +79,14 @@ export function Frame({ shop: given, preferences, place, keys = [], under, fixed
   return (
     <FrameContext value={value}>
       <div
-        data-ready={ready}
+        data-ready={ready && !waits}
         className={fixed ? 'flex h-dvh flex-col max-md:h-auto max-md:min-h-dvh' : 'flex min-h-dvh flex-col'}
       >
         <Band place={place} onShop={setShop} />
         {under?.(value)}
-        <main className={fixed ? 'min-h-0 flex-1' : 'mx-auto w-full max-w-[1240px] flex-1 px-5 py-5'}>{children}</main>
+        <main className={fixed ? 'min-h-0 flex-1' : 'mx-auto w-full max-w-[1240px] flex-1 px-5 py-5'}>
+          <WhereTroubleEnds>{children}</WhereTroubleEnds>
+        </main>
       </div>
       <KeySheet keys={keys} />
     </FrameContext>

@@ -35,7 +35,10 @@ export function useKeys(onKey: (key: string, before: string | null) => boolean):
   useEffect(() => {
     let last: { key: string; at: number } | null = null;
     const listen = (event: KeyboardEvent) => {
-      if (event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return;
+      // A bracket may need AltGr, which some systems report as Ctrl and Alt together.
+      const isAltGr = event.getModifierState('AltGraph') || (event.ctrlKey && event.altKey && event.key.length === 1);
+      if (!isAltGr && (event.ctrlKey || event.altKey)) return;
+      if (event.metaKey || event.defaultPrevented) return;
       if (isTyping(event.target) || document.querySelector('dialog[open]')) return;
       const before = last && event.timeStamp - last.at < 1000 ? last.key : null;
       last = { key: event.key, at: event.timeStamp };

@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useState } from 'react';
+import { Suspense, useCallback, useEffect, useState } from 'react';
 import { STEPS, type Step } from '../../core/assess';
 import { readingAt, type Askable } from '../../core/sheet';
 import type { JobView } from '../../contract';
@@ -6,11 +6,12 @@ import { Plates } from '../../ui/parts/Plates';
 import { Frame } from '../frame/Frame';
 import { useFrame } from '../frame/frame-context';
 import { useKeys, type KeyHelp } from '../frame/keys';
+import { WhereTroubleEnds } from '../frame/Trouble';
 import { UNNAMED, type Preferences } from '../frame/preferences';
 import { jointsOf, platesOf, setJointsOf } from './plates';
 import { destinationOf } from './places';
 import { StepList } from './StepList';
-import { STEP_VIEWS } from './steps';
+import { fetchStepsAhead, STEP_VIEWS } from './steps';
 import { JobProvider, useJob } from './store/JobContext';
 import { Tag } from './Tag';
 import { TargetContext, type Target } from './target';
@@ -38,18 +39,20 @@ interface JobPageProps {
  * the steps as a menu, the instrument.
  */
 export function JobPage({ view, preferences, step }: JobPageProps) {
+  const [opened, setOpened] = useState(false);
+  const onOpened = useCallback(() => setOpened(true), []);
   return (
-    <Frame shop={view.shop} preferences={preferences} place="bench" keys={KEYS} fixed>
-      <JobInFrame view={view} asked={step} />
+    <Frame shop={view.shop} preferences={preferences} place="bench" keys={KEYS} fixed waits={!opened}>
+      <JobInFrame view={view} asked={step} onOpened={onOpened} />
     </Frame>
   );
 }
 
-function JobInFrame({ view, asked }: { view: JobView; asked: string }) {
+function JobInFrame({ view, asked, onOpened }: { view: JobView; asked: string; onOpened: () => void }) {
   const { who } = useFrame();
   return (
     <JobProvider view={view} who={who || UNNAMED}>
-      <Job asked={asked} />
+      <Job asked={asked} onOpened={onOpened} />
     </JobProvider>
   );
 }
@@ -66,7 +69,17 @@ function useGoTo(): readonly [Target, (path: string) => void] {
   return [target, useCallback((path) => setTarget(({ count }) => ({ path, count: count + 1 })), [])];
 }
 
-function Job({ asked }: { asked: string }) {
+/** Says that a step answers keys and taps, and then fetches the others while nothing else is to do. */
+function Opened({ onOpened }: { onOpened: () => void }) {
+  useEffect(() => {
+    onOpened();
+    const idle = window.requestIdleCallback(fetchStepsAhead);
+    return () => window.cancelIdleCallback(idle);
+  }, [onOpened]);
+  return null;
+}
+
+function Job({ asked, onOpened }: { asked: string; onOpened: () => void }) {
   const { appraisal, entered, steps } = useJob();
   const [step, setStep] = useState<Step>(
     () => STEPS.find((each) => each === asked) ?? steps.find(({ state }) => state === 'open')?.step ?? 'decide',
@@ -124,7 +137,12 @@ function Job({ asked }: { asked: string }) {
           tabIndex={-1}
         >
           <TargetContext value={target}>
-            <StepView onOpen={open} />
+            <WhereTroubleEnds view={step}>
+              <Suspense fallback={<p className="py-3 text-ink-soft">Fetching this step…</p>}>
+                <StepView onOpen={open} />
+                <Opened onOpened={onOpened} />
+              </Suspense>
+            </WhereTroubleEnds>
           </TargetContext>
         </div>
         <Tag step={step} onMeasure={measure} onShow={show} />

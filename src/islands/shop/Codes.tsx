@@ -6,6 +6,7 @@ import { Empty, Notice } from '../../ui/parts/Notice';
 import { gaugeLabel, pitchMarkLabel } from '../../wording';
 import { api, RequestFailed } from '../frame/api';
 import { useFrame } from '../frame/frame-context';
+import { useChangedHere } from '../frame/server-data';
 import { UNNAMED } from '../frame/preferences';
 
 interface Draft {
@@ -18,14 +19,15 @@ interface Draft {
 const EMPTY: Draft = { code: '', pitch: '', gauge: '', note: '' };
 
 /** Codes punched into drive links, as the shop has learned them: makers use systems of their own. */
-export function Codes({ codes: given }: { codes: readonly LearnedCodeView[] }) {
+export function Codes({ codes }: { codes: readonly LearnedCodeView[] }) {
   const { who } = useFrame();
-  const [codes, setCodes] = useState(given);
+  const changedHere = useChangedHere();
   const [draft, setDraft] = useState<Draft>(EMPTY);
   const [refused, setRefused] = useState<string | null>(null);
   const send = async (work: () => Promise<readonly LearnedCodeView[]>, after: () => void) => {
     try {
-      setCodes(await work());
+      await work();
+      await changedHere();
       setRefused(null);
       after();
     } catch (error) {

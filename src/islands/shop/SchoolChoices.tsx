@@ -4,14 +4,16 @@ import { Choice } from '../../ui/parts/Choice';
 import { Notice } from '../../ui/parts/Notice';
 import { schoolAnswer, schoolName } from '../../wording';
 import { api, RequestFailed } from '../frame/api';
+import { useChangedHere } from '../frame/server-data';
 
 /** Where practitioners disagree the shop chooses; both schools stay named. */
-export function SchoolChoices({ schools: given }: { schools: Schools }) {
-  const [schools, setSchools] = useState(given);
+export function SchoolChoices({ schools }: { schools: Schools }) {
+  const changedHere = useChangedHere();
   const [refused, setRefused] = useState<string | null>(null);
   const choose = async (school: SchoolId, answer: string) => {
     try {
-      setSchools(await api.put<Schools>('/api/schools', { school, answer }));
+      await api.put('/api/schools', { school, answer });
+      await changedHere();
       setRefused(null);
     } catch (error) {
       setRefused(error instanceof RequestFailed ? error.message : 'It was not stored. Try again.');

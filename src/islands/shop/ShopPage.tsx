@@ -1,8 +1,8 @@
 import { useId, useState, type FormEvent } from 'react';
-import { DEFAULT_LIMITS, LIMIT_IDS, type Limit, type LimitId, type Limits as LimitSet } from '../../core/families';
+import { DEFAULT_LIMITS, LIMIT_IDS, type Limit, type LimitId } from '../../core/families';
 import type { ShopPageView } from '../../contract';
 import { Notice } from '../../ui/parts/Notice';
-import { Tabs } from '../../ui/parts/Tabs';
+import { Tabbed, TabList, TabPanel } from '../../ui/parts/Tabs';
 import { limitName, provenanceWord } from '../../wording';
 import { api, RequestFailed } from '../frame/api';
 import { Frame } from '../frame/Frame';
@@ -11,6 +11,7 @@ import { Codes } from './Codes';
 import { SchoolChoices } from './SchoolChoices';
 import { Supplier } from './Supplier';
 import { UNNAMED, type Preferences } from '../frame/preferences';
+import { ServerData, useServerData, useChangedHere } from '../frame/server-data';
 
 const VIEWS = { limits: 'Limits', codes: 'Codes', schools: 'Schools', supplier: 'Supplier' } as const;
 type View = keyof typeof VIEWS;
@@ -23,7 +24,16 @@ interface ShopPageProps {
 }
 
 /** Shop: the limits every judgement is made with, the codes the shop has learned, and the supplier it practises with. */
-export function ShopPage({ view, preferences, asked }: ShopPageProps) {
+export function ShopPage(props: ShopPageProps) {
+  return (
+    <ServerData>
+      <Shop {...props} />
+    </ServerData>
+  );
+}
+
+function Shop({ view: arrived, preferences, asked }: ShopPageProps) {
+  const view = useServerData('/api/shop', arrived);
   const [chosen, setChosen] = useState<View>(
     () => (Object.keys(VIEWS) as View[]).find((each) => each === asked) ?? 'limits',
   );
@@ -33,28 +43,24 @@ export function ShopPage({ view, preferences, asked }: ShopPageProps) {
   };
   return (
     <Frame shop={view.shop} preferences={preferences} place="shop">
-      <div className="mb-3 flex flex-wrap items-center gap-x-6">
-        <h1 className="text-2xl font-extrabold">Shop</h1>
-        <Tabs
-          label="Shop"
-          panel="shop-view"
-          tabs={(Object.keys(VIEWS) as View[]).map((id) => ({ id, name: VIEWS[id] }))}
-          chosen={chosen}
-          onChoose={choose}
-        />
-      </div>
-      <div role="tabpanel" id="shop-view" aria-labelledby={`tab-${chosen}`}>
-        {chosen === 'limits' && <Limits view={view} />}
-        {chosen === 'codes' && <Codes codes={view.codes} />}
-        {chosen === 'schools' && <SchoolChoices schools={view.schools} />}
-        {chosen === 'supplier' && <Supplier mood={view.supplier} />}
-      </div>
+      <Tabbed chosen={chosen} onChoose={choose}>
+        <div className="mb-3 flex flex-wrap items-center gap-x-6">
+          <h1 className="text-2xl font-extrabold">Shop</h1>
+          <TabList label="Shop" tabs={(Object.keys(VIEWS) as View[]).map((id) => ({ id, name: VIEWS[id] }))} />
+        </div>
+        <TabPanel of={chosen}>
+          {chosen === 'limits' && <Limits view={view} />}
+          {chosen === 'codes' && <Codes codes={view.codes} />}
+          {chosen === 'schools' && <SchoolChoices schools={view.schools} />}
+          {chosen === 'supplier' && <Supplier mood={view.supplier} />}
+        </TabPanel>
+      </Tabbed>
     </Frame>
   );
 }
 
 function Limits({ view }: { view: ShopPageView }) {
-  const [limits, setLimits] = useState(view.limits);
+  const { limits } = view;
   return (
     <>
       <p className="mb-3 max-w-prose text-ink-soft">
@@ -63,7 +69,7 @@ function Limits({ view }: { view: ShopPageView }) {
       </p>
       <div className="border-t-2 border-ink">
         {LIMIT_IDS.map((id) => (
-          <LimitRow key={`${id}${limits[id].value}`} id={id} limit={limits[id]} onChanged={setLimits} />
+          <LimitRow key={id} id={id} limit={limits[id]} />
         ))}
       </div>
       <Changes changes={view.changes} />
@@ -71,22 +77,24 @@ function Limits({ view }: { view: ShopPageView }) {
   );
 }
 
-function LimitRow({ id, limit, onChanged }: { id: LimitId; limit: Limit; onChanged: (limits: LimitSet) => void }) {
+function LimitRow({ id, limit }: { id: LimitId; limit: Limit }) {
   const { who } = useFrame();
-  const [value, setValue] = useState(String(limit.value));
-  const [source, setSource] = useState(limit.source ?? '');
+  const changedHere = useChangedHere();
+  // What is half typed stays, even where the limit is changed elsewhere meanwhile.
+  const [typed, setTyped] = useState<{ value?: string; source?: string }>({});
+  const { value = String(limit.value), source = limit.source ?? '' } = typed;
   const [refused, setRefused] = useState<string | null>(null);
   const errorId = useId();
   const touched = value !== String(limit.value) || source !== (limit.source ?? '');
   const send = async (next: string | null) => {
     try {
-      onChanged(
-        await api.put<LimitSet>(`/api/limits/${id}`, {
-          by: who || UNNAMED,
-          value: next,
-          source: next === null || source.trim() === '' ? null : source,
-        }),
-      );
+      await api.put(`/api/limits/${id}`, {
+        by: who || UNNAMED,
+        value: next,
+        source: next === null || source.trim() === '' ? null : source,
+      });
+      await changedHere();
+      setTyped({});
       setRefused(null);
     } catch (error) {
       setRefused(error instanceof RequestFailed ? error.message : 'The limit was not saved.');
@@ -112,7 +120,7 @@ function LimitRow({ id, limit, onChanged }: { id: LimitId; limit: Limit; onChang
           value={value}
           aria-invalid={refused !== null}
           aria-describedby={errorId}
-          onChange={({ target }) => setValue(target.value)}
+          onChange={({ target }) => setTyped({ ...typed, value: target.value })}
         />
         <span className="figures text-sm">{limit.unit === 'count' ? '' : limit.unit}</span>
       </label>
@@ -123,7 +131,7 @@ function LimitRow({ id, limit, onChanged }: { id: LimitId; limit: Limit; onChang
           className="entry w-full"
           placeholder="maker’s source"
           value={source}
-          onChange={({ target }) => setSource(target.value)}
+          onChange={({ target }) => setTyped({ ...typed, source: target.value })}
         />
       </label>
       <span className="flex gap-2">

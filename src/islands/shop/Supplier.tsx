@@ -3,6 +3,7 @@ import type { SupplierMood } from '../../contract';
 import { Choice } from '../../ui/parts/Choice';
 import { Notice } from '../../ui/parts/Notice';
 import { api } from '../frame/api';
+import { useChangedHere } from '../frame/server-data';
 
 const MOODS: readonly { readonly value: SupplierMood; readonly label: string }[] = [
   { value: 'usual', label: 'as usual' },
@@ -12,12 +13,13 @@ const MOODS: readonly { readonly value: SupplierMood; readonly label: string }[]
 ];
 
 /** The simulated supplier: how it behaves can be set, to see that the counter goes on without it. */
-export function Supplier({ mood: given }: { mood: SupplierMood }) {
-  const [mood, setMood] = useState(given);
+export function Supplier({ mood }: { mood: SupplierMood }) {
+  const changedHere = useChangedHere();
   const [failed, setFailed] = useState(false);
   const choose = async (next: SupplierMood) => {
     try {
-      setMood((await api.put<{ mood: SupplierMood }>('/api/supplier/mood', { mood: next })).mood);
+      await api.put('/api/supplier/mood', { mood: next });
+      await changedHere();
       setFailed(false);
     } catch {
       setFailed(true);

@@ -3,6 +3,7 @@ import type { StockImportView } from '../../contract';
 import { Notice } from '../../ui/parts/Notice';
 import { api, RequestFailed } from '../frame/api';
 import { useFrame } from '../frame/frame-context';
+import { useChangedHere } from '../frame/server-data';
 import { UNNAMED } from '../frame/preferences';
 
 interface Undone {
@@ -19,10 +20,12 @@ export function undoneSentence({ restored, kept }: Undone): string {
 /** Lists taken in lately. Each can be undone as one. */
 export function Imports({ imports }: { imports: readonly StockImportView[] }) {
   const { who } = useFrame();
+  const changedHere = useChangedHere();
   const [said, setSaid] = useState<{ id: string; text: string; bad: boolean } | null>(null);
   const undo = async (id: string) => {
     try {
       const undone = await api.post<Undone>(`/api/stock/imports/${id}/undo`, { by: who || UNNAMED });
+      await changedHere();
       setSaid({ id, text: undoneSentence(undone), bad: false });
     } catch (error) {
       setSaid({ id, text: error instanceof RequestFailed ? error.message : 'It was not undone.', bad: true });
@@ -52,14 +55,7 @@ export function Imports({ imports }: { imports: readonly StockImportView[] }) {
           </li>
         ))}
       </ul>
-      {said && !said.bad && (
-        <Notice kind="good">
-          Undone.{' '}
-          <a className="underline" href="/stock">
-            Show the shelf as it is now
-          </a>
-        </Notice>
-      )}
+      {said && !said.bad && <Notice kind="good">Undone. The shelf above is as it is now.</Notice>}
     </section>
   );
 }

@@ -5,15 +5,16 @@ import { Notice } from '../../ui/parts/Notice';
 import { familyLabel, stockKindWord } from '../../wording';
 import { api, RequestFailed } from '../frame/api';
 import { useFrame } from '../frame/frame-context';
+import { useChangedHere } from '../frame/server-data';
 import { money } from './money';
 
 /** Parts on the shelf. A part's name opens its card, where quantity, minimum and price are put right. */
-export function PartTable({ parts: given }: { parts: readonly StockPart[] }) {
-  const [parts, setParts] = useState(given);
+export function PartTable({ parts }: { parts: readonly StockPart[] }) {
   const [open, setOpen] = useState<StockPart | null>(null);
   const { shop } = useFrame();
-  const changed = (part: StockPart) => {
-    setParts((before) => before.map((each) => (each.sku === part.sku ? part : each)));
+  const changedHere = useChangedHere();
+  const changed = async () => {
+    await changedHere();
     setOpen(null);
   };
   return (
@@ -71,7 +72,7 @@ export function PartTable({ parts: given }: { parts: readonly StockPart[] }) {
 
 const whole = (text: string): number | null => (/^\d{1,7}$/.test(text.trim()) ? Number(text) : null);
 
-function PartCard({ part, onChanged }: { part: StockPart; onChanged: (part: StockPart) => void }) {
+function PartCard({ part, onChanged }: { part: StockPart; onChanged: () => Promise<void> }) {
   const [quantity, setQuantity] = useState(String(part.quantity));
   const [minimum, setMinimum] = useState(String(part.minimum));
   const [price, setPrice] = useState((part.priceCents / 100).toFixed(2));
@@ -84,13 +85,12 @@ function PartCard({ part, onChanged }: { part: StockPart; onChanged: (part: Stoc
       return setRefused('On the shelf and minimum are whole numbers, such as 4. Nothing was changed.');
     if (amount === null) return setRefused('The price is a number such as 17.90. Nothing was changed.');
     try {
-      onChanged(
-        await api.put<StockPart>(`/api/stock/parts/${encodeURIComponent(part.sku)}`, {
-          quantity: pieces,
-          minimum: least,
-          priceCents: Math.round(amount * 100),
-        }),
-      );
+      await api.put(`/api/stock/parts/${encodeURIComponent(part.sku)}`, {
+        quantity: pieces,
+        minimum: least,
+        priceCents: Math.round(amount * 100),
+      });
+      await onChanged();
     } catch (error) {
       setRefused(error instanceof RequestFailed ? error.message : 'It was not stored. Try again.');
     }

@@ -7,6 +7,7 @@ import { Pager } from '../../ui/parts/Pager';
 import { familyLabel, gaugeLabel, stockKindWord } from '../../wording';
 import { Frame } from '../frame/Frame';
 import type { Preferences } from '../frame/preferences';
+import { ServerData, useServerData } from '../frame/server-data';
 import { Imports } from './Imports';
 import { PartTable } from './PartTable';
 
@@ -20,7 +21,16 @@ interface StockPageProps {
 }
 
 /** Stock: what is on the shelf, narrowed by the three numbers; lists taken in and given out as CSV. */
-export function StockPage({ view, preferences, query }: StockPageProps) {
+export function StockPage(props: StockPageProps) {
+  return (
+    <ServerData>
+      <Stock {...props} />
+    </ServerData>
+  );
+}
+
+function Stock({ view: arrived, preferences, query }: StockPageProps) {
+  const view = useServerData(`/api/stock?${query}`, arrived);
   const [takingIn, setTakingIn] = useState(false);
   const page = (number: number) => {
     const params = new URLSearchParams(query);

@@ -1,4 +1,5 @@
 import { useId } from 'react';
+import { ToggleGroup } from 'radix-ui';
 
 export interface Option {
   readonly value: string;
@@ -14,32 +15,33 @@ interface ChoiceProps {
   readonly hint?: string;
 }
 
-/** One of a few words, by one tap. Tapping the chosen one again takes it back. */
+/** One of a few words, by one tap. Tapping the chosen one again takes it back; arrow keys go from word to word and choose nothing. */
 export function Choice({ legend, options, value, onChoose, hint }: ChoiceProps) {
-  const name = useId();
+  const id = useId();
   return (
-    <fieldset className="min-w-0">
-      <legend className="mb-1 text-sm font-semibold text-ink-soft">{legend}</legend>
-      <div className="flex flex-wrap gap-1">
+    <div className="min-w-0">
+      <p id={id} className="mb-1 text-sm font-semibold text-ink-soft">
+        {legend}
+      </p>
+      <ToggleGroup.Root
+        type="single"
+        aria-labelledby={id}
+        value={value}
+        onValueChange={onChoose}
+        className="flex flex-wrap gap-1"
+      >
         {options.map((option) => (
-          <label
+          <ToggleGroup.Item
             key={option.value}
-            className="flex min-h-11 items-center rounded-[3px] border border-line-strong bg-sheet px-3 font-medium hover:bg-well has-checked:border-pine has-checked:bg-pine has-checked:text-pine-ink has-focus-visible:outline-3 has-focus-visible:outline-offset-1 has-focus-visible:outline-steel"
+            value={option.value}
+            className="min-h-11 rounded-[3px] border border-line-strong bg-sheet px-3 text-left font-medium hover:bg-well focus-visible:outline-offset-1 data-[state=on]:border-pine data-[state=on]:bg-pine data-[state=on]:text-pine-ink"
           >
-            <input
-              type="radio"
-              name={name}
-              className="sr-only"
-              checked={value === option.value}
-              onChange={() => onChoose(option.value)}
-              onClick={() => value === option.value && onChoose('')}
-            />
             {option.label}
-          </label>
+          </ToggleGroup.Item>
         ))}
-      </div>
+      </ToggleGroup.Root>
       {hint && <p className="mt-1 text-sm text-ink-soft">{hint}</p>}
-    </fieldset>
+    </div>
   );
 }
 

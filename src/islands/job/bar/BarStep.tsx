@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { estimate, type LengthReading } from '../../../core/quantity';
 import { readingAt } from '../../../core/sheet';
 import { BarPlan } from '../../../ui/drawings/BarPlan';
-import { Tabs } from '../../../ui/parts/Tabs';
+import { Tabbed, TabList, TabPanel } from '../../../ui/parts/Tabs';
 import { useFrame } from '../../frame/frame-context';
 import { useJob } from '../store/JobContext';
 import { useTarget } from '../target';
@@ -22,7 +22,7 @@ export function BarStep() {
   const stations = useStations();
   useTarget((path) => setView(readingAt(path)?.told.view === 'look' ? 'look' : 'measure'));
   return (
-    <>
+    <Tabbed chosen={view} onChoose={setView}>
       <div className="mb-1 grid grid-cols-[auto_minmax(0,1fr)_16.5rem] items-center gap-4 max-lg:grid-cols-[auto_minmax(0,1fr)_11.5rem] max-lg:gap-2 max-md:grid-cols-1">
         <div className="flex items-center gap-3">
           <h2 className="text-xl font-extrabold">Bar</h2>
@@ -35,13 +35,7 @@ export function BarStep() {
             Caliper
           </button>
         </div>
-        <Tabs
-          label="Bar"
-          panel="bar-view"
-          tabs={(Object.keys(VIEWS) as View[]).map((id) => ({ id, name: VIEWS[id] }))}
-          chosen={view}
-          onChoose={setView}
-        />
+        <TabList label="Bar" tabs={(Object.keys(VIEWS) as View[]).map((id) => ({ id, name: VIEWS[id] }))} />
         <Plan
           stations={stations}
           onSelect={(edge, key) => {
@@ -51,12 +45,12 @@ export function BarStep() {
         />
       </div>
       {caliper && <CaliperPanel onClose={() => setCaliper(false)} />}
-      <div role="tabpanel" id="bar-view" aria-labelledby={`tab-${view}`}>
+      <TabPanel of={view}>
         {view === 'measure' && <Measure stations={stations} />}
         {view === 'look' && <LookOver />}
         {view === 'crooked' && <WhyCrooked />}
-      </div>
-    </>
+      </TabPanel>
+    </Tabbed>
   );
 }
 

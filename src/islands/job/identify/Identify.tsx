@@ -9,7 +9,7 @@ import { LoopView } from './LoopView';
 import { MarksView } from './MarksView';
 import { PitchView } from './PitchView';
 import { StepHead } from '../parts/StepHead';
-import { Tabs } from '../../../ui/parts/Tabs';
+import { Tabbed, TabList, TabPanel } from '../../../ui/parts/Tabs';
 import { useKeys } from '../../frame/keys';
 import { useTarget } from '../target';
 
@@ -47,16 +47,12 @@ export function Identify() {
       </StepHead>
       <NumberCards />
       <IdentityFindings />
-      <Tabs
-        label="Ways to identify"
-        panel="identify-view"
-        tabs={VIEW_IDS.map((id) => ({ id, name: VIEWS[id].name }))}
-        chosen={view}
-        onChoose={setView}
-      />
-      <div role="tabpanel" id="identify-view" aria-labelledby={`tab-${view}`}>
-        <View />
-      </div>
+      <Tabbed chosen={view} onChoose={setView}>
+        <TabList label="Ways to identify" tabs={VIEW_IDS.map((id) => ({ id, name: VIEWS[id].name }))} />
+        <TabPanel of={view}>
+          <View />
+        </TabPanel>
+      </Tabbed>
     </>
   );
 }

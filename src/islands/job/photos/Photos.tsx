@@ -6,7 +6,7 @@ import { api, RequestFailed } from '../../frame/api';
 import { useFrame } from '../../frame/frame-context';
 import { UNNAMED } from '../../frame/preferences';
 import { Group } from '../parts/StepHead';
-import { useJob } from '../store/JobContext';
+import { useJob, useJobStore } from '../store/JobContext';
 import { shrunk } from './shrink';
 
 const why = (error: unknown, file: File): string =>
@@ -16,7 +16,8 @@ const why = (error: unknown, file: File): string =>
 export function Photos() {
   const { view } = useJob();
   const { who } = useFrame();
-  const [photos, setPhotos] = useState<readonly PhotoView[]>(view.photos);
+  const { photos } = view;
+  const store = useJobStore();
   const [sending, setSending] = useState(0);
   const [refused, setRefused] = useState<readonly string[]>([]);
   const input = useRef<HTMLInputElement>(null);
@@ -27,7 +28,8 @@ export function Photos() {
     for (const file of files) {
       try {
         const picture = await shrunk(file);
-        setPhotos(await api.send<PhotoView[]>(`${address}?by=${encodeURIComponent(who || UNNAMED)}`, picture));
+        await api.send<PhotoView[]>(`${address}?by=${encodeURIComponent(who || UNNAMED)}`, picture);
+        await store.refresh();
       } catch (error) {
         setRefused((before) => [...before, why(error, file)]);
       }
@@ -37,7 +39,8 @@ export function Photos() {
   };
   const takeAway = async (id: string) => {
     try {
-      setPhotos(await api.delete<PhotoView[]>(`${address}/${id}`));
+      await api.delete<PhotoView[]>(`${address}/${id}`);
+      await store.refresh();
     } catch (error) {
       setRefused([error instanceof RequestFailed ? error.message : 'The picture was not taken away: try again.']);
     }

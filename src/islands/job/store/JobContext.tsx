@@ -43,10 +43,17 @@ const NO_STORAGE: OutboxStorage = {
 
 const channelName = (jobId: string): string => `serrata:job:${jobId}`;
 
-function outsideOf(jobId: string): Outside {
+/** All of a view but its readings, which the store keeps up by itself. */
+const besideReadings = ({ readings: _readings, ...rest }: JobView): string => JSON.stringify(rest);
+
+function outsideOf(jobId: string, onView: (view: JobView) => void): Outside {
   return {
     send: (message) => api.post<PutReadingsReply>(`/api/jobs/${jobId}/readings`, message),
-    fetchJob: () => api.get<JobView>(`/api/jobs/${jobId}`),
+    fetchJob: async () => {
+      const view = await api.get<JobView>(`/api/jobs/${jobId}`);
+      onView(view);
+      return view;
+    },
     newId: () => crypto.randomUUID(),
     later: (work, ms) => setTimeout(work, ms),
     announce: () => {
@@ -91,13 +98,17 @@ interface JobProviderProps {
 }
 
 /** Holds a job's readings and computes, at every keystroke, what they mean. */
-export function JobProvider({ view, who, children }: JobProviderProps) {
+export function JobProvider({ view: arrived, who, children }: JobProviderProps) {
+  // Limits, codes, schools, photographs and sign-offs that were changed elsewhere arrive with the readings.
+  const [view, setView] = useState(arrived);
   const [store] = useState(() => {
     const storage = typeof window === 'undefined' ? NO_STORAGE : window.localStorage;
     return new JobStore(
       view.readings,
       new Outbox(storage, `serrata:outbox:${view.job.id}`, crypto.randomUUID()),
-      outsideOf(view.job.id),
+      outsideOf(view.job.id, (next) =>
+        setView((before) => (besideReadings(before) === besideReadings(next) ? before : next)),
+      ),
     );
   });
   const snapshot = useSyncExternalStore(store.subscribe, store.getSnapshot, store.getSnapshot);
