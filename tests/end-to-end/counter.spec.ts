@@ -21,6 +21,10 @@ test('from “18 inch bar, no idea” to a fitting part by keyboard', async ({ p
   await expect(page.getByRole('region', { name: 'Pitch: settled' })).toContainText('.325');
   await expect(page.getByRole('radio', { name: 'trained', exact: true })).toBeFocused();
   await page.keyboard.press('ArrowRight');
+  // An arrow goes to a word and chooses nothing.
+  await expect(page.getByRole('radio', { name: 'not trained' })).toBeFocused();
+  await expect(page.getByRole('radio', { name: 'not trained' })).not.toBeChecked();
+  await page.keyboard.press('Space');
   await expect(page.getByRole('radio', { name: 'not trained' })).toBeChecked();
   const shelf = page.getByRole('region', { name: 'On the shelf' });
   await expect(shelf.getByRole('listitem').first()).toContainText('LD-3250-72K');

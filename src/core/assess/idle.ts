@@ -53,6 +53,6 @@ function within(place: Place, value: unknown, path: string, facts: Facts, into: 
 export function idleReadings(sheet: BenchSheet, hasLink: boolean): readonly IdleReading[] {
   const found: IdleReading[] = [];
   const nose = sheet.bar?.nose === 'hard' ? 'hard' : 'sprocket';
-  gather(SHEET, sheet, '', { hasLink, nose }, found);
+  gather(SHEET, { ...sheet }, '', { hasLink, nose }, found);
   return found;
 }

@@ -2,9 +2,9 @@ import {
   goesWith,
   group,
   length,
-  listOf,
   measuredAgain,
   oneOf,
+  orderedList,
   recorded,
   words,
   yesNo,
@@ -129,15 +129,10 @@ interface EdgeAround {
 export const edgeReadings = () =>
   group(
     {
-      stations: listOf(
-        stationReadings,
-        60,
-        {
-          minutes: 2.5,
-          needed: { by: ['bar'], enough: (there) => (there as Measured[]).some(({ near, far }) => near && far) },
-        },
-        'at',
-      ).default([]),
+      stations: orderedList(stationReadings, 60, 'at', {
+        minutes: 2.5,
+        needed: { by: ['bar'], enough: (there) => (there as Measured[]).some(({ near, far }) => near && far) },
+      }),
       stands: oneOf(STANDS, {
         means: 'The clean bar stood on this edge on a flat surface: it stands, or falls to that side.',
         minutes: 0.3,
@@ -146,5 +141,4 @@ export const edgeReadings = () =>
       }),
     },
     { view: 'measure' },
-    ['stations'],
   );

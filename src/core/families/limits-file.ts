@@ -1,5 +1,16 @@
 import { z } from 'zod';
-import { LIMIT_IDS, limitOverridesSchema, type Limits } from './limits';
+import { LIMIT_IDS, type LimitOverride, type Limits } from './limits';
+
+const limitOverrideSchema = z.strictObject({
+  value: z.union([z.number(), z.string()]),
+  unit: z.string().optional(),
+  role: z.string().optional(),
+  provenance: z.enum(['published', 'practice', 'memory', 'derived', 'shop']).optional(),
+  source: z.string().min(1).optional(),
+}) satisfies z.ZodType<LimitOverride>;
+
+/** Changes alone, as `--limits` takes them too. */
+export const limitOverridesSchema = z.record(z.string(), z.union([z.number(), z.string(), limitOverrideSchema]));
 
 /** A file of limits: what `serrata limits` prints and `--limits` reads. */
 export const limitsFileSchema = z.strictObject({

@@ -1,4 +1,3 @@
-import { z } from 'zod';
 import { err, ok, type Result } from '../result';
 import { parseLength } from '../quantity';
 import type { FamilyId, Provenance } from './family';
@@ -83,19 +82,18 @@ export function depthLimitId(family: FamilyId): LimitId {
 }
 
 /** A change of one limit by the shop, or a maker's published figure that replaces it. */
-export const limitOverrideSchema = z.strictObject({
+export interface LimitOverride {
   /** In the limit's own unit; a length may be typed with its unit. */
-  value: z.union([z.number(), z.string()]),
-  unit: z.string().optional(),
-  role: z.string().optional(),
+  readonly value: number | string;
+  readonly unit?: string | undefined;
+  readonly role?: string | undefined;
   /** `published` needs a source; anything else changed counts as the shop's. */
-  provenance: z.enum(['published', 'practice', 'memory', 'derived', 'shop']).optional(),
-  source: z.string().min(1).optional(),
-});
+  readonly provenance?: Provenance | undefined;
+  readonly source?: string | undefined;
+}
 
 /** Changes by limit id: a number, a typed length, or an object with provenance. */
-export const limitOverridesSchema = z.record(z.string(), z.union([z.number(), z.string(), limitOverrideSchema]));
-export type LimitOverrides = z.infer<typeof limitOverridesSchema>;
+export type LimitOverrides = Readonly<Record<string, number | string | LimitOverride>>;
 
 /** Why a change of a limit was refused. */
 export interface LimitProblem {
@@ -127,11 +125,7 @@ export function resolveLimits(overrides: LimitOverrides): Result<Limits, readonl
   return problems.length > 0 ? err(problems) : ok(limits);
 }
 
-function applyOverride(
-  id: string,
-  base: Limit,
-  given: z.infer<typeof limitOverrideSchema>,
-): Result<Limit, LimitProblem> {
+function applyOverride(id: string, base: Limit, given: LimitOverride): Result<Limit, LimitProblem> {
   if (given.unit !== undefined && given.unit !== base.unit) return err({ id, code: 'wrong-unit', expected: base.unit });
   const value = overrideValue(base, given.value);
   if (value === null) return err({ id, code: 'not-a-number', expected: base.unit });

@@ -1,6 +1,6 @@
 import type { BenchSheet, EvidenceId } from '../sheet';
 import { identify, type Identity } from './identify';
-import type { LearnedCode } from './learned-code';
+import type { LearnedCode } from './learned-code-schema';
 import type { Identified, IdentifiedPart, IdentifiedProperty } from './reasons';
 
 /** How one number stands with a piece of evidence and without it. */

@@ -3,7 +3,7 @@ import { estimate } from '../quantity';
 import { EVIDENCE_IDS, type BenchSheet, type EvidenceId } from '../sheet';
 import { collectStatements, type Statement } from './collect';
 import { findingsOf, type IdentityFinding } from './findings';
-import type { LearnedCode } from './learned-code';
+import type { LearnedCode } from './learned-code-schema';
 import {
   countEvidence,
   cuttersEvidence,

@@ -4,6 +4,7 @@ export * from './stamp';
 export * from './combine';
 export * from './pitch';
 export * from './gauge';
+export * from './learned-code-schema';
 export * from './learned-code';
 export * from './pitch-and-gauge';
 export * from './links';

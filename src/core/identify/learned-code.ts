@@ -1,18 +1,8 @@
-import { z } from 'zod';
 import { FAMILY_IDS, GAUGE_IDS, type FamilyId, type GaugeId } from '../families';
-import { PITCH_MARKS } from '../families';
+import type { LearnedCode } from './learned-code-schema';
 import { MARK_ERROR, misread, naming, type Evidence } from './combine';
 import { familiesOfMark } from './pitch';
 import type { IdentityReason } from './reasons';
-
-/** A code punched into drive links, and what it turned out to stand for. The shop's own table: makers use systems of their own. */
-export const learnedCodeSchema = z.strictObject({
-  code: z.string().trim().min(1).max(20),
-  pitch: z.enum(PITCH_MARKS).nullable(),
-  gauge: z.enum(GAUGE_IDS).nullable(),
-  note: z.string().trim().max(200),
-});
-export type LearnedCode = z.infer<typeof learnedCodeSchema>;
 
 /** Codes are compared without case and spaces: a stamp is read by eye. */
 export const codeKey = (text: string): string => text.replace(/\s+/g, '').toUpperCase();

@@ -1,5 +1,4 @@
-import { z } from 'zod';
-import { declaredOf, type Kind } from './declare';
+import type { Declaration, Kind, Shape } from './declare';
 import { isMember, isSide } from './place';
 import type { Told } from './told';
 
@@ -40,11 +39,6 @@ export interface ListPlace {
   readonly orderedBy: string | null;
 }
 
-/** Takes off `optional` and `default` wrappers. */
-function bare(schema: z.core.$ZodType): z.core.$ZodType {
-  return schema instanceof z.ZodOptional || schema instanceof z.ZodDefault ? bare(schema.def.innerType) : schema;
-}
-
 /** What holds for all within: not what is meant, needed, idle or led to, which is said of one thing only. */
 function handedDown({ minutes, step, view, nose }: Told): Told {
   return {
@@ -55,30 +49,24 @@ function handedDown({ minutes, step, view, nose }: Told): Told {
   };
 }
 
-const keysOf = (shape: Record<string, z.core.$ZodType>, is: (member: z.core.$ZodType) => boolean): readonly string[] =>
-  Object.keys(shape).filter((key) => is(shape[key]!));
-
-/** Reads a declared schema as places, each with what is told of it and of the groups around it. */
-export function placeOf(schema: z.core.$ZodType, id = '', around: Told = {}): Place {
-  const inner = bare(schema);
-  const declared = declaredOf(inner);
-  const told = { ...around, ...declared?.told };
-  if (declared?.kind) return { is: 'reading', reading: { id, kind: declared.kind, told } };
+/** Reads a declaration as places, each with what is told of it and of the groups around it. */
+export function placeOf(declaration: Declaration, id = '', around: Told = {}): Place {
+  const told = { ...around, ...declaration.told };
+  if (declaration.is === 'reading') return { is: 'reading', reading: { id, kind: declaration.kind, told } };
   const below = handedDown(told);
-  if (inner instanceof z.ZodArray && declared?.list) {
-    const { most, orderedBy = null } = declared.list;
-    return { is: 'list', id, told, item: placeOf(inner.def.element, id, below), most, orderedBy };
+  if (declaration.is === 'list') {
+    const { most, orderedBy } = declaration;
+    return { is: 'list', id, told, item: placeOf(declaration.item as Declaration, id, below), most, orderedBy };
   }
-  if (!(inner instanceof z.ZodObject)) throw new Error(`${id} was not declared as a reading.`);
-  const shape = inner.shape as Record<string, z.core.$ZodType>;
+  const members = Object.entries(declaration.shape as Shape);
   const idOf = (key: string) => (isSide(key) ? id : id === '' ? key : `${id}.${key}`);
   return {
     is: 'group',
     id,
     told,
-    members: new Map(Object.entries(shape).map(([key, member]) => [key, placeOf(member, idOf(key), below)])),
-    must: keysOf(shape, (member) => !(member instanceof z.ZodOptional || member instanceof z.ZodDefault)),
-    empty: keysOf(shape, (member) => member instanceof z.ZodDefault),
+    members: new Map(members.map(([key, member]) => [key, placeOf(member, idOf(key), below)])),
+    must: declaration.must as readonly string[],
+    empty: members.flatMap(([key, member]) => (member.is === 'list' && member.standsEmpty ? [key] : [])),
   };
 }
 

@@ -1,7 +1,6 @@
-import { z } from 'zod';
 import type { FieldSpec, LengthReading } from '../quantity';
 import type { Told } from './told';
-import { lengthSchema, type WrittenLength } from './written-length';
+import type { WrittenLength } from './written-length';
 
 /** What kind of thing a reading is, and what it may be. */
 export type Kind =
@@ -13,75 +12,127 @@ export type Kind =
   | { readonly kind: 'yes-no' }
   | { readonly kind: 'text'; readonly most: number };
 
-interface Declared {
-  /** Null for a group or a list, which only hold readings. */
-  readonly kind: Kind | null;
+declare const AS_READ: unique symbol;
+declare const AS_WRITTEN: unique symbol;
+
+/** One reading: what it is and all that is told of it. Its types as read and as written ride along and cost nothing. */
+export interface ReadingDeclaration<R = unknown, W = R> {
+  readonly is: 'reading';
+  readonly kind: Kind;
   readonly told: Told;
-  /** A list's room, and the reading that its members are put in order by. */
-  readonly list?: { readonly most: number; readonly orderedBy?: string };
+  readonly [AS_READ]?: R;
+  readonly [AS_WRITTEN]?: W;
 }
 
-/** Told by a schema's definition, which its copies share. */
-const DECLARED = new WeakMap<object, Declared>();
-
-function declare<S extends z.ZodType>(schema: S, declared: Declared): S {
-  const { means } = declared.told;
-  const described = means === undefined ? schema : schema.describe(means);
-  DECLARED.set(described._zod.def, declared);
-  return described;
+/** Readings that belong together. */
+export interface GroupDeclaration<S extends Shape = Shape, M extends keyof S = keyof S> {
+  readonly is: 'group';
+  readonly shape: S;
+  /** Without these the group says nothing and waits; any other may be missing. */
+  readonly must: readonly M[];
+  readonly told: Told;
 }
 
-/** What was declared of a schema; undefined for one that was not made here. */
-export const declaredOf = (schema: z.core.$ZodType): Declared | undefined => DECLARED.get(schema._zod.def);
+/** Many of a kind. */
+export interface ListDeclaration<I extends Declaration = Declaration, E extends boolean = boolean> {
+  readonly is: 'list';
+  readonly item: I;
+  /** Room for so many. */
+  readonly most: number;
+  /** The reading that members stand in order by; else by their numbers. */
+  readonly orderedBy: string | null;
+  /** True where the list stands, empty, although nothing is said of it. */
+  readonly standsEmpty: E;
+  readonly told: Told;
+}
+
+// A group's shape and a list's item are declarations again; the checker wants the knot tied by name.
+// eslint-disable-next-line @typescript-eslint/no-explicit-any
+export type Declaration = ReadingDeclaration<any, any> | GroupDeclaration<any, any> | ListDeclaration<any, any>;
+export type Shape = Readonly<Record<string, Declaration>>;
+
+type Flat<T> = { [K in keyof T]: T[K] };
+type Empty<S> = { [K in keyof S]: S[K] extends { readonly standsEmpty: true } ? K : never }[keyof S];
+type Must<S, M> = Extract<keyof S, M>;
+type May<S, M> = Exclude<keyof S, M>;
+
+/** What a declaration is as read: lengths are readings. */
+export type ReadOf<D> = D extends { readonly is: 'reading'; readonly [AS_READ]?: infer R }
+  ? NonNullable<R>
+  : D extends { readonly is: 'list'; readonly item: infer I }
+    ? ReadOf<I>[]
+    : D extends { readonly is: 'group'; readonly shape: infer S; readonly must: readonly (infer M)[] }
+      ? Flat<
+          { [K in Must<S, M | Empty<S>>]: ReadOf<S[K]> } & {
+            [K in May<S, M | Empty<S>>]?: ReadOf<S[K]> | undefined;
+          }
+        >
+      : never;
+
+/** What a declaration is as JSON writes it. */
+export type WrittenOf<D> = D extends { readonly is: 'reading'; readonly [AS_WRITTEN]?: infer W }
+  ? NonNullable<W>
+  : D extends { readonly is: 'list'; readonly item: infer I }
+    ? WrittenOf<I>[]
+    : D extends { readonly is: 'group'; readonly shape: infer S; readonly must: readonly (infer M)[] }
+      ? Flat<{ [K in Must<S, M>]: WrittenOf<S[K]> } & { [K in May<S, M>]?: WrittenOf<S[K]> | undefined }>
+      : never;
+
+const reading = <R, W = R>(kind: Kind, told: Told): ReadingDeclaration<R, W> => ({ is: 'reading', kind, told });
 
 /** A length: its plausible range, the usual tool and the marks it may be told by stand in the specification. */
-export const length = (spec: FieldSpec, told: Told = {}): z.ZodType<LengthReading, WrittenLength> =>
-  declare(lengthSchema(spec), { kind: { kind: 'length', spec }, told });
+export const length = (spec: FieldSpec, told: Told = {}) =>
+  reading<LengthReading, WrittenLength>({ kind: 'length', spec }, told);
 
 /** A whole number of things. */
-export const count = ({ from, to }: { from: number; to: number }, told: Told = {}) =>
-  declare(z.int().min(from).max(to), { kind: { kind: 'count', from, to }, told });
+export const count = (range: { readonly from: number; readonly to: number }, told: Told = {}) =>
+  reading<number>({ kind: 'count', ...range }, told);
 
 /** A number above nothing that is no length and no count. */
-export const figure = ({ to }: { to: number }, told: Told = {}) =>
-  declare(z.number().positive().max(to), { kind: { kind: 'number', to }, told });
+export const figure = ({ to }: { readonly to: number }, told: Told = {}) =>
+  reading<number>({ kind: 'number', to }, told);
 
 /** One of a few words. */
-export const oneOf = <const W extends readonly [string, ...string[]]>(options: W, told: Told = {}) =>
-  declare(z.enum(options), { kind: { kind: 'choice', options }, told });
+export const oneOf = <const W extends readonly string[]>(options: W, told: Told = {}) =>
+  reading<W[number]>({ kind: 'choice', options }, told);
 
 /** Any of a few words. */
-export const someOf = <const W extends readonly [string, ...string[]]>(
-  options: W,
-  told: Told = {},
-  most = options.length,
-) => declare(z.array(z.enum(options)).max(most), { kind: { kind: 'choices', options, most }, told });
+export const someOf = <const W extends readonly string[]>(options: W, told: Told = {}, most = options.length) =>
+  reading<W[number][]>({ kind: 'choices', options, most }, told);
 
-export const yesNo = (told: Told = {}) => declare(z.boolean(), { kind: { kind: 'yes-no' }, told });
+export const yesNo = (told: Told = {}) => reading<boolean>({ kind: 'yes-no' }, told);
 
 /** Free text of so many characters at most. */
-export const words = (most: number, told: Told = {}) =>
-  declare(z.string().max(most), { kind: { kind: 'text', most }, told });
-
-type Shape = Readonly<Record<string, z.ZodType>>;
-type GroupShape<S extends Shape, M extends keyof S> = {
-  [K in keyof S]: K extends M ? S[K] : z.ZodOptional<S[K]>;
-};
+export const words = (most: number, told: Told = {}) => reading<string>({ kind: 'text', most }, told);
 
 /**
  * Readings that belong together. Any of them may be missing but those named as a must: without these the group says nothing and waits.
  * @param told holds for all readings within that do not say otherwise
  */
-export function group<S extends Shape, const M extends keyof S = never>(
+export function group<S extends Shape>(shape: S, told?: Told): GroupDeclaration<S, never>;
+export function group<S extends Shape, const M extends readonly (keyof S & string)[]>(
   shape: S,
-  told: Told = {},
-  must: readonly M[] = [],
-): z.ZodObject<GroupShape<S, M>, z.core.$strict> {
-  const isMust = (key: string) => (must as readonly string[]).includes(key);
-  const members = Object.entries(shape).map(([key, schema]) => [key, isMust(key) ? schema : schema.optional()]);
-  return declare(z.strictObject(Object.fromEntries(members) as GroupShape<S, M>), { kind: null, told });
+  told: Told,
+  must: M,
+): GroupDeclaration<S, M[number]>;
+export function group(shape: Shape, told: Told = {}, must: readonly string[] = []): GroupDeclaration {
+  return { is: 'group', shape, must, told };
 }
 
 /** Many of a kind, with room for so many. */
-export const listOf = <S extends z.ZodType>(item: S, most: number, told: Told = {}, orderedBy?: string) =>
-  declare(z.array(item).max(most), { kind: null, told, list: orderedBy ? { most, orderedBy } : { most } });
+export const listOf = <I extends Declaration>(item: I, most: number, told: Told = {}): ListDeclaration<I, false> => ({
+  is: 'list',
+  item,
+  most,
+  orderedBy: null,
+  standsEmpty: false,
+  told,
+});
+
+/** Many of a kind that stand in order by one of their readings; the list stands, empty, where nothing is said of it. */
+export const orderedList = <I extends Declaration>(
+  item: I,
+  most: number,
+  orderedBy: string,
+  told: Told = {},
+): ListDeclaration<I, true> => ({ is: 'list', item, most, orderedBy, standsEmpty: true, told });

@@ -1,9 +1,8 @@
-import { z } from 'zod';
 import { barReadings } from '../bar/readings';
 import type { edgeReadings, stationReadings } from '../bar/station-readings';
 import { chainReadings } from '../chain/readings';
 import { loopReadings } from '../loop/readings';
-import { group, someOf } from '../reading';
+import { group, someOf, type ReadOf, type WrittenOf } from '../reading';
 import { driveSprocketReadings } from '../sprocket/readings';
 import { cleanReadings, jobReadings, sawReadings, stripReadings } from '../take-in/readings';
 
@@ -47,21 +46,18 @@ export const sheetReadings = group({
   setAside: someOf(EVIDENCE_IDS, { step: 'identify', view: 'evidence', minutes: 0.2 }),
 });
 
-/** The bench sheet: all that was seen and measured on one job. Everything but format and version may be missing. */
-export const benchSheetSchema = z.strictObject({
-  format: z.literal('serrata-bench-sheet'),
-  version: z.literal(1),
-  ...sheetReadings.shape,
-});
-
-/** A sheet as read: lengths are readings. */
-export type BenchSheet = z.output<typeof benchSheetSchema>;
-/** A sheet as written in JSON. */
-export type WrittenBenchSheet = z.input<typeof benchSheetSchema>;
 /** What is written of the readings alone. */
-export type WrittenReadings = z.input<typeof sheetReadings>;
+export type WrittenReadings = WrittenOf<typeof sheetReadings>;
+interface Head {
+  readonly format: 'serrata-bench-sheet';
+  readonly version: 1;
+}
+/** The bench sheet as read: all that was seen and measured on one job. Lengths are readings; everything but format and version may be missing. */
+export type BenchSheet = Head & ReadOf<typeof sheetReadings>;
+/** A sheet as written in JSON. */
+export type WrittenBenchSheet = Head & WrittenReadings;
 export type BarSheet = NonNullable<BenchSheet['bar']>;
 export type ChainSheet = NonNullable<BenchSheet['chain']>;
 export type DriveSprocketSheet = NonNullable<BenchSheet['driveSprocket']>;
-export type StationSheet = z.output<typeof stationReadings>;
-export type EdgeSheet = z.output<ReturnType<typeof edgeReadings>>;
+export type StationSheet = ReadOf<typeof stationReadings>;
+export type EdgeSheet = ReadOf<ReturnType<typeof edgeReadings>>;

@@ -1,5 +1,7 @@
 /** The bench sheet and assessment formats: one definition each, everything else inferred. */
 export * from './bench-sheet';
+export * from './schema';
+export * from './actions';
 export * from './assessment';
 export * from './nesting';
 export * from './read-sheet';

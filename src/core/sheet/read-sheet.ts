@@ -1,6 +1,7 @@
 import type { z } from 'zod';
 import { err, ok, type Result } from '../result';
-import { benchSheetSchema, type BenchSheet } from './bench-sheet';
+import type { BenchSheet } from './bench-sheet';
+import { benchSheetSchema } from './schema';
 import { isTooDeep, MOST_LEVELS } from './nesting';
 import type { LengthIssue } from '../reading';
 

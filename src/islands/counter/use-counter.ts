@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { CounterAsk, CounterEntry, CounterReply } from '../../contract';
 import { api, RequestFailed } from '../frame/api';
+import { focusPlace } from '../frame/focus';
 import { useFrame } from '../frame/frame-context';
 
 /** Waits this long after the last key before it asks. */
@@ -48,12 +49,6 @@ export interface Counter extends Draft {
   readonly clear: () => void;
   /** Goes to the field of the next question, as soon as the answer to what stands now is there. */
   readonly goOn: () => void;
-}
-
-function focusPlace(path: string): void {
-  const place = document.querySelector(`[data-path="${CSS.escape(path)}"]`);
-  const field = place?.matches('input') ? place : place?.querySelector('input');
-  if (field instanceof HTMLElement) field.focus();
 }
 
 /** Fields that a question's path begins with: a count asks for the first free one. */

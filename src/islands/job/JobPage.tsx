@@ -4,6 +4,7 @@ import { readingAt, type Askable } from '../../core/sheet';
 import type { JobView } from '../../contract';
 import { Plates } from '../../ui/parts/Plates';
 import { Frame } from '../frame/Frame';
+import { focusPlace } from '../frame/focus';
 import { useFrame } from '../frame/frame-context';
 import { useKeys, type KeyHelp } from '../frame/keys';
 import { WhereTroubleEnds } from '../frame/Trouble';
@@ -62,9 +63,7 @@ function useGoTo(): readonly [Target, (path: string) => void] {
   const [target, setTarget] = useState<Target>({ path: null, count: 0 });
   useEffect(() => {
     if (target.path === null) return;
-    const place = document.querySelector(`[data-path="${CSS.escape(target.path)}"]`);
-    const field = place?.matches('input, textarea') ? place : place?.querySelector('input');
-    if (field instanceof HTMLElement) field.focus();
+    focusPlace(target.path);
   }, [target]);
   return [target, useCallback((path) => setTarget(({ count }) => ({ path, count: count + 1 })), [])];
 }

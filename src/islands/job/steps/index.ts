@@ -1,4 +1,4 @@
-import { lazy, type ComponentType, type LazyExoticComponent } from 'react';
+import { lazy, type ComponentType } from 'react';
 import type { Step } from '../../../core/assess';
 
 /** What a step's view is given. */
@@ -21,9 +21,13 @@ const LOADERS: Readonly<Record<Step, () => Promise<StepView>>> = {
   order: () => import('./OrderSlip').then(({ OrderSlip }) => OrderSlip),
 };
 
+/** The server has all of them at hand, so that a page arrives with its step drawn; the browser fetches what is opened. */
+const viewOf = (load: () => Promise<StepView>) =>
+  import.meta.env.SSR ? load() : Promise.resolve(lazy(async () => ({ default: await load() })));
+
 export const STEP_VIEWS = Object.fromEntries(
-  Object.entries(LOADERS).map(([step, load]) => [step, lazy(async () => ({ default: await load() }))]),
-) as Readonly<Record<Step, LazyExoticComponent<StepView>>>;
+  await Promise.all(Object.entries(LOADERS).map(async ([step, load]) => [step, await viewOf(load)] as const)),
+) as Readonly<Record<Step, StepView>>;
 
 /** Fetches all steps ahead, so that going on does not wait; one that cannot be had now is fetched when it is opened. */
 export function fetchStepsAhead(): void {

@@ -1,12 +1,16 @@
-import { newReadingSchema, type NewReadingMessage } from '../../../contract';
-import { z } from 'zod';
+import type { NewReadingMessage } from '../../../contract';
 
 /** A reading that waits to be sent, with who typed it. */
 export interface Waiting extends NewReadingMessage {
   readonly by: string;
 }
 
-const waitingSchema = z.array(z.object({ ...newReadingSchema.shape, by: z.string() }));
+/** Whether something that stood in the browser's storage is a reading that waits; the server looks closer. */
+function isWaiting(value: unknown): value is Waiting {
+  if (typeof value !== 'object' || value === null) return false;
+  const { id, path, text, unit, by } = value as Partial<Record<keyof Waiting, unknown>>;
+  return [id, path, text, by].every((each) => typeof each === 'string') && (unit === 'mm' || unit === 'in');
+}
 
 /** What the outbox needs of the browser's storage. */
 export type OutboxStorage = Pick<Storage, 'getItem' | 'setItem' | 'removeItem' | 'key' | 'length'>;
@@ -52,7 +56,8 @@ export class Outbox {
   /** A box that cannot be read counts as empty. */
   private readBox(key: string): readonly Waiting[] {
     try {
-      return waitingSchema.parse(JSON.parse(this.storage.getItem(key) ?? '[]'));
+      const box: unknown = JSON.parse(this.storage.getItem(key) ?? '[]');
+      return Array.isArray(box) && box.every(isWaiting) ? box : [];
     } catch {
       return [];
     }
