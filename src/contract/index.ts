@@ -6,3 +6,4 @@ export * from './caliper';
 export * from './stock';
 export * from './supplier';
 export * from './views';
+export * from './shop-style';

@@ -3,13 +3,13 @@ import type { LimitId, Limits, Schools } from '../core/families';
 import type { StockMatch, StockPart } from '../core/fit';
 import type { LearnedCode } from '../core/identify';
 import type { Action, Part } from '../core/sheet';
+import type { ShopStyle } from './shop-style';
 import type { SupplierMood } from './supplier';
 import type { StoredReadingMessage } from './readings';
 
 /** What every page knows: the shop and the people at its bench. */
-export interface ShopView {
+export interface ShopView extends ShopStyle {
   readonly name: string;
-  readonly currency: string;
   readonly people: readonly { readonly id: string; readonly name: string }[];
 }
 

@@ -14,9 +14,3 @@ export function context(): Context {
   shared ??= { store: openStore(), now: () => new Date(), newId: () => crypto.randomUUID() };
   return shared;
 }
-
-/** The day of a moment as the shop's calendar has it: local to the machine, `2026-11-23`. */
-export function day(moment: Date): string {
-  const two = (value: number) => String(value).padStart(2, '0');
-  return `${moment.getFullYear()}-${two(moment.getMonth() + 1)}-${two(moment.getDate())}`;
-}

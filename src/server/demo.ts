@@ -27,7 +27,8 @@ import {
   storeFirstReadings,
 } from '../data/repositories';
 import type { Transaction } from '../data/store';
-import { day, type Context } from './context';
+import { calendarDay } from '../wording';
+import type { Context } from './context';
 import { rulesInForce, rulesMark } from './use-cases/shop';
 import { signOff } from './use-cases/sign-off';
 import type { Rules } from './use-cases/shop';
@@ -57,7 +58,7 @@ async function loadJob(
     ...entriesFromSheet(DEMO_SHEETS[tag]!),
     ...slips,
   ];
-  const promisedFor = day(new Date(context.now().getTime() + due * DAY_MS));
+  const promisedFor = calendarDay(new Date(context.now().getTime() + due * DAY_MS), DEMO_SHOP.timeZone);
   await addJob(tx, { id, tag, customerId, sawId, promisedFor, ...written });
   await storeFirstReadings(
     tx,
@@ -73,8 +74,7 @@ export async function loadDemo(context: Context): Promise<{ readonly loaded: num
   if ((await countJobs(store.db, { show: 'open' })) > 0) return { loaded: 0 };
   const written = { at: context.now().toISOString(), by: DEMO_PEOPLE[0].name };
   const signed = await store.write(async (tx) => {
-    await setShopFact(tx, 'name', DEMO_SHOP.name);
-    await setShopFact(tx, 'currency', DEMO_SHOP.currency);
+    for (const [key, value] of Object.entries(DEMO_SHOP)) await setShopFact(tx, key, value);
     for (const person of DEMO_PEOPLE) await addPerson(tx, person);
     for (const customer of DEMO_CUSTOMERS) await addCustomer(tx, { ...customer, ...written });
     for (const saw of DEMO_SAWS) await addSaw(tx, { ...saw, ...written });

@@ -179,10 +179,10 @@ test('a station is taken off, and the schools of the shop are followed', async (
 test('a hard nose is judged by its facing', async ({ page }) => {
   await freshJob(page, 'bar');
   await page.getByRole('tab', { name: 'Look it over' }).click();
-  const nose = page.getByRole('group', { name: 'Kind' });
+  const nose = page.getByRole('radiogroup', { name: 'Kind' });
   await nose.getByText('hard', { exact: true }).click();
   await page.getByText('worn through or chipped').click();
-  await page.getByRole('group', { name: 'Nose can be replaced' }).getByText('no', { exact: true }).click();
+  await page.getByRole('radiogroup', { name: 'Nose can be replaced' }).getByText('no', { exact: true }).click();
   await expect(page.getByRole('region', { name: /^Bar: Replace/ })).toContainText('cannot be replaced');
 });
 
@@ -201,7 +201,7 @@ test('the log of a saw counts before what is told, unless another bar is on it',
   await page.goto(`/jobs/${id}?step=take-in`);
   await page.waitForSelector('[data-ready=true]');
   await expect(page.getByText('1 of 1 times. That counts before what was told.')).toBeVisible();
-  const same = page.getByRole('group', { name: 'Same bar as at the last service' });
+  const same = page.getByRole('radiogroup', { name: 'Same bar as at the last service' });
   await same.getByText('no', { exact: true }).click();
   await expect(page.getByText('That counts before what was told.')).toBeHidden();
   await saved(page);

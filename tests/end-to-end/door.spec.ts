@@ -21,8 +21,11 @@ interface Heard {
   readonly text: string;
 }
 
+/** Sends; where nothing came back in time it is sent once more, since a machine may stall and a hang comes again. */
+const send = (sent: Sent): Promise<Heard> => sendOnce(sent).catch(() => sendOnce(sent));
+
 /** A request as it is, with whatever Host and method one likes: no browser and no library in between. */
-function send({ method = 'GET', path, headers = {}, body }: Sent): Promise<Heard> {
+function sendOnce({ method = 'GET', path, headers = {}, body }: Sent): Promise<Heard> {
   return new Promise((resolve, reject) => {
     const length = body === undefined ? {} : { 'Content-Length': String(Buffer.byteLength(body)) };
     const sent = nodeRequest(
@@ -135,6 +138,7 @@ const TAKES: readonly (readonly [string, string, z.ZodType])[] = [
   ['POST', '/api/jobs/:job/sign-off', contract.signOffSchema],
   ['PUT', '/api/limits/:any', contract.changeLimitSchema],
   ['PUT', '/api/schools', contract.chooseSchoolSchema],
+  ['PUT', '/api/shop', contract.shopFactsSchema],
   ['PUT', '/api/codes', contract.putCodeSchema],
   ['POST', '/api/codes/forget', contract.forgetCodeSchema],
   ['POST', '/api/people', contract.addPersonSchema],

@@ -66,8 +66,11 @@ test('on a phone the verdict comes first, steps are a menu, and a reading is typ
   await near.press('Enter');
   await expect(page.getByLabel('Edge A, station 1, far rail')).toBeFocused();
   await page.getByText('Finer readings').click();
-  await page.getByRole('group', { name: 'Square on the rails' }).getByText('level', { exact: true }).click();
-  await page.getByRole('group', { name: 'The clean bar stood on edge A' }).getByText('stands', { exact: true }).click();
+  await page.getByRole('radiogroup', { name: 'Square on the rails' }).getByText('level', { exact: true }).click();
+  await page
+    .getByRole('radiogroup', { name: 'The clean bar stood on edge A' })
+    .getByText('stands', { exact: true })
+    .click();
   await saved(page);
   const id = /\/jobs\/([^/?]+)/.exec(page.url())![1]!;
   const { bar } = (await (await page.request.get(`/api/jobs/${id}/sheet.json`)).json()) as {

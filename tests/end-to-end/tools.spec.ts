@@ -78,12 +78,12 @@ test('the hand’s own tests of level are one tap each, and count', async ({ pag
     await page.getByLabel(`Edge A, station ${i + 1}, far rail`).press('Enter');
   }
   await page
-    .getByRole('group', { name: /^The clean bar stood on edge A/ })
+    .getByRole('radiogroup', { name: /^The clean bar stood on edge A/ })
     .getByText('stands', { exact: true })
     .click();
   await page.getByText('Finer readings').click();
   await page
-    .getByRole('group', { name: /^Square on the rails/ })
+    .getByRole('radiogroup', { name: /^Square on the rails/ })
     .getByText('level', { exact: true })
     .click();
   await saved(page);
@@ -97,7 +97,7 @@ test('the hand’s own tests of level are one tap each, and count', async ({ pag
 test('a verdict that was looked at by other rules than stand now is not signed', async ({ page }) => {
   await freshJob(page, 'bar');
   await page.getByRole('tab', { name: 'Look it over' }).click();
-  await page.getByRole('group', { name: 'Cracks' }).getByText('cracked', { exact: true }).click();
+  await page.getByRole('radiogroup', { name: 'Cracks' }).getByText('cracked', { exact: true }).click();
   await saved(page);
   await page.getByRole('button', { name: /Decide/ }).click();
   const changed = await page.request.put('/api/limits/bar.bow', {

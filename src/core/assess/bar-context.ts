@@ -28,7 +28,7 @@ export interface BarContext {
   /** True when the chain that was on is thinner than the bar's own: a test made with it tells of the chain. */
   readonly thinChain: boolean;
   readonly depthLimit: number | null;
-  readonly playLimit: Limit;
+  readonly playLimit: Limit<'mm'>;
   readonly straightEdgePredicted: StraightEdgeOutcome | null;
   /** The same from the least play that the readings allow; null where nothing holds it from below. */
   readonly straightEdgeAtLeast: StraightEdgeOutcome | null;

@@ -57,7 +57,7 @@ function depthCheck(
     families.length === 1
       ? null
       : ({ code: 'depends-on-pitch', families: families.map(({ value: family }) => family) } as const);
-  return judgedCheck({ ...head, part, note }, { value, within, bound }, 'mm', strictest[0]!, null);
+  return judgedCheck({ ...head, part, note }, { value, within, bound }, strictest[0]!, null);
 }
 
 /** The reading at a place of the bar, as the sheet has it. */
@@ -116,7 +116,7 @@ function floorClearanceChecks(least: Least, context: BarContext): Check[] {
   };
   const repeat = at && repeatOf(stationPath(at.edge, at.station, at.rail), readingAt(context, at));
   const head = { id: 'bar.floor-clearance', part, at, repeat } as const;
-  return [judgedCheck(head, judged, 'mm', limit, limits['bar.floor-clearance'])];
+  return [judgedCheck(head, judged, limit, limits['bar.floor-clearance'])];
 }
 
 /**
@@ -148,7 +148,7 @@ function afterDressing(edge: Edge, dressing: EdgeDressing, context: BarContext):
   const limit = limits['bar.floor-clearance.contact'];
   const head = { id: 'bar.floor-clearance-after', part, at, repeat } as const;
   const judged = { value: room, within: exactly(probabilityWithin(room, limit.value, 'min')) };
-  return [depth, judgedCheck(head, judged, 'mm', limit, limits['bar.floor-clearance'])];
+  return [depth, judgedCheck(head, judged, limit, limits['bar.floor-clearance'])];
 }
 
 /** All that depth decides: the least place now, and what advised dressing would leave. */

@@ -97,7 +97,6 @@ function widestCheck(
   const check = judgedCheck(
     { ...head, note },
     { value: playValue(shown, link.thickness), within: known, bound },
-    'mm',
     playLimit,
     limits['bar.play.watch'],
   );
@@ -117,7 +116,7 @@ function pinchChecks({ edges, setting, playLimit }: BarContext): Check[] {
       if (!play || !(setting.ownLink ?? setting.linkThickness) || !isPinched(play, read)) return [];
       const at = { edge, station: edges[edge].stations[i]!.index };
       const head = { id: 'bar.play', part, at, condemns: false, note: { code: 'pinches' } } as const;
-      const check = judgedCheck(head, { value: play, within: { least: 1, most: 1 } }, 'mm', playLimit, null);
+      const check = judgedCheck(head, { value: play, within: { least: 1, most: 1 } }, playLimit, null);
       return [{ ...check, outcome: 'fail' }];
     }),
   );

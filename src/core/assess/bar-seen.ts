@@ -83,7 +83,7 @@ function chipChecks(edge: Edge, { index, chips }: Station, limits: Limits): Chec
     const chip = chips[rail];
     if (!chip) return [];
     const head = { id: 'bar.chip', part, at: { edge, station: index, rail } } as const;
-    const check = workCheck(head, { value: mm(chip.length), u: 0 }, 'mm', limits['bar.dress.chip']);
+    const check = workCheck(head, { value: mm(chip.length), u: 0 }, limits['bar.dress.chip']);
     // A long chip calls for no work of its own: the dressing plan already goes down to it.
     return [{ ...check, outcome: 'watch' as const }];
   });

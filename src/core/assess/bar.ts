@@ -60,7 +60,7 @@ export interface BarAssessment {
   readonly setting: Setting;
   /** Groove depth below which the bar is finished; null while its pitch is not known at all. */
   readonly depthLimit: number | null;
-  readonly playLimit: Limit;
+  readonly playLimit: Limit<'mm'>;
   readonly cutter: CutterGeometry | null;
   readonly straightEdgePredicted: StraightEdgeOutcome | null;
   readonly wearPattern: WearPattern;
@@ -134,7 +134,7 @@ function cutterGeometry(sheet: BenchSheet): CutterGeometry | null {
 }
 
 /** The limit on play: derived where the cutter's geometry is known, else the shop's figure. */
-export function playLimitOf(cutter: CutterGeometry | null, setting: Setting, fallback: Limit): Limit {
+export function playLimitOf(cutter: CutterGeometry | null, setting: Setting, fallback: Limit<'mm'>): Limit<'mm'> {
   const link = setting.ownLink ?? setting.linkThickness;
   if (!cutter || !link || !setting.tang) return fallback;
   const derived = derivedPlayLimit(cutter, link.value, setting.tang.value);

@@ -11,7 +11,17 @@ import {
 } from '../chain';
 import type { Limit, Limits } from '../families';
 import { countedTwice, sequenceAgrees, type Identity } from '../identify';
-import { boundsOf, boundsWithin, estimate, mm, type Bounds, type Estimate, type LengthReading } from '../quantity';
+import {
+  countOf,
+  percent,
+  boundsOf,
+  boundsWithin,
+  estimate,
+  mm,
+  type Bounds,
+  type Estimate,
+  type LengthReading,
+} from '../quantity';
 import type { BenchSheet, ChainSheet } from '../sheet';
 import { judgedCheck, missingCheck, observedCheck, repeatOf, workCheck, type Check } from './check';
 
@@ -47,7 +57,7 @@ function elongationOf(chain: ChainSheet): Elongation | null {
 
 /** A limit with its own doubt. */
 interface CutterLimit {
-  readonly limit: Limit;
+  readonly limit: Limit<'mm'>;
   readonly at: Estimate;
 }
 
@@ -80,7 +90,7 @@ function cutterCheck(chain: ChainSheet, correction: Correction | null, { limit, 
     repeat: repeatOf(chain[field]?.length ? `chain.${field}` : 'chain.cuttersLeft', read, 'caliper'),
     note: notPlaced ? ({ code: 'damage-not-placed', side: notPlaced } as const) : null,
   };
-  return judgedCheck(head, { value: length, within: correctionWithin(correction, at), bound }, 'mm', limit, null);
+  return judgedCheck(head, { value: length, within: correctionWithin(correction, at), bound }, limit, null);
 }
 
 /** Wear in the rivets against its limit. Closed longer than pulled is a mistake in one of them, and no wear. */
@@ -91,7 +101,7 @@ function elongationCheck(chain: ChainSheet, stretch: Elongation | null, limits: 
     return missingCheck({ id, part }, limit.provenance, { code: 'needs', readings: ['chain.pushPull'] });
   const { closed, pulled } = chain.pushPull;
   const bounds = elongationBounds(boundsOf(closed), boundsOf(pulled));
-  const shown = stretch ? { value: mm(stretch.percent), u: stretch.u } : (bounds.lo ?? bounds.hi);
+  const shown = stretch ? { value: percent(stretch.percent), u: stretch.u } : (bounds.lo ?? bounds.hi);
   const once = repeatOf('chain.pushPull', pulled, 'tape');
   const length = (boundsOf(closed).hi ?? boundsOf(closed).lo)!.value;
   const repeat = once && { ...once, u: (100 * Math.SQRT2 * once.u) / length };
@@ -107,7 +117,7 @@ function elongationCheck(chain: ChainSheet, stretch: Elongation | null, limits: 
     };
   const bound = bounds.lo && bounds.hi ? null : bounds.lo ? 'at-least' : 'at-most';
   const within = boundsWithin(bounds, limit.value, 'max');
-  return judgedCheck({ id, part, repeat }, { value: shown, within, bound }, '%', limit, watch);
+  return judgedCheck({ id, part, repeat }, { value: shown, within, bound }, limit, watch);
 }
 
 /** Computes everything about a chain and makes all its checks. */
@@ -121,7 +131,6 @@ export function assessChain(sheet: BenchSheet, identity: Identity, limits: Limit
   const limit = cutterLimit(chain, limits);
   const uneven = imbalance({ left: estimates(chain.cuttersLeft), right: estimates(chain.cuttersRight) });
   const observed = chain.checks ?? {};
-  const count = (value: number): Estimate => ({ value: mm(value), u: 0 });
   const checks: Check[] = [
     ...(observed.resin
       ? [observedCheck({ id: 'chain.resin', part }, observed.resin, { none: 'ok', soft: 'ok', baked: 'watch' })]
@@ -136,21 +145,16 @@ export function assessChain(sheet: BenchSheet, identity: Identity, limits: Limit
   ];
   if (uneven)
     checks.push(
-      workCheck(
-        { id: 'chain.uneven', part },
-        { ...uneven, value: mm(Math.abs(uneven.value)) },
-        'mm',
-        limits['chain.uneven'],
-      ),
+      workCheck({ id: 'chain.uneven', part }, { ...uneven, value: mm(Math.abs(uneven.value)) }, limits['chain.uneven']),
     );
   if (observed.strapBurrs)
     checks.push(
       observedCheck({ id: 'chain.straps', part }, observed.strapBurrs, { none: 'ok', light: 'watch', heavy: 'fail' }),
     );
-  if (observed.burredTangs !== undefined) checks.push(tangsCheck(observed.burredTangs, count));
+  if (observed.burredTangs !== undefined) checks.push(tangsCheck(observed.burredTangs));
   if (observed.tightJoints !== undefined) {
     checks.push(
-      workCheck({ id: 'chain.tight-joints', part }, count(observed.tightJoints), 'count', {
+      workCheck({ id: 'chain.tight-joints', part }, counted(observed.tightJoints), {
         value: 0,
         unit: 'count',
         role: 'max',
@@ -173,8 +177,16 @@ export function assessChain(sheet: BenchSheet, identity: Identity, limits: Limit
   };
 }
 
-function tangsCheck(burred: number, count: (value: number) => Estimate): Check {
+/** A count as it was counted: nobody miscounts a few by much. */
+const counted = (value: number): Estimate<'count'> => ({ value: countOf(value), u: 0 });
+
+function tangsCheck(burred: number): Check {
   const many = burred > FEW_BURRED_TANGS;
-  const limit: Limit = { value: many ? FEW_BURRED_TANGS : 0, unit: 'count', role: 'max', provenance: 'practice' };
-  return { ...workCheck({ id: 'chain.tangs', part }, count(burred), 'count', limit), condemns: many };
+  const limit: Limit<'count'> = {
+    value: many ? FEW_BURRED_TANGS : 0,
+    unit: 'count',
+    role: 'max',
+    provenance: 'practice',
+  };
+  return { ...workCheck({ id: 'chain.tangs', part }, counted(burred), limit), condemns: many };
 }

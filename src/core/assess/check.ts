@@ -2,7 +2,6 @@ import type { FamilyId, Limit, Provenance } from '../families';
 import {
   boundsOf,
   estimate,
-  exactly,
   measured,
   mm,
   outcomeWithin,
@@ -15,6 +14,7 @@ import {
   type LengthReading,
   type LimitKind,
   type Outcome,
+  type Unit,
   type Within,
 } from '../quantity';
 import type { Askable, Part } from '../sheet';
@@ -177,8 +177,8 @@ const beyond = (value: number, limit: number, kind: LimitKind): boolean =>
   kind === 'min' ? value < limit - ROUNDING : value > limit + ROUNDING;
 
 /** What a judgement of a value is made of beside its limit. */
-export interface JudgedValue {
-  readonly value: Estimate;
+export interface JudgedValue<U extends Unit = 'mm'> {
+  readonly value: Estimate<U>;
   readonly within: Within;
   readonly bound?: Check['bound'];
 }
@@ -186,19 +186,18 @@ export interface JudgedValue {
 const kindOf = ({ role }: Limit): LimitKind => (role === 'min' ? 'min' : 'max');
 
 /** A value against a condemning limit, judged by what can be said of its probability: `watch` inside the warning band. */
-export function judgedCheck(
+export function judgedCheck<U extends Unit>(
   head: Head,
-  { value, within, bound = null }: JudgedValue,
-  unit: 'mm' | '%',
-  limit: Limit,
-  watch: Limit | null,
+  { value, within, bound = null }: JudgedValue<U>,
+  limit: Limit<U>,
+  watch: Limit<U> | null,
 ): Check {
   const kind = kindOf(limit);
   const warned = watch !== null && beyond(value.value, watch.value, kind);
   return make(head, {
     condemns: true,
     value: value.value,
-    unit,
+    unit: limit.unit,
     uncertainty: value.u,
     limit: limit.value,
     watch: watch?.value ?? null,
@@ -222,29 +221,23 @@ function probabilityOf(within: Within): number | null {
 /** Sums of shares come out a rounding beyond one. */
 const asProbability = (sum: number): number => Math.min(1, Math.max(0, sum));
 
-/** A measured value against a condemning limit: four outcomes by probability. */
-export function measuredCheck(head: Head, value: Estimate, unit: 'mm' | '%', limit: Limit, watch: Limit | null): Check {
-  const within = exactly(probabilityWithin(value, limit.value, kindOf(limit)));
-  return judgedCheck(head, { value, within }, unit, limit, watch);
-}
-
 /** A reading as it stands against a condemning limit: measured, between two marks, or a bound from one mark alone. */
-export function readingCheck(head: Head, reading: LengthReading, limit: Limit, watch: Limit | null): Check {
+export function readingCheck(head: Head, reading: LengthReading, limit: Limit<'mm'>, watch: Limit<'mm'> | null): Check {
   const kind = kindOf(limit);
   const within = readingWithin(reading, limit.value, kind);
   const whole = estimate(reading);
-  if (whole) return judgedCheck(head, { value: whole, within }, 'mm', limit, watch);
+  if (whole) return judgedCheck(head, { value: whole, within }, limit, watch);
   const { lo, hi } = boundsOf(reading);
-  return judgedCheck(head, { value: (lo ?? hi)!, within, bound: lo ? 'at-least' : 'at-most' }, 'mm', limit, watch);
+  return judgedCheck(head, { value: (lo ?? hi)!, within, bound: lo ? 'at-least' : 'at-most' }, limit, watch);
 }
 
 /** A value against a limit that only calls for work: it does when that is more likely than not. */
-export function workCheck(head: Head, value: Estimate, unit: 'mm' | 'count', limit: Limit): Check {
+export function workCheck<U extends Unit>(head: Head, value: Estimate<U>, limit: Limit<U>): Check {
   const kind = kindOf(limit);
   return make(head, {
     condemns: false,
     value: value.value,
-    unit,
+    unit: limit.unit,
     uncertainty: value.u,
     limit: limit.value,
     kind,

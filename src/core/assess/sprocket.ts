@@ -1,5 +1,5 @@
 import type { Limits } from '../families';
-import { mm } from '../quantity';
+import { countOf } from '../quantity';
 import type { BenchSheet } from '../sheet';
 import { missingCheck, observedCheck, readingCheck, repeatOf, workCheck, type Check } from './check';
 
@@ -31,7 +31,7 @@ export function assessDriveSprocket(sheet: BenchSheet, limits: Limits): readonly
     );
   if (sprocket.chainsRun !== undefined) {
     const limit = limits['sprocket.chains'];
-    const check = workCheck({ id: 'sprocket.chains', part }, { value: mm(sprocket.chainsRun), u: 0 }, 'count', limit);
+    const check = workCheck({ id: 'sprocket.chains', part }, { value: countOf(sprocket.chainsRun), u: 0 }, limit);
     checks.push({ ...check, outcome: sprocket.chainsRun >= limit.value ? 'watch' : 'ok' });
   }
   return checks;

@@ -1,4 +1,4 @@
-import { difference, mm, type Bounds, type Estimate } from '../quantity';
+import { difference, percent, type Bounds, type Estimate } from '../quantity';
 
 /** Wear in the rivets from the push-and-pull measure. */
 export interface Elongation {
@@ -33,11 +33,11 @@ export function elongation(closed: Estimate, pulled: Estimate, joints: number): 
 }
 
 /** The same in percent from below and from above, where one of the lengths is known only by a mark. */
-export function elongationBounds(closed: Bounds, pulled: Bounds): Bounds {
-  const percent = (long: Estimate | null, short: Estimate | null): Estimate | null => {
+export function elongationBounds(closed: Bounds, pulled: Bounds): Bounds<'%'> {
+  const stretch = (long: Estimate | null, short: Estimate | null): Estimate<'%'> | null => {
     if (!long || !short) return null;
     const { value, u } = difference(long, short);
-    return { value: mm((100 * Math.max(0, value)) / short.value), u: (100 * u) / short.value };
+    return { value: percent((100 * Math.max(0, value)) / short.value), u: (100 * u) / short.value };
   };
-  return { lo: percent(pulled.lo, closed.hi), hi: percent(pulled.hi, closed.lo) };
+  return { lo: stretch(pulled.lo, closed.hi), hi: stretch(pulled.hi, closed.lo) };
 }

@@ -9,16 +9,21 @@ export type LimitUnit = 'mm' | '%' | 'mm/mm' | 'count' | 'min';
 export type LimitRole = 'min' | 'max' | 'figure';
 
 /** One limit with where it comes from. */
-export interface Limit {
+export interface Limit<U extends LimitUnit = LimitUnit> {
   readonly value: number;
-  readonly unit: LimitUnit;
+  readonly unit: U;
   readonly role: LimitRole;
   readonly provenance: Provenance;
   /** Named source, when the provenance is `published`. */
   readonly source?: string;
 }
 
-const limit = (value: number, unit: LimitUnit, role: LimitRole, provenance: Provenance): Limit => ({
+const limit = <const U extends LimitUnit>(
+  value: number,
+  unit: U,
+  role: LimitRole,
+  provenance: Provenance,
+): Limit<U> => ({
   value,
   unit,
   role,
@@ -68,7 +73,7 @@ export const DEFAULT_LIMITS = {
 export type LimitId = keyof typeof DEFAULT_LIMITS;
 
 /** A complete set of limits: the defaults with the shop's changes laid over them. */
-export type Limits = Readonly<Record<LimitId, Limit>>;
+export type Limits = { readonly [I in LimitId]: Limit<(typeof DEFAULT_LIMITS)[I]['unit']> };
 
 /** All limit ids in the order they are shown. */
 export const LIMIT_IDS = Object.keys(DEFAULT_LIMITS) as LimitId[];
@@ -77,7 +82,7 @@ export const LIMIT_IDS = Object.keys(DEFAULT_LIMITS) as LimitId[];
 export const DEFAULTS: Limits = DEFAULT_LIMITS;
 
 /** The limit on groove depth of a family. */
-export function depthLimitId(family: FamilyId): LimitId {
+export function depthLimitId(family: FamilyId): `bar.depth.${FamilyId}` {
   return `bar.depth.${family}`;
 }
 

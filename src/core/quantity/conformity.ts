@@ -1,5 +1,5 @@
 import { estimate, type Bounds, type Estimate, type LengthReading } from './reading';
-import { mm } from './length';
+import { mm, type Unit } from './length';
 import { normalCdf } from './normal';
 
 /** Which side of a limit is the good one: at least (`min`) or at most (`max`). The limit itself is good. */
@@ -23,7 +23,7 @@ export interface Conformity {
  * With no uncertainty it is 0 or 1, and a value on the limit is good.
  * @example probabilityWithin({ value: mm(6.1), u: 0.2 }, 6, 'min') // 0.691
  */
-export function probabilityWithin({ value, u }: Estimate, limit: number, kind: LimitKind): number {
+export function probabilityWithin<U extends Unit>({ value, u }: Estimate<U>, limit: number, kind: LimitKind): number {
   const margin = kind === 'min' ? value - limit : limit - value;
   if (u === 0) return margin >= 0 ? 1 : 0;
   return normalCdf(margin / u);
@@ -60,7 +60,7 @@ export function readingWithin(reading: LengthReading, limit: number, kind: Limit
  * How likely a value is on the good side where it is known from below and from above, each as an estimate: at worst by the one, at best by the other; a side that nothing holds
  * leaves all open.
  */
-export function boundsWithin({ lo, hi }: Bounds, limit: number, kind: LimitKind): Within {
+export function boundsWithin<U extends Unit>({ lo, hi }: Bounds<U>, limit: number, kind: LimitKind): Within {
   const [worst, best] = kind === 'min' ? [lo, hi] : [hi, lo];
   return {
     least: worst ? probabilityWithin(worst, limit, kind) : 0,

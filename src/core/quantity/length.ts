@@ -10,6 +10,28 @@ declare const degreesBrand: unique symbol;
 /** A plane angle in degrees. */
 export type Degrees = number & { readonly [degreesBrand]: true };
 
+declare const percentBrand: unique symbol;
+/** Hundredths of something: any finite number. */
+export type Percent = number & { readonly [percentBrand]: true };
+
+declare const countBrand: unique symbol;
+/** A number of things. */
+export type Count = number & { readonly [countBrand]: true };
+
+/** What a value is counted in, with the type that carries it: values of different units cannot be compared. */
+export interface Units {
+  readonly mm: Mm;
+  readonly '%': Percent;
+  readonly count: Count;
+}
+export type Unit = keyof Units;
+
+/** Grants the brand of a percentage. */
+export const percent = (value: number): Percent => value as Percent;
+
+/** Grants the brand of a count. */
+export const countOf = (value: number): Count => value as Count;
+
 /**
  * Millimetres in one inch, exactly.
  * @see International yard and pound agreement, 1959; NIST SP 811, appendix B.

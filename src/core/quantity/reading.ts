@@ -1,5 +1,5 @@
 import { INSTRUMENTS, type InstrumentId } from './instrument';
-import { mm, type Mm } from './length';
+import { mm, type Mm, type Unit, type Units } from './length';
 
 /** A length measured once or several times with one instrument. */
 export interface MeasuredReading {
@@ -29,8 +29,8 @@ export type LengthReading = MeasuredReading | BoundedReading;
  * One value with one standard uncertainty, both in millimetres: what arithmetic is done with. `shared` is the part of the uncertainty that every reading
  * of the same tool has in common: in a difference of two of them it cancels.
  */
-export interface Estimate {
-  readonly value: Mm;
+export interface Estimate<U extends Unit = 'mm'> {
+  readonly value: Units[U];
   readonly u: number;
   readonly shared?: number;
   readonly tool?: InstrumentId;
@@ -113,11 +113,11 @@ export function difference(a: Estimate, b: Estimate): Estimate {
 }
 
 /** A bound of a length: an estimate that the true value reaches or does not exceed. */
-export interface Bounds {
+export interface Bounds<U extends Unit = 'mm'> {
   /** The true value is at least this; null where nothing holds it from below. */
-  readonly lo: Estimate | null;
+  readonly lo: Estimate<U> | null;
   /** The true value is at most this; null where nothing holds it from above. */
-  readonly hi: Estimate | null;
+  readonly hi: Estimate<U> | null;
 }
 
 /** What a reading says from below and from above: a measured one the same from both sides, a bounded one its marks. */

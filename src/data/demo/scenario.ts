@@ -2,7 +2,12 @@ import type { LearnedCode } from '../../core/identify';
 import type { Entry } from '../../core/sheet';
 
 /** People, customers, saws and jobs of the demo scenario: the saw room of a canal and towpath trust. All invented. */
-export const DEMO_SHOP = { name: 'Lockgate Depot saw room', currency: 'GBP' } as const;
+export const DEMO_SHOP = {
+  name: 'Lockgate Depot saw room',
+  currency: 'GBP',
+  timeZone: 'Europe/London',
+  style: 'en-GB',
+} as const;
 
 export const DEMO_PEOPLE = [
   { id: 'p-ines', name: 'Ines Holloway' },

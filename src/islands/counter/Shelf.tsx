@@ -1,8 +1,8 @@
+import { money } from '../../wording';
 import { useEffect, useState } from 'react';
 import type { CounterReply, StockAnswer, SupplierReply } from '../../contract';
 import { api } from '../frame/api';
 import { useFrame } from '../frame/frame-context';
-import { money } from '../stock/money';
 
 const ANSWER = {
   fits: { mark: '●', word: 'fits', tone: 'text-leaf' },
@@ -52,7 +52,7 @@ function ShelfRow({ answer: { part, answer, misses, equals } }: { answer: StockA
         </span>
       </span>
       <span className="text-right figures">
-        <span className="block font-semibold">{money(part.priceCents, shop.currency)}</span>
+        <span className="block font-semibold">{money(part.priceCents, shop)}</span>
         <span className="block text-sm text-ink-soft">{part.quantity} left</span>
       </span>
     </li>
@@ -105,7 +105,7 @@ function Supplier({ order }: { order: Order }) {
                 </span>
               </span>
               <span className="text-right figures">
-                {money(priceCents, shop.currency)} · {days === 1 ? '1 day' : `${days} days`}
+                {money(priceCents, shop)} · {days === 1 ? '1 day' : `${days} days`}
               </span>
             </li>
           ))}

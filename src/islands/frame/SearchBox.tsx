@@ -1,4 +1,4 @@
-import { useCallback, useRef, useState, type ComponentType } from 'react';
+import { useCallback, useEffect, useRef, useState, type ComponentType } from 'react';
 import { Search } from 'lucide-react';
 import { useKeys } from './keys';
 import type { SearchFinderProps } from './SearchFinder';
@@ -19,6 +19,10 @@ export function SearchBox() {
       return true;
     }, []),
   );
+  // What finds takes the place of the plain field, and the caret with it.
+  useEffect(() => {
+    if (Finder) input.current?.focus();
+  }, [Finder]);
   const load = () =>
     void import('./SearchFinder').then(
       ({ SearchFinder }) => setFinder(() => SearchFinder),
@@ -32,7 +36,6 @@ export function SearchBox() {
           text={text}
           onText={setText}
           fieldRef={input}
-          autoFocus
           className={LOOK}
           label={LABEL}
           placeholder={PLACEHOLDER}

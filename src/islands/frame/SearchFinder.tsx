@@ -7,8 +7,6 @@ export interface SearchFinderProps {
   readonly text: string;
   readonly onText: (text: string) => void;
   readonly fieldRef: Ref<HTMLInputElement>;
-  /** True where the caret stood in the field that this one replaces. */
-  readonly autoFocus: boolean;
   readonly className: string;
   readonly label: string;
   readonly placeholder: string;

@@ -1,4 +1,4 @@
-import { Suspense, useCallback, useEffect, useState } from 'react';
+import { useCallback, useEffect, useState } from 'react';
 import { STEPS, type Step } from '../../core/assess';
 import { readingAt, type Askable } from '../../core/sheet';
 import type { JobView } from '../../contract';
@@ -58,12 +58,22 @@ function JobInFrame({ view, asked, onOpened }: { view: JobView; asked: string; o
   );
 }
 
+/** How often, and how long after one another, a field is looked for whose view is still being fetched, ms. */
+const LOOKS = 40;
+const PAUSE = 50;
+
 /** Takes the caret to a field: views open what hides it while rendering, then the caret comes. */
 function useGoTo(): readonly [Target, (path: string) => void] {
   const [target, setTarget] = useState<Target>({ path: null, count: 0 });
   useEffect(() => {
-    if (target.path === null) return;
-    focusPlace(target.path);
+    const { path } = target;
+    if (path === null) return;
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    const look = (left: number) => {
+      if (!focusPlace(path) && left > 0) timer = setTimeout(() => look(left - 1), PAUSE);
+    };
+    look(LOOKS);
+    return () => clearTimeout(timer);
   }, [target]);
   return [target, useCallback((path) => setTarget(({ count }) => ({ path, count: count + 1 })), [])];
 }
@@ -121,7 +131,7 @@ function Job({ asked, onOpened }: { asked: string; onOpened: () => void }) {
   );
   const StepView = STEP_VIEWS[step];
   return (
-    <div className="flex h-full flex-col max-md:h-auto max-md:pb-10">
+    <div data-step={step} className="flex h-full flex-col max-md:h-auto max-md:pb-10">
       <div className="no-print border-b border-line bg-well px-4 py-1.5 max-md:order-2">
         <Plates
           plates={platesOf(appraisal, entered.sheet)}
@@ -137,10 +147,8 @@ function Job({ asked, onOpened }: { asked: string; onOpened: () => void }) {
         >
           <TargetContext value={target}>
             <WhereTroubleEnds view={step}>
-              <Suspense fallback={<p className="py-3 text-ink-soft">Fetching this step…</p>}>
-                <StepView onOpen={open} />
-                <Opened onOpened={onOpened} />
-              </Suspense>
+              <StepView onOpen={open} />
+              <Opened onOpened={onOpened} />
             </WhereTroubleEnds>
           </TargetContext>
         </div>

@@ -217,7 +217,7 @@ function Saving({ onShow }: { onShow: (path: string) => void }) {
   return (
     <div
       role="status"
-      className="sticky bottom-0 border-t border-line bg-sheet px-4 py-2 text-sm max-md:fixed max-md:inset-x-0 max-md:z-20"
+      className="sticky bottom-0 border-t border-line bg-sheet px-4 py-2 text-sm max-md:pointer-events-none max-md:fixed max-md:inset-x-0 max-md:z-20 max-md:[&_button]:pointer-events-auto"
     >
       <p className={`flex items-center gap-2 font-semibold ${tone}`}>
         <Icon size={16} aria-hidden="true" />

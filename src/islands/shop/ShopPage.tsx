@@ -3,17 +3,18 @@ import { DEFAULT_LIMITS, LIMIT_IDS, type Limit, type LimitId } from '../../core/
 import type { ShopPageView } from '../../contract';
 import { Notice } from '../../ui/parts/Notice';
 import { Tabbed, TabList, TabPanel } from '../../ui/parts/Tabs';
-import { limitName, provenanceWord } from '../../wording';
+import { shopDay, limitName, provenanceWord } from '../../wording';
 import { api, RequestFailed } from '../frame/api';
 import { Frame } from '../frame/Frame';
 import { useFrame } from '../frame/frame-context';
+import { About } from './About';
 import { Codes } from './Codes';
 import { SchoolChoices } from './SchoolChoices';
 import { Supplier } from './Supplier';
 import { UNNAMED, type Preferences } from '../frame/preferences';
 import { ServerData, useServerData, useChangedHere } from '../frame/server-data';
 
-const VIEWS = { limits: 'Limits', codes: 'Codes', schools: 'Schools', supplier: 'Supplier' } as const;
+const VIEWS = { limits: 'Limits', about: 'About', codes: 'Codes', schools: 'Schools', supplier: 'Supplier' } as const;
 type View = keyof typeof VIEWS;
 
 interface ShopPageProps {
@@ -50,6 +51,7 @@ function Shop({ view: arrived, preferences, asked }: ShopPageProps) {
         </div>
         <TabPanel of={chosen}>
           {chosen === 'limits' && <Limits view={view} />}
+          {chosen === 'about' && <About shop={view.shop} />}
           {chosen === 'codes' && <Codes codes={view.codes} />}
           {chosen === 'schools' && <SchoolChoices schools={view.schools} />}
           {chosen === 'supplier' && <Supplier mood={view.supplier} />}
@@ -156,6 +158,7 @@ function LimitRow({ id, limit }: { id: LimitId; limit: Limit }) {
 }
 
 function Changes({ changes }: { changes: ShopPageView['changes'] }) {
+  const { shop } = useFrame();
   if (changes.length === 0) return null;
   return (
     <section className="mt-6">
@@ -163,8 +166,7 @@ function Changes({ changes }: { changes: ShopPageView['changes'] }) {
       <ul>
         {changes.map(({ limitId, text, at, by }) => (
           <li key={`${limitId}${at}`} className="border-b border-line py-1.5">
-            {limitName[limitId]} <strong>{text}</strong>, by {by},{' '}
-            {new Date(at).toLocaleDateString('en-GB', { dateStyle: 'medium' })}
+            {limitName[limitId]} <strong>{text}</strong>, by {by}, {shopDay(at, shop)}
           </li>
         ))}
       </ul>

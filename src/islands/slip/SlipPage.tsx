@@ -1,9 +1,9 @@
+import { money } from '../../wording';
 import type { SlipView } from '../../contract';
 import { Notice } from '../../ui/parts/Notice';
 import { PrintBar } from '../../ui/parts/PrintBar';
 import { Frame } from '../frame/Frame';
 import type { Preferences } from '../frame/preferences';
-import { money } from '../stock/money';
 
 interface SlipPageProps {
   readonly view: SlipView;
@@ -121,7 +121,7 @@ function Stock({ view }: { view: SlipView }) {
             <span className="figures">{part.sku}</span> {part.name}
           </span>
           <span className="figures">
-            {part.quantity} left · {money(part.priceCents, view.shop.currency)}
+            {part.quantity} left · {money(part.priceCents, view.shop)}
           </span>
         </p>
       ))}

@@ -1,3 +1,4 @@
+import { shopMoment } from '../../wording';
 import { useState } from 'react';
 import type { StockImportView } from '../../contract';
 import { Notice } from '../../ui/parts/Notice';
@@ -19,7 +20,7 @@ export function undoneSentence({ restored, kept }: Undone): string {
 
 /** Lists taken in lately. Each can be undone as one. */
 export function Imports({ imports }: { imports: readonly StockImportView[] }) {
-  const { who } = useFrame();
+  const { who, shop } = useFrame();
   const changedHere = useChangedHere();
   const [said, setSaid] = useState<{ id: string; text: string; bad: boolean } | null>(null);
   const undo = async (id: string) => {
@@ -40,8 +41,7 @@ export function Imports({ imports }: { imports: readonly StockImportView[] }) {
           <li key={id} className="flex flex-wrap items-center gap-3 border-t border-line py-1.5">
             <span className="font-semibold">{name}</span>
             <span className="text-sm text-ink-soft">
-              {parts === 1 ? '1 part' : `${parts} parts`}, {by},{' '}
-              {new Date(at).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })}
+              {parts === 1 ? '1 part' : `${parts} parts`}, {by}, {shopMoment(at, shop)}
             </span>
             {undoneAt || said?.id === id ? (
               <span className="ml-auto text-sm">

@@ -2,11 +2,10 @@ import { useState, type FormEvent } from 'react';
 import type { StockPart } from '../../core/fit';
 import { Dialog } from '../../ui/parts/Dialog';
 import { Notice } from '../../ui/parts/Notice';
-import { familyLabel, stockKindWord } from '../../wording';
+import { amountText, decimalsOf, money, familyLabel, stockKindWord } from '../../wording';
 import { api, RequestFailed } from '../frame/api';
 import { useFrame } from '../frame/frame-context';
 import { useChangedHere } from '../frame/server-data';
-import { money } from './money';
 
 /** Parts on the shelf. A part's name opens its card, where quantity, minimum and price are put right. */
 export function PartTable({ parts }: { parts: readonly StockPart[] }) {
@@ -58,7 +57,7 @@ export function PartTable({ parts }: { parts: readonly StockPart[] }) {
                   <span className="ml-2 font-sans text-sm font-bold text-brass">below {part.minimum}</span>
                 )}
               </td>
-              <td className="px-2 text-right figures">{money(part.priceCents, shop.currency)}</td>
+              <td className="px-2 text-right figures">{money(part.priceCents, shop)}</td>
             </tr>
           ))}
         </tbody>
@@ -73,9 +72,10 @@ export function PartTable({ parts }: { parts: readonly StockPart[] }) {
 const whole = (text: string): number | null => (/^\d{1,7}$/.test(text.trim()) ? Number(text) : null);
 
 function PartCard({ part, onChanged }: { part: StockPart; onChanged: () => Promise<void> }) {
+  const { shop } = useFrame();
   const [quantity, setQuantity] = useState(String(part.quantity));
   const [minimum, setMinimum] = useState(String(part.minimum));
-  const [price, setPrice] = useState((part.priceCents / 100).toFixed(2));
+  const [price, setPrice] = useState(amountText(part.priceCents, shop));
   const [refused, setRefused] = useState<string | null>(null);
   const submit = async (event: FormEvent) => {
     event.preventDefault();
@@ -88,7 +88,7 @@ function PartCard({ part, onChanged }: { part: StockPart; onChanged: () => Promi
       await api.put(`/api/stock/parts/${encodeURIComponent(part.sku)}`, {
         quantity: pieces,
         minimum: least,
-        priceCents: Math.round(amount * 100),
+        priceCents: Math.round(amount * 10 ** decimalsOf(shop)),
       });
       await onChanged();
     } catch (error) {

@@ -11,7 +11,8 @@ import {
   type JobRecord,
 } from '../../data/repositories';
 import type { BenchView, JobRow, JobSummary } from '../../contract';
-import { day, type Context } from '../context';
+import { calendarDay } from '../../wording';
+import type { Context } from '../context';
 import { paging } from '../paging';
 import { rulesInForce, shopView, type Rules } from './shop';
 import { summarise, summaryKey } from './summary';
@@ -94,7 +95,7 @@ export async function benchView(
   );
   return {
     shop,
-    today: day(context.now()),
+    today: calendarDay(context.now(), shop.timeZone),
     title,
     jobs: await rows(context, jobs),
     total,

@@ -27,6 +27,7 @@ import type {
   StampPieceView,
 } from '../../contract';
 import {
+  shopDay,
   counterCaution,
   counterValue,
   entryProblem,
@@ -38,7 +39,7 @@ import {
   questionWhy,
   stampMeaning,
 } from '../../wording';
-import { day, type Context } from '../context';
+import type { Context } from '../context';
 import { notFound, Refusal } from '../refusal';
 import { shopView } from './shop';
 import { answersTo, orderFrom, stockAnswers } from './stock';
@@ -116,8 +117,6 @@ export async function sawsFor(context: Context, text: string): Promise<readonly 
   return Promise.all(saws.map((saw) => sawView(context, saw)));
 }
 
-const date = (iso: string): string => new Date(iso).toLocaleDateString('en-GB', { dateStyle: 'medium' });
-
 /** What is known of a saw: what the counter remembered, or what its last job identified. */
 export async function sawMemory(context: Context, sawId: string): Promise<SawMemoryView> {
   const { db } = context.store;
@@ -129,11 +128,12 @@ export async function sawMemory(context: Context, sawId: string): Promise<SawMem
   ];
   const plain = (entries: readonly Entry[]) => entries.map(({ path, text, unit }) => ({ path, text, unit }));
   const memory = await sawMemoryOf(db, sawId);
+  const shop = await shopView(context);
   if (memory)
     return {
       saw: await sawView(context, saw),
       entries: plain([...memory.entries.filter(({ path }) => !path.startsWith('saw.')), ...own]),
-      note: `Remembered by ${memory.by} on ${date(memory.at)}. Ask whether bar and chain are still the same.`,
+      note: `Remembered by ${memory.by} on ${shopDay(memory.at, shop)}. Ask whether bar and chain are still the same.`,
     };
   const [job] = await listJobs(db, { show: 'saw', sawId }, { limit: 1, offset: 0 });
   const readings = job ? await currentReadings(db, [job.id]) : [];
@@ -143,7 +143,7 @@ export async function sawMemory(context: Context, sawId: string): Promise<SawMem
     entries: plain([...known, ...own]),
     note:
       job && known.length > 0
-        ? `From job ${job.tag} of ${date(job.createdAt)}. Ask whether bar and chain are still the same.`
+        ? `From job ${job.tag} of ${shopDay(job.createdAt, shop)}. Ask whether bar and chain are still the same.`
         : 'Nothing is remembered of this saw yet.',
   };
 }
@@ -188,12 +188,13 @@ export async function counterSlip(context: Context, params: URLSearchParams): Pr
   const order = orderFrom(params);
   if (!order) return null;
   const counted = params.get('counted') === 'yes';
+  const shop = await shopView(context);
   return {
-    shop: await shopView(context),
+    shop,
     tag: 'Counter',
     customer: (params.get('customer') ?? '').slice(0, 160),
     saw: (params.get('saw') ?? '').slice(0, 120) || null,
-    date: day(context.now()),
+    date: shopDay(context.now().toISOString(), shop),
     order: {
       pitch: familyShort[order.pitch],
       pitchNote: order.pitch.startsWith('38') ? familyLabel(order.pitch) : '',

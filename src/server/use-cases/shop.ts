@@ -20,16 +20,25 @@ import {
   shopFacts,
   standingOverrides,
 } from '../../data/repositories';
-import type { ChangeLimit, ChooseSchool, ShopPageView, ShopView } from '../../contract';
+import type { ChangeLimit, ChooseSchool, ShopFacts, ShopPageView, ShopView } from '../../contract';
 import { limitProblem } from '../../wording';
 import type { Context } from '../context';
 import { notFound, Refusal } from '../refusal';
 import { supplierMood } from './supplier';
 
+/** Where the machine stands, until the shop says where it does. */
+const MACHINE_ZONE = Intl.DateTimeFormat().resolvedOptions().timeZone;
+
 /** The shop and its people, for the band of every page. */
 export async function shopView({ store }: Context): Promise<ShopView> {
   const [facts, people] = await Promise.all([shopFacts(store.db), listPeople(store.db)]);
-  return { name: facts.name ?? 'Saw room', currency: facts.currency ?? 'EUR', people };
+  return {
+    name: facts.name ?? 'Saw room',
+    currency: facts.currency ?? 'EUR',
+    timeZone: facts.timeZone ?? MACHINE_ZONE,
+    style: facts.style ?? 'en-GB',
+    people,
+  };
 }
 
 /** The limits in force: defaults with the shop's changes laid over them. */
@@ -112,6 +121,14 @@ export async function changeLimit(context: Context, id: string, { by, value, sou
   const at = context.now().toISOString();
   await context.store.write((tx) => addLimitChange(tx, { limitId, value: change, at, by }));
   return resolved.value;
+}
+
+/** Writes down what the shop says of itself. */
+export async function changeShopFacts(context: Context, facts: ShopFacts): Promise<ShopView> {
+  await context.store.write(async (tx) => {
+    for (const [key, value] of Object.entries(facts)) await setShopFact(tx, key, value);
+  });
+  return shopView(context);
 }
 
 export async function joinBench(context: Context, name: string): Promise<ShopView> {

@@ -4,8 +4,8 @@ import { orderCautions, type ChainOrder } from '../../core/order';
 import { assess } from '../../core/assess';
 import { countStock, listImports, listStock, search, stockCandidates } from '../../data/repositories';
 import type { SearchHitView, SlipView, StockAnswer, StockView } from '../../contract';
-import { familyLabel, familyShort, fitSentence, orderCaution, orderWithheld, stockMiss } from '../../wording';
-import { day, type Context } from '../context';
+import { shopDay, familyLabel, familyShort, fitSentence, orderCaution, orderWithheld, stockMiss } from '../../wording';
+import type { Context } from '../context';
 import { paging } from '../paging';
 import { jobSheet, jobView } from './jobs';
 import { rulesInForce, shopView } from './shop';
@@ -99,7 +99,7 @@ export async function slipView(context: Context, jobId: string): Promise<SlipVie
     tag: view.job.tag,
     customer: view.customer.name,
     saw: view.saw && [view.saw.label, view.saw.tag].filter(Boolean).join(', '),
-    date: day(context.now()),
+    date: shopDay(context.now().toISOString(), view.shop),
     order: ready && {
       pitch: familyShort[ready.pitch],
       pitchNote: ready.pitch.startsWith('38') ? familyLabel(ready.pitch) : '',

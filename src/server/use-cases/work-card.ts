@@ -2,6 +2,7 @@ import { assess, barWork } from '../../core/assess';
 import { EDGES } from '../../core/bar';
 import type { WorkCardView } from '../../contract';
 import {
+  shopDay,
   effortSentence,
   exceptionSentence,
   LEVELLING_STEPS,
@@ -11,7 +12,7 @@ import {
   sentence,
   verdictHeadline,
 } from '../../wording';
-import { day, type Context } from '../context';
+import type { Context } from '../context';
 import { jobSheet, jobView } from './jobs';
 import { rulesInForce } from './shop';
 
@@ -32,7 +33,7 @@ export async function workCardView(context: Context, jobId: string): Promise<Wor
     tag: view.job.tag,
     customer: view.customer.name,
     saw: view.saw && [view.saw.label, view.saw.tag].filter(Boolean).join(', '),
-    date: day(context.now()),
+    date: shopDay(context.now().toISOString(), view.shop),
     verdict: verdictHeadline(verdicts.bar),
     operations: barWork(sheet, bar, verdicts.bar, schools).map((operation) => sentence(operationWord[operation])),
     levelling: { school: schoolAnswer.levelling[schools.levelling], steps: LEVELLING_STEPS[schools.levelling] },

@@ -22,7 +22,6 @@ export interface ComboboxProps<T> {
   readonly placeholder: string;
   readonly className: string;
   readonly fieldRef?: Ref<HTMLInputElement>;
-  readonly autoFocus?: boolean;
 }
 
 /**
@@ -49,6 +48,9 @@ export function Combobox<T>(props: ComboboxProps<T>) {
     itemToString: (item) => (item ? keyOf(item) : ''),
     selectedItem: null,
     defaultHighlightedIndex: 0,
+    // What was typed before this came is already being asked for.
+    initialIsOpen: true,
+    initialHighlightedIndex: 0,
     onSelectedItemChange: ({ selectedItem }) => {
       if (selectedItem) onChoose(selectedItem);
     },
@@ -62,6 +64,8 @@ export function Combobox<T>(props: ComboboxProps<T>) {
     if (meant && found[0]) onChoose(found[0]);
     else if (meant) onGoOn?.();
   }, [found, text, onChoose, onGoOn]);
+  // The ref and what waits are only handed on and read when a key is pressed.
+  // eslint-disable-next-line react-hooks/refs
   const field = getInputProps({
     ref: fieldRef as Ref<HTMLInputElement>,
     onChange: ({ currentTarget }) => {
@@ -88,9 +92,10 @@ export function Combobox<T>(props: ComboboxProps<T>) {
       </label>
       <input
         {...field}
+        role="combobox"
+        aria-controls={field['aria-controls']}
         aria-expanded={showing}
         autoComplete="off"
-        autoFocus={props.autoFocus}
         placeholder={props.placeholder}
         className={props.className}
       />

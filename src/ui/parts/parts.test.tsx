@@ -65,7 +65,7 @@ describe('choices', () => {
       <Choice legend="Who" options={options} value="no" onChoose={nothing} hint="decides" />,
     );
     expect(html.split('data-state="on"').length - 1).toBe(1);
-    expect(html).toMatch(/role="group"[^>]*aria-labelledby/);
+    expect(html).toMatch(/role="radiogroup"[^>]*aria-labelledby|aria-labelledby[^>]*role="radiogroup"/);
     expect(html).toContain('decides');
   });
 

@@ -6,11 +6,13 @@ import { Tabbed, TabList, TabPanel } from '../../../ui/parts/Tabs';
 import { useFrame } from '../../frame/frame-context';
 import { useJob } from '../store/JobContext';
 import { useTarget } from '../target';
-import { CaliperPanel } from '../caliper/CaliperPanel';
-import { LookOver } from './LookOver';
+import { later } from '../later';
 import { Measure } from './Measure';
 import { useStations, type Stations } from './useStations';
-import { WhyCrooked } from './WhyCrooked';
+
+const { View: CaliperPanel } = await later(() => import('../caliper/CaliperPanel').then((there) => there.CaliperPanel));
+const { View: LookOver } = await later(() => import('./LookOver').then((there) => there.LookOver));
+const { View: WhyCrooked } = await later(() => import('./WhyCrooked').then((there) => there.WhyCrooked));
 
 const VIEWS = { measure: 'Measure', look: 'Look it over', crooked: 'Why crooked?' } as const;
 type View = keyof typeof VIEWS;

@@ -2,16 +2,18 @@ import { readingAt } from '../../../core/sheet';
 import { useCallback, useState, type ComponentType } from 'react';
 import { IdentityFindings } from './IdentityFindings';
 import { NumberCards } from './NumberCards';
-import { EvidenceView } from './EvidenceView';
-import { GaugeView } from './GaugeView';
-import { LinksView } from './LinksView';
-import { LoopView } from './LoopView';
 import { MarksView } from './MarksView';
-import { PitchView } from './PitchView';
+import { later } from '../later';
 import { StepHead } from '../parts/StepHead';
 import { Tabbed, TabList, TabPanel } from '../../../ui/parts/Tabs';
 import { useKeys } from '../../frame/keys';
 import { useTarget } from '../target';
+
+const { View: EvidenceView } = await later(() => import('./EvidenceView').then((there) => there.EvidenceView));
+const { View: GaugeView } = await later(() => import('./GaugeView').then((there) => there.GaugeView));
+const { View: LinksView } = await later(() => import('./LinksView').then((there) => there.LinksView));
+const { View: LoopView } = await later(() => import('./LoopView').then((there) => there.LoopView));
+const { View: PitchView } = await later(() => import('./PitchView').then((there) => there.PitchView));
 
 /** Ways to a number, in the order a hand tries them; and what they weigh against one another. */
 const VIEWS = {

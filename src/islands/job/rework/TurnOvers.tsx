@@ -1,4 +1,4 @@
-import { schoolAnswer } from '../../../wording';
+import { shopDay, schoolAnswer } from '../../../wording';
 import { useJob } from '../store/JobContext';
 
 /** How this saw's bar was turned from job to job, and which edge has more left. */
@@ -30,7 +30,7 @@ export function TurnOvers() {
             {turnOvers.map(({ tag, at, by, came, went }) => (
               <tr key={tag}>
                 <td className="pr-4 figures">{tag}</td>
-                <td className="pr-4">{new Date(at).toLocaleDateString('en-GB', { dateStyle: 'medium' })}</td>
+                <td className="pr-4">{shopDay(at, view.shop)}</td>
                 <td className="pr-4">{by}</td>
                 <td>
                   came {came ?? '?'} down, went back {went ?? '?'} down

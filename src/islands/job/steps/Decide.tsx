@@ -6,6 +6,7 @@ import { PARTS } from '../../../core/sheet';
 import { Notice } from '../../../ui/parts/Notice';
 import { VerdictChip } from '../../../ui/parts/VerdictMark';
 import {
+  shopMoment,
   actionWord,
   checkName,
   fitRuleName,
@@ -135,9 +136,6 @@ function FitRules({ fit }: { fit: readonly FitJudgement[] }) {
   );
 }
 
-const moment = (iso: string): string =>
-  new Date(iso).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
-
 /** Refusals that mean: what was looked at is not what stands now. */
 const LOOK_AGAIN: readonly string[] = ['rules-changed', 'read-again'];
 
@@ -171,7 +169,7 @@ function SignOff({ onOpen }: { onOpen: (step: Step) => void }) {
     <Group title="Sign off">
       {last && (
         <p className="mb-2">
-          Signed off by <strong>{last.by}</strong> on {moment(last.at)}.
+          Signed off by <strong>{last.by}</strong> on {shopMoment(last.at, view.shop)}.
           {snapshot.lastReading > last.upToReading &&
             ' Readings have come in since: what was signed is kept, and these verdicts are newer.'}
         </p>

@@ -4,10 +4,9 @@ import { GAUGES } from '../../../core/families';
 import { orderCautions, type ChainOrder } from '../../../core/order';
 import type { StockAnswer } from '../../../contract';
 import { Notice } from '../../../ui/parts/Notice';
-import { familyLabel, familyShort, fitSentence, orderCaution, orderWithheld } from '../../../wording';
+import { money, familyLabel, familyShort, fitSentence, orderCaution, orderWithheld } from '../../../wording';
 import { api } from '../../frame/api';
 import { useFrame } from '../../frame/frame-context';
-import { money } from '../../stock/money';
 import { EntryField } from '../parts/EntryField';
 import { Group, StepHead } from '../parts/StepHead';
 import { useJob } from '../store/JobContext';
@@ -157,7 +156,7 @@ function Answers({ order }: { order: ChainOrder }) {
                 {equals.length > 0 && <span className="text-ink-soft">; equal and here: {equals.join(', ')}</span>}
               </span>
               <span className="text-right figures max-md:text-left">{part.quantity} left</span>
-              <span className="text-right figures font-semibold">{money(part.priceCents, shop.currency)}</span>
+              <span className="text-right figures font-semibold">{money(part.priceCents, shop)}</span>
             </li>
           ))}
         </ul>

@@ -1,5 +1,6 @@
-import { lazy, type ComponentType } from 'react';
-import type { Step } from '../../../core/assess';
+import type { ComponentType } from 'react';
+import { STEPS, type Step } from '../../../core/assess';
+import { later, type Later } from '../later';
 
 /** What a step's view is given. */
 export interface StepProps {
@@ -21,15 +22,20 @@ const LOADERS: Readonly<Record<Step, () => Promise<StepView>>> = {
   order: () => import('./OrderSlip').then(({ OrderSlip }) => OrderSlip),
 };
 
-/** The server has all of them at hand, so that a page arrives with its step drawn; the browser fetches what is opened. */
-const viewOf = (load: () => Promise<StepView>) =>
-  import.meta.env.SSR ? load() : Promise.resolve(lazy(async () => ({ default: await load() })));
+const VIEWS = Object.fromEntries(
+  await Promise.all(Object.entries(LOADERS).map(async ([step, load]) => [step, await later(load)] as const)),
+) as Readonly<Record<Step, Later<StepProps>>>;
 
-export const STEP_VIEWS = Object.fromEntries(
-  await Promise.all(Object.entries(LOADERS).map(async ([step, load]) => [step, await viewOf(load)] as const)),
-) as Readonly<Record<Step, StepView>>;
+/** The step that the page came with is there before the page comes alive: what is drawn answers at once. */
+const drawn = import.meta.env.SSR ? undefined : document.querySelector<HTMLElement>('[data-step]')?.dataset.step;
+await STEPS.filter((step) => step === drawn).map((step) => VIEWS[step].fetch())[0];
+
+/** The view of each step. */
+export const STEP_VIEWS = Object.fromEntries(Object.entries(VIEWS).map(([step, { View }]) => [step, View])) as Readonly<
+  Record<Step, StepView>
+>;
 
 /** Fetches all steps ahead, so that going on does not wait; one that cannot be had now is fetched when it is opened. */
 export function fetchStepsAhead(): void {
-  for (const load of Object.values(LOADERS)) load().catch(() => undefined);
+  for (const { fetch } of Object.values(VIEWS)) void fetch();
 }

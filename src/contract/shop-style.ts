@@ -1,0 +1,37 @@
+import { z } from 'zod';
+
+/** How a shop writes amounts and dates: facts of the shop, not of a country. */
+export interface ShopStyle {
+  /** ISO 4217. */
+  readonly currency: string;
+  /** Name of the IANA time zone database. */
+  readonly timeZone: string;
+  /** Language tag (BCP 47) whose numbers and dates are written; the words stay English. */
+  readonly style: string;
+}
+
+/** Styles to choose from, with the last day of a year and a large amount as each writes them. */
+export const STYLES = {
+  'en-GB': '31 Dec 2026 · 1,234.50',
+  'en-US': 'Dec 31, 2026 · 1,234.50',
+  'de-DE': '31.12.2026 · 1.234,50',
+  'de-CH': '31.12.2026 · 1’234.50',
+  'fr-FR': '31 déc. 2026 · 1 234,50',
+  'sv-SE': '31 dec. 2026 · 1 234,50',
+  'fi-FI': '31.12.2026 · 1 234,50',
+  'nl-NL': '31 dec 2026 · 1.234,50',
+} as const;
+const STYLE_TAGS = Object.keys(STYLES) as [keyof typeof STYLES, ...(keyof typeof STYLES)[]];
+
+/** What the shop says of itself. */
+export const shopFactsSchema = z.strictObject({
+  name: z.string().trim().min(1, 'Write the name of the shop.').max(80),
+  currency: z.string().refine((code) => Intl.supportedValuesOf('currency').includes(code), {
+    message: 'A currency is three letters such as EUR.',
+  }),
+  timeZone: z.string().refine((zone) => zone === 'UTC' || Intl.supportedValuesOf('timeZone').includes(zone), {
+    message: 'A time zone is a name such as Europe/Paris.',
+  }),
+  style: z.enum(STYLE_TAGS),
+});
+export type ShopFacts = z.infer<typeof shopFactsSchema>;

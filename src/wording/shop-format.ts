@@ -1,0 +1,40 @@
+/** What writing amounts and dates needs of a shop. */
+export interface ShopStyle {
+  /** ISO 4217. */
+  readonly currency: string;
+  /** Name of the IANA time zone database. */
+  readonly timeZone: string;
+  /** Language tag (BCP 47) whose numbers and dates are written. */
+  readonly style: string;
+}
+
+/** Decimals of a currency: two for most, none for some. */
+export function decimalsOf({ currency, style }: Pick<ShopStyle, 'currency' | 'style'>): number {
+  return new Intl.NumberFormat(style, { style: 'currency', currency }).resolvedOptions().maximumFractionDigits ?? 2;
+}
+
+/** An amount in the currency's smallest unit, as written on a price tag. */
+export function money(smallest: number, shop: ShopStyle): string {
+  const amount = smallest / 10 ** decimalsOf(shop);
+  return new Intl.NumberFormat(shop.style, { style: 'currency', currency: shop.currency }).format(amount);
+}
+
+/** The amount as one types it, without its currency. */
+export const amountText = (smallest: number, shop: ShopStyle): string =>
+  (smallest / 10 ** decimalsOf(shop)).toFixed(decimalsOf(shop));
+
+/** A day in the shop's zone, such as `25 Nov 2026`. */
+export function shopDay(iso: string, { style, timeZone }: ShopStyle): string {
+  return new Intl.DateTimeFormat(style, { dateStyle: 'medium', timeZone }).format(new Date(iso));
+}
+
+/** A day and time in the shop's zone. */
+export function shopMoment(iso: string, { style, timeZone }: ShopStyle): string {
+  return new Intl.DateTimeFormat(style, { dateStyle: 'medium', timeStyle: 'short', timeZone }).format(new Date(iso));
+}
+
+/** The calendar day of a moment in the shop's zone, `2026-11-23`. */
+export function calendarDay(moment: Date, timeZone: string): string {
+  const parts = new Intl.DateTimeFormat('en-CA', { timeZone, year: 'numeric', month: '2-digit', day: '2-digit' });
+  return parts.format(moment);
+}
