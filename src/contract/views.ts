@@ -124,6 +124,8 @@ export interface SlipView {
   /** Numbers that stand on one mark alone, with what confirms them. */
   readonly cautions: readonly string[];
   readonly fit: readonly { readonly holds: boolean | null; readonly text: string }[];
+  /** Parts that were condemned, a sentence each: the chain of the slip takes the old one's place, the others are not on it. */
+  readonly replaces: readonly string[];
   readonly stock: readonly StockAnswer[];
 }
 

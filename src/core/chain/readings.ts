@@ -87,7 +87,7 @@ const worn = {
   ),
   checks: group({
     crack: oneOf(['no', 'yes', 'unsure'], { minutes: 2, needed: { by: ['chain'] } }),
-    resin: oneOf(['none', 'soft', 'baked'], { means: 'Bright: it was sharp and oiled.', step: 'clean' }),
+    resin: oneOf(['none', 'soft', 'baked'], { means: 'Bright: it was sharp and oiled.', step: 'strip' }),
     strapBurrs: oneOf(['none', 'light', 'heavy']),
     burredTangs: count({ from: 0, to: 400 }),
     tightJoints: count({ from: 0, to: 800 }),

@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useState } from 'react';
 import { STEPS, type Step } from '../../core/assess';
-import { readingAt, type Askable } from '../../core/sheet';
+import { isReadingPath, readingAt, type Askable } from '../../core/sheet';
 import type { JobView } from '../../contract';
 import { Plates } from '../../ui/parts/Plates';
 import { Frame } from '../frame/Frame';
@@ -115,6 +115,16 @@ function Job({ asked, onOpened }: { asked: string; onOpened: () => void }) {
     },
     [goTo, open],
   );
+  // A place behind the address's `#`, such as `#bar.checks.bow`, is gone to: links may point at a reading.
+  useEffect(() => {
+    const follow = () => {
+      const path = decodeURIComponent(window.location.hash.slice(1));
+      if (isReadingPath(path)) show(path);
+    };
+    follow();
+    window.addEventListener('hashchange', follow);
+    return () => window.removeEventListener('hashchange', follow);
+  }, [show]);
   const next = appraisal.next[0]?.measure;
   useKeys(
     useCallback(

@@ -38,6 +38,11 @@ export function SlipPage({ view, preferences, back }: SlipPageProps) {
             </Notice>
           </div>
         )}
+        {view.replaces.map((sentence) => (
+          <p key={sentence} className="mt-2 font-semibold">
+            {sentence}
+          </p>
+        ))}
         <Checks fit={view.fit} />
         {view.order && <Stock view={view} />}
         <p className="mt-6 text-sm text-ink-soft">
@@ -62,7 +67,8 @@ function Numbers({ order }: { order: NonNullable<SlipView['order']> }) {
           <div key={name} className="border-r border-line px-3 py-3 last:border-r-0">
             <dt className="text-sm font-semibold">{name}</dt>
             <dd className="figures text-3xl leading-tight font-bold">
-              {value} <span className="font-sans text-base font-semibold">{note}</span>
+              <span className="block whitespace-nowrap">{value}</span>
+              <span className="block font-sans text-base font-semibold">{note}</span>
             </dd>
           </div>
         ))}

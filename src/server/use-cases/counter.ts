@@ -204,6 +204,7 @@ export async function counterSlip(context: Context, params: URLSearchParams): Pr
       kickbackClass: order.kickbackClass ?? 'to be asked',
     },
     withheld: [],
+    replaces: [],
     cautions: [],
     fit: counted ? [] : [{ holds: null, text: counterCaution({ code: 'count-before-handing-over' }) }],
     stock: await stockAnswers(context, order),

@@ -1,10 +1,20 @@
 import { FAMILY_IDS, GAUGE_IDS, GAUGES, type FamilyId, type GaugeId } from '../../core/families';
-import { chainNeed, equalSubstitutes, searchStock, STOCK_KINDS, type Need } from '../../core/fit';
+import { chainNeed, equalSubstitutes, searchStock, STOCK_KINDS, type FitJudgement, type Need } from '../../core/fit';
+import { PARTS } from '../../core/sheet';
 import { orderCautions, type ChainOrder } from '../../core/order';
 import { assess } from '../../core/assess';
 import { countStock, listImports, listStock, search, stockCandidates } from '../../data/repositories';
 import type { SearchHitView, SlipView, StockAnswer, StockView } from '../../contract';
-import { shopDay, familyLabel, familyShort, fitSentence, orderCaution, orderWithheld, stockMiss } from '../../wording';
+import {
+  shopDay,
+  familyLabel,
+  familyShort,
+  fitSentence,
+  orderCaution,
+  orderWithheld,
+  replacedPart,
+  stockMiss,
+} from '../../wording';
 import type { Context } from '../context';
 import { paging } from '../paging';
 import { jobSheet, jobView } from './jobs';
@@ -85,6 +95,10 @@ export function orderFrom(params: URLSearchParams): ChainOrder | null {
     : null;
 }
 
+/** What speaks for or against an order: rules of the set. That a part is condemned is why something is ordered, and is said by itself. */
+const rulesOfSet = (fit: readonly FitJudgement[]): readonly FitJudgement[] =>
+  fit.filter(({ rule }) => rule !== 'parts-may-go-back-on');
+
 /** The order slip of a job, ready to print. */
 export async function slipView(context: Context, jobId: string): Promise<SlipView> {
   const [view, { sheet }, { limits, codes, schools }] = await Promise.all([
@@ -92,7 +106,7 @@ export async function slipView(context: Context, jobId: string): Promise<SlipVie
     jobSheet(context, jobId),
     rulesInForce(context),
   ]);
-  const { order, fit, identity } = assess(sheet, limits, codes, schools);
+  const { order, fit, identity, verdicts } = assess(sheet, limits, codes, schools);
   const ready = 'order' in order ? order.order : null;
   return {
     shop: view.shop,
@@ -110,7 +124,8 @@ export async function slipView(context: Context, jobId: string): Promise<SlipVie
     },
     withheld: 'withheld' in order ? order.withheld.map(orderWithheld) : [],
     cautions: ready ? orderCautions(identity).map(orderCaution) : [],
-    fit: fit.map((judgement) => ({ holds: judgement.holds, text: fitSentence(judgement) })),
+    fit: rulesOfSet(fit).map((judgement) => ({ holds: judgement.holds, text: fitSentence(judgement) })),
+    replaces: PARTS.filter((part) => verdicts[part].action === 'replace').map(replacedPart),
     stock: ready ? await stockAnswers(context, ready) : [],
   };
 }

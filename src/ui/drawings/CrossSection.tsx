@@ -100,8 +100,12 @@ export function CrossSection({ figures, exaggeration, show }: CrossSectionProps)
       />
       <Clearance figures={figures} x={x} y={y} near={near} far={far} show={show} />
       {unmeasured.length > 0 && (
-        <text x={W / 2} y={H - 5} textAnchor="middle" className="fill-steel text-[12px]">
-          drawn by eye: {unmeasured.join(', ')}
+        <text textAnchor="middle" className="fill-steel text-[12px]">
+          {byEye(unmeasured).map((line, i, lines) => (
+            <tspan key={line} x={W / 2} y={H - 5 - 14 * (lines.length - 1 - i)}>
+              {line}
+            </tspan>
+          ))}
         </text>
       )}
     </svg>
@@ -130,6 +134,12 @@ function floorWidth({ deep, deepAt, near, far }: SectionFigures, mouth: number):
   const depth = Math.min(near ?? STAND_IN.depth, far ?? STAND_IN.depth);
   if (deep === null || !deepAt) return mouth;
   return Math.max(0.6, mouth + ((deep - mouth) * depth) / deepAt);
+}
+
+/** What is drawn by eye, in lines that fit the drawing. */
+function byEye(names: readonly string[]): readonly string[] {
+  if (names.length < 3) return [`drawn by eye: ${names.join(', ')}`];
+  return [`drawn by eye: ${names.slice(0, 2).join(', ')},`, names.slice(2).join(', ')];
 }
 
 function unmeasuredWidths(figures: SectionFigures): readonly string[] {
@@ -242,6 +252,8 @@ function HeightFigure({
   anchor: 'start' | 'end';
 }) {
   const text = anchor === 'end' ? x - 5 : x + 5;
+  // Two words are set under one another: beside the rail there is room for one.
+  const lines = label.split(' ').length > 1 && !/\d/.test(label) ? label.split(' ') : [label];
   return (
     <g>
       <path
@@ -250,7 +262,11 @@ function HeightFigure({
         strokeWidth="1"
       />
       <text x={text} y={(from + to) / 2 + 4} textAnchor={anchor} className="fill-ink figures text-[12px] font-semibold">
-        {label}
+        {lines.map((line, i) => (
+          <tspan key={line} x={text} dy={i === 0 ? 0 : 14}>
+            {line}
+          </tspan>
+        ))}
       </text>
     </g>
   );

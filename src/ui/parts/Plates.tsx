@@ -85,7 +85,7 @@ function PlateCard({ plate }: { plate: Plate }) {
 /** One rule's joint; opening it shows its sentence. */
 function JointCard({ joint, end }: { joint: Joint; end: boolean }) {
   return (
-    <details className="group relative flex items-center" name="joint">
+    <details className="group relative flex items-center max-md:static" name="joint">
       <summary
         className={`flex min-h-11 w-[3.9rem] list-none flex-col items-center justify-center text-center text-[11px] leading-[1.05] font-semibold max-lg:w-[3.3rem] ${TONE[joint.state]} [&::-webkit-details-marker]:hidden`}
       >
@@ -96,7 +96,7 @@ function JointCard({ joint, end }: { joint: Joint; end: boolean }) {
         </span>
       </summary>
       <div
-        className={`absolute top-full z-20 w-72 border border-line-strong bg-sheet p-3 text-sm shadow-lg ${end ? 'right-0 max-md:right-auto max-md:left-0' : 'left-1/2 -translate-x-1/2 max-md:right-0 max-md:left-auto max-md:translate-x-0'}`}
+        className={`absolute top-full z-20 w-72 border border-line-strong bg-sheet p-3 text-sm shadow-lg ${end ? 'right-0' : 'left-1/2 -translate-x-1/2'} max-md:inset-x-0 max-md:w-auto max-md:translate-x-0`}
       >
         {joint.sentence}
       </div>
@@ -117,7 +117,7 @@ export function Plates({ plates, joints, others }: PlatesProps) {
   return (
     <section
       aria-label="Linked plates: what belongs together"
-      className="flex items-stretch max-md:flex-col max-md:gap-1"
+      className="flex items-stretch max-md:relative max-md:flex-col max-md:gap-1"
     >
       {plates.map((plate, i) => (
         <div

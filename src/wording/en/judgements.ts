@@ -1,4 +1,5 @@
 import { never } from '../../core/result';
+import type { Part } from '../../core/sheet';
 import type { IdleReading, NextMeasurement, Verdict, VerdictReason } from '../../core/assess';
 import type { EdgeDressing } from '../../core/assess';
 import { FAMILY_IDS, type FamilyId } from '../../core/families';
@@ -270,4 +271,11 @@ export function nextSentence({ measure, reason }: NextMeasurement, unit: UnitSys
     default:
       return never(reason);
   }
+}
+
+/** A condemned part as an order slip says it: the slip is for a chain, so the old one is what it replaces, and the others are still to be had. */
+export function replacedPart(part: Part): string {
+  return part === 'chain'
+    ? 'Takes the place of the chain that was condemned.'
+    : `Also condemned, and not on this slip: the ${partName[part].toLowerCase()}.`;
 }

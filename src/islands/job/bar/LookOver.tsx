@@ -89,6 +89,7 @@ export function LookOver() {
           <EntryField path="bar.bodyHeight" label="Height" suffix="unit" />
           <EntryField path="bar.thickness" label="Thickness" suffix="unit" />
           <EntryField path="bar.mount" label="Mount" placeholder="M2" />
+          <EntryField path="bar.oilHole" label="Oil-hole pattern" placeholder="O1" />
         </div>
       </Group>
     </>

@@ -1,9 +1,9 @@
-import { useRef } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Plus } from 'lucide-react';
 import { RailProfile } from '../../../ui/drawings/RailProfile';
 import { dressingSentence } from '../../../wording';
 import { useFrame } from '../../frame/frame-context';
-import { useKeys } from '../../frame/keys';
+import { isTyping, useKeys } from '../../frame/keys';
 import { FIELD_KINDS } from '../../../core/quantity';
 import { ChoiceField } from '../parts/ChoiceField';
 import { useJob } from '../store/JobContext';
@@ -24,6 +24,11 @@ export function Measure({ stations }: { stations: Stations }) {
   const { rows, points, bands, edge, row, selected, select, toEdge, add } = stations;
   const { bar } = appraisal;
   const drawing = useRef<HTMLDivElement>(null);
+  useCaretOnEmptyBar(
+    Object.values(rows)
+      .flat()
+      .every(({ index }) => index === null),
+  );
   useKeys((key) => {
     if (key !== '[' && key !== ']') return false;
     toEdge(key === '[' ? 'A' : 'B');
@@ -70,6 +75,15 @@ export function Measure({ stations }: { stations: Stations }) {
       </div>
     </div>
   );
+}
+
+/** A bar that nothing was measured of yet is opened with the caret in its first field, unless somebody is typing elsewhere. */
+function useCaretOnEmptyBar(isEmpty: boolean): void {
+  const [wasEmpty] = useState(isEmpty);
+  useEffect(() => {
+    if (!wasEmpty || isTyping(document.activeElement)) return;
+    document.querySelector<HTMLElement>('[data-cell="0:1"]')?.focus({ preventScroll: true });
+  }, [wasEmpty]);
 }
 
 function EdgeSwitch({ edge, onEdge, onAdd }: { edge: Edge; onEdge: (edge: Edge) => void; onAdd: () => void }) {

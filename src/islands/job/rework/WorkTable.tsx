@@ -19,7 +19,7 @@ export function WorkTable({ edge, rows }: { edge: Edge; rows: readonly StationRo
   return (
     <section aria-label={`Work on edge ${edge}`} className="mt-2 border-t border-line pt-2">
       <h3 className="font-bold">Edge {edge}: take off, then measure again</h3>
-      <div className="overflow-x-auto">
+      <div className="relative overflow-x-auto">
         <table className="w-full border-collapse max-md:min-w-[34rem]">
           <thead>
             <tr className="text-left text-sm text-ink-soft">
