@@ -16,7 +16,7 @@ const PACKAGES = {
   core: ['zod'],
   wording: [],
   contract: ['zod'],
-  ui: ['react', 'react-dom', 'lucide-react', '@fontsource-variable'],
+  ui: ['react', 'react-dom', 'lucide-react', '@fontsource-variable', 'radix-ui', 'downshift'],
 };
 
 const folders = Object.entries(MAY_IMPORT).map(([folder, allowed]) => ({

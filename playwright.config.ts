@@ -34,7 +34,7 @@ export default defineConfig({
     launchOptions: LAUNCH,
   },
   webServer: {
-    command: 'rm -rf test-results/store && node_modules/.bin/tsx src/server/main.ts --demo',
+    command: 'rm -rf test-results/store && node dist/server/main.mjs --demo',
     url: `http://127.0.0.1:${PORT}/api/health`,
     env: { SERRATA_DB: './test-results/store/e2e.db', PORT: String(PORT) },
     reuseExistingServer: false,

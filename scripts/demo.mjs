@@ -2,7 +2,7 @@
 import { existsSync, rmSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { createInterface } from 'node:readline/promises';
-import { installPackages, must, ROOT, say, start, tool } from './lib/run.mjs';
+import { build, installPackages, ROOT, say, startServer } from './lib/run.mjs';
 
 /** A flag given to this script, or to npm in front of it (`npm run demo --fresh`). */
 const flag = (name) => process.argv.includes(`--${name}`) || process.env[`npm_config_${name}`] === 'true';
@@ -28,8 +28,8 @@ if (fresh) {
 }
 installPackages();
 say('Building');
-must(tool('astro', ['build'], { ASTRO_TELEMETRY_DISABLED: '1' }), 'The build');
+build();
 say('Starting');
-const server = start('tsx', ['src/server/main.ts', '--demo']);
+const server = startServer(['--demo']);
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
 server.on('exit', (code) => process.exit(code ?? 0));

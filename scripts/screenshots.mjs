@@ -3,7 +3,7 @@ import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { LAUNCH } from './lib/chromium.mjs';
-import { installChromium, installPackages, must, ROOT, say, start, tool } from './lib/run.mjs';
+import { build, installChromium, installPackages, ROOT, say, startServer } from './lib/run.mjs';
 
 const PORT = '4394';
 const SIZE = { width: 1280, height: 800 };
@@ -94,9 +94,9 @@ const PICTURES = [
 installPackages();
 installChromium();
 say('Building');
-must(tool('astro', ['build'], { ASTRO_TELEMETRY_DISABLED: '1' }), 'The build');
+build();
 const folder = mkdtempSync(join(tmpdir(), 'serrata-pictures-'));
-const server = start('tsx', ['src/server/main.ts', '--demo'], { SERRATA_DB: join(folder, 'store.db'), PORT });
+const server = startServer(['--demo'], { SERRATA_DB: join(folder, 'store.db'), PORT });
 const { chromium } = await import('@playwright/test');
 const browser = await chromium.launch(LAUNCH);
 try {

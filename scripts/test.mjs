@@ -2,6 +2,7 @@
 // Ends with one plain line: N passed, N failed.
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { resolve } from 'node:path';
+import { BUILD } from './lib/build.mjs';
 import { installChromium, installPackages, ROOT, say, tool } from './lib/run.mjs';
 
 const results = resolve(ROOT, 'test-results');
@@ -40,6 +41,7 @@ rmSync(results, { recursive: true, force: true });
 mkdirSync(results, { recursive: true });
 check('Lint', ['eslint', ['.', '--max-warnings', '0']], ['prettier', ['--check', '--log-level', 'warn', '.']]);
 check('Types', ['astro', ['check', '--minimumSeverity', 'warning']], ['tsc', ['--noEmit']]);
+check('Dead code', ['knip', ['--no-progress', '--no-config-hints']]);
 check('Architecture', ['depcruise', ['--config', '.dependency-cruiser.cjs', 'src']]);
 suite(
   'Core, reference and server tests',
@@ -50,7 +52,7 @@ suite(
     return { passed: numPassedTests, failed: numFailedTests };
   },
 );
-check('Build', ['astro', ['build']]);
+check('Build', ...BUILD);
 suite('Browser tests', 'playwright', ['test'], () => {
   const { expected, unexpected, flaky } = json('browser.json').stats;
   return { passed: expected, failed: unexpected + flaky };

@@ -155,7 +155,7 @@ async function pages(): Promise<Measured[]> {
   await fillStore({ store, now: () => new Date(), newId: () => crypto.randomUUID() }, JOBS);
   store.close();
   const address = 'http://127.0.0.1:4393';
-  const server = spawn(process.execPath, ['--import', 'tsx', 'src/server/main.ts'], {
+  const server = spawn(process.execPath, ['dist/server/main.mjs'], {
     env: { ...process.env, SERRATA_DB: file, PORT: '4393' },
     stdio: 'ignore',
   });

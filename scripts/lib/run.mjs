@@ -3,6 +3,7 @@ import { createHash } from 'node:crypto';
 import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { BUILD, SERVER } from './build.mjs';
 import { CHROMIUM } from './chromium.mjs';
 
 /** The checkout, wherever the command was started. */
@@ -28,6 +29,16 @@ export const tool = (name, args, env) => run(bin(name), args, env);
 /** Starts a tool of the project and leaves it running. */
 export function start(name, args, env = {}, stdio = 'inherit') {
   return spawn(bin(name), args, { cwd: ROOT, stdio, env: { ...process.env, ...env } });
+}
+
+/** Starts the built server and leaves it running. */
+export function startServer(args = [], env = {}, stdio = 'inherit') {
+  return spawn(process.execPath, [SERVER, ...args], { cwd: ROOT, stdio, env: { ...process.env, ...env } });
+}
+
+/** Builds everything, or stops. */
+export function build() {
+  for (const [name, args, env] of BUILD) must(tool(name, args, env), 'The build');
 }
 
 /** Stops the process with a message when a step failed. */

@@ -6,7 +6,7 @@ import { migrate } from 'drizzle-orm/libsql/migrator';
 import type { Store } from './store';
 
 /** Migrations are found beside this module, wherever the process was started. */
-const FOLDER = fileURLToPath(new URL('./migrations', import.meta.url));
+const FOLDER = fileURLToPath(new URL('../../src/data/migrations', import.meta.url));
 
 interface Journal {
   readonly entries: readonly { readonly tag: string; readonly when: number }[];

@@ -70,10 +70,8 @@ test('a limit that is changed elsewhere reaches an open job, and photographs sta
 
 test('a fault in drawing stays in its view, says what happened and leads back', async ({ page }) => {
   await page.addInitScript(() => {
-    Intl.NumberFormat = class {
-      constructor() {
-        throw new Error('no numbers today');
-      }
+    Intl.NumberFormat = function noNumbers() {
+      throw new Error('no numbers today');
     } as unknown as typeof Intl.NumberFormat;
   });
   await page.goto('/stock');

@@ -12,7 +12,7 @@ let address = '';
 /** Starts a server of its own and waits until it says where it is open. */
 async function open(): Promise<void> {
   const port = address === '' ? '0' : new URL(address).port;
-  const started = spawn(process.execPath, ['--import', 'tsx', 'src/server/main.ts', '--demo'], {
+  const started = spawn(process.execPath, ['dist/server/main.mjs', '--demo'], {
     env: { ...process.env, SERRATA_DB: store, PORT: port },
     stdio: ['ignore', 'pipe', 'inherit'],
   });

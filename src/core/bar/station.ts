@@ -129,12 +129,6 @@ export function step({ near, far }: Pick<Station, 'near' | 'far'>): Estimate | n
   return near && far ? difference(near, far) : null;
 }
 
-/** The lower rail: its name and height. With one rail missing there is none. */
-export function lowRail({ near, far }: Station): { rail: Rail; depth: Estimate } | null {
-  if (!near || !far) return null;
-  return near.value <= far.value ? { rail: 'near', depth: near } : { rail: 'far', depth: far };
-}
-
 /** The least depth known at a station: of both rails, or of the one that was measured. */
 export function leastDepth({ near, far }: Pick<Station, 'near' | 'far'>): Estimate | null {
   if (near && far) return near.value <= far.value ? near : far;

@@ -38,9 +38,6 @@ export const countOf = (value: number): Count => value as Count;
  */
 export const MM_PER_INCH = 25.4;
 
-/** Millimetres in one thousandth of an inch ("thou"), exactly. */
-export const MM_PER_THOU = MM_PER_INCH / 1000;
-
 /**
  * Grants the millimetre brand.
  * @param value millimetres

@@ -4,4 +4,4 @@ export * from './told';
 export * from './declare';
 export * from './place';
 export * from './catalogue';
-export type { LengthIssue, WrittenLength } from './written-length';
+export type { LengthIssue } from './written-length';

@@ -131,10 +131,6 @@ export async function setState(tx: Transaction, id: string, state: JobState): Pr
   await tx.update(job).set({ state }).where(eq(job.id, id));
 }
 
-export async function setPromisedFor(tx: Transaction, id: string, promisedFor: string | null): Promise<void> {
-  await tx.update(job).set({ promisedFor }).where(eq(job.id, id));
-}
-
 export async function addCustomer(tx: Transaction, { at, by, ...rest }: CustomerRecord & Written): Promise<void> {
   await tx.insert(customer).values({ ...rest, createdAt: at, createdBy: by });
 }

@@ -3,7 +3,7 @@ import { never } from '../../core/result';
 import type { CounterCaution, CounterNumbers, Question } from '../../core/counter';
 import { numberOnMarkSentence } from './identity';
 import { fitSentence } from './judgements';
-import { familyLabel, gaugeLabel } from './labels';
+import { familyLabel } from './labels';
 import { list, readingName, sentence } from './places';
 
 /** Questions as one asks them over the counter or the telephone. */
@@ -74,14 +74,4 @@ export function counterCaution(caution: CounterCaution): string {
     default:
       return never(caution);
   }
-}
-
-/** What is remembered of a saw in one line: the numbers as far as they are settled. */
-export function rememberedNumbers({ pitch, gauge, driveLinks }: CounterNumbers): string {
-  const known = [
-    pitch.settled ? FAMILIES[pitch.values[0]!].label : null,
-    gauge.settled ? gaugeLabel(gauge.values[0]!) : null,
-    driveLinks.settled ? `${driveLinks.values[0]!} links` : null,
-  ].filter((text) => text !== null);
-  return known.length > 0 ? known.join(' · ') : 'no number settled';
 }

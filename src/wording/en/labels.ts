@@ -1,4 +1,4 @@
-import type { Edge, Rail, StraightEdgeOutcome } from '../../core/bar';
+import type { Rail, StraightEdgeOutcome } from '../../core/bar';
 import type { CheckId, Step } from '../../core/assess';
 import { FAMILIES, GAUGES, type FamilyId, type GaugeId, type LimitId, type Provenance } from '../../core/families';
 import type { FitRule } from '../../core/fit';
@@ -51,7 +51,6 @@ export const provenanceWord: Record<Provenance, string> = {
 };
 
 export const railWord: Record<Rail, string> = { near: 'near rail', far: 'far rail' };
-export const edgeWord: Record<Edge, string> = { A: 'edge A', B: 'edge B' };
 
 export const straightEdgeWord: Record<StraightEdgeOutcome, string> = {
   'gap-stays': 'the gap stays',

@@ -31,9 +31,3 @@ export function hand(tool: InstrumentId, { between, normal }: Random, placing = 
     }),
   };
 }
-
-/** Tabs in steps: the largest that enters, the smallest that refuses. */
-export function tabs(truth: number, step: number): Written {
-  const enters = Math.floor(truth / step) * step;
-  return { enters: `${enters.toFixed(3)} mm`, refuses: `${(enters + step).toFixed(3)} mm` };
-}

@@ -1,0 +1,5 @@
+// Builds the pages and the server.
+import { build, installPackages } from './lib/run.mjs';
+
+installPackages();
+build();

@@ -1,2 +1,0 @@
-/** The nose. */
-export * from './readings';

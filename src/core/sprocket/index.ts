@@ -1,2 +1,0 @@
-/** The drive sprocket. */
-export * from './readings';
