@@ -116,6 +116,24 @@ test('the slip for a new chain says that it takes the place of the condemned one
   await expect(page.getByText('does not go back on')).toHaveCount(0);
 });
 
+test('a shop says its currency, its zone and how it writes, and pages follow', async ({ page }) => {
+  await page.goto('/shop?view=about');
+  await page.waitForSelector('[data-ready=true]');
+  await page.getByLabel('Currency').fill('XXXX');
+  await page.getByRole('button', { name: 'Write it down' }).click();
+  await expect(page.getByRole('alert')).toContainText('A currency is three letters such as EUR.');
+  await page.getByLabel('Currency').fill('EUR');
+  await page.getByLabel('Time zone').fill('America/Denver');
+  await page.getByLabel('Dates and numbers are written').selectOption('de-DE');
+  await expect(page.getByText(/1\.234,50.€, 31\.12\.2026, 08:30/)).toBeVisible();
+  await page.getByRole('button', { name: 'Write it down' }).click();
+  await expect(page.getByText('Written down.')).toBeVisible();
+  await page.goto('/stock');
+  await expect(page.getByRole('table')).toContainText(/\d,\d\d.€/);
+  const data = { name: 'Lockgate Depot saw room', currency: 'GBP', timeZone: 'Europe/London', style: 'en-GB' };
+  expect((await page.request.put('/api/shop', { data })).status()).toBe(200);
+});
+
 /** Readings that are made otherwise than at a field of their own: by the log, by an import, by what others do. */
 const WITHOUT_FIELD: readonly ReadingId[] = [
   'job.reference',

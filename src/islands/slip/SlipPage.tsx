@@ -67,7 +67,7 @@ function Numbers({ order }: { order: NonNullable<SlipView['order']> }) {
           <div key={name} className="border-r border-line px-3 py-3 last:border-r-0">
             <dt className="text-sm font-semibold">{name}</dt>
             <dd className="figures text-3xl leading-tight font-bold">
-              <span className="block whitespace-nowrap">{value}</span>
+              <span className="block whitespace-nowrap">{value}</span>{' '}
               <span className="block font-sans text-base font-semibold">{note}</span>
             </dd>
           </div>

@@ -95,6 +95,7 @@ export function Combobox<T>(props: ComboboxProps<T>) {
         role="combobox"
         aria-controls={field['aria-controls']}
         aria-expanded={showing}
+        aria-activedescendant={showing && items[highlightedIndex] ? field['aria-activedescendant'] : undefined}
         autoComplete="off"
         placeholder={props.placeholder}
         className={props.className}

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { ProfileBand, ProfilePoint } from '../../../ui/drawings/profile-frame';
 import type { Appraisal } from '../../../core/assess';
+import { stationOf } from '../../../core/sheet';
 import { useJob } from '../store/JobContext';
 import type { Snapshot } from '../store/job-store';
 import { keeping } from '../store/keeping';
@@ -71,8 +72,8 @@ export function useStations(): Stations {
   const rows = rowsOf(snapshot, entered, added);
   const [chosen, setChosen] = useState<Selected>({ edge: 'A', key: rows.A[0]?.key ?? '0' });
   useTarget((path) => {
-    const wanted = /^bar\.edges\.([AB])\.stations\.(\d+)/.exec(path);
-    if (wanted) setChosen({ edge: wanted[1] as Edge, key: wanted[2]! });
+    const wanted = stationOf(path);
+    if (wanted) setChosen({ edge: wanted.edge, key: String(wanted.station) });
   });
   const { edge } = chosen;
   const row = rows[edge].find(({ key }) => key === chosen.key) ?? rows[edge][0];

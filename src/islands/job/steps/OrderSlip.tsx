@@ -79,7 +79,7 @@ function Ordered({ order }: { order: ChainOrder }) {
           <div key={name} className="border-r border-line px-4 py-3 last:border-r-0">
             <dt className="text-sm font-semibold text-ink-soft">{name}</dt>
             <dd className="figures text-[34px] leading-tight font-bold">
-              <span className="block whitespace-nowrap">{value}</span>
+              <span className="block whitespace-nowrap">{value}</span>{' '}
               <span className="block font-sans text-base font-semibold text-ink-soft">{also}</span>
             </dd>
           </div>
