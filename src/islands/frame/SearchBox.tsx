@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useRef, useState, type ComponentType } from 'react';
+import { useCallback, useLayoutEffect, useRef, useState, type ComponentType } from 'react';
 import { Search } from 'lucide-react';
 import { useKeys } from './keys';
 import type { SearchFinderProps } from './SearchFinder';
@@ -19,13 +19,19 @@ export function SearchBox() {
       return true;
     }, []),
   );
-  // What finds takes the place of the plain field, and the caret with it.
-  useEffect(() => {
-    if (Finder) input.current?.focus();
+  // What finds takes the place of the plain field within one stroke, and the caret goes with it: no key falls between.
+  const caret = useRef(false);
+  useLayoutEffect(() => {
+    if (!Finder || !caret.current) return;
+    input.current?.focus();
+    input.current?.setSelectionRange(input.current.value.length, input.current.value.length);
   }, [Finder]);
   const load = () =>
     void import('./SearchFinder').then(
-      ({ SearchFinder }) => setFinder(() => SearchFinder),
+      ({ SearchFinder }) => {
+        caret.current = document.activeElement === input.current;
+        setFinder(() => SearchFinder);
+      },
       () => undefined,
     );
   return (
