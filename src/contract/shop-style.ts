@@ -1,15 +1,5 @@
 import { z } from 'zod';
 
-/** How a shop writes amounts and dates: facts of the shop, not of a country. */
-export interface ShopStyle {
-  /** ISO 4217. */
-  readonly currency: string;
-  /** Name of the IANA time zone database. */
-  readonly timeZone: string;
-  /** Language tag (BCP 47) whose numbers and dates are written; the words stay English. */
-  readonly style: string;
-}
-
 /** Styles to choose from, with the last day of a year and a large amount as each writes them. */
 export const STYLES = {
   'en-GB': '31 Dec 2026 · 1,234.50',

@@ -3,13 +3,14 @@ import type { LimitId, Limits, Schools } from '../core/families';
 import type { StockMatch, StockPart } from '../core/fit';
 import type { LearnedCode } from '../core/identify';
 import type { Action, Part } from '../core/sheet';
-import type { ShopStyle } from './shop-style';
+import type { ShopFacts } from './shop-style';
 import type { SupplierMood } from './supplier';
 import type { StoredReadingMessage } from './readings';
 
 /** What every page knows: the shop and the people at its bench. */
-export interface ShopView extends ShopStyle {
-  readonly name: string;
+export interface ShopView extends Omit<ShopFacts, 'style'> {
+  /** Language tag whose numbers and dates are written; the words stay English. */
+  readonly style: string;
   readonly people: readonly { readonly id: string; readonly name: string }[];
 }
 

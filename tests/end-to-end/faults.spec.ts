@@ -82,6 +82,22 @@ test('a fault in drawing stays in its view, says what happened and leads back', 
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
 });
 
+test('a browser that tells no idleness, and an address that points nowhere, open a job all the same', async ({
+  page,
+}) => {
+  await page.addInitScript(() => {
+    delete (window as { requestIdleCallback?: unknown }).requestIdleCallback;
+  });
+  const href = await openJob(page, 'L-0417', 'bar');
+  await page.goto(`${href}?step=bar#%`);
+  await page.reload();
+  await page.waitForSelector('[data-ready=true]');
+  await expect(page.getByRole('region', { name: 'Bar: Recondition' })).toBeVisible();
+  await expect(page.getByText('This view could not be drawn')).toHaveCount(0);
+  await page.keyboard.press('6');
+  await expect(page.getByRole('heading', { name: 'Chain', level: 2 })).toBeVisible();
+});
+
 test('a bracket typed with AltGr changes the edge', async ({ page }) => {
   await openJob(page, 'L-0417', 'bar');
   const press = (key: string) =>

@@ -14,7 +14,7 @@ import {
   type LengthReading,
   type Within,
 } from '../quantity';
-import { stationPath } from '../sheet';
+import { stationPath, usualToolAt } from '../sheet';
 import type { BarContext } from './bar-context';
 import { judgedCheck, missingCheck, repeatOf, type Check, type JudgedValue } from './check';
 import type { EdgeDressing } from './edge';
@@ -85,7 +85,7 @@ function oneSidedDepths(context: BarContext): Check[] {
         const head = {
           id: 'bar.depth',
           at: { edge, station: index, rail },
-          repeat: repeatOf(stationPath(edge, index, rail), reading, 'depth-rod'),
+          repeat: repeatOf(stationPath(edge, index, rail), reading, usualToolAt(stationPath(edge, index, rail))),
         } as const;
         const within = (limit: number) => readingWithin(reading, limit, 'min');
         return [depthCheck(head, (lo ?? hi)!, lo ? 'at-least' : 'at-most', within, context)];

@@ -19,7 +19,7 @@ import {
   type LengthReading,
   type Within,
 } from '../quantity';
-import { stationPath } from '../sheet';
+import { stationPath, usualToolAt } from '../sheet';
 import type { BarContext } from './bar-context';
 import { judgedCheck, missingCheck, observedCheck, repeatOf, type Check, type CheckNote } from './check';
 import { playAfter } from './edge';
@@ -86,7 +86,8 @@ function widestCheck(
   if (!at) return [];
   const station = sheet.bar?.edges?.[at.edge]?.stations[at.station];
   const field = widths.atLeast ? 'mouth' : 'deep';
-  const repeat = repeatOf(stationPath(at.edge, at.station, field), station?.mouth ?? station?.deep, 'caliper');
+  const place = stationPath(at.edge, at.station, field);
+  const repeat = repeatOf(place, station?.mouth ?? station?.deep, usualToolAt(place));
   const head = { id, part, at, repeat, condemns } as const;
   const [link] = ownLinks;
   if (!link || !shown) return [unjudged(head, shown, station?.mouth, context)];

@@ -22,7 +22,7 @@ import {
   type Estimate,
   type LengthReading,
 } from '../quantity';
-import type { BenchSheet, ChainSheet } from '../sheet';
+import { usualToolAt, type BenchSheet, type ChainSheet } from '../sheet';
 import { judgedCheck, missingCheck, observedCheck, repeatOf, workCheck, type Check } from './check';
 
 /** Everything computed about the chain. */
@@ -87,7 +87,11 @@ function cutterCheck(chain: ChainSheet, correction: Correction | null, { limit, 
   const head = {
     id,
     part,
-    repeat: repeatOf(chain[field]?.length ? `chain.${field}` : 'chain.cuttersLeft', read, 'caliper'),
+    repeat: repeatOf(
+      chain[field]?.length ? `chain.${field}` : 'chain.cuttersLeft',
+      read,
+      usualToolAt(`chain.${field}.0`),
+    ),
     note: notPlaced ? ({ code: 'damage-not-placed', side: notPlaced } as const) : null,
   };
   return judgedCheck(head, { value: length, within: correctionWithin(correction, at), bound }, limit, null);
@@ -102,7 +106,7 @@ function elongationCheck(chain: ChainSheet, stretch: Elongation | null, limits: 
   const { closed, pulled } = chain.pushPull;
   const bounds = elongationBounds(boundsOf(closed), boundsOf(pulled));
   const shown = stretch ? { value: percent(stretch.percent), u: stretch.u } : (bounds.lo ?? bounds.hi);
-  const once = repeatOf('chain.pushPull', pulled, 'tape');
+  const once = repeatOf('chain.pushPull', pulled, usualToolAt('chain.pushPull.pulled'));
   const length = (boundsOf(closed).hi ?? boundsOf(closed).lo)!.value;
   const repeat = once && { ...once, u: (100 * Math.SQRT2 * once.u) / length };
   if (stretch?.contradicts || !shown)

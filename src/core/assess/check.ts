@@ -276,7 +276,11 @@ const finer = (a: InstrumentId, b: InstrumentId): InstrumentId =>
  * The reading to take again for a check, with the tool it was made with or the usual one where that is finer.
  * @param usual the tool a place is usually measured with
  */
-export function repeatOf(measure: Askable, reading: LengthReading | undefined, usual?: InstrumentId): Repeat | null {
+export function repeatOf(
+  measure: Askable,
+  reading: LengthReading | undefined,
+  usual: InstrumentId | null = null,
+): Repeat | null {
   const used = reading?.kind === 'measured' ? reading.instrument : usual;
   if (!used) return null;
   const tool = usual ? finer(usual, used) : used;

@@ -88,6 +88,5 @@ export function nextStep(states: readonly StepState[]): Step | null {
 
 /** The step in which what is asked for is read. */
 export function stepOfReading(asked: Askable): Step {
-  if (asked === 'bar.after') return 'rework';
   return readingAt(beginOf(asked))?.told.step ?? 'bar';
 }

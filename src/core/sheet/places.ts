@@ -1,3 +1,4 @@
+import type { InstrumentId } from '../quantity';
 import {
   placeAt,
   placeOf,
@@ -40,6 +41,12 @@ export function readingAt(path: string): Reading | null {
 /** Whether a text names a place that holds a reading. */
 export const isReadingPath = (path: string): path is ReadingPath => readingAt(path) !== null;
 
+/** Whether a place lies within a group. */
+export function isWithin(path: string, group: GroupId): boolean {
+  const keys = path.split('.');
+  return group.split('.').every((key, i) => keys[i] === key);
+}
+
 /** What can be asked for and is no single place: a number of a part, or a reading wherever on the bar it is taken. */
 export const SUBJECTS = {
   'bar.pitch': { begin: 'bar.stamp' },
@@ -76,6 +83,12 @@ function firstWithin(place: Place | null, path: string): string | null {
 export function idAt(path: ReadingPath | GroupPath): ReadingId | GroupId {
   const place = placeAt(SHEET, path)!;
   return (place.is === 'reading' ? place.reading.id : place.id) as ReadingId | GroupId;
+}
+
+/** The tool that a length is usually measured with; null for anything else. */
+export function usualToolAt(path: ReadingPath): InstrumentId | null {
+  const kind = readingAt(path)?.kind;
+  return kind?.kind === 'length' ? kind.spec.instrument : null;
 }
 
 /** Minutes where nothing is told of a reading. */

@@ -2,13 +2,10 @@ import { useState, type FormEvent } from 'react';
 import type { KnownSawView } from '../../contract';
 import { Dialog } from '../../ui/parts/Dialog';
 import { Notice } from '../../ui/parts/Notice';
-import { api, RequestFailed } from '../frame/api';
+import { api, failure } from '../frame/api';
 import { useFrame } from '../frame/frame-context';
 import { UNNAMED } from '../frame/preferences';
 import type { Counter } from './use-counter';
-
-const said = (error: unknown, otherwise: string): string =>
-  error instanceof RequestFailed ? error.message : otherwise;
 
 /** What becomes of it: a slip, a job, a memory of the saw; or the next caller. */
 export function KeepIt({ counter }: { counter: Counter }) {
@@ -124,7 +121,7 @@ function WhoseForm({
     try {
       await send(counter, { customer: customer.trim(), saw: saw.trim() }, who || UNNAMED);
     } catch (error) {
-      setRefused(said(error, 'It was not stored. What you typed is still here: try again.'));
+      setRefused(failure(error, 'It was not stored. What you typed is still here: try again.'));
       setBusy(false);
     }
   };

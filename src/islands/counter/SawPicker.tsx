@@ -1,7 +1,7 @@
 import { useCallback, useState } from 'react';
 import type { KnownSawView, SawMemoryView } from '../../contract';
 import { Combobox } from '../../ui/parts/Combobox';
-import { api, RequestFailed } from '../frame/api';
+import { api, failure } from '../frame/api';
 import { isAsked, useFound } from '../frame/server-data';
 import type { Counter } from './use-counter';
 
@@ -22,7 +22,7 @@ export function SawPicker({ counter }: { counter: Counter }) {
         goOn();
         setTrouble(null);
       } catch (error) {
-        setTrouble(error instanceof RequestFailed ? error.message : 'The saw was not recalled.');
+        setTrouble(failure(error, 'The saw was not recalled.'));
       }
     },
     [recall, goOn],

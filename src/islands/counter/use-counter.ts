@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { CounterAsk, CounterEntry, CounterReply } from '../../contract';
-import { api, RequestFailed } from '../frame/api';
+import { api, failure } from '../frame/api';
 import { focusPlace } from '../frame/focus';
 import { useFrame } from '../frame/frame-context';
 
@@ -82,8 +82,7 @@ export function useCounter(): Counter {
           setAnswered({ key, reply });
           setTrouble(null);
         },
-        (error: unknown) =>
-          !stale && setTrouble(error instanceof RequestFailed ? error.message : 'The counter did not answer.'),
+        (error: unknown) => !stale && setTrouble(failure(error, 'The counter did not answer.')),
       );
     }, PAUSE_MS);
     return () => {

@@ -35,7 +35,12 @@ function Finder({ text, ...field }: SearchFinderProps) {
       older={older}
       keyOf={({ kind, href }) => `${kind}${href}`}
       draw={({ kind, title, detail, href }) => (
-        <a href={href} tabIndex={-1} className="flex min-h-11 min-w-0 flex-1 items-center gap-2">
+        <a
+          href={href}
+          tabIndex={-1}
+          onClick={(event) => event.stopPropagation()}
+          className="flex min-h-11 min-w-0 flex-1 items-center gap-2"
+        >
           <span className="w-16 shrink-0 text-sm text-ink-soft">{kind}</span>
           <span className="truncate font-semibold">{title}</span>
           <span className="truncate text-sm text-ink-soft">{detail}</span>

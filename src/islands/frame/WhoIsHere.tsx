@@ -2,7 +2,7 @@ import { useState, type FormEvent } from 'react';
 import type { ShopView } from '../../contract';
 import { Dialog } from '../../ui/parts/Dialog';
 import { Notice } from '../../ui/parts/Notice';
-import { api, RequestFailed } from './api';
+import { api, failure } from './api';
 import { useFrame } from './frame-context';
 
 const NEW = '+new';
@@ -22,7 +22,7 @@ export function WhoIsHere({ onShop }: { onShop: (shop: ShopView) => void }) {
       setName('');
       setRefused(null);
     } catch (error) {
-      setRefused(error instanceof RequestFailed ? error.message : 'The name was not saved.');
+      setRefused(failure(error, 'The name was not saved.'));
     }
   };
   return (

@@ -15,6 +15,10 @@ export class RequestFailed extends Error {
   }
 }
 
+/** Why something failed, as it is said to people: the server's own words, or what it amounts to. */
+export const failure = (error: unknown, otherwise: string): string =>
+  error instanceof RequestFailed ? error.message : otherwise;
+
 const UNREACHABLE: ErrorReply = { code: 'unreachable', message: 'The server cannot be reached.' };
 
 function requestOf(method: string, body: unknown): RequestInit {

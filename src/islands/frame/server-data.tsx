@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useState, type ReactNode } from 'react';
 import { keepPreviousData, QueryClient, QueryClientProvider, useQuery, useQueryClient } from '@tanstack/react-query';
-import { api, RequestFailed } from './api';
+import { api, failure, RequestFailed } from './api';
 
 /** What stands open looks again this often, and when somebody comes back to it, ms. */
 const LOOK_AGAIN = 20_000;
@@ -81,8 +81,8 @@ export function useFound<T>(words: string, addressOf: (words: string) => string)
     placeholderData: keepPreviousData,
   });
   if (words.trim().length < LEAST_LETTERS) return { items: [], older: [], trouble: null };
-  if (error)
-    return { items: [], older: [], trouble: error instanceof RequestFailed ? error.message : 'The search failed.' };
-  const isOfTheseWords = settled === words.trim() && data !== undefined && !isPlaceholderData;
-  return { items: isOfTheseWords ? data : null, older: data ?? [], trouble: null };
+  const older = data ?? [];
+  if (settled !== words.trim()) return { items: null, older, trouble: null };
+  if (error) return { items: [], older: [], trouble: failure(error, 'The search failed.') };
+  return { items: isPlaceholderData || data === undefined ? null : data, older, trouble: null };
 }

@@ -78,10 +78,18 @@ function useGoTo(): readonly [Target, (path: string) => void] {
   return [target, useCallback((path) => setTarget(({ count }) => ({ path, count: count + 1 })), [])];
 }
 
+/** Steps are fetched ahead after this long where idleness is not told, ms. */
+const AHEAD_AFTER = 1500;
+
 /** Says that a step answers keys and taps, and then fetches the others while nothing else is to do. */
 function Opened({ onOpened }: { onOpened: () => void }) {
   useEffect(() => {
     onOpened();
+    // Not every browser says when it is idle; then a moment later will do.
+    if (!('requestIdleCallback' in window)) {
+      const timer = setTimeout(fetchStepsAhead, AHEAD_AFTER);
+      return () => clearTimeout(timer);
+    }
     const idle = window.requestIdleCallback(fetchStepsAhead);
     return () => window.cancelIdleCallback(idle);
   }, [onOpened]);
@@ -118,7 +126,7 @@ function Job({ asked, onOpened }: { asked: string; onOpened: () => void }) {
   // A place behind the address's `#`, such as `#bar.checks.bow`, is gone to: links may point at a reading.
   useEffect(() => {
     const follow = () => {
-      const path = decodeURIComponent(window.location.hash.slice(1));
+      const path = window.location.hash.slice(1);
       if (isReadingPath(path)) show(path);
     };
     follow();

@@ -2,7 +2,7 @@ import { useId, useState, type FormEvent } from 'react';
 import { STYLES, type ShopFacts, type ShopView } from '../../contract';
 import { Notice } from '../../ui/parts/Notice';
 import { money, shopMoment } from '../../wording';
-import { api, RequestFailed } from '../frame/api';
+import { api, failure } from '../frame/api';
 import { useChangedHere } from '../frame/server-data';
 
 /** Facts as they may be half chosen: what does not exist shows no example. */
@@ -36,7 +36,7 @@ export function About({ shop }: { shop: ShopView }) {
     } catch (error) {
       setSaid({
         kind: 'error',
-        text: error instanceof RequestFailed ? error.message : 'It was not stored. Try again.',
+        text: failure(error, 'It was not stored. Try again.'),
       });
     }
   };

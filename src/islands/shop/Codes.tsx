@@ -4,7 +4,7 @@ import { PITCH_MARKS, type PitchMark } from '../../core/families';
 import type { LearnedCodeView } from '../../contract';
 import { Empty, Notice } from '../../ui/parts/Notice';
 import { gaugeLabel, pitchMarkLabel } from '../../wording';
-import { api, RequestFailed } from '../frame/api';
+import { api, failure } from '../frame/api';
 import { useFrame } from '../frame/frame-context';
 import { useChangedHere } from '../frame/server-data';
 import { UNNAMED } from '../frame/preferences';
@@ -31,7 +31,7 @@ export function Codes({ codes }: { codes: readonly LearnedCodeView[] }) {
       setRefused(null);
       after();
     } catch (error) {
-      setRefused(error instanceof RequestFailed ? error.message : 'It was not stored. Try again.');
+      setRefused(failure(error, 'It was not stored. Try again.'));
     }
   };
   const learn = (event: FormEvent) => {

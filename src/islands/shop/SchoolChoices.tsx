@@ -3,7 +3,7 @@ import { SCHOOL_IDS, SCHOOLS, type SchoolId, type Schools } from '../../core/fam
 import { Choice } from '../../ui/parts/Choice';
 import { Notice } from '../../ui/parts/Notice';
 import { schoolAnswer, schoolName } from '../../wording';
-import { api, RequestFailed } from '../frame/api';
+import { api, failure } from '../frame/api';
 import { useChangedHere } from '../frame/server-data';
 
 /** Where practitioners disagree the shop chooses; both schools stay named. */
@@ -16,7 +16,7 @@ export function SchoolChoices({ schools }: { schools: Schools }) {
       await changedHere();
       setRefused(null);
     } catch (error) {
-      setRefused(error instanceof RequestFailed ? error.message : 'It was not stored. Try again.');
+      setRefused(failure(error, 'It was not stored. Try again.'));
     }
   };
   return (

@@ -4,7 +4,7 @@ import type { ShopPageView } from '../../contract';
 import { Notice } from '../../ui/parts/Notice';
 import { Tabbed, TabList, TabPanel } from '../../ui/parts/Tabs';
 import { shopDay, limitName, provenanceWord } from '../../wording';
-import { api, RequestFailed } from '../frame/api';
+import { api, failure } from '../frame/api';
 import { Frame } from '../frame/Frame';
 import { useFrame } from '../frame/frame-context';
 import { About } from './About';
@@ -99,7 +99,7 @@ function LimitRow({ id, limit }: { id: LimitId; limit: Limit }) {
       setTyped({});
       setRefused(null);
     } catch (error) {
-      setRefused(error instanceof RequestFailed ? error.message : 'The limit was not saved.');
+      setRefused(failure(error, 'The limit was not saved.'));
     }
   };
   const submit = (event: FormEvent) => {

@@ -2,7 +2,7 @@ import { shopMoment } from '../../wording';
 import { useState } from 'react';
 import type { StockImportView } from '../../contract';
 import { Notice } from '../../ui/parts/Notice';
-import { api, RequestFailed } from '../frame/api';
+import { api, failure } from '../frame/api';
 import { useFrame } from '../frame/frame-context';
 import { useChangedHere } from '../frame/server-data';
 import { UNNAMED } from '../frame/preferences';
@@ -29,7 +29,7 @@ export function Imports({ imports }: { imports: readonly StockImportView[] }) {
       await changedHere();
       setSaid({ id, text: undoneSentence(undone), bad: false });
     } catch (error) {
-      setSaid({ id, text: error instanceof RequestFailed ? error.message : 'It was not undone.', bad: true });
+      setSaid({ id, text: failure(error, 'It was not undone.'), bad: true });
     }
   };
   if (imports.length === 0) return null;

@@ -3,7 +3,7 @@ import type { StockPart } from '../../core/fit';
 import { Dialog } from '../../ui/parts/Dialog';
 import { Notice } from '../../ui/parts/Notice';
 import { amountText, decimalsOf, money, familyLabel, stockKindWord } from '../../wording';
-import { api, RequestFailed } from '../frame/api';
+import { api, failure } from '../frame/api';
 import { useFrame } from '../frame/frame-context';
 import { useChangedHere } from '../frame/server-data';
 
@@ -92,7 +92,7 @@ function PartCard({ part, onChanged }: { part: StockPart; onChanged: () => Promi
       });
       await onChanged();
     } catch (error) {
-      setRefused(error instanceof RequestFailed ? error.message : 'It was not stored. Try again.');
+      setRefused(failure(error, 'It was not stored. Try again.'));
     }
   };
   const fields = [

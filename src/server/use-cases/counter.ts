@@ -1,7 +1,7 @@
 import { answerCounter, type CounterAnswer, type CounterNumbers } from '../../core/counter';
 import { GAUGES } from '../../core/families';
 import { readStamp, type LearnedCode, codeOf } from '../../core/identify';
-import { readingAt, sheetFromEntries, type Entry } from '../../core/sheet';
+import { isWithin, readingAt, sheetFromEntries, type Entry } from '../../core/sheet';
 import {
   addCustomer,
   addSaw,
@@ -132,7 +132,7 @@ export async function sawMemory(context: Context, sawId: string): Promise<SawMem
   if (memory)
     return {
       saw: await sawView(context, saw),
-      entries: plain([...memory.entries.filter(({ path }) => !path.startsWith('saw.')), ...own]),
+      entries: plain([...memory.entries.filter(({ path }) => !isWithin(path, 'saw')), ...own]),
       note: `Remembered by ${memory.by} on ${shopDay(memory.at, shop)}. Ask whether bar and chain are still the same.`,
     };
   const [job] = await listJobs(db, { show: 'saw', sawId }, { limit: 1, offset: 0 });

@@ -1,4 +1,4 @@
-import { entriesFromSheet, readSheet, type Entry, type WrittenBenchSheet } from '../../core/sheet';
+import { isWithin, entriesFromSheet, readSheet, type Entry, type WrittenBenchSheet } from '../../core/sheet';
 import {
   addCustomer,
   addJob,
@@ -36,7 +36,7 @@ function importedEntries(sheet: unknown): readonly Entry[] {
   return entriesFromSheet(sheet as WrittenBenchSheet);
 }
 
-const isOfTurnLog = ({ path }: Entry): boolean => path.startsWith('saw.turnLog.');
+const isOfTurnLog = ({ path }: Entry): boolean => isWithin(path, 'saw.turnLog');
 
 /** Takes in a job: finds or adds the customer and the saw, and stores what is known as its first readings. */
 export async function createJob(context: Context, wanted: CreateJob): Promise<{ id: string; tag: string }> {

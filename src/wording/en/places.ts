@@ -184,7 +184,7 @@ function withItsPlace(asked: ReadingPath | GroupPath): string | null {
   if (edge) return keys.at(-1) === 'stands' ? `the clean bar stood on edge ${edge}` : `${name}, edge ${edge}`;
   const member = Number(keys.at(-1));
   if (keys.length < 2 || Number.isNaN(member)) return null;
-  if (asked.startsWith('chain.driveLinks.')) return `${ORDINALS[member] ?? `${member + 1}th`} count`;
+  if (idAt(asked) === 'chain.driveLinks') return `${ORDINALS[member] ?? `${member + 1}th`} count`;
   return `${name}, number ${member + 1}`;
 }
 

@@ -2,7 +2,7 @@ import { useRef, useState } from 'react';
 import { Camera, X } from 'lucide-react';
 import type { PhotoView } from '../../../contract';
 import { Notice } from '../../../ui/parts/Notice';
-import { api, RequestFailed } from '../../frame/api';
+import { api, failure } from '../../frame/api';
 import { useFrame } from '../../frame/frame-context';
 import { UNNAMED } from '../../frame/preferences';
 import { Group } from '../parts/StepHead';
@@ -10,7 +10,7 @@ import { useJob, useJobStore } from '../store/JobContext';
 import { shrunk } from './shrink';
 
 const why = (error: unknown, file: File): string =>
-  error instanceof RequestFailed ? error.message : `${file.name} is no picture: a PNG or JPEG would be right.`;
+  failure(error, `${file.name} is no picture: a PNG or JPEG would be right.`);
 
 /** Pictures of what was brought, kept with the job. Large ones are made smaller before they are sent. */
 export function Photos() {
@@ -42,7 +42,7 @@ export function Photos() {
       await api.delete<PhotoView[]>(`${address}/${id}`);
       await store.refresh();
     } catch (error) {
-      setRefused([error instanceof RequestFailed ? error.message : 'The picture was not taken away: try again.']);
+      setRefused([failure(error, 'The picture was not taken away: try again.')]);
     }
   };
   return (

@@ -3,7 +3,7 @@ import { X } from 'lucide-react';
 import { STOCK_COLUMNS, type StockColumn } from '../../../core/fit';
 import { Notice } from '../../../ui/parts/Notice';
 import { cellProblem, list as inWords, stockColumnName } from '../../../wording';
-import { api, RequestFailed } from '../../frame/api';
+import { api, failure } from '../../frame/api';
 import { useFrame } from '../../frame/frame-context';
 import { UNNAMED } from '../../frame/preferences';
 import { undoneSentence } from '../Imports';
@@ -224,7 +224,7 @@ function Act({ takeIn }: { takeIn: TakeIn }) {
       });
       setUndone(undoneSentence(result));
     } catch (error) {
-      setUndone(error instanceof RequestFailed ? error.message : 'It was not undone.');
+      setUndone(failure(error, 'It was not undone.'));
     }
   };
   const ready = columns !== null && missingColumns(columns).length === 0;

@@ -1,7 +1,7 @@
 import { useCallback, useMemo, useState } from 'react';
 import { IMPORT_BATCH } from '../../../contract';
 import type { StockColumn, StockPart } from '../../../core/fit';
-import { api, RequestFailed } from '../../frame/api';
+import { api, failure } from '../../frame/api';
 import { proposed, readRows, type Columns, type Mended, type RawList, type ReadRow } from './list-state';
 
 /** How far the taking-in has come. */
@@ -60,7 +60,7 @@ export function useTakeIn(by: string) {
       try {
         await api.post(`/api/stock/imports/${id}`, { by, name: list.name, parts });
       } catch (error) {
-        const why = error instanceof RequestFailed ? error.message : 'The server cannot be reached.';
+        const why = failure(error, 'The server cannot be reached.');
         setProgress({ id, taken: sent, of, state: 'stopped', trouble: why });
         return;
       }
