@@ -17,11 +17,11 @@ export function SlipPage({ view, preferences, back }: SlipPageProps) {
   return (
     <Frame shop={view.shop} preferences={preferences} place={back.startsWith('/counter') ? 'counter' : 'bench'}>
       <PrintBar back={back} to={view.tag} />
-      <article className="mx-auto max-w-3xl border border-line-strong bg-sheet p-8 print:border-0 print:p-0">
+      <article className="mx-auto max-w-3xl border border-line-strong bg-sheet p-8 max-md:p-4 print:border-0 print:p-0">
         <header className="mb-6 graduated pt-5">
           <div className="flex items-baseline justify-between">
             <h1 className="text-2xl font-extrabold">Order slip · chain loop</h1>
-            <p className="figures text-xl font-bold">{view.tag}</p>
+            <p className="figures text-xl font-bold whitespace-nowrap">{view.tag}</p>
           </div>
           <p>
             {view.shop.name} · {view.date}
