@@ -19,6 +19,9 @@ const PACKAGES = {
   ui: ['react', 'react-dom', 'lucide-react', '@fontsource-variable', 'radix-ui', 'downshift'],
 };
 
+/** Doors of the core's rooms; schemas stand apart, so that the browser loads no Zod. */
+const DOORS = ['index', 'schema', 'checks', 'assessed', 'checks/index'].map((door) => `^src/core/[^/]+/${door}\\.ts$`);
+
 const folders = Object.entries(MAY_IMPORT).map(([folder, allowed]) => ({
   name: `${folder}-imports`,
   severity: 'error',
@@ -46,9 +49,23 @@ module.exports = {
     {
       name: 'core-through-the-door',
       severity: 'error',
-      comment: 'Outside the core, a concept is imported by its index.',
+      comment: 'A room of the core is entered by its doors: its index, and its checks where it judges.',
       from: { pathNot: ['^src/core/', '\\.test\\.tsx?$'] },
-      to: { path: '^src/core/[^/]+/(?!index\\.ts$)' },
+      to: { path: '^src/core/[^/]+/', pathNot: DOORS },
+    },
+    {
+      name: 'core-rooms',
+      severity: 'error',
+      comment: 'Rooms of the core enter one another by their doors too; the sheet is made of the readings of all.',
+      from: { path: '^src/core/([^/]+)/', pathNot: '\\.test\\.tsx?$' },
+      to: { path: '^src/core/[^/]+/', pathNot: [...DOORS, 'readings\\.ts$', '^src/core/$1/'] },
+    },
+    {
+      name: 'core-assess-composes',
+      severity: 'error',
+      comment: 'Only what shows or keeps a whole appraisal may know it; no room judges by it.',
+      from: { path: '^src/core/(?!assess/|workflow/)', pathNot: '\\.test\\.tsx?$' },
+      to: { path: '^src/core/assess/' },
     },
   ],
   options: {

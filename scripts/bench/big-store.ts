@@ -1,5 +1,6 @@
 import { sql } from 'drizzle-orm';
-import { DEFAULT_SCHOOLS, DEFAULTS } from '../../src/core/families';
+import { DEFAULT_SCHOOLS } from '../../src/core/schools';
+import { DEFAULTS } from '../../src/core/limits';
 import { DEMO_CODES } from '../../src/data/demo';
 import { addStock } from '../../src/data/repositories';
 import type { Context } from '../../src/server/context';

@@ -1,5 +1,5 @@
 import { FAMILIES, FAMILY_IDS, GAUGES_OF_FAMILY } from '../../src/core/families';
-import type { StockPart } from '../../src/core/fit';
+import type { StockPart } from '../../src/core/stock';
 
 const MOUNTS = ['M1', 'M2', 'M3', 'M4', 'M5'];
 

@@ -1,7 +1,7 @@
 import { createReadStream, readFileSync } from 'node:fs';
 import { createInterface } from 'node:readline';
-import { DEFAULTS, limitOverridesSchema, limitsFileSchema, resolveLimits, type Limits } from '../core/families';
-import type { StockPart } from '../core/fit';
+import { DEFAULTS, limitOverridesSchema, limitsFileSchema, resolveLimits, type Limits } from '../core/limits';
+import type { StockPart } from '../core/stock';
 import { readSheetText, showPath, type BenchSheet } from '../core/sheet';
 import { readStockCsv } from '../server/stock-csv';
 import { limitProblem, sheetProblem } from '../wording';

@@ -1,6 +1,7 @@
 import { z } from 'zod';
-import { limitsFileSchema } from '../core/families';
-import { assessmentSchema, benchSheetSchema } from '../core/sheet';
+import { limitsFileSchema } from '../core/limits';
+import { assessmentSchema } from '../core/report';
+import { benchSheetSchema } from '../core/sheet';
 
 const TITLES = {
   'bench-sheet': 'Serrata bench sheet, version 1',

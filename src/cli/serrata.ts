@@ -1,7 +1,7 @@
 import { Command, Argument, CommanderError } from 'commander';
 import { assess } from '../core/assess';
-import { limitsFile } from '../core/families';
-import { chainNeed, searchStock } from '../core/fit';
+import { limitsFile } from '../core/limits';
+import { chainNeed, searchStock } from '../core/stock';
 import { assessmentDocument, sheetProblem } from '../wording';
 import { readSheetText } from '../core/sheet';
 import { limitsFrom, linesFrom, sheetFrom, stockFrom, Unreadable } from './documents';

@@ -1,7 +1,7 @@
-import type { Assessment } from '../core/sheet';
+import type { Assessment } from '../core/report';
 import { actionWord, familyLabel, gaugeLabel, list, operationWord, partName } from '../wording';
 import type { FamilyId, GaugeId } from '../core/families';
-import { PARTS } from '../core/sheet';
+import { PARTS } from '../core/reading';
 
 /** The assessment for people to read: verdicts first, then the set, the order, and what to measure next. */
 export function assessmentText(assessment: Assessment): string {

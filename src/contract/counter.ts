@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { STOCK_KINDS, type KickbackClass } from '../core/fit';
+import { STOCK_KINDS } from '../core/stock';
+import type { KickbackClass } from '../core/fit';
 import type { IdentifiedProperty } from '../core/identify';
 import type { StockAnswer } from './views';
 

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { SCHOOL_IDS } from '../core/families';
+import { SCHOOL_IDS } from '../core/schools';
 import { learnedCodeSchema } from '../core/identify';
 import { counterEntrySchema } from './counter';
 

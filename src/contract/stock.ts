@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { stockPartSchema } from '../core/fit';
+import { stockPartSchema } from '../core/stock';
 
 /** Parts sent at once while a list is taken in. */
 export const IMPORT_BATCH = 200;

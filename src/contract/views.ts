@@ -1,8 +1,9 @@
-import type { Step } from '../core/assess';
-import type { LimitId, Limits, Schools } from '../core/families';
-import type { StockMatch, StockPart } from '../core/fit';
+import type { Step, Part } from '../core/reading';
+import type { LimitId, Limits } from '../core/limits';
+import type { Schools } from '../core/schools';
+import type { StockMatch, StockPart } from '../core/stock';
 import type { LearnedCode } from '../core/identify';
-import type { Action, Part } from '../core/sheet';
+import type { Action } from '../core/sheet';
 import type { ShopFacts } from './shop-style';
 import type { SupplierMood } from './supplier';
 import type { StoredReadingMessage } from './readings';

@@ -1,5 +1,6 @@
 import { entriesFromSheet } from '../core/sheet';
-import { DEFAULT_SCHOOLS, DEFAULTS } from '../core/families';
+import { DEFAULT_SCHOOLS } from '../core/schools';
+import { DEFAULTS } from '../core/limits';
 import {
   DEMO_CODES,
   DEMO_CUSTOMERS,
@@ -29,9 +30,8 @@ import {
 import type { Transaction } from '../data/store';
 import { calendarDay } from '../wording';
 import type { Context } from './context';
-import { rulesInForce, rulesMark } from './use-cases/shop';
+import { rulesInForce, rulesMark, type Rules } from './use-cases/shop';
 import { signOff } from './use-cases/sign-off';
-import type { Rules } from './use-cases/shop';
 import { summarise, summaryKey } from './use-cases/summary';
 
 const DAY_MS = 86_400_000;

@@ -8,7 +8,7 @@ import {
   type StockColumn,
   type StockPart,
   type StockRow,
-} from '../core/fit';
+} from '../core/stock';
 import { err, ok, type Result } from '../core/result';
 import { cellProblem } from '../wording';
 

@@ -1,8 +1,11 @@
-import type { Appraisal, Check, EdgeAssessment, LoopAssessment, Verdict } from '../core/assess';
+import type { Appraisal } from '../core/assess';
+import type { Check, Verdict } from '../core/judge';
+import type { EdgeAssessment } from '../core/bar/checks';
+import type { LoopAssessment } from '../core/loop/assessed';
 import type { Identified } from '../core/identify';
 import { leastDepth, measuredAgainAt, type Station } from '../core/bar';
-import type { StockMatch } from '../core/fit';
-import type { Assessment } from '../core/sheet';
+import type { StockMatch } from '../core/stock';
+import type { Assessment } from '../core/report';
 import {
   causeSentence,
   checkSentence,

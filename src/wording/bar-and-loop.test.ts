@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import type { EdgeDressing, LoopTension } from '../core/assess';
+import type { EdgeDressing } from '../core/bar/checks';
+import type { LoopTension } from '../core/loop/assessed';
 import type { CauseFinding } from '../core/bar';
-import { SCHOOL_IDS, SCHOOLS } from '../core/families';
+import { SCHOOL_IDS, SCHOOLS } from '../core/schools';
 import { mm } from '../core/quantity';
 import {
   causeSentence,

@@ -1,8 +1,17 @@
 import { describe, expect, it } from 'vitest';
 import { FIELD_KINDS } from '../core/quantity';
 import { STEPS } from '../core/reading';
-import { minutesFor, NEEDS, READINGS, readingAt, SUBJECTS, type Askable, type ReadingPath } from '../core/sheet';
-import { CHOICE_WORDS, choicesAt, instrumentName, readingName } from './index';
+import {
+  minutesFor,
+  NEEDS,
+  READINGS,
+  readingAt,
+  SUBJECTS,
+  type Askable,
+  type ReadingId,
+  type ReadingPath,
+} from '../core/sheet';
+import { choicesAt, instrumentName, READING_WORDS, readingName } from './index';
 import { PLACES } from '../../tests/support/entries';
 
 const SAID_ELSEWHERE = ['bar.reworkDone', 'setAside', 'chain.span.instrument', 'saw.turnLog.came', 'saw.turnLog.went'];
@@ -35,7 +44,9 @@ describe('every reading of the catalogue', () => {
       const { id, kind } = readingAt(path)!;
       const options = kind.kind === 'yes-no' ? ['yes', 'no'] : 'options' in kind ? kind.options : [];
       if (options.length === 0 || SAID_ELSEWHERE.includes(id)) continue;
-      expect(Object.keys(CHOICE_WORDS[id as keyof typeof CHOICE_WORDS]).sort(), id).toEqual([...options].sort());
+      const words = READING_WORDS[id as ReadingId];
+      if (typeof words === 'string') throw new Error(`${id} has no words to choose from`);
+      expect(Object.keys(words.words).sort(), id).toEqual([...options].sort());
       expect(choicesAt(path).map(({ value }) => value)).toEqual([...options]);
       for (const { label } of choicesAt(path)) expect(label).toMatch(/\w/);
     }

@@ -1,9 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import { CHECK_IDS, STEPS } from '../core/assess';
-import { FAMILY_IDS, GAUGE_IDS, LIMIT_IDS } from '../core/families';
+import { CHECK_IDS } from '../core/judge';
+import { STEPS, PARTS } from '../core/reading';
+import { FAMILY_IDS, GAUGE_IDS } from '../core/families';
+import { LIMIT_IDS } from '../core/limits';
 import { FIT_RULES } from '../core/fit';
 import { mm } from '../core/quantity';
-import { ACTIONS, OPERATIONS, PARTS, readEntry, readSheet } from '../core/sheet';
+import { ACTIONS, OPERATIONS, readEntry, readSheet } from '../core/sheet';
 import {
   actionWord,
   checkName,

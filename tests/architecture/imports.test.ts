@@ -49,6 +49,18 @@ describe('the import rules', () => {
       "export { rock } from '../core/bar/rock';\n",
       'core-through-the-door',
     ],
+    [
+      'a room of the core is entered by its door from within the core, too',
+      'src/core/order/planted-room.ts',
+      "export { rock } from '../bar/rock';\n",
+      'core-rooms',
+    ],
+    [
+      'no room judges by the whole appraisal',
+      'src/core/fit/planted-appraisal.ts',
+      "export { assess } from '../assess';\n",
+      'core-assess-composes',
+    ],
     ['ui may not know the core', 'src/ui/planted-core.ts', "export { mm } from '../core/quantity';\n", 'ui-imports'],
   ])('%s', (_name, path, source, rule) => {
     const { status, output } = checkWith(path, source);

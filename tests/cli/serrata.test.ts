@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { jsonSchema, SCHEMA_NAMES } from '../../src/cli/schemas';
-import { assessmentSchema, type Assessment } from '../../src/core/sheet';
+import { assessmentSchema, type Assessment } from '../../src/core/report';
 import { DEMO_SHEETS } from '../../src/data/demo';
 
 const folder = mkdtempSync(join(tmpdir(), 'serrata-cli-'));

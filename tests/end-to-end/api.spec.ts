@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test';
-import { assessmentSchema, benchSheetSchema } from '../../src/core/sheet';
+import { assessmentSchema } from '../../src/core/report';
+import { benchSheetSchema } from '../../src/core/sheet';
 
 interface Hit {
   readonly href: string;

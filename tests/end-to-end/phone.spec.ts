@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
-import { STEPS } from '../../src/core/assess';
+import { STEPS } from '../../src/core/reading';
 import { copyOf, freshJob, openJob, saved } from './keyboard';
 
 const PHONE = { width: 390, height: 844 };

@@ -1,8 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { assess, stepStates } from '../../src/core/assess';
-import { DEFAULTS } from '../../src/core/families';
-import { assessmentSchema, readEntry, readingAt, readSheet, sheetFromEntries, type Entry } from '../../src/core/sheet';
+import { assess } from '../../src/core/assess';
+import { stepStates } from '../../src/core/workflow';
+import { DEFAULTS } from '../../src/core/limits';
+import { assessmentSchema } from '../../src/core/report';
+import { readEntry, readingAt, readSheet, sheetFromEntries, type Entry } from '../../src/core/sheet';
 import { assessmentDocument, entryProblem } from '../../src/wording';
 import { anyEntries, fitting, PLACES } from '../support/entries';
 

@@ -1,14 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { assess, stepStates } from '../../src/core/assess';
-import { DEFAULTS } from '../../src/core/families';
-import {
-  assessmentSchema,
-  entriesFromSheet,
-  readSheet,
-  sheetFromEntries,
-  type WrittenBenchSheet,
-} from '../../src/core/sheet';
+import { assess } from '../../src/core/assess';
+import { stepStates } from '../../src/core/workflow';
+import { DEFAULTS } from '../../src/core/limits';
+import { assessmentSchema } from '../../src/core/report';
+import { entriesFromSheet, readSheet, sheetFromEntries, type WrittenBenchSheet } from '../../src/core/sheet';
 import {
   assessmentDocument,
   dressingSentence,

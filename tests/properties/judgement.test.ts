@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { assess } from '../../src/core/assess';
 import { leastValue } from '../../src/core/belief';
-import { DEFAULTS } from '../../src/core/families';
+import { DEFAULTS } from '../../src/core/limits';
 import {
   entriesFromSheet,
   readSheet,

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { crookedCauses, dressPlan, type CrookedEvidence, type DressStation } from '../../src/core/bar';
 import { assess } from '../../src/core/assess';
-import { DEFAULTS } from '../../src/core/families';
+import { DEFAULTS } from '../../src/core/limits';
 import type { Degrees } from '../../src/core/quantity';
 import { readSheet, type Action } from '../../src/core/sheet';
 

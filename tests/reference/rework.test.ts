@@ -4,8 +4,10 @@ import { rotate } from 'mathjs';
 import { mean, standardDeviation } from 'simple-statistics';
 import { describe, expect, it } from 'vitest';
 import { dressPlan, overhang, predictStraightEdge, floorClearance, type DressStation } from '../../src/core/bar';
-import { assess, barWork } from '../../src/core/assess';
-import { DEFAULT_SCHOOLS, DEFAULTS } from '../../src/core/families';
+import { assess } from '../../src/core/assess';
+import { barWork } from '../../src/core/bar/checks';
+import { DEFAULT_SCHOOLS } from '../../src/core/schools';
+import { DEFAULTS } from '../../src/core/limits';
 import { estimate, measured, mm, toRadians, type Degrees } from '../../src/core/quantity';
 import { readSheet } from '../../src/core/sheet';
 

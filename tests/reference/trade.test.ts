@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { dressingsLeft, mouthAfter, rock } from '../../src/core/bar';
 import { assess } from '../../src/core/assess';
-import { DEFAULTS, FAMILIES, familyAndGaugeMeet, GAUGES } from '../../src/core/families';
+import { DEFAULTS } from '../../src/core/limits';
+import { FAMILIES, familyAndGaugeMeet, GAUGES } from '../../src/core/families';
 import { cuttersExpected, identify, pitchFromSpan } from '../../src/core/identify';
 import { inches, mm } from '../../src/core/quantity';
 import { readSheet, type WrittenBenchSheet } from '../../src/core/sheet';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { assess } from '../../src/core/assess';
-import { DEFAULTS } from '../../src/core/families';
+import { DEFAULTS } from '../../src/core/limits';
 import { readSheet, type WrittenBenchSheet } from '../../src/core/sheet';
 
 /**

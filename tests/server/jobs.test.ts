@@ -1,9 +1,8 @@
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { sql } from 'drizzle-orm';
 import type { NewReadingMessage, PutReadings } from '../../src/contract';
-import { currentReadings, readingHistory } from '../../src/data/repositories';
+import { currentReadings, readingHistory, findSignOff } from '../../src/data/repositories';
 import { openStore } from '../../src/data/store';
-import { findSignOff } from '../../src/data/repositories';
 import { Refusal } from '../../src/server/refusal';
 import { benchView } from '../../src/server/use-cases/bench';
 import { jobSheet, jobView, putReadings } from '../../src/server/use-cases/jobs';

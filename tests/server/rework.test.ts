@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import type { CaliperMessage } from '../../src/contract';
-import { DEFAULT_SCHOOLS, resolveSchools } from '../../src/core/families';
+import { DEFAULT_SCHOOLS, resolveSchools } from '../../src/core/schools';
 import { loadDemo } from '../../src/server/demo';
 import { caliperCommand, caliperStream } from '../../src/server/simulated/caliper';
 import { benchView } from '../../src/server/use-cases/bench';

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import type { StockPart } from '../../src/core/fit';
+import type { StockPart } from '../../src/core/stock';
 import { allStock } from '../../src/data/repositories';
 import { loadDemo } from '../../src/server/demo';
 import { readStockCsv, writeStockCsv } from '../../src/server/stock-csv';

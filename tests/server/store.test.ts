@@ -5,7 +5,7 @@ import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { sql } from 'drizzle-orm';
 import { readSheet } from '../../src/core/sheet';
 import { assess } from '../../src/core/assess';
-import { DEFAULTS } from '../../src/core/families';
+import { DEFAULTS } from '../../src/core/limits';
 import { DEMO_JOBS, DEMO_SHEETS, DEMO_STOCK } from '../../src/data/demo';
 import { EditedMigration, migrateStore } from '../../src/data/migrate';
 import { storeUrl } from '../../src/data/store';

@@ -1,8 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { DEFAULTS, resolveLimits } from '../families';
+import { DEFAULTS, resolveLimits } from '../limits';
 import { readSheet, type WrittenBenchSheet } from '../sheet';
-import { assess, gainOfRepeat, nextStep, stepStates } from './index';
+import { gainOfRepeat } from '../next';
+import { nextStep, stepStates } from '../workflow';
+import { assess } from './index';
 
 type Bar = NonNullable<WrittenBenchSheet['bar']>;
 type Station = NonNullable<NonNullable<NonNullable<Bar['edges']>['A']>['stations']>[number];

@@ -1,17 +1,35 @@
-import { judgeFit, type FitContext, type FitJudgement } from '../fit';
-import { DEFAULT_SCHOOLS, type Limits, type Schools } from '../families';
+import { EDGES } from '../bar';
+import { assessBar, type BarAssessment } from '../bar/checks';
+import { assessChain, type ChainAssessment } from '../chain/checks';
+import { classKnown, fitContext, judgeFit, type FitJudgement } from '../fit';
 import { identify, type Identity, type LearnedCode } from '../identify';
-import { decideOrder, type ClassKnown, type OrderOutcome } from '../order';
-import { estimate, type LengthReading, type Mm } from '../quantity';
-import { type Askable, PARTS, withOwnScatter, type BenchSheet, type Operation, type Part } from '../sheet';
-import { assessBar, type BarAssessment } from './bar';
-import { assessChain, type ChainAssessment } from './chain';
-import type { Check } from './check';
-import { idleReadings, type IdleReading } from './idle';
-import { assessLoop, type LoopAssessment } from './loop';
-import { nextMeasurements, type NextMeasurement } from './next';
-import { assessDriveSprocket, assessNose, noseOnBar } from './sprocket';
-import { brought, decide, missingReadings, operationsFor, type Verdict } from './verdict';
+import {
+  asksToMeasureAgain,
+  brought,
+  decide,
+  missingReadings,
+  notBrought,
+  openWork,
+  operationsFor,
+  type Check,
+  type Verdict,
+} from '../judge';
+import type { Limits } from '../limits';
+import { assessLoop, type LoopAssessment } from '../loop/assessed';
+import { nextMeasurements, type NextMeasurement } from '../next';
+import { assessNose, noseOnBar } from '../nose/checks';
+import { decideOrder, type OrderOutcome } from '../order';
+import { PARTS, type Part } from '../reading';
+import { DEFAULT_SCHOOLS, type Schools } from '../schools';
+import {
+  idleReadings,
+  withOwnScatter,
+  type Askable,
+  type BenchSheet,
+  type IdleReading,
+  type Operation,
+} from '../sheet';
+import { assessDriveSprocket, sprocketSound } from '../sprocket/checks';
 
 /** All that a sheet means, as data: the wording makes the document of it. */
 export interface Appraisal {
@@ -60,45 +78,12 @@ export function assess(
   return { identity, bar, chain, loop, checks, verdicts, fit, order, next, idle };
 }
 
-const valueOf = (reading: LengthReading | undefined): Mm | null =>
-  reading ? (estimate(reading)?.value ?? null) : null;
-
-/** What is known of the kickback class on this sheet. */
-export function classKnown({ job, chain }: BenchSheet): ClassKnown {
-  return {
-    kickbackClass: chain?.kickbackClass ?? null,
-    operatorTrained: job?.operatorTrained ?? null,
-    kickbackChoice: job?.kickbackChoice?.trim() || null,
-  };
-}
-
-/**
- * What the fit rules look at.
- * @param sound whether the drive sprocket is within its limit; null when not measured
- * @param verdicts null where nobody has judged the parts, as at the counter
- */
-export function fitContext(
-  sheet: BenchSheet,
-  identity: Identity,
-  sound: boolean | 'close' | null,
-  verdicts: Appraisal['verdicts'] | null,
-): FitContext {
-  const { bar, saw, chain } = sheet;
-  const judged = (action: Verdict['action']) =>
-    verdicts ? PARTS.filter((part) => brought(sheet, part) && verdicts[part].action === action) : [];
-  return {
-    identity,
-    tang: valueOf(chain?.tang),
-    barMount: bar?.mount ?? null,
-    sawMount: saw?.mount ?? null,
-    barOilHole: bar?.oilHole ?? null,
-    sawOilHole: saw?.oilHole ?? null,
-    nose: { hard: bar?.nose === 'hard', teeth: bar?.noseTeeth ?? null, thickness: valueOf(bar?.thickness) },
-    ...classKnown(sheet),
-    sprocketSound: sound,
-    condemned: judged('replace'),
-    undecided: judged('undecided'),
-  };
+/** Work that is planned and that no check calls for by itself. */
+function plannedFor(part: Part, sheet: BenchSheet, bar: BarAssessment, chain: ChainAssessment): readonly Operation[] {
+  if (part === 'bar')
+    return EDGES.some((edge) => bar.standing[edge].dressing?.advised) ? ['dress-rails', 'deburr'] : [];
+  const isFiledBack = part === 'chain' && (sheet.chain?.damage?.length ?? 0) > 0 && chain.correction !== null;
+  return isFiledBack ? ['file-back'] : [];
 }
 
 function verdictOn(
@@ -108,37 +93,10 @@ function verdictOn(
   bar: BarAssessment,
   chain: ChainAssessment,
 ): Verdict {
-  if (!brought(sheet, part))
-    return { part, action: 'undecided', operations: [], reasons: [{ code: 'not-brought' }], decidedBy: null };
+  if (!brought(sheet, part)) return notBrought(part);
   const checks = all.filter((check) => check.part === part);
-  const dress = part === 'bar' && (['A', 'B'] as const).some((edge) => bar.standing[edge].dressing?.advised);
-  const fileBack = part === 'chain' && (sheet.chain?.damage?.length ?? 0) > 0 && chain.correction !== null;
   const done: readonly Operation[] = part === 'bar' ? (sheet.bar?.reworkDone ?? []) : [];
-  // What was levelled, straightened or closed counts as done only once it was measured again.
-  const open = operationsFor(checks, dress, fileBack).filter(
-    (operation) => !done.includes(operation) || !SEEN_TO_BE_DONE.includes(operation),
-  );
-  const again: readonly Askable[] =
-    done.some((operation) => MEASURED_AGAIN.includes(operation)) && !bar.measuredAgain ? ['bar.after'] : [];
-  return decide(part, checks, [...missingReadings(sheet, part), ...again], open, done);
-}
-
-/** Work that shows by itself that it is done; all other work is done when its reading says so. */
-const SEEN_TO_BE_DONE: readonly Operation[] = [
-  'clean-oil-holes',
-  'rake-groove',
-  'deburr',
-  'ease-pinch',
-  'free-nose',
-  're-nose',
-];
-
-/** Work that takes metal: only a second measurement tells what is left. */
-const MEASURED_AGAIN: readonly Operation[] = ['dress-rails', 'close-rails'];
-
-function sprocketSound(checks: readonly Check[]): boolean | 'close' | null {
-  const outcomes = checks.filter(({ condemns }) => condemns).map(({ outcome }) => outcome);
-  if (outcomes.includes('fail')) return false;
-  if (outcomes.includes('undecided')) return 'close';
-  return outcomes.includes('not-measured') ? null : true;
+  const wanted = operationsFor(checks, plannedFor(part, sheet, bar, chain));
+  const again: readonly Askable[] = asksToMeasureAgain(done) && !bar.measuredAgain ? ['bar.after'] : [];
+  return decide(part, checks, [...missingReadings(sheet, part), ...again], openWork(wanted, done), done);
 }

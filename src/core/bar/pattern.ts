@@ -1,6 +1,5 @@
-import type { Edge, Station } from './station';
+import { type Edge, type Station, step } from './station';
 import type { EdgeBelief } from './believed';
-import { step } from './station';
 import type { Turned } from './turns';
 
 /** How often the bar is turned over. */

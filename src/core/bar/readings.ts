@@ -1,4 +1,4 @@
-import { goesWith, group, length, oneOf, recorded, someOf, words } from '../reading';
+import { goesWith, group, length, oneOf, recorded, seen, someOf, words } from '../reading';
 import { noseChecks, noseReadings } from '../nose/readings';
 import { edgeReadings } from './station-readings';
 
@@ -17,30 +17,62 @@ export const BAR_OPERATIONS = [
   'turn-over',
 ] as const;
 
-/** Observations that need no tool, each with its words; and the bow. */
+/** Work on a bar that is only cleaning. */
+export const BAR_CLEANING = [
+  'clean-oil-holes',
+  'rake-groove',
+  'free-nose',
+] as const satisfies readonly (typeof BAR_OPERATIONS)[number][];
+
+/** What is seen of a bar without a tool, each word with what it means; and the bow. */
 const checks = group(
   {
-    crack: oneOf(['no', 'yes', 'unsure'], { minutes: 1, needed: { by: ['bar'] } }),
+    crack: seen(
+      { no: 'ok', yes: 'fail', unsure: 'undecided' },
+      { check: 'bar.crack', condemns: true, always: true, minutes: 1, needed: { by: ['bar'] } },
+    ),
+    slot: seen({ ok: 'ok', worn: 'watch', wallowed: 'fail' }, { check: 'bar.slot', condemns: true, always: true }),
     bow: length(
       { kind: 'smallDefect', instrument: 'feeler' },
       { means: 'Largest gap under a straight edge along the side.', minutes: 1, needed: { by: ['bar'] } },
     ),
-    blueing: oneOf(['no', 'light', 'heavy']),
-    resin: oneOf(['none', 'soft', 'baked'], { means: 'Baked resin means that it ran hot.', step: 'clean' }),
-    twist: oneOf(['none', 'slight', 'plain']),
-    dents: oneOf(['none', 'light', 'deep']),
+    twist: seen({ none: 'ok', slight: ['watch', 'straighten'], plain: 'fail' }, { check: 'bar.twist', condemns: true }),
+    holes: seen(
+      { ok: 'ok', worn: 'watch', torn: 'fail' },
+      { check: 'bar.holes', condemns: true, means: 'Tensioner hole.' },
+    ),
+    oilHoles: seen({ clear: 'ok', blocked: ['fail', 'clean-oil-holes'] }, { check: 'bar.oil-holes', always: true }),
+    groove: seen({ clean: 'ok', packed: ['fail', 'rake-groove'] }, { check: 'bar.groove', always: true }),
+    blueing: seen({ no: 'ok', light: 'watch', heavy: 'watch' }, { check: 'bar.blueing', always: true, together: true }),
+    dents: seen({ none: 'ok', light: 'ok', deep: 'watch' }, { check: 'bar.dents' }),
+    tailErosion: seen(
+      { none: 'ok', slight: 'watch', deep: 'watch' },
+      { check: 'bar.tail', means: 'Where a slack chain hammers the tail.' },
+    ),
+    ruts: seen(
+      { none: 'ok', slight: 'watch', deep: ['fail', 'dress-rails'] },
+      { check: 'bar.ruts', means: 'Secondary ruts worn into the rail tops.' },
+    ),
+    grooveShape: seen(
+      { even: 'ok', pinched: ['fail', 'ease-pinch'], splayed: 'watch' },
+      { check: 'bar.groove-shape', together: true },
+    ),
+    resin: seen(
+      { none: 'ok', soft: 'ok', baked: 'watch' },
+      { check: 'bar.resin', means: 'Baked resin means that it ran hot.', step: 'clean' },
+    ),
     barePaint: oneOf(['seen'], { means: 'Recorded, and means nothing.', idle: recorded }),
-    holes: oneOf(['ok', 'worn', 'torn'], { means: 'Tensioner hole.' }),
-    tailErosion: oneOf(['none', 'slight', 'deep'], { means: 'Where a slack chain hammers the tail.' }),
-    ruts: oneOf(['none', 'slight', 'deep'], { means: 'Secondary ruts worn into the rail tops.' }),
-    grooveShape: oneOf(['even', 'pinched', 'splayed']),
     ...noseChecks,
-    slot: oneOf(['ok', 'worn', 'wallowed']),
-    oilHoles: oneOf(['clear', 'blocked']),
-    groove: oneOf(['clean', 'packed']),
-    straightEdge: oneOf(['gap-stays', 'gap-closes', 'passes-beyond'], {
-      means: 'Rule against bar side and cutter, cutter pushed over.',
-    }),
+    straightEdge: seen(
+      { 'gap-stays': 'ok', 'gap-closes': 'fail', 'passes-beyond': 'fail' },
+      {
+        check: 'bar.straight-edge',
+        condemns: true,
+        always: true,
+        together: true,
+        means: 'Rule against bar side and cutter, cutter pushed over.',
+      },
+    ),
   },
   { view: 'look' },
 );

@@ -6,6 +6,7 @@ import {
   oneOf,
   orderedList,
   recorded,
+  seen,
   words,
   yesNo,
   type Around,
@@ -63,7 +64,10 @@ const chip = (rail: string) =>
   );
 
 const burr = (rail: string) =>
-  oneOf(['none', 'felt', 'heavy'], { means: `Wire edge on the outer side of the ${rail} rail.` });
+  seen(
+    { none: 'ok', felt: ['fail', 'deburr'], heavy: ['fail', 'deburr'] },
+    { check: 'bar.burr', means: `Wire edge on the outer side of the ${rail} rail.` },
+  );
 
 /** What a station measures after the rework: the same readings, taken again. */
 const after = group(

@@ -1,6 +1,6 @@
 import { PITCH_MARKS } from '../families';
 import { INSTRUMENT_IDS, PLACING_ON_RIVETS } from '../quantity';
-import { count, goesWith, group, length, listOf, oneOf, someOf, words } from '../reading';
+import { count, goesWith, group, length, listOf, oneOf, seen, someOf, words } from '../reading';
 
 const cutterLength = () => length({ kind: 'cutter', instrument: 'caliper' });
 const pushPull = () => length({ kind: 'push', instrument: 'tape' });
@@ -86,9 +86,15 @@ const worn = {
     ['joints', 'closed', 'pulled'],
   ),
   checks: group({
-    crack: oneOf(['no', 'yes', 'unsure'], { minutes: 2, needed: { by: ['chain'] } }),
-    resin: oneOf(['none', 'soft', 'baked'], { means: 'Bright: it was sharp and oiled.', step: 'strip' }),
-    strapBurrs: oneOf(['none', 'light', 'heavy']),
+    crack: seen(
+      { no: 'ok', yes: 'fail', unsure: 'undecided' },
+      { check: 'chain.crack', condemns: true, always: true, minutes: 2, needed: { by: ['chain'] } },
+    ),
+    strapBurrs: seen({ none: 'ok', light: 'watch', heavy: ['fail', 'dress-straps'] }, { check: 'chain.straps' }),
+    resin: seen(
+      { none: 'ok', soft: 'ok', baked: 'watch' },
+      { check: 'chain.resin', means: 'Bright: it was sharp and oiled.', step: 'strip' },
+    ),
     burredTangs: count({ from: 0, to: 400 }),
     tightJoints: count({ from: 0, to: 800 }),
   }),

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { searchStock } from '../fit';
+import { searchStock } from '../stock';
 import { sheetFromEntries, type Entry } from '../sheet';
 import { DEMO_STOCK } from '../../data/demo';
 import { answerCounter } from './index';

@@ -1,17 +1,5 @@
-import {
-  judgeFit,
-  live,
-  LIVE_WEIGHT,
-  need,
-  sameProperty,
-  UNKNOWN,
-  wantedOf,
-  type FitJudgement,
-  type Need,
-  type StockKind,
-  type Wanted,
-} from '../fit';
-import { classKnown, fitContext } from '../assess';
+import { classKnown, fitContext, judgeFit, live, LIVE_WEIGHT, sameProperty, type FitJudgement } from '../fit';
+import { need, UNKNOWN, wantedOf, type Need, type StockKind, type Wanted } from '../stock';
 import {
   identify,
   ranked,

@@ -1,5 +1,5 @@
 import type { FamilyId, GaugeId } from '../families';
-import type { StockKind, Wanted } from '../fit';
+import type { StockKind, Wanted } from '../stock';
 import type { IdentifiedProperty } from '../identify';
 
 /** One of the three numbers as the counter sells by it. */

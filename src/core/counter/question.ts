@@ -1,4 +1,4 @@
-import type { Need } from '../fit';
+import type { Need } from '../stock';
 import type { Identity, IdentifiedProperty } from '../identify';
 import { minutesFor, type Askable, type BenchSheet } from '../sheet';
 import { numbersOf, type CounterNumbers } from './numbers';

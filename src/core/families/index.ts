@@ -1,6 +1,3 @@
-/** Pitch families, gauges, and limits with where they come from. */
+/** Pitch families, gauges and the marks that name them. */
 export * from './family';
 export * from './pitch-mark';
-export * from './limits';
-export * from './limits-file';
-export * from './schools';

@@ -1,7 +1,3 @@
-/** Rules between parts, what a part must be, and the search for it in stock. */
+/** Rules between parts. */
 export * from './rules';
-export * from './stock-kind';
-export * from './stock-part';
-export * from './need';
-export * from './search';
-export * from './stock-row';
+export * from './context';

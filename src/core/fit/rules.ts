@@ -2,7 +2,8 @@ import { GAUGES, familyAndGaugeMeet, type FamilyId, type GaugeId } from '../fami
 import type { Identified, Identity } from '../identify';
 import { rock } from '../bar';
 import type { Degrees, Mm } from '../quantity';
-import type { Part, Askable } from '../sheet';
+import type { Part } from '../reading';
+import type { Askable } from '../sheet';
 
 /** Which kickback class a chain belongs to. */
 export type KickbackClass = 'low-kickback' | 'standard';

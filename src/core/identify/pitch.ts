@@ -1,6 +1,5 @@
-import { FAMILIES, FAMILY_IDS, HARVESTER_PITCH, type FamilyId } from '../families';
+import { FAMILIES, FAMILY_IDS, HARVESTER_PITCH, type FamilyId, type PitchMark } from '../families';
 import { estimate, mm, normalCdf, type LengthReading, type Mm } from '../quantity';
-import type { PitchMark } from '../families';
 import { CROSS_CHECK_ERROR, MARK_ERROR, misread, naming, scaled, type Evidence } from './combine';
 import type { IdentityReason } from './reasons';
 

@@ -1,7 +1,6 @@
-import type { FamilyId, GaugeId } from '../families';
+import type { FamilyId, GaugeId, PitchMark } from '../families';
 import type { Mm } from '../quantity';
 import type { EvidenceId, Askable } from '../sheet';
-import type { PitchMark } from '../families';
 
 /** Which part a piece of evidence speaks of. */
 export type IdentifiedPart = 'chain' | 'bar' | 'driveSprocket' | 'nose';

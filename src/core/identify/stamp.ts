@@ -1,6 +1,5 @@
-import { GAUGE_IDS, type GaugeId } from '../families';
+import { GAUGE_IDS, type GaugeId, type PitchMark } from '../families';
 import { inches, mm, type Mm } from '../quantity';
-import type { PitchMark } from '../families';
 
 /** One thing that a piece of a stamp may mean. */
 export type StampMeaning =

@@ -1,5 +1,5 @@
 import { PITCH_MARKS } from '../families';
-import { count, goesWith, oneOf, recorded, yesNo } from '../reading';
+import { count, goesWith, oneOf, recorded, seen, yesNo } from '../reading';
 
 /** What the nose is: these stand with the bar, which it is a part of. */
 export const noseReadings = {
@@ -20,18 +20,34 @@ export const noseReadings = {
 
 /** How the nose is found when it is looked over. */
 export const noseChecks = {
-  noseTeeth: oneOf(['good', 'worn', 'missing'], { nose: 'sprocket' }),
-  hardNose: oneOf(['good', 'worn', 'through'], {
-    means: 'Wear of a hard nose: `through` where the hard facing is worn through or chipped.',
-    nose: 'hard',
-    needed: { by: ['nose'] },
-  }),
-  nosePinch: oneOf(['no', 'yes'], { means: 'Nose plates pressed together on the sprocket.', nose: 'sprocket' }),
-  noseDirt: oneOf(['clear', 'packed'], {
-    means: 'Dirt packed round the nose sprocket.',
-    nose: 'sprocket',
-    step: 'clean',
-  }),
-  noseTurns: oneOf(['free', 'rough', 'seized'], { nose: 'sprocket', needed: { by: ['bar', 'nose'] } }),
-  tipPlay: oneOf(['none', 'slight', 'loose'], { nose: 'sprocket' }),
+  noseTurns: seen(
+    { free: 'ok', rough: ['watch', 'free-nose'], seized: 'fail' },
+    { check: 'nose.turns', condemns: true, always: true, nose: 'sprocket', needed: { by: ['bar', 'nose'] } },
+  ),
+  tipPlay: seen(
+    { none: 'ok', slight: 'watch', loose: 'fail' },
+    { check: 'nose.tip-play', condemns: true, nose: 'sprocket' },
+  ),
+  noseTeeth: seen(
+    { good: 'ok', worn: 'watch', missing: 'fail' },
+    { check: 'nose.teeth', condemns: true, nose: 'sprocket' },
+  ),
+  hardNose: seen(
+    { good: 'ok', worn: 'watch', through: 'fail' },
+    {
+      check: 'nose.hard-wear',
+      condemns: true,
+      means: 'Wear of a hard nose: `through` where the hard facing is worn through or chipped.',
+      nose: 'hard',
+      needed: { by: ['nose'] },
+    },
+  ),
+  nosePinch: seen(
+    { no: 'ok', yes: ['fail', 'free-nose'] },
+    { check: 'nose.pinch', means: 'Nose plates pressed together on the sprocket.', nose: 'sprocket' },
+  ),
+  noseDirt: seen(
+    { clear: 'ok', packed: ['fail', 'free-nose'] },
+    { check: 'nose.dirt', means: 'Dirt packed round the nose sprocket.', nose: 'sprocket', step: 'clean' },
+  ),
 };

@@ -1,5 +1,5 @@
 import type { FamilyId, GaugeId } from '../families';
-import type { FitJudgement, FitRule, KickbackClass } from '../fit';
+import type { ClassKnown, FitJudgement, FitRule, KickbackClass } from '../fit';
 import type { Identified, Identity, OnMark } from '../identify';
 
 /** The three numbers that order a chain, and the class it must not be stepped up from. */
@@ -78,14 +78,6 @@ export function decideOrder(identity: Identity, fit: readonly FitJudgement[], cl
   return {
     order: { pitch: pitch.value, gauge: gauge.value, driveLinks: links.value, kickbackClass: orderedClass(class_) },
   };
-}
-
-/** What decides the kickback class of an order. */
-export interface ClassKnown {
-  readonly kickbackClass: KickbackClass | null;
-  readonly operatorTrained: boolean | null;
-  /** The recorded reason for standard chain; null when nobody chose it. */
-  readonly kickbackChoice: string | null;
 }
 
 /**

@@ -1,5 +1,5 @@
 import type { FieldSpec, LengthReading } from '../quantity';
-import type { Told } from './told';
+import type { Part, Seen, SeenWord, Told } from './told';
 import type { WrittenLength } from './written-length';
 
 /** What kind of thing a reading is, and what it may be. */
@@ -14,14 +14,16 @@ export type Kind =
 
 declare const AS_READ: unique symbol;
 declare const AS_WRITTEN: unique symbol;
+declare const AS_SEEN: unique symbol;
 
-/** One reading: what it is and all that is told of it. Its types as read and as written ride along and cost nothing. */
-export interface ReadingDeclaration<R = unknown, W = R> {
+/** One reading: what it is and all that is told of it. Its types as read, as written and as seen (the check it makes) ride along and cost nothing. */
+export interface ReadingDeclaration<R = unknown, W = R, C extends string = never> {
   readonly is: 'reading';
   readonly kind: Kind;
   readonly told: Told;
   readonly [AS_READ]?: R;
   readonly [AS_WRITTEN]?: W;
+  readonly [AS_SEEN]?: C;
 }
 
 /** Readings that belong together. */
@@ -48,7 +50,7 @@ export interface ListDeclaration<I extends Declaration = Declaration, E extends 
 
 // A group's shape and a list's item are declarations again; the checker wants the knot tied by name.
 // eslint-disable-next-line @typescript-eslint/no-explicit-any
-export type Declaration = ReadingDeclaration<any, any> | GroupDeclaration<any, any> | ListDeclaration<any, any>;
+export type Declaration = ReadingDeclaration<any, any, any> | GroupDeclaration<any, any> | ListDeclaration<any, any>;
 export type Shape = Readonly<Record<string, Declaration>>;
 
 type Flat<T> = { [K in keyof T]: T[K] };
@@ -78,6 +80,9 @@ export type WrittenOf<D> = D extends { readonly is: 'reading'; readonly [AS_WRIT
       ? Flat<{ [K in Must<S, M>]: WrittenOf<S[K]> } & { [K in May<S, M>]?: WrittenOf<S[K]> | undefined }>
       : never;
 
+/** The check that a finding makes; never for any other reading. */
+export type SeenAs<D> = D extends { readonly is: 'reading'; readonly [AS_SEEN]?: infer C } ? Extract<C, string> : never;
+
 const reading = <R, W = R>(kind: Kind, told: Told): ReadingDeclaration<R, W> => ({ is: 'reading', kind, told });
 
 /** A length: its plausible range, the usual tool and the marks it may be told by stand in the specification. */
@@ -99,6 +104,41 @@ export const oneOf = <const W extends readonly string[]>(options: W, told: Told 
 /** Any of a few words. */
 export const someOf = <const W extends readonly string[]>(options: W, told: Told = {}, most = options.length) =>
   reading<W[number][]>({ kind: 'choices', options, most }, told);
+
+const PART_OF = { bar: 'bar', nose: 'nose', chain: 'chain', sprocket: 'driveSprocket' } as const satisfies Record<
+  string,
+  Part
+>;
+type CheckName = `${keyof typeof PART_OF}.${string}`;
+
+/** What a word says: how it is judged, and the work it calls for where it calls for any. */
+type Said = SeenWord['outcome'] | readonly [SeenWord['outcome'], string];
+
+interface SeenTold<C extends CheckName> extends Partial<Omit<Seen, 'check' | 'part' | 'words'>>, Omit<Told, 'seen'> {
+  /** The check it makes; it begins with its part. */
+  readonly check: C;
+}
+
+/**
+ * A finding: one of a few words, each with what it says of the part.
+ * @example seen({ none: 'ok', slight: ['watch', 'straighten'], plain: 'fail' }, { check: 'bar.twist', condemns: true })
+ */
+export function seen<const W extends Readonly<Record<string, Said>>, const C extends CheckName>(
+  words: W,
+  { check, condemns = false, always = false, together = false, ...told }: SeenTold<C>,
+): ReadingDeclaration<keyof W & string, keyof W & string, C> {
+  const said = (word: Said): SeenWord =>
+    typeof word === 'string' ? { outcome: word, work: null } : { outcome: word[0], work: word[1] };
+  const judged: Seen = {
+    check,
+    part: PART_OF[check.split('.')[0] as keyof typeof PART_OF],
+    condemns,
+    always,
+    together,
+    words: Object.fromEntries(Object.entries(words).map(([word, how]) => [word, said(how)])),
+  };
+  return reading({ kind: 'choice', options: Object.keys(words) }, { ...told, seen: judged });
+}
 
 export const yesNo = (told: Told = {}) => reading<boolean>({ kind: 'yes-no' }, told);
 

@@ -1,3 +1,4 @@
+import type { SeenAs } from './declare';
 import type { WrittenLength } from './written-length';
 
 type Leaf = string | number | boolean;
@@ -45,6 +46,17 @@ export type ReadingsOf<T, P extends string = ''> = [WrittenLength] extends [T]
       : {
           [K in keyof T & string]-?: ReadingsOf<NonNullable<T[K]>, K extends Side ? P : Join<P, K>>;
         }[keyof T & string];
+
+/** Every finding of a declaration with the check it makes, whichever edge or member of a list it belongs to. */
+export type FindingsOf<D, P extends string = ''> = D extends { readonly is: 'reading' }
+  ? [SeenAs<D>] extends [never]
+    ? never
+    : readonly [P, SeenAs<D>]
+  : D extends { readonly is: 'list'; readonly item: infer I }
+    ? FindingsOf<I, P>
+    : D extends { readonly is: 'group'; readonly shape: infer S }
+      ? { [K in keyof S & string]: FindingsOf<S[K], K extends Side ? P : Join<P, K>> }[keyof S & string]
+      : never;
 
 /** Which group or list a place is, whatever edge or member it belongs to. */
 export type GroupIdsOf<T, P extends string = ''> = [WrittenLength] extends [T]

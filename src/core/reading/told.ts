@@ -34,6 +34,26 @@ export interface Needed {
   readonly enough?: (value: unknown) => boolean;
 }
 
+/** What a word that was seen says of its part, and the work it calls for. */
+export interface SeenWord {
+  readonly outcome: 'ok' | 'watch' | 'fail' | 'undecided';
+  readonly work: string | null;
+}
+
+/** A finding that is judged by the word it was given alone. */
+export interface Seen {
+  /** The check it makes; it begins with the part. */
+  readonly check: string;
+  readonly part: Part;
+  /** True where a failing word condemns the part. */
+  readonly condemns: boolean;
+  /** True where it is listed although nobody has looked. */
+  readonly always: boolean;
+  /** True where other readings have a say in it: it is judged beside them. */
+  readonly together: boolean;
+  readonly words: Readonly<Record<string, SeenWord>>;
+}
+
 /** All that is true of a reading whoever asks. What is told of a group holds for all within that does not say otherwise. */
 export interface Told {
   /** What it means, for the format and for people. */
@@ -45,6 +65,8 @@ export interface Told {
   /** The view of that step which shows it, where it has several. */
   readonly view?: string;
   readonly needed?: Needed;
+  /** How it is judged, where its word alone decides. */
+  readonly seen?: Seen;
   /** The kind of nose that it belongs to. */
   readonly nose?: 'sprocket' | 'hard';
   /** Why it may move nothing, as it stands; it moves something where this is null or not told. */

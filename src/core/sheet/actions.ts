@@ -1,5 +1,4 @@
-import { BAR_OPERATIONS } from '../bar/readings';
-import { PARTS, type Part } from '../reading';
+import { BAR_CLEANING, BAR_OPERATIONS } from '../bar/readings';
 
 /** What to do with a part. */
 export const ACTIONS = ['keep', 'clean', 'recondition', 'replace', 'undecided'] as const;
@@ -15,6 +14,6 @@ export const OPERATIONS = [
   'free-tight-joints',
   'free-bearing',
 ] as const;
+/** Work that is only cleaning: with nothing else to do the verdict is `clean`. */
+export const CLEANING: readonly Operation[] = [...BAR_CLEANING, 'free-bearing'];
 export type Operation = (typeof OPERATIONS)[number];
-
-export { PARTS, type Part };

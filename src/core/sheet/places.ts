@@ -4,9 +4,9 @@ import {
   placeOf,
   readingsOf,
   type GroupIdsOf,
+  type FindingsOf,
   type GroupPlace,
   type GroupsOf,
-  type Part,
   type PathsOf,
   type Place,
   type Reading,
@@ -23,6 +23,11 @@ export type GroupId = Exclude<GroupIdsOf<WrittenReadings>, ''>;
 type Pairs = ReadingsOf<WrittenReadings>;
 /** Which reading a place holds, whatever edge or member it belongs to. */
 export type ReadingId = Pairs[0];
+type Findings = FindingsOf<typeof sheetReadings>;
+/** A reading that is judged by the word it was given. */
+export type SeenId = Findings[0];
+/** The check that such a reading makes. */
+export type SeenCheckId = Findings[1];
 /** What may be written at a reading. */
 export type WrittenAt<I extends ReadingId> = Extract<Pairs, readonly [I, unknown]>[1];
 
@@ -99,72 +104,4 @@ export function minutesFor(asked: Askable): number {
   const place = placeAt(SHEET, isSubject(asked) ? SUBJECTS[asked].begin : asked);
   const told = place?.is === 'reading' ? place.reading.told : place?.told;
   return told?.minutes ?? USUAL_MINUTES;
-}
-
-/** A reading at a station of the bar: which edge, which station in the order of the sheet, and what of it. */
-export interface AtStation {
-  readonly edge: 'A' | 'B';
-  readonly station: number;
-  readonly field: string;
-}
-
-/** The path of a reading at a station. */
-export const stationPath = <F extends string>(edge: 'A' | 'B', station: number, field: F) =>
-  `bar.edges.${edge}.stations.${station}.${field}` as const;
-
-/** Where on the bar a place lies; null for any place that is not at a station. */
-export function stationOf(path: string): AtStation | null {
-  const [bar, edges, edge, stations, station, ...field] = path.split('.');
-  if (bar !== 'bar' || edges !== 'edges' || stations !== 'stations' || station === undefined) return null;
-  if ((edge !== 'A' && edge !== 'B') || field.length === 0) return null;
-  return { edge, station: Number(station), field: field.join('.') };
-}
-
-/** Verdicts that wait for readings: which, and what is asked for. */
-export interface Need {
-  readonly by: readonly Part[];
-  readonly asks: Askable;
-  /** Where it is looked for, first the place itself, then what does as well. */
-  readonly ids: readonly string[];
-  readonly enough: (value: unknown) => boolean;
-  readonly nose: 'sprocket' | 'hard' | null;
-}
-
-const anything = (): boolean => true;
-
-function needsWithin(place: Place, path: string): readonly Need[] {
-  const { told, id } = place.is === 'reading' ? place.reading : place;
-  const { needed, nose = null } = told;
-  const own: readonly Need[] = needed
-    ? [
-        {
-          by: needed.by,
-          asks: (needed.asks ?? path) as Askable,
-          ids: [place.is === 'reading' ? id : path, ...(needed.orElse ?? [])],
-          enough: needed.enough ?? anything,
-          nose,
-        },
-      ]
-    : [];
-  if (place.is === 'reading') return own;
-  if (place.is === 'list') return [...own, ...needsWithin(place.item, `${path}.0`)];
-  return [
-    ...own,
-    ...[...place.members].flatMap(([key, member]) => needsWithin(member, path === '' ? key : `${path}.${key}`)),
-  ];
-}
-
-/** All that verdicts wait for, each thing asked for once. */
-export const NEEDS: readonly Need[] = [...new Map(needsWithin(SHEET, '').map((need) => [need.asks, need])).values()];
-
-/** All values that stand at a reading or a path, wherever on the sheet: members of lists and both edges each by itself. */
-export function valuesAt(value: unknown, keys: readonly string[]): readonly unknown[] {
-  if (value === undefined || value === null) return [];
-  const [key, ...rest] = keys;
-  if (key === undefined) return [value];
-  if (Array.isArray(value))
-    return /^\d+$/.test(key) ? valuesAt(value[Number(key)], rest) : value.flatMap((each) => valuesAt(each, keys));
-  const group = value as Record<string, unknown>;
-  if (key === 'stations' && !('stations' in group)) return ['A', 'B'].flatMap((edge) => valuesAt(group[edge], keys));
-  return valuesAt(group[key], rest);
 }

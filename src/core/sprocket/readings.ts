@@ -1,5 +1,5 @@
 import { PITCH_MARKS } from '../families';
-import { count, goesWith, group, length, oneOf, recorded, words } from '../reading';
+import { count, goesWith, group, length, oneOf, recorded, seen, words } from '../reading';
 
 /** What can be said of the drive sprocket. */
 export const driveSprocketReadings = group(
@@ -21,7 +21,10 @@ export const driveSprocketReadings = group(
       { means: 'Depth of the grooves the drive links have worn.', minutes: 1, needed: { by: ['driveSprocket'] } },
     ),
     chainsRun: count({ from: 0, to: 100 }),
-    turns: oneOf(['free', 'rough', 'seized']),
+    turns: seen(
+      { free: 'ok', rough: ['watch', 'free-bearing'], seized: 'fail' },
+      { check: 'sprocket.turns', condemns: true },
+    ),
   },
   { step: 'sprocket', minutes: 0.5 },
 );

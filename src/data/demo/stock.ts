@@ -1,6 +1,6 @@
 import { FAMILIES, GAUGES, type FamilyId, type GaugeId } from '../../core/families';
 import type { KickbackClass } from '../../core/fit';
-import type { StockPart } from '../../core/fit';
+import type { StockPart } from '../../core/stock';
 
 type ChainRow = readonly [
   sku: string,

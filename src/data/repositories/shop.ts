@@ -1,5 +1,5 @@
 import { asc, desc } from 'drizzle-orm';
-import type { LimitOverrides } from '../../core/families';
+import type { LimitOverrides } from '../../core/limits';
 import { limitChange, person, shopFact } from '../schema';
 import type { Queryable, Transaction } from '../store';
 

@@ -1,5 +1,5 @@
 import { and, count, desc, eq } from 'drizzle-orm';
-import { stockPartSchema, type StockPart } from '../../core/fit';
+import { stockPartSchema, type StockPart } from '../../core/stock';
 import { stockImport, stockImportRow } from '../schema';
 import type { Queryable, Transaction } from '../store';
 import { partsBySku, putPart } from './stock';

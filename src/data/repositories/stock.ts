@@ -1,5 +1,5 @@
 import { and, asc, count, eq, inArray, lt, sql, type SQL } from 'drizzle-orm';
-import type { StockPart } from '../../core/fit';
+import type { StockPart } from '../../core/stock';
 import { stockPart } from '../schema';
 import type { Queryable, Transaction } from '../store';
 

@@ -1,6 +1,6 @@
 import { Choice } from '../../ui/parts/Choice';
 import { useFrame } from '../frame/frame-context';
-import { choiceWords } from '../../wording';
+import { CHAIN_WORDS, choiceWords, TAKE_IN_WORDS } from '../../wording';
 import { CounterChoice, CounterField, StampPieces } from './fields';
 import { SawPicker } from './SawPicker';
 import type { Counter, Kind } from './use-counter';
@@ -42,13 +42,13 @@ export function WhatIsKnown({ counter }: { counter: Counter }) {
         counter={counter}
         path="job.operatorTrained"
         legend="Who runs the saw"
-        options={choiceWords('job.operatorTrained')}
+        options={choiceWords(TAKE_IN_WORDS['job.operatorTrained'].words)}
       />
       <CounterChoice
         counter={counter}
         path="chain.chassis"
         legend="3/8: build of links and cutters"
-        options={choiceWords('chain.chassis')}
+        options={choiceWords(CHAIN_WORDS['chain.chassis'].words)}
       />
       <Choice
         legend="Chain in hand"
@@ -75,7 +75,7 @@ export function WhatIsKnown({ counter }: { counter: Counter }) {
         counter={counter}
         path="chain.kickbackClass"
         legend="Class of the old chain"
-        options={choiceWords('chain.kickbackClass')}
+        options={choiceWords(CHAIN_WORDS['chain.kickbackClass'].words)}
       />
     </div>
   );

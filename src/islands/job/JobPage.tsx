@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useState } from 'react';
-import { STEPS, type Step } from '../../core/assess';
+import { STEPS, type Step } from '../../core/reading';
 import { isReadingPath, readingAt, type Askable } from '../../core/sheet';
 import type { JobView } from '../../contract';
 import { Plates } from '../../ui/parts/Plates';

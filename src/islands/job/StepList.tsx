@@ -1,5 +1,6 @@
 import { Check, Circle, Minus } from 'lucide-react';
-import { STEPS, type Step, type StepState } from '../../core/assess';
+import { STEPS, type Step } from '../../core/reading';
+import type { StepState } from '../../core/workflow';
 import { list, readingName, stepName } from '../../wording';
 import { useJob } from './store/JobContext';
 

@@ -1,8 +1,8 @@
 import { ArrowRight, CloudOff, CloudUpload, HardDriveDownload, Unlink } from 'lucide-react';
-import type { Step, Verdict } from '../../core/assess';
-import { brought } from '../../core/assess';
+import { type Step, PARTS, type Part } from '../../core/reading';
+import { type Verdict, brought } from '../../core/judge';
 import { STATE_RULES } from '../../core/fit';
-import { PARTS, type Askable, type Part } from '../../core/sheet';
+import type { Askable } from '../../core/sheet';
 import { VerdictChip, VerdictMark, verdictGround, verdictTone } from '../../ui/parts/VerdictMark';
 import {
   actionWord,

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { assess, STEPS } from '../../core/assess';
-import { DEFAULTS } from '../../core/families';
+import { assess } from '../../core/assess';
+import { STEPS } from '../../core/reading';
+import { DEFAULTS } from '../../core/limits';
 import { isReadingPath, sheetFromEntries, type Askable, type Entry } from '../../core/sheet';
 import { moveFor } from './bar/StationTable';
 import { drawnStation, nextKey, plannedPositions, sectionAt, stationRows } from './bar/stations';

@@ -1,4 +1,5 @@
-import { stepOfReading, type Step } from '../../core/assess';
+import { stepOfReading } from '../../core/workflow';
+import type { Step } from '../../core/reading';
 import { beginOf, stationOf, stationPath, type Askable, type EnteredSheet, type ReadingPath } from '../../core/sheet';
 
 /** Where something is read on the screen: its step, and the field to go to. */

@@ -1,6 +1,5 @@
 import { useState, type FormEvent } from 'react';
-import { GAUGE_IDS, type GaugeId } from '../../core/families';
-import { PITCH_MARKS, type PitchMark } from '../../core/families';
+import { GAUGE_IDS, type GaugeId, PITCH_MARKS, type PitchMark } from '../../core/families';
 import type { LearnedCodeView } from '../../contract';
 import { Empty, Notice } from '../../ui/parts/Notice';
 import { gaugeLabel, pitchMarkLabel } from '../../wording';

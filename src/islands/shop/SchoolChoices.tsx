@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { SCHOOL_IDS, SCHOOLS, type SchoolId, type Schools } from '../../core/families';
+import { SCHOOL_IDS, SCHOOLS, type SchoolId, type Schools } from '../../core/schools';
 import { Choice } from '../../ui/parts/Choice';
 import { Notice } from '../../ui/parts/Notice';
 import { schoolAnswer, schoolName } from '../../wording';

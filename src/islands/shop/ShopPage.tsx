@@ -1,5 +1,5 @@
 import { useId, useState, type FormEvent } from 'react';
-import { DEFAULT_LIMITS, LIMIT_IDS, type Limit, type LimitId } from '../../core/families';
+import { DEFAULT_LIMITS, LIMIT_IDS, type Limit, type LimitId } from '../../core/limits';
 import type { ShopPageView } from '../../contract';
 import { Notice } from '../../ui/parts/Notice';
 import { Tabbed, TabList, TabPanel } from '../../ui/parts/Tabs';

@@ -1,5 +1,5 @@
 import { useState, type FormEvent } from 'react';
-import type { StockPart } from '../../core/fit';
+import type { StockPart } from '../../core/stock';
 import { Dialog } from '../../ui/parts/Dialog';
 import { Notice } from '../../ui/parts/Notice';
 import { amountText, decimalsOf, money, familyLabel, stockKindWord } from '../../wording';

@@ -1,7 +1,7 @@
 import { lazy, Suspense, useState } from 'react';
 import type { StockView } from '../../contract';
 import { FAMILY_IDS, GAUGE_IDS } from '../../core/families';
-import { STOCK_KINDS } from '../../core/fit';
+import { STOCK_KINDS } from '../../core/stock';
 import { Empty } from '../../ui/parts/Notice';
 import { Pager } from '../../ui/parts/Pager';
 import { familyLabel, gaugeLabel, stockKindWord } from '../../wording';

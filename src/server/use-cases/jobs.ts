@@ -1,6 +1,6 @@
 import { assess } from '../../core/assess';
 import { sheetFromEntries, type WrittenBenchSheet } from '../../core/sheet';
-import type { Assessment } from '../../core/sheet';
+import type { Assessment } from '../../core/report';
 import {
   currentReadings,
   findJob,

@@ -1,15 +1,7 @@
 import { createHash } from 'node:crypto';
 import type { LearnedCode } from '../../core/identify';
-import {
-  DEFAULTS,
-  LIMIT_IDS,
-  resolveLimits,
-  resolveSchools,
-  SCHOOLS,
-  type LimitId,
-  type Limits,
-  type Schools,
-} from '../../core/families';
+import { DEFAULTS, LIMIT_IDS, resolveLimits, type LimitId, type Limits } from '../../core/limits';
+import { resolveSchools, SCHOOLS, type Schools } from '../../core/schools';
 import {
   addLimitChange,
   addPerson,

@@ -1,4 +1,4 @@
-import { stockPartSchema, type StockPart } from '../../core/fit';
+import { stockPartSchema, type StockPart } from '../../core/stock';
 import {
   allStock,
   beginImport,

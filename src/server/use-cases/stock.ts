@@ -1,6 +1,7 @@
 import { FAMILY_IDS, GAUGE_IDS, GAUGES, type FamilyId, type GaugeId } from '../../core/families';
-import { chainNeed, equalSubstitutes, searchStock, STOCK_KINDS, type FitJudgement, type Need } from '../../core/fit';
-import { PARTS } from '../../core/sheet';
+import { chainNeed, equalSubstitutes, searchStock, STOCK_KINDS, type Need } from '../../core/stock';
+import type { FitJudgement } from '../../core/fit';
+import { PARTS } from '../../core/reading';
 import { orderCautions, type ChainOrder } from '../../core/order';
 import { assess } from '../../core/assess';
 import { countStock, listImports, listStock, search, stockCandidates } from '../../data/repositories';

@@ -1,5 +1,8 @@
-import { assess, brought, nextStep, stepOfReading, stepStates, type Appraisal } from '../../core/assess';
-import { PARTS, type BenchSheet, sheetFromEntries, type Entry } from '../../core/sheet';
+import { assess, type Appraisal } from '../../core/assess';
+import { brought } from '../../core/judge';
+import { nextStep, stepOfReading, stepStates } from '../../core/workflow';
+import { PARTS } from '../../core/reading';
+import { type BenchSheet, sheetFromEntries, type Entry } from '../../core/sheet';
 import { currentReadings, setSummary } from '../../data/repositories';
 import type { Transaction } from '../../data/store';
 import type { JobSummary } from '../../contract';

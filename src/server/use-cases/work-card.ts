@@ -1,4 +1,5 @@
-import { assess, barWork } from '../../core/assess';
+import { assess } from '../../core/assess';
+import { barWork } from '../../core/bar/checks';
 import { EDGES } from '../../core/bar';
 import type { WorkCardView } from '../../contract';
 import {

@@ -1,7 +1,7 @@
 import { never } from '../../core/result';
 import type { CauseFinding, WearPlace } from '../../core/bar';
-import type { EdgeDressing } from '../../core/assess';
-import type { SchoolId, Schools } from '../../core/families';
+import type { EdgeDressing } from '../../core/bar/checks';
+import type { SchoolId, Schools } from '../../core/schools';
 import { formatLength, formatPosition, mm, type UnitSystem } from '../../core/quantity';
 import { list } from './places';
 

@@ -1,6 +1,7 @@
 import { never } from '../../core/result';
-import type { BlueingCause, Check, CheckNote, Place } from '../../core/assess';
+import type { BlueingCause, Check, CheckNote, Place } from '../../core/judge';
 import { formatFigure, formatLength, mm, type UnitSystem } from '../../core/quantity';
+import { findingSentence } from './findings';
 import { checkName, familyLabel, provenanceWord, railWord, straightEdgeWord } from './labels';
 import { list, readingName } from './places';
 
@@ -34,56 +35,11 @@ export function placeName(at: Place | null): string {
     .join(', ');
 }
 
-const OBSERVED: Record<string, string> = {
-  'bar.crack.no': 'No crack found in the bar.',
-  'bar.crack.yes': 'The bar is cracked: a crack always condemns.',
-  'bar.crack.unsure': 'A crack is suspected: clean the place and look again with a glass before deciding.',
-  'bar.slot.ok': 'The mount slot is sound.',
-  'bar.slot.worn': 'The mount slot is worn: watch it.',
-  'bar.slot.wallowed': 'The mount slot is wallowed out: the bar cannot be clamped true.',
-  'bar.oil-holes.clear': 'The oil holes are clear.',
-  'bar.oil-holes.blocked': 'The oil holes are blocked: clear both.',
-  'bar.groove.clean': 'The groove is clean.',
-  'bar.groove.packed': 'The groove is packed: rake it, pulling away from the nose.',
-  'bar.blueing.no': 'No blueing.',
-  'bar.blueing.light': 'Lightly blued: it ran hot. Look at oil, tension and clearance.',
-  'bar.blueing.heavy': 'Heavily blued: it ran hot and the rails there may be soft. Find out why before it runs again.',
-  'bar.burr.none': 'No burr.',
-  'bar.burr.felt': 'A burr is felt on the outer edge: deburr and bevel.',
-  'bar.burr.heavy': 'A heavy burr stands on the outer edge: deburr and bevel. Gloves on, it cuts like a knife.',
-  'bar.straight-edge.gap-stays': 'Straight-edge test: the gap stays.',
-  'bar.straight-edge.gap-closes': 'Straight-edge test: the gap closes. The rails are worn out.',
-  'bar.straight-edge.passes-beyond':
-    'Straight-edge test: the cutter passes beyond the rule. The rails are well past worn out.',
+/** Observations that are no finding of their own: they follow from several readings. */
+const OBSERVED: Readonly<Record<string, string>> = {
   'bar.nose.replaceable': 'The nose has failed and can be replaced on this bar.',
   'bar.nose.fixed': 'The nose has failed and cannot be replaced on this bar.',
   'bar.nose.unknown': 'The nose has failed: whether it can be replaced on this bar decides.',
-  'nose.turns.free': 'The nose turns freely.',
-  'nose.turns.rough': 'The nose turns roughly: wash it out, never spin it with air.',
-  'nose.turns.seized': 'The nose is seized.',
-  'nose.tip-play.none': 'No play at the tip.',
-  'nose.tip-play.slight': 'Slight play at the tip: watch it.',
-  'bar.twist.none': 'The bar is not twisted.',
-  'bar.twist.slight': 'The bar is slightly twisted: it may be straightened and must then be measured again.',
-  'bar.twist.plain': 'The bar is plainly twisted: a real bend is not worth straightening.',
-  'bar.holes.ok': 'The tensioner hole is sound.',
-  'bar.holes.worn': 'The tensioner hole is worn: look at the tension often.',
-  'bar.holes.torn': 'The tensioner hole is torn out: it no longer holds the tension.',
-  'bar.dents.none': 'No dents.',
-  'bar.dents.light': 'Light dents, which mean nothing.',
-  'bar.dents.deep': 'Deep dents: see whether the groove is pinched there.',
-  'bar.tail.none': 'No erosion at the tail.',
-  'bar.tail.slight': 'Slight erosion at the tail: the chain ran slack now and then.',
-  'bar.tail.deep': 'Deep erosion at the tail: a slack chain hammers there. Mind the tension.',
-  'bar.ruts.none': 'No ruts in the rail tops.',
-  'bar.ruts.slight': 'Slight ruts in the rail tops: they go with the next dressing.',
-  'bar.ruts.deep': 'Ruts are worn into the rail tops: dress them out.',
-  'bar.groove-shape.even': 'The groove is even along its length.',
-  'bar.groove-shape.pinched': 'The groove is pinched somewhere: ease the place.',
-  'bar.groove-shape.splayed': 'The rails are splayed: dressing takes the flared mouth off; some shops close them.',
-  'bar.resin.none': 'No resin on the bar.',
-  'bar.resin.soft': 'Soft resin on the bar.',
-  'bar.resin.baked': 'Resin is baked onto the bar: it ran hot.',
   'bar.marker.agrees': 'The marker and the measured step say the same.',
   'bar.marker.disagrees':
     'The marker and the measured step contradict each other: the marker does not count until one of them is made again.',
@@ -93,40 +49,6 @@ const OBSERVED: Record<string, string> = {
   'bar.stands.agrees': 'Stood on its edge, the bar says the same as the measured steps.',
   'bar.stands.disagrees':
     'Stood on its edge, the bar contradicts the measured steps: the test does not count until one of them is made again.',
-  'chain.resin.none': 'No resin on the chain: bright, it was sharp and oiled.',
-  'chain.resin.soft': 'Soft resin on the chain.',
-  'chain.resin.baked': 'Resin is baked onto the chain: it ran hot.',
-  'nose.teeth.good': 'The teeth of the nose are good.',
-  'nose.teeth.worn': 'The teeth of the nose are worn.',
-  'nose.teeth.missing': 'Teeth are missing from the nose.',
-  'nose.hard-wear.good': 'The hard nose is sound.',
-  'nose.hard-wear.worn': 'The facing of the hard nose is worn: watch it.',
-  'nose.hard-wear.through': 'The facing of the hard nose is worn through or chipped: the chain runs on soft metal.',
-  'nose.pinch.no': 'The nose plates stand free of the sprocket.',
-  'nose.pinch.yes': 'The nose plates press on the sprocket: free it.',
-  'nose.dirt.clear': 'No dirt round the nose sprocket.',
-  'nose.dirt.packed': 'Dirt is packed round the nose sprocket: clear it, never with air that spins it.',
-  'nose.tip-play.loose': 'The nose sprocket is loose at the tip.',
-  'chain.crack.no': 'No crack found in the chain.',
-  'chain.crack.yes': 'A link is cracked: a crack always condemns.',
-  'chain.crack.unsure': 'A crack is suspected in a link: clean it and look again before deciding.',
-  'chain.straps.none': 'Strap undersides are clean.',
-  'chain.straps.light': 'Strap undersides are lightly peened: it ran slack or blunt.',
-  'chain.straps.heavy': 'Strap undersides are burred: dress them, and look for a slack or blunt run as the cause.',
-  'sprocket.turns.free': 'The drive sprocket turns freely.',
-  'sprocket.turns.rough': 'The drive sprocket turns roughly: clean and grease its bearing.',
-  'sprocket.turns.seized': 'The drive sprocket is seized.',
-};
-
-const UNSEEN: Partial<Record<Check['id'], string>> = {
-  'bar.crack': 'The bar has not been looked over for cracks.',
-  'bar.slot': 'The mount slot has not been looked at.',
-  'bar.straight-edge': 'The straight-edge test has not been made.',
-  'bar.oil-holes': 'The oil holes have not been looked at.',
-  'bar.groove': 'Nobody has said whether the groove is clean.',
-  'bar.blueing': 'Nobody has looked for blueing.',
-  'nose.turns': 'Nobody has said whether the nose turns.',
-  'chain.crack': 'The chain has not been looked over for cracks.',
 };
 
 /** Sentences for a value beyond its limit. */
@@ -251,9 +173,10 @@ function note(item: CheckNote): string {
 
 function core(check: Check, unit: UnitSystem): string {
   if (check.kind === 'observation') {
-    if (check.observed !== null)
-      return OBSERVED[`${check.id}.${check.observed}`] ?? `${checkName[check.id]}: ${check.observed}.`;
-    return UNSEEN[check.id] ?? `${checkName[check.id]} not measured.`;
+    const said = findingSentence(check.id, check.observed);
+    if (said !== null) return said;
+    if (check.observed === null) return `${checkName[check.id]} not measured.`;
+    return OBSERVED[`${check.id}.${check.observed}`] ?? `${checkName[check.id]}: ${check.observed}.`;
   }
   const value = checkValue(check, unit);
   if (check.note?.code === 'closed-longer') return '';

@@ -11,5 +11,5 @@ export * from './loop';
 export * from './stock';
 export * from './counter';
 export * from './bar';
-export * from './choice-words';
+export { CHAIN_WORDS, READING_WORDS, TAKE_IN_WORDS } from './readings';
 export * from './choices';

@@ -1,10 +1,13 @@
 import { never } from '../../core/result';
-import type { Part } from '../../core/sheet';
-import type { IdleReading, NextMeasurement, Verdict, VerdictReason } from '../../core/assess';
-import type { EdgeDressing } from '../../core/assess';
+import type { Part } from '../../core/reading';
+import type { IdleReading } from '../../core/sheet';
+import type { NextMeasurement } from '../../core/next';
+import type { Verdict, VerdictReason } from '../../core/judge';
+import type { EdgeDressing } from '../../core/bar/checks';
 import { FAMILY_IDS, type FamilyId } from '../../core/families';
 import type { Turned, TurnOver, WearPattern } from '../../core/bar';
-import type { FitJudgement, NeedProperty, StockMiss } from '../../core/fit';
+import type { FitJudgement } from '../../core/fit';
+import type { NeedProperty, StockMiss } from '../../core/stock';
 import type { OrderCaution, OrderWithheld } from '../../core/order';
 import { formatLength, formatPosition, mm, type UnitSystem } from '../../core/quantity';
 import { checkSentence, figure, valueWithDoubt } from './check';

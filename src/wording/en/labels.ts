@@ -1,10 +1,12 @@
 import type { Rail, StraightEdgeOutcome } from '../../core/bar';
-import type { CheckId, Step } from '../../core/assess';
-import { FAMILIES, GAUGES, type FamilyId, type GaugeId, type LimitId, type Provenance } from '../../core/families';
+import type { CheckId } from '../../core/judge';
+import type { Step, Part } from '../../core/reading';
+import { FAMILIES, GAUGES, type FamilyId, type GaugeId, type Provenance, type PitchMark } from '../../core/families';
+import type { LimitId } from '../../core/limits';
 import type { FitRule } from '../../core/fit';
+import { findingNames } from './findings';
 import { INSTRUMENTS, type InstrumentId } from '../../core/quantity';
-import type { Action, Operation, Part } from '../../core/sheet';
-import type { PitchMark } from '../../core/families';
+import type { Action, Operation } from '../../core/sheet';
 
 /** Names of things, as the bench says them. */
 export const partName: Record<Part, string> = {
@@ -84,8 +86,7 @@ export const instrumentShort: Record<InstrumentId, string> = {
 
 /** What each check is about, as a short heading. */
 export const checkName: Record<CheckId, string> = {
-  'bar.crack': 'Cracks',
-  'bar.slot': 'Mount slot',
+  ...findingNames,
   'bar.bow': 'Bow',
   'bar.depth': 'Groove depth',
   'bar.depth-after': 'Groove depth after dressing',
@@ -93,41 +94,19 @@ export const checkName: Record<CheckId, string> = {
   'bar.floor-clearance-after': 'Room under the link after dressing',
   'bar.play': 'Side play',
   'bar.play-after': 'Side play after dressing',
-  'bar.straight-edge': 'Straight-edge test',
   'bar.step': 'Step between the rails',
-  'bar.burr': 'Burr',
-  'bar.oil-holes': 'Oil holes',
-  'bar.groove': 'Groove',
-  'bar.blueing': 'Blueing',
-  'bar.twist': 'Twist',
-  'bar.holes': 'Tensioner hole',
-  'bar.dents': 'Dents',
-  'bar.tail': 'Tail erosion',
-  'bar.ruts': 'Ruts in the rails',
-  'bar.groove-shape': 'Shape of the groove',
-  'bar.resin': 'Resin on the bar',
   'bar.chip': 'Chip',
   'bar.marker': 'Marker pass',
   'bar.square': 'Square against the light',
   'bar.stands': 'Stood on its edge',
   'bar.nose': 'Nose of the bar',
-  'nose.turns': 'Nose turning',
-  'nose.tip-play': 'Tip play',
-  'nose.teeth': 'Teeth of the nose',
-  'nose.hard-wear': 'Wear of the hard nose',
-  'nose.pinch': 'Nose plates',
-  'nose.dirt': 'Dirt at the nose',
-  'chain.crack': 'Cracks',
   'chain.cutter': 'Cutter length after correction',
   'chain.elongation': 'Elongation',
   'chain.uneven': 'Left against right',
-  'chain.straps': 'Strap undersides',
   'chain.tangs': 'Drive-link tangs',
   'chain.tight-joints': 'Tight joints',
-  'chain.resin': 'Resin on the chain',
   'sprocket.wear': 'Wear depth',
   'sprocket.chains': 'Chains run on it',
-  'sprocket.turns': 'Turning',
 };
 
 export const fitRuleName: Record<FitRule, string> = {

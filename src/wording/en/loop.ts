@@ -1,5 +1,5 @@
 import type { Askable } from '../../core/sheet';
-import type { BarLengths, LoopAssessment, LoopTension } from '../../core/assess';
+import type { BarLengths, LoopAssessment, LoopTension } from '../../core/loop/assessed';
 import type { ListedLength } from '../../core/loop';
 import { formatLength, formatPosition, mm, type UnitSystem } from '../../core/quantity';
 import { list, readingName } from './places';

@@ -1,5 +1,5 @@
 import { never } from '../../core/result';
-import type { LimitProblem } from '../../core/families';
+import type { LimitProblem } from '../../core/limits';
 import type { SheetProblem } from '../../core/sheet';
 import { list } from './places';
 import { readingProblem } from './quantity';

@@ -1,5 +1,5 @@
 import { never } from '../../core/result';
-import type { CellProblem, StockColumn, StockKind } from '../../core/fit';
+import type { CellProblem, StockColumn, StockKind } from '../../core/stock';
 import { list } from './places';
 
 /** Kinds of part, as on a shelf label. */

@@ -1,5 +1,5 @@
 import { assess, type Appraisal } from '../../../src/core/assess';
-import { DEFAULTS } from '../../../src/core/families';
+import { DEFAULTS } from '../../../src/core/limits';
 import { readSheet, type WrittenBenchSheet } from '../../../src/core/sheet';
 import { stationsAt, type Rails } from './bars';
 import type { Hand, Written } from './hand';

@@ -1,8 +1,7 @@
 import { useState } from 'react';
-import { cuttingEdge, USUAL_BODY_HEIGHT } from '../../../core/assess';
+import { cuttingEdge, USUAL_BODY_HEIGHT } from '../../../core/bar/checks';
 import { driftCurve } from '../../../core/bar';
-import type { Degrees } from '../../../core/quantity';
-import { estimate } from '../../../core/quantity';
+import { type Degrees, estimate } from '../../../core/quantity';
 import { LogSection } from '../../../ui/drawings/LogSection';
 import { causeName, causeSentence, CROOKED_SCHOOLS, wearPatternSentence, wearPlaceSentence } from '../../../wording';
 import { useFrame } from '../../frame/frame-context';

@@ -1,6 +1,7 @@
 import { estimate, mm, parseLength, type LengthReading } from '../../../core/quantity';
 import type { Entry } from '../../../core/sheet';
-import type { Appraisal, EdgeAssessment } from '../../../core/assess';
+import type { Appraisal } from '../../../core/assess';
+import type { EdgeAssessment } from '../../../core/bar/checks';
 import type { Snapshot } from '../store/job-store';
 import type { Meaning } from '../store/meaning';
 

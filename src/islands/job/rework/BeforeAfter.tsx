@@ -1,4 +1,4 @@
-import { reworkFigures } from '../../../core/assess';
+import { reworkFigures } from '../../../core/bar/checks';
 import { Notice } from '../../../ui/parts/Notice';
 import { actionWord, verdictReason } from '../../../wording';
 import { useFrame } from '../../frame/frame-context';

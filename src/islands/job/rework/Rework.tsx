@@ -1,5 +1,5 @@
 import { Printer } from 'lucide-react';
-import { barWork } from '../../../core/assess';
+import { barWork } from '../../../core/bar/checks';
 import { RailProfile } from '../../../ui/drawings/RailProfile';
 import { Empty, Notice } from '../../../ui/parts/Notice';
 import {

@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { Check, HelpCircle, X } from 'lucide-react';
-import type { Step, Verdict } from '../../../core/assess';
+import { type Step, PARTS } from '../../../core/reading';
+import type { Verdict } from '../../../core/judge';
 import type { FitJudgement } from '../../../core/fit';
-import { PARTS } from '../../../core/sheet';
 import { Notice } from '../../../ui/parts/Notice';
 import { VerdictChip } from '../../../ui/parts/VerdictMark';
 import {

@@ -1,5 +1,5 @@
 import type { ComponentType } from 'react';
-import { STEPS, type Step } from '../../../core/assess';
+import { STEPS, type Step } from '../../../core/reading';
 import { later, type Later } from '../later';
 
 /** What a step's view is given. */

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { DEFAULT_SCHOOLS, DEFAULTS } from '../../../core/families';
+import { DEFAULT_SCHOOLS } from '../../../core/schools';
+import { DEFAULTS } from '../../../core/limits';
 import type { Standing } from './job-store';
 import { keeping } from './keeping';
 import { meaningOf } from './meaning';

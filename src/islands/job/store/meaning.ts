@@ -1,4 +1,5 @@
-import { assess, stepStates, type Appraisal, type StepState } from '../../../core/assess';
+import { assess, type Appraisal } from '../../../core/assess';
+import { stepStates, type StepState } from '../../../core/workflow';
 import { sheetFromEntries, type EnteredSheet } from '../../../core/sheet';
 import type { JobView } from '../../../contract';
 import type { Snapshot } from './job-store';

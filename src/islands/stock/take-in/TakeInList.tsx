@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { X } from 'lucide-react';
-import { STOCK_COLUMNS, type StockColumn } from '../../../core/fit';
+import { STOCK_COLUMNS, type StockColumn } from '../../../core/stock';
 import { Notice } from '../../../ui/parts/Notice';
 import { cellProblem, list as inWords, stockColumnName } from '../../../wording';
 import { api, failure } from '../../frame/api';

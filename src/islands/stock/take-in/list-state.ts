@@ -7,7 +7,7 @@ import {
   type StockColumn,
   type StockPart,
   type StockRow,
-} from '../../../core/fit';
+} from '../../../core/stock';
 
 /** A list as read from a file: its headings and its rows of text, nothing judged yet. */
 export interface RawList {

@@ -1,6 +1,6 @@
 import { useCallback, useMemo, useState } from 'react';
 import { IMPORT_BATCH } from '../../../contract';
-import type { StockColumn, StockPart } from '../../../core/fit';
+import type { StockColumn, StockPart } from '../../../core/stock';
 import { api, failure } from '../../frame/api';
 import { proposed, readRows, type Columns, type Mended, type RawList, type ReadRow } from './list-state';
 

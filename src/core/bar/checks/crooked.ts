@@ -1,0 +1,46 @@
+import { EDGES, noticedLean, type CrookedEvidence, type Edge } from '..';
+import { imbalance } from '../../chain';
+import type { Limits } from '../../limits';
+import { estimate, type Degrees, type Estimate, type LengthReading } from '../../quantity';
+import type { BenchSheet } from '../../sheet';
+import type { EdgeAssessment } from './edge';
+
+const estimates = (readings: readonly LengthReading[] | undefined): readonly Estimate[] =>
+  (readings ?? []).flatMap((reading) => estimate(reading) ?? []);
+
+const mean = (values: readonly number[]): number | null =>
+  values.length === 0 ? null : values.reduce((sum, value) => sum + value, 0) / values.length;
+
+/** Where the bar's height is not measured, a usual one stands in, mm (common practice, no source). */
+export const USUAL_BODY_HEIGHT = 60;
+
+/** The edge that cut: the one that was down as the saw came; A where nobody noted it. */
+export const cuttingEdge = ({ bar }: BenchSheet): Edge => bar?.edgeDown ?? 'A';
+
+/**
+ * What the sheet says of the three causes. The stamped side is to the operator's right with edge A down (common practice, no source); the lean of the other
+ * edge stands in where the cutting edge was not measured.
+ */
+export function crookedEvidence(
+  sheet: BenchSheet,
+  edges: Readonly<Record<Edge, EdgeAssessment>>,
+  limits: Limits,
+  playLimit: number,
+): CrookedEvidence {
+  const edge = cuttingEdge(sheet);
+  const leans = edges[edge].figures.flatMap((figure) => figure.setLean ?? figure.rawLean ?? []);
+  const plays = EDGES.flatMap((name) => edges[name].figures.flatMap(({ play }) => play?.value ?? []));
+  const cutters = imbalance({
+    left: estimates(sheet.chain?.cuttersLeft),
+    right: estimates(sheet.chain?.cuttersRight),
+  });
+  return {
+    lean: mean(leans) as Degrees | null,
+    leanLimit: noticedLean((sheet.bar?.bodyHeight && estimate(sheet.bar.bodyHeight)?.value) || USUAL_BODY_HEIGHT),
+    play: plays.length === 0 ? null : Math.max(...plays),
+    playLimit,
+    cutters: cutters?.value ?? null,
+    cuttersLimit: limits['chain.uneven'].value,
+    nearIsRight: edge === 'A',
+  };
+}

@@ -1,0 +1,84 @@
+import { EDGES, RAILS, type Edge, type Station } from '..';
+import type { Limits } from '../../limits';
+import { mm } from '../../quantity';
+import type { BarContext } from './context';
+import {
+  missingCheck,
+  readingCheck,
+  repeatOf,
+  seenCheck,
+  seenChecks,
+  withOutcome,
+  workCheck,
+  type Check,
+} from '../../judge';
+
+const part = 'bar' as const;
+
+/** Bow by its reading, whatever kind of reading it is. A slight one may be straightened. */
+function bowCheck({ sheet, limits }: BarContext): Check {
+  const bow = sheet.bar?.checks?.bow;
+  if (!bow)
+    return missingCheck({ id: 'bar.bow', part }, limits['bar.bow'].provenance, {
+      code: 'needs',
+      readings: ['bar.checks.bow'],
+    });
+  const work = { operation: 'straighten', from: 'watch' } as const;
+  const head = { id: 'bar.bow', part, repeat: repeatOf('bar.checks.bow', bow), work } as const;
+  return readingCheck(head, bow, limits['bar.bow'], limits['bar.bow.straighten']);
+}
+
+/** Blue patches, with what may have made the bar run so hot. */
+function blueingCheck({ sheet, blueing }: BarContext): Check {
+  const note = blueing.length > 0 ? ({ code: 'causes', causes: blueing } as const) : null;
+  return seenCheck('bar.checks.blueing', sheet.bar?.checks?.blueing, { note });
+}
+
+/** The groove along its length: splayed rails are closed where the shop is of that school. */
+function grooveShapeCheck({ sheet, schools }: BarContext): Check[] {
+  const shape = sheet.bar?.checks?.grooveShape;
+  if (shape === undefined) return [];
+  const check = seenCheck('bar.checks.grooveShape', shape);
+  return [shape === 'splayed' && schools.closeRails === 'on' ? withOutcome(check, 'fail', 'close-rails') : check];
+}
+
+/** What was seen of the bar as a whole. */
+export function observations(context: BarContext): Check[] {
+  return [
+    ...seenChecks('bar', 'bar.checks', context.sheet.bar?.checks ?? {}),
+    bowCheck(context),
+    blueingCheck(context),
+    ...grooveShapeCheck(context),
+  ];
+}
+
+/** What was seen at the stations: burrs and chips. */
+export function stationsSeen({ sheet, limits, edges }: BarContext): Check[] {
+  return EDGES.flatMap((edge) =>
+    edges[edge].stations.flatMap((station) => [
+      ...burrChecks(edge, station.index, sheet),
+      ...chipChecks(edge, station, limits),
+    ]),
+  );
+}
+
+/** Chips: a short one is left, a long one is levelled to and so costs depth. */
+function chipChecks(edge: Edge, { index, chips }: Station, limits: Limits): Check[] {
+  return RAILS.flatMap((rail) => {
+    const chip = chips[rail];
+    if (!chip) return [];
+    const head = { id: 'bar.chip', part, at: { edge, station: index, rail } } as const;
+    const check = workCheck(head, { value: mm(chip.length), u: 0 }, limits['bar.dress.chip']);
+    // A long chip calls for no work of its own: the dressing plan already goes down to it.
+    return [withOutcome(check, 'watch')];
+  });
+}
+
+function burrChecks(edge: Edge, index: number, sheet: BarContext['sheet']): Check[] {
+  const station = sheet.bar?.edges?.[edge]?.stations[index];
+  return RAILS.flatMap((rail) => {
+    const field = rail === 'near' ? 'burrNear' : 'burrFar';
+    const word = station?.[field];
+    return word ? [seenCheck(`bar.edges.stations.${field}`, word, { at: { edge, station: index, rail } })] : [];
+  });
+}

@@ -1,0 +1,32 @@
+import { type Edge, BAR_OPERATIONS } from '..';
+import type { Schools } from '../../schools';
+import { type BenchSheet, type Operation } from '../../sheet';
+import type { BarAssessment } from './bar';
+import type { Verdict } from '../../judge';
+
+/**
+ * What is done to a bar at every service and calls for no verdict of its own: grease where there is a port, and none where there is not; turned over
+ * when the edge with less left came down, or at every chain change where that is the shop's school.
+ */
+export function serviceOf({ bar }: BenchSheet, next: Edge | null, schools: Schools): readonly Operation[] {
+  if (!bar) return [];
+  const came = bar.edgeDown;
+  const turn = came !== undefined && (schools.turnOver === 'when-worn' ? next !== null && next !== came : true);
+  return [...(bar.nosePort === true ? (['grease-nose'] as const) : []), ...(turn ? (['turn-over'] as const) : [])];
+}
+
+/** All work on the bar in working order: what the verdict calls for, what the first measurement called for, what was done, and the service with it. */
+export function barWork(
+  sheet: BenchSheet,
+  bar: BarAssessment,
+  verdict: Verdict,
+  schools: Schools,
+): readonly Operation[] {
+  const done: readonly Operation[] = sheet.bar?.reworkDone ?? [];
+  const planned = bar.edges.A.dressing?.advised || bar.edges.B.dressing?.advised;
+  const dress: readonly Operation[] = planned && verdict.action !== 'replace' ? ['dress-rails', 'deburr'] : [];
+  const work = [...verdict.operations, ...done, ...dress];
+  if (work.length === 0) return [];
+  const wanted = [...work, ...serviceOf(sheet, bar.edgeDownNext, schools)];
+  return BAR_OPERATIONS.filter((operation) => wanted.includes(operation));
+}

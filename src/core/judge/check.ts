@@ -1,0 +1,100 @@
+import type { Edge, Rail } from '../bar';
+import type { FamilyId, Provenance } from '../families';
+import type { InstrumentId, LimitKind, Outcome } from '../quantity';
+import type { Part } from '../reading';
+import type { Askable, Operation, SeenCheckId } from '../sheet';
+
+/** Where on a bar a check was made. */
+export interface Place {
+  readonly edge: Edge;
+  readonly station?: number;
+  readonly rail?: Rail;
+}
+
+/** Checks that are computed, in the order they are named; those of a finding stand with its declaration. */
+export const COMPUTED_CHECKS = [
+  'bar.bow',
+  'bar.depth',
+  'bar.depth-after',
+  'bar.floor-clearance',
+  'bar.floor-clearance-after',
+  'bar.play',
+  'bar.play-after',
+  'bar.step',
+  'bar.chip',
+  'bar.marker',
+  'bar.square',
+  'bar.stands',
+  'bar.nose',
+  'chain.cutter',
+  'chain.elongation',
+  'chain.uneven',
+  'chain.tangs',
+  'chain.tight-joints',
+  'sprocket.wear',
+  'sprocket.chains',
+] as const;
+export type ComputedCheckId = (typeof COMPUTED_CHECKS)[number];
+export type CheckId = ComputedCheckId | SeenCheckId;
+
+/** What may have made a bar run so hot that it went blue. */
+export type BlueingCause =
+  'no-oil' | 'groove-packed' | 'link-on-floor' | 'pinched' | 'nose-stiff' | 'ran-tight-or-blunt';
+
+/** What must be said beside a check's figures. */
+export type CheckNote =
+  | { readonly code: 'needs'; readonly readings: readonly Askable[] }
+  | { readonly code: 'depends-on-pitch'; readonly families: readonly FamilyId[] }
+  | { readonly code: 'pinches' }
+  /** The mouth alone says only that there is no more play than this. */
+  | { readonly code: 'mouth-alone'; readonly lifted: boolean }
+  /** The width near the floor alone says only that there is no less. */
+  | { readonly code: 'floor-alone' }
+  /** The chain that was on is thinner than the bar's own: a test with it tells of the chain. */
+  | { readonly code: 'thin-chain' }
+  /** Rails are level, but so low in places that levelling takes more than a step's limit. */
+  | { readonly code: 'dressing-takes' }
+  /** Closed came out longer than pulled. */
+  | { readonly code: 'closed-longer' }
+  | { readonly code: 'damage-not-placed'; readonly side: 'left' | 'right' }
+  | { readonly code: 'test-disagrees'; readonly observed: string; readonly predicted: string }
+  | { readonly code: 'causes'; readonly causes: readonly BlueingCause[] }
+  | { readonly code: 'ask-replaceable' };
+
+/** A reading to take again, and what one more of it is worth. */
+export interface Repeat {
+  readonly measure: Askable;
+  readonly u: number;
+  readonly tool: InstrumentId;
+}
+
+/** One judgement of one value or observation against one limit. Sentences are made of it in the wording. */
+export interface Check {
+  readonly id: CheckId;
+  readonly part: Part;
+  readonly at: Place | null;
+  readonly value: number | null;
+  readonly unit: 'mm' | '%' | 'count' | null;
+  /** Standard uncertainty of the value. */
+  readonly uncertainty: number | null;
+  readonly limit: number | null;
+  readonly watch: number | null;
+  readonly kind: LimitKind | 'observation';
+  /** Probability that the true value is on the good side. */
+  readonly probability: number | null;
+  readonly outcome: Outcome;
+  readonly provenance: Provenance;
+  /** Where the limit stands, when somebody has named it. */
+  readonly source: string | null;
+  /** Where one mark alone is known: the value is a bound, from below or from above. */
+  readonly bound: 'at-least' | 'at-most' | null;
+  /** The reading it hangs on most, and the standard uncertainty that one more such reading would have, in the unit of the value. */
+  readonly repeat: Repeat | null;
+  /** True when failing it condemns the part; false when it only calls for work or watching. */
+  readonly condemns: boolean;
+  /** Work that it calls for, with this outcome. */
+  readonly work: Operation | null;
+  /** The observed word, for observations. */
+  readonly observed: string | null;
+  readonly note: CheckNote | null;
+}

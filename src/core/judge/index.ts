@@ -1,0 +1,8 @@
+/** What every judgement is made of: a check of one value or word, the work it calls for, and the verdict on a part. */
+export * from './check';
+export * from './make-check';
+export * from './repeat';
+export * from './seen';
+export * from './work';
+export * from './missing';
+export * from './verdict';

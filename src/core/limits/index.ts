@@ -1,0 +1,3 @@
+/** Limits with where they come from. */
+export * from './limits';
+export * from './limits-file';

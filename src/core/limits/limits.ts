@@ -1,0 +1,173 @@
+import { err, ok, type Result } from '../result';
+import { parseLength } from '../quantity';
+import type { FamilyId, Provenance } from '../families';
+
+/** What a limit's number is counted in. */
+export type LimitUnit = 'mm' | '%' | 'mm/mm' | 'count' | 'min';
+
+/** How a limit acts: a floor, a ceiling, or a figure that a computation uses. */
+export type LimitRole = 'min' | 'max' | 'figure';
+
+/** One limit with where it comes from. */
+export interface Limit<U extends LimitUnit = LimitUnit> {
+  readonly value: number;
+  readonly unit: U;
+  readonly role: LimitRole;
+  readonly provenance: Provenance;
+  /** Named source, when the provenance is `published`. */
+  readonly source?: string;
+}
+
+const limit = <const U extends LimitUnit>(
+  value: number,
+  unit: U,
+  role: LimitRole,
+  provenance: Provenance,
+): Limit<U> => ({
+  value,
+  unit,
+  role,
+  provenance,
+});
+
+/**
+ * The default limits. They are defaults of a shop, not of the trade: every one can be changed, and the saw maker's
+ * own figure wins wherever there is one.
+ */
+export const DEFAULT_LIMITS = {
+  'bar.depth.quarter': limit(4, 'mm', 'min', 'memory'),
+  'bar.depth.325': limit(6, 'mm', 'min', 'memory'),
+  'bar.depth.38lp': limit(5, 'mm', 'min', 'memory'),
+  'bar.depth.38': limit(6, 'mm', 'min', 'memory'),
+  'bar.depth.404': limit(7, 'mm', 'min', 'memory'),
+  'bar.floor-clearance': limit(1, 'mm', 'min', 'practice'),
+  'bar.floor-clearance.contact': limit(0, 'mm', 'min', 'derived'),
+  'bar.play': limit(0.5, 'mm', 'max', 'practice'),
+  'bar.play.watch': limit(0.25, 'mm', 'max', 'practice'),
+  'bar.step': limit(0.1, 'mm', 'max', 'practice'),
+  'bar.bow': limit(0.5, 'mm', 'max', 'practice'),
+  'bar.bow.straighten': limit(0.25, 'mm', 'max', 'shop'),
+  'bar.dress.tolerance': limit(0.05, 'mm', 'figure', 'shop'),
+  'bar.dress.slope': limit(0.005, 'mm/mm', 'figure', 'shop'),
+  'bar.dress.keep-out': limit(25, 'mm', 'figure', 'shop'),
+  'bar.dress.coarse-first': limit(0.8, 'mm', 'max', 'practice'),
+  'bar.dress.loss': limit(0.3, 'mm', 'figure', 'shop'),
+  'bar.dress.chip': limit(15, 'mm', 'max', 'shop'),
+  'bar.dress.exception': limit(0.25, 'mm', 'max', 'shop'),
+  'bar.dress.touch': limit(0.05, 'mm', 'figure', 'practice'),
+  'bar.dress.doubt': limit(0.03, 'mm', 'figure', 'shop'),
+  'bar.dress.pass': limit(0.04, 'mm', 'figure', 'shop'),
+  'bar.dress.minutes-setup': limit(4, 'min', 'figure', 'shop'),
+  'bar.dress.minutes-per-pass': limit(0.5, 'min', 'figure', 'shop'),
+  'chain.cutter': limit(4, 'mm', 'min', 'memory'),
+  'chain.filing-loss': limit(0.125, 'mm', 'figure', 'shop'),
+  'chain.elongation': limit(3, '%', 'max', 'memory'),
+  'chain.elongation.watch': limit(1.5, '%', 'max', 'memory'),
+  'chain.uneven': limit(0.4, 'mm', 'max', 'practice'),
+  'sprocket.wear': limit(0.5, 'mm', 'max', 'memory'),
+  'sprocket.wear.watch': limit(0.3, 'mm', 'max', 'memory'),
+  'sprocket.chains': limit(2, 'count', 'max', 'practice'),
+} as const satisfies Record<string, Limit>;
+
+/** Names a limit. */
+export type LimitId = keyof typeof DEFAULT_LIMITS;
+
+/** A complete set of limits: the defaults with the shop's changes laid over them. */
+export type Limits = { readonly [I in LimitId]: Limit<(typeof DEFAULT_LIMITS)[I]['unit']> };
+
+/** All limit ids in the order they are shown. */
+export const LIMIT_IDS = Object.keys(DEFAULT_LIMITS) as LimitId[];
+
+/** The defaults as a set. */
+export const DEFAULTS: Limits = DEFAULT_LIMITS;
+
+/** The limit on groove depth of a family. */
+export function depthLimitId(family: FamilyId): `bar.depth.${FamilyId}` {
+  return `bar.depth.${family}`;
+}
+
+/** A change of one limit by the shop, or a maker's published figure that replaces it. */
+export interface LimitOverride {
+  /** In the limit's own unit; a length may be typed with its unit. */
+  readonly value: number | string;
+  readonly unit?: string | undefined;
+  readonly role?: string | undefined;
+  /** `published` needs a source; anything else changed counts as the shop's. */
+  readonly provenance?: Provenance | undefined;
+  readonly source?: string | undefined;
+}
+
+/** Changes by limit id: a number, a typed length, or an object with provenance. */
+export type LimitOverrides = Readonly<Record<string, number | string | LimitOverride>>;
+
+/** Why a change of a limit was refused. */
+export interface LimitProblem {
+  readonly id: string;
+  readonly code:
+    'unknown-limit' | 'not-a-number' | 'negative' | 'watch-beyond-limit' | 'published-without-source' | 'wrong-unit';
+  readonly expected: string;
+}
+
+/**
+ * Lays a shop's changes over the defaults. A value equal to the default keeps its provenance; a changed one becomes
+ * `shop`, or `published` with its source. All problems are returned together.
+ */
+export function resolveLimits(overrides: LimitOverrides): Result<Limits, readonly LimitProblem[]> {
+  const problems: LimitProblem[] = [];
+  const result: Record<string, Limit> = { ...DEFAULT_LIMITS };
+  for (const [id, given] of Object.entries(overrides)) {
+    const base = (DEFAULT_LIMITS as Record<string, Limit>)[id];
+    if (!base) {
+      problems.push({ id, code: 'unknown-limit', expected: LIMIT_IDS.join(', ') });
+      continue;
+    }
+    const changed = applyOverride(id, base, typeof given === 'object' ? given : { value: given });
+    if (changed.ok) result[id] = changed.value;
+    else problems.push(changed.error);
+  }
+  const limits = result as Limits;
+  problems.push(...crossedWatches(limits));
+  return problems.length > 0 ? err(problems) : ok(limits);
+}
+
+function applyOverride(id: string, base: Limit, given: LimitOverride): Result<Limit, LimitProblem> {
+  if (given.unit !== undefined && given.unit !== base.unit) return err({ id, code: 'wrong-unit', expected: base.unit });
+  const value = overrideValue(base, given.value);
+  if (value === null) return err({ id, code: 'not-a-number', expected: base.unit });
+  if (value < 0) return err({ id, code: 'negative', expected: base.unit });
+  if (given.provenance === 'published' && !given.source)
+    return err({ id, code: 'published-without-source', expected: 'source' });
+  if (value === base.value && given.provenance !== 'published') return ok(base);
+  const provenance = given.provenance === 'published' ? 'published' : 'shop';
+  return ok(given.source ? { ...base, value, provenance, source: given.source } : { ...base, value, provenance });
+}
+
+function overrideValue(base: Limit, given: number | string): number | null {
+  if (typeof given === 'number') return Number.isFinite(given) ? given : null;
+  if (/^\s*-?\d*\.?\d+\s*$/.test(given)) return Number(given);
+  if (base.unit === '%' && /^\s*\d*\.?\d+\s*%\s*$/.test(given)) return Number.parseFloat(given);
+  if (base.unit !== 'mm') return null;
+  const length = parseLength(given, 'depth', 'mm');
+  return length.ok ? length.value.length : null;
+}
+
+/** Each warning band with the limit it warns of. */
+const WARNING_BANDS: readonly (readonly [LimitId, LimitId])[] = [
+  ['bar.floor-clearance', 'bar.floor-clearance.contact'],
+  ['bar.play.watch', 'bar.play'],
+  ['bar.bow.straighten', 'bar.bow'],
+  ['chain.elongation.watch', 'chain.elongation'],
+  ['sprocket.wear.watch', 'sprocket.wear'],
+];
+
+/** A warning band must begin on the good side of its limit. */
+function crossedWatches(limits: Limits): LimitProblem[] {
+  return WARNING_BANDS.flatMap(([watchId, limitId]) => {
+    const main = limits[limitId];
+    const watch = limits[watchId];
+    const crossed = main.role === 'min' ? watch.value < main.value : watch.value > main.value;
+    return crossed
+      ? [{ id: watchId, code: 'watch-beyond-limit' as const, expected: `${main.value} ${main.unit}` }]
+      : [];
+  });
+}

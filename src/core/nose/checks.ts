@@ -1,0 +1,18 @@
+import type { BenchSheet } from '../sheet';
+import { observedCheck, seenChecks, type Check } from '../judge';
+
+/** Checks of the bar's nose. A hard nose has nothing that turns, and wears by its facing. */
+export const assessNose = ({ bar }: BenchSheet): readonly Check[] =>
+  seenChecks('nose', 'bar.checks', bar?.checks ?? {}, bar?.nose === 'hard' ? 'hard' : 'sprocket');
+
+/** What a failed nose means for its bar: re-nose it if the nose can be replaced, condemn it if not, ask if nobody has said. */
+export function noseOnBar(sheet: BenchSheet, nose: readonly Check[]): Check | null {
+  if (!nose.some(({ outcome, condemns }) => outcome === 'fail' && condemns)) return null;
+  const replaceable = sheet.bar?.noseReplaceable;
+  const head = { id: 'bar.nose', part: 'bar', condemns: replaceable !== true, work: RE_NOSE } as const;
+  if (replaceable === undefined)
+    return observedCheck({ ...head, note: { code: 'ask-replaceable' } }, 'unknown', { unknown: 'undecided' });
+  return observedCheck(head, replaceable ? 'replaceable' : 'fixed', { replaceable: 'fail', fixed: 'fail' });
+}
+
+const RE_NOSE = { operation: 're-nose', from: 'fail' } as const;

@@ -1,0 +1,218 @@
+import { z } from 'zod';
+import { PARTS } from '../reading';
+import { ACTIONS, OPERATIONS } from '../sheet';
+
+const identified = <T extends z.ZodType>(value: T) =>
+  z.strictObject({
+    status: z.enum(['settled', 'open', 'conflict']),
+    value: value.nullable(),
+    candidates: z.array(z.strictObject({ value, weight: z.number().min(0).max(1) })),
+    why: z.array(z.string()),
+    /** The one observation that would settle it; null when it is settled. */
+    settledBy: z.strictObject({ measure: z.string(), minutes: z.number(), gain: z.number() }).nullable(),
+    /** A settled number that one mark alone says: the mark, and what would confirm it. */
+    onMark: z
+      .strictObject({
+        why: z.string(),
+        confirmedBy: z.strictObject({ measure: z.string(), minutes: z.number() }).nullable(),
+      })
+      .nullable(),
+  });
+
+const pitchSchema = identified(z.string());
+const gaugeSchema = identified(z.string());
+const linksSchema = identified(z.number());
+
+/** Where on a bar a check was made. */
+export const placeSchema = z.strictObject({
+  edge: z.enum(['A', 'B']),
+  station: z.int().min(0).optional(),
+  rail: z.enum(['near', 'far']).optional(),
+});
+
+export const checkSchema = z.strictObject({
+  id: z.string(),
+  part: z.enum(PARTS),
+  at: placeSchema.nullable(),
+  value: z.number().nullable(),
+  unit: z.enum(['mm', '%', 'deg', 'count']).nullable(),
+  limit: z.number().nullable(),
+  /** Where the warning band begins. */
+  watch: z.number().nullable(),
+  kind: z.enum(['min', 'max', 'observation']),
+  probability: z.number().min(0).max(1).nullable(),
+  /** Standard uncertainty of the value, in its unit. */
+  uncertainty: z.number().nullable(),
+  /** Where one go/no-go mark alone is known: the value is a bound, from below or from above. */
+  bound: z.enum(['at-least', 'at-most']).nullable(),
+  outcome: z.enum(['ok', 'watch', 'fail', 'undecided', 'not-measured']),
+  provenance: z.enum(['published', 'practice', 'memory', 'derived', 'shop']),
+  /** Where the limit stands, when somebody has named it. */
+  source: z.string().nullable(),
+  /** True when failing it condemns the part, false when it only calls for work. */
+  condemns: z.boolean(),
+  why: z.string(),
+});
+
+const stationResultSchema = z.strictObject({
+  at: z.number(),
+  step: z.number().nullable(),
+  rawLean: z.number().nullable(),
+  rock: z.number().nullable(),
+  setLean: z.number().nullable(),
+  play: z.number().nullable(),
+  floorClearance: z.number().nullable(),
+  /** The same figures after the rework, where it was measured again. */
+  after: z
+    .strictObject({
+      depth: z.number().nullable(),
+      step: z.number().nullable(),
+      play: z.number().nullable(),
+      floorClearance: z.number().nullable(),
+    })
+    .nullable(),
+});
+
+const dressingSchema = z.strictObject({
+  feasible: z.boolean(),
+  advised: z.boolean(),
+  target: z.array(z.number().nullable()),
+  removeNear: z.array(z.number().nullable()),
+  removeFar: z.array(z.number().nullable()),
+  mouthAfter: z.array(z.number().nullable()),
+  weakestDepthAfter: z.number().nullable(),
+  dressingsLeft: z.number().nullable(),
+  coarseFirst: z.boolean(),
+  /** Taken off everywhere beside levelling, so that a flared mouth rocks no more than the limit. */
+  deeper: z.number(),
+  /** Dips that could be left, with what that would save the rest of the edge. */
+  exceptions: z.array(z.strictObject({ station: z.int(), saves: z.number() })),
+  passes: z.strictObject({ near: z.int(), far: z.int() }),
+  minutes: z.number(),
+  stoppedBy: z.strictObject({ station: z.int(), limit: z.string() }).nullable(),
+});
+
+const verdictSchema = z.strictObject({
+  action: z.enum(ACTIONS),
+  operations: z.array(z.enum(OPERATIONS)),
+  /** The deciding reason first. */
+  why: z.array(z.string()),
+  /** Id of the check that decided, if one did. */
+  decidedBy: z.string().nullable(),
+});
+
+const loopResultSchema = z.strictObject({
+  /** Where the counted loop puts the tensioner, mm from fully back, at its present pitch. */
+  tension: z
+    .strictObject({
+      state: z.enum(['will-not-go-on', 'in-travel', 'will-not-take-up']),
+      close: z.boolean(),
+      links: z.int(),
+      pitch: z.number(),
+      pitchFrom: z.enum(['span', 'push-pull', 'nominal']),
+      centres: z.number(),
+      used: z.number(),
+      left: z.number(),
+      travel: z.number(),
+      why: z.string(),
+    })
+    .nullable(),
+  linksInTravel: z.array(z.int()).nullable(),
+  /** Metres a second at the saw's top speed. */
+  chainSpeed: z.number().nullable(),
+  lengths: z.strictObject({
+    effective: z.number().nullable(),
+    listedAs: z.array(z.strictObject({ inches: z.number(), custom: z.enum(['up', 'down', 'odd']) })),
+    said: z.number().nullable(),
+    agrees: z.boolean().nullable(),
+    reach: z.number().nullable(),
+  }),
+  plausible: z.strictObject({ links: z.number(), usual: z.number(), plausible: z.boolean() }).nullable(),
+});
+
+/** What is believed of the rails at one place from all readings together, and its standard uncertainty. */
+const believedSchema = z.strictObject({ at: z.number(), near: z.number(), far: z.number(), u: z.number() });
+
+const edgeResultSchema = z.strictObject({
+  stations: z.array(stationResultSchema),
+  /** Along the edge, at the stations and between them; empty where no depth was measured. */
+  believed: z.array(believedSchema),
+  /** Chance that the rails stand out of level by more than bar.step over a length that matters. */
+  stepChance: z.number().min(0).max(1).nullable(),
+  dressing: dressingSchema.nullable(),
+});
+
+/** The assessment: what the sheet means, with reasons. Lengths in mm, angles in degrees, figures unrounded. */
+export const assessmentSchema = z.strictObject({
+  format: z.literal('serrata-assessment'),
+  version: z.literal(1),
+  identity: z.strictObject({
+    chain: z.strictObject({ pitch: pitchSchema, gauge: gaugeSchema, driveLinks: linksSchema }),
+    bar: z.strictObject({ pitch: pitchSchema, gauge: gaugeSchema, driveLinks: linksSchema }),
+    driveSprocket: z.strictObject({ pitch: pitchSchema }),
+    nose: z.strictObject({ pitch: pitchSchema }),
+    /** Traps recognised across parts and readings. */
+    findings: z.array(z.strictObject({ code: z.string(), why: z.string() })),
+    /** Every reading that speaks of the three numbers, set aside or not. */
+    evidence: z.array(
+      z.strictObject({ id: z.string(), part: z.string(), setAside: z.boolean(), says: z.array(z.string()) }),
+    ),
+  }),
+  checks: z.array(checkSchema),
+  bar: z.strictObject({
+    edges: z.strictObject({ A: edgeResultSchema, B: edgeResultSchema }),
+    wearPattern: z.string().nullable(),
+    wearPlace: z.string().nullable(),
+    measuredAgain: z.boolean(),
+    /** What makes it cut crooked, each cause with how it stands. */
+    crooked: z.array(
+      z.strictObject({
+        cause: z.enum(['lean', 'play', 'cutters']),
+        state: z.enum(['found', 'sound', 'not-measured']),
+        value: z.number().nullable(),
+        limit: z.number().nullable(),
+        toward: z.enum(['left', 'right']).nullable(),
+        weight: z.number(),
+        aggravates: z.boolean(),
+        why: z.string(),
+      }),
+    ),
+    edgeDownNext: z.enum(['A', 'B']).nullable(),
+    playLimit: z.number(),
+    straightEdgePredicted: z.enum(['gap-stays', 'gap-closes', 'passes-beyond']).nullable(),
+  }),
+  loop: loopResultSchema,
+  chain: z.strictObject({
+    elongation: z.number().nullable(),
+    playPerJoint: z.number().nullable(),
+    lengthAfterCorrection: z.number().nullable(),
+    filingsLeft: z.number().nullable(),
+    sequenceAgrees: z.boolean().nullable(),
+  }),
+  verdicts: z.strictObject({
+    bar: verdictSchema,
+    chain: verdictSchema,
+    driveSprocket: verdictSchema,
+    nose: verdictSchema,
+  }),
+  fit: z.array(z.strictObject({ rule: z.string(), holds: z.boolean().nullable(), why: z.string() })),
+  order: z
+    .strictObject({
+      chain: z.strictObject({
+        pitch: z.string(),
+        gauge: z.string(),
+        driveLinks: z.number(),
+        kickbackClass: z.enum(['low-kickback', 'standard']).nullable(),
+      }),
+    })
+    .optional(),
+  /** Why there is no order yet; absent when there is one. */
+  orderWithheld: z.array(z.string()).optional(),
+  next: z.array(z.strictObject({ measure: z.string(), gain: z.number(), minutes: z.number(), why: z.string() })),
+  /** Readings that stand on the sheet and may move nothing, each with the reason: what is not named here moves the assessment when it is taken off. */
+  idle: z.array(z.strictObject({ measure: z.string(), why: z.string() })),
+  /** Parts in stock against the order, when a stock list was given. */
+  stock: z.array(z.strictObject({ sku: z.string(), fits: z.boolean(), why: z.array(z.string()) })).optional(),
+});
+
+export type Assessment = z.infer<typeof assessmentSchema>;

@@ -1,0 +1,2 @@
+/** The assessment document: its schema, everything else inferred. */
+export * from './assessment';

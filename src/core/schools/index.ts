@@ -1,0 +1,2 @@
+/** Where practitioners disagree, and which school a shop follows. */
+export * from './schools';

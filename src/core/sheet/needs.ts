@@ -1,0 +1,51 @@
+import type { Part, Place } from '../reading';
+import { SHEET, type Askable } from './places';
+
+/** Verdicts that wait for readings: which, and what is asked for. */
+export interface Need {
+  readonly by: readonly Part[];
+  readonly asks: Askable;
+  /** Where it is looked for, first the place itself, then what does as well. */
+  readonly ids: readonly string[];
+  readonly enough: (value: unknown) => boolean;
+  readonly nose: 'sprocket' | 'hard' | null;
+}
+
+const anything = (): boolean => true;
+
+function needsWithin(place: Place, path: string): readonly Need[] {
+  const { told, id } = place.is === 'reading' ? place.reading : place;
+  const { needed, nose = null } = told;
+  const own: readonly Need[] = needed
+    ? [
+        {
+          by: needed.by,
+          asks: (needed.asks ?? path) as Askable,
+          ids: [place.is === 'reading' ? id : path, ...(needed.orElse ?? [])],
+          enough: needed.enough ?? anything,
+          nose,
+        },
+      ]
+    : [];
+  if (place.is === 'reading') return own;
+  if (place.is === 'list') return [...own, ...needsWithin(place.item, `${path}.0`)];
+  return [
+    ...own,
+    ...[...place.members].flatMap(([key, member]) => needsWithin(member, path === '' ? key : `${path}.${key}`)),
+  ];
+}
+
+/** All that verdicts wait for, each thing asked for once. */
+export const NEEDS: readonly Need[] = [...new Map(needsWithin(SHEET, '').map((need) => [need.asks, need])).values()];
+
+/** All values that stand at a reading or a path, wherever on the sheet: members of lists and both edges each by itself. */
+export function valuesAt(value: unknown, keys: readonly string[]): readonly unknown[] {
+  if (value === undefined || value === null) return [];
+  const [key, ...rest] = keys;
+  if (key === undefined) return [value];
+  if (Array.isArray(value))
+    return /^\d+$/.test(key) ? valuesAt(value[Number(key)], rest) : value.flatMap((each) => valuesAt(each, keys));
+  const group = value as Record<string, unknown>;
+  if (key === 'stations' && !('stations' in group)) return ['A', 'B'].flatMap((edge) => valuesAt(group[edge], keys));
+  return valuesAt(group[key], rest);
+}

@@ -1,0 +1,6 @@
+/** The shelf: its parts, what a part must be, the search for it, and its rows in a list. */
+export * from './stock-kind';
+export * from './stock-part';
+export * from './need';
+export * from './search';
+export * from './stock-row';

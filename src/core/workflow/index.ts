@@ -1,0 +1,2 @@
+/** How the steps of a job stand. */
+export * from './steps';

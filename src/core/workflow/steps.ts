@@ -1,0 +1,90 @@
+import { STEPS, type Step } from '../reading';
+import { beginOf, readingAt, type Askable, type BenchSheet } from '../sheet';
+import { CLEAN_ACTS, STRIP_ACTS } from '../take-in';
+import type { Appraisal } from '../assess';
+import { missingReadings } from '../judge';
+
+/** How a step stands. Nothing is locked: this only says what is missing. */
+export interface StepState {
+  readonly step: Step;
+  readonly state: 'done' | 'open' | 'not-needed';
+  /** Readings the step still waits for. */
+  readonly missing: readonly Askable[];
+}
+
+type Standing = Omit<StepState, 'step'>;
+
+const open = (...missing: Askable[]): Standing => ({ state: 'open', missing });
+const done: Standing = { state: 'done', missing: [] };
+const notNeeded: Standing = { state: 'not-needed', missing: [] };
+
+function takeIn({ job }: BenchSheet): Standing {
+  const missing = [
+    ['job.complaint', (job?.symptoms?.length ?? 0) > 0 || Boolean(job?.complaint)],
+    ['job.operatorTrained', job?.operatorTrained !== undefined],
+  ] as const;
+  const left = missing.filter(([, there]) => !there).map(([path]) => path);
+  return left.length === 0 ? done : open(...left);
+}
+
+/** Stripping is asked for when somebody said that a whole saw came. */
+function stripping({ job, strip }: BenchSheet): Standing {
+  if (STRIP_ACTS.every((act) => strip?.done?.includes(act))) return done;
+  return job?.brought?.includes('whole-saw') ? open() : notNeeded;
+}
+
+/** Cleaning is asked for when a bar came; a chain or a sprocket alone is wiped by hand. */
+function cleaning({ job, clean }: BenchSheet): Standing {
+  if (CLEAN_ACTS.every((act) => clean?.done?.includes(act))) return done;
+  const bar = job?.brought?.some((what) => what === 'whole-saw' || what === 'bar');
+  return bar ? open() : notNeeded;
+}
+
+function identifying(sheet: BenchSheet, { identity }: Appraisal): Standing {
+  if (!sheet.chain && !sheet.bar?.stamp) return open('bar.stamp', 'chain.span');
+  const part = sheet.chain ? identity.chain : identity.bar;
+  const left = (['pitch', 'gauge', 'driveLinks'] as const).filter((property) => part[property].status !== 'settled');
+  return left.length === 0
+    ? done
+    : open(...left.map((property) => `${sheet.chain ? ('chain' as const) : ('bar' as const)}.${property}` as const));
+}
+
+/** A part's step is done when its verdict stands. A chain alone needs no bar. */
+function judging(sheet: BenchSheet, part: 'bar' | 'chain' | 'driveSprocket', { verdicts }: Appraisal): Standing {
+  const anything = sheet.bar ?? sheet.chain ?? sheet.driveSprocket;
+  if (sheet[part] === undefined && anything) return notNeeded;
+  return verdicts[part].action === 'undecided' ? open(...missingReadings(sheet, part)) : done;
+}
+
+/** Rework is open while the bar calls for work, done when work was done and nothing is left, else not needed. */
+function reworking({ bar }: BenchSheet, { verdicts, bar: assessed }: Appraisal): Standing {
+  if (verdicts.bar.operations.length > 0) return open();
+  return assessed.measuredAgain || (bar?.reworkDone?.length ?? 0) > 0 ? done : notNeeded;
+}
+
+/** How each step of a job stands. */
+export function stepStates(sheet: BenchSheet, appraisal: Appraisal, signedOff: boolean): readonly StepState[] {
+  const standing: Record<Step, Standing> = {
+    'take-in': takeIn(sheet),
+    strip: stripping(sheet),
+    identify: identifying(sheet, appraisal),
+    clean: cleaning(sheet),
+    bar: judging(sheet, 'bar', appraisal),
+    chain: judging(sheet, 'chain', appraisal),
+    sprocket: judging(sheet, 'driveSprocket', appraisal),
+    decide: signedOff ? done : open(),
+    rework: reworking(sheet, appraisal),
+    order: 'order' in appraisal.order ? done : open(),
+  };
+  return STEPS.map((step) => ({ step, ...standing[step] }));
+}
+
+/** The step to go on with: the first that is open, or null when all is done. */
+export function nextStep(states: readonly StepState[]): Step | null {
+  return states.find(({ state, step }) => state === 'open' && step !== 'order')?.step ?? null;
+}
+
+/** The step in which what is asked for is read. */
+export function stepOfReading(asked: Askable): Step {
+  return readingAt(beginOf(asked))?.told.step ?? 'bar';
+}

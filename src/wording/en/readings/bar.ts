@@ -1,0 +1,150 @@
+import { EDGE, CRACK, RESIN } from './shared';
+import type { SomeReadingWords } from './reading-words';
+
+/** Words for what can be said of the bar as a whole. */
+export const BAR_WORDS = {
+  'bar.stamp': 'stamp on the bar',
+  'bar.edgeDown': { name: 'the edge that came down', words: EDGE },
+  'bar.edgeDownNow': { name: 'the edge that is down now', words: EDGE },
+  'bar.construction': { name: 'construction of the bar', words: { laminated: 'laminated', solid: 'solid' } },
+  'bar.mount': 'mount of the bar',
+  'bar.oilHole': 'oil-hole pattern of the bar',
+  'bar.groove': 'groove near the floor',
+  'bar.listedLength': 'listed length of the bar',
+  'bar.thickness': 'thickness of the bar',
+  'bar.bodyHeight': 'height of the bar',
+  'bar.effectiveLength': 'length from cover to tip',
+  'bar.reach': 'length from case to tip',
+  'bar.overallLength': 'length from tail to tip',
+  'bar.reworkDone': 'the work that was done',
+  'bar.checks.crack': {
+    name: 'a look for cracks in the bar',
+    words: CRACK,
+    check: 'Cracks',
+    says: {
+      no: 'No crack found in the bar.',
+      yes: 'The bar is cracked: a crack always condemns.',
+      unsure: 'A crack is suspected: clean the place and look again with a glass before deciding.',
+    },
+    unseen: 'The bar has not been looked over for cracks.',
+  },
+  'bar.checks.slot': {
+    name: 'mount slot',
+    words: { ok: 'sound', worn: 'worn', wallowed: 'wallowed out' },
+    check: 'Mount slot',
+    says: {
+      ok: 'The mount slot is sound.',
+      worn: 'The mount slot is worn: watch it.',
+      wallowed: 'The mount slot is wallowed out: the bar cannot be clamped true.',
+    },
+    unseen: 'The mount slot has not been looked at.',
+  },
+  'bar.checks.bow': 'bow of the bar',
+  'bar.checks.twist': {
+    name: 'twist of the bar',
+    words: { none: 'none', slight: 'slight', plain: 'plain' },
+    check: 'Twist',
+    says: {
+      none: 'The bar is not twisted.',
+      slight: 'The bar is slightly twisted: it may be straightened and must then be measured again.',
+      plain: 'The bar is plainly twisted: a real bend is not worth straightening.',
+    },
+  },
+  'bar.checks.holes': {
+    name: 'tensioner hole',
+    words: { ok: 'sound', worn: 'worn', torn: 'torn out' },
+    check: 'Tensioner hole',
+    says: {
+      ok: 'The tensioner hole is sound.',
+      worn: 'The tensioner hole is worn: look at the tension often.',
+      torn: 'The tensioner hole is torn out: it no longer holds the tension.',
+    },
+  },
+  'bar.checks.oilHoles': {
+    name: 'oil holes',
+    words: { clear: 'clear', blocked: 'blocked' },
+    check: 'Oil holes',
+    says: { clear: 'The oil holes are clear.', blocked: 'The oil holes are blocked: clear both.' },
+    unseen: 'The oil holes have not been looked at.',
+  },
+  'bar.checks.groove': {
+    name: 'dirt in the groove',
+    words: { clean: 'clean', packed: 'packed' },
+    check: 'Groove',
+    says: { clean: 'The groove is clean.', packed: 'The groove is packed: rake it, pulling away from the nose.' },
+    unseen: 'Nobody has said whether the groove is clean.',
+  },
+  'bar.checks.blueing': {
+    name: 'blue patches on the bar',
+    words: { no: 'none', light: 'light', heavy: 'heavy' },
+    check: 'Blueing',
+    says: {
+      no: 'No blueing.',
+      light: 'Lightly blued: it ran hot. Look at oil, tension and clearance.',
+      heavy: 'Heavily blued: it ran hot and the rails there may be soft. Find out why before it runs again.',
+    },
+    unseen: 'Nobody has looked for blueing.',
+  },
+  'bar.checks.dents': {
+    name: 'dents in the rails',
+    words: { none: 'none', light: 'light', deep: 'deep' },
+    check: 'Dents',
+    says: {
+      none: 'No dents.',
+      light: 'Light dents, which mean nothing.',
+      deep: 'Deep dents: see whether the groove is pinched there.',
+    },
+  },
+  'bar.checks.tailErosion': {
+    name: 'erosion at the tail',
+    words: { none: 'none', slight: 'slight', deep: 'deep' },
+    check: 'Tail erosion',
+    says: {
+      none: 'No erosion at the tail.',
+      slight: 'Slight erosion at the tail: the chain ran slack now and then.',
+      deep: 'Deep erosion at the tail: a slack chain hammers there. Mind the tension.',
+    },
+  },
+  'bar.checks.ruts': {
+    name: 'ruts in the rail tops',
+    words: { none: 'none', slight: 'slight', deep: 'deep' },
+    check: 'Ruts in the rails',
+    says: {
+      none: 'No ruts in the rail tops.',
+      slight: 'Slight ruts in the rail tops: they go with the next dressing.',
+      deep: 'Ruts are worn into the rail tops: dress them out.',
+    },
+  },
+  'bar.checks.grooveShape': {
+    name: 'shape of the groove along its length',
+    words: { even: 'even', pinched: 'pinched', splayed: 'splayed' },
+    check: 'Shape of the groove',
+    says: {
+      even: 'The groove is even along its length.',
+      pinched: 'The groove is pinched somewhere: ease the place.',
+      splayed: 'The rails are splayed: dressing takes the flared mouth off; some shops close them.',
+    },
+  },
+  'bar.checks.resin': {
+    name: 'resin on the bar',
+    words: RESIN,
+    check: 'Resin on the bar',
+    says: {
+      none: 'No resin on the bar.',
+      soft: 'Soft resin on the bar.',
+      baked: 'Resin is baked onto the bar: it ran hot.',
+    },
+  },
+  'bar.checks.barePaint': { name: 'bare paint', words: { seen: 'bare in places' } },
+  'bar.checks.straightEdge': {
+    name: 'straight-edge test',
+    words: { 'gap-stays': 'gap stays', 'gap-closes': 'gap closes', 'passes-beyond': 'passes beyond' },
+    check: 'Straight-edge test',
+    says: {
+      'gap-stays': 'Straight-edge test: the gap stays.',
+      'gap-closes': 'Straight-edge test: the gap closes. The rails are worn out.',
+      'passes-beyond': 'Straight-edge test: the cutter passes beyond the rule. The rails are well past worn out.',
+    },
+    unseen: 'The straight-edge test has not been made.',
+  },
+} as const satisfies SomeReadingWords;

@@ -1,0 +1,28 @@
+import type { ReadingId } from '../../../core/sheet';
+import { BAR_WORDS } from './bar';
+import { CHAIN_WORDS } from './chain';
+import { DRIVE_SPROCKET_WORDS } from './drive-sprocket';
+import { LOOP_WORDS } from './loop';
+import { NOSE_WORDS } from './nose';
+import type { ReadingWords } from './reading-words';
+import { STATION_WORDS } from './stations';
+import { TAKE_IN_WORDS } from './take-in';
+
+export { CHAIN_WORDS, TAKE_IN_WORDS };
+
+/** The words of every reading, part by part. */
+export const READING_WORDS: ReadingWords = {
+  ...TAKE_IN_WORDS,
+  ...BAR_WORDS,
+  ...STATION_WORDS,
+  ...NOSE_WORDS,
+  ...CHAIN_WORDS,
+  ...DRIVE_SPROCKET_WORDS,
+  ...LOOP_WORDS,
+};
+
+/** A reading as one points at it in a sentence. */
+export function nameOfReading(id: ReadingId): string {
+  const words = READING_WORDS[id];
+  return typeof words === 'string' ? words : words.name;
+}

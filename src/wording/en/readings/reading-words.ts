@@ -1,0 +1,38 @@
+import type { ReadingId, SeenId, WrittenAt } from '../../../core/sheet';
+
+type Yes<T> = T extends boolean ? 'yes' | 'no' : T extends readonly (infer I)[] ? I : T;
+/** Readings that are chosen from a few words: those whose values are known by name. */
+type ChosenId = {
+  [I in ReadingId]: [WrittenAt<I>] extends [string | boolean] ? (string extends WrittenAt<I> ? never : I) : never;
+}[ReadingId];
+
+/** These are never chosen on a screen by their words: work, evidence and tools have their own. */
+type SaidElsewhere = 'bar.reworkDone' | 'setAside' | 'chain.span.instrument' | 'saw.turnLog.came' | 'saw.turnLog.went';
+
+/** Something for each value that may stand at a reading. */
+type ForEach<I extends ReadingId> = Readonly<Record<Yes<WrittenAt<I>> & string, string>>;
+
+/** A reading that is chosen from a few words: its name, and how each word is said on a button. */
+interface Chosen<I extends ReadingId> {
+  readonly name: string;
+  readonly words: ForEach<I>;
+}
+
+/** A finding that makes a check: also the check's heading, a sentence for each word, and one for when nobody has looked. */
+interface Finding<I extends ReadingId> extends Chosen<I> {
+  readonly check: string;
+  readonly says: ForEach<I>;
+  readonly unseen?: string;
+}
+
+/** What must be said of a reading: its name as one points at it in a sentence, and what its kind asks for beside. */
+type WordsOf<I extends ReadingId> = I extends SeenId
+  ? Finding<I>
+  : I extends Exclude<ChosenId, SaidElsewhere>
+    ? Chosen<I>
+    : string;
+
+/** The words of every reading: one without does not compile. */
+export type ReadingWords = { readonly [I in ReadingId]: WordsOf<I> };
+export type SomeReadingWords = Partial<ReadingWords>;
+export type FindingWords = Pick<ReadingWords, SeenId>;
