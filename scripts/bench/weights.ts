@@ -10,18 +10,24 @@ function staticImports(code: string, from: string): string[] {
   return found.map(([, path]) => posix.join(posix.dirname(from), path!));
 }
 
+/** The chunk that a step's view is in: the one that is fetched by the view's name. */
+function chunkOfStep(step: string): string {
+  const scripts = readdirSync(join(CLIENT, '_astro')).filter((file) => file.endsWith('.js'));
+  for (const script of scripts) {
+    const code = readFileSync(join(CLIENT, '_astro', script), 'utf8');
+    const [, chunk] = new RegExp(`"\\./${step}\\.tsx":[^"]*"\\./([^"]+\\.js)"`).exec(code) ?? [];
+    if (chunk) return `/_astro/${chunk}`;
+  }
+  throw new Error(`No script fetches the step ${step}.`);
+}
+
 /**
  * JavaScript that a page needs, gzip kB: what its HTML names and everything those import.
- * @param also names of chunks that are fetched at once although nothing imports them at first: the step that is opened
+ * @param step the step that is opened, whose view is fetched at once although nothing imports it at first
  */
-export function scriptWeight(html: string, also: readonly string[] = []): number {
+export function scriptWeight(html: string, step: string | null = null): number {
   const wanted = [...html.matchAll(/(?:src|component-url|renderer-url)="(\/[^"]+\.js)"/g)].map(([, path]) => path!);
-  const chunks = readdirSync(join(CLIENT, '_astro'));
-  for (const name of also) {
-    const found = chunks.filter((chunk) => chunk.startsWith(`${name}.`) && chunk.endsWith('.js'));
-    if (found.length !== 1) throw new Error(`There is no one chunk called ${name}.`);
-    wanted.push(`/_astro/${found[0]}`);
-  }
+  if (step !== null) wanted.push(chunkOfStep(step));
   const seen = new Set<string>();
   let bytes = 0;
   while (wanted.length > 0) {

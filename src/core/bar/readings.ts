@@ -2,27 +2,27 @@ import { goesWith, group, length, oneOf, recorded, seen, someOf, words } from '.
 import { noseChecks, noseReadings } from '../nose/readings';
 import { edgeReadings } from './station-readings';
 
-/** Work on a bar, in working order: straight before level, level before deburring, clean last of all. */
-export const BAR_OPERATIONS = [
-  'clean-oil-holes',
-  'rake-groove',
-  'straighten',
-  'ease-pinch',
-  'dress-rails',
-  'deburr',
-  'close-rails',
-  'free-nose',
-  're-nose',
-  'grease-nose',
-  'turn-over',
-] as const;
+/** What is true of a piece of work: whether it only cleans, and whether it shows by itself that it is done. */
+interface Work {
+  readonly cleans?: true;
+  readonly shows?: true;
+}
 
-/** Work on a bar that is only cleaning. */
-export const BAR_CLEANING = [
-  'clean-oil-holes',
-  'rake-groove',
-  'free-nose',
-] as const satisfies readonly (typeof BAR_OPERATIONS)[number][];
+/** Work on a bar, in working order: straight before level, level before deburring, clean last of all. */
+export const BAR_WORK = {
+  'clean-oil-holes': { cleans: true, shows: true },
+  'rake-groove': { cleans: true, shows: true },
+  straighten: {},
+  'ease-pinch': { shows: true },
+  'dress-rails': {},
+  deburr: { shows: true },
+  'close-rails': {},
+  'free-nose': { cleans: true, shows: true },
+  're-nose': { shows: true },
+  'grease-nose': {},
+  'turn-over': {},
+} as const satisfies Record<string, Work>;
+export const BAR_OPERATIONS = Object.keys(BAR_WORK) as readonly (keyof typeof BAR_WORK)[];
 
 /** What is seen of a bar without a tool, each word with what it means; and the bow. */
 const checks = group(

@@ -1,4 +1,4 @@
-import { OPERATIONS, type Operation } from '../sheet';
+import { OPERATIONS, SEEN_TO_BE_DONE, type Operation } from '../sheet';
 import type { Check } from './check';
 
 /** Work that was done and needs no second measurement is no reason any more. */
@@ -10,16 +10,6 @@ export function operationsFor(checks: readonly Check[], planned: readonly Operat
   const wanted = [...checks.flatMap(({ work }) => work ?? []), ...planned];
   return OPERATIONS.filter((operation) => wanted.includes(operation));
 }
-
-/** Work that shows by itself that it is done; all other work is done when its reading says so. */
-const SEEN_TO_BE_DONE: readonly Operation[] = [
-  'clean-oil-holes',
-  'rake-groove',
-  'deburr',
-  'ease-pinch',
-  'free-nose',
-  're-nose',
-];
 
 /** What of the work is still to be done: what was levelled, straightened or closed counts as done only once it was measured again. */
 export const openWork = (wanted: readonly Operation[], done: readonly Operation[]): readonly Operation[] =>

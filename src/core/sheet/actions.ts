@@ -1,4 +1,4 @@
-import { BAR_CLEANING, BAR_OPERATIONS } from '../bar/readings';
+import { BAR_OPERATIONS, BAR_WORK } from '../bar/readings';
 
 /** What to do with a part. */
 export const ACTIONS = ['keep', 'clean', 'recondition', 'replace', 'undecided'] as const;
@@ -14,6 +14,13 @@ export const OPERATIONS = [
   'free-tight-joints',
   'free-bearing',
 ] as const;
-/** Work that is only cleaning: with nothing else to do the verdict is `clean`. */
-export const CLEANING: readonly Operation[] = [...BAR_CLEANING, 'free-bearing'];
 export type Operation = (typeof OPERATIONS)[number];
+
+const barWorkThat = (is: 'cleans' | 'shows'): readonly Operation[] =>
+  BAR_OPERATIONS.filter((operation) => is in BAR_WORK[operation]);
+
+/** Work that is only cleaning: with nothing else to do the verdict is `clean`. */
+export const CLEANING: readonly Operation[] = [...barWorkThat('cleans'), 'free-bearing'];
+
+/** Work that shows by itself that it is done; all other work is done when its reading says so. */
+export const SEEN_TO_BE_DONE = barWorkThat('shows');

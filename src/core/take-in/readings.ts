@@ -68,9 +68,17 @@ export const sawReadings = group(
 /** Making safe and stripping, in working order. */
 export const STRIP_ACTS = ['power-off', 'gloves', 'brake-off', 'cover-off', 'tension-back', 'bar-off'] as const;
 
-export const stripReadings = group({ done: someOf(STRIP_ACTS) }, { step: 'strip', minutes: 0.2 });
+/** Stripping is asked for when a whole saw came. */
+export const stripReadings = group(
+  { done: someOf(STRIP_ACTS, { acts: { askedBy: ['whole-saw'] } }) },
+  { step: 'strip', minutes: 0.2 },
+);
 
 /** Cleaning before judging, in working order. */
-export const CLEAN_ACTS = ['rake-groove', 'clear-oil-holes', 'wipe-resin', 'blow-out', 'light-under'] as const;
+const CLEAN_ACTS = ['rake-groove', 'clear-oil-holes', 'wipe-resin', 'blow-out', 'light-under'] as const;
 
-export const cleanReadings = group({ done: someOf(CLEAN_ACTS) }, { step: 'clean', minutes: 0.2 });
+/** Cleaning is asked for when a bar came; a chain or a sprocket alone is wiped by hand. */
+export const cleanReadings = group(
+  { done: someOf(CLEAN_ACTS, { acts: { askedBy: ['whole-saw', 'bar'] } }) },
+  { step: 'clean', minutes: 0.2 },
+);

@@ -1,6 +1,5 @@
 import { STEPS, type Step } from '../reading';
-import { beginOf, readingAt, type Askable, type BenchSheet } from '../sheet';
-import { CLEAN_ACTS, STRIP_ACTS } from '../take-in';
+import { beginOf, readingAt, READINGS, valuesAt, type Askable, type BenchSheet } from '../sheet';
 import type { Appraisal } from '../assess';
 import { missingReadings } from '../judge';
 
@@ -27,17 +26,13 @@ function takeIn({ job }: BenchSheet): Standing {
   return left.length === 0 ? done : open(...left);
 }
 
-/** Stripping is asked for when somebody said that a whole saw came. */
-function stripping({ job, strip }: BenchSheet): Standing {
-  if (STRIP_ACTS.every((act) => strip?.done?.includes(act))) return done;
-  return job?.brought?.includes('whole-saw') ? open() : notNeeded;
-}
-
-/** Cleaning is asked for when a bar came; a chain or a sprocket alone is wiped by hand. */
-function cleaning({ job, clean }: BenchSheet): Standing {
-  if (CLEAN_ACTS.every((act) => clean?.done?.includes(act))) return done;
-  const bar = job?.brought?.some((what) => what === 'whole-saw' || what === 'bar');
-  return bar ? open() : notNeeded;
+/** A step of acts to tick off: done when all are, asked for when what it is about was brought. */
+function ticking(sheet: BenchSheet, step: Step): Standing {
+  const acts = READINGS.find(({ told }) => told.acts && told.step === step);
+  if (acts?.kind.kind !== 'choices') throw new Error(`No rule says how the step ${step} stands.`);
+  const [ticked = []] = valuesAt(sheet, acts.id.split('.')) as readonly (readonly string[])[];
+  if (acts.kind.options.every((act) => ticked.includes(act))) return done;
+  return sheet.job?.brought?.some((what) => acts.told.acts!.askedBy.includes(what)) ? open() : notNeeded;
 }
 
 function identifying(sheet: BenchSheet, { identity }: Appraisal): Standing {
@@ -62,13 +57,11 @@ function reworking({ bar }: BenchSheet, { verdicts, bar: assessed }: Appraisal):
   return assessed.measuredAgain || (bar?.reworkDone?.length ?? 0) > 0 ? done : notNeeded;
 }
 
-/** How each step of a job stands. */
+/** How each step of a job stands: by its own rule, else by its acts. */
 export function stepStates(sheet: BenchSheet, appraisal: Appraisal, signedOff: boolean): readonly StepState[] {
-  const standing: Record<Step, Standing> = {
+  const standing: Partial<Record<Step, Standing>> = {
     'take-in': takeIn(sheet),
-    strip: stripping(sheet),
     identify: identifying(sheet, appraisal),
-    clean: cleaning(sheet),
     bar: judging(sheet, 'bar', appraisal),
     chain: judging(sheet, 'chain', appraisal),
     sprocket: judging(sheet, 'driveSprocket', appraisal),
@@ -76,7 +69,7 @@ export function stepStates(sheet: BenchSheet, appraisal: Appraisal, signedOff: b
     rework: reworking(sheet, appraisal),
     order: 'order' in appraisal.order ? done : open(),
   };
-  return STEPS.map((step) => ({ step, ...standing[step] }));
+  return STEPS.map((step) => ({ step, ...(standing[step] ?? ticking(sheet, step)) }));
 }
 
 /** The step to go on with: the first that is open, or null when all is done. */

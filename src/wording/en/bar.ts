@@ -3,7 +3,7 @@ import type { CauseFinding, WearPlace } from '../../core/bar';
 import type { EdgeDressing } from '../../core/bar/checks';
 import type { SchoolId, Schools } from '../../core/schools';
 import { formatLength, formatPosition, mm, type UnitSystem } from '../../core/quantity';
-import { list } from './places';
+import { list } from './sentence';
 
 /** Where depth was lost, and what that tells of the use. */
 export function wearPlaceSentence(place: WearPlace, unit: UnitSystem = 'mm'): string | null {

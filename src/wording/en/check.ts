@@ -1,9 +1,11 @@
 import { never } from '../../core/result';
 import type { BlueingCause, Check, CheckNote, Place } from '../../core/judge';
 import { formatFigure, formatLength, mm, type UnitSystem } from '../../core/quantity';
+import { checkName } from './check-names';
 import { findingSentence } from './findings';
-import { checkName, familyLabel, provenanceWord, railWord, straightEdgeWord } from './labels';
-import { list, readingName } from './places';
+import { familyLabel, provenanceWord, railWord, straightEdgeWord } from './labels';
+import { readingName } from './places';
+import { list } from './sentence';
 
 /** A check's value with its unit, as shown. */
 export function checkValue(

@@ -1,15 +1,6 @@
 import { readingAt, type ReadingId, type ReadingPath } from '../../core/sheet';
+import type { ChoiceWord } from './choice-word';
 import { READING_WORDS } from './readings';
-
-/** One word to choose, as it is stored and as it is said. */
-export interface ChoiceWord {
-  readonly value: string;
-  readonly label: string;
-}
-
-/** Words to choose from in the order they are written, for screens that do without the sheet itself. */
-export const choiceWords = (words: Readonly<Record<string, string>>): readonly ChoiceWord[] =>
-  Object.entries(words).map(([value, label]) => ({ value, label }));
 
 /** The words to choose from at a place of the sheet, in the order in which they are declared. */
 export function choicesAt(path: ReadingPath): readonly ChoiceWord[] {

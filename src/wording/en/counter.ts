@@ -4,7 +4,8 @@ import type { CounterCaution, CounterNumbers, Question } from '../../core/counte
 import { numberOnMarkSentence } from './identity';
 import { fitSentence } from './judgements';
 import { familyLabel } from './labels';
-import { list, readingName, sentence } from './places';
+import { readingName } from './places';
+import { list, sentence } from './sentence';
 
 /** Questions as one asks them over the counter or the telephone. */
 const ASK: Readonly<Record<string, string>> = {

@@ -1,7 +1,7 @@
 import { never } from '../../core/result';
 import type { UnitSystem } from '../../core/quantity';
 import type { EntryProblem } from '../../core/sheet';
-import { list } from './places';
+import { list } from './sentence';
 import { readingProblem } from './quantity';
 
 /** Why an entry cannot be used, and what would be right. */

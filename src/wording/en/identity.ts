@@ -13,7 +13,8 @@ import type {
   StampMeaning,
 } from '../../core/identify';
 import { familyLabel, gaugeLabel, pitchMarkLabel } from './labels';
-import { list, readingName, sentence } from './places';
+import { readingName } from './places';
+import { list, sentence } from './sentence';
 
 const pm = (u: number, unit: UnitSystem) => `± ${formatFigure(mm(2 * u), unit)}`;
 

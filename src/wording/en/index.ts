@@ -1,6 +1,8 @@
 /** English. */
 export * from './labels';
+export * from './check-names';
 export * from './places';
+export * from './sentence';
 export * from './quantity';
 export * from './sheet-problem';
 export * from './entry';
@@ -11,5 +13,8 @@ export * from './loop';
 export * from './stock';
 export * from './counter';
 export * from './bar';
-export { CHAIN_WORDS, READING_WORDS, TAKE_IN_WORDS } from './readings';
+export { CHAIN_WORDS } from './readings/chain';
+export { TAKE_IN_WORDS } from './readings/take-in';
+export { READING_WORDS } from './readings';
+export * from './choice-word';
 export * from './choices';

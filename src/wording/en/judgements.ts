@@ -13,7 +13,8 @@ import { formatLength, formatPosition, mm, type UnitSystem } from '../../core/qu
 import { checkSentence, figure, valueWithDoubt } from './check';
 import { numberOnMarkSentence } from './identity';
 import { actionWord, familyLabel, fitRuleName, gaugeLabel, instrumentName, operationWord, partName } from './labels';
-import { list, readingName, sentence } from './places';
+import { readingName } from './places';
+import { list, sentence } from './sentence';
 
 /** One reason of a verdict. */
 export function verdictReason(reason: VerdictReason, unit: UnitSystem = 'mm'): string {

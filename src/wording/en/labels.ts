@@ -1,10 +1,8 @@
 import type { Rail, StraightEdgeOutcome } from '../../core/bar';
-import type { CheckId } from '../../core/judge';
 import type { Step, Part } from '../../core/reading';
 import { FAMILIES, GAUGES, type FamilyId, type GaugeId, type Provenance, type PitchMark } from '../../core/families';
 import type { LimitId } from '../../core/limits';
 import type { FitRule } from '../../core/fit';
-import { findingNames } from './findings';
 import { INSTRUMENTS, type InstrumentId } from '../../core/quantity';
 import type { Action, Operation } from '../../core/sheet';
 
@@ -82,31 +80,6 @@ export const instrumentShort: Record<InstrumentId, string> = {
   template: 'template',
   rule: 'rule',
   tape: 'tape',
-};
-
-/** What each check is about, as a short heading. */
-export const checkName: Record<CheckId, string> = {
-  ...findingNames,
-  'bar.bow': 'Bow',
-  'bar.depth': 'Groove depth',
-  'bar.depth-after': 'Groove depth after dressing',
-  'bar.floor-clearance': 'Room under the link',
-  'bar.floor-clearance-after': 'Room under the link after dressing',
-  'bar.play': 'Side play',
-  'bar.play-after': 'Side play after dressing',
-  'bar.step': 'Step between the rails',
-  'bar.chip': 'Chip',
-  'bar.marker': 'Marker pass',
-  'bar.square': 'Square against the light',
-  'bar.stands': 'Stood on its edge',
-  'bar.nose': 'Nose of the bar',
-  'chain.cutter': 'Cutter length after correction',
-  'chain.elongation': 'Elongation',
-  'chain.uneven': 'Left against right',
-  'chain.tangs': 'Drive-link tangs',
-  'chain.tight-joints': 'Tight joints',
-  'sprocket.wear': 'Wear depth',
-  'sprocket.chains': 'Chains run on it',
 };
 
 export const fitRuleName: Record<FitRule, string> = {

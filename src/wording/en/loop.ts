@@ -2,7 +2,8 @@ import type { Askable } from '../../core/sheet';
 import type { BarLengths, LoopAssessment, LoopTension } from '../../core/loop/assessed';
 import type { ListedLength } from '../../core/loop';
 import { formatLength, formatPosition, mm, type UnitSystem } from '../../core/quantity';
-import { list, readingName } from './places';
+import { readingName } from './places';
+import { list } from './sentence';
 
 const PITCH_FROM: Record<LoopTension['from'], string> = {
   span: 'as measured over the rivets',

@@ -1,6 +1,6 @@
 import { never } from '../../core/result';
 import { FIELD_KINDS, formatLength, mm, type ReadingProblem, type UnitSystem } from '../../core/quantity';
-import { list } from './places';
+import { list } from './sentence';
 
 /** What is wrong with a typed length and what would be right. */
 export function readingProblem(problem: ReadingProblem, unit: UnitSystem = 'mm'): string {

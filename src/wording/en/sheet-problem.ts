@@ -1,7 +1,7 @@
 import { never } from '../../core/result';
 import type { LimitProblem } from '../../core/limits';
 import type { SheetProblem } from '../../core/sheet';
-import { list } from './places';
+import { list } from './sentence';
 import { readingProblem } from './quantity';
 
 function what(problem: SheetProblem): string {

@@ -1,6 +1,6 @@
 import { never } from '../../core/result';
 import type { CellProblem, StockColumn, StockKind } from '../../core/stock';
-import { list } from './places';
+import { list } from './sentence';
 
 /** Kinds of part, as on a shelf label. */
 export const stockKindWord: Record<StockKind, string> = {

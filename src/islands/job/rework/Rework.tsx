@@ -14,7 +14,7 @@ import { useFrame } from '../../frame/frame-context';
 import { useStations } from '../bar/useStations';
 import { ChoiceField } from '../parts/ChoiceField';
 import { Group, StepHead } from '../parts/StepHead';
-import { Guided } from '../steps/Guided';
+import { Guided } from '../parts/Guided';
 import { useJob } from '../store/JobContext';
 import { BeforeAfter } from './BeforeAfter';
 import { TurnOvers } from './TurnOvers';

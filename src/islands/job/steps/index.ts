@@ -8,22 +8,12 @@ export interface StepProps {
 }
 type StepView = ComponentType<StepProps>;
 
-/** The instrument of each step, loaded when the step is opened. */
-const LOADERS: Readonly<Record<Step, () => Promise<StepView>>> = {
-  'take-in': () => import('./TakeIn').then(({ TakeIn }) => TakeIn),
-  strip: () => import('./Strip').then(({ Strip }) => Strip),
-  identify: () => import('../identify/Identify').then(({ Identify }) => Identify),
-  clean: () => import('./Clean').then(({ Clean }) => Clean),
-  bar: () => import('../bar/BarStep').then(({ BarStep }) => BarStep),
-  chain: () => import('./ChainStep').then(({ ChainStep }) => ChainStep),
-  sprocket: () => import('./SprocketStep').then(({ SprocketStep }) => SprocketStep),
-  decide: () => import('./Decide').then(({ Decide }) => Decide),
-  rework: () => import('../rework/Rework').then(({ Rework }) => Rework),
-  order: () => import('./OrderSlip').then(({ OrderSlip }) => OrderSlip),
-};
+/** The instrument of each step, loaded when the step is opened: the file of this folder that has its name. */
+const FILES = import.meta.glob<{ readonly default: StepView }>('./*.tsx');
+const loaderOf = (step: Step) => async (): Promise<StepView> => (await FILES[`./${step}.tsx`]!()).default;
 
 const VIEWS = Object.fromEntries(
-  await Promise.all(Object.entries(LOADERS).map(async ([step, load]) => [step, await later(load)] as const)),
+  await Promise.all(STEPS.map(async (step) => [step, await later(loaderOf(step))] as const)),
 ) as Readonly<Record<Step, Later<StepProps>>>;
 
 /** The step that the page came with is there before the page comes alive: what is drawn answers at once. */

@@ -8,8 +8,6 @@ import type { ReadingWords } from './reading-words';
 import { STATION_WORDS } from './stations';
 import { TAKE_IN_WORDS } from './take-in';
 
-export { CHAIN_WORDS, TAKE_IN_WORDS };
-
 /** The words of every reading, part by part. */
 export const READING_WORDS: ReadingWords = {
   ...TAKE_IN_WORDS,

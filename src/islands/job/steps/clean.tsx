@@ -1,10 +1,10 @@
 import { Notice } from '../../../ui/parts/Notice';
 import { ChoiceField } from '../parts/ChoiceField';
 import { StepHead } from '../parts/StepHead';
-import { Guided } from './Guided';
+import { Guided } from '../parts/Guided';
 
 /** Clean: before judging. What was found on the way belongs to the bar, as it was before the rake went in. */
-export function Clean() {
+export default function Clean() {
   return (
     <>
       <StepHead title="Clean before judging" />

@@ -3,7 +3,7 @@ import { Check } from 'lucide-react';
 import type { ReadingPath } from '../../../core/sheet';
 import { choicesAt, type ChoiceWord } from '../../../wording';
 import { useField } from '../store/useField';
-import { Conflict } from '../parts/Conflict';
+import { Conflict } from './Conflict';
 
 interface GuidedProps {
   /** Place of the sheet that holds what is done. */

@@ -3,7 +3,7 @@ import { EntryField } from '../parts/EntryField';
 import { Group, StepHead } from '../parts/StepHead';
 
 /** Drive sprocket: looked at with every chain change. */
-export function SprocketStep() {
+export default function SprocketStep() {
   return (
     <>
       <StepHead title="Drive sprocket">

@@ -7,7 +7,7 @@ import { useFrame } from '../../frame/frame-context';
 const CUTTERS_SHOWN = 4;
 
 /** Chain: cutters against the mark, push and pull, and what hands and eyes find. */
-export function ChainStep() {
+export default function ChainStep() {
   const { appraisal } = useJob();
   const { show } = useFrame();
   const { correction, elongation, filingsLeft } = appraisal.chain;

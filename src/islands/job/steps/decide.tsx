@@ -25,7 +25,7 @@ import { Group, StepHead } from '../parts/StepHead';
 import { useJob } from '../store/JobContext';
 
 /** Decide: the verdict of every part with what it rests on, the rules of the set, and the sign-off. */
-export function Decide({ onOpen }: { onOpen: (step: Step) => void }) {
+export default function Decide({ onOpen }: { onOpen: (step: Step) => void }) {
   const { appraisal } = useJob();
   return (
     <>

@@ -1,10 +1,10 @@
 import { Notice } from '../../../ui/parts/Notice';
 import { ChoiceField } from '../parts/ChoiceField';
 import { StepHead } from '../parts/StepHead';
-import { Guided } from './Guided';
+import { Guided } from '../parts/Guided';
 
 /** Strip: make safe, take chain and bar off, and note how the bar sat before that is forgotten. */
-export function Strip() {
+export default function Strip() {
   return (
     <>
       <StepHead title="Make safe and strip" />

@@ -1,5 +1,5 @@
 import { turnLogSentence } from '../../../wording';
-import { ChoiceField } from '../parts/ChoiceField';
+import { ChoiceField } from './ChoiceField';
 import { useJob } from '../store/JobContext';
 
 /** What earlier jobs of this saw tell of turning over, beside what the customer says. */

@@ -7,10 +7,10 @@ import { Group, StepHead } from '../parts/StepHead';
 import { Photos } from '../photos/Photos';
 import { useJob } from '../store/JobContext';
 import { useField } from '../store/useField';
-import { TurnLog } from './TurnLog';
+import { TurnLog } from '../parts/TurnLog';
 
 /** Take in: whose, which saw, the complaint in the customer's words and as symptoms, what it is used for and by whom. */
-export function TakeIn() {
+export default function TakeIn() {
   const { view } = useJob();
   const { customer, job } = view;
   return (

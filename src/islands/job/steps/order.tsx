@@ -12,7 +12,7 @@ import { Group, StepHead } from '../parts/StepHead';
 import { useJob } from '../store/JobContext';
 
 /** The order slip: three numbers once all are settled, the class that must not be stepped up, and what stock answers. */
-export function OrderSlip() {
+export default function OrderSlip() {
   const { appraisal, view, snapshot } = useJob();
   const { order } = appraisal;
   const cautions = 'order' in order ? orderCautions(appraisal.identity).map(orderCaution) : [];

@@ -1,0 +1,46 @@
+import { readdirSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { assess } from '../assess';
+import { DEFAULTS } from '../limits';
+import { STEPS } from '../reading';
+import { READINGS, readSheet, type WrittenBenchSheet } from '../sheet';
+import { stepStates } from './index';
+
+function statesOf(sheet: Partial<WrittenBenchSheet>) {
+  const read = readSheet({ format: 'serrata-bench-sheet', version: 1, ...sheet });
+  if (!read.ok) throw new Error(JSON.stringify(read.error));
+  const states = stepStates(read.value, assess(read.value, DEFAULTS), false);
+  return Object.fromEntries(states.map(({ step, state }) => [step, state]));
+}
+
+describe('every step', () => {
+  it('has a view of its name, and no view is left over', () => {
+    const views = readdirSync(new URL('../../islands/job/steps', import.meta.url)).filter((file) =>
+      file.endsWith('.tsx'),
+    );
+    expect(views.sort()).toEqual(STEPS.map((step) => `${step}.tsx`).sort());
+  });
+
+  it('stands somehow on an empty sheet', () => {
+    expect(Object.keys(statesOf({}))).toEqual([...STEPS]);
+  });
+});
+
+describe('a step of acts', () => {
+  const acts = READINGS.flatMap(({ id, kind, told }) =>
+    told.acts && kind.kind === 'choices'
+      ? [{ step: told.step!, group: id.split('.')[0]!, options: kind.options, askedBy: told.acts.askedBy }]
+      : [],
+  );
+
+  it.each(acts)('$step is asked for by what was brought, and done when all is ticked', (each) => {
+    const { step, group, options, askedBy } = each;
+    const brought = (what: string) => ({ job: { brought: [what] } }) as unknown as Partial<WrittenBenchSheet>;
+    const ticked = (done: readonly string[]) => ({ [group]: { done } });
+    expect(statesOf({})[step]).toBe('not-needed');
+    for (const what of askedBy) expect(statesOf(brought(what))[step]).toBe('open');
+    expect(statesOf(brought('scrap'))[step]).toBe('not-needed');
+    expect(statesOf({ ...brought(askedBy[0]!), ...ticked(options.slice(1)) })[step]).toBe('open');
+    expect(statesOf({ ...brought(askedBy[0]!), ...ticked(options) })[step]).toBe('done');
+  });
+});

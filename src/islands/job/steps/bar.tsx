@@ -1,0 +1,1 @@
+export { BarStep as default } from '../bar/BarStep';

@@ -1,0 +1,1 @@
+export { Identify as default } from '../identify/Identify';

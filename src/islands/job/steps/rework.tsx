@@ -1,0 +1,1 @@
+export { Rework as default } from '../rework/Rework';
