@@ -115,4 +115,25 @@ describe('facts of the trade (common practice, no source)', () => {
     expect(pattern({ turnLog })).toEqual({ code: 'measure-the-cutters', opposite: true, logged: 1 });
     expect(pattern({ turnLog, sameBar: false }).code).toBe('leaned-on');
   });
+
+  it('rust is cleaned off and condemns nothing; pitted rail tops are dressed', () => {
+    const sound = { near: '8 mm', far: '8 mm', mouth: '1.36 mm', deep: '1.34 mm', deepAt: '3 mm' };
+    const edge = { stations: [60, 160, 260, 360].map((at) => ({ at: `${at} mm`, ...sound })) };
+    const verdict = (rust?: 'none' | 'surface' | 'pitted') =>
+      assess(
+        sheet({
+          bar: {
+            stamp: '325 .050 72DL',
+            nose: 'sprocket',
+            checks: { crack: 'no', bow: '0 mm', noseTurns: 'free', oilHoles: 'clear', groove: 'clean', rust },
+            edges: { A: edge, B: edge },
+          },
+        }),
+        DEFAULTS,
+      ).verdicts.bar;
+    expect(verdict()).toMatchObject({ action: 'keep', operations: [] });
+    expect(verdict('none')).toMatchObject({ action: 'keep', operations: [] });
+    expect(verdict('surface')).toMatchObject({ action: 'clean', operations: ['clean-rust'] });
+    expect(verdict('pitted')).toMatchObject({ action: 'recondition', operations: ['dress-rails'] });
+  });
 });

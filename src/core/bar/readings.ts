@@ -10,6 +10,7 @@ interface Work {
 
 /** Work on a bar, in working order: straight before level, level before deburring, clean last of all. */
 export const BAR_WORK = {
+  'clean-rust': { cleans: true, shows: true },
   'clean-oil-holes': { cleans: true, shows: true },
   'rake-groove': { cleans: true, shows: true },
   straighten: {},
@@ -56,6 +57,10 @@ const checks = group(
     grooveShape: seen(
       { even: 'ok', pinched: ['fail', 'ease-pinch'], splayed: 'watch' },
       { check: 'bar.groove-shape', together: true },
+    ),
+    rust: seen(
+      { none: 'ok', surface: ['fail', 'clean-rust'], pitted: ['fail', 'dress-rails'] },
+      { check: 'bar.rust', means: 'Surface rust is cleaned off; pitted rail tops are dressed. Rust condemns nothing.' },
     ),
     resin: seen(
       { none: 'ok', soft: 'ok', baked: 'watch' },

@@ -23,6 +23,7 @@ export const actionWord: Record<Action, string> = {
 };
 
 export const operationWord: Record<Operation, string> = {
+  'clean-rust': 'clean the rust off',
   'clean-oil-holes': 'clear the oil holes',
   'rake-groove': 'rake the groove',
   'ease-pinch': 'ease the pinched place',

@@ -42,6 +42,7 @@ export function LookOver() {
             {blueing && <p className="mt-1 text-sm">{checkSentence(blueing, unit)}</p>}
           </div>
           <ChoiceField path="bar.checks.resin" legend="Resin" />
+          <ChoiceField path="bar.checks.rust" legend="Rust" hint="It condemns nothing." />
           <ChoiceField path="bar.checks.barePaint" legend="Paint" hint="Recorded, and means nothing." />
           <ChoiceField path="bar.construction" legend="Construction" />
         </div>

@@ -125,6 +125,16 @@ export const BAR_WORDS = {
       splayed: 'The rails are splayed: dressing takes the flared mouth off; some shops close them.',
     },
   },
+  'bar.checks.rust': {
+    name: 'rust on the bar',
+    words: { none: 'none', surface: 'on the surface', pitted: 'rail tops pitted' },
+    check: 'Rust',
+    says: {
+      none: 'No rust.',
+      surface: 'Rust on the surface: clean it off. It condemns nothing.',
+      pitted: 'The rail tops are pitted by rust: clean it off and dress them. It condemns nothing.',
+    },
+  },
   'bar.checks.resin': {
     name: 'resin on the bar',
     words: RESIN,
