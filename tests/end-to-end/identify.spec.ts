@@ -69,6 +69,35 @@ test('a loop that will not take up tension is computed, and a length no custom m
   await expect(page.getByText('which no custom makes of the measured length')).toBeVisible();
 });
 
+test('refitting is ticked off in order, open while a whole saw waits for it', async ({ page }) => {
+  await freshJob(page, 'refit');
+  await page.getByText('Chain on, cutters on top facing the nose').click();
+  await expect(page.getByText('1 of 9')).toBeVisible();
+  await page.getByRole('radio', { name: 'B', exact: true }).check({ force: true });
+  await saved(page);
+  await page.reload();
+  await page.waitForSelector('[data-ready=true]');
+  await expect(page.getByText('1 of 9')).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Refit.*not needed/ })).toHaveAttribute('aria-current', 'step');
+  for (const act of await page.getByRole('checkbox').all()) await act.check({ force: true });
+  await expect(page.getByRole('button', { name: /^Refit.*done/ })).toBeVisible();
+});
+
+test('the sheet of keys tells those of the view that is open, and no others', async ({ page }) => {
+  await openJob(page, 'L-0424', 'identify');
+  await page.keyboard.press('?');
+  const sheet = page.getByRole('dialog', { name: 'Keys' });
+  await expect(sheet).toContainText('the way to identify before this one');
+  await expect(sheet).not.toContainText('edge A');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('5');
+  await page.getByRole('tab', { name: 'Measure' }).click();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('?');
+  await expect(sheet).toContainText('edge A');
+  await expect(sheet).not.toContainText('the way to identify before this one');
+});
+
 test('stripping and cleaning are ticked off in order, with what was seen', async ({ page }) => {
   await freshJob(page, 'strip');
   await page.getByText('Battery out, or spark lead off').click();

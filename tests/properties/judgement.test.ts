@@ -3,11 +3,14 @@ import { describe, expect, it } from 'vitest';
 import { assess } from '../../src/core/assess';
 import { leastValue } from '../../src/core/belief';
 import { DEFAULTS } from '../../src/core/limits';
+import { boundsOf, type LengthReading } from '../../src/core/quantity';
 import {
   entriesFromSheet,
+  readingAt,
   readSheet,
   sheetFromEntries,
   type Action,
+  type BenchSheet,
   type Entry,
   type WrittenBenchSheet,
 } from '../../src/core/sheet';
@@ -29,8 +32,19 @@ function assessed(written: WrittenBenchSheet) {
 /** Nearer to going back on is better; undecided lies between work and the scrap. */
 const RANK: Record<Action, number> = { keep: 0, clean: 1, recondition: 2, undecided: 3, replace: 4 };
 
-/** Words that a step, a service or a search needs and no verdict does. */
-const NO_READING = ['job.', 'strip.', 'clean.', 'setAside'];
+/** Words that a service or a search needs and no verdict does. */
+const NO_READING = ['job.', 'setAside'];
+
+/** Whether a place holds a cutter that is longer than the shortest by far more than a caliper's doubt, 0.2 mm. */
+function isSurelyLonger(path: string, { chain }: BenchSheet): boolean {
+  const reading = readingAt(path)?.id;
+  if (reading !== 'chain.cuttersLeft' && reading !== 'chain.cuttersRight') return false;
+  const least = (each: LengthReading) => (boundsOf(each).lo ?? boundsOf(each).hi)!.value;
+  const all = [...(chain?.cuttersLeft ?? []), ...(chain?.cuttersRight ?? [])].map(least);
+  const side = reading === 'chain.cuttersLeft' ? chain?.cuttersLeft : chain?.cuttersRight;
+  const own = side?.[Number(path.split('.').at(-1))];
+  return own !== undefined && least(own) > Math.min(...all) + 0.2;
+}
 
 describe('no reading vanishes', () => {
   it('taken off, each changes the assessment, or it was said why it would not', () => {
@@ -51,6 +65,8 @@ describe('no reading vanishes', () => {
             )
           )
             continue;
+          // Of many cutters the shortest decides: one that is surely longer may move nothing.
+          if (isSurelyLonger(entry.path, sheet)) continue;
           if (said.some((measure) => entry.path === measure || entry.path.startsWith(`${measure}.`))) continue;
           const without = documentOf(entries.filter((each) => each !== entry));
           if (without === whole)

@@ -10,5 +10,6 @@ export const STEPS = [
   'decide',
   'rework',
   'order',
+  'refit',
 ] as const;
 export type Step = (typeof STEPS)[number];

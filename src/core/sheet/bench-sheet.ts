@@ -2,6 +2,7 @@ import { barReadings } from '../bar/readings';
 import type { edgeReadings, stationReadings } from '../bar/station-readings';
 import { chainReadings } from '../chain/readings';
 import { loopReadings } from '../loop/readings';
+import { refitReadings } from '../refit/readings';
 import { group, someOf, type ReadOf, type WrittenOf } from '../reading';
 import { driveSprocketReadings } from '../sprocket/readings';
 import { cleanReadings, jobReadings, sawReadings, stripReadings } from '../take-in/readings';
@@ -43,6 +44,7 @@ export const sheetReadings = group({
   loop: loopReadings,
   strip: stripReadings,
   clean: cleanReadings,
+  refit: refitReadings,
   setAside: someOf(EVIDENCE_IDS, { step: 'identify', view: 'evidence', minutes: 0.2 }),
 });
 

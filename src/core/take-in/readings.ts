@@ -70,7 +70,7 @@ export const STRIP_ACTS = ['power-off', 'gloves', 'brake-off', 'cover-off', 'ten
 
 /** Stripping is asked for when a whole saw came. */
 export const stripReadings = group(
-  { done: someOf(STRIP_ACTS, { acts: { askedBy: ['whole-saw'] } }) },
+  { done: someOf(STRIP_ACTS, { acts: { askedBy: ['whole-saw'] }, idle: recorded }) },
   { step: 'strip', minutes: 0.2 },
 );
 
@@ -79,6 +79,6 @@ const CLEAN_ACTS = ['rake-groove', 'clear-oil-holes', 'wipe-resin', 'blow-out', 
 
 /** Cleaning is asked for when a bar came; a chain or a sprocket alone is wiped by hand. */
 export const cleanReadings = group(
-  { done: someOf(CLEAN_ACTS, { acts: { askedBy: ['whole-saw', 'bar'] } }) },
+  { done: someOf(CLEAN_ACTS, { acts: { askedBy: ['whole-saw', 'bar'] }, idle: recorded }) },
   { step: 'clean', minutes: 0.2 },
 );

@@ -12,6 +12,9 @@ function missingText({ state, missing }: StepState): string {
   return `open: ${list(missing.map(readingName))}`;
 }
 
+/** Digits lead to the first ten steps; 0 stands where ten would. */
+const DIGITS = 10;
+
 interface StepListProps {
   readonly current: Step;
   readonly onOpen: (step: Step) => void;
@@ -32,7 +35,7 @@ export function StepList({ current, onOpen }: StepListProps) {
           <StepButton
             key={state.step}
             state={state}
-            digit={(i + 1) % 10}
+            digit={i < DIGITS ? (i + 1) % DIGITS : null}
             isCurrent={current === state.step}
             onOpen={onOpen}
           />
@@ -75,7 +78,8 @@ function StepMenu({ current, onOpen }: StepListProps) {
 
 interface StepButtonProps {
   readonly state: StepState;
-  readonly digit: number;
+  /** The key that leads there; null for steps beyond the keys there are. */
+  readonly digit: number | null;
   readonly isCurrent: boolean;
   readonly onOpen: (step: Step) => void;
 }

@@ -146,4 +146,5 @@ export const stepName: Record<Step, string> = {
   decide: 'Decide',
   rework: 'Rework',
   order: 'Order slip',
+  refit: 'Refit',
 };

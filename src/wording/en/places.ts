@@ -35,6 +35,7 @@ const GROUPS: Readonly<Record<GroupId, string>> = {
   loop: 'the loop on the saw',
   strip: 'stripping',
   clean: 'cleaning',
+  refit: 'putting the parts back on',
 };
 
 const SUBJECTS: Readonly<Record<Subject, string>> = {

@@ -83,5 +83,19 @@ export const TAKE_IN_WORDS = {
       'light-under': 'A light under the bar: the floor shows',
     },
   },
+  'refit.done': {
+    name: 'acts of putting it back on',
+    words: {
+      'tensioner-back': 'Tensioner back; for a new sprocket, all the way',
+      'other-edge-down': 'Bar turned over: the other edge down than came',
+      'cutters-forward': 'Chain on, cutters on top facing the nose',
+      'pin-in-hole': 'Tensioner pin in its hole',
+      'nuts-finger-tight': 'Nuts finger tight',
+      tension: 'Nose held up: it lifts midway by one drive link at most, about 12 mm, and snaps back',
+      'nuts-evenly': 'Nose still up: tighten the nuts evenly',
+      'runs-by-hand': 'It pulls round by hand, gloves on',
+      'oil-flies': 'Oil flies off the nose onto a pale surface',
+    },
+  },
   setAside: 'evidence set aside',
 } as const satisfies SomeReadingWords;
