@@ -1,20 +1,13 @@
-import { useCallback, useRef, useState } from 'react';
+import { useCallback, useMemo, useRef, useState } from 'react';
 import { Plus } from 'lucide-react';
 import type { BenchView } from '../../contract';
 import { Empty } from '../../ui/parts/Notice';
 import { Pager } from '../../ui/parts/Pager';
 import { Frame } from '../frame/Frame';
-import { useKeys, type KeyHelp } from '../frame/keys';
+import { useKeys } from '../frame/keys';
 import type { Preferences } from '../frame/preferences';
 import { JobList } from './JobList';
 import { NewJob } from './NewJob';
-
-const KEYS: readonly KeyHelp[] = [
-  { keys: ['n'], does: 'take in a new job' },
-  { keys: ['j'], does: 'next job' },
-  { keys: ['k'], does: 'job before' },
-  { keys: ['Enter'], does: 'open the job' },
-];
 
 interface BenchPageProps {
   readonly view: BenchView;
@@ -26,7 +19,7 @@ interface BenchPageProps {
 /** The Bench: today's work, each job with its next step. */
 export function BenchPage({ view, preferences, query }: BenchPageProps) {
   return (
-    <Frame shop={view.shop} preferences={preferences} place="bench" keys={KEYS}>
+    <Frame shop={view.shop} preferences={preferences} place="bench">
       <Bench view={view} query={query} />
     </Frame>
   );
@@ -41,14 +34,13 @@ function Bench({ view, query }: { view: BenchView; query: string }) {
     links[Math.max(0, Math.min(links.length - 1, at + step))]?.focus();
   }, []);
   useKeys(
-    useCallback(
-      (key) => {
-        if (key === 'n') setTaking(true);
-        else if (key === 'j') move(1);
-        else if (key === 'k') move(-1);
-        else return false;
-        return true;
-      },
+    useMemo(
+      () => [
+        { shown: ['n'], does: 'take in a new job', on: 'n', act: () => setTaking(true) },
+        { shown: ['j'], does: 'next job', on: 'j', act: () => move(1) },
+        { shown: ['k'], does: 'job before', on: 'k', act: () => move(-1) },
+        { shown: ['Enter'], does: 'open the job' },
+      ],
       [move],
     ),
   );

@@ -1,6 +1,6 @@
 import type { ShopView } from '../../contract';
 import { Frame } from '../frame/Frame';
-import type { KeyHelp } from '../frame/keys';
+import { useKeys, type Keys } from '../frame/keys';
 import type { Preferences } from '../frame/preferences';
 import { ServerData } from '../frame/server-data';
 import { Answer } from './Answer';
@@ -9,15 +9,15 @@ import { Shelf } from './Shelf';
 import { useCounter } from './use-counter';
 import { WhatIsKnown } from './WhatIsKnown';
 
-const KEYS: readonly KeyHelp[] = [
-  { keys: ['Enter'], does: 'take the answer and go to the next question' },
-  { keys: ['↑', '↓'], does: 'choose among saws' },
+const KEYS: readonly Keys[] = [
+  { shown: ['Enter'], does: 'take the answer and go to the next question' },
+  { shown: ['↑', '↓'], does: 'choose among saws' },
 ];
 
 /** Counter: half a knowledge in, the next question and the fitting part out. */
 export function CounterPage({ shop, preferences }: { shop: ShopView; preferences: Preferences }) {
   return (
-    <Frame shop={shop} preferences={preferences} place="counter" keys={KEYS}>
+    <Frame shop={shop} preferences={preferences} place="counter">
       <ServerData>
         <Counter />
       </ServerData>
@@ -27,6 +27,7 @@ export function CounterPage({ shop, preferences }: { shop: ShopView; preferences
 
 function Counter() {
   const counter = useCounter();
+  useKeys(KEYS);
   return (
     <>
       <div className="mb-3 flex flex-wrap items-baseline justify-between gap-x-4">

@@ -1,8 +1,8 @@
-import { useCallback, useId } from 'react';
+import { useMemo, useId } from 'react';
 import { Moon, Sun } from 'lucide-react';
 import type { ShopView } from '../../contract';
 import { useFrame } from './frame-context';
-import { useKeys } from './keys';
+import { useKeys, type Keys } from './keys';
 import { SearchBox } from './SearchBox';
 import { WhoIsHere } from './WhoIsHere';
 
@@ -65,16 +65,26 @@ function BenchLight() {
 export function Band({ place, onShop }: { place: Place; onShop: (shop: ShopView) => void }) {
   const { unit, setUnit } = useFrame();
   useKeys(
-    useCallback(
-      (key, before) => {
-        if (key === 'u') {
-          setUnit(unit === 'mm' ? 'in' : 'mm');
-          return true;
-        }
-        const target = before === 'g' ? PLACES.find((each) => each.key === key) : undefined;
-        if (target) window.location.assign(target.href);
-        return target !== undefined;
-      },
+    useMemo(
+      () => [
+        ...PLACES.map(({ key, name, href }): Keys => ({
+          shown: ['g', 'then', key],
+          does: `go to ${name}`,
+          everywhere: true,
+          answer: (pressed, before) => {
+            const isMeant = before === 'g' && pressed === key;
+            if (isMeant) window.location.assign(href);
+            return isMeant;
+          },
+        })),
+        {
+          shown: ['u'],
+          does: 'switch between mm and in',
+          everywhere: true,
+          on: 'u',
+          act: () => setUnit(unit === 'mm' ? 'in' : 'mm'),
+        },
+      ],
       [unit, setUnit],
     ),
   );

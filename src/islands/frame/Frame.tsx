@@ -5,7 +5,7 @@ import { Band, type Place } from './Band';
 import { FrameContext, type FrameValue } from './frame-context';
 import { KeySheet } from './KeySheet';
 import { remember, type Preferences } from './preferences';
-import { useEscapeFromFields, type KeyHelp } from './keys';
+import { FRAME_KEYS, useKeys } from './keys';
 import { WhereTroubleEnds } from './Trouble';
 
 const never = () => () => undefined;
@@ -23,8 +23,6 @@ interface FrameProps {
   readonly shop: ShopView;
   readonly preferences: Preferences;
   readonly place: Place;
-  /** Keys of this place, for the sheet that `?` opens. */
-  readonly keys?: readonly KeyHelp[];
   /** A row under the band that stays in view, such as the linked plates. */
   readonly under?: (frame: FrameValue) => ReactNode;
   /** True when the page must not scroll: its zones do. */
@@ -35,22 +33,13 @@ interface FrameProps {
 }
 
 /** The frame of every place: band on top, one main act below. */
-export function Frame({
-  shop: given,
-  preferences,
-  place,
-  keys = [],
-  under,
-  fixed = false,
-  waits = false,
-  children,
-}: FrameProps) {
+export function Frame({ shop: given, preferences, place, under, fixed = false, waits = false, children }: FrameProps) {
   const [unit, setUnitState] = useState(preferences.unit);
   const [bench, setBenchState] = useState(preferences.bench);
   const [who, setWhoState] = useState(preferences.who);
   const [shop, setShop] = useState(given);
   const ready = useHydrated();
-  useEscapeFromFields();
+  useKeys(FRAME_KEYS);
   const value = useMemo<FrameValue>(
     () => ({
       unit,
@@ -88,7 +77,7 @@ export function Frame({
           <WhereTroubleEnds>{children}</WhereTroubleEnds>
         </main>
       </div>
-      <KeySheet keys={keys} />
+      <KeySheet />
     </FrameContext>
   );
 }

@@ -1,14 +1,14 @@
-import { useCallback, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Dialog } from '../../ui/parts/Dialog';
-import { FRAME_KEYS, useKeys, type KeyHelp } from './keys';
+import { keysNow, useKeys, type Keys } from './keys';
 
-function KeyList({ keys }: { keys: readonly KeyHelp[] }) {
+function KeyList({ keys }: { keys: readonly Keys[] }) {
   return (
     <dl className="grid grid-cols-[auto_1fr] items-center gap-x-4 gap-y-1.5">
-      {keys.map(({ keys: names, does }) => (
+      {keys.map(({ shown, does }) => (
         <div key={does} className="contents">
           <dt className="flex items-center gap-1">
-            {names.map((name) =>
+            {shown.map((name) =>
               name === 'then' ? (
                 <span key={name} className="text-sm text-ink-soft">
                   then
@@ -30,26 +30,23 @@ function KeyList({ keys }: { keys: readonly KeyHelp[] }) {
   );
 }
 
-/** The sheet of keys that `?` opens. */
-export function KeySheet({ keys }: { keys: readonly KeyHelp[] }) {
-  const [open, setOpen] = useState(false);
+/** The sheet of keys that `?` opens: those of all that is on the screen. */
+export function KeySheet() {
+  const [keys, setKeys] = useState<readonly Keys[] | null>(null);
   useKeys(
-    useCallback((key) => {
-      if (key !== '?') return false;
-      setOpen(true);
-      return true;
-    }, []),
+    useMemo(() => [{ shown: ['?'], does: 'this sheet', everywhere: true, on: '?', act: () => setKeys(keysNow()) }], []),
   );
+  const [here, everywhere] = [keys?.filter((each) => !each.everywhere), keys?.filter((each) => each.everywhere)];
   return (
-    <Dialog title="Keys" open={open} onClose={() => setOpen(false)}>
-      {keys.length > 0 && (
+    <Dialog title="Keys" open={keys !== null} onClose={() => setKeys(null)}>
+      {here && here.length > 0 && (
         <>
           <h3 className="mb-2 font-bold">Here</h3>
-          <KeyList keys={keys} />
+          <KeyList keys={here} />
           <h3 className="mt-4 mb-2 font-bold">Everywhere</h3>
         </>
       )}
-      <KeyList keys={FRAME_KEYS} />
+      {everywhere && <KeyList keys={everywhere} />}
     </Dialog>
   );
 }

@@ -1,4 +1,4 @@
-import { useCallback, useLayoutEffect, useRef, useState, type ComponentType } from 'react';
+import { useLayoutEffect, useMemo, useRef, useState, type ComponentType } from 'react';
 import { Search } from 'lucide-react';
 import { useKeys } from './keys';
 import type { SearchFinderProps } from './SearchFinder';
@@ -13,11 +13,18 @@ export function SearchBox() {
   const [text, setText] = useState('');
   const [Finder, setFinder] = useState<ComponentType<SearchFinderProps> | null>(null);
   useKeys(
-    useCallback((key) => {
-      if (key !== '/') return false;
-      input.current?.focus();
-      return true;
-    }, []),
+    useMemo(
+      () => [
+        {
+          shown: ['/'],
+          does: 'search customers, saws, jobs and parts',
+          everywhere: true,
+          on: '/',
+          act: () => input.current?.focus(),
+        },
+      ],
+      [],
+    ),
   );
   // What finds takes the place of the plain field within one stroke, and the caret goes with it: no key falls between.
   const caret = useRef(false);

@@ -1,22 +1,35 @@
-import { useEffect } from 'react';
+import { useEffect, useRef } from 'react';
 
-/** One key and what it does, for the key sheet. */
-export interface KeyHelp {
-  readonly keys: readonly string[];
+/** Keys and what they do: said in the sheet of keys, and answered here where no field answers them itself. */
+export interface Keys {
+  /** As they are printed: `g`, `then`, `b`. */
+  readonly shown: readonly string[];
   readonly does: string;
+  /** True for keys of the frame, which work in every place. */
+  readonly everywhere?: boolean;
+  /** True where they work while a field has the caret, too. */
+  readonly inFields?: boolean;
+  /** The one key that is answered by the act; neither where a field or a control answers its keys itself. */
+  readonly on?: string;
+  readonly act?: () => void;
+  /**
+   * Answers keys that are not one alone.
+   * @param before the key before this one, if that came within a second
+   * @returns true when the key was meant
+   */
+  readonly answer?: (key: string, before: string | null) => boolean;
 }
 
-/** Keys that work in every place. */
-export const FRAME_KEYS: readonly KeyHelp[] = [
-  { keys: ['/'], does: 'search customers, saws, jobs and parts' },
-  { keys: ['g', 'then', 'b'], does: 'go to the Bench' },
-  { keys: ['g', 'then', 'c'], does: 'go to the Counter' },
-  { keys: ['g', 'then', 's'], does: 'go to Stock' },
-  { keys: ['g', 'then', 'o'], does: 'go to Shop' },
-  { keys: ['u'], does: 'switch between mm and in' },
-  { keys: ['?'], does: 'this sheet' },
-  { keys: ['Esc'], does: 'close what is open; leave a field, so that keys are commands again' },
-];
+/** What is registered of one part of the screen. */
+interface Registered {
+  keys: readonly Keys[];
+}
+
+/** Keys of all that is on the screen, in the order it came there. */
+const registry: Registered[] = [];
+
+/** All keys that work now, for the sheet that `?` opens. */
+export const keysNow = (): readonly Keys[] => registry.flatMap(({ keys }) => keys);
 
 /** True when a key press belongs to a field and is no command. */
 export function isTyping(target: EventTarget | null): boolean {
@@ -27,36 +40,65 @@ export function isTyping(target: EventTarget | null): boolean {
   );
 }
 
-/**
- * Listens for single keys outside fields.
- * @param onKey gets the key and the one before it if that came within a second; returns true when it was a command
- */
-export function useKeys(onKey: (key: string, before: string | null) => boolean): void {
-  useEffect(() => {
-    let last: { key: string; at: number } | null = null;
-    const listen = (event: KeyboardEvent) => {
-      // A bracket may need AltGr, which some systems report as Ctrl and Alt together.
-      const isAltGr = event.getModifierState('AltGraph') || (event.ctrlKey && event.altKey && event.key.length === 1);
-      if (!isAltGr && (event.ctrlKey || event.altKey)) return;
-      if (event.metaKey || event.defaultPrevented) return;
-      if (isTyping(event.target) || document.querySelector('dialog[open]')) return;
-      const before = last && event.timeStamp - last.at < 1000 ? last.key : null;
-      last = { key: event.key, at: event.timeStamp };
-      if (onKey(event.key, before)) event.preventDefault();
-    };
-    window.addEventListener('keydown', listen);
-    return () => window.removeEventListener('keydown', listen);
-  }, [onKey]);
+/** How long a key counts as the one before the next, ms. */
+const TOGETHER = 1000;
+let last: { readonly key: string; readonly at: number } | null = null;
+
+/** A key with Ctrl, Alt or Meta is the browser's; but a bracket may need AltGr, which some systems report as Ctrl and Alt together. */
+function isBrowsers(event: KeyboardEvent): boolean {
+  const isAltGr = event.getModifierState('AltGraph') || (event.ctrlKey && event.altKey && event.key.length === 1);
+  return event.metaKey || (!isAltGr && (event.ctrlKey || event.altKey));
 }
 
-/** Escape leaves a field, as long as no dialog wants it. What was typed is entered by leaving. */
-export function useEscapeFromFields(): void {
+function listen(event: KeyboardEvent): void {
+  if (isBrowsers(event) || event.defaultPrevented || document.querySelector('dialog[open]')) return;
+  const typing = isTyping(event.target);
+  const before = last && event.timeStamp - last.at < TOGETHER ? last.key : null;
+  if (!typing) last = { key: event.key, at: event.timeStamp };
+  // What came to the screen last is asked first: a view before its page.
+  const asked = [...registry].reverse().flatMap(({ keys }) => keys);
+  const isAnswered = asked.some(
+    (keys) => (keys.inFields || !typing) && answers(keys, event.key, typing ? null : before),
+  );
+  if (isAnswered) event.preventDefault();
+}
+
+function answers({ on, act, answer }: Keys, key: string, before: string | null): boolean {
+  if (on === undefined) return answer?.(key, before) ?? false;
+  if (on === key) act?.();
+  return on === key;
+}
+
+/** Registers keys for as long as the calling part is on the screen: they are answered, and stand in the sheet of keys. */
+export function useKeys(keys: readonly Keys[]): void {
+  const mine = useRef<Registered>({ keys });
   useEffect(() => {
-    const listen = (event: KeyboardEvent) => {
-      if (event.key !== 'Escape' || document.querySelector('dialog[open]')) return;
-      if (isTyping(event.target)) (event.target as HTMLElement).blur();
+    mine.current.keys = keys;
+  }, [keys]);
+  useEffect(() => {
+    const registered = mine.current;
+    if (registry.length === 0) window.addEventListener('keydown', listen);
+    registry.push(registered);
+    return () => {
+      registry.splice(registry.indexOf(registered), 1);
+      if (registry.length === 0) window.removeEventListener('keydown', listen);
     };
-    window.addEventListener('keydown', listen);
-    return () => window.removeEventListener('keydown', listen);
   }, []);
 }
+
+/** Escape leaves a field. What was typed is entered by leaving. */
+function leaveField(): void {
+  if (isTyping(document.activeElement)) (document.activeElement as HTMLElement).blur();
+}
+
+/** Keys of the frame itself. */
+export const FRAME_KEYS: readonly Keys[] = [
+  {
+    shown: ['Esc'],
+    does: 'close what is open; leave a field, so that keys are commands again',
+    everywhere: true,
+    inFields: true,
+    on: 'Escape',
+    act: leaveField,
+  },
+];

@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useState } from 'react';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import { STEPS, type Step } from '../../core/reading';
 import { isReadingPath, readingAt, type Askable } from '../../core/sheet';
 import type { JobView } from '../../contract';
@@ -6,7 +6,7 @@ import { Plates } from '../../ui/parts/Plates';
 import { Frame } from '../frame/Frame';
 import { focusPlace } from '../frame/focus';
 import { useFrame } from '../frame/frame-context';
-import { useKeys, type KeyHelp } from '../frame/keys';
+import { useKeys } from '../frame/keys';
 import { WhereTroubleEnds } from '../frame/Trouble';
 import { UNNAMED, type Preferences } from '../frame/preferences';
 import { jointsOf, platesOf, setJointsOf } from './plates';
@@ -16,17 +16,6 @@ import { fetchStepsAhead, STEP_VIEWS } from './steps';
 import { JobProvider, useJob } from './store/JobContext';
 import { Tag } from './Tag';
 import { TargetContext, type Target } from './target';
-
-const KEYS: readonly KeyHelp[] = [
-  { keys: ['1', '…', '9', '0'], does: 'go to a step' },
-  { keys: ['space', 'm', 'backspace'], does: 'while counting links: count one, mark a link, take one back' },
-  { keys: ['Enter'], does: 'enter a reading; along a bar: near, far, mouth, next station' },
-  { keys: ['↑', '↓', '←', '→'], does: 'move between stations and readings' },
-  { keys: ['[', ']'], does: 'bar: edge A, edge B; identify: the way before, the way after' },
-  { keys: ['F8'], does: 'in a length: the next tool, for this kind of reading and for what stands there' },
-  { keys: ['F9'], does: 'press the button of the simulated caliper, while it is out' },
-  { keys: ['m'], does: 'go to the next best measurement' },
-];
 
 interface JobPageProps {
   readonly view: JobView;
@@ -43,7 +32,7 @@ export function JobPage({ view, preferences, step }: JobPageProps) {
   const [opened, setOpened] = useState(false);
   const onOpened = useCallback(() => setOpened(true), []);
   return (
-    <Frame shop={view.shop} preferences={preferences} place="bench" keys={KEYS} fixed waits={!opened}>
+    <Frame shop={view.shop} preferences={preferences} place="bench" fixed waits={!opened}>
       <JobInFrame view={view} asked={step} onOpened={onOpened} />
     </Frame>
   );
@@ -135,15 +124,22 @@ function Job({ asked, onOpened }: { asked: string; onOpened: () => void }) {
   }, [show]);
   const next = appraisal.next[0]?.measure;
   useKeys(
-    useCallback(
-      (key) => {
-        // The tenth step has the key that stands where ten would.
-        const numbered = STEPS[key === '0' ? 9 : Number(key) - 1];
-        if (numbered) open(numbered);
-        else if (key === 'm' && next) measure(next);
-        else return false;
-        return true;
-      },
+    useMemo(
+      () => [
+        {
+          shown: ['1', '…', '9', '0'],
+          does: 'go to a step',
+          // The tenth step has the key that stands where ten would.
+          answer: (key) => {
+            const numbered = STEPS[key === '0' ? 9 : Number(key) - 1];
+            if (numbered) open(numbered);
+            return numbered !== undefined;
+          },
+        },
+        { shown: ['m'], does: 'go to the next best measurement', on: 'm', act: () => next && measure(next) },
+        { shown: ['Enter'], does: 'enter a reading' },
+        { shown: ['F8'], does: 'in a length: the next tool, for this kind of reading and for what stands there' },
+      ],
       [open, measure, next],
     ),
   );

@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { Plus } from 'lucide-react';
 import { RailProfile } from '../../../ui/drawings/RailProfile';
 import { dressingSentence } from '../../../wording';
@@ -29,11 +29,17 @@ export function Measure({ stations }: { stations: Stations }) {
       .flat()
       .every(({ index }) => index === null),
   );
-  useKeys((key) => {
-    if (key !== '[' && key !== ']') return false;
-    toEdge(key === '[' ? 'A' : 'B');
-    return true;
-  });
+  useKeys(
+    useMemo(
+      () => [
+        { shown: ['['], does: 'edge A', on: '[', act: () => toEdge('A') },
+        { shown: [']'], does: 'edge B', on: ']', act: () => toEdge('B') },
+        { shown: ['Enter'], does: 'along a bar: near, far, mouth, next station' },
+        { shown: ['↑', '↓', '←', '→'], does: 'move between stations and readings' },
+      ],
+      [toEdge],
+    ),
+  );
   return (
     <div className="grid grid-cols-[minmax(0,1fr)_16.5rem] gap-4 max-md:grid-cols-1">
       <div className="min-w-0">

@@ -1,5 +1,6 @@
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { BatteryLow, Plug, Unplug } from 'lucide-react';
+import { useKeys } from '../../frame/keys';
 import { lastField, typeInto, withReading } from './field';
 import { useCaliper } from './use-caliper';
 
@@ -32,15 +33,20 @@ export function CaliperPanel({ onClose }: { onClose: () => void }) {
     field.current = last;
     return last.stop;
   }, []);
-  useEffect(() => {
-    const listen = (event: KeyboardEvent) => {
-      if (event.key !== 'F9') return;
-      event.preventDefault();
-      command({ press: true });
-    };
-    window.addEventListener('keydown', listen);
-    return () => window.removeEventListener('keydown', listen);
-  }, [command]);
+  useKeys(
+    useMemo(
+      () => [
+        {
+          shown: ['F9'],
+          does: 'press the button of the simulated caliper',
+          inFields: true,
+          on: 'F9',
+          act: () => command({ press: true }),
+        },
+      ],
+      [command],
+    ),
+  );
   const setJaws = (text: string) => {
     setJaw(text);
     const mm = Number(text.replace(',', '.'));

@@ -1,5 +1,5 @@
 import { readingAt } from '../../../core/sheet';
-import { useCallback, useState, type ComponentType } from 'react';
+import { useMemo, useState, type ComponentType } from 'react';
 import { IdentityFindings } from './IdentityFindings';
 import { NumberCards } from './NumberCards';
 import { MarksView } from './MarksView';
@@ -35,10 +35,13 @@ export function Identify() {
   const [view, setView] = useState<ViewId>('marks');
   useTarget((path) => setView(viewOf(path)));
   useKeys(
-    useCallback((key) => {
-      const step = key === ']' ? 1 : key === '[' ? -1 : 0;
-      if (step !== 0) setView((now) => VIEW_IDS[(VIEW_IDS.indexOf(now) + step + VIEW_IDS.length) % VIEW_IDS.length]!);
-      return step !== 0;
+    useMemo(() => {
+      const go = (step: 1 | -1) => () =>
+        setView((now) => VIEW_IDS[(VIEW_IDS.indexOf(now) + step + VIEW_IDS.length) % VIEW_IDS.length]!);
+      return [
+        { shown: ['['], does: 'the way to identify before this one', on: '[', act: go(-1) },
+        { shown: [']'], does: 'the way after it', on: ']', act: go(1) },
+      ];
     }, []),
   );
   const { View } = VIEWS[view];

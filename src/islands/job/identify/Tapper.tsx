@@ -1,5 +1,6 @@
 import { useReducer, useState, type KeyboardEvent } from 'react';
 import { Notice } from '../../../ui/parts/Notice';
+import { useKeys, type Keys } from '../../frame/keys';
 import { compared, isOdd, NOTHING_COUNTED, tapped, type TapAction } from './tapping';
 
 interface TapperProps {
@@ -8,12 +9,17 @@ interface TapperProps {
   readonly onCounted: (count: number) => void;
 }
 
-const KEYS: Readonly<Record<string, TapAction>> = { ' ': 'tap', Backspace: 'undo', m: 'mark', M: 'mark' };
+const ACTIONS: Readonly<Record<string, TapAction>> = { ' ': 'tap', Backspace: 'undo', m: 'mark', M: 'mark' };
+
+const KEYS: readonly Keys[] = [
+  { shown: ['space', 'm', 'backspace'], does: 'while counting links: count one, mark a link, take one back' },
+];
 
 /** Counts links one by one: space or a touch counts, Backspace takes one back, m marks the link it stands on, Enter keeps the count. */
 export function Tapper({ before, onCounted }: TapperProps) {
   const [{ count, marks }, tap] = useReducer(tapped, NOTHING_COUNTED);
   const [kept, setKept] = useState<ReturnType<typeof compared> | null>(null);
+  useKeys(KEYS);
   const keep = () => {
     if (count === 0) return;
     setKept(compared(count, before));
@@ -21,7 +27,7 @@ export function Tapper({ before, onCounted }: TapperProps) {
     tap('again');
   };
   const onKeyDown = (event: KeyboardEvent) => {
-    const action = KEYS[event.key];
+    const action = ACTIONS[event.key];
     if (action) {
       setKept(null);
       tap(action);
