@@ -1,16 +1,25 @@
 import {
+  believedAlong,
   CLEAR_ROWS,
   CLOSE_ROWS,
+  designsOfSheet,
   isClear,
-  layoutOf,
   leastAbout,
   leastAlong,
   lesser,
-  profileBelief,
   shortestOf,
+  type Designs,
   type Least,
 } from '../belief';
-import { mm, ownUncertainty, sharedUncertainty, type Bounds, type Estimate, type InstrumentId } from '../quantity';
+import {
+  quadrature,
+  mm,
+  ownUncertainty,
+  sharedUncertainty,
+  type Bounds,
+  type Estimate,
+  type InstrumentId,
+} from '../quantity';
 import { ANY_LEVEL, commonToolOf, placesAlong } from './profile-prior';
 import { EDGES, type Edge, type Station } from './station';
 
@@ -47,17 +56,16 @@ const ownVariance = (width: Estimate, tool: InstrumentId | null): number =>
   width.tool === tool ? ownUncertainty(width) ** 2 : width.u ** 2;
 
 /** One profile of widths, negative, with the marks that hold it. */
-function fitWidths(widths: readonly Width[], tool: InstrumentId | null) {
+function fitWidths(widths: readonly Width[], tool: InstrumentId | null, designs: Designs) {
   const sorted = [...widths].sort((a, b) => a.at - b.at || a.width.value - b.width.value);
-  const ats = sorted.map(({ at }) => at);
-  const places = placesAlong(ats);
+  const places = placesAlong(sorted.map(({ at }) => at));
   const sightings = sorted.map(({ at, width }) => ({ at, value: -width.value, variance: ownVariance(width, tool) }));
   const held = new Map(
     sorted.flatMap(({ at, width: { between } }): readonly (readonly [number, readonly [number, number]])[] =>
       between ? [[places.indexOf(at), [-between[1], -between[0]]]] : [],
     ),
   );
-  return { belief: profileBelief(sightings, layoutOf(ats, places), ANY_LEVEL), held };
+  return { belief: believedAlong(designs, sightings, places, ANY_LEVEL), held };
 }
 
 /** Columns of the points between two profiles. */
@@ -75,7 +83,7 @@ function isFar(widths: readonly Width[], levels: readonly number[]): boolean {
   });
 }
 
-function widest(widths: readonly Width[], levels: readonly number[]): WidestBelief | null {
+function widest(widths: readonly Width[], levels: readonly number[], designs: Designs): WidestBelief | null {
   const [first] = widths;
   if (!first) return null;
   const tool = commonToolOf(widths.map(({ width }) => width));
@@ -91,7 +99,7 @@ function widest(widths: readonly Width[], levels: readonly number[]): WidestBeli
     const key = `${width.edge}${width.kind}`;
     groups.set(key, [...(groups.get(key) ?? []), width]);
   }
-  const fits = [...groups.values()].map((group) => fitWidths(group, tool));
+  const fits = [...groups.values()].map((group) => fitWidths(group, tool, designs));
   const drawn = (rows: number): Least =>
     fits
       .map(({ belief, held }, i) => leastAlong(belief, common, held, i * APART, rows))
@@ -110,6 +118,7 @@ export function widthBelief(
   stations: Readonly<Record<Edge, readonly Station[]>>,
   boundsAt: (edge: Edge, station: Station, i: number) => Bounds,
   widths: readonly number[],
+  designs: Designs = designsOfSheet(),
 ): WidthBelief {
   const levels = widths.map((width) => -width);
   const all = EDGES.flatMap((edge) =>
@@ -125,11 +134,11 @@ export function widthBelief(
     });
   const unheld = all.find(({ station }) => station.widths.mouth && !station.widths.mouth.hi);
   const [above, below] = [side('hi'), side('lo')];
-  const atMost = widest(above, levels);
+  const atMost = widest(above, levels, designs);
   const isOne = above.length === below.length && above.every(({ width }, i) => width === below[i]!.width);
   return {
     atMost,
-    atLeast: isOne ? atMost : widest(below, levels),
+    atLeast: isOne ? atMost : widest(below, levels, designs),
     open: unheld ? { edge: unheld.edge, station: unheld.station.index } : null,
   };
 }
@@ -137,7 +146,7 @@ export function widthBelief(
 /** The play that the widest place leaves a link, as the least of its negative. */
 export function playAtWidest({ negative, tool }: WidestBelief, link: Estimate): Least {
   const cancels = link.tool !== undefined && link.tool === tool;
-  const common = cancels ? ownUncertainty(link) : Math.hypot(negative.common, link.u);
+  const common = cancels ? ownUncertainty(link) : quadrature(negative.common, link.u);
   return { draws: negative.draws.map((draw) => draw + link.value), common };
 }
 

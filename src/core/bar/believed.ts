@@ -1,5 +1,14 @@
-import { CLEAR_ROWS, CLOSE_ROWS, DRAWS_PER_ROW, isClear, normalPoints, type Least } from '../belief';
-import { mm, sharedUncertainty, type Estimate } from '../quantity';
+import {
+  CLEAR_ROWS,
+  CLOSE_ROWS,
+  designsOfSheet,
+  DRAWS_PER_ROW,
+  isClear,
+  normalPoints,
+  type Designs,
+  type Least,
+} from '../belief';
+import { quadrature, mm, sharedUncertainty, type Estimate } from '../quantity';
 import { drawEdge } from './edge-draws';
 import { fitEdge, railAt, type EdgeFit } from './edge-fit';
 import type { EdgeStands } from './level-tests';
@@ -38,7 +47,7 @@ function placeBelief({ places, rails }: EdgeFit, j: number, common: number): Bel
   const believed = rails.at(j);
   const rail = (sign: 1 | -1): Estimate => {
     const { mean, variance } = railAt(believed, sign);
-    return { value: mm(mean), u: Math.hypot(Math.sqrt(Math.max(0, variance)), common) };
+    return { value: mm(mean), u: quadrature(Math.sqrt(Math.max(0, variance)), common) };
   };
   return {
     at: places[j]!,
@@ -120,12 +129,13 @@ export function barBelief(
   stations: Readonly<Record<Edge, readonly Station[]>>,
   stands: EdgeStands,
   asked: Asked,
+  designs: Designs = designsOfSheet(),
 ): BarBelief {
   const readings = [...stations.A, ...stations.B].flatMap(({ near, far }) => [near, far].flatMap((each) => each ?? []));
   if (readings.length === 0) return { edges: { A: null, B: null }, least: null, leastAt: null };
   const tool = commonToolOf(readings);
   const common = tool ? sharedUncertainty(tool) : 0;
-  const fits = { A: fitEdge(stations.A, stands.A, tool), B: fitEdge(stations.B, stands.B, tool) };
+  const fits = { A: fitEdge(stations.A, stands.A, tool, designs), B: fitEdge(stations.B, stands.B, tool, designs) };
   const few = drawBoth(fits, asked, common, CLEAR_ROWS);
   const isSettled = EDGES.every((edge) => isClearChance(few.stepChance[edge])) && isClear(few.least, asked.depths);
   const { least, stepChance } = isSettled ? few : drawBoth(fits, asked, common, CLOSE_ROWS);

@@ -1,4 +1,4 @@
-import { dipChance, layoutOf, pairBelief, profileBelief, type PairMake, type ProfileBelief } from '../belief';
+import { believedAlong, dipChance, pairBelief, type Designs, type PairMake, type ProfileBelief } from '../belief';
 import type { Estimate, InstrumentId } from '../quantity';
 import { depthSighting, isReadAlike, ownVariance, pairSightings, stepSightings } from './edge-sightings';
 import type { EdgeStands } from './level-tests';
@@ -72,16 +72,17 @@ function likelyPairs(depth: ProfileBelief, steps: ProfileBelief): readonly PairM
     .map(({ make }) => make);
 }
 
-function railsOf(sorted: readonly Station[], stands: EdgeStands[Edge], common: InstrumentId | null): RailsBelief {
+function railsOf(
+  sorted: readonly Station[],
+  stands: EdgeStands[Edge],
+  common: InstrumentId | null,
+  designs: Designs,
+): RailsBelief {
   const depths = sorted.flatMap((station) => depthSighting(station, common) ?? []);
   const steps = stepSightings(sorted, stands);
-  const ats = depths.map(({ at }) => at);
-  const stepAts = steps.map(({ at }) => at);
-  const places = placesAlong(ats);
-  const layout = layoutOf(ats, places);
-  const isSame = stepAts.length === ats.length && stepAts.every((at, i) => at === ats[i]);
-  const depth = profileBelief(depths, layout, ANY_LEVEL);
-  const lean = profileBelief(steps, isSame ? layout : layoutOf(stepAts, places), LEVEL_OR_NOT);
+  const places = placesAlong(depths.map(({ at }) => at));
+  const depth = believedAlong(designs, depths, places, ANY_LEVEL);
+  const lean = believedAlong(designs, steps, places, LEVEL_OR_NOT);
   if (sorted.every((station) => isReadAlike(station, common))) return apart(depth, lean);
   const centre = depths.reduce((sum, { value }) => sum + value, 0) / depths.length;
   return together(pairBelief(pairSightings(sorted, stands, common), places, likelyPairs(depth, lean), centre), places);
@@ -91,6 +92,7 @@ export function fitEdge(
   stations: readonly Station[],
   stands: EdgeStands[Edge],
   common: InstrumentId | null,
+  designs: Designs,
 ): EdgeFit | null {
   const sorted = stations
     .filter(({ near, far }) => near ?? far)
@@ -98,7 +100,7 @@ export function fitEdge(
       (a, b) => a.at - b.at || (a.near?.value ?? 0) + (a.far?.value ?? 0) - (b.near?.value ?? 0) - (b.far?.value ?? 0),
     );
   if (sorted.length === 0) return null;
-  const rails = railsOf(sorted, stands, common);
+  const rails = railsOf(sorted, stands, common, designs);
   const held = new Map(
     sorted.flatMap(({ at, near, far }): readonly (readonly [number, Held])[] =>
       (near?.between ?? far?.between) ? [[rails.places.indexOf(at), { near: near?.between, far: far?.between }]] : [],

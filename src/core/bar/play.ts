@@ -1,4 +1,4 @@
-import { difference, mm, ownUncertainty, sameTool, type Bounds, type Estimate } from '../quantity';
+import { quadrature, difference, mm, ownUncertainty, sameTool, type Bounds, type Estimate } from '../quantity';
 import { deepShare } from './rock';
 import { engagedAt, type Station } from './station';
 
@@ -12,10 +12,10 @@ export type PlayBounds = Bounds;
 function mixed(mouth: Estimate, deep: Estimate, share: number): Estimate {
   const value = mm(mouth.value * (1 - share) + deep.value * share);
   const own = (a: Estimate, part: number) => part * (sameTool(mouth, deep) ? ownUncertainty(a) : a.u);
-  const u = Math.hypot(own(mouth, 1 - share), own(deep, share));
+  const u = quadrature(own(mouth, 1 - share), own(deep, share));
   if (!sameTool(mouth, deep)) return { value, u };
   const shared = mouth.shared ?? 0;
-  return { value, u: Math.hypot(u, shared), shared, tool: mouth.tool! };
+  return { value, u: quadrature(u, shared), shared, tool: mouth.tool! };
 }
 
 /** The width that a link rocks in, from below and from above; null on a side where nothing holds it. */

@@ -1,4 +1,4 @@
-import { mm, normalCdf, normalPdf, type Estimate } from '../quantity';
+import { quadrature, mm, normalCdf, normalPdf, type Estimate } from '../quantity';
 
 /** One of many alike: what it is expected to be, its own standard uncertainty, mm. */
 export interface Alike {
@@ -85,14 +85,14 @@ const allAbove = (pieces: readonly Alike[], limit: number): number =>
  */
 export function manyWithin(pieces: readonly Alike[], common: number, limit: number): number {
   const [only] = pieces;
-  if (pieces.length === 1 && only) return phi(only.value - limit, Math.hypot(only.own, common));
+  if (pieces.length === 1 && only) return phi(only.value - limit, quadrature(only.own, common));
   if (common === 0) return allAbove(pieces, limit);
   return NODES.reduce((sum, [node, weight]) => sum + weight * allAbove(pieces, limit - common * node), 0);
 }
 
 /** The mean of the larger of two normals and its mean square (Clark 1961), for the shortest of many two at a time. */
 function lesserOfTwo(a: Alike, b: Alike): Alike {
-  const spread = Math.hypot(a.own, b.own);
+  const spread = quadrature(a.own, b.own);
   if (spread === 0) return a.value <= b.value ? a : b;
   const alpha = (b.value - a.value) / spread;
   const [first, second, bend] = [normalCdf(alpha), normalCdf(-alpha), normalPdf(alpha)];
@@ -107,5 +107,5 @@ export function shortestOf(pieces: readonly Alike[], common: number): Estimate |
   const [first, ...rest] = [...pieces].sort((a, b) => a.value - b.value);
   if (!first) return null;
   const least = rest.reduce(lesserOfTwo, first);
-  return { value: mm(least.value), u: Math.hypot(least.own, common) };
+  return { value: mm(least.value), u: quadrature(least.own, common) };
 }

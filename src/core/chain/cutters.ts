@@ -1,5 +1,5 @@
 import { believedAlike, manyWithin, shortestOf, type Alike } from '../belief';
-import { mm, ownUncertainty, sameTool, type Bounds, type Estimate, type Within } from '../quantity';
+import { quadrature, mm, ownUncertainty, sameTool, type Bounds, type Estimate, type Within } from '../quantity';
 
 export const SIDES = ['left', 'right'] as const;
 export type Side = (typeof SIDES)[number];
@@ -51,7 +51,7 @@ function believed(side: Side, lengths: readonly Bounds[]): readonly Piece[] {
 }
 
 const less = (length: Alike | null, off: Estimate | null): Alike | null =>
-  length && off && { value: length.value - off.value, own: Math.hypot(length.own, ownUncertainty(off)) };
+  length && off && { value: length.value - off.value, own: quadrature(length.own, ownUncertainty(off)) };
 
 const value = ({ lo, hi }: Piece): number => (hi ?? lo)?.value ?? Infinity;
 const shorter = (a: Piece, b: Piece): Piece => (value(b) < value(a) ? b : a);
@@ -100,7 +100,7 @@ export function lengthAfterCorrection(cutters: Cutters, damage: readonly Damage[
 /** How likely all cutters end at or above the limit, one question of all. The mark was measured too: with one tool its own error cancels. */
 export function correctionWithin({ pieces, common, tool }: Correction, limit: Estimate): Within {
   const cancels = sameTool({ value: mm(0), u: 0, ...(tool ? { tool } : {}) }, limit);
-  const together = cancels ? ownUncertainty(limit) : Math.hypot(common, limit.u);
+  const together = cancels ? ownUncertainty(limit) : quadrature(common, limit.u);
   const side = (which: 'lo' | 'hi') => pieces.flatMap((piece) => piece[which] ?? []);
   const [lo, hi] = [side('lo'), side('hi')];
   return {
@@ -129,6 +129,6 @@ export function imbalance(cutters: Readonly<Record<Side, readonly Estimate[]>>):
   });
   if (!left || !right) return null;
   const cancels = left.tool !== undefined && left.tool === right.tool;
-  const rest = cancels ? 0 : Math.hypot(left.shared, right.shared);
-  return { value: mm(left.mean - right.mean), u: Math.hypot(left.own, right.own, rest) };
+  const rest = cancels ? 0 : quadrature(left.shared, right.shared);
+  return { value: mm(left.mean - right.mean), u: quadrature(quadrature(left.own, right.own), rest) };
 }

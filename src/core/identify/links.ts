@@ -1,4 +1,4 @@
-import type { Estimate, Mm } from '../quantity';
+import { quadrature, type Estimate, type Mm } from '../quantity';
 import type { EvidenceId } from '../sheet';
 import {
   concluded,
@@ -91,7 +91,7 @@ export interface PitchRange {
 export function loopLengthEvidence(length: Estimate, pitch: PitchRange): Evidence<number> {
   const weightOf = (links: number): number => {
     const needed = length.value / (2 * links);
-    const u = Math.hypot(length.u / (2 * links), pitch.u);
+    const u = quadrature(length.u / (2 * links), pitch.u);
     const outside = Math.max(0, pitch.lo - needed, needed - pitch.hi) / u;
     return Math.max(CROSS_CHECK_ERROR, Math.exp(-(outside ** 2) / 2));
   };

@@ -1,4 +1,4 @@
-import { normalCdf, normalPdf } from '../quantity';
+import { quadrature, normalCdf, normalPdf } from '../quantity';
 
 /**
  * Expected drop in the chance of a wrong call on a limit if one more independent reading with standard uncertainty v is taken
@@ -10,8 +10,8 @@ import { normalCdf, normalPdf } from '../quantity';
  */
 export function gainOfRepeat(margin: number, u: number, v: number): number {
   const now = normalCdf(-Math.abs(margin) / u);
-  const posterior = (u * v) / Math.hypot(u, v);
-  const spread = (u * u) / Math.hypot(u, v);
+  const posterior = (u * v) / quadrature(u, v);
+  const spread = (u * u) / quadrature(u, v);
   const STEPS = 120;
   const REACH = 6;
   let after = 0;

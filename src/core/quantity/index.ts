@@ -4,6 +4,7 @@ export * from './field';
 export * from './parse';
 export * from './format';
 export * from './instrument';
+export * from './quadrature';
 export * from './reading';
 export * from './scatter';
 export * from './typed-reading';

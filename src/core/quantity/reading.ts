@@ -1,3 +1,4 @@
+import { quadrature } from './quadrature';
 import { INSTRUMENTS, type InstrumentId } from './instrument';
 import { mm, type Mm, type Unit, type Units } from './length';
 
@@ -58,7 +59,7 @@ export function placingUncertainty({
 }: Omit<MeasuredReading, 'kind' | 'repeats'>): number {
   if (scatter !== undefined) return scatter;
   const { resolution, placing: usual } = INSTRUMENTS[instrument];
-  return Math.hypot(placing ?? usual, resolution / Math.sqrt(12));
+  return quadrature(placing ?? usual, resolution / Math.sqrt(12));
 }
 
 /** What a tool shares with every reading of the job, standard deviation in mm: `b² = maxError²/3` (JCGM 100:2008 4.3.7). */
@@ -72,7 +73,7 @@ export function sharedUncertainty(instrument: InstrumentId): number {
  * @example depth rod, one reading 0.0530, nine 0.0241
  */
 export function standardUncertainty(reading: MeasuredReading): number {
-  return Math.hypot(
+  return quadrature(
     sharedUncertainty(reading.instrument),
     placingUncertainty(reading) / Math.sqrt(reading.repeats.length),
   );
@@ -109,7 +110,7 @@ export const sameTool = (a: Estimate, b: Estimate): boolean => a.tool !== undefi
  */
 export function difference(a: Estimate, b: Estimate): Estimate {
   const [first, second] = sameTool(a, b) ? [ownUncertainty(a), ownUncertainty(b)] : [a.u, b.u];
-  return { value: mm(a.value - b.value), u: Math.hypot(first, second) };
+  return { value: mm(a.value - b.value), u: quadrature(first, second) };
 }
 
 /** A bound of a length: an estimate that the true value reaches or does not exceed. */

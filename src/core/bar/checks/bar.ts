@@ -25,6 +25,7 @@ import {
   type WearPattern,
   type WearPlace,
 } from '..';
+import { designsOfSheet } from '../../belief';
 import { DEFAULT_SCHOOLS, type Schools } from '../../schools';
 import { depthLimitId, type Limit, type Limits } from '../../limits';
 import { GAUGES, type FamilyId, type GaugeId } from '../../families';
@@ -199,7 +200,8 @@ export function assessBar(
   };
   const stands = { A: sheet.bar?.edges?.A?.stands ?? null, B: sheet.bar?.edges?.B?.stands ?? null };
   const first = { A: stationsOf(sheet.bar, 'A'), B: stationsOf(sheet.bar, 'B') };
-  const belief = barBelief(first, stands, asked);
+  const designs = designsOfSheet();
+  const belief = barBelief(first, stands, asked, designs);
   const assessed = (stations: typeof first, believed: BarBelief) => ({
     A: assessEdge(stations.A, believed.edges.A, edgeContext),
     B: assessEdge(stations.B, believed.edges.B, edgeContext),
@@ -210,7 +212,7 @@ export function assessBar(
   const now = isAgain ? { A: first.A.map(standingStation), B: first.B.map(standingStation) } : first;
   // An edge stood up before it was dressed says nothing of it now.
   const standsNow = { A: again.A ? null : stands.A, B: again.B ? null : stands.B };
-  const believedNow = isAgain ? barBelief(now, standsNow, asked) : belief;
+  const believedNow = isAgain ? barBelief(now, standsNow, asked, designs) : belief;
   const standing = isAgain ? assessed(now, believedNow) : edges;
   const turned = loggedTurns(sheet);
   const causes = blueingCauses(sheet, standing, limits);
@@ -222,6 +224,7 @@ export function assessBar(
     blueing: causes,
     edges: standing,
     belief: believedNow,
+    designs,
     setting,
     families,
     ownLinks,

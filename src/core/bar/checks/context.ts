@@ -1,3 +1,4 @@
+import type { Designs } from '../../belief';
 import type { BarBelief, Edge, Setting, StraightEdgeOutcome } from '..';
 import type { FamilyId, GaugeId } from '../../families';
 import type { Limit, Limits } from '../../limits';
@@ -23,6 +24,8 @@ export interface BarContext {
   readonly blueing: readonly BlueingCause[];
   readonly edges: Readonly<Record<Edge, EdgeAssessment>>;
   readonly belief: BarBelief;
+  /** What readings at the places of this sheet allow to know, worked out once. */
+  readonly designs: Designs;
   readonly setting: Setting;
   readonly families: readonly Candidate<FamilyId>[];
   /** Links the bar may have been made for; several while its gauge is open, none where nothing tells. */

@@ -2,6 +2,7 @@ import { leastValue, leastWithin, type Least } from '../../belief';
 import { EDGES, RAILS, type Edge } from '..';
 import { depthLimitId } from '../../limits';
 import {
+  quadrature,
   difference,
   exactly,
   mm,
@@ -97,7 +98,7 @@ function oneSidedDepths(context: BarContext): Check[] {
 /** Room left under a tang that may itself be known only from one side. */
 function roomWithin(least: Least, { lo, hi }: Bounds, limit: number): Within {
   const at = (tang: Estimate) =>
-    leastWithin({ draws: least.draws, common: Math.hypot(least.common, tang.u) }, limit + tang.value);
+    leastWithin({ draws: least.draws, common: quadrature(least.common, tang.u) }, limit + tang.value);
   return { least: hi ? at(hi) : 0, most: lo ? at(lo) : 1 };
 }
 
@@ -132,7 +133,7 @@ export function weakestAfter(edge: Edge, { plan }: EdgeDressing, context: BarCon
   const least = belief.leastAt?.edge === edge && belief.least ? leastValue(belief.least) : null;
   const touched = least && { value: mm(least.value - limits['bar.dress.touch'].value), u: least.u };
   const weakest = touched && touched.value < here.value ? touched : here;
-  return { value: weakest.value, u: Math.hypot(weakest.u, limits['bar.dress.doubt'].value) };
+  return { value: weakest.value, u: quadrature(weakest.u, limits['bar.dress.doubt'].value) };
 }
 
 /** What is left after the advised dressing: that, not today's reading, decides whether the work is worth doing. */
@@ -144,7 +145,7 @@ function afterDressing(edge: Edge, dressing: EdgeDressing, context: BarContext):
   const within = (limit: number) => exactly(probabilityWithin(left, limit, 'min'));
   const depth = depthCheck({ id: 'bar.depth-after', at, repeat }, left, null, within, context);
   if (!setting.tang) return [depth];
-  const room = { value: mm(left.value - setting.tang.value), u: Math.hypot(left.u, ownUncertainty(setting.tang)) };
+  const room = { value: mm(left.value - setting.tang.value), u: quadrature(left.u, ownUncertainty(setting.tang)) };
   const limit = limits['bar.floor-clearance.contact'];
   const head = { id: 'bar.floor-clearance-after', part, at, repeat } as const;
   const judged = { value: room, within: exactly(probabilityWithin(room, limit.value, 'min')) };

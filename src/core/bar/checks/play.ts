@@ -154,6 +154,7 @@ function widthsAfter(context: BarContext): WidthBelief | null {
     { A: edges.A.stations, B: edges.B.stations },
     (edge, _station, i) => after(edge, i),
     widestAllowed(context),
+    context.designs,
   );
 }
 
@@ -181,7 +182,12 @@ function straightEdgeCheck(context: BarContext, before: Check | undefined, after
 export function playChecks(context: BarContext): Check[] {
   const { edges, setting, schools } = context;
   const stations = { A: edges.A.stations, B: edges.B.stations };
-  const now = widthBelief(stations, (_edge, station) => rockingBounds(station, setting.tang), widestAllowed(context));
+  const now = widthBelief(
+    stations,
+    (_edge, station) => rockingBounds(station, setting.tang),
+    widestAllowed(context),
+    context.designs,
+  );
   const then = widthsAfter(context);
   // Where the shop closes splayed rails, too much play after dressing is work and no condemnation.
   const after = then ? widestCheck('bar.play-after', then, schools.closeRails === 'off', context) : [];
