@@ -44,7 +44,7 @@ export interface BarBelief {
 
 /** What is believed at one place of an edge. */
 function placeBelief({ places, rails }: EdgeFit, j: number, common: number): BelievedPlace {
-  const believed = rails.at(j);
+  const believed = rails.at[j]!;
   const rail = (sign: 1 | -1): Estimate => {
     const { mean, variance } = railAt(believed, sign);
     return { value: mm(mean), u: quadrature(Math.sqrt(Math.max(0, variance)), common) };
@@ -70,20 +70,34 @@ function edgeBelief(fitted: EdgeFit, stations: readonly Station[], common: numbe
 /** What draws say of both edges. */
 interface Drawn {
   readonly least: Least;
-  readonly stepChance: Readonly<Record<Edge, number>>;
+  /** In how many draws each edge is out of level. */
+  readonly unlevel: Readonly<Record<Edge, number>>;
 }
 
-function drawBoth(fits: Readonly<Record<Edge, EdgeFit | null>>, asked: Asked, common: number, rows: number): Drawn {
+const NOTHING_DRAWN: Drawn = { least: { draws: new Float64Array(0), common: 0 }, unlevel: { A: 0, B: 0 } };
+
+/** Draws both edges by so many rows; what was drawn of them before stands, and is gone on from. */
+function drawBoth(
+  fits: Readonly<Record<Edge, EdgeFit | null>>,
+  step: number,
+  common: number,
+  rows: number,
+  before = NOTHING_DRAWN,
+): Drawn {
   const size = (edge: Edge) => 2 * (fits[edge]?.places.length ?? 0);
   const points = normalPoints(size('A') + size('B'));
   const draws = new Float64Array(DRAWS_PER_ROW * rows).fill(Infinity);
-  const chance = (edge: Edge, offset: number): number => {
+  draws.set(before.least.draws);
+  const from = before.least.draws.length / DRAWS_PER_ROW;
+  const unlevel = (edge: Edge, offset: number): number => {
     const fitted = fits[edge];
-    return fitted ? drawEdge(fitted, asked.step, draws, points, offset) : 0;
+    return fitted ? before.unlevel[edge] + drawEdge(fitted, step, draws, points, offset, from) : 0;
   };
-  const stepChance = { A: chance('A', 0), B: chance('B', size('A')) };
-  return { least: { draws, common }, stepChance };
+  return { unlevel: { A: unlevel('A', 0), B: unlevel('B', size('A')) }, least: { draws, common } };
 }
+
+/** The chance that an edge is out of level, by its draws. */
+const chanceOf = ({ unlevel, least }: Drawn, edge: Edge): number => unlevel[edge] / least.draws.length;
 
 /** A chance of a step between these is no clear answer. */
 const CLEAR_CHANCE = 0.02;
@@ -136,13 +150,13 @@ export function barBelief(
   const tool = commonToolOf(readings);
   const common = tool ? sharedUncertainty(tool) : 0;
   const fits = { A: fitEdge(stations.A, stands.A, tool, designs), B: fitEdge(stations.B, stands.B, tool, designs) };
-  const few = drawBoth(fits, asked, common, CLEAR_ROWS);
-  const isSettled = EDGES.every((edge) => isClearChance(few.stepChance[edge])) && isClear(few.least, asked.depths);
-  const { least, stepChance } = isSettled ? few : drawBoth(fits, asked, common, CLOSE_ROWS);
+  const few = drawBoth(fits, asked.step, common, CLEAR_ROWS);
+  const isSettled = EDGES.every((edge) => isClearChance(chanceOf(few, edge))) && isClear(few.least, asked.depths);
+  const drawn = isSettled ? few : drawBoth(fits, asked.step, common, CLOSE_ROWS, few);
   const believed = (edge: Edge): EdgeBelief | null => {
     const fitted = fits[edge];
-    return fitted && edgeBelief(fitted, stations[edge], common, stepChance[edge]);
+    return fitted && edgeBelief(fitted, stations[edge], common, chanceOf(drawn, edge));
   };
   const edges = { A: believed('A'), B: believed('B') };
-  return { edges, least, leastAt: weakestPlace(fits, edges) };
+  return { edges, least: drawn.least, leastAt: weakestPlace(fits, edges) };
 }

@@ -96,13 +96,17 @@ function lowestHeld(
   }
 }
 
-/** Least depths of an edge drawn over those of the other, and how often the edge is out of level. */
+/**
+ * Least depths of an edge drawn over those of the other, from a row on to the last.
+ * @returns in how many of these draws the edge is out of level
+ */
 export function drawEdge(
   { places, rails, dips, held }: EdgeFit,
   stepLimit: number,
   least: Float64Array,
   points: readonly Float64Array[],
   offset: number,
+  from: number,
 ): number {
   const size = places.length;
   const deviations = { up: new Float64Array(size), lift: new Float64Array(size), across: new Float64Array(size) };
@@ -112,7 +116,7 @@ export function drawEdge(
   const row: RowDraw = { lowest: new Float64Array(DRAWS_PER_ROW), unlevel: new Float64Array(DRAWS_PER_ROW) };
   const rows = least.length / DRAWS_PER_ROW;
   let unlevel = 0;
-  for (let i = 0; i < rows; i += 1) {
+  for (let i = from; i < rows; i += 1) {
     const means = rails.draw(i, points, offset, deviations);
     drawRow(means, deviations, lengths, stepLimit, row);
     if (held.size > 0) lowestHeld(means, deviations, held, row.lowest);
@@ -122,8 +126,8 @@ export function drawEdge(
       if (row.lowest[turn]! < least[draw]!) least[draw] = row.lowest[turn]!;
     }
   }
-  drawDips(dips, least, points);
-  return unlevel / least.length;
+  drawDips(dips, least, points, DRAWS_PER_ROW * from);
+  return unlevel;
 }
 
 /** Where each draw falls when they are spread evenly, 0…1: worked out once. */
@@ -136,10 +140,10 @@ const SPREAD_OVER = Float64Array.from(
 const DIP_COLUMNS = 128;
 
 /** Dips of single readings, laid over the draws as often as they are likely. */
-function drawDips(dips: readonly Dip[], least: Float64Array, points: readonly Float64Array[]): void {
+function drawDips(dips: readonly Dip[], least: Float64Array, points: readonly Float64Array[], from: number): void {
   for (const { chance, value, own, key } of dips) {
     const shift = (key * SPREADS[0]) % 1;
-    for (let draw = 0; draw < least.length; draw += 1) {
+    for (let draw = from; draw < least.length; draw += 1) {
       const share = SPREAD_OVER[draw]! + shift;
       if ((share >= 1 ? share - 1 : share) >= chance) continue;
       const low = value + own * points[draw % points.length]![(7 * key + (draw >> 6)) % DIP_COLUMNS]!;

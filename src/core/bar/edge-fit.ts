@@ -42,7 +42,7 @@ export function railAt({ depth, step: lean, covariance }: RailsAt, sign: 1 | -1)
 function dipsOf(sorted: readonly Station[], rails: RailsBelief, common: InstrumentId | null): readonly Dip[] {
   return sorted.flatMap((station, key): readonly Dip[] => {
     const { at, near, far } = station;
-    const believed = rails.at(rails.places.indexOf(at));
+    const believed = rails.at[rails.places.indexOf(at)]!;
     const both = near && far && isReadAlike(station, common) ? depthSighting(station, common) : null;
     const bothDip = both ? dipChance(both, believed.depth.mean, believed.depth.u ** 2) : 0;
     const rail = (reading: Estimate | null, sign: 1 | -1): readonly Dip[] => {

@@ -17,7 +17,7 @@ export interface RowDeviations {
 /** The rails of an edge as they are believed to be: a mean and a step along the edge, which may be drawn. */
 export interface RailsBelief {
   readonly places: readonly number[];
-  readonly at: (j: number) => RailsAt;
+  readonly at: readonly RailsAt[];
   /** Fills in the deviations of a row, and returns the means that they are from. */
   readonly draw: (
     row: number,
@@ -30,9 +30,10 @@ export interface RailsBelief {
 /** Depth and step that were read apart: every station has both rails, read alike. */
 export function apart(depth: ProfileBelief, step: ProfileBelief): RailsBelief {
   const { places } = depth;
+  const at = places.map((_, j): RailsAt => ({ depth: believedAt(depth, j), step: believedAt(step, j), covariance: 0 }));
   return {
     places,
-    at: (j) => ({ depth: believedAt(depth, j), step: believedAt(step, j), covariance: 0 }),
+    at,
     draw: (row, points, offset, { up, across }) => {
       const mean = pick(depth.components, ((row + 0.5) * SPREADS[0]) % 1);
       const lean = pick(step.components, ((row + 0.5) * SPREADS[1]) % 1);
@@ -53,7 +54,7 @@ function covarianceAt({ factor }: PairComponent, size: number, a: number, b: num
 /** Depth and step that were read together: rails by two tools, or one of them alone. */
 export function together(components: readonly PairComponent[], places: readonly number[]): RailsBelief {
   const size = places.length;
-  const at = (j: number): RailsAt => {
+  const at = places.map((_, j): RailsAt => {
     let [depth, step, depthSquare, stepSquare, product] = [0, 0, 0, 0, 0];
     for (const component of components) {
       const { weight, mean } = component;
@@ -69,7 +70,7 @@ export function together(components: readonly PairComponent[], places: readonly 
       step: { mean: step, u: Math.sqrt(Math.max(0, stepSquare - step * step)) },
       covariance: product - depth * step,
     };
-  };
+  });
   return {
     places,
     at,

@@ -89,12 +89,14 @@ function chainStatements(chain: ChainSheet, codes: readonly LearnedCode[]): Stat
 /** The narrowest groove found: wear only widens, so it is nearest to the groove as made. */
 function narrowest(bar: BarSheet, field: 'mouth' | 'deep'): LengthReading | null {
   const stations = [...(bar.edges?.A?.stations ?? []), ...(bar.edges?.B?.stations ?? [])];
-  const readings = stations.flatMap((station) => (station[field] ? [station[field]] : []));
-  const value = (reading: LengthReading) => estimate(reading)?.value ?? Infinity;
-  return readings.reduce<LengthReading | null>(
-    (least, reading) => (least && value(least) <= value(reading) ? least : reading),
-    null,
-  );
+  let least: { readonly reading: LengthReading; readonly value: number } | null = null;
+  for (const station of stations) {
+    const reading = station[field];
+    if (!reading) continue;
+    const value = estimate(reading)?.value ?? Infinity;
+    if (least === null || value < least.value) least = { reading, value };
+  }
+  return least?.reading ?? null;
 }
 
 /** The groove near its floor, where it was measured for itself or at a station. The mouth speaks only where nothing better does. */

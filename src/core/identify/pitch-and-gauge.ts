@@ -13,8 +13,8 @@ export interface PitchAndGaugeEvidence {
   readonly gaugeNotes: readonly IdentityReason[];
 }
 
-/** How freely a pair may be believed: fully where it is made in practice. */
-const pairWeight = (family: FamilyId, gauge: GaugeId): number => (familyAndGaugeMeet(family, gauge) ? 1 : RARE_PAIR);
+/** How freely each pair may be believed: fully where it is made in practice. */
+const PAIRS = FAMILY_IDS.map((family) => GAUGE_IDS.map((gauge) => (familyAndGaugeMeet(family, gauge) ? 1 : RARE_PAIR)));
 
 const product = <T extends string>(evidence: readonly Evidence<T>[], candidate: T): number =>
   evidence.reduce((weight, item) => weight * item.weightOf(candidate), 1);
@@ -28,17 +28,20 @@ export function identifyPitchAndGauge(given: PitchAndGaugeEvidence): {
   pitch: Identified<FamilyId>;
   gauge: Identified<GaugeId>;
 } {
+  if (given.pitch.length + given.gauge.length === 0)
+    return {
+      pitch: concluded<FamilyId>([], given.pitchNotes, null),
+      gauge: concluded<GaugeId>([], given.gaugeNotes, null),
+    };
   const evidence = given.gauge.some(({ mark }) => mark) ? { ...given, gauge: given.gauge.map(believingMarks) } : given;
-  const pairsBy = (gauges: readonly Evidence<GaugeId>[]) =>
-    FAMILY_IDS.flatMap((family) =>
-      GAUGE_IDS.map((gauge) => ({
-        family,
-        gauge,
-        weight: pairWeight(family, gauge) * product(evidence.pitch, family) * product(gauges, gauge),
-      })),
+  const ofFamily = FAMILY_IDS.map((family) => product(evidence.pitch, family));
+  const pairsBy = (gauges: readonly Evidence<GaugeId>[]) => {
+    const ofGauge = GAUGE_IDS.map((gauge) => product(gauges, gauge));
+    return FAMILY_IDS.flatMap((family, i) =>
+      GAUGE_IDS.map((gauge, j) => ({ family, gauge, weight: PAIRS[i]![j]! * ofFamily[i]! * ofGauge[j]! })),
     );
+  };
   const pairs = pairsBy(evidence.gauge);
-  const known = evidence.pitch.length + evidence.gauge.length > 0;
   // A worn groove never overrules a pitch that is marked.
   const isMarked = evidence.pitch.some(({ mark }) => mark);
   const pitchPairs = isMarked ? pairsBy(evidence.gauge.filter(({ wears }) => !wears)) : pairs;
@@ -48,14 +51,12 @@ export function identifyPitchAndGauge(given: PitchAndGaugeEvidence): {
     of: (pair: (typeof pairs)[number]) => T,
     from = pairs,
   ): readonly Candidate<T>[] =>
-    known
-      ? ranked(
-          values.map((value) => ({
-            value,
-            weight: Math.max(...from.filter((pair) => of(pair) === value).map(({ weight }) => weight)),
-          })),
-        )
-      : [];
+    ranked(
+      values.map((value) => ({
+        value,
+        weight: from.reduce((most, pair) => (of(pair) === value ? Math.max(most, pair.weight) : most), 0),
+      })),
+    );
 
   const families = share(FAMILY_IDS, ({ family }) => family, pitchPairs);
   const gauges = share(GAUGE_IDS, ({ gauge }) => gauge);

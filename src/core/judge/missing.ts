@@ -12,6 +12,6 @@ export function brought(sheet: BenchSheet, part: Part): boolean {
 export function missingReadings(sheet: BenchSheet, part: Part): readonly Askable[] {
   const nose = sheet.bar?.nose === 'hard' ? 'hard' : 'sprocket';
   return NEEDS.filter((need) => need.by.includes(part) && (need.nose === null || need.nose === nose))
-    .filter(({ ids, enough }) => !ids.some((id) => valuesAt(sheet, id.split('.')).some(enough)))
+    .filter(({ places, enough }) => !places.some((keys) => valuesAt(sheet, keys).some(enough)))
     .map(({ asks }) => asks);
 }

@@ -5,8 +5,8 @@ import { SHEET, type Askable } from './places';
 export interface Need {
   readonly by: readonly Part[];
   readonly asks: Askable;
-  /** Where it is looked for, first the place itself, then what does as well. */
-  readonly ids: readonly string[];
+  /** Where it is looked for, first the place itself, then what does as well: each by its keys. */
+  readonly places: readonly (readonly string[])[];
   readonly enough: (value: unknown) => boolean;
   readonly nose: 'sprocket' | 'hard' | null;
 }
@@ -21,7 +21,7 @@ function needsWithin(place: Place, path: string): readonly Need[] {
         {
           by: needed.by,
           asks: (needed.asks ?? path) as Askable,
-          ids: [place.is === 'reading' ? id : path, ...(needed.orElse ?? [])],
+          places: [place.is === 'reading' ? id : path, ...(needed.orElse ?? [])].map((each) => each.split('.')),
           enough: needed.enough ?? anything,
           nose,
         },

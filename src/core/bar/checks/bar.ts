@@ -2,7 +2,6 @@ import {
   barBelief,
   crookedCauses,
   derivedPlayLimit,
-  EDGES,
   edgeDownNext,
   engagedAt,
   predictStraightEdge,
@@ -30,7 +29,7 @@ import { DEFAULT_SCHOOLS, type Schools } from '../../schools';
 import { depthLimitId, type Limit, type Limits } from '../../limits';
 import { GAUGES, type FamilyId, type GaugeId } from '../../families';
 import type { Candidate, Identity } from '../../identify';
-import { estimate, type Estimate, type LengthReading } from '../../quantity';
+import { estimate, type Degrees, type Estimate, type LengthReading } from '../../quantity';
 import type { BenchSheet } from '../../sheet';
 import { barChecks } from './all';
 import type { BlueingCause, Check } from '../../judge';
@@ -150,27 +149,30 @@ function worstPlace({ edges }: BarBelief): WearPlace {
   return lost(b) > lost(a) ? b : a;
 }
 
-/** What the straight-edge test would show at the widest place, by one side of the bounds. */
+/** What the straight-edge test would show at the widest place, by the most and by the least play that the readings allow. */
+interface StraightEdge {
+  readonly atMost: StraightEdgeOutcome | null;
+  readonly atLeast: StraightEdgeOutcome | null;
+}
+
 function straightEdge(
   stations: Readonly<Record<Edge, readonly Station[]>>,
-  setting: Setting,
+  { linkThickness: link, tang }: Setting,
   cutter: CutterGeometry | null,
-  side: 'lo' | 'hi',
-): StraightEdgeOutcome | null {
-  const link = setting.linkThickness;
-  if (!cutter || !link) return null;
-  const rocks = EDGES.flatMap((edge) =>
-    stations[edge].flatMap((station) => {
-      const engaged = engagedAt(station, setting.tang);
-      const width = rockingBounds(station, setting.tang)[side];
-      return engaged && width ? [rock(width.value, link.value, engaged)] : [];
-    }),
-  );
-  if (rocks.length === 0) return null;
-  return predictStraightEdge(
-    rocks.reduce((most, each) => (each > most ? each : most)),
-    cutter,
-  );
+): StraightEdge {
+  if (!cutter || !link) return { atMost: null, atLeast: null };
+  let [most, least]: [Degrees | null, Degrees | null] = [null, null];
+  for (const station of [...stations.A, ...stations.B]) {
+    const engaged = engagedAt(station, tang);
+    if (!engaged) continue;
+    const { lo, hi } = rockingBounds(station, tang);
+    const rocks = ({ value }: Estimate) => rock(value, link.value, engaged);
+    const [low, high] = [lo && rocks(lo), hi && rocks(hi)];
+    if (low !== null && (least === null || low > least)) least = low;
+    if (high !== null && (most === null || high > most)) most = high;
+  }
+  const shows = (angle: Degrees | null) => (angle === null ? null : predictStraightEdge(angle, cutter));
+  return { atMost: shows(most), atLeast: shows(least) };
 }
 
 /** Turns in the log of the saw; none where another bar is on it now. */
@@ -216,7 +218,7 @@ export function assessBar(
   const standing = isAgain ? assessed(now, believedNow) : edges;
   const turned = loggedTurns(sheet);
   const causes = blueingCauses(sheet, standing, limits);
-  const straightEdgePredicted = straightEdge(now, setting, cutter, 'hi');
+  const predicted = straightEdge(now, setting, cutter);
   const context: BarContext = {
     sheet,
     limits,
@@ -231,8 +233,8 @@ export function assessBar(
     thinChain: isThin(setting),
     depthLimit,
     playLimit,
-    straightEdgePredicted,
-    straightEdgeAtLeast: straightEdge(now, setting, cutter, 'lo'),
+    straightEdgePredicted: predicted.atMost,
+    straightEdgeAtLeast: predicted.atLeast,
   };
   return {
     edges,
@@ -246,7 +248,7 @@ export function assessBar(
     depthLimit,
     playLimit,
     cutter,
-    straightEdgePredicted,
+    straightEdgePredicted: predicted.atMost,
     wearPattern: wearPattern(first, sheet.job?.turnOver, turned),
     turned,
     edgeDownNext: edgeDownNext(believedNow.edges),
