@@ -1,4 +1,4 @@
-/** One thing measured, with its budget in the same unit. */
+/** One thing measured, with its budget in the same unit; none where it is only told, for comparison. */
 export interface Measured {
   readonly what: string;
   readonly value: number;
@@ -19,8 +19,8 @@ export function table(rows: readonly Measured[]): string {
     ...rows.map(({ what, value, budget, unit }) => [
       what,
       `${value.toFixed(2)} ${unit}`,
-      `${Number(budget.toFixed(1))} ${unit}`,
-      (value / budget).toFixed(2),
+      Number.isNaN(budget) ? '' : `${Number(budget.toFixed(1))} ${unit}`,
+      Number.isNaN(budget) ? '' : (value / budget).toFixed(2),
     ]),
   ];
   const widths = [0, 1, 2, 3].map((column) => Math.max(...cells.map((row) => row[column]!.length)));

@@ -1,20 +1,17 @@
-/** The pages, and the server that answers them: bundled once, so that it starts without a compiler. Packages stay where they are installed. */
+/** Flags that bundle a file for Node.js: packages stay where they are installed. */
+export const BUNDLED = [
+  '--bundle',
+  '--platform=node',
+  '--format=esm',
+  '--target=node20',
+  '--packages=external',
+  '--log-level=warning',
+];
+
+/** The pages, and the server that answers them: bundled once, so that it starts without a compiler. */
 export const BUILD = [
   ['astro', ['build'], { ASTRO_TELEMETRY_DISABLED: '1' }],
-  [
-    'esbuild',
-    [
-      'src/server/main.ts',
-      '--bundle',
-      '--platform=node',
-      '--format=esm',
-      '--target=node20',
-      '--packages=external',
-      '--log-level=warning',
-      '--outfile=dist/server/main.mjs',
-    ],
-    {},
-  ],
+  ['esbuild', ['src/server/main.ts', ...BUNDLED, '--outfile=dist/server/main.mjs'], {}],
 ];
 
 /** The built server, from the checkout. */
