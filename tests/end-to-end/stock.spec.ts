@@ -70,7 +70,7 @@ test('a part is put right on its card, and what makes no sense is refused', asyn
   const card = page.getByRole('dialog');
   await card.getByLabel('On the shelf').fill('many');
   await card.getByRole('button', { name: 'Put it right' }).click();
-  await expect(card.getByRole('alert')).toContainText('whole numbers');
+  await expect(card.getByRole('alert')).toContainText('A whole number, such as 4');
   await expect(card.getByLabel('On the shelf')).toHaveValue('many');
   await card.getByLabel('On the shelf').fill('6');
   await card.getByRole('button', { name: 'Put it right' }).click();

@@ -1,14 +1,20 @@
-import { useState, type FormEvent } from 'react';
+import { useEffect, useState } from 'react';
 import type { KnownSawView } from '../../contract';
 import { Dialog } from '../../ui/parts/Dialog';
 import { Notice } from '../../ui/parts/Notice';
-import { api, failure } from '../frame/api';
+import { api } from '../frame/api';
 import { useFrame } from '../frame/frame-context';
 import { UNNAMED } from '../frame/preferences';
+import { opened } from '../frame/opened';
 import type { Counter } from './use-counter';
+import type { Whose } from './WhoseForm';
+
+/** The form is fetched when there is something to keep. */
+const WhoseForm = opened(() => import('./WhoseForm').then(({ WhoseForm: View }) => View));
 
 /** What becomes of it: a slip, a job, a memory of the saw; or the next caller. */
 export function KeepIt({ counter }: { counter: Counter }) {
+  const { who } = useFrame();
   const [open, setOpen] = useState<'job' | 'memory' | null>(null);
   const [done, setDone] = useState<string | null>(null);
   const { reply, saw, entries } = counter;
@@ -24,6 +30,11 @@ export function KeepIt({ counter }: { counter: Counter }) {
       customer: saw?.customer ?? '',
     }).toString()}`;
   const nothing = entries.length === 0;
+  useEffect(() => {
+    if (!nothing) WhoseForm.fetch();
+  }, [nothing]);
+  const whose = { customer: saw?.customer ?? '', saw: saw?.label ?? '' };
+  const by = who || UNNAMED;
   return (
     <div className="border-t border-line pt-3">
       <div className="flex flex-wrap gap-2">
@@ -56,14 +67,14 @@ export function KeepIt({ counter }: { counter: Counter }) {
         </div>
       )}
       <Dialog title="Make it a job" open={open === 'job'} onClose={() => setOpen(null)}>
-        <WhoseForm counter={counter} action="Put it on the bench" send={makeJob} />
+        <WhoseForm start={whose} action="Put it on the bench" onSend={(given) => makeJob(counter, given, by)} />
       </Dialog>
       <Dialog title="Remember the saw" open={open === 'memory'} onClose={() => setOpen(null)}>
         <WhoseForm
-          counter={counter}
+          start={whose}
           action="Remember it"
-          send={async (...given) => {
-            const known = await remember(...given);
+          onSend={async (given) => {
+            const known = await remember(counter, given, by);
             setDone(`${known.label} of ${known.customer} is remembered for next time.`);
             setOpen(null);
           }}
@@ -71,11 +82,6 @@ export function KeepIt({ counter }: { counter: Counter }) {
       </Dialog>
     </div>
   );
-}
-
-interface Whose {
-  readonly customer: string;
-  readonly saw: string;
 }
 
 async function makeJob(counter: Counter, { customer, saw }: Whose, by: string): Promise<void> {
@@ -98,52 +104,4 @@ function remember(counter: Counter, { customer, saw }: Whose, by: string): Promi
     saw: same ? { id: known.id } : { customer, label: saw },
     entries: counter.entries,
   });
-}
-
-function WhoseForm({
-  counter,
-  action,
-  send,
-}: {
-  counter: Counter;
-  action: string;
-  send: (counter: Counter, whose: Whose, by: string) => Promise<void>;
-}) {
-  const { who } = useFrame();
-  const [customer, setCustomer] = useState(counter.saw?.customer ?? '');
-  const [saw, setSaw] = useState(counter.saw?.label ?? '');
-  const [refused, setRefused] = useState<string | null>(null);
-  const [busy, setBusy] = useState(false);
-  const submit = async (event: FormEvent) => {
-    event.preventDefault();
-    if (customer.trim() === '') return setRefused('Whose is it? Write the customer’s name.');
-    setBusy(true);
-    try {
-      await send(counter, { customer: customer.trim(), saw: saw.trim() }, who || UNNAMED);
-    } catch (error) {
-      setRefused(failure(error, 'It was not stored. What you typed is still here: try again.'));
-      setBusy(false);
-    }
-  };
-  return (
-    <form noValidate onSubmit={(event) => void submit(event)} className="grid gap-3">
-      <label className="grid gap-1">
-        <span className="text-sm font-semibold text-ink-soft">Customer</span>
-        <input
-          className="entry"
-          value={customer}
-          maxLength={160}
-          onChange={({ target }) => setCustomer(target.value)}
-        />
-      </label>
-      <label className="grid gap-1">
-        <span className="text-sm font-semibold text-ink-soft">Saw</span>
-        <input className="entry" value={saw} maxLength={120} onChange={({ target }) => setSaw(target.value)} />
-      </label>
-      {refused && <Notice kind="error">{refused}</Notice>}
-      <button type="submit" className="act" disabled={busy}>
-        {action}
-      </button>
-    </form>
-  );
 }

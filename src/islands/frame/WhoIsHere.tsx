@@ -1,30 +1,18 @@
-import { useState, type FormEvent } from 'react';
+import { useState } from 'react';
 import type { ShopView } from '../../contract';
 import { Dialog } from '../../ui/parts/Dialog';
-import { Notice } from '../../ui/parts/Notice';
-import { api, failure } from './api';
 import { useFrame } from './frame-context';
+import { opened } from './opened';
 
 const NEW = '+new';
+
+/** The form is fetched when the list of names is entered. */
+const AddPerson = opened(() => import('./AddPerson').then(({ AddPerson: View }) => View));
 
 /** Who is at the bench: every reading is stored under that name. */
 export function WhoIsHere({ onShop }: { onShop: (shop: ShopView) => void }) {
   const { shop, who, setWho } = useFrame();
   const [adding, setAdding] = useState(false);
-  const [name, setName] = useState('');
-  const [refused, setRefused] = useState<string | null>(null);
-  const add = async (event: FormEvent) => {
-    event.preventDefault();
-    try {
-      onShop(await api.post<ShopView>('/api/people', { name }));
-      setWho(name.trim());
-      setAdding(false);
-      setName('');
-      setRefused(null);
-    } catch (error) {
-      setRefused(failure(error, 'The name was not saved.'));
-    }
-  };
   return (
     <>
       <label className="flex items-center gap-2">
@@ -32,6 +20,7 @@ export function WhoIsHere({ onShop }: { onShop: (shop: ShopView) => void }) {
         <select
           className="entry min-h-10 max-w-40 font-semibold"
           value={who}
+          onFocus={AddPerson.fetch}
           onChange={({ target }) => (target.value === NEW ? setAdding(true) : setWho(target.value))}
         >
           {who === '' && <option value="">Who is here?</option>}
@@ -42,16 +31,13 @@ export function WhoIsHere({ onShop }: { onShop: (shop: ShopView) => void }) {
         </select>
       </label>
       <Dialog title="Who is at the bench?" open={adding} onClose={() => setAdding(false)}>
-        <form onSubmit={(event) => void add(event)} className="grid gap-3">
-          <label className="grid gap-1">
-            <span className="text-sm font-semibold text-ink-soft">Name</span>
-            <input className="entry" value={name} maxLength={80} onChange={({ target }) => setName(target.value)} />
-          </label>
-          {refused && <Notice kind="error">{refused}</Notice>}
-          <button type="submit" className="act justify-self-start" disabled={name.trim() === ''}>
-            Come to the bench
-          </button>
-        </form>
+        <AddPerson
+          onAdded={(next, name) => {
+            onShop(next);
+            setWho(name);
+            setAdding(false);
+          }}
+        />
       </Dialog>
     </>
   );

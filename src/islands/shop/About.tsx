@@ -1,8 +1,9 @@
-import { useId, useState, type FormEvent } from 'react';
+import { useMemo, useState } from 'react';
 import { STYLES, type ShopFacts, type ShopView } from '../../contract';
 import { Notice } from '../../ui/parts/Notice';
 import { money, shopMoment } from '../../wording';
-import { api, failure } from '../frame/api';
+import { api } from '../frame/api';
+import { Form, Refusal, SelectField, SendButton, TextField, useSentForm, useStanding } from '../frame/form';
 import { useChangedHere } from '../frame/server-data';
 
 /** Facts as they may be half chosen: what does not exist shows no example. */
@@ -14,83 +15,48 @@ function example(facts: ShopFacts): string {
   }
 }
 
+const CHOICES = [
+  { key: 'currency', label: 'Currency', list: Intl.supportedValuesOf('currency') },
+  { key: 'timeZone', label: 'Time zone', list: Intl.supportedValuesOf('timeZone') },
+] as const;
+
 /** What the shop says of itself: its name, its currency, where it stands, and how it writes numbers and dates. */
 export function About({ shop }: { shop: ShopView }) {
   const changedHere = useChangedHere();
-  const id = useId();
-  const [typed, setTyped] = useState<Partial<ShopFacts>>({});
-  const [said, setSaid] = useState<{ kind: 'good' | 'error'; text: string } | null>(null);
+  const [isWritten, setIsWritten] = useState(false);
   const { name, currency, timeZone, style } = shop;
-  const facts = { name, currency, timeZone, style, ...typed } as ShopFacts;
-  const set = (key: keyof ShopFacts) => (value: string) => {
-    setTyped((before) => ({ ...before, [key]: value }));
-    setSaid(null);
-  };
-  const save = async (event: FormEvent) => {
-    event.preventDefault();
-    try {
+  const stands = useMemo(() => ({ name, currency, timeZone, style }) as ShopFacts, [name, currency, timeZone, style]);
+  const form = useSentForm<ShopFacts>({
+    start: stands,
+    send: async (facts) => {
       await api.put('/api/shop', facts);
       await changedHere();
-      setTyped({});
-      setSaid({ kind: 'good', text: 'Written down. Pages that are opened from now on show it.' });
-    } catch (error) {
-      setSaid({
-        kind: 'error',
-        text: failure(error, 'It was not stored. Try again.'),
-      });
-    }
-  };
-  const choices = [
-    { key: 'currency', label: 'Currency', list: Intl.supportedValuesOf('currency') },
-    { key: 'timeZone', label: 'Time zone', list: Intl.supportedValuesOf('timeZone') },
-  ] as const;
+      form.reset(facts);
+      setIsWritten(true);
+    },
+    otherwise: 'It was not stored. Try again.',
+  });
+  useStanding(form, stands);
+  const { isDirty, errors } = form.formState;
   return (
-    <form onSubmit={(event) => void save(event)} noValidate className="grid max-w-xl gap-3">
-      <label className="grid gap-1">
-        <span className="text-sm font-semibold text-ink-soft">Name of the shop</span>
-        <input
-          className="entry"
-          value={facts.name}
-          maxLength={80}
-          onChange={({ target }) => set('name')(target.value)}
-        />
-      </label>
+    <Form form={form} className="grid max-w-xl gap-3">
+      <TextField form={form} name="name" label="Name of the shop" maxLength={80} />
       <div className="grid grid-cols-2 gap-3 max-md:grid-cols-1">
-        {choices.map(({ key, label, list }) => (
-          <label key={key} className="grid gap-1">
-            <span className="text-sm font-semibold text-ink-soft">{label}</span>
-            <input
-              className="entry"
-              list={`${id}-${key}`}
-              value={facts[key]}
-              autoComplete="off"
-              onChange={({ target }) => set(key)(target.value)}
-            />
-            <datalist id={`${id}-${key}`}>
-              {list.map((value) => (
-                <option key={value} value={value} />
-              ))}
-            </datalist>
-          </label>
+        {CHOICES.map(({ key, label, list }) => (
+          <TextField key={key} form={form} name={key} label={label} offers={list} />
         ))}
       </div>
-      <label className="grid gap-1">
-        <span className="text-sm font-semibold text-ink-soft">Dates and numbers are written</span>
-        <select className="entry" value={facts.style} onChange={({ target }) => set('style')(target.value)}>
-          {Object.entries(STYLES).map(([tag, shown]) => (
-            <option key={tag} value={tag}>
-              {shown}
-            </option>
-          ))}
-        </select>
-      </label>
+      <SelectField form={form} name="style" label="Dates and numbers are written" options={Object.entries(STYLES)} />
       <p className="text-sm text-ink-soft">
-        So: <span className="figures text-ink">{example(facts)}</span>
+        So: <span className="figures text-ink">{example(form.watch())}</span>
       </p>
-      {said && <Notice kind={said.kind}>{said.text}</Notice>}
-      <button type="submit" className="act justify-self-start">
+      <Refusal form={form} />
+      {isWritten && !isDirty && !errors.root && (
+        <Notice kind="good">Written down. Pages that are opened from now on show it.</Notice>
+      )}
+      <SendButton form={form} className="justify-self-start">
         Write it down
-      </button>
-    </form>
+      </SendButton>
+    </Form>
   );
 }

@@ -1,9 +1,10 @@
-import { useState, type FormEvent } from 'react';
+import { useState } from 'react';
 import { GAUGE_IDS, type GaugeId, PITCH_MARKS, type PitchMark } from '../../core/families';
 import type { LearnedCodeView } from '../../contract';
 import { Empty, Notice } from '../../ui/parts/Notice';
 import { gaugeLabel, pitchMarkLabel } from '../../wording';
 import { api, failure } from '../frame/api';
+import { Form, Refusal, SelectField, SendButton, TextField, useSentForm } from '../frame/form';
 import { useFrame } from '../frame/frame-context';
 import { useChangedHere } from '../frame/server-data';
 import { UNNAMED } from '../frame/preferences';
@@ -19,31 +20,16 @@ const EMPTY: Draft = { code: '', pitch: '', gauge: '', note: '' };
 
 /** Codes punched into drive links, as the shop has learned them: makers use systems of their own. */
 export function Codes({ codes }: { codes: readonly LearnedCodeView[] }) {
-  const { who } = useFrame();
   const changedHere = useChangedHere();
-  const [draft, setDraft] = useState<Draft>(EMPTY);
-  const [refused, setRefused] = useState<string | null>(null);
-  const send = async (work: () => Promise<readonly LearnedCodeView[]>, after: () => void) => {
+  const [kept, setKept] = useState<string | null>(null);
+  const forget = async (code: string) => {
     try {
-      await work();
+      await api.post<LearnedCodeView[]>('/api/codes/forget', { code });
       await changedHere();
-      setRefused(null);
-      after();
+      setKept(null);
     } catch (error) {
-      setRefused(failure(error, 'It was not stored. Try again.'));
+      setKept(failure(error, 'It was not forgotten. Try again.'));
     }
-  };
-  const learn = (event: FormEvent) => {
-    event.preventDefault();
-    if (draft.code.trim() === '') return setRefused('Write the code as it stands on the drive link.');
-    void send(
-      () =>
-        api.put<LearnedCodeView[]>('/api/codes', {
-          by: who || UNNAMED,
-          code: { code: draft.code, pitch: draft.pitch || null, gauge: draft.gauge || null, note: draft.note },
-        }),
-      () => setDraft(EMPTY),
-    );
   };
   return (
     <>
@@ -51,62 +37,8 @@ export function Codes({ codes }: { codes: readonly LearnedCodeView[] }) {
         A code on a drive link stands for pitch and gauge in its maker’s own system. Write down what was measured once:
         from then on the stamp reader knows it, in jobs and at the counter.
       </p>
-      <form onSubmit={learn} noValidate className="mb-4 flex flex-wrap items-end gap-3">
-        <label className="grid gap-1">
-          <span className="text-sm font-semibold text-ink-soft">Code</span>
-          <input
-            className="entry w-28 figures"
-            value={draft.code}
-            maxLength={20}
-            onChange={({ target }) => setDraft({ ...draft, code: target.value })}
-          />
-        </label>
-        <label className="grid gap-1">
-          <span className="text-sm font-semibold text-ink-soft">Pitch</span>
-          <select
-            className="entry"
-            value={draft.pitch}
-            onChange={({ target }) =>
-              setDraft({ ...draft, pitch: PITCH_MARKS.find((mark) => mark === target.value) ?? '' })
-            }
-          >
-            <option value="">not said</option>
-            {PITCH_MARKS.map((mark) => (
-              <option key={mark} value={mark}>
-                {pitchMarkLabel(mark)}
-              </option>
-            ))}
-          </select>
-        </label>
-        <label className="grid gap-1">
-          <span className="text-sm font-semibold text-ink-soft">Gauge</span>
-          <select
-            className="entry"
-            value={draft.gauge}
-            onChange={({ target }) => setDraft({ ...draft, gauge: GAUGE_IDS.find((id) => id === target.value) ?? '' })}
-          >
-            <option value="">not said</option>
-            {GAUGE_IDS.map((id) => (
-              <option key={id} value={id}>
-                {gaugeLabel(id)}
-              </option>
-            ))}
-          </select>
-        </label>
-        <label className="grid flex-1 gap-1">
-          <span className="text-sm font-semibold text-ink-soft">Note</span>
-          <input
-            className="entry w-full"
-            value={draft.note}
-            maxLength={200}
-            onChange={({ target }) => setDraft({ ...draft, note: target.value })}
-          />
-        </label>
-        <button type="submit" className="act">
-          Learn it
-        </button>
-      </form>
-      {refused && <Notice kind="error">{refused}</Notice>}
+      <LearnCode />
+      {kept && <Notice kind="error">{kept}</Notice>}
       {codes.length === 0 ? (
         <Empty title="No code learned yet">The next marked chain that is measured can teach one.</Empty>
       ) : (
@@ -120,17 +52,7 @@ export function Codes({ codes }: { codes: readonly LearnedCodeView[] }) {
               <span>{pitch ? pitchMarkLabel(pitch) : 'pitch not said'}</span>
               <span>{gauge ? gaugeLabel(gauge) : 'gauge not said'}</span>
               <span className="text-sm text-ink-soft">{[note, `learned by ${by}`].filter(Boolean).join('; ')}</span>
-              <button
-                type="button"
-                className="quiet"
-                aria-label={`Forget ${code}`}
-                onClick={() =>
-                  void send(
-                    () => api.post<LearnedCodeView[]>('/api/codes/forget', { code }),
-                    () => undefined,
-                  )
-                }
-              >
+              <button type="button" className="quiet" aria-label={`Forget ${code}`} onClick={() => void forget(code)}>
                 Forget
               </button>
             </li>
@@ -138,5 +60,56 @@ export function Codes({ codes }: { codes: readonly LearnedCodeView[] }) {
         </ul>
       )}
     </>
+  );
+}
+
+/** A code and what it stands for. */
+function LearnCode() {
+  const { who } = useFrame();
+  const changedHere = useChangedHere();
+  const form = useSentForm<Draft>({
+    start: EMPTY,
+    send: async ({ code, pitch, gauge, note }) => {
+      const learned = { code, pitch: pitch || null, gauge: gauge || null, note };
+      await api.put<LearnedCodeView[]>('/api/codes', { by: who || UNNAMED, code: learned });
+      await changedHere();
+      form.reset();
+    },
+    otherwise: 'It was not stored. Try again.',
+  });
+  const written = (code: string) => code.trim() !== '' || 'Write the code as it stands on the drive link.';
+  return (
+    <Form form={form} className="mb-4 flex flex-wrap items-start gap-3">
+      <TextField
+        form={form}
+        name="code"
+        label="Code"
+        maxLength={20}
+        look="figures"
+        className="w-36"
+        rules={{ validate: written }}
+      />
+      <SelectField
+        form={form}
+        name="pitch"
+        label="Pitch"
+        nothing="not said"
+        options={PITCH_MARKS.map((mark) => [mark, pitchMarkLabel(mark)])}
+      />
+      <SelectField
+        form={form}
+        name="gauge"
+        label="Gauge"
+        nothing="not said"
+        options={GAUGE_IDS.map((id) => [id, gaugeLabel(id)])}
+      />
+      <TextField form={form} name="note" label="Note" maxLength={200} className="flex-1" />
+      <SendButton form={form} className="mt-6">
+        Learn it
+      </SendButton>
+      <div className="w-full">
+        <Refusal form={form} />
+      </div>
+    </Form>
   );
 }

@@ -1,11 +1,13 @@
-import { useState, type FormEvent } from 'react';
+import { useState } from 'react';
 import type { StockPart } from '../../core/stock';
 import { Dialog } from '../../ui/parts/Dialog';
-import { Notice } from '../../ui/parts/Notice';
-import { amountText, decimalsOf, money, familyLabel, stockKindWord } from '../../wording';
-import { api, failure } from '../frame/api';
+import { familyLabel, money, stockKindWord } from '../../wording';
 import { useFrame } from '../frame/frame-context';
+import { opened } from '../frame/opened';
 import { useChangedHere } from '../frame/server-data';
+
+/** The card is fetched when a part is pointed at. */
+const PartCard = opened(() => import('./PartCard').then(({ PartCard: View }) => View));
 
 /** Parts on the shelf. A part's name opens its card, where quantity, minimum and price are put right. */
 export function PartTable({ parts }: { parts: readonly StockPart[] }) {
@@ -37,7 +39,13 @@ export function PartTable({ parts }: { parts: readonly StockPart[] }) {
           {parts.map((part) => (
             <tr key={part.sku} className="border-b border-line">
               <th scope="row" className="px-2 text-left font-normal">
-                <button type="button" className="min-h-11 py-1 text-left hover:underline" onClick={() => setOpen(part)}>
+                <button
+                  type="button"
+                  className="min-h-11 py-1 text-left hover:underline"
+                  onFocus={PartCard.fetch}
+                  onPointerEnter={PartCard.fetch}
+                  onClick={() => setOpen(part)}
+                >
                   <span className="block font-semibold">{part.name}</span>
                   <span className="figures text-sm text-ink-soft">
                     {[part.sku, part.mount && `mount ${part.mount}`, part.oilHole && `oil hole ${part.oilHole}`]
@@ -66,55 +74,5 @@ export function PartTable({ parts }: { parts: readonly StockPart[] }) {
         {open && <PartCard part={open} onChanged={changed} />}
       </Dialog>
     </div>
-  );
-}
-
-const whole = (text: string): number | null => (/^\d{1,7}$/.test(text.trim()) ? Number(text) : null);
-
-function PartCard({ part, onChanged }: { part: StockPart; onChanged: () => Promise<void> }) {
-  const { shop } = useFrame();
-  const [quantity, setQuantity] = useState(String(part.quantity));
-  const [minimum, setMinimum] = useState(String(part.minimum));
-  const [price, setPrice] = useState(amountText(part.priceCents, shop));
-  const [refused, setRefused] = useState<string | null>(null);
-  const submit = async (event: FormEvent) => {
-    event.preventDefault();
-    const [pieces, least] = [whole(quantity), whole(minimum)];
-    const amount = /^\d+([.,]\d{1,2})?$/.test(price.trim()) ? Number(price.replace(',', '.')) : null;
-    if (pieces === null || least === null)
-      return setRefused('On the shelf and minimum are whole numbers, such as 4. Nothing was changed.');
-    if (amount === null) return setRefused('The price is a number such as 17.90. Nothing was changed.');
-    try {
-      await api.put(`/api/stock/parts/${encodeURIComponent(part.sku)}`, {
-        quantity: pieces,
-        minimum: least,
-        priceCents: Math.round(amount * 10 ** decimalsOf(shop)),
-      });
-      await onChanged();
-    } catch (error) {
-      setRefused(failure(error, 'It was not stored. Try again.'));
-    }
-  };
-  const fields = [
-    { name: 'On the shelf', value: quantity, set: setQuantity },
-    { name: 'Minimum', value: minimum, set: setMinimum },
-    { name: 'Price', value: price, set: setPrice },
-  ];
-  return (
-    <form noValidate onSubmit={(event) => void submit(event)} className="grid gap-3">
-      <p className="figures text-sm text-ink-soft">{part.sku}</p>
-      <div className="grid grid-cols-3 gap-3">
-        {fields.map(({ name, value, set }) => (
-          <label key={name} className="grid gap-1">
-            <span className="text-sm font-semibold text-ink-soft">{name}</span>
-            <input className="entry figures" value={value} onChange={({ target }) => set(target.value)} />
-          </label>
-        ))}
-      </div>
-      {refused && <Notice kind="error">{refused}</Notice>}
-      <button type="submit" className="act">
-        Put it right
-      </button>
-    </form>
   );
 }

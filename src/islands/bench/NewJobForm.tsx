@@ -1,0 +1,129 @@
+import { useEffect, type ChangeEvent } from 'react';
+import type { BenchView, CreateJob } from '../../contract';
+import { api } from '../frame/api';
+import { Form, Labelled, Refusal, SendButton, TextField, useSentForm, type SentForm } from '../frame/form';
+import { useFrame } from '../frame/frame-context';
+import { UNNAMED } from '../frame/preferences';
+
+type Customers = BenchView['customers'];
+
+/** What is typed so far. */
+export interface Draft {
+  readonly customer: string;
+  readonly saw: string;
+  readonly mount: string;
+  readonly complaint: string;
+  readonly promisedFor: string;
+  readonly sheet: { readonly name: string; readonly document: unknown } | null;
+}
+
+const same = (a: string, b: string): boolean => a.trim().toLowerCase() === b.trim().toLowerCase();
+const sawName = (saw: { label: string; tag: string }): string => [saw.label, saw.tag].filter(Boolean).join(', ');
+
+function request(draft: Draft, customers: Customers, by: string): CreateJob {
+  const customer = customers.find(({ name }) => same(name, draft.customer));
+  const saw = customer?.saws.find((each) => same(sawName(each), draft.saw) || same(each.label, draft.saw));
+  const newSaw = draft.saw.trim() === '' ? null : { label: draft.saw.trim(), mount: draft.mount.trim() || null };
+  return {
+    by,
+    customer: customer ? { id: customer.id } : { name: draft.customer.trim() },
+    saw: saw ? { id: saw.id } : newSaw,
+    complaint: draft.complaint,
+    promisedFor: draft.promisedFor || null,
+    ...(draft.sheet ? { sheet: draft.sheet.document } : {}),
+  };
+}
+
+interface NewJobFormProps {
+  readonly customers: Customers;
+  readonly kept: Draft;
+  readonly onKeep: (draft: Draft) => void;
+}
+
+/** Takes in a job: whose, which saw, what ails it. Known customers and saws are offered; new ones are simply typed. */
+export function NewJobForm({ customers, kept, onKeep }: NewJobFormProps) {
+  const { who } = useFrame();
+  const form = useSentForm<Draft>({
+    start: kept,
+    send: async (draft) => {
+      const { id } = await api.post<{ id: string }>('/api/jobs', request(draft, customers, who || UNNAMED));
+      window.location.assign(`/jobs/${id}?step=take-in`);
+    },
+    otherwise: 'The job was not saved. What you typed is still here: try again.',
+  });
+  // What is typed is handed back when the dialog closes, so that nothing is lost by a wrong key.
+  const { getValues } = form;
+  useEffect(() => () => onKeep(getValues()), [getValues, onKeep]);
+  const typed = form.watch();
+  const known = customers.find(({ name }) => same(name, typed.customer));
+  const knownSaw = known?.saws.some((saw) => same(sawName(saw), typed.saw)) ?? false;
+  const named = (customer: unknown) => String(customer).trim() !== '' || 'Whose job is it? Write the customer’s name.';
+  return (
+    <Form form={form}>
+      <TextField
+        form={form}
+        name="customer"
+        label="Customer"
+        maxLength={160}
+        offers={customers.map(({ name }) => name)}
+        rules={{ validate: named }}
+      />
+      <div className="grid grid-cols-[minmax(0,1fr)_8rem] gap-3">
+        <TextField
+          form={form}
+          name="saw"
+          label="Saw, if there is one"
+          maxLength={120}
+          offers={known?.saws.map(sawName) ?? []}
+        />
+        {knownSaw ? (
+          <p className="self-end pb-2.5 text-sm text-ink-soft">known here</p>
+        ) : (
+          <TextField form={form} name="mount" label="Mount" maxLength={40} placeholder="M2" />
+        )}
+      </div>
+      <Labelled form={form} name="complaint" label="What ails it, in the customer’s words">
+        {() => <textarea className="entry py-2" rows={2} maxLength={2000} {...form.register('complaint')} />}
+      </Labelled>
+      <TextField
+        form={form}
+        name="promisedFor"
+        label="Promised for"
+        type="date"
+        look="figures"
+        className="justify-self-start"
+      />
+      <ImportSheet form={form} name={typed.sheet?.name ?? null} />
+      <Refusal form={form} />
+      <SendButton form={form} className="justify-self-start">
+        Put it on the bench
+      </SendButton>
+    </Form>
+  );
+}
+
+/** A bench sheet from a file to start from. */
+function ImportSheet({ form, name }: { form: SentForm<Draft>; name: string | null }) {
+  const read = async (event: ChangeEvent<HTMLInputElement>) => {
+    const file = event.target.files?.[0];
+    if (!file) return;
+    try {
+      form.setValue('sheet', { name: file.name, document: JSON.parse(await file.text()) as unknown });
+      form.clearErrors('root');
+    } catch {
+      form.setError('root', { message: `${file.name} is not a bench sheet: it is not JSON.` });
+    }
+  };
+  return (
+    <label className="grid gap-1">
+      <span className="text-sm font-semibold text-ink-soft">Start from a bench sheet (JSON), if you have one</span>
+      <input
+        type="file"
+        accept="application/json,.json"
+        onChange={(event) => void read(event)}
+        className="min-h-11 py-2 file:mr-3 file:min-h-10 file:rounded-[3px] file:border file:border-line-strong file:bg-sheet file:px-3"
+      />
+      {name !== null && <span className="text-sm">{name} will be read in.</span>}
+    </label>
+  );
+}

@@ -1,0 +1,85 @@
+import { useMemo, useState } from 'react';
+import { DEFAULT_LIMITS, type Limit, type LimitId } from '../../core/limits';
+import { limitName, provenanceWord } from '../../wording';
+import { Notice } from '../../ui/parts/Notice';
+import { api, failure } from '../frame/api';
+import { Form, Refusal, useSentForm, useStanding } from '../frame/form';
+import { useFrame } from '../frame/frame-context';
+import { UNNAMED } from '../frame/preferences';
+import { useChangedHere } from '../frame/server-data';
+
+interface Typed {
+  readonly value: string;
+  readonly source: string;
+}
+
+/** One limit of the shop, to be changed with its source. What is half typed stays, even where the limit is changed elsewhere meanwhile. */
+export function LimitRow({ id, limit }: { id: LimitId; limit: Limit }) {
+  const { who } = useFrame();
+  const changedHere = useChangedHere();
+  const [notPutBack, setNotPutBack] = useState<string | null>(null);
+  const store = async (value: string | null, source: string) => {
+    await api.put(`/api/limits/${id}`, { by: who || UNNAMED, value, source: source.trim() === '' ? null : source });
+    await changedHere();
+  };
+  const stands = useMemo(() => ({ value: String(limit.value), source: limit.source ?? '' }), [limit]);
+  const form = useSentForm<Typed>({
+    start: stands,
+    send: async ({ value, source }) => {
+      await store(value, source);
+      form.reset({ value, source });
+    },
+    otherwise: 'The limit was not saved.',
+  });
+  useStanding(form, stands);
+  const putBack = () =>
+    void store(null, '').then(
+      () => setNotPutBack(null),
+      (error: unknown) => setNotPutBack(failure(error, 'The limit was not put back.')),
+    );
+  const { isDirty, errors } = form.formState;
+  const isOwn = limit.provenance === 'shop' || limit.provenance === 'published';
+  const errorId = `${id}-refused`;
+  return (
+    <Form
+      form={form}
+      className="grid grid-cols-[minmax(0,1.6fr)_11rem_minmax(0,1fr)_minmax(0,1fr)_9rem] items-center gap-3 border-b border-line py-1.5 max-md:grid-cols-2"
+    >
+      <span>
+        <span className="block font-semibold">{limitName[id]}</span>
+        <span className="figures text-sm text-ink-soft">{id}</span>
+      </span>
+      <label className="flex items-center gap-1.5">
+        <span className="sr-only">{limitName[id]}</span>
+        <input
+          className="entry w-24 figures"
+          {...form.register('value')}
+          aria-invalid={errors.root !== undefined}
+          aria-describedby={errorId}
+        />
+        <span className="figures text-sm">{limit.unit === 'count' ? '' : limit.unit}</span>
+      </label>
+      <span className="text-sm">{provenanceWord[limit.provenance]}</span>
+      <label className="grid">
+        <span className="sr-only">Source of {limitName[id]}, where it is a maker’s figure</span>
+        <input className="entry w-full" placeholder="maker’s source" {...form.register('source')} />
+      </label>
+      <span className="flex gap-2">
+        {isDirty && (
+          <button type="submit" className="act px-3">
+            Save
+          </button>
+        )}
+        {!isDirty && isOwn && limit.value !== DEFAULT_LIMITS[id].value && (
+          <button type="button" className="quiet px-3" onClick={putBack}>
+            Back to {DEFAULT_LIMITS[id].value}
+          </button>
+        )}
+      </span>
+      <div id={errorId} className="col-span-full">
+        <Refusal form={form} />
+        {notPutBack && <Notice kind="error">{notPutBack}</Notice>}
+      </div>
+    </Form>
+  );
+}
