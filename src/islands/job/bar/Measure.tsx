@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { Plus } from 'lucide-react';
 import { RailProfile } from '../../../ui/drawings/RailProfile';
 import { dressingSentence } from '../../../wording';
@@ -40,6 +40,7 @@ export function Measure({ stations }: { stations: Stations }) {
       [toEdge],
     ),
   );
+  const onSelect = useCallback((key: string) => select(edge, key), [edge, select]);
   return (
     <div className="grid grid-cols-[minmax(0,1fr)_16.5rem] gap-4 max-md:grid-cols-1">
       <div className="min-w-0">
@@ -58,13 +59,7 @@ export function Measure({ stations }: { stations: Stations }) {
         </div>
         <DressingLines stationAt={(each, station) => bar.edges[each].stations[station]?.at ?? 0} />
         <EdgeSwitch edge={edge} onEdge={toEdge} onAdd={add} />
-        <StationTable
-          edge={edge}
-          rows={rows[edge]}
-          selected={row?.key ?? null}
-          onSelect={(key) => select(edge, key)}
-          onEdge={toEdge}
-        />
+        <StationTable edge={edge} rows={rows[edge]} selected={row?.key ?? null} onSelect={onSelect} onEdge={toEdge} />
         <p className="mb-2 text-[13px] text-ink-soft">
           A is down when the stamp reads upright, near is the stamped side. A reading keeps its tool;{' '}
           <kbd className="figures">F8</kbd> in a field changes it.

@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
+import { memo, useCallback, useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { useFrame } from '../../frame/frame-context';
 import { Conflict } from '../parts/Conflict';
 import { useJob, useJobStore } from '../store/JobContext';
@@ -41,15 +41,19 @@ export function StationTable({ edge, rows, selected, onSelect, onEdge }: Station
   useEffect(() => {
     if (table.current?.contains(document.activeElement)) focusIn(table.current, 0, PATH_START);
   }, [edge]);
-  const onMove = (event: KeyboardEvent<HTMLInputElement>, row: number, column: number, accepted: boolean) => {
-    const { selectionStart, selectionEnd, value } = event.currentTarget;
-    const [atStart, atEnd] = [selectionEnd === 0, selectionStart === value.length];
-    const step = moveFor(event.key, { row, column, accepted, atStart, atEnd, rows: rows.length });
-    if (step === 'edge-A' || step === 'edge-B') onEdge(step === 'edge-A' ? 'A' : 'B');
-    else if (step && table.current) focusIn(table.current, step.row, step.column);
-    else return;
-    event.preventDefault();
-  };
+  const count = rows.length;
+  const onMove = useCallback<StationCellsProps['onMove']>(
+    (event, row, column, accepted) => {
+      const { selectionStart, selectionEnd, value } = event.currentTarget;
+      const [atStart, atEnd] = [selectionEnd === 0, selectionStart === value.length];
+      const step = moveFor(event.key, { row, column, accepted, atStart, atEnd, rows: count });
+      if (step === 'edge-A' || step === 'edge-B') onEdge(step === 'edge-A' ? 'A' : 'B');
+      else if (step && table.current) focusIn(table.current, step.row, step.column);
+      else return;
+      event.preventDefault();
+    },
+    [count, onEdge],
+  );
   return (
     <div>
       <table ref={table} className="w-full border-collapse">
@@ -143,8 +147,9 @@ interface StationCellsProps {
   readonly onMove: (event: KeyboardEvent<HTMLInputElement>, row: number, column: number, accepted: boolean) => void;
 }
 
-/** One station: its four fields, and under them what is wrong with any. */
-function StationCells({ edge, row, fields, number, selected, onSelect, onMove }: StationCellsProps) {
+/** One station: its four fields, and under them what is wrong with any. Drawn anew only when its own fields change: a key changes one station of many. */
+const StationCells = memo(function StationCells(props: StationCellsProps) {
+  const { edge, row, fields, number, selected, onSelect, onMove } = props;
   const { resolve } = useFieldActions();
   const troubled = COLUMNS.filter(({ name }) => fields[name].refused !== null || fields[name].conflict !== null);
   const sayId = `say-${edge}-${row.key}`;
@@ -188,7 +193,7 @@ function StationCells({ edge, row, fields, number, selected, onSelect, onMove }:
       </tr>
     </>
   );
-}
+});
 
 interface CellProps {
   readonly row: StationRow;

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useCallback, useState } from 'react';
 import type { ProfileBand, ProfilePoint } from '../../../ui/drawings/profile-frame';
 import type { Appraisal } from '../../../core/assess';
 import { stationOf } from '../../../core/sheet';
@@ -77,6 +77,8 @@ export function useStations(): Stations {
   });
   const { edge } = chosen;
   const row = rows[edge].find(({ key }) => key === chosen.key) ?? rows[edge][0];
+  const select = useCallback((to: Edge, key: string) => setChosen({ edge: to, key }), []);
+  const toEdge = useCallback((to: Edge) => setChosen({ edge: to, key: rows[to][0]?.key ?? '0' }), [rows]);
   return {
     rows,
     points: drawn(rows, appraisal.bar),
@@ -84,8 +86,8 @@ export function useStations(): Stations {
     edge,
     row,
     selected: row ? { edge, key: row.key } : null,
-    select: (to, key) => setChosen({ edge: to, key }),
-    toEdge: (to) => setChosen({ edge: to, key: rows[to][0]?.key ?? '0' }),
+    select,
+    toEdge,
     add: () => {
       const one = { edge, key: nextKey(rows[edge]) };
       setAdded([...added, one]);
