@@ -7,3 +7,4 @@ export * from './stock';
 export * from './supplier';
 export * from './views';
 export * from './shop-style';
+export * from './sent-job';

@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { STEPS, type Step } from '../../core/reading';
 import { isReadingPath, readingAt, type Askable } from '../../core/sheet';
-import type { JobView } from '../../contract';
+import { unpackJob, type JobView, type SentJob } from '../../contract';
 import { Plates } from '../../ui/parts/Plates';
 import { Frame } from '../frame/Frame';
 import { focusPlace } from '../frame/focus';
@@ -18,7 +18,7 @@ import { Tag } from './Tag';
 import { TargetContext, type Target } from './target';
 
 interface JobPageProps {
-  readonly view: JobView;
+  readonly sent: SentJob;
   readonly preferences: Preferences;
   /** The step asked for in the address. */
   readonly step: string;
@@ -28,7 +28,8 @@ interface JobPageProps {
  * One job: steps at the left, the instrument of the step in the middle, the tag with its verdicts at the right. On a phone one under the other: the tag, the plates,
  * the steps as a menu, the instrument.
  */
-export function JobPage({ view, preferences, step }: JobPageProps) {
+export function JobPage({ sent, preferences, step }: JobPageProps) {
+  const view = useMemo(() => unpackJob(sent), [sent]);
   const [opened, setOpened] = useState(false);
   const onOpened = useCallback(() => setOpened(true), []);
   return (
