@@ -1,111 +1,98 @@
 import fc from 'fast-check';
-import type { WrittenBenchSheet } from '../../src/core/sheet';
+import { FIELD_KINDS, type FieldKind } from '../../src/core/quantity';
+import type { Place, Reading } from '../../src/core/reading';
+import { SHEET, type WrittenBenchSheet } from '../../src/core/sheet';
 
-const mm = (min: number, max: number) =>
-  fc.integer({ min: min * 100, max: max * 100 }).map((hundredths) => `${hundredths / 100} mm`);
-const maybe = <T>(arbitrary: fc.Arbitrary<T>) => fc.option(arbitrary, { nil: undefined, freq: 3 });
-const word = <T extends string>(...words: T[]) => fc.constantFrom(...words);
+/** What parts on a bench usually measure, mm, so that sheets are about limits and not about nonsense. A kind that is not named here may have any plausible value. */
+const USUAL: Partial<Record<FieldKind, readonly [number, number]>> = {
+  depth: [3, 10],
+  grooveWidth: [1, 2],
+  station: [20, 600],
+  smallDefect: [0, 1],
+  cutter: [0, 9],
+  push: [300, 520],
+  span: [6, 200],
+  thickness: [1, 1.8],
+  barLength: [300, 700],
+};
+
+const STAMPS = ['18 in 325 .050 72DL', '3/8 .058', '3/8LP 52E', '.404 1.6', '50', 'K-77', 'M1', 'M2', ''];
+
+/** Counts are about this many, or what their range allows. */
+const ABOUT = [50, 53] as const;
+
+function writtenReading({ kind }: Reading): fc.Arbitrary<unknown> {
+  switch (kind.kind) {
+    case 'length': {
+      const { lo, hi } = FIELD_KINDS[kind.spec.kind];
+      const [from, to] = USUAL[kind.spec.kind] ?? [lo, hi];
+      return fc
+        .integer({ min: Math.ceil(from * 100), max: Math.floor(to * 100) })
+        .map((hundredths) => `${hundredths / 100} mm`);
+    }
+    case 'count': {
+      const [from, to] = kind.to < ABOUT[1] ? [kind.from, kind.to] : [Math.max(kind.from, ABOUT[0]), ABOUT[1]];
+      return fc.oneof(fc.integer({ min: from, max: to }), fc.integer({ min: kind.from, max: Math.min(9, kind.to) }));
+    }
+    case 'number':
+      return fc.integer({ min: 1000, max: Math.min(14000, kind.to) });
+    case 'choice':
+      return fc.constantFrom(...kind.options);
+    case 'choices':
+      return fc.subarray([...kind.options], { minLength: 1, maxLength: Math.min(6, kind.most) });
+    case 'yes-no':
+      return fc.boolean();
+    case 'text':
+      return fc.constantFrom(...STAMPS);
+  }
+}
+
+/** One reading in so many is left out. */
+const LEFT_OUT = 3;
+const MOST_MEMBERS = 3;
+const MOST_STATIONS = 6;
+
+/** Anything that may stand at a place, as the catalogue declares it: a new reading is tried from its first day. */
+function writtenAt(place: Place): fc.Arbitrary<unknown> {
+  if (place.is === 'reading') return writtenReading(place.reading);
+  if (place.is === 'list')
+    return fc.array(writtenAt(place.item), { maxLength: place.orderedBy === null ? MOST_MEMBERS : MOST_STATIONS });
+  const members = [...place.members].map(([key, member]) => {
+    const any = writtenAt(member);
+    return [key, place.must.includes(key) ? any : fc.option(any, { nil: undefined, freq: LEFT_OUT })] as const;
+  });
+  return fc.record(Object.fromEntries(members));
+}
 
 /** Takes out what is undefined, as JSON would. */
 const tidy = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
 
-const station = fc.record({
-  at: fc.integer({ min: 20, max: 600 }).map((at) => `${at} mm`),
-  near: maybe(mm(3, 10)),
-  far: maybe(mm(3, 10)),
-  mouth: maybe(mm(1, 2)),
-  deep: maybe(mm(1, 1.7)),
-  deepAt: maybe(mm(1, 4)),
-  burrNear: maybe(word('none', 'felt', 'heavy')),
-});
-
-const edge = fc.record({ stations: fc.array(station, { maxLength: 6 }) });
-
-const bar = fc.record({
-  stamp: maybe(word('18 in 325 .050 72DL', '3/8 .058', '3/8LP 52E', '.404 1.6', '50', 'K-77')),
-  nose: maybe(word('sprocket', 'hard')),
-  noseReplaceable: maybe(fc.boolean()),
-  mount: maybe(word('M1', 'M2')),
-  thickness: maybe(mm(3, 6)),
-  overallLength: maybe(fc.integer({ min: 300, max: 700 }).map((length) => `${length} mm`)),
-  checks: maybe(
-    fc.record({
-      bow: maybe(mm(0, 1)),
-      crack: maybe(word('no', 'yes', 'unsure')),
-      blueing: maybe(word('no', 'light', 'heavy')),
-      slot: maybe(word('ok', 'worn', 'wallowed')),
-      oilHoles: maybe(word('clear', 'blocked')),
-      groove: maybe(word('clean', 'packed')),
-      noseTurns: maybe(word('free', 'rough', 'seized')),
-      hardNose: maybe(word('good', 'worn', 'through')),
-      tipPlay: maybe(word('none', 'slight', 'loose')),
-      straightEdge: maybe(word('gap-stays', 'gap-closes', 'passes-beyond')),
-    }),
-  ),
-  edges: maybe(fc.record({ A: edge, B: edge })),
-});
-
-const chain = fc.record({
-  stamp: maybe(word('', '.325 .050', '3/8LP', '.404 .063')),
-  span: maybe(fc.record({ rivets: fc.integer({ min: 2, max: 20 }), length: mm(6, 200) })),
-  chassis: maybe(word('small', 'large')),
-  driveLinkThickness: maybe(mm(1, 1.8)),
-  driveLinks: maybe(fc.array(fc.integer({ min: 50, max: 53 }), { maxLength: 4 })),
-  cutters: maybe(fc.integer({ min: 20, max: 40 })),
-  sequence: maybe(word('full-complement', 'semi-skip', 'full-skip')),
-  tang: maybe(mm(3, 7)),
-  kerf: maybe(mm(5, 9)),
-  tipHeight: maybe(mm(8, 13)),
-  cuttersLeft: maybe(fc.array(mm(3, 9), { maxLength: 3 })),
-  cuttersRight: maybe(fc.array(mm(3, 9), { maxLength: 3 })),
-  damage: maybe(
-    fc.array(fc.record({ side: word('left', 'right'), cutter: fc.integer({ min: 1, max: 5 }), setBack: mm(0, 2) }), {
-      maxLength: 2,
-    }),
-  ),
-  pushPull: maybe(fc.record({ joints: fc.integer({ min: 20, max: 60 }), closed: mm(300, 500), pulled: mm(300, 520) })),
-  checks: maybe(
-    fc.record({
-      crack: maybe(word('no', 'yes', 'unsure')),
-      strapBurrs: maybe(word('none', 'light', 'heavy')),
-      burredTangs: maybe(fc.integer({ min: 0, max: 9 })),
-      tightJoints: maybe(fc.integer({ min: 0, max: 3 })),
-    }),
-  ),
-  kickbackClass: maybe(word('low-kickback', 'standard')),
-});
-
-const driveSprocket = fc.record({
-  pitch: maybe(word('325', '38', '38lp', '3/8')),
-  wear: maybe(mm(0, 1)),
-  chainsRun: maybe(fc.integer({ min: 0, max: 4 })),
-  turns: maybe(word('free', 'rough', 'seized')),
-});
-
 /** Any half-finished bench sheet a bench could produce. */
-export const anySheet: fc.Arbitrary<WrittenBenchSheet> = fc
-  .record({
-    job: maybe(
-      fc.record({ operatorTrained: maybe(fc.boolean()), turnOver: maybe(word('never', 'sometimes', 'every-chain')) }),
-    ),
-    saw: maybe(fc.record({ mount: maybe(word('M1', 'M2')) })),
-    bar: maybe(bar),
-    chain: maybe(chain),
-    driveSprocket: maybe(driveSprocket),
-  })
-  .map((parts) => tidy({ format: 'serrata-bench-sheet', version: 1, ...parts }) as WrittenBenchSheet);
+export const anySheet: fc.Arbitrary<WrittenBenchSheet> = writtenAt(SHEET).map(
+  (parts) => tidy({ format: 'serrata-bench-sheet', version: 1, ...(parts as object) }) as WrittenBenchSheet,
+);
 
-/** The same sheet seen in a mirror: near for far on every station. */
+const OTHER: Readonly<Record<string, string>> = {
+  near: 'far',
+  far: 'near',
+  burrNear: 'burrFar',
+  burrFar: 'burrNear',
+  chipNear: 'chipFar',
+  chipFar: 'chipNear',
+  'near-high': 'far-high',
+  'far-high': 'near-high',
+};
+
+const swapped = (value: unknown): unknown => {
+  if (typeof value === 'string') return OTHER[value] ?? value;
+  if (Array.isArray(value)) return value.map(swapped);
+  if (typeof value !== 'object' || value === null) return value;
+  return Object.fromEntries(Object.entries(value).map(([key, each]) => [OTHER[key] ?? key, swapped(each)]));
+};
+
+/** The same sheet seen in a mirror: near for far on every station, whatever is said of it. */
 export function mirrored(written: WrittenBenchSheet): WrittenBenchSheet {
   const copy = structuredClone(written);
-  for (const edge of [copy.bar?.edges?.A, copy.bar?.edges?.B]) {
-    for (const station of edge?.stations ?? []) {
-      const { near, far } = station;
-      delete station.near;
-      delete station.far;
-      if (far !== undefined) station.near = far;
-      if (near !== undefined) station.far = near;
-    }
-  }
+  if (copy.bar?.edges) copy.bar.edges = swapped(copy.bar.edges) as NonNullable<typeof copy.bar.edges>;
   return copy;
 }
