@@ -6,6 +6,18 @@ import react from '@astrojs/react';
 import tailwindcss from '@tailwindcss/vite';
 import { defineConfig } from 'astro/config';
 
+/**
+ * Some packages are built so that every function keeps its name, by a call that nothing can be taken out behind. Said to be without effect, what is not used goes, and
+ * the names with it.
+ */
+const withoutNames = {
+  name: 'without-names',
+  transform: (code, id) =>
+    id.includes('/node_modules/') && code.includes('__name(')
+      ? { code: code.replace(/^(\s*)__name\(/gm, '$1/* @__PURE__ */ __name('), map: null }
+      : null,
+};
+
 export default defineConfig({
   output: 'server',
   adapter: node({ mode: 'standalone' }),
@@ -28,7 +40,7 @@ export default defineConfig({
   },
   server: { host: '127.0.0.1' },
   vite: {
-    plugins: [tailwindcss()],
+    plugins: [tailwindcss(), withoutNames],
     build: {
       assetsInlineLimit: 0,
       // Views are fetched ahead while nothing else is to do: what lists their parts for the browser would weigh more than it gains.

@@ -1,5 +1,4 @@
-import type { RefObject } from 'react';
-import { drawingAsPng, drawingAsSvg, save } from './export';
+import { useState, type RefObject } from 'react';
 
 interface ExportDrawingProps {
   readonly of: RefObject<HTMLElement | null>;
@@ -10,10 +9,18 @@ interface ExportDrawingProps {
 
 /** Gives a drawing out as SVG or PNG, in the colours of the bench it stands on. */
 export function ExportDrawing({ of, name, label }: ExportDrawingProps) {
+  const [failed, setFailed] = useState(false);
   const give = async (kind: 'svg' | 'png') => {
     const svg = of.current?.querySelector('svg');
     if (!svg) return;
-    save(kind === 'svg' ? drawingAsSvg(svg) : await drawingAsPng(svg), `${name}.${kind}`);
+    try {
+      // Fetched when a drawing is asked for: most never are.
+      const { drawingAsPng, drawingAsSvg, save } = await import('./export');
+      save(kind === 'svg' ? drawingAsSvg(svg) : await drawingAsPng(svg), `${name}.${kind}`);
+      setFailed(false);
+    } catch {
+      setFailed(true);
+    }
   };
   return (
     <p className="no-print text-right text-sm text-ink-soft">
@@ -24,6 +31,11 @@ export function ExportDrawing({ of, name, label }: ExportDrawingProps) {
           <span className="sr-only"> of {name}</span>
         </button>
       ))}
+      {failed && (
+        <span role="alert" className="block font-semibold text-oxide">
+          The drawing could not be given out. Try again when the server can be reached.
+        </span>
+      )}
     </p>
   );
 }

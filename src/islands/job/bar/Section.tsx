@@ -2,52 +2,17 @@ import { useRef, useState } from 'react';
 import { estimate, type LengthReading } from '../../../core/quantity';
 import { CrossSection } from '../../../ui/drawings/CrossSection';
 import { useFrame } from '../../frame/frame-context';
-import { UNNAMED } from '../../frame/preferences';
 import { ExportDrawing } from './ExportDrawing';
-import { ChoiceField } from '../parts/ChoiceField';
-import { EntryField } from '../parts/EntryField';
-import { useJob, useJobStore } from '../store/JobContext';
+import { later } from '../later';
+import { useJob } from '../store/JobContext';
 import { useTarget } from '../target';
-import { sectionAt, type Edge, type StationRow } from './stations';
+import { FINER, sectionAt, type Edge, type StationRow } from './stations';
+
+/** Fetched when they are asked for: most stations do without. */
+const { View: FinerFields } = await later(() => import('./FinerFields').then((there) => there.FinerFields));
 
 const value = (reading: LengthReading | undefined): number | null =>
   reading ? (estimate(reading)?.value ?? null) : null;
-
-/** What only the finer readings show of a station. */
-const FINER = [
-  'deep',
-  'deepAt',
-  'burrNear',
-  'burrFar',
-  'marker',
-  'square',
-  'chipNear.length',
-  'chipNear.depth',
-  'chipFar.length',
-  'chipFar.depth',
-] as const;
-
-/** Every place of a station that can hold a reading. */
-const FIELDS = ['near', 'far', 'mouth', ...FINER, 'leaveLow', 'after.near', 'after.far', 'after.mouth', 'at'] as const;
-
-/** Takes a station off the sheet: its readings are withdrawn one by one, and stay in the log. */
-function RemoveStation({ row }: { row: StationRow }) {
-  const { snapshot } = useJob();
-  const store = useJobStore();
-  const { unit, who } = useFrame();
-  if (row.planned && row.index === null) return null;
-  const remove = () => {
-    for (const field of FIELDS) {
-      const path = `${row.path}.${field}`;
-      if ((snapshot.standing.get(path)?.text ?? '') !== '') store.set(path, '', unit, who || UNNAMED);
-    }
-  };
-  return (
-    <button type="button" className="quiet" onClick={remove}>
-      Take this station off
-    </button>
-  );
-}
 
 /** The cross-section at the chosen station, with its figures and its finer readings. */
 export function Section({ edge, row, number }: { edge: Edge; row: StationRow; number: number }) {
@@ -129,37 +94,7 @@ function FinerReadings({ row }: { row: StationRow }) {
       <summary className="flex min-h-11 items-center text-sm font-semibold text-pine">
         Finer readings: width, square, burrs, chips
       </summary>
-      {open && (
-        <div className="grid gap-3 pb-3">
-          <div className="grid grid-cols-2 gap-3">
-            <EntryField path={`${row.path}.deep`} label="Width lower down" suffix="unit" />
-            <EntryField path={`${row.path}.deepAt`} label="that far down" suffix="unit" />
-          </div>
-          <ChoiceField path={`${row.path}.burrNear`} legend="Burr, near" />
-          <ChoiceField path={`${row.path}.burrFar`} legend="Burr, far" />
-          <ChoiceField
-            path={`${row.path}.marker`}
-            legend="One marker pass touched"
-            hint="Where ink stays, the rail is low."
-          />
-          <ChoiceField
-            path={`${row.path}.square`}
-            legend="Square on the rails, against the light"
-            hint="Light under it shows the low rail: seen finer than a depth rod."
-          />
-          {(['Near', 'Far'] as const).map((rail) => (
-            <div key={rail} className="grid grid-cols-2 gap-3">
-              <EntryField
-                path={`${row.path}.chip${rail}.length`}
-                label={`Chip, ${rail.toLowerCase()}: long`}
-                suffix="unit"
-              />
-              <EntryField path={`${row.path}.chip${rail}.depth`} label="deep" suffix="unit" />
-            </div>
-          ))}
-          <RemoveStation row={row} />
-        </div>
-      )}
+      {open && <FinerFields row={row} />}
     </details>
   );
 }

@@ -152,3 +152,17 @@ export function sectionAt(
 
 /** The position as it is written into the sheet when a planned station gets its first reading. */
 export const plannedText = (at: number): string => `${mm(at)} mm`;
+
+/** What only the finer readings show of a station. */
+export const FINER = [
+  'deep',
+  'deepAt',
+  'burrNear',
+  'burrFar',
+  'marker',
+  'square',
+  'chipNear.length',
+  'chipNear.depth',
+  'chipFar.length',
+  'chipFar.depth',
+] as const;
