@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { stockPartSchema } from '../core/stock';
+import { STOCK_COLUMNS, stockPartSchema } from '../core/stock';
 
 /** Parts sent at once while a list is taken in. */
 export const IMPORT_BATCH = 200;
@@ -9,6 +9,8 @@ export const importBatchSchema = z.strictObject({
   by: z.string().min(1).max(80),
   name: z.string().trim().min(1).max(160),
   parts: z.array(stockPartSchema).min(1).max(IMPORT_BATCH),
+  /** Columns that the list has: of a part that is there already, what the list does not have stays as it is. All, where it is not said. */
+  columns: z.array(z.enum(STOCK_COLUMNS)).optional(),
 });
 export type ImportBatch = z.infer<typeof importBatchSchema>;
 

@@ -46,6 +46,22 @@ test('a list with bad rows loses nothing: the good are taken in, the bad mended 
   await expect(page.getByText('0 parts', { exact: true })).toBeVisible();
 });
 
+test('a list of prices changes prices and nothing else', async ({ page }) => {
+  const line = page.getByRole('row', { name: /LD-3250-72 / });
+  await page.goto('/stock?q=LD-3250-72');
+  const before = await line.innerText();
+  expect(before).toContain('£17.90');
+  await openList(page, 'Part No;Type;Description;Price\nLD-3250-72;chain;Chain .325 .050 72 links;18,40');
+  await expect(page.getByText('stays').first()).toBeVisible();
+  await page.getByRole('button', { name: 'Take 1 row in' }).click();
+  await expect(page.getByText('1 of 1')).toBeVisible();
+  await page.goto('/stock?q=LD-3250-72');
+  await page.waitForSelector('[data-ready=true]');
+  expect(await line.innerText()).toBe(before.replace('£17.90', '£18.40'));
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText('1 part is as before.')).toBeVisible();
+});
+
 test('a list whose headings say nothing waits for its columns', async ({ page }) => {
   await openList(page, 'a,b,c\nQX-1,chain,Chain of no known heading');
   await expect(page.getByText('Say which heading holds part number, kind and name')).toBeVisible();

@@ -55,6 +55,18 @@ describe('taking in a list', () => {
     await expect(takeInBatch(context, 'i1', batch([part('NEW-3')]))).rejects.toMatchObject({ code: 'undone' });
   });
 
+  it('of prices alone changes prices alone, and undoing puts them back', async () => {
+    const shelf = (await list()).find(({ sku }) => sku === 'LD-3250-72')!;
+    // As a list without further columns reads: everything else is empty.
+    const nothing = { pitch: null, gauge: null, driveLinks: null, kickbackClass: null, quantity: 0, minimum: 0 };
+    const listed = part(shelf.sku, { ...nothing, name: shelf.name, priceCents: 4321 });
+    await takeInBatch(context, 'i3', { ...batch([listed]), columns: ['sku', 'kind', 'name', 'price'] });
+    const now = async () => (await list()).find(({ sku }) => sku === shelf.sku);
+    expect(await now()).toEqual({ ...shelf, priceCents: 4321 });
+    await undoImport(context, 'i3', 'Ines');
+    expect(await now()).toEqual(shelf);
+  });
+
   it('sent twice does no harm, and what was changed since stays when it is undone', async () => {
     await takeInBatch(context, 'i2', batch([part('NEW-1'), part('NEW-2')]));
     await takeInBatch(context, 'i2', batch([part('NEW-1')]));

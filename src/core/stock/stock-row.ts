@@ -181,6 +181,20 @@ export function writeStockRow({ priceCents, ...part }: StockPart): Readonly<Reco
   };
 }
 
+/** What of a part each column holds. */
+const FIELD = Object.fromEntries(
+  STOCK_COLUMNS.map((column) => [column, column === 'price' ? 'priceCents' : column]),
+) as Readonly<Record<StockColumn, keyof StockPart>>;
+
+/**
+ * A part of the shelf with what a list says of it: columns that the list does not have change nothing, so that a list of prices leaves the shelf as it is.
+ * @param columns those that the list has; a cell that is there and empty says that there is nothing
+ */
+export function laidOver(before: StockPart, listed: StockPart, columns: readonly StockColumn[]): StockPart {
+  const said = columns.map((column) => [FIELD[column], listed[FIELD[column]]] as const);
+  return { ...before, ...Object.fromEntries(said) };
+}
+
 /** Other names that lists give to a column. */
 const ALIASES: Readonly<Record<StockColumn, readonly string[]>> = {
   sku: ['part number', 'part no', 'partno', 'number', 'article', 'code', 'item'],

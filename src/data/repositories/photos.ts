@@ -1,4 +1,4 @@
-import { and, asc, eq, isNull } from 'drizzle-orm';
+import { and, asc, eq, isNull, sql } from 'drizzle-orm';
 import { photo } from '../schema';
 import type { Queryable, Transaction } from '../store';
 
@@ -14,13 +14,13 @@ const about = {
   by: photo.by,
 };
 
-/** Pictures of a job that were not taken away, oldest first, without their bytes. */
+/** Pictures of a job that were not taken away, without their bytes, in the order in which they were stored, whatever the clock said. */
 export async function photosOf(db: Queryable, jobId: string): Promise<readonly Omit<PhotoRecord, 'bytes'>[]> {
   return db
     .select(about)
     .from(photo)
     .where(and(eq(photo.jobId, jobId), isNull(photo.takenAwayAt)))
-    .orderBy(asc(photo.at));
+    .orderBy(asc(sql`rowid`));
 }
 
 export async function findPhoto(db: Queryable, id: string): Promise<Pick<PhotoRecord, 'type' | 'bytes'> | null> {

@@ -26,6 +26,8 @@ export interface NewReading extends Entry {
 /** What came of storing a reading. */
 export type Stored =
   | { readonly outcome: 'stored' }
+  /** The id belongs to another reading: nothing was stored. */
+  | { readonly outcome: 'id-taken' }
   /** Somebody else has written there since: theirs is returned and nothing is overwritten. */
   | { readonly outcome: 'conflict'; readonly current: StoredReading };
 
@@ -101,10 +103,14 @@ async function currentAt(tx: Transaction, jobId: string, path: string): Promise<
   return history.at(-1) ?? null;
 }
 
+/** Whether what is sent again is what was stored: the same text at the same place of the same job. */
+const isSame = (stored: Row, { jobId, path, text, unit }: NewReading): boolean =>
+  stored.jobId === jobId && stored.path === path && stored.text === text && stored.unit === unit;
+
 /** Stores one reading, unless it is there already, or what it was based on no longer stands. */
 export async function storeReading(tx: Transaction, next: NewReading): Promise<Stored> {
-  const [again] = await tx.select({ id: reading.id }).from(reading).where(eq(reading.id, next.id)).limit(1);
-  if (again) return { outcome: 'stored' };
+  const [again] = await tx.select().from(reading).where(eq(reading.id, next.id)).limit(1);
+  if (again) return { outcome: isSame(again, next) ? 'stored' : 'id-taken' };
   const current = await currentAt(tx, next.jobId, next.path);
   if (current && current.id !== next.supersedes) return { outcome: 'conflict', current };
   const { id, jobId, path, text, unit, at, by } = next;

@@ -1,4 +1,4 @@
-import { desc, eq } from 'drizzle-orm';
+import { desc, eq, sql } from 'drizzle-orm';
 import { signOff } from '../schema';
 import type { Queryable, Transaction } from '../store';
 
@@ -9,7 +9,7 @@ export async function addSignOff(tx: Transaction, record: SignOffRecord): Promis
   await tx.insert(signOff).values(record);
 }
 
-/** Sign-offs of a job, newest first, without their snapshots. */
+/** Sign-offs of a job, newest first, without their snapshots. They stand in the order in which they were stored, whatever the clock said. */
 export async function signOffsOf(
   db: Queryable,
   jobId: string,
@@ -18,7 +18,7 @@ export async function signOffsOf(
     .select({ id: signOff.id, at: signOff.at, by: signOff.by, upToReading: signOff.upToReading })
     .from(signOff)
     .where(eq(signOff.jobId, jobId))
-    .orderBy(desc(signOff.at));
+    .orderBy(desc(sql`rowid`));
 }
 
 /** One sign-off whole. */

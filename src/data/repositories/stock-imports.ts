@@ -1,5 +1,5 @@
 import { and, count, desc, eq } from 'drizzle-orm';
-import { stockPartSchema, type StockPart } from '../../core/stock';
+import { laidOver, STOCK_COLUMNS, stockPartSchema, type StockColumn, type StockPart } from '../../core/stock';
 import { stockImport, stockImportRow } from '../schema';
 import type { Queryable, Transaction } from '../store';
 import { partsBySku, putPart } from './stock';
@@ -34,8 +34,16 @@ export async function beginImport(
   await tx.insert(stockImport).values(record).onConflictDoNothing();
 }
 
-/** Takes parts in and keeps what stood before. A part that this import already brought keeps its first `before`. */
-export async function importParts(tx: Transaction, importId: string, parts: readonly StockPart[]): Promise<void> {
+/**
+ * Takes parts in and keeps what stood before. A part that this import already brought keeps its first `before`.
+ * @param columns those that the list has: of a part that is there, the others stay as they are
+ */
+export async function importParts(
+  tx: Transaction,
+  importId: string,
+  parts: readonly StockPart[],
+  columns: readonly StockColumn[] = STOCK_COLUMNS,
+): Promise<void> {
   const before = new Map(
     (
       await partsBySku(
@@ -44,10 +52,12 @@ export async function importParts(tx: Transaction, importId: string, parts: read
       )
     ).map((part) => [part.sku, part]),
   );
-  for (const part of parts) {
+  for (const listed of parts) {
+    const there = before.get(listed.sku);
+    const part = there ? laidOver(there, listed, columns) : listed;
     await tx
       .insert(stockImportRow)
-      .values({ importId, sku: part.sku, before: before.get(part.sku) ?? null, after: part })
+      .values({ importId, sku: part.sku, before: there ?? null, after: part })
       .onConflictDoUpdate({ target: [stockImportRow.importId, stockImportRow.sku], set: { after: part } });
     await putPart(tx, part);
   }

@@ -14,7 +14,7 @@ import {
 import type { JobView, PutReadings, PutReadingsReply } from '../../contract';
 import { assessmentDocument } from '../../wording';
 import type { Context } from '../context';
-import { notFound } from '../refusal';
+import { notFound, Refusal } from '../refusal';
 import { rulesInForce, rulesMark, shopView } from './shop';
 import { refreshSummary } from './summary';
 import { turnOversOf } from './turn-overs';
@@ -74,6 +74,13 @@ export async function assessedJob(context: Context, id: string): Promise<Assessm
   return assessmentDocument(assess(sheet, limits, codes, schools));
 }
 
+/** Acknowledged means stored: an id that another reading has is never answered as if this one were. */
+const ID_TAKEN = new Refusal(
+  409,
+  'id-taken',
+  'This reading came under the id of another one and was not stored. Open the job again and type it once more.',
+);
+
 /** Stores readings and brings the job's summary up to date. Conflicts are returned, not overwritten. */
 export async function putReadings(
   context: Context,
@@ -87,6 +94,7 @@ export async function putReadings(
     const results: PutReadingsReply['results'] = [];
     for (const next of readings) {
       const stored = await storeReading(tx, { ...next, jobId, at, by });
+      if (stored.outcome === 'id-taken') throw ID_TAKEN;
       if (stored.outcome === 'stored') results.push({ outcome: 'stored', id: next.id });
       else results.push({ outcome: 'conflict', id: next.id, current: message(stored.current) });
     }

@@ -1,6 +1,7 @@
 import { assess } from '../../core/assess';
 import { sheetFromEntries } from '../../core/sheet';
-import { addSignOff, currentReadings, lastReading, setState, signOffsOf } from '../../data/repositories';
+import { addSignOff, currentReadings, findJob, lastReading, setState, signOffsOf } from '../../data/repositories';
+import type { Transaction } from '../../data/store';
 import type { JobView } from '../../contract';
 import { assessmentDocument } from '../../wording';
 import type { Context } from '../context';
@@ -32,6 +33,7 @@ export async function signOff(
         'read-again',
         'Readings have come in since this verdict was shown: look at it again, then sign off.',
       );
+    await refuseSecond(tx, jobId, upToReading);
     const entries = await currentReadings(tx, [jobId]);
     const { sheet, written } = sheetFromEntries(entries);
     const assessment = assessmentDocument(assess(sheet, rules.limits, rules.codes, rules.schools));
@@ -50,6 +52,13 @@ export async function signOff(
     await refreshSummary(tx, jobId, rules, true);
   });
   return signOffsOf(context.store.db, jobId);
+}
+
+/** Of several who sign the same off at once, the first has signed; the others are told. */
+async function refuseSecond(tx: Transaction, jobId: string, upToReading: number): Promise<void> {
+  const [job, [latest]] = [await findJob(tx, jobId), await signOffsOf(tx, jobId)];
+  if (job?.state === 'signed-off' && latest?.upToReading === upToReading)
+    throw new Refusal(409, 'signed-already', `${latest.by} has signed this off already.`);
 }
 
 /** Opens a signed-off job again; what was signed stays on record. */

@@ -19,14 +19,14 @@ import { writeStockCsv } from '../stock-csv';
 export async function takeInBatch(
   context: Context,
   importId: string,
-  { by, name, parts }: ImportBatch,
+  { by, name, parts, columns }: ImportBatch,
 ): Promise<{ taken: number }> {
   const at = context.now().toISOString();
   await context.store.write(async (tx) => {
     const before = await findImport(tx, importId);
     if (before?.undoneAt) throw new Refusal(409, 'undone', 'This import was undone: begin a new one.');
     await beginImport(tx, { id: importId, name, at, by });
-    await importParts(tx, importId, parts);
+    await importParts(tx, importId, parts, columns);
   });
   return { taken: parts.length };
 }

@@ -110,8 +110,8 @@ const PREVIEW_COLUMNS: readonly StockColumn[] = [
   'price',
 ];
 
-/** The first rows as they will stand on the shelf. */
-function Preview({ takeIn: { good } }: { takeIn: TakeIn }) {
+/** The first rows as they will stand on the shelf; what the list does not have stays there as it is. */
+function Preview({ takeIn: { good, columns } }: { takeIn: TakeIn }) {
   if (good.length === 0) return null;
   return (
     <div className="mt-4 overflow-x-auto">
@@ -134,13 +134,16 @@ function Preview({ takeIn: { good } }: { takeIn: TakeIn }) {
             <tr key={line} className="border-b border-line">
               {PREVIEW_COLUMNS.map((column) => (
                 <td key={column} className="px-2 py-1">
-                  {row[column]}
+                  {columns?.[column] === null ? <span className="text-ink-soft">stays</span> : row[column]}
                 </td>
               ))}
             </tr>
           ))}
         </tbody>
       </table>
+      <p className="mt-1 text-sm text-ink-soft">
+        “Stays”: the list has no such column, so a part that is on the shelf already keeps what it has.
+      </p>
     </div>
   );
 }

@@ -1,6 +1,6 @@
 import { useCallback, useMemo, useState } from 'react';
 import { IMPORT_BATCH } from '../../../contract';
-import type { StockColumn, StockPart } from '../../../core/stock';
+import { STOCK_COLUMNS, type StockColumn, type StockPart } from '../../../core/stock';
 import { api, failure } from '../../frame/api';
 import { proposed, readRows, type Columns, type Mended, type RawList, type ReadRow } from './list-state';
 
@@ -49,7 +49,8 @@ export function useTakeIn(by: string) {
 
   /** Sends what is good in batches; what is bad stays on the screen. A batch that fails stops it, and it can go on. */
   const takeIn = async () => {
-    if (!list) return;
+    if (!list || !columns) return;
+    const has = STOCK_COLUMNS.filter((column) => columns[column] !== null);
     const id = progress?.id ?? crypto.randomUUID();
     const of = good.length;
     let sent = 0;
@@ -58,7 +59,7 @@ export function useTakeIn(by: string) {
       const batch: readonly ReadRow[] = good.slice(i, i + IMPORT_BATCH);
       const parts = batch.flatMap(({ part }): StockPart[] => (part ? [part] : []));
       try {
-        await api.post(`/api/stock/imports/${id}`, { by, name: list.name, parts });
+        await api.post(`/api/stock/imports/${id}`, { by, name: list.name, parts, columns: has });
       } catch (error) {
         const why = failure(error, 'The server cannot be reached.');
         setProgress({ id, taken: sent, of, state: 'stopped', trouble: why });
