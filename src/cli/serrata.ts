@@ -7,6 +7,7 @@ import { readSheetText } from '../core/sheet';
 import { limitsFrom, linesFrom, sheetFrom, stockFrom, Unreadable } from './documents';
 import { jsonSchema, SCHEMA_NAMES, type SchemaName } from './schemas';
 import { assessmentText } from './text';
+import { backup, BackupRefused, restore } from '../server/use-cases/backup';
 
 /** Exit code for input that cannot be read. */
 const UNREADABLE = 2;
@@ -75,6 +76,22 @@ function program(print: (text: string) => unknown): Command {
     .description('Print the limits with where they come from.')
     .option('--limits <file>', 'lay these changes over the defaults first')
     .action((options: { limits?: string }) => void print(json(limitsFile(limitsFrom(options.limits)))));
+  command
+    .command('backup')
+    .description('Save the whole store into one file, while it is in use.')
+    .argument('<file>', 'a file that is not there yet')
+    .action(async (file: string) => {
+      await backup(file);
+      await print(`${file} holds the whole store, and was found whole.\n`);
+    });
+  command
+    .command('restore')
+    .description('Put a backup in the place of the store. Serrata must be stopped.')
+    .argument('<file>', 'a file that a backup made')
+    .action(async (file: string) => {
+      const kept = await restore(file, new Date());
+      await print(`The store is what ${file} holds.${kept ? ` What stood there is kept as ${kept}.` : ''}\n`);
+    });
   return command;
 }
 
@@ -94,6 +111,10 @@ export async function run(
   } catch (error) {
     if (error instanceof Unreadable) {
       complain(`${error.lines.join('\n')}\n`);
+      return UNREADABLE;
+    }
+    if (error instanceof BackupRefused) {
+      complain(`${error.message}\n`);
       return UNREADABLE;
     }
     if (error instanceof CommanderError) return error.exitCode === 0 ? 0 : UNREADABLE;

@@ -6,9 +6,9 @@ import { migrate } from 'drizzle-orm/libsql/migrator';
 import type { Store } from './store';
 
 /** Migrations are found beside this module, wherever the process was started. */
-const FOLDER = fileURLToPath(new URL('../../src/data/migrations', import.meta.url));
+export const MIGRATIONS = fileURLToPath(new URL('../../src/data/migrations', import.meta.url));
 
-interface Journal {
+export interface Journal {
   readonly entries: readonly { readonly tag: string; readonly when: number }[];
 }
 
@@ -26,7 +26,7 @@ export class EditedMigration extends Error {
  * @param folder where the migrations lie; another one only in tests
  * @throws EditedMigration before anything is applied
  */
-export async function migrateStore({ db }: Store, folder = FOLDER): Promise<void> {
+export async function migrateStore({ db }: Store, folder = MIGRATIONS): Promise<void> {
   await db.run(sql`PRAGMA journal_mode = WAL`).catch(() => undefined);
   await refuseEdited(db, folder);
   await migrate(db, { migrationsFolder: folder });

@@ -21,6 +21,8 @@ export interface Store {
    * process in this driver. Await nothing slow inside.
    */
   readonly write: <T>(work: (tx: Transaction) => Promise<T>) => Promise<T>;
+  /** Folds the log into the file, so that the file alone is the store. */
+  readonly fold: () => Promise<void>;
   readonly close: () => void;
 }
 
@@ -43,6 +45,7 @@ export function openStore(url = storeUrl(), authToken = process.env.SERRATA_DB_T
       tail = mine.catch(() => undefined);
       return mine;
     },
+    fold: async () => void (await client.execute('PRAGMA wal_checkpoint(TRUNCATE)')),
     close: () => client.close(),
   };
 }

@@ -16,3 +16,4 @@ export { caliperCommand, caliperStream } from './simulated/caliper';
 export * from './use-cases/supplier';
 export * from './use-cases/codes';
 export * from './use-cases/photos';
+export { backupToSend } from './use-cases/backup';

@@ -7,6 +7,7 @@ import { context } from './context';
 import { loadDemo } from './demo';
 import { atTheDoor, shopNames } from './http/door';
 import { SAFETY_HEADERS, type Turned } from './http/guard';
+import { backup, BACKUP_ARGUMENT } from './use-cases/backup';
 
 /** Addresses that only this machine can reach. */
 const LOOPBACK = new Set(['127.0.0.1', '::1', 'localhost']);
@@ -62,6 +63,8 @@ function turnedAway(response: ServerResponse, { status, code, message }: Turned)
 
 /** Starts Serrata: the store first, then the door. */
 export async function main(): Promise<void> {
+  const asked = process.argv.indexOf(BACKUP_ARGUMENT);
+  if (asked !== -1) return backup(process.argv[asked + 1]!);
   const { host, port, fixed } = address();
   const shared = context();
   await migrateStore(shared.store);
@@ -88,10 +91,11 @@ export async function main(): Promise<void> {
   process.env.SERRATA_SUPPLIER ??= `http://${host === '::1' ? '[::1]' : host}:${bound}/simulated/supplier`;
   console.log(`Serrata is open at http://${host === '::1' ? '[::1]' : host}:${bound}/`);
   const stop = () => {
-    server.close(() => {
+    const end = () => {
       shared.store.close();
       process.exit(0);
-    });
+    };
+    server.close(() => void shared.store.fold().then(end, end));
     server.closeIdleConnections();
     setTimeout(() => process.exit(0), 3000).unref();
   };

@@ -30,8 +30,8 @@ export function useSentForm<V extends FieldValues>({ start, send, otherwise }: S
     try {
       await send(given);
     } catch (error) {
-      const said = error instanceof RequestFailed ? (error.reply.problems ?? [error.message]) : null;
-      form.setError('root', { message: said?.join('\n') ?? failure(error, otherwise) });
+      const problems = error instanceof RequestFailed ? (error.reply.problems ?? []) : [];
+      form.setError('root', { message: problems.length > 0 ? problems.join('\n') : failure(error, otherwise) });
     }
   });
   return { ...form, submit: () => void submit() };

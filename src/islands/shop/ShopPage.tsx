@@ -6,6 +6,7 @@ import { limitName, shopDay } from '../../wording';
 import { Frame } from '../frame/Frame';
 import { useFrame } from '../frame/frame-context';
 import { About } from './About';
+import { Backup } from './Backup';
 import { Codes } from './Codes';
 import { LimitRow } from './LimitRow';
 import { SchoolChoices } from './SchoolChoices';
@@ -13,7 +14,14 @@ import { Supplier } from './Supplier';
 import type { Preferences } from '../frame/preferences';
 import { ServerData, useServerData } from '../frame/server-data';
 
-const VIEWS = { limits: 'Limits', about: 'About', codes: 'Codes', schools: 'Schools', supplier: 'Supplier' } as const;
+const VIEWS = {
+  limits: 'Limits',
+  about: 'About',
+  codes: 'Codes',
+  schools: 'Schools',
+  supplier: 'Supplier',
+  backup: 'Backup',
+} as const;
 type View = keyof typeof VIEWS;
 
 interface ShopPageProps {
@@ -54,6 +62,7 @@ function Shop({ view: arrived, preferences, asked }: ShopPageProps) {
           {chosen === 'codes' && <Codes codes={view.codes} />}
           {chosen === 'schools' && <SchoolChoices schools={view.schools} />}
           {chosen === 'supplier' && <Supplier mood={view.supplier} />}
+          {chosen === 'backup' && <Backup />}
         </TabPanel>
       </Tabbed>
     </Frame>

@@ -1,0 +1,63 @@
+import { spawnSync } from 'node:child_process';
+import { copyFileSync, mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join, resolve } from 'node:path';
+import { expect, test } from '@playwright/test';
+import { OwnServer } from './own-server';
+
+const folder = mkdtempSync(join(tmpdir(), 'serrata-backup-test-'));
+const server = new OwnServer(join(folder, 'store.db'));
+test.afterAll(() => server.end('SIGKILL'));
+
+/** The command line on the store of this test. */
+function serrata(...args: string[]) {
+  const { status, stdout, stderr } = spawnSync(resolve('node_modules/.bin/tsx'), ['src/cli/serrata.ts', ...args], {
+    env: { ...process.env, SERRATA_DB: server.store },
+    encoding: 'utf8',
+  });
+  return { status, said: stdout + stderr };
+}
+
+const nowHere = (name: string) =>
+  fetch(`${server.address}/api/people`, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify({ name }),
+  });
+const people = async (): Promise<string> => (await fetch(`${server.address}/`)).text();
+
+test('a shop saves itself with one click, is put back by one command, and a clean stop leaves one whole file', async ({
+  page,
+}) => {
+  await server.open();
+  await nowHere('Before Backup');
+  await page.goto(`${server.address}/shop?view=backup`);
+  await page.waitForSelector('[data-ready=true]');
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'Save a backup' }).click(),
+  ]);
+  expect(download.suggestedFilename()).toMatch(/^serrata-\d{4}-\d\d-\d\d\.db$/);
+  const saved = join(folder, 'saved.db');
+  await download.saveAs(saved);
+  await nowHere('After Backup');
+  expect(serrata('restore', saved)).toMatchObject({ status: 2, said: expect.stringContaining('stop Serrata first') });
+
+  await server.end('SIGTERM');
+  // Nothing is left in a log beside the file: copied alone, it is the whole store.
+  const copy = join(folder, 'copy.db');
+  copyFileSync(server.store, copy);
+  const put = serrata('restore', saved);
+  expect(put).toMatchObject({ status: 0, said: expect.stringContaining('What stood there is kept as') });
+  await server.open();
+  expect(await people()).toContain('Before Backup');
+  expect(await people()).not.toContain('After Backup');
+
+  await server.end('SIGTERM');
+  expect(serrata('restore', copy).status).toBe(0);
+  await server.open();
+  expect(await people()).toContain('After Backup');
+  const again = join(folder, 'by-command.db');
+  expect(serrata('backup', again).status).toBe(0);
+  expect(serrata('backup', again)).toMatchObject({ status: 2, said: expect.stringContaining('is there already') });
+});
