@@ -1,5 +1,6 @@
 /** What is believed from all readings together: profiles along a line, and the least of many. */
 export * from './profile';
+export * from './design';
 export * from './pair';
 export * from './normal-points';
 export * from './dip';
