@@ -8,7 +8,7 @@ import type { JobView } from './views';
 const reading: fc.Arbitrary<StoredReadingMessage> = fc.record({
   seq: fc.nat(),
   id: fc.uuid(),
-  path: fc.constantFrom('job.complaint', 'bar.edges.A.stations.0.near'),
+  path: fc.constantFrom('job.complaint', 'bar.edges.A.stations.0.near', 'no place\tof\nours\\t'),
   text: fc.string({ unit: fc.constantFrom('a', '\\', 't', 'n', '\t', '\n', '\r', '"', '<', 'é', ' ') }),
   unit: fc.constantFrom('mm', 'in'),
   instrument: fc.constantFrom(null, ...INSTRUMENT_IDS),

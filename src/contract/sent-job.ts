@@ -17,7 +17,7 @@ const unescape = (text: string): string =>
   text.replace(/\\[\\tnr]/g, (found) => WRITTEN[found as keyof typeof WRITTEN]);
 
 function line({ seq, id, path, text, unit, instrument, at, by }: StoredReadingMessage): string {
-  return [String(seq), id, path, escape(text), unit, instrument ?? '', at, escape(by)].join('\t');
+  return [String(seq), id, escape(path), escape(text), unit, instrument ?? '', at, escape(by)].join('\t');
 }
 
 function reading(written: string): StoredReadingMessage {
@@ -25,7 +25,7 @@ function reading(written: string): StoredReadingMessage {
   return {
     seq: Number(seq),
     id: id!,
-    path: path!,
+    path: unescape(path!),
     text: unescape(text!),
     unit: unit === 'in' ? 'in' : 'mm',
     instrument: INSTRUMENT_IDS.find((tool) => tool === instrument) ?? null,

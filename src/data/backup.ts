@@ -83,6 +83,8 @@ export async function restoreStore(url: string, file: string, stamp: string): Pr
   try {
     await mustBeWhole(half);
     if (!existsSync(store)) {
+      // A log whose file is gone would be read into the one that takes its place.
+      for (const left of ['-wal', '-shm']) rmSync(`${store}${left}`, { force: true });
       renameSync(half, store);
       return null;
     }

@@ -35,9 +35,22 @@ test('a shop saves itself with one click, is put back by one command, and a clea
   await page.waitForSelector('[data-ready=true]');
   const [download] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('link', { name: 'Save a backup' }).click(),
+    page.getByRole('button', { name: 'Save a backup' }).click(),
   ]);
   expect(download.suggestedFilename()).toMatch(/^serrata-\d{4}-\d\d-\d\d\.db$/);
+  await expect(page.getByText('is whole, and on its way')).toBeVisible();
+  const foreign = {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json', Origin: 'http://elsewhere.example' },
+    body: '{}',
+  };
+  expect((await fetch(`${server.address}/api/backup`, foreign)).status).toBe(403);
+  // No room to write in: it is said, and nothing is downloaded.
+  await page.route('**/api/backup', (route) =>
+    route.fulfill({ status: 503, json: { code: 'not-saved', message: 'The backup could not be made. No space.' } }),
+  );
+  await page.getByRole('button', { name: 'Save a backup' }).click();
+  await expect(page.getByRole('alert')).toContainText('The backup could not be made. No space.');
   const saved = join(folder, 'saved.db');
   await download.saveAs(saved);
   await nowHere('After Backup');

@@ -22,7 +22,11 @@ for (const bench of ['light', 'dark'] as const) {
       '/stock',
       '/stock?q=nothing-of-the-kind',
       '/shop',
+      '/shop?view=about',
       '/shop?view=codes',
+      '/shop?view=schools',
+      '/shop?view=supplier',
+      '/shop?view=backup',
       '/counter',
       '/nowhere',
     ]) {

@@ -152,6 +152,7 @@ describe('putting a backup back', () => {
     await write('M2');
     await backupStore(url(), file);
     const empty = beside('fresh.db');
+    writeFileSync(`${empty}-wal`, readFileSync(`${context.path}-wal`));
     expect(await restoreStore(`file:${empty}`, file, 'now')).toBeNull();
     expect(await mountIn(empty)).toEqual(['M2']);
   });

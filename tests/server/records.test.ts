@@ -51,6 +51,7 @@ describe('what is acknowledged is stored', () => {
     for (const [job, other] of [
       [second, reading],
       [first, { ...reading, text: 'yes' }],
+      [first, { ...reading, instrument: 'caliper' }],
       [first, { ...reading, path: 'bar.checks.slot', text: 'ok' }],
     ] as const)
       await expect(put(job, other)).rejects.toMatchObject({ status: 409, code: 'id-taken' });

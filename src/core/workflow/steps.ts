@@ -26,9 +26,11 @@ function takeIn({ job }: BenchSheet): Standing {
   return left.length === 0 ? done : open(...left);
 }
 
+const ACTS = READINGS.filter(({ told }) => told.acts);
+
 /** A step of acts to tick off: done when all are, asked for when what it is about was brought. */
 function ticking(sheet: BenchSheet, step: Step): Standing {
-  const acts = READINGS.find(({ told }) => told.acts && told.step === step);
+  const acts = ACTS.find(({ told }) => told.step === step);
   if (acts?.kind.kind !== 'choices') throw new Error(`No rule says how the step ${step} stands.`);
   const [ticked = []] = valuesAt(sheet, acts.id.split('.')) as readonly (readonly string[])[];
   if (acts.kind.options.every((act) => ticked.includes(act))) return done;

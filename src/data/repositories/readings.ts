@@ -103,9 +103,13 @@ async function currentAt(tx: Transaction, jobId: string, path: string): Promise<
   return history.at(-1) ?? null;
 }
 
-/** Whether what is sent again is what was stored: the same text at the same place of the same job. */
-const isSame = (stored: Row, { jobId, path, text, unit }: NewReading): boolean =>
-  stored.jobId === jobId && stored.path === path && stored.text === text && stored.unit === unit;
+/** Whether what is sent again is what was stored: the same text by the same tool at the same place of the same job. */
+const isSame = (stored: Row, { jobId, path, text, unit, instrument: tool }: NewReading): boolean =>
+  stored.jobId === jobId &&
+  stored.path === path &&
+  stored.text === text &&
+  stored.unit === unit &&
+  stored.instrument === (tool ?? null);
 
 /** Stores one reading, unless it is there already, or what it was based on no longer stands. */
 export async function storeReading(tx: Transaction, next: NewReading): Promise<Stored> {

@@ -27,17 +27,25 @@ function requestOf(method: string, body: unknown): RequestInit {
   return { method, headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) };
 }
 
-async function send(method: string, url: string, body?: unknown): Promise<unknown> {
-  const init = requestOf(method, body);
-  const response = await fetch(url, init).catch(() => null);
+async function answered(method: string, url: string, body?: unknown): Promise<Response> {
+  const response = await fetch(url, requestOf(method, body)).catch(() => null);
   if (!response) throw new RequestFailed(0, UNREACHABLE);
+  if (response.ok) return response;
   const reply: unknown = await response.json().catch(() => null);
-  if (!response.ok)
-    throw new RequestFailed(
-      response.status,
-      isErrorReply(reply) ? reply : { code: 'failed', message: `The server answered ${response.status}.` },
-    );
-  return reply;
+  throw new RequestFailed(
+    response.status,
+    isErrorReply(reply) ? reply : { code: 'failed', message: `The server answered ${response.status}.` },
+  );
+}
+
+const send = async (method: string, url: string, body?: unknown): Promise<unknown> =>
+  (await answered(method, url, body)).json().catch(() => null);
+
+/** A file that is made when it is asked for, with the name that it is given. */
+async function made(url: string): Promise<{ readonly blob: Blob; readonly name: string }> {
+  const response = await answered('POST', url, {});
+  const [, name = 'serrata'] = /filename="([^"]+)"/.exec(response.headers.get('Content-Disposition') ?? '') ?? [];
+  return { blob: await response.blob(), name };
 }
 
 function isErrorReply(reply: unknown): reply is ErrorReply {
@@ -50,6 +58,8 @@ export const api = {
   post: <T>(url: string, body: unknown) => send('POST', url, body) as Promise<T>,
   /** Sends bytes as they are. */
   send: <T>(url: string, bytes: Blob) => send('POST', url, bytes) as Promise<T>,
+  /** A file that the server makes. */
+  file: made,
   delete: <T>(url: string) => send('DELETE', url) as Promise<T>,
   put: <T>(url: string, body: unknown) => send('PUT', url, body) as Promise<T>,
 };

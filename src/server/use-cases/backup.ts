@@ -5,6 +5,7 @@ import { join } from 'node:path';
 import { promisify } from 'node:util';
 import { backupStore, BackupRefused, restoreStore } from '../../data/backup';
 import { storeUrl } from '../../data/store';
+import { Refusal } from '../refusal';
 
 export { BackupRefused };
 
@@ -18,11 +19,16 @@ export const restore = (file: string, now: Date): Promise<string | null> =>
 /** The argument by which the server's own file saves the store and ends. */
 export const BACKUP_ARGUMENT = '--backup';
 
+/** True while a backup is being made: one at a time, so that asking often costs the shop nothing. */
+let isMaking = false;
+
 /**
  * A backup to be sent to somebody: made by a process of its own, so that nobody waits for it.
  * @returns the file, and what takes it away again
  */
 export async function backupToSend(): Promise<{ readonly file: string; readonly done: () => void }> {
+  if (isMaking) throw new Refusal(409, 'making', 'A backup is being made already: wait until it is there.');
+  isMaking = true;
   const folder = mkdtempSync(join(tmpdir(), 'serrata-backup-'));
   const done = () => rmSync(folder, { recursive: true, force: true });
   const file = join(folder, 'backup.db');
@@ -31,6 +37,9 @@ export async function backupToSend(): Promise<{ readonly file: string; readonly 
     return { file, done };
   } catch (error) {
     done();
-    throw error;
+    const said = typeof error === 'object' && error && 'stderr' in error ? String(error.stderr).trim() : '';
+    throw new Refusal(503, 'not-saved', `The backup could not be made. ${said}`.trim());
+  } finally {
+    isMaking = false;
   }
 }

@@ -1,4 +1,5 @@
 import { useState, type RefObject } from 'react';
+import { save } from '../../frame/save-file';
 
 interface ExportDrawingProps {
   readonly of: RefObject<HTMLElement | null>;
@@ -15,7 +16,7 @@ export function ExportDrawing({ of, name, label }: ExportDrawingProps) {
     if (!svg) return;
     try {
       // Fetched when a drawing is asked for: most never are.
-      const { drawingAsPng, drawingAsSvg, save } = await import('./export');
+      const { drawingAsPng, drawingAsSvg } = await import('./export');
       save(kind === 'svg' ? drawingAsSvg(svg) : await drawingAsPng(svg), `${name}.${kind}`);
       setFailed(false);
     } catch {
