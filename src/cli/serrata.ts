@@ -7,7 +7,7 @@ import { readSheetText } from '../core/sheet';
 import { limitsFrom, linesFrom, sheetFrom, stockFrom, Unreadable } from './documents';
 import { jsonSchema, SCHEMA_NAMES, type SchemaName } from './schemas';
 import { assessmentText } from './text';
-import { backup, BackupRefused, restore } from '../server/use-cases/backup';
+import { backup, StoreRefused, restore } from '../server/use-cases/backup';
 
 /** Exit code for input that cannot be read. */
 const UNREADABLE = 2;
@@ -113,7 +113,7 @@ export async function run(
       complain(`${error.lines.join('\n')}\n`);
       return UNREADABLE;
     }
-    if (error instanceof BackupRefused) {
+    if (error instanceof StoreRefused) {
       complain(`${error.message}\n`);
       return UNREADABLE;
     }

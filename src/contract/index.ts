@@ -8,3 +8,4 @@ export * from './supplier';
 export * from './views';
 export * from './shop-style';
 export * from './sent-job';
+export * from './backups';

@@ -1,3 +1,4 @@
+import type { BackupView } from './backups';
 import type { Step, Part } from '../core/reading';
 import type { LimitId, Limits } from '../core/limits';
 import type { Schools } from '../core/schools';
@@ -191,6 +192,7 @@ export interface ShopPageView {
     readonly at: string;
     readonly by: string;
   }[];
+  readonly backups: readonly BackupView[];
 }
 
 export interface LearnedCodeView extends LearnedCode {

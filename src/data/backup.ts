@@ -1,46 +1,31 @@
-import { copyFileSync, existsSync, readFileSync, renameSync, rmSync } from 'node:fs';
-import { createClient, type Client } from '@libsql/client';
-import { MIGRATIONS, type Journal } from './migrate';
+import { copyFileSync, existsSync, linkSync, renameSync, rmSync } from 'node:fs';
+import Database from 'libsql';
+import { inspectStore, opened } from './inspect';
+import { storeFile, openStore } from './store';
+import { migrateStore } from './migrate';
 
-/** Why a store cannot be saved or put back: a sentence that says what to do. */
-export class BackupRefused extends Error {}
-
-/** Milliseconds a backup waits for somebody else's write. */
-const WAIT_MS = 10_000;
-
-async function opened<T>(file: string, work: (client: Client) => Promise<T>): Promise<T> {
-  const client = createClient({ url: `file:${file}`, timeout: WAIT_MS });
-  try {
-    return await work(client);
-  } finally {
-    client.close();
-  }
-}
+/** Why a store cannot be opened, saved or put back: a sentence that says what to do. */
+export class StoreRefused extends Error {}
 
 /** The file of a store's address; a store on another machine is saved there. */
-function fileOf(url: string): string {
-  if (!url.startsWith('file:'))
-    throw new BackupRefused('The store is on another machine: save it there, by the means of its server.');
-  return url.slice('file:'.length);
+export function fileOf(url: string): string {
+  const file = storeFile(url);
+  if (file === null)
+    throw new StoreRefused('The store is on another machine: save it there, by the means of its server.');
+  return file;
 }
 
 /**
  * Makes sure that a file is a store, whole, and of a version that this programme knows.
- * @throws BackupRefused with what is wrong with it
+ * @throws StoreRefused with what is wrong with it
  */
 export async function mustBeWhole(file: string): Promise<void> {
-  if (!existsSync(file)) throw new BackupRefused(`There is no file ${file}.`);
-  const found = await opened(file, async (client) => {
-    const whole = await client.execute('PRAGMA integrity_check');
-    const applied = await client.execute('SELECT created_at FROM __drizzle_migrations');
-    await client.execute('SELECT seq FROM reading LIMIT 1');
-    return { isWhole: whole.rows[0]?.[0] === 'ok', applied: applied.rows.map((row) => Number(row[0])) };
-  }).catch(() => null);
-  if (!found) throw new BackupRefused(`${file} is no store of Serrata: choose a file that a backup made.`);
-  if (!found.isWhole) throw new BackupRefused(`${file} is damaged: choose an older backup.`);
-  const { entries } = JSON.parse(readFileSync(`${MIGRATIONS}/meta/_journal.json`, 'utf8')) as Journal;
-  if (found.applied.some((when) => !entries.some((entry) => entry.when === when)))
-    throw new BackupRefused(`${file} was made by a newer version of Serrata: start that one.`);
+  if (!existsSync(file)) throw new StoreRefused(`There is no file ${file}.`);
+  const { state } = await inspectStore(file);
+  if (state === 'new' || state === 'foreign')
+    throw new StoreRefused(`${file} is no store of Serrata: choose a file that a backup made.`);
+  if (state === 'damaged') throw new StoreRefused(`${file} is damaged: choose an older backup.`);
+  if (state === 'newer') throw new StoreRefused(`${file} was made by a newer version of Serrata: start that one.`);
 }
 
 /**
@@ -50,8 +35,8 @@ export async function mustBeWhole(file: string): Promise<void> {
  */
 export async function backupStore(url: string, file: string): Promise<void> {
   const store = fileOf(url);
-  if (!existsSync(store)) throw new BackupRefused(`There is no store at ${store}.`);
-  if (existsSync(file)) throw new BackupRefused(`${file} is there already: give the backup another name.`);
+  if (!existsSync(store)) throw new StoreRefused(`There is no store at ${store}.`);
+  if (existsSync(file)) throw new StoreRefused(`${file} is there already: give the backup another name.`);
   const half = `${file}.part`;
   rmSync(half, { force: true });
   try {
@@ -63,37 +48,96 @@ export async function backupStore(url: string, file: string): Promise<void> {
   }
 }
 
-/** Nobody has the store open: only then does it leave its log behind. */
-async function mustBeFree(store: string): Promise<void> {
-  const mode = await opened(store, (client) => client.execute('PRAGMA journal_mode = DELETE')).catch(() => null);
-  if (mode?.rows[0]?.[0] !== 'delete')
-    throw new BackupRefused('The store is in use: stop Serrata first, then put the backup back.');
+/** Files that the engine keeps beside a store. */
+const BESIDE = ['-wal', '-shm'];
+
+function removeStore(file: string): void {
+  for (const ending of ['', ...BESIDE]) rmSync(`${file}${ending}`, { force: true });
 }
 
 /**
- * Puts a backup in the place of the store, which must not be in use. What stood there is kept beside it.
+ * Makes a copy of a backup ready to take a store's place: tried, and brought up to this version.
+ * @throws StoreRefused with what is wrong with it
+ */
+export async function readyToRestore(backup: string, ready: string): Promise<void> {
+  await mustBeWhole(backup);
+  removeStore(ready);
+  try {
+    copyFileSync(backup, ready);
+    const store = openStore(`file:${ready}`);
+    try {
+      await migrateStore(store);
+      await store.fold();
+    } finally {
+      store.close();
+    }
+    for (const ending of BESIDE) rmSync(`${ready}${ending}`, { force: true });
+    await mustBeWhole(ready);
+  } catch (error) {
+    removeStore(ready);
+    throw error;
+  }
+}
+
+/** Nobody has the store open: only then does it leave its log behind. */
+function mustBeFree(store: string): void {
+  let modes: unknown[] = [];
+  try {
+    const held = new Database(store, { timeout: 0 });
+    try {
+      modes = held.prepare('PRAGMA journal_mode = DELETE').raw().all();
+    } finally {
+      held.close();
+    }
+  } catch {
+    // Held so fast that it cannot even be asked.
+  }
+  if (String(modes[0]) !== 'delete')
+    throw new StoreRefused(
+      'The store is in use: stop Serrata and whatever else has it open, then put the backup back.',
+    );
+}
+
+/** Keeps a file under a second name: what stands under the first may then be replaced in one go. */
+function keepAs(file: string, kept: string): void {
+  try {
+    linkSync(file, kept);
+  } catch {
+    // A disk that knows no second names.
+    copyFileSync(file, kept);
+  }
+}
+
+/**
+ * Puts what was made ready in the place of the store. At every moment there is a whole store in its place: the one that stood there, or this one. What stood there is
+ * kept beside it.
  * @param stamp added to the name of what stood there
  * @returns where what stood there is kept; null where there was nothing
  */
-export async function restoreStore(url: string, file: string, stamp: string): Promise<string | null> {
+export function swapStore(store: string, ready: string, stamp: string): string | null {
+  const kept = `${store}.before-${stamp}`;
+  const isThere = existsSync(store);
+  if (isThere) {
+    mustBeFree(store);
+    keepAs(store, kept);
+  }
+  // A log whose file is gone would be read into the one that takes its place.
+  for (const ending of BESIDE) rmSync(`${store}${ending}`, { force: true });
+  renameSync(ready, store);
+  return isThere ? kept : null;
+}
+
+/**
+ * Puts a backup in the place of a store that no other process has open.
+ * @returns where what stood there is kept; null where there was nothing
+ */
+export async function restoreStore(url: string, backup: string, stamp: string): Promise<string | null> {
   const store = fileOf(url);
-  await mustBeWhole(file);
-  const half = `${store}.part`;
-  copyFileSync(file, half);
+  const ready = `${store}.ready`;
+  await readyToRestore(backup, ready);
   try {
-    await mustBeWhole(half);
-    if (!existsSync(store)) {
-      // A log whose file is gone would be read into the one that takes its place.
-      for (const left of ['-wal', '-shm']) rmSync(`${store}${left}`, { force: true });
-      renameSync(half, store);
-      return null;
-    }
-    await mustBeFree(store);
-    const kept = `${store}.before-${stamp}`;
-    renameSync(store, kept);
-    renameSync(half, store);
-    return kept;
+    return swapStore(store, ready, stamp);
   } finally {
-    rmSync(half, { force: true });
+    removeStore(ready);
   }
 }

@@ -1,16 +1,10 @@
 import { createHash } from 'node:crypto';
 import { readFileSync } from 'node:fs';
-import { fileURLToPath } from 'node:url';
 import { sql } from 'drizzle-orm';
 import { migrate } from 'drizzle-orm/libsql/migrator';
+import { MIGRATIONS } from './folders';
+import { journal } from './inspect';
 import type { Store } from './store';
-
-/** Migrations are found beside this module, wherever the process was started. */
-export const MIGRATIONS = fileURLToPath(new URL('../../src/data/migrations', import.meta.url));
-
-export interface Journal {
-  readonly entries: readonly { readonly tag: string; readonly when: number }[];
-}
 
 /** Thrown when a migration that was already applied has been edited since: the store and the code no longer agree. */
 export class EditedMigration extends Error {
@@ -21,25 +15,39 @@ export class EditedMigration extends Error {
   }
 }
 
+interface Applied {
+  readonly hash: string;
+  readonly created_at: number;
+}
+
 /**
  * Brings the store up to date. Write-ahead logging is set here because it stays in the file.
  * @param folder where the migrations lie; another one only in tests
+ * @param save keeps a copy of a store that is about to be changed
  * @throws EditedMigration before anything is applied
  */
-export async function migrateStore({ db }: Store, folder = MIGRATIONS): Promise<void> {
+export async function migrateStore(
+  { db }: Store,
+  folder = MIGRATIONS,
+  save: () => Promise<void> = async () => undefined,
+): Promise<void> {
   await db.run(sql`PRAGMA journal_mode = WAL`).catch(() => undefined);
-  await refuseEdited(db, folder);
+  const applied = await appliedTo(db);
+  refuseEdited(applied, folder);
+  const isBehind = journal(folder).entries.some(
+    ({ when }) => !applied.some((each) => Number(each.created_at) === when),
+  );
+  if (applied.length > 0 && isBehind) await save();
   await migrate(db, { migrationsFolder: folder });
 }
 
-async function refuseEdited(db: Store['db'], folder: string): Promise<void> {
+async function appliedTo(db: Store['db']): Promise<readonly Applied[]> {
   const tables = await db.all(sql`SELECT name FROM sqlite_master WHERE name = '__drizzle_migrations'`);
-  if (tables.length === 0) return;
-  const applied = await db.all<{ hash: string; created_at: number }>(
-    sql`SELECT hash, created_at FROM __drizzle_migrations`,
-  );
-  const journal = JSON.parse(readFileSync(`${folder}/meta/_journal.json`, 'utf8')) as Journal;
-  for (const { tag, when } of journal.entries) {
+  return tables.length === 0 ? [] : db.all<Applied>(sql`SELECT hash, created_at FROM __drizzle_migrations`);
+}
+
+function refuseEdited(applied: readonly Applied[], folder: string): void {
+  for (const { tag, when } of journal(folder).entries) {
     const before = applied.find(({ created_at }) => Number(created_at) === when);
     const hash = createHash('sha256')
       .update(readFileSync(`${folder}/${tag}.sql`, 'utf8'))

@@ -2,10 +2,12 @@ import { mkdirSync } from 'node:fs';
 import { dirname, resolve } from 'node:path';
 import { createClient } from '@libsql/client';
 import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql';
+import { patient } from './patience';
 import * as schema from './schema';
+import { troubleOf } from './trouble';
 
-/** Milliseconds a connection waits for another process's write before it gives up. */
-const BUSY_TIMEOUT_MS = 4000;
+/** Milliseconds the driver itself waits for somebody else's write. It waits with everything standing still, so it hardly does. */
+const DRIVER_WAIT_MS = 20;
 
 export type Database = LibSQLDatabase<typeof schema>;
 /** What a repository may use inside a write. */
@@ -15,12 +17,18 @@ export type Queryable = Database | Transaction;
 
 /** The opened store: queries go straight to `db`, every write goes through `write`. */
 export interface Store {
+  /** Where it is. */
+  readonly url: string;
   readonly db: Database;
   /**
    * Runs a write alone: writes queue up one behind another, because two overlapping write transactions block the whole
    * process in this driver. Await nothing slow inside.
    */
   readonly write: <T>(work: (tx: Transaction) => Promise<T>) => Promise<T>;
+  /** Whether no write is under way or waits. */
+  readonly isIdle: () => boolean;
+  /** Does something to the store's file while no connection of this process is open to it: between two writes, and before anybody looks again. */
+  readonly aside: <T>(work: () => T) => Promise<T>;
   /** Folds the log into the file, so that the file alone is the store. */
   readonly fold: () => Promise<void>;
   readonly close: () => void;
@@ -32,19 +40,52 @@ export function storeUrl(configured = process.env.SERRATA_DB): string {
   return /^[a-z]+:/.test(address) ? address : `file:${resolve(address)}`;
 }
 
+/** The file of a store's address; null for a store on another machine. */
+export const storeFile = (url: string): string | null => (url.startsWith('file:') ? url.slice('file:'.length) : null);
+
 /** Opens the store, making its folder if need be. Migrations are applied separately. */
 export function openStore(url = storeUrl(), authToken = process.env.SERRATA_DB_TOKEN): Store {
-  if (url.startsWith('file:')) mkdirSync(dirname(url.slice('file:'.length)), { recursive: true });
-  const client = createClient({ url, timeout: BUSY_TIMEOUT_MS, ...(authToken ? { authToken } : {}) });
+  const file = storeFile(url);
+  if (file !== null) mkdirSync(dirname(file), { recursive: true });
+  let isWriting = false;
+  const client = patient(
+    createClient({ url, timeout: DRIVER_WAIT_MS, ...(authToken ? { authToken } : {}) }),
+    () => isWriting,
+  );
   const db = drizzle(client, { schema });
   let tail: Promise<unknown> = Promise.resolve();
+  let waiting = 0;
+  const inTurn = <T>(work: () => Promise<T>): Promise<T> => {
+    waiting += 1;
+    const mine = tail.then(work).finally(() => (waiting -= 1));
+    tail = mine.catch(() => undefined);
+    return mine;
+  };
   return {
+    url,
     db,
-    write: (work) => {
-      const mine = tail.then(() => db.transaction(work, { behavior: 'immediate' }));
-      tail = mine.catch(() => undefined);
-      return mine;
-    },
+    write: (work) =>
+      inTurn(async () => {
+        const alone = (tx: Transaction) => {
+          isWriting = true;
+          return work(tx);
+        };
+        try {
+          return await db.transaction(alone, { behavior: 'immediate' });
+        } catch (error) {
+          if (troubleOf(error) === 'held') await client.reconnect();
+          throw error;
+        } finally {
+          isWriting = false;
+        }
+      }),
+    isIdle: () => waiting === 0,
+    aside: (work) =>
+      inTurn(async () => {
+        // The closing is done when the call returns; nobody else runs before the work is done too.
+        void client.reconnect();
+        return work();
+      }),
     fold: async () => void (await client.execute('PRAGMA wal_checkpoint(TRUNCATE)')),
     close: () => client.close(),
   };

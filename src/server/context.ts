@@ -7,10 +7,17 @@ export interface Context {
   readonly newId: () => string;
 }
 
+/** A context of its own, on a store that whoever asked for it closes. */
+export const freshContext = (): Context => ({
+  store: openStore(),
+  now: () => new Date(),
+  newId: () => crypto.randomUUID(),
+});
+
 let shared: Context | null = null;
 
 /** The context of the running server, opened at first use. */
 export function context(): Context {
-  shared ??= { store: openStore(), now: () => new Date(), newId: () => crypto.randomUUID() };
+  shared ??= freshContext();
   return shared;
 }

@@ -1,29 +1,19 @@
-import { existsSync } from 'node:fs';
 import { createServer, type IncomingMessage, type ServerResponse } from 'node:http';
-import { fileURLToPath, pathToFileURL } from 'node:url';
 import compression from 'compression';
-import { migrateStore } from '../data/migrate';
-import { context } from './context';
+import { openForUse } from '../data/opening';
+import { openStore, storeFile, storeUrl } from '../data/store';
+import { builtSite } from './built-site';
+import { freshContext } from './context';
 import { loadDemo } from './demo';
 import { atTheDoor, shopNames } from './http/door';
 import { SAFETY_HEADERS, type Turned } from './http/guard';
-import { backup, BACKUP_ARGUMENT } from './use-cases/backup';
+import { isTooMuch } from './http/pace';
+import { runErrand } from './errands';
+import { keepDaily } from './keep-daily';
 
 /** Addresses that only this machine can reach. */
 const LOOPBACK = new Set(['127.0.0.1', '::1', 'localhost']);
 const USUAL_PORT = 4173;
-
-type Handler = (request: IncomingMessage, response: ServerResponse, next: (error?: unknown) => void) => void;
-
-async function builtHandler(): Promise<Handler> {
-  const entry = fileURLToPath(new URL('../../dist/server/entry.mjs', import.meta.url));
-  if (!existsSync(entry)) throw new Error('The application is not built yet: run npm run build.');
-  process.env.ASTRO_NODE_AUTOSTART = 'disabled';
-  // Without this React renders with its development checks, several times slower.
-  process.env.NODE_ENV ??= 'production';
-  const built = (await import(pathToFileURL(entry).href)) as { handler: Handler };
-  return built.handler;
-}
 
 /** Where to listen. Sign-in does not exist yet, so the door stays closed to the network. */
 function address(): { host: string; port: number; fixed: boolean } {
@@ -56,48 +46,60 @@ function turnedAway(response: ServerResponse, { status, code, message }: Turned)
   response.writeHead(status, {
     'Content-Type': 'application/json; charset=utf-8',
     Connection: 'close',
+    ...(status === 429 ? { 'Retry-After': '10' } : {}),
     ...SAFETY_HEADERS,
   });
   response.end(JSON.stringify({ code, message }));
 }
 
+/** The store is looked through and brought up to date before anybody is let in. What is opened for it is closed again: the pages open their own. */
+async function prepareStore(withDemo: boolean): Promise<void> {
+  const prepared = freshContext();
+  try {
+    await openForUse(prepared.store, prepared.now);
+    if (!withDemo) return;
+    const { loaded } = await loadDemo(prepared);
+    console.log(loaded > 0 ? `Demo data loaded: ${loaded} jobs.` : 'The store has jobs in it: kept as it is.');
+  } finally {
+    prepared.store.close();
+  }
+}
+
+/** Folds the log into the store's file, so that the file alone is the store. */
+async function foldStore(): Promise<void> {
+  const store = openStore();
+  await store.fold();
+  store.close();
+}
+
 /** Starts Serrata: the store first, then the door. */
 export async function main(): Promise<void> {
-  const asked = process.argv.indexOf(BACKUP_ARGUMENT);
-  if (asked !== -1) return backup(process.argv[asked + 1]!);
+  if (await runErrand(process.argv)) return;
   const { host, port, fixed } = address();
-  const shared = context();
-  await migrateStore(shared.store);
-  if (process.argv.includes('--demo')) {
-    const { loaded } = await loadDemo(shared);
-    console.log(loaded > 0 ? `Demo data loaded: ${loaded} jobs.` : 'The store has jobs in it: kept as it is.');
-  }
-  const handler = await builtHandler();
+  await prepareStore(process.argv.includes('--demo'));
+  const site = await builtSite();
   const compress = compression();
   const names = shopNames(process.env.SERRATA_NAMES);
-  const server = createServer((request, response) => {
-    const { method, url, headers } = request;
-    const turned = atTheDoor({ method, url, host: headers.host }, names);
+  const answered = async (request: IncomingMessage, response: ServerResponse): Promise<void> => {
+    const { method, url, headers, socket } = request;
+    const turned = atTheDoor({ method, url, host: headers.host }, names) ?? (await isTooMuch(socket.remoteAddress));
     if (turned) return turnedAway(response, turned);
-    compress(request as Parameters<typeof compress>[0], response as Parameters<typeof compress>[1], () => {
-      handler(request, response, () => {
-        response.statusCode = 404;
-        response.end('Not found');
-      });
-    });
-  });
+    compress(request as Parameters<typeof compress>[0], response as Parameters<typeof compress>[1], () =>
+      site(request, response),
+    );
+  };
+  const server = createServer((request, response) => void answered(request, response));
   const bound = await listen(server, host, port, fixed);
   // The simulated supplier ships with the server and answers at its own address, as a real one would.
   process.env.SERRATA_SUPPLIER ??= `http://${host === '::1' ? '[::1]' : host}:${bound}/simulated/supplier`;
   console.log(`Serrata is open at http://${host === '::1' ? '[::1]' : host}:${bound}/`);
+  const daily = keepDaily(storeFile(storeUrl()));
   const stop = () => {
-    const end = () => {
-      shared.store.close();
-      process.exit(0);
-    };
-    server.close(() => void shared.store.fold().then(end, end));
+    daily.stop();
+    const end = () => process.exit(0);
+    server.close(() => void foldStore().then(end, end));
     server.closeIdleConnections();
-    setTimeout(() => process.exit(0), 3000).unref();
+    setTimeout(end, 3000).unref();
   };
   process.once('SIGTERM', stop);
   process.once('SIGINT', stop);

@@ -54,7 +54,7 @@ test('a shop saves itself with one click, is put back by one command, and a clea
   const saved = join(folder, 'saved.db');
   await download.saveAs(saved);
   await nowHere('After Backup');
-  expect(serrata('restore', saved)).toMatchObject({ status: 2, said: expect.stringContaining('stop Serrata first') });
+  expect(serrata('restore', saved)).toMatchObject({ status: 2, said: expect.stringContaining('stop Serrata') });
 
   await server.end('SIGTERM');
   // Nothing is left in a log beside the file: copied alone, it is the whole store.

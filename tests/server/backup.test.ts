@@ -2,7 +2,7 @@ import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { sql } from 'drizzle-orm';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { backupStore, BackupRefused, mustBeWhole, restoreStore } from '../../src/data/backup';
+import { backupStore, StoreRefused, mustBeWhole, restoreStore } from '../../src/data/backup';
 import { currentReadings } from '../../src/data/repositories';
 import { openStore } from '../../src/data/store';
 import { putReadings } from '../../src/server/use-cases/jobs';
@@ -114,7 +114,7 @@ describe('putting a backup back', () => {
     await write('M2');
     const file = beside('saved.db');
     await backupStore(url(), file);
-    await expect(restoreStore(url(), file, 'now')).rejects.toThrow(/in use: stop Serrata first/);
+    await expect(restoreStore(url(), file, 'now')).rejects.toThrow(/in use: stop Serrata/);
     expect((await currentReadings(context.store.db, [job])).map(({ text }) => text)).toEqual(['M2']);
     expect(existsSync(`${context.path}.before-now`)).toBe(false);
   });
@@ -132,7 +132,7 @@ describe('putting a backup back', () => {
     } else writeFileSync(file, content);
     context.store.close();
     await expect(restoreStore(url(), file, 'now')).rejects.toSatisfy(
-      (error) => error instanceof BackupRefused && says.test(error.message),
+      (error) => error instanceof StoreRefused && says.test(error.message),
     );
     expect(await mountIn(context.path)).toEqual(['M2']);
   });

@@ -6,6 +6,7 @@ import { FrameContext, type FrameValue } from './frame-context';
 import { KeySheet } from './KeySheet';
 import { remember, type Preferences } from './preferences';
 import { FRAME_KEYS, useKeys } from './keys';
+import { StoreTrouble } from './StoreTrouble';
 import { WhereTroubleEnds } from './Trouble';
 
 const never = () => () => undefined;
@@ -72,6 +73,7 @@ export function Frame({ shop: given, preferences, place, under, fixed = false, w
         className={fixed ? 'flex h-dvh flex-col max-md:h-auto max-md:min-h-dvh' : 'flex min-h-dvh flex-col'}
       >
         <Band place={place} onShop={setShop} />
+        <StoreTrouble />
         {under?.(value)}
         <main className={fixed ? 'min-h-0 flex-1' : 'mx-auto w-full max-w-[1240px] flex-1 px-5 py-5'}>
           <WhereTroubleEnds>{children}</WhereTroubleEnds>

@@ -1,5 +1,8 @@
 import type { ErrorReply } from '../../contract';
 
+/** The server asks to be asked later. */
+const TOO_MANY = 429;
+
 /** A request that the server answered with a refusal, or that never reached it. */
 export class RequestFailed extends Error {
   constructor(
@@ -11,7 +14,7 @@ export class RequestFailed extends Error {
 
   /** True when nothing came back at all: worth trying again later. */
   get unreachable(): boolean {
-    return this.status === 0 || this.status >= 500;
+    return this.status === 0 || this.status >= 500 || this.status === TOO_MANY;
   }
 }
 
@@ -27,10 +30,14 @@ function requestOf(method: string, body: unknown): RequestInit {
   return { method, headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) };
 }
 
+/** Told to the page when a request failed on the server's side: what the matter is, is asked then. */
+export const IN_VAIN = 'serrata:in-vain';
+
 async function answered(method: string, url: string, body?: unknown): Promise<Response> {
   const response = await fetch(url, requestOf(method, body)).catch(() => null);
   if (!response) throw new RequestFailed(0, UNREACHABLE);
   if (response.ok) return response;
+  if (response.status >= 500) window.dispatchEvent(new Event(IN_VAIN));
   const reply: unknown = await response.json().catch(() => null);
   throw new RequestFailed(
     response.status,

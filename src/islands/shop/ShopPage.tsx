@@ -6,7 +6,7 @@ import { limitName, shopDay } from '../../wording';
 import { Frame } from '../frame/Frame';
 import { useFrame } from '../frame/frame-context';
 import { About } from './About';
-import { Backup } from './Backup';
+import { Backup } from './backup/Backup';
 import { Codes } from './Codes';
 import { LimitRow } from './LimitRow';
 import { SchoolChoices } from './SchoolChoices';
@@ -62,7 +62,7 @@ function Shop({ view: arrived, preferences, asked }: ShopPageProps) {
           {chosen === 'codes' && <Codes codes={view.codes} />}
           {chosen === 'schools' && <SchoolChoices schools={view.schools} />}
           {chosen === 'supplier' && <Supplier mood={view.supplier} />}
-          {chosen === 'backup' && <Backup />}
+          {chosen === 'backup' && <Backup backups={view.backups} />}
         </TabPanel>
       </Tabbed>
     </Frame>

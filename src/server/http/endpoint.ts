@@ -1,6 +1,9 @@
 import type { z } from 'zod';
 import type { ErrorReply } from '../../contract';
+import { troubleOf } from '../../data/trouble';
+import { storeTrouble } from '../../wording';
 import { isTooDeep } from '../../core/sheet';
+import { troubleSeen } from '../health';
 import { Refusal } from '../refusal';
 
 /** Writes a JSON answer that is never kept by a cache. */
@@ -42,6 +45,11 @@ export async function answer(work: () => Promise<unknown>): Promise<Response> {
       return errorReply(status, problems.length > 0 ? { code, message, problems } : { code, message });
     }
     process.stderr.write(`${error instanceof Error ? (error.stack ?? error.message) : String(error)}\n`);
+    const trouble = troubleOf(error);
+    if (trouble) {
+      troubleSeen(trouble);
+      return errorReply(trouble === 'full' ? 507 : 503, { code: `store-${trouble}`, message: storeTrouble[trouble] });
+    }
     return errorReply(500, {
       code: 'failed',
       message: 'Something went wrong here. What you typed is kept on your side: try again.',

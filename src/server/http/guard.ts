@@ -4,6 +4,9 @@ export const MAX_BODY_BYTES = 1_000_000;
 /** Largest photograph taken, bytes. The browser makes larger ones smaller before it sends them. */
 export const MAX_PHOTO_BYTES = 4_000_000;
 
+/** Largest backup that is brought from elsewhere, bytes. */
+export const MAX_BROUGHT_BYTES = 4_000_000_000;
+
 const SAFE_METHODS = new Set(['GET', 'HEAD', 'OPTIONS']);
 
 /** Why a request is turned away at the door. */
@@ -22,7 +25,7 @@ function ownOrigin(headers: Headers): boolean {
   return URL.canParse(origin) && new URL(origin).host === headers.get('host');
 }
 
-/** What a kind of address takes: everything is JSON but photographs. */
+/** What a kind of address takes: everything is JSON but photographs and backups. */
 const KINDS = {
   json: {
     type: /^application\/json\b/,
@@ -36,7 +39,18 @@ const KINDS = {
     message: 'Send a photograph as PNG or JPEG.',
     most: MAX_PHOTO_BYTES,
   },
+  backup: {
+    type: /^application\/(octet-stream|zip)$/,
+    code: 'not-a-backup',
+    message: 'Send a backup as application/octet-stream.',
+    most: MAX_BROUGHT_BYTES,
+  },
 } as const;
+
+function kindOf(method: string, path: string): keyof typeof KINDS {
+  if (method === 'POST' && /\/photos\/?$/.test(path)) return 'photo';
+  return method === 'POST' && /^\/api\/backups\/bring\/?$/.test(path) ? 'backup' : 'json';
+}
 
 /** Checks origin, type and size of every request that can change something. Null lets it pass. */
 export function turnAway(method: string, headers: Headers, path = '/'): Turned | null {
@@ -45,7 +59,7 @@ export function turnAway(method: string, headers: Headers, path = '/'): Turned |
     return { status: 403, code: 'foreign-origin', message: 'This request comes from another site.' };
   // Takes nothing but an address: there is no body to bound.
   if (method === 'DELETE') return null;
-  const { type, code, message, most } = KINDS[method === 'POST' && /\/photos\/?$/.test(path) ? 'photo' : 'json'];
+  const { type, code, message, most } = KINDS[kindOf(method, path)];
   if (!type.test(headers.get('content-type') ?? '')) return { status: 415, code, message };
   const length = headers.get('content-length');
   if (length === null) return { status: 411, code: 'length-required', message: 'Send the length of the body.' };

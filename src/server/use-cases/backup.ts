@@ -1,45 +1,139 @@
-import { execFile } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-import { promisify } from 'node:util';
-import { backupStore, BackupRefused, restoreStore } from '../../data/backup';
-import { storeUrl } from '../../data/store';
-import { Refusal } from '../refusal';
+import { createWriteStream, mkdtempSync, rmSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+import type { ReadableStream as WebStream } from 'node:stream/web';
+import { backupStore, fileOf, restoreStore, StoreRefused, swapStore } from '../../data/backup';
+import {
+  adoptBackup,
+  backupFile,
+  isDailyDue,
+  listBackups,
+  stampOf,
+  tidyBackups,
+  type BackupKind,
+} from '../../data/backups';
+import { storeFile, storeUrl } from '../../data/store';
+import type { BackupView } from '../../contract';
+import type { Context } from '../context';
+import { ErrandFailed, sent } from '../errands';
+import { MAX_BROUGHT_BYTES } from '../http/guard';
+import { notFound, Refusal } from '../refusal';
 
-export { BackupRefused };
+export { StoreRefused };
 
 /** Saves the store into a file, in use or not. */
 export const backup = (file: string): Promise<void> => backupStore(storeUrl(), file);
 
 /** Puts a backup in the store's place; what stood there is kept under the hour it was. */
 export const restore = (file: string, now: Date): Promise<string | null> =>
-  restoreStore(storeUrl(), file, now.toISOString().replace(/[:.]/g, '-'));
+  restoreStore(storeUrl(), file, stampOf(now));
 
-/** The argument by which the server's own file saves the store and ends. */
-export const BACKUP_ARGUMENT = '--backup';
+/** The backups that are kept, newest first. */
+export function backupsKept({ store }: Context): readonly BackupView[] {
+  const file = storeFile(store.url);
+  return (file === null ? [] : listBackups(file)).map(({ name, kind, at, bytes }) => ({
+    name,
+    kind,
+    at: at.toISOString(),
+    bytes,
+  }));
+}
 
-/** True while a backup is being made: one at a time, so that asking often costs the shop nothing. */
-let isMaking = false;
+/** One at a time, so that asking often costs the shop nothing. */
+let isBusy = false;
 
-/**
- * A backup to be sent to somebody: made by a process of its own, so that nobody waits for it.
- * @returns the file, and what takes it away again
- */
-export async function backupToSend(): Promise<{ readonly file: string; readonly done: () => void }> {
-  if (isMaking) throw new Refusal(409, 'making', 'A backup is being made already: wait until it is there.');
-  isMaking = true;
-  const folder = mkdtempSync(join(tmpdir(), 'serrata-backup-'));
-  const done = () => rmSync(folder, { recursive: true, force: true });
-  const file = join(folder, 'backup.db');
+async function alone<T>(work: () => Promise<T>): Promise<T> {
+  if (isBusy) throw new Refusal(409, 'making', 'A backup is being made or put back already: wait until that is done.');
+  isBusy = true;
   try {
-    await promisify(execFile)(process.execPath, [process.argv[1]!, BACKUP_ARGUMENT, file]);
-    return { file, done };
+    return await work();
   } catch (error) {
-    done();
-    const said = typeof error === 'object' && error && 'stderr' in error ? String(error.stderr).trim() : '';
-    throw new Refusal(503, 'not-saved', `The backup could not be made. ${said}`.trim());
+    if (error instanceof ErrandFailed || error instanceof StoreRefused)
+      throw new Refusal(503, 'not-saved', `It could not be done. ${error.message}`);
+    throw error;
   } finally {
-    isMaking = false;
+    isBusy = false;
   }
+}
+
+/** Makes a backup and keeps it. @returns its file and its name */
+export function makeBackup({ store, now }: Context, kind: BackupKind): Promise<{ file: string; name: string }> {
+  return alone(async () => {
+    const home = fileOf(store.url);
+    const file = backupFile(home, kind, now());
+    await sent('backup', file);
+    tidyBackups(home);
+    return { file, name: listBackups(home).find((each) => each.file === file)?.name ?? '' };
+  });
+}
+
+/** Makes the daily backup where it is due. */
+export async function makeDailyBackup(store: string, now: Date): Promise<void> {
+  if (!isDailyDue(listBackups(store), now)) return;
+  await sent('backup', backupFile(store, 'daily', now));
+  tidyBackups(store);
+}
+
+/** The file of a backup that is kept, by its name. */
+export function keptBackup({ store }: Context, name: string): string {
+  const found = listBackups(fileOf(store.url)).find((each) => each.name === name);
+  if (!found) throw notFound('backup');
+  return found.file;
+}
+
+/** Puts a backup in the store's place while the shop is open: nothing is written meanwhile, and what stood there is kept. */
+export function putBackupBack(context: Context, name: string): Promise<{ kept: string }> {
+  const { store, now } = context;
+  const backup = keptBackup(context, name);
+  return alone(async () => {
+    const home = fileOf(store.url);
+    const ready = `${home}.ready`;
+    await sent('ready', backup, ready);
+    try {
+      const stood = await store.aside(() => swapStore(home, ready, stampOf(now())));
+      return { kept: listBackups(home).find(({ file }) => file === stood)?.name ?? '' };
+    } finally {
+      rmSync(ready, { force: true });
+    }
+  });
+}
+
+/** Takes in a backup that was kept elsewhere; it is tried, and kept with the others. */
+export function bringBackup({ store, now }: Context, sentBody: WebStream | null): Promise<{ name: string }> {
+  if (!sentBody) throw new Refusal(422, 'nothing-sent', 'Send a backup of Serrata.');
+  return alone(async () => {
+    const home = fileOf(store.url);
+    const folder = mkdtempSync(join(dirname(home), '.brought-'));
+    const file = join(folder, 'brought.db');
+    try {
+      let bytes = 0;
+      await pipeline(
+        Readable.fromWeb(sentBody),
+        async function* (chunks: AsyncIterable<Buffer>) {
+          for await (const chunk of chunks) {
+            bytes += chunk.length;
+            if (bytes > MAX_BROUGHT_BYTES) throw new Refusal(413, 'too-large', 'This is larger than any backup.');
+            yield chunk;
+          }
+        },
+        createWriteStream(file),
+      );
+      await sent('try', file).catch((error: unknown) => {
+        if (!(error instanceof ErrandFailed)) throw error;
+        throw new Refusal(422, 'no-backup', error.message.replaceAll(file, 'This file'));
+      });
+      return { name: adoptBackup(home, file, 'brought', now()) };
+    } finally {
+      rmSync(folder, { recursive: true, force: true });
+    }
+  });
+}
+
+/** Looks the whole store through while the shop is open. @returns null when it is whole, else what is wrong */
+export function tryStore(): Promise<{ wrong: string | null }> {
+  return alone(async () => {
+    const said = await sent('inspect');
+    return { wrong: said === 'whole' ? null : said };
+  });
 }

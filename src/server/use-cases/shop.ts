@@ -16,6 +16,7 @@ import type { ChangeLimit, ChooseSchool, ShopFacts, ShopPageView, ShopView } fro
 import { limitProblem } from '../../wording';
 import type { Context } from '../context';
 import { notFound, Refusal } from '../refusal';
+import { backupsKept } from './backup';
 import { supplierMood } from './supplier';
 
 /** Where the machine stands, until the shop says where it does. */
@@ -92,7 +93,7 @@ export async function shopPage(context: Context): Promise<ShopPageView> {
     const limitId = LIMIT_IDS.find((id) => id === change.limitId);
     return limitId ? [{ limitId, text: changeText(limitId, change.value), at: change.at, by: change.by }] : [];
   });
-  return { shop, codes, schools, supplier, limits, changes: known.slice(0, 30) };
+  return { shop, codes, schools, supplier, limits, changes: known.slice(0, 30), backups: backupsKept(context) };
 }
 
 function changeText(id: LimitId, value: unknown): string {

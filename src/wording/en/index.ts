@@ -18,3 +18,4 @@ export { TAKE_IN_WORDS } from './readings/take-in';
 export { READING_WORDS } from './readings';
 export * from './choice-word';
 export * from './choices';
+export * from './trouble';

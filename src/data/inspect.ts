@@ -1,0 +1,77 @@
+import { closeSync, existsSync, openSync, readFileSync, readSync, statSync } from 'node:fs';
+import { createClient, type Client } from '@libsql/client';
+import { MIGRATIONS } from './folders';
+
+/** How the migrations are listed. */
+export interface Journal {
+  readonly entries: readonly { readonly tag: string; readonly when: number }[];
+}
+
+/** The migrations that this programme knows. */
+export const journal = (folder = MIGRATIONS): Journal =>
+  JSON.parse(readFileSync(`${folder}/meta/_journal.json`, 'utf8')) as Journal;
+
+/** Milliseconds an inspection waits for somebody else's write. */
+const WAIT_MS = 10_000;
+
+/** Works with a store's file through a connection of its own. */
+export async function opened<T>(file: string, work: (client: Client) => Promise<T>): Promise<T> {
+  const client = createClient({ url: `file:${file}`, timeout: WAIT_MS });
+  try {
+    return await work(client);
+  } finally {
+    client.close();
+  }
+}
+
+/** How a file stands as a store. `new` is empty or not there; `foreign` is something else than a store of this programme. */
+export type StoreState =
+  | { readonly state: 'new' | 'whole' | 'newer' | 'foreign' }
+  /** @property what the first things that are wrong with it */
+  | { readonly state: 'damaged'; readonly what: readonly string[] };
+
+const SIGNATURE = 'SQLite format 3\0';
+/** Faults that are named of a damaged store. */
+const NAMED = 3;
+
+/** Whether a file begins as the engine's files do. */
+function isDatabase(file: string): boolean {
+  const start = Buffer.alloc(SIGNATURE.length);
+  const handle = openSync(file, 'r');
+  try {
+    readSync(handle, start, 0, start.length, 0);
+  } finally {
+    closeSync(handle);
+  }
+  return start.toString('latin1') === SIGNATURE;
+}
+
+const said = (error: unknown): string => (error instanceof Error ? error.message : String(error));
+
+async function state(client: Client, how: 'quick' | 'full'): Promise<StoreState> {
+  const check = how === 'quick' ? `PRAGMA quick_check(${NAMED})` : `PRAGMA integrity_check(${NAMED})`;
+  const found = (await client.execute(check)).rows.map((row) => String(row[0]));
+  if (found[0] !== 'ok') return { state: 'damaged', what: found };
+  const tables = (await client.execute("SELECT name FROM sqlite_master WHERE type = 'table'")).rows.map(
+    (row) => row[0],
+  );
+  if (tables.length === 0) return { state: 'new' };
+  if (!tables.includes('__drizzle_migrations') || !tables.includes('reading')) return { state: 'foreign' };
+  const applied = await client.execute('SELECT created_at FROM __drizzle_migrations');
+  const known = new Set(journal().entries.map(({ when }) => when));
+  return { state: applied.rows.every((row) => known.has(Number(row[0]))) ? 'whole' : 'newer' };
+}
+
+/**
+ * Looks a store's file through.
+ * @param how `quick` leaves out whether every index agrees with its table, and takes a fraction of the time
+ */
+export async function inspectStore(file: string, how: 'quick' | 'full' = 'full'): Promise<StoreState> {
+  if (!existsSync(file) || statSync(file).size === 0) return { state: 'new' };
+  if (!isDatabase(file)) return { state: 'foreign' };
+  try {
+    return await opened(file, (client) => state(client, how));
+  } catch (error) {
+    return { state: 'damaged', what: [said(error)] };
+  }
+}

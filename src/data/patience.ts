@@ -1,0 +1,51 @@
+import type { Client, TransactionMode } from '@libsql/client';
+import { troubleOf } from './trouble';
+
+/** Milliseconds a write or a look waits for another programme that holds the store, before somebody is told. */
+const PATIENCE_MS = 4000;
+/** Pause between two tries, ms. The driver itself waits for nobody: while it waits, nobody is answered. */
+const PAUSE_MS = 40;
+
+const pause = () => new Promise((resolve) => setTimeout(resolve, PAUSE_MS));
+
+/** A look whose connection was dropped between being lent and being used. */
+const wasDropped = (error: unknown): boolean =>
+  typeof error === 'object' && error !== null && 'code' in error && error.code === 'CLIENT_CLOSED';
+
+/**
+ * A client whose looks and writes wait for whoever holds the store, while everybody else is answered. Who comes late waits no longer than who came first.
+ *
+ * A connection that found the store held keeps an old state of it in view, and no write of its own succeeds afterwards: it is dropped at once, before anybody looks
+ * through it.
+ * @param isWriting whether a write of ours is under way, whose connection must stay
+ */
+export function patient(client: Client, isWriting: () => boolean): Client {
+  let heldSince: number | null = null;
+  async function untilFree<T>(work: () => Promise<T>): Promise<T> {
+    for (;;) {
+      try {
+        const done = await work();
+        heldSince = null;
+        return done;
+      } catch (error) {
+        if (wasDropped(error) && !client.closed) continue;
+        if (troubleOf(error) !== 'held') throw error;
+        if (!isWriting()) void client.reconnect();
+        heldSince ??= performance.now();
+        if (performance.now() - heldSince > PATIENCE_MS) throw error;
+        await pause();
+      }
+    }
+  }
+  const waits: Partial<Client> = {
+    execute: ((...args: Parameters<Client['execute']>) =>
+      untilFree(() => client.execute(...args))) as Client['execute'],
+    transaction: (mode?: TransactionMode) => untilFree(() => client.transaction(mode ?? 'write')),
+  };
+  return new Proxy(client, {
+    get: (target, name) => {
+      const own = waits[name as keyof Client] ?? (Reflect.get(target, name, target) as unknown);
+      return typeof own === 'function' ? (own as (...args: unknown[]) => unknown).bind(target) : own;
+    },
+  });
+}

@@ -1,0 +1,5 @@
+import type { APIRoute } from 'astro';
+import { answer, tryStore } from '../../../server';
+
+/** Looks the whole store through. */
+export const POST: APIRoute = () => answer(() => tryStore());

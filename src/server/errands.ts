@@ -1,0 +1,61 @@
+import { execFile } from 'node:child_process';
+import { promisify } from 'node:util';
+import { backupStore, mustBeWhole, readyToRestore } from '../data/backup';
+import { inspectStore } from '../data/inspect';
+import { storeFile, storeUrl } from '../data/store';
+
+/**
+ * Long work on a store's file, done by a process of its own so that nobody waits for it. Each says what came of it in one line; what goes wrong it says in a sentence.
+ */
+const ERRANDS = {
+  /** Saves the store into a file. */
+  backup: async (file: string) => {
+    await backupStore(storeUrl(), file);
+    return file;
+  },
+  /** Makes a copy of a backup ready to take the store's place. */
+  ready: async (backup: string, ready: string) => {
+    await readyToRestore(backup, ready);
+    return ready;
+  },
+  /** Makes sure that a file is a store, whole, and of a version that is known. */
+  try: async (file: string) => {
+    await mustBeWhole(file);
+    return file;
+  },
+  /** Looks the whole store through: `whole`, or what is wrong with it. */
+  inspect: async () => {
+    const file = storeFile(storeUrl());
+    if (file === null) return 'whole';
+    const found = await inspectStore(file);
+    return found.state === 'damaged' ? found.what.join('; ') : found.state;
+  },
+} satisfies Record<string, (...args: string[]) => Promise<string>>;
+type Errand = keyof typeof ERRANDS;
+
+const ARGUMENT = '--errand';
+
+/** Why an errand failed, as its process said it. */
+export class ErrandFailed extends Error {}
+
+/** Sends a process of its own on an errand. */
+export async function sent(errand: Errand, ...args: string[]): Promise<string> {
+  try {
+    const { stdout } = await promisify(execFile)(process.execPath, [process.argv[1]!, ARGUMENT, errand, ...args]);
+    return stdout.trim();
+  } catch (error) {
+    const said = typeof error === 'object' && error && 'stderr' in error ? String(error.stderr).trim() : '';
+    throw new ErrandFailed(said || 'The process that was to do it ended early.');
+  }
+}
+
+/** Runs the errand this process was sent on. @returns false when it was sent on none */
+export async function runErrand(args: readonly string[]): Promise<boolean> {
+  const at = args.indexOf(ARGUMENT);
+  if (at === -1) return false;
+  const [name, ...rest] = args.slice(at + 1);
+  const errand = Object.entries(ERRANDS).find(([each]) => each === name);
+  if (!errand) throw new Error(`There is no errand ${name ?? ''}.`);
+  console.log(await (errand[1] as (...args: string[]) => Promise<string>)(...rest));
+  return true;
+}

@@ -1,0 +1,109 @@
+import { rmSync, statfsSync, statSync, writeFileSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import Database from 'libsql';
+import { listBackups } from '../data/backups';
+import { storeFile, type Store } from '../data/store';
+import { troubleOf, type Trouble } from '../data/trouble';
+import type { HealthView } from '../contract';
+import { storeTrouble } from '../wording';
+import type { Context } from './context';
+
+/** How long a look at the disk counts, ms. */
+const LOOK_EVERY = 2000;
+/** Bytes written to see whether there is room. */
+const PROBE = Buffer.alloc(65_536);
+/** Less free space than this is little, MB. */
+const LITTLE_MB = 100;
+
+/** What a request met last, and when. A trouble that a look at the disk does not find is believed this long, ms. */
+const BELIEVED_MS = 10_000;
+let met: { readonly trouble: Trouble; readonly at: number } | null = null;
+
+/** Notes a trouble that a request met. */
+export function troubleSeen(trouble: Trouble): void {
+  met = { trouble, at: performance.now() };
+}
+
+function ofDisk(folder: string): Trouble | null {
+  const probe = join(folder, `.serrata-room-${process.pid}`);
+  try {
+    writeFileSync(probe, PROBE);
+    return null;
+  } catch (error) {
+    return troubleOf(error) ?? 'disk';
+  } finally {
+    rmSync(probe, { force: true });
+  }
+}
+
+/** Whether another programme holds the store. Asked only while no write of ours is under way. */
+function ofLock(file: string): Trouble | null {
+  try {
+    const asking = new Database(file, { timeout: 0 });
+    try {
+      asking.exec('BEGIN IMMEDIATE');
+      asking.exec('ROLLBACK');
+    } finally {
+      asking.close();
+    }
+    return null;
+  } catch (error) {
+    return troubleOf(error) ?? 'disk';
+  }
+}
+
+const freeMb = (folder: string): number | null => {
+  try {
+    const { bavail, bsize } = statfsSync(folder);
+    return Math.floor((bavail * bsize) / 1e6);
+  } catch {
+    return null;
+  }
+};
+
+interface Look {
+  readonly at: number;
+  readonly id: string;
+  readonly trouble: Trouble | null;
+  readonly freeMb: number | null;
+  readonly backup: Date | null;
+}
+
+const NOTHING = { id: '', trouble: null, freeMb: null, backup: null };
+
+function lookAt(store: Store): Look {
+  const at = performance.now();
+  const file = storeFile(store.url);
+  if (file === null) return { at, ...NOTHING };
+  const folder = dirname(file);
+  const trouble = ofDisk(folder) ?? (store.isIdle() ? ofLock(file) : null);
+  if (trouble === null && met && at - met.at > BELIEVED_MS) met = null;
+  return {
+    at,
+    id: String(statSync(file, { throwIfNoEntry: false })?.ino ?? ''),
+    trouble: trouble ?? met?.trouble ?? null,
+    freeMb: freeMb(folder),
+    backup: listBackups(file).find(({ kind }) => kind !== 'before')?.at ?? null,
+  };
+}
+
+let last: Look | null = null;
+const HOUR_MS = 3_600_000;
+
+/** How the store and its disk are, in figures and in a sentence. A look is taken at most every {@link LOOK_EVERY} ms. */
+export function health({ store, now }: Context): HealthView {
+  if (!last || performance.now() - last.at > LOOK_EVERY) last = lookAt(store);
+  const { id, trouble, freeMb: space, backup } = last;
+  const little = space !== null && space < LITTLE_MB;
+  return {
+    status: trouble ? 'trouble' : 'open',
+    memory: Math.round(process.memoryUsage.rss() / 1e6),
+    store: { id, writable: trouble === null, trouble },
+    space: { freeMb: space, little },
+    backup: backup && {
+      at: backup.toISOString(),
+      hours: Math.max(0, Math.floor((now().getTime() - backup.getTime()) / HOUR_MS)),
+    },
+    says: trouble ? storeTrouble[trouble] : little ? `Only ${space} MB of the disk are free: make room soon.` : null,
+  };
+}
