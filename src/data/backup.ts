@@ -51,7 +51,8 @@ export async function backupStore(url: string, file: string): Promise<void> {
 /** Files that the engine keeps beside a store. */
 const BESIDE = ['-wal', '-shm'];
 
-function removeStore(file: string): void {
+/** Removes a store with all that the engine keeps beside it. */
+export function removeStore(file: string): void {
   for (const ending of ['', ...BESIDE]) rmSync(`${file}${ending}`, { force: true });
 }
 
@@ -114,7 +115,7 @@ function keepAs(file: string, kept: string): void {
  * @param stamp added to the name of what stood there
  * @returns where what stood there is kept; null where there was nothing
  */
-export function swapStore(store: string, ready: string, stamp: string): string | null {
+function swapStore(store: string, ready: string, stamp: string): string | null {
   const kept = `${store}.before-${stamp}`;
   const isThere = existsSync(store);
   if (isThere) {

@@ -27,8 +27,6 @@ export interface Store {
   readonly write: <T>(work: (tx: Transaction) => Promise<T>) => Promise<T>;
   /** Whether no write is under way or waits. */
   readonly isIdle: () => boolean;
-  /** Does something to the store's file while no connection of this process is open to it: between two writes, and before anybody looks again. */
-  readonly aside: <T>(work: () => T) => Promise<T>;
   /** Folds the log into the file, so that the file alone is the store. */
   readonly fold: () => Promise<void>;
   readonly close: () => void;
@@ -80,12 +78,6 @@ export function openStore(url = storeUrl(), authToken = process.env.SERRATA_DB_T
         }
       }),
     isIdle: () => waiting === 0,
-    aside: (work) =>
-      inTurn(async () => {
-        // The closing is done when the call returns; nobody else runs before the work is done too.
-        void client.reconnect();
-        return work();
-      }),
     fold: async () => void (await client.execute('PRAGMA wal_checkpoint(TRUNCATE)')),
     close: () => client.close(),
   };

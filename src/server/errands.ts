@@ -1,7 +1,8 @@
 import { execFile } from 'node:child_process';
 import { promisify } from 'node:util';
-import { backupStore, mustBeWhole, readyToRestore } from '../data/backup';
+import { backupStore, mustBeWhole } from '../data/backup';
 import { inspectStore } from '../data/inspect';
+import { putBackInPlace } from '../data/put-back';
 import { storeFile, storeUrl } from '../data/store';
 
 /**
@@ -13,10 +14,10 @@ const ERRANDS = {
     await backupStore(storeUrl(), file);
     return file;
   },
-  /** Makes a copy of a backup ready to take the store's place. */
-  ready: async (backup: string, ready: string) => {
-    await readyToRestore(backup, ready);
-    return ready;
+  /** Makes the store hold what a backup holds. */
+  putBack: async (backup: string, before: string) => {
+    await putBackInPlace(storeUrl(), backup, before);
+    return before;
   },
   /** Makes sure that a file is a store, whole, and of a version that is known. */
   try: async (file: string) => {

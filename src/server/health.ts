@@ -1,4 +1,4 @@
-import { rmSync, statfsSync, statSync, writeFileSync } from 'node:fs';
+import { rmSync, statfsSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import Database from 'libsql';
 import { listBackups } from '../data/backups';
@@ -36,19 +36,26 @@ function ofDisk(folder: string): Trouble | null {
   }
 }
 
-/** Whether another programme holds the store. Asked only while no write of ours is under way. */
-function ofLock(file: string): Trouble | null {
+/**
+ * Which store this is, and whether another programme holds it.
+ * @param isIdle whether no write of ours is under way
+ */
+function ofStore(file: string, isIdle: boolean): Pick<Look, 'id' | 'trouble'> {
+  let id = '';
   try {
     const asking = new Database(file, { timeout: 0 });
     try {
-      asking.exec('BEGIN IMMEDIATE');
-      asking.exec('ROLLBACK');
+      id = String(asking.prepare('PRAGMA user_version').raw().get());
+      if (isIdle) {
+        asking.exec('BEGIN IMMEDIATE');
+        asking.exec('ROLLBACK');
+      }
     } finally {
       asking.close();
     }
-    return null;
+    return { id, trouble: null };
   } catch (error) {
-    return troubleOf(error) ?? 'disk';
+    return { id, trouble: troubleOf(error) ?? 'disk' };
   }
 }
 
@@ -76,11 +83,12 @@ function lookAt(store: Store): Look {
   const file = storeFile(store.url);
   if (file === null) return { at, ...NOTHING };
   const folder = dirname(file);
-  const trouble = ofDisk(folder) ?? (store.isIdle() ? ofLock(file) : null);
+  const asked = ofStore(file, store.isIdle());
+  const trouble = ofDisk(folder) ?? asked.trouble;
   if (trouble === null && met && at - met.at > BELIEVED_MS) met = null;
   return {
     at,
-    id: String(statSync(file, { throwIfNoEntry: false })?.ino ?? ''),
+    id: asked.id,
     trouble: trouble ?? met?.trouble ?? null,
     freeMb: freeMb(folder),
     backup: listBackups(file).find(({ kind }) => kind !== 'before')?.at ?? null,

@@ -3,7 +3,8 @@ import { dirname, join } from 'node:path';
 import { sql } from 'drizzle-orm';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { backupStore, StoreRefused, mustBeWhole, restoreStore } from '../../src/data/backup';
-import { currentReadings } from '../../src/data/repositories';
+import { putBackInPlace } from '../../src/data/put-back';
+import { currentReadings, search } from '../../src/data/repositories';
 import { openStore } from '../../src/data/store';
 import { putReadings } from '../../src/server/use-cases/jobs';
 import { createJob } from '../../src/server/use-cases/take-in';
@@ -165,5 +166,34 @@ describe('a store that is closed', () => {
     const copy = beside('copy.db');
     writeFileSync(copy, readFileSync(context.path));
     expect(await mountIn(copy)).toEqual(['M2']);
+  });
+});
+
+describe('putting a backup back while the shop is open', () => {
+  it('makes the store hold what the backup holds, and keeps what stood there', async () => {
+    await write('M2');
+    const file = beside('saved.db');
+    await backupStore(url(), file);
+    const current = (await currentReadings(context.store.db, [job]))[0]!;
+    const next = { id: crypto.randomUUID(), path: 'bar.mount', text: 'M3', unit: 'mm', instrument: null } as const;
+    await putReadings(context, job, { by: 'Tam', readings: [{ ...next, supersedes: current.id }] });
+    await putBackInPlace(url(), file, beside('before.db'));
+    expect((await currentReadings(context.store.db, [job])).map(({ text }) => text)).toEqual(['M2']);
+    expect(await mountIn(beside('before.db'))).toEqual(['M3']);
+    await mustBeWhole(context.path);
+    // It is a store like any other: written to, searched, and its records guarded.
+    await putReadings(context, job, { by: 'Tam', readings: [{ ...next, supersedes: current.id }] });
+    expect((await currentReadings(context.store.db, [job])).map(({ text }) => text)).toEqual(['M3']);
+    expect(await search(context.store.db, 'Crew', 5)).toHaveLength(2);
+    await expect(context.store.db.run(sql`DELETE FROM reading`)).rejects.toThrow();
+  });
+
+  it('leaves everything as it was where it fails', async () => {
+    await write('M2');
+    const bad = beside('bad.db');
+    writeFileSync(bad, 'no store');
+    await expect(putBackInPlace(url(), bad, beside('before.db'))).rejects.toThrow(/no store of Serrata/);
+    expect((await currentReadings(context.store.db, [job])).map(({ text }) => text)).toEqual(['M2']);
+    expect(existsSync(beside('before.db'))).toBe(false);
   });
 });

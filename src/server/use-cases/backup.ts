@@ -1,9 +1,9 @@
 import { createWriteStream, mkdtempSync, rmSync } from 'node:fs';
-import { dirname, join } from 'node:path';
+import { basename, dirname, join } from 'node:path';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import type { ReadableStream as WebStream } from 'node:stream/web';
-import { backupStore, fileOf, restoreStore, StoreRefused, swapStore } from '../../data/backup';
+import { backupStore, fileOf, restoreStore, StoreRefused } from '../../data/backup';
 import {
   adoptBackup,
   backupFile,
@@ -57,14 +57,14 @@ async function alone<T>(work: () => Promise<T>): Promise<T> {
   }
 }
 
-/** Makes a backup and keeps it. @returns its file and its name */
-export function makeBackup({ store, now }: Context, kind: BackupKind): Promise<{ file: string; name: string }> {
+/** Makes a backup and keeps it. */
+export function makeBackup({ store, now }: Context, kind: BackupKind): Promise<{ file: string }> {
   return alone(async () => {
     const home = fileOf(store.url);
     const file = backupFile(home, kind, now());
     await sent('backup', file);
     tidyBackups(home);
-    return { file, name: listBackups(home).find((each) => each.file === file)?.name ?? '' };
+    return { file };
   });
 }
 
@@ -88,14 +88,10 @@ export function putBackupBack(context: Context, name: string): Promise<{ kept: s
   const backup = keptBackup(context, name);
   return alone(async () => {
     const home = fileOf(store.url);
-    const ready = `${home}.ready`;
-    await sent('ready', backup, ready);
-    try {
-      const stood = await store.aside(() => swapStore(home, ready, stampOf(now())));
-      return { kept: listBackups(home).find(({ file }) => file === stood)?.name ?? '' };
-    } finally {
-      rmSync(ready, { force: true });
-    }
+    const before = backupFile(home, 'before', now());
+    await sent('putBack', backup, before);
+    tidyBackups(home);
+    return { kept: basename(before) };
   });
 }
 
