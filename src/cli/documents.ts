@@ -15,13 +15,15 @@ export class Unreadable extends Error {
 
 const STANDARD_INPUT = 0;
 
-function readText(path: string): string {
+function readBytes(path: string): Buffer {
   try {
-    return readFileSync(path === '-' ? STANDARD_INPUT : path, 'utf8');
+    return readFileSync(path === '-' ? STANDARD_INPUT : path);
   } catch (error) {
     throw unreadable(path, error);
   }
 }
+
+const readText = (path: string): string => readBytes(path).toString('utf8');
 
 function unreadable(path: string, error: unknown): Unreadable {
   const { code = 'unknown' } = error as NodeJS.ErrnoException;
@@ -69,7 +71,7 @@ export function limitsFrom(path: string | undefined): Limits {
 /** Reads a stock list in CSV. */
 export function stockFrom(path: string | undefined): readonly StockPart[] | undefined {
   if (path === undefined) return undefined;
-  const read = readStockCsv(readText(path));
+  const read = readStockCsv(readBytes(path));
   if (!read.ok)
     throw new Unreadable(read.error.map(({ line, column, message }) => `${path}, line ${line}, ${column}: ${message}`));
   return read.value;

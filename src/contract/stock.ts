@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { STOCK_COLUMNS, stockPartSchema } from '../core/stock';
+import { STOCK_COLUMNS, stockPartSchema, type StockPart } from '../core/stock';
 
 /** Parts sent at once while a list is taken in. */
 export const IMPORT_BATCH = 200;
@@ -14,10 +14,48 @@ export const importBatchSchema = z.strictObject({
 });
 export type ImportBatch = z.infer<typeof importBatchSchema>;
 
-/** A change made by hand on the shelf. */
+const by = z.string().min(1).max(80);
+const pieces = z.int().min(0).max(1_000_000);
+
+/** A change made by hand on a part's card. It names the version of the part that it was based on. */
 export const changePartSchema = z.strictObject({
-  quantity: z.int().min(0).max(1_000_000),
-  minimum: z.int().min(0).max(1_000_000),
+  by,
+  version: z.int().min(1),
+  quantity: pieces,
+  minimum: pieces,
   priceCents: z.int().min(0).max(100_000_000),
 });
 export type ChangePart = z.infer<typeof changePartSchema>;
+
+/** Pieces taken from the shelf or booked in. Its id is made where it was written, so that sending it twice moves once. */
+export const movePartSchema = z.strictObject({
+  id: z.string().min(1).max(60),
+  by,
+  kind: z.enum(['taken', 'booked']),
+  pieces: z.int().min(1).max(100_000),
+  note: z.string().trim().max(160).default(''),
+});
+export type MovePart = z.infer<typeof movePartSchema>;
+
+/** A part as it stands on the shelf. */
+export type ShelvedPartView = StockPart & { readonly version: number };
+
+/** One movement of a part. */
+export interface StockMovementView {
+  readonly id: string;
+  readonly kind: 'taken' | 'booked' | 'counted' | 'changed' | 'list' | 'list-undone';
+  readonly change: number;
+  readonly left: number;
+  readonly note: string;
+  readonly at: string;
+  readonly by: string;
+}
+
+/** A part's card: how it stands, and what moved lately. */
+export interface PartCardView {
+  readonly part: ShelvedPartView;
+  readonly movements: readonly StockMovementView[];
+}
+
+/** Which parts of the shelf a list is laid beside. */
+export const shelvedSchema = z.strictObject({ skus: z.array(z.string().min(1).max(60)).min(1).max(IMPORT_BATCH) });

@@ -3,6 +3,7 @@ import type { Step, Part } from '../core/reading';
 import type { LimitId, Limits } from '../core/limits';
 import type { Schools } from '../core/schools';
 import type { StockMatch, StockPart } from '../core/stock';
+import type { ShelvedPartView } from './stock';
 import type { LearnedCode } from '../core/identify';
 import type { Action } from '../core/sheet';
 import type { ShopFacts } from './shop-style';
@@ -153,7 +154,7 @@ export interface WorkCardView {
 
 export interface StockView {
   readonly shop: ShopView;
-  readonly parts: readonly StockPart[];
+  readonly parts: readonly ShelvedPartView[];
   readonly total: number;
   readonly page: number;
   readonly pages: number;

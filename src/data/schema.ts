@@ -114,6 +114,8 @@ export const stockPart = sqliteTable(
     quantity: integer('quantity').notNull(),
     minimum: integer('minimum').notNull(),
     priceCents: integer('price_cents').notNull(),
+    /** Counts the changes: an edit names the one it was based on. */
+    version: integer('version').notNull().default(1),
   },
   (table) => [
     index('stock_numbers').on(table.kind, table.pitch, table.gauge, table.driveLinks, table.sku),
@@ -141,8 +143,37 @@ export const stockImportRow = sqliteTable(
     /** The part as it stood before; null when it was new. */
     before: text('before', { mode: 'json' }),
     after: text('after', { mode: 'json' }).notNull(),
+    /** What undoing did with it; null while it was not undone. */
+    undone: text('undone', { enum: ['restored', 'kept'] }),
   },
-  (table) => [primaryKey({ columns: [table.importId, table.sku] })],
+  (table) => [
+    primaryKey({ columns: [table.importId, table.sku] }),
+    // What is left to undo is found without passing what was undone.
+    index('stock_import_row_left')
+      .on(table.importId, table.sku)
+      .where(sql`undone IS NULL`),
+  ],
+);
+
+/** Every change of what is on the shelf, its minimum or its price, with who and when. Never changed, never deleted: triggers see to that. */
+export const stockMovement = sqliteTable(
+  'stock_movement',
+  {
+    seq: integer('seq').primaryKey({ autoIncrement: true }),
+    /** Made where it was written, so that sending it twice moves once. */
+    id: text('id').notNull(),
+    /** Not tied to the part: what was taken stays taken when a part leaves the list. */
+    sku: text('sku').notNull(),
+    kind: text('kind', { enum: ['taken', 'booked', 'counted', 'changed', 'list', 'list-undone'] }).notNull(),
+    /** Pieces more or fewer. */
+    change: integer('change').notNull(),
+    /** Pieces on the shelf afterwards. */
+    left: integer('left').notNull(),
+    note: text('note').notNull().default(''),
+    at: moment('at'),
+    by: text('by').notNull(),
+  },
+  (table) => [uniqueIndex('stock_movement_id').on(table.id), index('stock_movement_sku').on(table.sku, table.seq)],
 );
 
 /** Codes punched into drive links, as the shop has learned them. Compared by key: without case and spaces. */
@@ -156,7 +187,7 @@ export const learnedCode = sqliteTable('learned_code', {
   by: text('by').notNull(),
 });
 
-/** Pictures taken when a job came in. Taking one away only hides it. */
+/** Pictures taken when a job came in. Taking one away hides it; its bytes go after a while, that it was there stays. */
 export const photo = sqliteTable(
   'photo',
   {

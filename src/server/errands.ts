@@ -1,9 +1,10 @@
-import { execFile } from 'node:child_process';
-import { promisify } from 'node:util';
 import { backupStore, mustBeWhole } from '../data/backup';
 import { inspectStore } from '../data/inspect';
 import { putBackInPlace } from '../data/put-back';
 import { storeFile, storeUrl } from '../data/store';
+import { freshContext } from './context';
+import { ERRAND_ARGUMENT, type Errand } from './send';
+import { letOldPhotosGo } from './use-cases/photos';
 
 /**
  * Long work on a store's file, done by a process of its own so that nobody waits for it. Each says what came of it in one line; what goes wrong it says in a sentence.
@@ -24,6 +25,15 @@ const ERRANDS = {
     await mustBeWhole(file);
     return file;
   },
+  /** Keeps the store tidy: lets go what the shop no longer keeps. */
+  tidy: async () => {
+    const tidying = freshContext();
+    try {
+      return String(await letOldPhotosGo(tidying));
+    } finally {
+      tidying.store.close();
+    }
+  },
   /** Looks the whole store through: `whole`, or what is wrong with it. */
   inspect: async () => {
     const file = storeFile(storeUrl());
@@ -31,28 +41,11 @@ const ERRANDS = {
     const found = await inspectStore(file);
     return found.state === 'damaged' ? found.what.join('; ') : found.state;
   },
-} satisfies Record<string, (...args: string[]) => Promise<string>>;
-type Errand = keyof typeof ERRANDS;
-
-const ARGUMENT = '--errand';
-
-/** Why an errand failed, as its process said it. */
-export class ErrandFailed extends Error {}
-
-/** Sends a process of its own on an errand. */
-export async function sent(errand: Errand, ...args: string[]): Promise<string> {
-  try {
-    const { stdout } = await promisify(execFile)(process.execPath, [process.argv[1]!, ARGUMENT, errand, ...args]);
-    return stdout.trim();
-  } catch (error) {
-    const said = typeof error === 'object' && error && 'stderr' in error ? String(error.stderr).trim() : '';
-    throw new ErrandFailed(said || 'The process that was to do it ended early.');
-  }
-}
+} satisfies Record<Errand, (...args: string[]) => Promise<string>>;
 
 /** Runs the errand this process was sent on. @returns false when it was sent on none */
 export async function runErrand(args: readonly string[]): Promise<boolean> {
-  const at = args.indexOf(ARGUMENT);
+  const at = args.indexOf(ERRAND_ARGUMENT);
   if (at === -1) return false;
   const [name, ...rest] = args.slice(at + 1);
   const errand = Object.entries(ERRANDS).find(([each]) => each === name);

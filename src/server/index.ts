@@ -10,6 +10,7 @@ export * from './use-cases/take-in';
 export * from './use-cases/shop';
 export * from './use-cases/stock';
 export * from './use-cases/stock-imports';
+export * from './use-cases/shelf';
 export * from './use-cases/counter';
 export * from './use-cases/work-card';
 export { caliperCommand, caliperStream } from './simulated/caliper';

@@ -1,16 +1,21 @@
 import Papa from 'papaparse';
 import {
+  CSV_AS_IT_STANDS,
+  listRows,
+  listText,
   matchColumns,
   readStockRow,
   REQUIRED_COLUMNS,
   STOCK_COLUMNS,
+  strayCell,
   writeStockRow,
+  type ListRow,
   type StockColumn,
   type StockPart,
   type StockRow,
 } from '../core/stock';
 import { err, ok, type Result } from '../core/result';
-import { cellProblem } from '../wording';
+import { cellProblem, listProblem } from '../wording';
 
 /** One row that could not be read: which line, which column, what is wrong. */
 export interface StockRowProblem {
@@ -19,11 +24,19 @@ export interface StockRowProblem {
   readonly message: string;
 }
 
-/** Reads a stock list. All rows must be right; every problem is returned with its line. */
-export function readStockCsv(text: string): Result<readonly StockPart[], readonly StockRowProblem[]> {
-  const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' });
-  const [headings = [], ...rows] = data;
-  const columns = matchColumns(headings);
+type Columns = Readonly<Record<StockColumn, number | null>>;
+
+/** Reads a stock list from its bytes or its text. All rows must be right; every problem is returned with its line. */
+export function readStockCsv(list: Uint8Array | string): Result<readonly StockPart[], readonly StockRowProblem[]> {
+  const read = listText(typeof list === 'string' ? new TextEncoder().encode(list) : list);
+  const rows = read.ok ? listRows(Papa.parse<string[]>(read.value.text, CSV_AS_IT_STANDS)) : read;
+  if (!rows.ok) {
+    const { error } = rows;
+    return err([
+      { line: error.code === 'quote-not-closed' ? error.line : 1, column: 'list', message: listProblem(error) },
+    ]);
+  }
+  const columns = matchColumns(rows.value.headings);
   const missing = REQUIRED_COLUMNS.filter((column) => columns[column] === null);
   if (missing.length > 0)
     return err(
@@ -33,14 +46,33 @@ export function readStockCsv(text: string): Result<readonly StockPart[], readonl
         message: `the column is missing; the columns are ${STOCK_COLUMNS.join(', ')}`,
       })),
     );
-  const read = rows.map((cells) => readStockRow(rowOf(cells, columns)));
-  const problems = read.flatMap((row, i) =>
-    row.ok ? [] : row.error.map((problem) => ({ line: i + 2, column: problem.column, message: cellProblem(problem) })),
-  );
-  return problems.length > 0 ? err(problems) : ok(read.flatMap((row) => (row.ok ? [row.value] : [])));
+  const parts: StockPart[] = [];
+  const problems: StockRowProblem[] = [];
+  for (const row of rows.value.rows) {
+    const part = partIn(row, columns);
+    if (part.ok) parts.push(part.value);
+    else problems.push(...part.error);
+  }
+  return problems.length > 0 ? err(problems) : ok(parts);
 }
 
-function rowOf(cells: readonly string[], columns: Readonly<Record<StockColumn, number | null>>): StockRow {
+function partIn(
+  { line, cells, hasStrayQuote }: ListRow,
+  columns: Columns,
+): Result<StockPart, readonly StockRowProblem[]> {
+  if (hasStrayQuote) {
+    const at = strayCell(cells);
+    const column = STOCK_COLUMNS.find((each) => columns[each] === at) ?? 'name';
+    const message = cellProblem({ code: 'stray-quote', column, text: cells[at] ?? '' });
+    return err([{ line, column, message }]);
+  }
+  const read = readStockRow(rowOf(cells, columns));
+  return read.ok
+    ? read
+    : err(read.error.map((problem) => ({ line, column: problem.column, message: cellProblem(problem) })));
+}
+
+function rowOf(cells: readonly string[], columns: Columns): StockRow {
   return Object.fromEntries(
     STOCK_COLUMNS.map((column) => [column, columns[column] === null ? '' : (cells[columns[column]] ?? '')]),
   );

@@ -103,7 +103,7 @@ describe('the turn-over log', () => {
 describe('the simulated caliper', () => {
   /** Reads its stream until a message of that kind comes. */
   async function hear(kind: CaliperMessage['kind'], then: () => void = () => undefined): Promise<CaliperMessage> {
-    const reader = caliperStream().body!.getReader();
+    const reader = caliperStream('GET').body!.getReader();
     then();
     const decoder = new TextDecoder();
     for (;;) {
@@ -126,12 +126,12 @@ describe('the simulated caliper', () => {
 
   it('ends its stream when the line drops, and refuses a new one until it is up', async () => {
     caliperCommand({ line: 'up', battery: 80 });
-    const reader = caliperStream().body!.getReader();
+    const reader = caliperStream('GET').body!.getReader();
     caliperCommand({ line: 'down' });
     expect((await reader.read()).done).toBe(true);
-    expect(() => caliperStream()).toThrow('does not answer');
+    expect(() => caliperStream('GET')).toThrow('does not answer');
     caliperCommand({ line: 'up', battery: 0 });
-    expect(() => caliperStream()).toThrow('does not answer');
+    expect(() => caliperStream('GET')).toThrow('does not answer');
     expect(caliperCommand({ battery: 60 })).toMatchObject({ line: 'up', battery: 60 });
   });
 });

@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import { sql } from 'drizzle-orm';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import type { StockPart } from '../../src/core/stock';
 import { allStock } from '../../src/data/repositories';
@@ -6,7 +7,8 @@ import { loadDemo } from '../../src/server/demo';
 import { readStockCsv, writeStockCsv } from '../../src/server/stock-csv';
 import { hidePhoto, MOST_PHOTOS, photoBytes, storePhoto } from '../../src/server/use-cases/photos';
 import { stockView } from '../../src/server/use-cases/stock';
-import { changePart, stockAsCsv, takeInBatch, undoImport } from '../../src/server/use-cases/stock-imports';
+import { changePart, movePart, partCard } from '../../src/server/use-cases/shelf';
+import { stockAsCsv, takeInBatch, undoImport } from '../../src/server/use-cases/stock-imports';
 import { benchView } from '../../src/server/use-cases/bench';
 import { jobView } from '../../src/server/use-cases/jobs';
 import { turnAway } from '../../src/server/http/guard';
@@ -70,7 +72,7 @@ describe('taking in a list', () => {
   it('sent twice does no harm, and what was changed since stays when it is undone', async () => {
     await takeInBatch(context, 'i2', batch([part('NEW-1'), part('NEW-2')]));
     await takeInBatch(context, 'i2', batch([part('NEW-1')]));
-    await changePart(context, 'NEW-1', { quantity: 2, minimum: 1, priceCents: 1700 });
+    await changePart(context, 'NEW-1', { by: 'Tam', version: 2, quantity: 2, minimum: 1, priceCents: 1700 });
     expect(await undoImport(context, 'i2', 'Tam')).toEqual({ restored: 1, kept: ['NEW-1'] });
     expect((await list()).map(({ sku }) => sku)).toContain('NEW-1');
   });
@@ -94,10 +96,128 @@ describe('taking in a list', () => {
   });
 
   it('does not know a part that is not there', async () => {
-    await expect(changePart(context, 'none', { quantity: 1, minimum: 1, priceCents: 1 })).rejects.toMatchObject({
-      status: 404,
-    });
+    const change = { by: 'Tam', version: 1, quantity: 1, minimum: 1, priceCents: 1 };
+    await expect(changePart(context, 'none', change)).rejects.toMatchObject({ status: 404 });
     await expect(undoImport(context, 'none', 'Tam')).rejects.toMatchObject({ status: 404 });
+  });
+});
+
+describe('the shelf', () => {
+  const card = (over: Partial<{ version: number; quantity: number; by: string }> = {}) => ({
+    by: 'Tam',
+    version: 1,
+    quantity: 5,
+    minimum: 1,
+    priceCents: 1700,
+    ...over,
+  });
+  const take = (pieces: number, over: object = {}) =>
+    ({ id: crypto.randomUUID(), by: 'Ines', kind: 'taken', pieces, note: '', ...over }) as const;
+  const onShelf = async () => (await partCard(context, 'S-1')).part.quantity;
+
+  beforeEach(() => takeInBatch(context, 'i9', batch([part('S-1', { quantity: 5 })])));
+
+  it('has taken what all took, however many take at once', async () => {
+    await Promise.all(Array.from({ length: 5 }, () => movePart(context, 'S-1', take(1))));
+    expect(await onShelf()).toBe(0);
+    const { movements } = await partCard(context, 'S-1');
+    expect(movements.map(({ kind, change, left }) => `${kind} ${change} ${left}`)).toEqual([
+      'taken -1 0',
+      'taken -1 1',
+      'taken -1 2',
+      'taken -1 3',
+      'taken -1 4',
+      'list 5 5',
+    ]);
+    await expect(movePart(context, 'S-1', take(1))).rejects.toMatchObject({ code: 'too-few' });
+  });
+
+  it('moves once what is sent twice, and never under an id of another movement', async () => {
+    const once = take(2);
+    await movePart(context, 'S-1', once);
+    await movePart(context, 'S-1', once);
+    expect(await onShelf()).toBe(3);
+    await expect(movePart(context, 'S-1', { ...once, pieces: 1 })).rejects.toMatchObject({ code: 'id-taken' });
+    await expect(movePart(context, 'LD-3250-72', once)).rejects.toMatchObject({ code: 'id-taken' });
+    expect(await onShelf()).toBe(3);
+  });
+
+  it('of two who put a card right at once lets the first, and tells the second what stands now', async () => {
+    const answers = await Promise.allSettled([
+      changePart(context, 'S-1', card({ quantity: 9 })),
+      changePart(context, 'S-1', card({ quantity: 7 })),
+    ]);
+    expect(answers.map(({ status }) => status)).toEqual(['fulfilled', 'rejected']);
+    expect((answers[1] as PromiseRejectedResult).reason).toMatchObject({ code: 'changed-since', status: 409 });
+    expect(await onShelf()).toBe(9);
+    await movePart(context, 'S-1', take(1));
+    await expect(changePart(context, 'S-1', card({ version: 2 }))).rejects.toMatchObject({ code: 'changed-since' });
+    await changePart(context, 'S-1', card({ version: 3, quantity: 4 }));
+    expect((await partCard(context, 'S-1')).movements[0]).toMatchObject({ kind: 'counted', change: -4, by: 'Tam' });
+  });
+
+  it('writes down who put a price right', async () => {
+    await changePart(context, 'S-1', { ...card(), priceCents: 1890, minimum: 2 });
+    expect((await partCard(context, 'S-1')).movements[0]).toMatchObject({
+      kind: 'changed',
+      note: 'minimum 1 → 2, price £17.00 → £18.90',
+    });
+  });
+
+  it('keeps its movements for good', async () => {
+    await movePart(context, 'S-1', take(1));
+    for (const statement of [sql`DELETE FROM stock_movement`, sql`UPDATE stock_movement SET left = 9`])
+      await expect(context.store.db.run(statement)).rejects.toThrow();
+  });
+});
+
+describe('undoing a long list', () => {
+  const many = (count: number) => Array.from({ length: count }, (_, i) => part(`U-${String(i).padStart(5, '0')}`));
+  const takeAll = async (parts: StockPart[]) => {
+    for (let i = 0; i < parts.length; i += 200) await takeInBatch(context, 'long', batch(parts.slice(i, i + 200)));
+  };
+
+  it('lets others in between, and leaves nothing of it in the search', async () => {
+    await takeAll(many(600));
+    let asked = 0;
+    let isUndone = false;
+    const others = async () => {
+      while (!isUndone) {
+        await context.store.write((tx) => tx.run(sql`UPDATE shop_fact SET value = value`));
+        asked += 1;
+        await new Promise((resolve) => setImmediate(resolve));
+      }
+    };
+    const asking = others();
+    expect(await undoImport(context, 'long', 'Tam')).toEqual({ restored: 600, kept: [] });
+    isUndone = true;
+    await asking;
+    expect(asked).toBeGreaterThan(3);
+    expect((await stockView(context, new URLSearchParams('q=U'))).total).toBe(0);
+    const left = await context.store.db.all(sql`SELECT 1 FROM search_row WHERE ref LIKE 'U-%'`);
+    expect(left).toEqual([]);
+  });
+
+  it('broken off in the middle is gone on with, by whoever asks', async () => {
+    await takeAll(many(300));
+    const broken = {
+      ...context,
+      store: {
+        ...context.store,
+        write: (() => {
+          let writes = 0;
+          return ((work) => {
+            writes += 1;
+            return writes > 2 ? Promise.reject(new Error('pulled')) : context.store.write(work);
+          }) as typeof context.store.write;
+        })(),
+      },
+    };
+    await expect(undoImport(broken, 'long', 'Tam')).rejects.toThrow('pulled');
+    expect((await stockView(context, new URLSearchParams('q=U'))).total).toBe(200);
+    await expect(takeInBatch(context, 'long', batch([part('U-9')]))).rejects.toMatchObject({ code: 'undone' });
+    expect(await undoImport(context, 'long', 'Ines')).toEqual({ restored: 300, kept: [] });
+    expect((await stockView(context, new URLSearchParams())).imports[0]).toMatchObject({ undoneBy: 'Tam' });
   });
 });
 

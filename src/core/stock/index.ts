@@ -4,3 +4,7 @@ export * from './stock-part';
 export * from './need';
 export * from './search';
 export * from './stock-row';
+export * from './list-text';
+export * from './list-rows';
+export * from './list-change';
+export * from './list-state';

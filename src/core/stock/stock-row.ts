@@ -38,6 +38,8 @@ export type CellProblem = { readonly column: StockColumn; readonly text: string 
   | { readonly code: 'build-not-said' }
   | { readonly code: 'not-a-whole-number' | 'not-a-number' }
   | { readonly code: 'out-of-bounds'; readonly lo: number; readonly hi: number }
+  /** Rows that ran together, letters that could not be read, a quotation mark out of place: what the file became on its way here. */
+  | { readonly code: 'line-break' | 'damaged-letters' | 'stray-quote' }
 );
 
 type Cell<T> = Result<T, CellProblem>;
@@ -49,8 +51,15 @@ interface Reading {
 
 const PITCH_OPTIONS = ['quarter', '325', '38lp', '38', '404'];
 
+/** Stands in the place of letters that could not be read. */
+const UNREAD = '\uFFFD';
+
 function text({ column, text: raw }: Reading, most: number): Cell<string | null> {
   if (raw === '') return ok(null);
+  if (/[\r\n]/.test(raw)) return err({ column, text: raw, code: 'line-break' });
+  // eslint-disable-next-line no-control-regex -- letters that no list has are looked for
+  if (raw.includes(UNREAD) || /[\u0000-\u0008\u000E-\u001F]/.test(raw))
+    return err({ column, text: raw, code: 'damaged-letters' });
   return raw.length > most ? err({ column, text: raw, code: 'too-long', most }) : ok(raw);
 }
 

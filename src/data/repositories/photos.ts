@@ -1,4 +1,4 @@
-import { and, asc, eq, isNull, sql } from 'drizzle-orm';
+import { and, asc, eq, isNull, lt, sql } from 'drizzle-orm';
 import { photo } from '../schema';
 import type { Queryable, Transaction } from '../store';
 
@@ -36,7 +36,17 @@ export async function addPhoto(tx: Transaction, record: PhotoRecord): Promise<vo
   await tx.insert(photo).values(record);
 }
 
-/** Hides a picture; its bytes stay. */
+/** Lets the bytes go of pictures that were taken away before a moment; that they were there stays written down. @returns how many */
+export async function letPhotosGo(tx: Transaction, takenAwayBefore: string): Promise<number> {
+  const gone = await tx
+    .update(photo)
+    .set({ bytes: Buffer.alloc(0) })
+    .where(and(lt(photo.takenAwayAt, takenAwayBefore), sql`length(${photo.bytes}) > 0`))
+    .returning({ id: photo.id });
+  return gone.length;
+}
+
+/** Hides a picture; its bytes stay for a while. */
 export async function takeAwayPhoto(tx: Transaction, jobId: string, id: string, at: string): Promise<void> {
   await tx
     .update(photo)

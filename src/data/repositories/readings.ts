@@ -1,4 +1,4 @@
-import { and, asc, eq, inArray, notExists, sql } from 'drizzle-orm';
+import { and, asc, count, eq, inArray, isNull, notExists, sql } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/sqlite-core';
 import { INSTRUMENT_IDS, type InstrumentId } from '../../core/quantity';
 import type { Entry } from '../../core/sheet';
@@ -28,6 +28,8 @@ export type Stored =
   | { readonly outcome: 'stored' }
   /** The id belongs to another reading: nothing was stored. */
   | { readonly outcome: 'id-taken' }
+  /** Something stands at so many places of the job already that no more are taken: nothing was stored. */
+  | { readonly outcome: 'job-full' }
   /** Somebody else has written there since: theirs is returned and nothing is overwritten. */
   | { readonly outcome: 'conflict'; readonly current: StoredReading };
 
@@ -111,12 +113,24 @@ const isSame = (stored: Row, { jobId, path, text, unit, instrument: tool }: NewR
   stored.unit === unit &&
   stored.instrument === (tool ?? null);
 
+/** Places of a job at which something may stand: more than a sheet measured at every station with every repeat fills. */
+export const MOST_PLACES = 4000;
+
+async function isFull(tx: Transaction, jobId: string): Promise<boolean> {
+  const [row] = await tx
+    .select({ places: count() })
+    .from(reading)
+    .where(and(eq(reading.jobId, jobId), isNull(reading.supersedes)));
+  return (row?.places ?? 0) >= MOST_PLACES;
+}
+
 /** Stores one reading, unless it is there already, or what it was based on no longer stands. */
 export async function storeReading(tx: Transaction, next: NewReading): Promise<Stored> {
   const [again] = await tx.select().from(reading).where(eq(reading.id, next.id)).limit(1);
   if (again) return { outcome: isSame(again, next) ? 'stored' : 'id-taken' };
   const current = await currentAt(tx, next.jobId, next.path);
   if (current && current.id !== next.supersedes) return { outcome: 'conflict', current };
+  if (!current && (await isFull(tx, next.jobId))) return { outcome: 'job-full' };
   const { id, jobId, path, text, unit, at, by } = next;
   await tx.insert(reading).values({
     id,

@@ -1,5 +1,5 @@
-import { asc, desc } from 'drizzle-orm';
-import type { LimitOverrides } from '../../core/limits';
+import { asc, desc, sql } from 'drizzle-orm';
+import { LIMIT_IDS, type LimitOverrides } from '../../core/limits';
 import { limitChange, person, shopFact } from '../schema';
 import type { Queryable, Transaction } from '../store';
 
@@ -35,15 +35,23 @@ export interface LimitChangeRecord {
   readonly by: string;
 }
 
-export async function limitChanges(db: Queryable): Promise<readonly LimitChangeRecord[]> {
-  return db.select().from(limitChange).orderBy(desc(limitChange.seq));
+/** The latest changes of limits, newest first. */
+export async function limitChanges(db: Queryable, limit: number): Promise<readonly LimitChangeRecord[]> {
+  return db.select().from(limitChange).orderBy(desc(limitChange.seq)).limit(limit);
 }
 
-/** The changes that stand: the newest of each limit, where it is not a return to the default. */
+/** The changes that stand: the newest of each limit, where it is not a return to the default. Each is one look into an index, however often it was changed. */
 export async function standingOverrides(db: Queryable): Promise<LimitOverrides> {
-  const changes = await db.select().from(limitChange).orderBy(asc(limitChange.seq));
-  const standing = new Map(changes.map(({ limitId, value }) => [limitId, value]));
-  return Object.fromEntries([...standing].filter(([, value]) => value !== null)) as LimitOverrides;
+  const ids = JSON.stringify(LIMIT_IDS);
+  const [row] = await db.all<{ standing: string }>(sql`
+    SELECT json_group_object(id, json(value)) AS standing FROM (
+      SELECT known.value AS id, (
+        SELECT ${limitChange.value} FROM ${limitChange} WHERE ${limitChange.limitId} = known.value
+        ORDER BY ${limitChange.seq} DESC LIMIT 1
+      ) AS value FROM json_each(${ids}) AS known
+    ) WHERE value IS NOT NULL`);
+  const standing = Object.entries(JSON.parse(row?.standing ?? '{}') as LimitOverrides);
+  return Object.fromEntries(standing.filter(([, value]) => value !== null)) as LimitOverrides;
 }
 
 export async function addLimitChange(tx: Transaction, change: Omit<LimitChangeRecord, 'seq'>): Promise<void> {

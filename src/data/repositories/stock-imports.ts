@@ -1,8 +1,8 @@
-import { and, count, desc, eq } from 'drizzle-orm';
+import { and, asc, count, desc, eq, isNull, sql } from 'drizzle-orm';
 import { laidOver, STOCK_COLUMNS, stockPartSchema, type StockColumn, type StockPart } from '../../core/stock';
 import { stockImport, stockImportRow } from '../schema';
 import type { Queryable, Transaction } from '../store';
-import { partsBySku, putPart } from './stock';
+import { addMovements, partOf, partsBySku, putPart } from './stock';
 
 /** One taking-in of a stock list. */
 export interface StockImportRecord {
@@ -40,7 +40,8 @@ export async function beginImport(
  */
 export async function importParts(
   tx: Transaction,
-  importId: string,
+  { id: importId, name, at, by }: Pick<StockImportRecord, 'id' | 'name' | 'at' | 'by'>,
+  newId: () => string,
   parts: readonly StockPart[],
   columns: readonly StockColumn[] = STOCK_COLUMNS,
 ): Promise<void> {
@@ -50,21 +51,49 @@ export async function importParts(
         tx,
         parts.map(({ sku }) => sku),
       )
-    ).map((part) => [part.sku, part]),
+    ).map((part) => [part.sku, partOf(part)]),
   );
-  for (const listed of parts) {
-    const there = before.get(listed.sku);
-    const part = there ? laidOver(there, listed, columns) : listed;
+  const taken = parts.map((listed) => {
+    const there = before.get(listed.sku) ?? null;
+    return { there, part: there ? laidOver(there, listed, columns) : listed };
+  });
+  for (const { there, part } of taken) {
     await tx
       .insert(stockImportRow)
-      .values({ importId, sku: part.sku, before: there ?? null, after: part })
+      .values({ importId, sku: part.sku, before: there, after: part })
       .onConflictDoUpdate({ target: [stockImportRow.importId, stockImportRow.sku], set: { after: part } });
     await putPart(tx, part);
   }
+  await addMovements(
+    tx,
+    taken
+      .map(({ there, part }) => ({ part, change: part.quantity - (there?.quantity ?? 0) }))
+      .filter(({ change }) => change !== 0)
+      .map(({ part, change }) => ({
+        id: newId(),
+        sku: part.sku,
+        kind: 'list' as const,
+        change,
+        left: part.quantity,
+        note: name,
+        at,
+        by,
+      })),
+  );
 }
 
-export async function importRows(db: Queryable, importId: string): Promise<readonly StockImportRowRecord[]> {
-  const rows = await db.select().from(stockImportRow).where(eq(stockImportRow.importId, importId));
+/** Rows of an import that were not undone yet, a few at a time. */
+export async function rowsToUndo(
+  db: Queryable,
+  importId: string,
+  limit: number,
+): Promise<readonly StockImportRowRecord[]> {
+  const rows = await db
+    .select()
+    .from(stockImportRow)
+    .where(and(eq(stockImportRow.importId, importId), isNull(stockImportRow.undone)))
+    .orderBy(asc(stockImportRow.sku))
+    .limit(limit);
   return rows.map(({ sku, before, after }) => ({
     sku,
     before: before === null ? null : stockPartSchema.parse(before),
@@ -72,8 +101,45 @@ export async function importRows(db: Queryable, importId: string): Promise<reado
   }));
 }
 
-export async function markUndone(tx: Transaction, id: string, at: string, by: string): Promise<void> {
-  await tx.update(stockImport).set({ undoneAt: at, undoneBy: by }).where(eq(stockImport.id, id));
+/** Writes down what undoing did with a row. */
+export async function markRow(
+  tx: Transaction,
+  importId: string,
+  sku: string,
+  undone: 'restored' | 'kept',
+): Promise<void> {
+  await tx
+    .update(stockImportRow)
+    .set({ undone })
+    .where(and(eq(stockImportRow.importId, importId), eq(stockImportRow.sku, sku)));
+}
+
+/** What undoing did with an import: how many parts are as before, and which somebody had changed since. */
+export async function undoneRows(
+  db: Queryable,
+  importId: string,
+): Promise<{ readonly restored: number; readonly kept: readonly string[] }> {
+  const of = (undone: 'restored' | 'kept') =>
+    and(eq(stockImportRow.importId, importId), eq(stockImportRow.undone, undone));
+  const [row] = await db.select({ all: count() }).from(stockImportRow).where(of('restored'));
+  const kept = await db
+    .select({ sku: stockImportRow.sku })
+    .from(stockImportRow)
+    .where(of('kept'))
+    .orderBy(asc(stockImportRow.sku));
+  return { restored: row?.all ?? 0, kept: kept.map(({ sku }) => sku) };
+}
+
+/** Begins an undoing: nothing more is taken in under this import. */
+export async function beginUndo(tx: Transaction, id: string, by: string): Promise<void> {
+  await tx
+    .update(stockImport)
+    .set({ undoneBy: sql`coalesce(${stockImport.undoneBy}, ${by})` })
+    .where(eq(stockImport.id, id));
+}
+
+export async function markUndone(tx: Transaction, id: string, at: string): Promise<void> {
+  await tx.update(stockImport).set({ undoneAt: at }).where(eq(stockImport.id, id));
 }
 
 /** The latest imports with how many parts each brought. */

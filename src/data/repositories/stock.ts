@@ -1,6 +1,6 @@
-import { and, asc, count, eq, inArray, lt, sql, type SQL } from 'drizzle-orm';
+import { and, asc, count, desc, eq, getTableColumns, inArray, lt, sql, type SQL } from 'drizzle-orm';
 import type { StockPart } from '../../core/stock';
-import { stockPart } from '../schema';
+import { stockMovement, stockPart } from '../schema';
 import type { Queryable, Transaction } from '../store';
 
 /** Which parts a list shows; what is not given does not narrow. */
@@ -13,6 +13,12 @@ export interface StockFilter {
   /** Only parts below their minimum. */
   readonly low?: boolean | undefined;
 }
+
+/** A part as it stands on the shelf, with how often it was changed: an edit names what it was based on. */
+export type ShelvedPart = StockPart & { readonly version: number };
+
+/** What a part is, without how often it was changed. */
+const { version: _version, ...aboutPart } = getTableColumns(stockPart);
 
 /** Words of a search as an FTS5 query: every word must begin a word of the text. */
 export function ftsQuery(text: string): string | null {
@@ -36,7 +42,7 @@ export async function listStock(
   db: Queryable,
   filter: StockFilter,
   page: { limit: number; offset: number },
-): Promise<readonly StockPart[]> {
+): Promise<readonly ShelvedPart[]> {
   return db
     .select()
     .from(stockPart)
@@ -100,7 +106,7 @@ export async function stockCandidates(db: Queryable, filter: CandidateFilter): P
   const ofKind = eq(stockPart.kind, filter.kind);
   const find = (condition: SQL | undefined, limit: number) =>
     db
-      .select()
+      .select(aboutPart)
       .from(stockPart)
       .where(condition)
       .orderBy(sql`${stockPart.quantity} = 0`, asc(stockPart.priceCents))
@@ -121,11 +127,11 @@ export async function stockCandidates(db: Queryable, filter: CandidateFilter): P
 
 /** All stock in the order of the list, for export. */
 export async function allStock(db: Queryable): Promise<readonly StockPart[]> {
-  return db.select().from(stockPart).orderBy(asc(stockPart.kind), asc(stockPart.sku));
+  return db.select(aboutPart).from(stockPart).orderBy(asc(stockPart.kind), asc(stockPart.sku));
 }
 
 /** Parts by their numbers. */
-export async function partsBySku(db: Queryable, skus: readonly string[]): Promise<readonly StockPart[]> {
+export async function partsBySku(db: Queryable, skus: readonly string[]): Promise<readonly ShelvedPart[]> {
   return skus.length === 0
     ? []
     : db
@@ -134,9 +140,40 @@ export async function partsBySku(db: Queryable, skus: readonly string[]): Promis
         .where(inArray(stockPart.sku, [...skus]));
 }
 
-/** Adds a part or puts it in the place of the one with its number. */
+/** What of a row is the part itself. */
+export function partOf({ version: _version, ...part }: ShelvedPart): StockPart {
+  return part;
+}
+
+/** Adds a part or puts it in the place of the one with its number, which counts as a change of it. */
 export async function putPart(tx: Transaction, part: StockPart): Promise<void> {
-  await tx.insert(stockPart).values(part).onConflictDoUpdate({ target: stockPart.sku, set: part });
+  await tx
+    .insert(stockPart)
+    .values(part)
+    .onConflictDoUpdate({ target: stockPart.sku, set: { ...part, version: sql`${stockPart.version} + 1` } });
+}
+
+/** One change of what is on the shelf. */
+export type StockMovementRecord = Omit<typeof stockMovement.$inferSelect, 'seq'>;
+
+export async function addMovements(tx: Transaction, movements: readonly StockMovementRecord[]): Promise<void> {
+  if (movements.length > 0) await tx.insert(stockMovement).values([...movements]);
+}
+
+export async function findMovement(db: Queryable, id: string): Promise<StockMovementRecord | null> {
+  const [row] = await db.select().from(stockMovement).where(eq(stockMovement.id, id)).limit(1);
+  return row ?? null;
+}
+
+/** The latest movements of a part, newest first. */
+export async function movementsOf(db: Queryable, sku: string, limit: number): Promise<readonly StockMovementRecord[]> {
+  const { seq: _seq, ...about } = getTableColumns(stockMovement);
+  return db
+    .select(about)
+    .from(stockMovement)
+    .where(eq(stockMovement.sku, sku))
+    .orderBy(desc(stockMovement.seq))
+    .limit(limit);
 }
 
 export async function removePart(tx: Transaction, sku: string): Promise<void> {

@@ -7,15 +7,21 @@ import { useFrame } from '../frame/frame-context';
 import { useChangedHere } from '../frame/server-data';
 import { UNNAMED } from '../frame/preferences';
 
-interface Undone {
+/** What an undoing did. */
+export interface Undone {
   readonly restored: number;
   readonly kept: readonly string[];
 }
 
+/** Parts that a sentence names. */
+const NAMED = 20;
+
 /** What an undoing did, in a sentence; parts changed since are named. */
 export function undoneSentence({ restored, kept }: Undone): string {
   const back = restored === 1 ? '1 part is as before.' : `${restored} parts are as before.`;
-  return kept.length === 0 ? back : `${back} Changed since, and left as they are: ${kept.join(', ')}.`;
+  if (kept.length === 0) return back;
+  const more = kept.length > NAMED ? ` and ${kept.length - NAMED} more` : '';
+  return `${back} Changed since, and left as they are: ${kept.slice(0, NAMED).join(', ')}${more}.`;
 }
 
 /** Lists taken in lately. Each can be undone as one. */
@@ -23,7 +29,9 @@ export function Imports({ imports }: { imports: readonly StockImportView[] }) {
   const { who, shop } = useFrame();
   const changedHere = useChangedHere();
   const [said, setSaid] = useState<{ id: string; text: string; bad: boolean } | null>(null);
+  const [busy, setBusy] = useState<string | null>(null);
   const undo = async (id: string) => {
+    setBusy(id);
     try {
       const undone = await api.post<Undone>(`/api/stock/imports/${id}/undo`, { by: who || UNNAMED });
       await changedHere();
@@ -31,6 +39,7 @@ export function Imports({ imports }: { imports: readonly StockImportView[] }) {
     } catch (error) {
       setSaid({ id, text: failure(error, 'It was not undone.'), bad: true });
     }
+    setBusy(null);
   };
   if (imports.length === 0) return null;
   return (
@@ -43,15 +52,16 @@ export function Imports({ imports }: { imports: readonly StockImportView[] }) {
             <span className="text-sm text-ink-soft">
               {parts === 1 ? '1 part' : `${parts} parts`}, {by}, {shopMoment(at, shop)}
             </span>
-            {undoneAt || said?.id === id ? (
+            {undoneAt || (said?.id === id && !said.bad) ? (
               <span className="ml-auto text-sm">
                 {said?.id === id ? said.text : `undone by ${undoneBy ?? 'somebody'}`}
               </span>
             ) : (
-              <button type="button" className="ml-auto quiet" onClick={() => void undo(id)}>
-                Undo
+              <button type="button" className="ml-auto quiet" disabled={busy !== null} onClick={() => void undo(id)}>
+                {busy === id ? 'Undoing…' : undoneBy ? 'Undo the rest' : 'Undo'}
               </button>
             )}
+            {said?.id === id && said.bad && <Notice kind="error">{said.text}</Notice>}
           </li>
         ))}
       </ul>

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { StockPart } from '../../core/stock';
+import type { ShelvedPartView } from '../../contract';
 import { Dialog } from '../../ui/parts/Dialog';
 import { familyLabel, money, stockKindWord } from '../../wording';
 import { useFrame } from '../frame/frame-context';
@@ -10,8 +10,8 @@ import { useChangedHere } from '../frame/server-data';
 const PartCard = opened(() => import('./PartCard').then(({ PartCard: View }) => View));
 
 /** Parts on the shelf. A part's name opens its card, where quantity, minimum and price are put right. */
-export function PartTable({ parts }: { parts: readonly StockPart[] }) {
-  const [open, setOpen] = useState<StockPart | null>(null);
+export function PartTable({ parts }: { parts: readonly ShelvedPartView[] }) {
+  const [open, setOpen] = useState<ShelvedPartView | null>(null);
   const { shop } = useFrame();
   const changedHere = useChangedHere();
   const changed = async () => {

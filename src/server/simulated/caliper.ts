@@ -9,12 +9,15 @@ const JITTER = 0.02;
 /** A reading costs this much charge, percent. */
 const PER_READING = 0.05;
 
+/** Screens that listen at once. */
+const MOST_LISTENERS = 40;
+
 /** One caliper on the bench: shared by all screens, as the real one would be. */
 class SimulatedCaliper {
   private jaw = 8;
   private battery = 90;
   private line: 'up' | 'down' = 'up';
-  private readonly events = new EventEmitter().setMaxListeners(50);
+  private readonly events = new EventEmitter().setMaxListeners(MOST_LISTENERS + 1);
 
   /** What the display shows now, to a hundredth, with the jitter of a hand. Jaws that are shut show nothing below zero. */
   private shown(): number {
@@ -24,6 +27,10 @@ class SimulatedCaliper {
 
   private message(kind: CaliperMessage['kind']): CaliperMessage {
     return { kind, mm: this.shown(), battery: Math.round(this.battery) };
+  }
+
+  get listeners(): number {
+    return this.events.listenerCount('message');
   }
 
   get reachable(): boolean {
@@ -68,10 +75,19 @@ export function caliperCommand(command: CaliperCommand): ReturnType<SimulatedCal
   return caliper.command(command);
 }
 
-/** The caliper's own stream, as server-sent events. Refused while its line is down or its battery empty. */
-export function caliperStream(): Response {
+/** Not to be transformed: a compressed stream would be held back until it is long enough. */
+const STREAM_HEADERS = { 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-store, no-transform' };
+
+/**
+ * The caliper's own stream, as server-sent events. Refused while its line is down or its battery empty, and to more screens than a bench has.
+ * @param method HEAD is told what would come, and nothing is begun for it
+ */
+export function caliperStream(method: string): Response {
   if (!caliper.reachable)
     throw new Refusal(503, 'no-caliper', 'The caliper does not answer: look at its line and battery.');
+  if (method === 'HEAD') return new Response(null, { headers: STREAM_HEADERS });
+  if (caliper.listeners >= MOST_LISTENERS)
+    throw new Refusal(503, 'too-many', `${MOST_LISTENERS} screens listen to the caliper already.`);
   const encoder = new TextEncoder();
   let stop: () => void = () => undefined;
   const body = new ReadableStream<Uint8Array>({
@@ -83,8 +99,5 @@ export function caliperStream(): Response {
     },
     cancel: () => stop(),
   });
-  // Not to be transformed: a compressed stream would be held back until it is long enough.
-  return new Response(body, {
-    headers: { 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-store, no-transform' },
-  });
+  return new Response(body, { headers: STREAM_HEADERS });
 }

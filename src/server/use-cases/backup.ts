@@ -16,7 +16,7 @@ import {
 import { storeFile, storeUrl } from '../../data/store';
 import type { BackupView } from '../../contract';
 import type { Context } from '../context';
-import { ErrandFailed, sent } from '../errands';
+import { ErrandFailed, sent } from '../send';
 import { MAX_BROUGHT_BYTES } from '../http/guard';
 import { notFound, Refusal } from '../refusal';
 
@@ -73,6 +73,7 @@ export async function makeDailyBackup(store: string, now: Date): Promise<void> {
   if (!isDailyDue(listBackups(store), now)) return;
   await sent('backup', backupFile(store, 'daily', now));
   tidyBackups(store);
+  await sent('tidy');
 }
 
 /** The file of a backup that is kept, by its name. */

@@ -5,6 +5,7 @@ import {
   currentReadings,
   findJob,
   lastReading,
+  MOST_PLACES,
   photosOf,
   signOffsOf,
   storeReading,
@@ -81,6 +82,12 @@ const ID_TAKEN = new Refusal(
   'This reading came under the id of another one and was not stored. Open the job again and type it once more.',
 );
 
+const JOB_FULL = new Refusal(
+  409,
+  'job-full',
+  `This job has readings at ${MOST_PLACES} places, and takes no more places in. What stands there can still be changed; the rest belongs to a job of its own.`,
+);
+
 /** Stores readings and brings the job's summary up to date. Conflicts are returned, not overwritten. */
 export async function putReadings(
   context: Context,
@@ -95,6 +102,7 @@ export async function putReadings(
     for (const next of readings) {
       const stored = await storeReading(tx, { ...next, jobId, at, by });
       if (stored.outcome === 'id-taken') throw ID_TAKEN;
+      if (stored.outcome === 'job-full') throw JOB_FULL;
       if (stored.outcome === 'stored') results.push({ outcome: 'stored', id: next.id });
       else results.push({ outcome: 'conflict', id: next.id, current: message(stored.current) });
     }

@@ -1,4 +1,4 @@
-import { addPhoto, findPhoto, photosOf, takeAwayPhoto } from '../../data/repositories';
+import { addPhoto, findPhoto, letPhotosGo, photosOf, takeAwayPhoto } from '../../data/repositories';
 import type { PhotoView } from '../../contract';
 import type { Context } from '../context';
 import { notFound, Refusal } from '../refusal';
@@ -10,6 +10,8 @@ import { mustFindJob } from './jobs';
 export const MOST_PHOTOS = 12;
 /** Longest side taken, pixels. */
 const MOST_PIXELS = 8000;
+/** Pixels in all: a few bytes of file may unfold to hundreds of megabytes in whoever looks at them. */
+const MOST_AREA = 16_000_000;
 
 /** What the bytes really are, whatever the request called them. */
 function look(bytes: Buffer): PictureHeader {
@@ -17,6 +19,12 @@ function look(bytes: Buffer): PictureHeader {
   if (!header) throw new Refusal(415, 'not-a-photo', 'This is no PNG or JPEG picture.');
   if (Math.max(header.width, header.height) > MOST_PIXELS)
     throw new Refusal(413, 'too-large', `The picture is more than ${MOST_PIXELS} pixels on a side.`);
+  if (header.width * header.height > MOST_AREA)
+    throw new Refusal(
+      413,
+      'too-large',
+      `The picture has ${Math.round((header.width * header.height) / 1e6)} million pixels, more than the ${MOST_AREA / 1e6} million that are kept.`,
+    );
   return header;
 }
 
@@ -43,7 +51,17 @@ export async function storePhoto(
   return views(context, jobId);
 }
 
-/** Takes a photograph off the job. Its bytes stay in the store. */
+/** A picture taken away by mistake can be asked back from a backup for as long as this; then its bytes go from the store. */
+const KEPT_DAYS = 30;
+const DAY_MS = 86_400_000;
+
+/** Lets go the bytes of pictures that were taken away long ago. @returns how many */
+export function letOldPhotosGo({ store, now }: Context): Promise<number> {
+  const before = new Date(now().getTime() - KEPT_DAYS * DAY_MS).toISOString();
+  return store.write((tx) => letPhotosGo(tx, before));
+}
+
+/** Takes a photograph off the job. Its bytes stay in the store for {@link KEPT_DAYS} days. */
 export async function hidePhoto(context: Context, jobId: string, id: string): Promise<readonly PhotoView[]> {
   await mustFindJob(context, jobId);
   await context.store.write((tx) => takeAwayPhoto(tx, jobId, id, context.now().toISOString()));

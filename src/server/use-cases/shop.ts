@@ -81,11 +81,14 @@ export function rulesMark({ limits, codes, schools }: Rules): string {
     .digest('base64url');
 }
 
+/** Changes of limits that the page tells of. */
+const CHANGES_SHOWN = 30;
+
 export async function shopPage(context: Context): Promise<ShopPageView> {
   const [shop, { limits, schools }, changes, codes, supplier] = await Promise.all([
     shopView(context),
     rulesInForce(context),
-    limitChanges(context.store.db),
+    limitChanges(context.store.db, CHANGES_SHOWN),
     listCodes(context.store.db),
     supplierMood(context),
   ]);
@@ -93,7 +96,7 @@ export async function shopPage(context: Context): Promise<ShopPageView> {
     const limitId = LIMIT_IDS.find((id) => id === change.limitId);
     return limitId ? [{ limitId, text: changeText(limitId, change.value), at: change.at, by: change.by }] : [];
   });
-  return { shop, codes, schools, supplier, limits, changes: known.slice(0, 30), backups: backupsKept(context) };
+  return { shop, codes, schools, supplier, limits, changes: known, backups: backupsKept(context) };
 }
 
 function changeText(id: LimitId, value: unknown): string {
@@ -107,13 +110,15 @@ export async function changeLimit(context: Context, id: string, { by, value, sou
   const limitId = LIMIT_IDS.find((known) => known === id);
   if (!limitId) throw notFound('limit');
   const change = value === null ? null : source ? { value, provenance: 'published' as const, source } : { value };
-  const before = await standingOverrides(context.store.db);
-  const { [limitId]: _gone, ...others } = before;
-  const resolved = resolveLimits(change === null ? others : { ...before, [limitId]: change });
-  if (!resolved.ok) throw new Refusal(422, 'limit-refused', resolved.error.map(limitProblem).join(' '));
   const at = context.now().toISOString();
-  await context.store.write((tx) => addLimitChange(tx, { limitId, value: change, at, by }));
-  return resolved.value;
+  return context.store.write(async (tx) => {
+    const before = await standingOverrides(tx);
+    const { [limitId]: _gone, ...others } = before;
+    const resolved = resolveLimits(change === null ? others : { ...before, [limitId]: change });
+    if (!resolved.ok) throw new Refusal(422, 'limit-refused', resolved.error.map(limitProblem).join(' '));
+    await addLimitChange(tx, { limitId, value: change, at, by });
+    return resolved.value;
+  });
 }
 
 /** Writes down what the shop says of itself. */
@@ -124,10 +129,16 @@ export async function changeShopFacts(context: Context, facts: ShopFacts): Promi
   return shopView(context);
 }
 
+/** People at one bench. */
+const MOST_PEOPLE = 200;
+
 export async function joinBench(context: Context, name: string): Promise<ShopView> {
-  const people = await listPeople(context.store.db);
-  if (people.some((person) => person.name.toLowerCase() === name.toLowerCase()))
-    throw new Refusal(409, 'name-taken', `${name} is at the bench already.`);
-  await context.store.write((tx) => addPerson(tx, { id: context.newId(), name }));
+  await context.store.write(async (tx) => {
+    const people = await listPeople(tx);
+    if (people.some((person) => person.name.toLowerCase() === name.toLowerCase()))
+      throw new Refusal(409, 'name-taken', `${name} is at the bench already.`);
+    if (people.length >= MOST_PEOPLE) throw new Refusal(409, 'too-many', `A bench has room for ${MOST_PEOPLE} people.`);
+    await addPerson(tx, { id: context.newId(), name });
+  });
   return shopView(context);
 }

@@ -1,16 +1,24 @@
 import { stockPartSchema, type StockPart } from '../../core/stock';
 import {
+  addMovements,
   allStock,
   beginImport,
+  beginUndo,
   findImport,
   importParts,
-  importRows,
+  markRow,
   markUndone,
+  partOf,
   partsBySku,
   putPart,
   removePart,
+  rowsToUndo,
+  undoneRows,
+  type StockImportRecord,
+  type StockImportRowRecord,
 } from '../../data/repositories';
-import type { ChangePart, ImportBatch } from '../../contract';
+import type { Transaction } from '../../data/store';
+import type { ImportBatch } from '../../contract';
 import type { Context } from '../context';
 import { notFound, Refusal } from '../refusal';
 import { writeStockCsv } from '../stock-csv';
@@ -21,12 +29,12 @@ export async function takeInBatch(
   importId: string,
   { by, name, parts, columns }: ImportBatch,
 ): Promise<{ taken: number }> {
-  const at = context.now().toISOString();
+  const record = { id: importId, name, at: context.now().toISOString(), by };
   await context.store.write(async (tx) => {
     const before = await findImport(tx, importId);
-    if (before?.undoneAt) throw new Refusal(409, 'undone', 'This import was undone: begin a new one.');
-    await beginImport(tx, { id: importId, name, at, by });
-    await importParts(tx, importId, parts, columns);
+    if (before?.undoneBy) throw new Refusal(409, 'undone', 'This import was undone: begin a new one.');
+    await beginImport(tx, record);
+    await importParts(tx, record, context.newId, parts, columns);
   });
   return { taken: parts.length };
 }
@@ -41,39 +49,68 @@ export interface Undone {
   readonly kept: readonly string[];
 }
 
-/** Undoes an import: every part goes back to what it was, but what was changed since stays and is named. */
+/** Rows undone in one go: everybody else is answered between two goes. */
+const AT_ONCE = 100;
+
+const letOthers = () => new Promise<void>((resolve) => setImmediate(resolve));
+
+/**
+ * Undoes an import: every part goes back to what it was, but what was changed since stays and is named. It is done a few rows at a time; broken off in the middle it
+ * is gone on with when it is asked for again.
+ */
 export async function undoImport(context: Context, importId: string, by: string): Promise<Undone> {
-  return context.store.write(async (tx) => {
-    const record = await findImport(tx, importId);
-    if (!record) throw notFound('import');
-    if (record.undoneAt) throw new Refusal(409, 'undone', `${record.undoneBy ?? 'Somebody'} has undone it already.`);
-    const rows = await importRows(tx, importId);
-    const now = new Map<string, StockPart>();
-    for (let i = 0; i < rows.length; i += 400) {
-      const some = rows.slice(i, i + 400).map(({ sku }) => sku);
-      for (const part of await partsBySku(tx, some)) now.set(part.sku, part);
-    }
-    const kept: string[] = [];
-    for (const { sku, before, after } of rows) {
-      const current = now.get(sku);
-      if (!current || !same(current, after)) kept.push(sku);
-      else if (before) await putPart(tx, before);
-      else await removePart(tx, sku);
-    }
-    await markUndone(tx, importId, context.now().toISOString(), by);
-    return { restored: rows.length - kept.length, kept };
-  });
+  const { store } = context;
+  const record = await findImport(store.db, importId);
+  if (!record) throw notFound('import');
+  if (record.undoneAt) throw undoneAlready(record);
+  await store.write((tx) => beginUndo(tx, importId, by));
+  for (;;) {
+    const left = await store.write(async (tx) => {
+      const rows = await rowsToUndo(tx, importId, AT_ONCE);
+      await undoRows(tx, context, record, rows, by);
+      return rows.length;
+    });
+    if (left < AT_ONCE) break;
+    await letOthers();
+  }
+  await store.write((tx) => markUndone(tx, importId, context.now().toISOString()));
+  return undoneRows(store.db, importId);
 }
 
-/** Changes what is on the shelf, its minimum and its price. */
-export async function changePart(context: Context, sku: string, change: ChangePart): Promise<StockPart> {
-  return context.store.write(async (tx) => {
-    const [part] = await partsBySku(tx, [sku]);
-    if (!part) throw notFound('part');
-    const next = { ...part, ...change };
-    await putPart(tx, next);
-    return next;
-  });
+const undoneAlready = ({ undoneBy }: StockImportRecord): Refusal =>
+  new Refusal(409, 'undone', `${undoneBy ?? 'Somebody'} has undone it already.`);
+
+async function undoRows(
+  tx: Transaction,
+  context: Context,
+  { id, name }: StockImportRecord,
+  rows: readonly StockImportRowRecord[],
+  by: string,
+): Promise<void> {
+  const skus = rows.map(({ sku }) => sku);
+  const now = new Map((await partsBySku(tx, skus)).map((part) => [part.sku, partOf(part)]));
+  const at = context.now().toISOString();
+  const back: StockImportRowRecord[] = [];
+  for (const row of rows) {
+    const { sku, before, after } = row;
+    const current = now.get(sku);
+    const isAsBrought = current !== undefined && same(current, after);
+    if (isAsBrought && before) await putPart(tx, before);
+    if (isAsBrought && !before) await removePart(tx, sku);
+    await markRow(tx, id, sku, isAsBrought ? 'restored' : 'kept');
+    if (isAsBrought) back.push(row);
+  }
+  await addMovements(
+    tx,
+    back
+      .map(({ sku, before, after }) => ({
+        sku,
+        change: (before?.quantity ?? 0) - after.quantity,
+        left: before?.quantity ?? 0,
+      }))
+      .filter(({ change }) => change !== 0)
+      .map((moved) => ({ ...moved, id: context.newId(), kind: 'list-undone' as const, note: name, at, by })),
+  );
 }
 
 /** The whole stock list as CSV. */

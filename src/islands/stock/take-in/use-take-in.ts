@@ -1,8 +1,20 @@
-import { useCallback, useMemo, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { proxy } from 'comlink';
 import { IMPORT_BATCH } from '../../../contract';
-import { STOCK_COLUMNS, type StockColumn, type StockPart } from '../../../core/stock';
+import {
+  columnsIn,
+  missingColumns,
+  MOST_LIST_BYTES,
+  proposedColumns,
+  type Columns,
+  type Mended,
+  type StockColumn,
+} from '../../../core/stock';
+import { listProblem } from '../../../wording';
+import type { JudgedList, OpenedList } from '../../../workers/list-reader';
+import { startReading, type ListReading } from '../../../workers/list-reading';
 import { api, failure } from '../../frame/api';
-import { proposed, readRows, type Columns, type Mended, type RawList, type ReadRow } from './list-state';
+import { compared, type Comparison } from './comparison';
 
 /** How far the taking-in has come. */
 export interface Progress {
@@ -13,34 +25,81 @@ export interface Progress {
   readonly trouble: string | null;
 }
 
-/** Reads a CSV file in the browser; the reader is fetched only when a list is taken in. */
-export async function readList(file: File): Promise<RawList> {
-  const { default: Papa } = await import('papaparse');
-  const text = (await file.text()).replace(/^\uFEFF/, '');
-  const { data } = Papa.parse<string[]>(text, { skipEmptyLines: 'greedy' });
-  const [headings = [], ...rows] = data;
-  return { name: file.name, headings, rows };
+/** A list that is open, by the name of its file. */
+export interface NamedList extends OpenedList {
+  readonly name: string;
 }
 
-/** A list on its way into stock: its columns, what was mended, what is taken in. */
+const NO_ROWS: JudgedList = { good: 0, bad: 0, firstGood: [], firstBad: [] };
+
+/** A list on its way into stock: its columns, what was mended, what it would change, what is taken in. */
 export function useTakeIn(by: string) {
-  const [list, setList] = useState<RawList | null>(null);
+  const reading = useRef<ListReading | null>(null);
+  const stop = useRef(false);
+  const [opening, setOpening] = useState<number | null>(null);
+  const [refused, setRefused] = useState<string | null>(null);
+  const [list, setList] = useState<NamedList | null>(null);
   const [columns, setColumns] = useState<Columns | null>(null);
   const [mended, setMended] = useState<Mended>({});
-  const [taken, setTaken] = useState<ReadonlySet<number>>(new Set());
+  const [judged, setJudged] = useState<JudgedList>(NO_ROWS);
+  const [comparison, setComparison] = useState<Comparison | null>(null);
   const [progress, setProgress] = useState<Progress | null>(null);
 
-  const rows = useMemo(() => (list && columns ? readRows(list, columns, mended) : []), [list, columns, mended]);
-  const good = rows.filter((row) => row.part !== null && !taken.has(row.line));
-  const bad = rows.filter((row) => row.part === null);
-
-  const open = useCallback((next: RawList) => {
-    setList(next);
-    setColumns(proposed(next));
+  const forget = useCallback(() => {
+    reading.current?.end();
+    reading.current = null;
+    setOpening(null);
+    setList(null);
+    setColumns(null);
     setMended({});
-    setTaken(new Set());
+    setJudged(NO_ROWS);
+    setComparison(null);
     setProgress(null);
   }, []);
+  useEffect(() => () => reading.current?.end(), []);
+
+  /** Opens a file in place of what was open. */
+  const open = async (file: File) => {
+    forget();
+    setRefused(null);
+    if (file.size > MOST_LIST_BYTES)
+      return setRefused(listProblem({ code: 'too-large', bytes: file.size, most: MOST_LIST_BYTES }));
+    const started = startReading();
+    reading.current = started;
+    setOpening(0);
+    try {
+      const opened = await started.reader.open(file, proxy(setOpening));
+      setOpening(null);
+      if (!opened.ok) return setRefused(listProblem(opened.error));
+      setList({ ...opened.value, name: file.name });
+      setColumns(proposedColumns(opened.value.headings));
+    } catch {
+      setOpening(null);
+      setRefused('It cannot be read as CSV: a header row, then one part a row would be right.');
+    }
+  };
+
+  // What the rows read as, and what they would change, whenever columns or cells change.
+  useEffect(() => {
+    const reader = reading.current?.reader;
+    if (!reader || !columns) return;
+    let isStale = false;
+    const look = async () => {
+      const found = await reader.judge(columns, mended);
+      if (isStale) return;
+      setJudged(found);
+      setComparison(null);
+      if (missingColumns(columns).length > 0) return;
+      await compared(reader, found.good, columnsIn(columns), (next) => {
+        if (!isStale) setComparison(next);
+        return isStale;
+      });
+    };
+    void look();
+    return () => {
+      isStale = true;
+    };
+  }, [columns, mended]);
 
   const choose = (column: StockColumn, at: number | null) =>
     setColumns((before) => before && { ...before, [column]: at });
@@ -49,29 +108,53 @@ export function useTakeIn(by: string) {
 
   /** Sends what is good in batches; what is bad stays on the screen. A batch that fails stops it, and it can go on. */
   const takeIn = async () => {
-    if (!list || !columns) return;
-    const has = STOCK_COLUMNS.filter((column) => columns[column] !== null);
+    const reader = reading.current?.reader;
+    if (!list || !columns || !reader) return;
+    const has = columnsIn(columns);
     const id = progress?.id ?? crypto.randomUUID();
-    const of = good.length;
-    let sent = 0;
-    setProgress({ id, taken: 0, of, state: 'running', trouble: null });
-    for (let i = 0; i < good.length; i += IMPORT_BATCH) {
-      const batch: readonly ReadRow[] = good.slice(i, i + IMPORT_BATCH);
-      const parts = batch.flatMap(({ part }): StockPart[] => (part ? [part] : []));
+    const of = judged.good;
+    stop.current = false;
+    const came = (taken: number, trouble: string | null = null) => {
+      const state = trouble !== null ? 'stopped' : taken === of ? 'done' : 'running';
+      setProgress({ id, taken, of, state, trouble });
+    };
+    came(0);
+    await reader.again();
+    for (let sent = 0; ;) {
+      const batch = await reader.next(IMPORT_BATCH);
+      if (batch.length === 0) break;
+      const parts = batch.flatMap(({ part }) => (part ? [part] : []));
       try {
+        if (stop.current) throw new Error('Stopped here.');
         await api.post(`/api/stock/imports/${id}`, { by, name: list.name, parts, columns: has });
       } catch (error) {
-        const why = failure(error, 'The server cannot be reached.');
-        setProgress({ id, taken: sent, of, state: 'stopped', trouble: why });
-        return;
+        came(sent, failure(error, stop.current ? 'Stopped.' : 'The server cannot be reached.'));
+        break;
       }
+      await reader.wereTaken(batch.map(({ line }) => line));
       sent += batch.length;
-      setTaken((before) => new Set([...before, ...batch.map(({ line }) => line)]));
-      setProgress({ id, taken: sent, of, state: sent === of ? 'done' : 'running', trouble: null });
+      came(sent);
     }
+    setJudged(await reader.judge(columns, mended));
   };
 
-  return { list, columns, good, bad, taken, progress, open, choose, mend, takeIn };
+  return {
+    opening,
+    refused,
+    list,
+    columns,
+    judged,
+    comparison,
+    progress,
+    open,
+    forget,
+    choose,
+    mend,
+    takeIn,
+    stopHere: () => {
+      stop.current = true;
+    },
+  };
 }
 
 export type TakeIn = ReturnType<typeof useTakeIn>;

@@ -1,0 +1,85 @@
+import { useState } from 'react';
+import { missingColumns } from '../../../core/stock';
+import { Notice } from '../../../ui/parts/Notice';
+import { api, failure } from '../../frame/api';
+import { useFrame } from '../../frame/frame-context';
+import { UNNAMED } from '../../frame/preferences';
+import { useChangedHere } from '../../frame/server-data';
+import { undoneSentence, type Undone } from '../Imports';
+import type { Progress, TakeIn } from './use-take-in';
+
+/** The act, its progress, and its undoing. */
+export function Act({ takeIn }: { takeIn: TakeIn }) {
+  const { judged, comparison, progress, columns } = takeIn;
+  const { good, bad } = judged;
+  const { who } = useFrame();
+  const changedHere = useChangedHere();
+  const [undone, setUndone] = useState<string | null>(null);
+  const [isUndoing, setIsUndoing] = useState(false);
+  const isRunning = progress?.state === 'running';
+  const undo = async () => {
+    if (!progress) return;
+    setIsUndoing(true);
+    try {
+      const by = who || UNNAMED;
+      setUndone(undoneSentence(await api.post<Undone>(`/api/stock/imports/${progress.id}/undo`, { by })));
+    } catch (error) {
+      setUndone(failure(error, 'It was not undone.'));
+    }
+    setIsUndoing(false);
+    await changedHere();
+  };
+  const isReady = columns !== null && missingColumns(columns).length === 0;
+  const losing = comparison?.lost ?? 0;
+  return (
+    <div className="mt-4 flex flex-wrap items-center gap-3">
+      {undone === null && !isRunning && (
+        <button
+          type="button"
+          className="act"
+          disabled={!isReady || good === 0}
+          onClick={() => void takeIn.takeIn().then(changedHere)}
+        >
+          {good === 1 ? 'Take 1 row in' : `Take ${good} rows in`}
+          {losing > 0 && `, losing ${losing}`}
+        </button>
+      )}
+      {isRunning && (
+        <button type="button" className="quiet" onClick={takeIn.stopHere}>
+          Stop here
+        </button>
+      )}
+      {bad > 0 && isReady && (
+        <span className="text-sm text-ink-soft">
+          {bad === 1 ? 'The bad row stays' : `The ${bad} bad rows stay`} here to be mended.
+        </span>
+      )}
+      {progress && <HowFar progress={progress} />}
+      {progress && !isRunning && undone === null && (
+        <>
+          <button type="button" className="quiet" disabled={isUndoing} onClick={() => void undo()}>
+            {isUndoing ? 'Undoing…' : 'Undo this list'}
+          </button>
+          <a className="grid quiet place-items-center" href="/stock">
+            Show the shelf
+          </a>
+        </>
+      )}
+      {undone && <Notice kind="good">{undone}</Notice>}
+    </div>
+  );
+}
+
+function HowFar({ progress: { taken, of, state, trouble } }: { progress: Progress }) {
+  return (
+    <div role="status" className="flex grow items-center gap-3">
+      <progress className="h-3 grow accent-pine" value={taken} max={Math.max(1, of)} aria-label="Rows taken in" />
+      <span className="figures text-sm">
+        {taken} of {of}
+      </span>
+      {state === 'stopped' && (
+        <span className="text-sm font-semibold text-oxide">{trouble} The rest can be taken in when you like.</span>
+      )}
+    </div>
+  );
+}

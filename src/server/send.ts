@@ -1,0 +1,27 @@
+import { execFile } from 'node:child_process';
+import { promisify } from 'node:util';
+
+/** Long work on a store's file, done by a process of its own so that nobody waits for it. */
+export type Errand = 'backup' | 'putBack' | 'try' | 'inspect' | 'tidy';
+
+/** The argument by which the server's own file runs an errand and ends. */
+export const ERRAND_ARGUMENT = '--errand';
+
+/** Why an errand failed, as its process said it. */
+export class ErrandFailed extends Error {}
+
+/** Sends a process of its own on an errand. */
+export async function sent(errand: Errand, ...args: string[]): Promise<string> {
+  try {
+    const { stdout } = await promisify(execFile)(process.execPath, [
+      process.argv[1]!,
+      ERRAND_ARGUMENT,
+      errand,
+      ...args,
+    ]);
+    return stdout.trim();
+  } catch (error) {
+    const said = typeof error === 'object' && error && 'stderr' in error ? String(error.stderr).trim() : '';
+    throw new ErrandFailed(said || 'The process that was to do it ended early.');
+  }
+}
