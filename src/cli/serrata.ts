@@ -7,7 +7,7 @@ import { readSheetText } from '../core/sheet';
 import { limitsFrom, linesFrom, sheetFrom, stockFrom, Unreadable } from './documents';
 import { jsonSchema, SCHEMA_NAMES, type SchemaName } from './schemas';
 import { assessmentText } from './text';
-import { backup, StoreRefused, restore } from '../server/use-cases/backup';
+import { archive, backup, StoreRefused, restore } from '../server/use-cases/backup';
 
 /** Exit code for input that cannot be read. */
 const UNREADABLE = 2;
@@ -85,9 +85,17 @@ function program(print: (text: string) => unknown): Command {
       await print(`${file} holds the whole store, and was found whole.\n`);
     });
   command
+    .command('archive')
+    .description('Write the whole shop into one archive of open formats: CSV, bench sheets, photographs.')
+    .argument('<file>', 'a file that is not there yet')
+    .action(async (file: string) => {
+      await archive(file, new Date());
+      await print(`${file} holds the whole shop. docs/formats/archive.md says what is in it.\n`);
+    });
+  command
     .command('restore')
-    .description('Put a backup in the place of the store. Serrata must be stopped.')
-    .argument('<file>', 'a file that a backup made')
+    .description('Put a backup, or an archive, in the place of the store. Serrata must be stopped.')
+    .argument('<file>', 'a file that a backup or an archive made')
     .action(async (file: string) => {
       const kept = await restore(file, new Date());
       await print(`The store is what ${file} holds.${kept ? ` What stood there is kept as ${kept}.` : ''}\n`);

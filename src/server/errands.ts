@@ -1,3 +1,5 @@
+import { storeFromArchive } from '../data/archive/read';
+import { writeArchive } from '../data/archive/write';
 import { backupStore, mustBeWhole } from '../data/backup';
 import { inspectStore } from '../data/inspect';
 import { putBackInPlace } from '../data/put-back';
@@ -19,6 +21,16 @@ const ERRANDS = {
   putBack: async (backup: string, before: string) => {
     await putBackInPlace(storeUrl(), backup, before);
     return before;
+  },
+  /** Writes the whole shop into an archive of open formats. */
+  archive: async (file: string) => {
+    await writeArchive(storeUrl(), file, new Date());
+    return file;
+  },
+  /** Makes a store of an archive. */
+  unpack: async (archive: string, target: string) => {
+    await storeFromArchive(archive, target);
+    return target;
   },
   /** Makes sure that a file is a store, whole, and of a version that is known. */
   try: async (file: string) => {

@@ -17,6 +17,6 @@ export { caliperCommand, caliperStream } from './simulated/caliper';
 export * from './use-cases/supplier';
 export * from './use-cases/codes';
 export * from './use-cases/photos';
-export { bringBackup, keptBackup, makeBackup, putBackupBack, tryStore } from './use-cases/backup';
+export { bringBackup, keptBackup, makeArchive, makeBackup, putBackupBack, tryStore } from './use-cases/backup';
 export { health } from './health';
 export { sentFile } from './http/sent-file';

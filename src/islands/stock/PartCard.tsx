@@ -137,7 +137,9 @@ function PutRight({ part, onChanged }: CardProps) {
         <TextField form={form} name="price" label="Price" look="figures" rules={{ validate: isAmount }} />
       </div>
       <Refusal form={form} />
-      <SendButton form={form}>Put it right</SendButton>
+      <p>
+        <SendButton form={form}>Put it right</SendButton>
+      </p>
     </Form>
   );
 }

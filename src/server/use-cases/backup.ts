@@ -1,8 +1,10 @@
-import { createWriteStream, mkdtempSync, rmSync } from 'node:fs';
+import { createWriteStream, existsSync, mkdtempSync, rmSync } from 'node:fs';
 import { basename, dirname, join } from 'node:path';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import type { ReadableStream as WebStream } from 'node:stream/web';
+import { isArchive, storeFromArchive } from '../../data/archive/read';
+import { writeArchive } from '../../data/archive/write';
 import { backupStore, fileOf, restoreStore, StoreRefused } from '../../data/backup';
 import {
   adoptBackup,
@@ -25,9 +27,22 @@ export { StoreRefused };
 /** Saves the store into a file, in use or not. */
 export const backup = (file: string): Promise<void> => backupStore(storeUrl(), file);
 
-/** Puts a backup in the store's place; what stood there is kept under the hour it was. */
-export const restore = (file: string, now: Date): Promise<string | null> =>
-  restoreStore(storeUrl(), file, stampOf(now));
+/** Writes the whole shop into an archive of open formats. */
+export const archive = (file: string, now: Date): Promise<void> => writeArchive(storeUrl(), file, now);
+
+/** Puts a backup, or what an archive holds, in the store's place; what stood there is kept under the hour it was. */
+export async function restore(file: string, now: Date): Promise<string | null> {
+  const url = storeUrl();
+  if (!existsSync(file) || !isArchive(file)) return restoreStore(url, file, stampOf(now));
+  const unpacked = `${fileOf(url)}.unpacked`;
+  rmSync(unpacked, { force: true });
+  await storeFromArchive(file, unpacked);
+  try {
+    return await restoreStore(url, unpacked, stampOf(now));
+  } finally {
+    rmSync(unpacked, { force: true });
+  }
+}
 
 /** The backups that are kept, newest first. */
 export function backupsKept({ store }: Context): readonly BackupView[] {
@@ -96,6 +111,30 @@ export function putBackupBack(context: Context, name: string): Promise<{ kept: s
   });
 }
 
+/** What was brought, as a store that is whole: an archive is unpacked. @throws Refusal with what is wrong with it */
+async function tried(file: string): Promise<string> {
+  try {
+    return isArchive(file) ? await sent('unpack', file, `${file}.db`) : await sent('try', file);
+  } catch (error) {
+    if (!(error instanceof ErrandFailed)) throw error;
+    throw new Refusal(422, 'no-backup', error.message.replaceAll(file, 'This file'));
+  }
+}
+
+/** The whole shop as an archive of open formats. @returns its file, and what takes it away once it was sent */
+export function makeArchive({ store }: Context): Promise<{ readonly file: string; readonly done: () => void }> {
+  return alone(async () => {
+    const folder = mkdtempSync(join(dirname(fileOf(store.url)), '.archive-'));
+    const done = () => rmSync(folder, { recursive: true, force: true });
+    try {
+      return { file: await sent('archive', join(folder, 'archive.zip')), done };
+    } catch (error) {
+      done();
+      throw error;
+    }
+  });
+}
+
 /** Takes in a backup that was kept elsewhere; it is tried, and kept with the others. */
 export function bringBackup({ store, now }: Context, sentBody: WebStream | null): Promise<{ name: string }> {
   if (!sentBody) throw new Refusal(422, 'nothing-sent', 'Send a backup of Serrata.');
@@ -116,11 +155,7 @@ export function bringBackup({ store, now }: Context, sentBody: WebStream | null)
         },
         createWriteStream(file),
       );
-      await sent('try', file).catch((error: unknown) => {
-        if (!(error instanceof ErrandFailed)) throw error;
-        throw new Refusal(422, 'no-backup', error.message.replaceAll(file, 'This file'));
-      });
-      return { name: adoptBackup(home, file, 'brought', now()) };
+      return { name: adoptBackup(home, await tried(file), 'brought', now()) };
     } finally {
       rmSync(folder, { recursive: true, force: true });
     }

@@ -29,40 +29,57 @@ export function Backup({ backups }: { backups: readonly BackupView[] }) {
   );
 }
 
+/** Ways to carry everything away, and what the button says of each. */
+const WAYS = {
+  backup: { address: '/api/backup', act: 'Save a backup', done: 'is whole' },
+  archive: { address: '/api/archive', act: 'Save an archive', done: 'holds the whole shop' },
+} as const;
+type Way = keyof typeof WAYS;
+
 function Save() {
-  const [busy, setBusy] = useState(false);
+  const [busy, setBusy] = useState<Way | null>(null);
   const [saved, setSaved] = useState<Saved | null>(null);
   const changedHere = useChangedHere();
-  const make = async () => {
-    setBusy(true);
+  const make = async (way: Way) => {
+    setBusy(way);
     setSaved(null);
     try {
-      const { blob, name } = await api.file('/api/backup');
+      const { blob, name } = await api.file(WAYS[way].address);
       save(blob, name);
-      setSaved({ kind: 'good', text: `${name} is whole, and on its way to where this browser keeps its downloads.` });
+      const text = `${name} ${WAYS[way].done}, and on its way to where this browser keeps its downloads.`;
+      setSaved({ kind: 'good', text });
     } catch (error) {
-      setSaved({ kind: 'error', text: failure(error, 'The backup broke off. Try again.') });
+      setSaved({ kind: 'error', text: failure(error, 'It broke off. Try again.') });
     }
-    setBusy(false);
+    setBusy(null);
     await changedHere();
   };
   return (
     <section className="max-w-prose">
       <p className="mb-3 text-ink-soft">
-        One file with everything: jobs, readings, sign-offs, photographs, stock, limits, codes. It is made while the
-        shop goes on, and holds what was saved before it began. One a day is made by itself and kept beside the store; a
-        disk can fail, so keep one on another machine too.
+        A backup is one file with everything: jobs, readings, sign-offs, photographs, stock, limits, codes. It is made
+        while the shop goes on, and holds what was saved before it began. One a day is made by itself and kept beside
+        the store; a disk can fail, so keep one on another machine too.
       </p>
-      <button
-        type="button"
-        className="mb-3 inline-flex act items-center gap-2"
-        disabled={busy}
-        onClick={() => void make()}
-      >
-        <Download size={18} aria-hidden="true" />
-        {busy ? 'Saving…' : 'Save a backup'}
-      </button>
+      <div className="mb-3 flex flex-wrap gap-3">
+        {(Object.keys(WAYS) as Way[]).map((way) => (
+          <button
+            key={way}
+            type="button"
+            className={`inline-flex items-center gap-2 ${way === 'backup' ? 'act' : 'quiet'}`}
+            disabled={busy !== null}
+            onClick={() => void make(way)}
+          >
+            <Download size={18} aria-hidden="true" />
+            {busy === way ? 'Saving…' : WAYS[way].act}
+          </button>
+        ))}
+      </div>
       {saved && <Notice kind={saved.kind}>{saved.text}</Notice>}
+      <p className="text-sm text-ink-soft">
+        An archive holds the same in open formats that other programs read: tables as CSV, bench sheets, photographs,
+        and checksums of them all.
+      </p>
     </section>
   );
 }

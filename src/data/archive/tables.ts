@@ -1,0 +1,56 @@
+import { getTableColumns, getTableName, type Table } from 'drizzle-orm';
+import {
+  customer,
+  job,
+  learnedCode,
+  limitChange,
+  person,
+  photo,
+  reading,
+  saw,
+  sawMemory,
+  shopFact,
+  signOff,
+  stockImport,
+  stockImportRow,
+  stockMovement,
+  stockPart,
+} from '../schema';
+
+/** Every table of the store, so that what a row refers to comes before it. The search is made of them and is not among them. */
+const TABLES: readonly Table[] = [
+  person,
+  shopFact,
+  customer,
+  saw,
+  job,
+  reading,
+  sawMemory,
+  photo,
+  signOff,
+  limitChange,
+  learnedCode,
+  stockPart,
+  stockMovement,
+  stockImport,
+  stockImportRow,
+];
+
+/** A table by its name in the store, and its columns in order. */
+export interface ArchivedTable {
+  readonly name: string;
+  readonly columns: readonly string[];
+  /** The column whose bytes stand in files of their own. */
+  readonly bytes: string | null;
+}
+
+export const ARCHIVED: readonly ArchivedTable[] = TABLES.map((table) => {
+  const columns = Object.values(getTableColumns(table));
+  return {
+    name: getTableName(table),
+    columns: columns.map(({ name }) => name),
+    bytes: columns.find(({ dataType }) => dataType === 'buffer')?.name ?? null,
+  };
+});
+
+export const tableFile = (name: string): string => `tables/${name}.csv`;

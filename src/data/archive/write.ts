@@ -1,0 +1,128 @@
+import { createHash } from 'node:crypto';
+import { createWriteStream, existsSync, renameSync, rmSync } from 'node:fs';
+import { Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+import Database from 'libsql';
+import Papa from 'papaparse';
+import { ZipFile } from 'yazl';
+import { sheetFromEntries, type Entry } from '../../core/sheet';
+import { fileOf, StoreRefused } from '../backup';
+import { journal } from '../inspect';
+import { writtenCell, type Cell } from './cells';
+import { ARCHIVE_FORMAT, MANIFEST, type ArchivedFile, type Manifest } from './manifest';
+import { ARCHIVED, tableFile, type ArchivedTable } from './tables';
+
+type Row = Readonly<Record<string, Cell | Buffer>>;
+
+/** A part of the archive, made as it is written. */
+interface Part {
+  readonly name: string;
+  readonly chunks: () => Iterable<string | Buffer>;
+  readonly rows?: () => number;
+}
+
+const ENDINGS: Readonly<Record<string, string>> = { 'image/png': 'png', 'image/jpeg': 'jpg' };
+const photoFile = ({ id, type }: Row): string => `photographs/${String(id)}.${ENDINGS[String(type)] ?? 'bin'}`;
+
+function cellOf(row: Row, column: string, { bytes }: ArchivedTable): string {
+  const cell = row[column] ?? null;
+  if (column !== bytes) return writtenCell(cell as Cell);
+  return (cell as Buffer).length === 0 ? writtenCell(null) : photoFile(row);
+}
+
+const line = (cells: readonly string[]): string => `${Papa.unparse([[...cells]], { newline: '\n' })}\n`;
+
+function table(store: Database.Database, about: ArchivedTable): Part {
+  let rows = 0;
+  return {
+    name: tableFile(about.name),
+    rows: () => rows,
+    *chunks() {
+      yield line(about.columns);
+      const columns = about.columns.map((column) => `"${column}"`).join(', ');
+      // Rows in the order in which they were written: what comes later counts.
+      for (const row of store.prepare(`SELECT ${columns} FROM "${about.name}" ORDER BY rowid`).iterate()) {
+        rows += 1;
+        yield line(about.columns.map((column) => cellOf(row as Row, column, about)));
+      }
+    },
+  };
+}
+
+const STANDING = `SELECT path, text, unit, instrument FROM reading
+  WHERE job_id = ? AND NOT EXISTS (SELECT 1 FROM reading AS later WHERE later.supersedes = reading.id) ORDER BY seq`;
+
+/** The bench sheet of a job as it stands, to be read by anything that knows the format. */
+function sheet(store: Database.Database, id: string, tag: string): Part {
+  return {
+    name: `sheets/${tag.replace(/[^\w.-]/g, '_')}.json`,
+    *chunks() {
+      const { written } = sheetFromEntries(store.prepare(STANDING).all(id) as Entry[]);
+      yield `${JSON.stringify({ ...written, job: { ...written.job, reference: tag } }, null, 2)}\n`;
+    },
+  };
+}
+
+function* parts(store: Database.Database): Iterable<Part> {
+  for (const about of ARCHIVED) yield table(store, about);
+  const photos = store.prepare('SELECT id, type FROM photo WHERE length(bytes) > 0 ORDER BY rowid').all() as Row[];
+  for (const photo of photos)
+    yield {
+      name: photoFile(photo),
+      *chunks() {
+        yield (store.prepare('SELECT bytes FROM photo WHERE id = ?').get(photo.id) as { bytes: Buffer }).bytes;
+      },
+    };
+  const jobs = store.prepare('SELECT id, tag FROM job ORDER BY rowid').all() as { id: string; tag: string }[];
+  for (const { id, tag } of jobs) yield sheet(store, id, tag);
+}
+
+/** Adds a part to the archive, and to its manifest once it is written. */
+function add(zip: ZipFile, part: Part, files: ArchivedFile[]): void {
+  const isPacked = part.name.startsWith('photographs/');
+  zip.addReadStreamLazy(part.name, { compress: !isPacked }, (give) => {
+    const hash = createHash('sha256');
+    let bytes = 0;
+    function* counted(): Iterable<Buffer> {
+      for (const chunk of part.chunks()) {
+        const buffer = Buffer.from(chunk as string);
+        hash.update(buffer);
+        bytes += buffer.length;
+        yield buffer;
+      }
+      files.push({ name: part.name, ...(part.rows ? { rows: part.rows() } : {}), bytes, sha256: hash.digest('hex') });
+    }
+    give(null, Readable.from(counted(), { objectMode: false }));
+  });
+}
+
+/**
+ * Writes the whole shop into one archive of open formats, while the store is in use: every table as CSV, photographs and bench sheets as files, and a manifest with
+ * checksums.
+ * @param file one that is not there yet
+ */
+export async function writeArchive(url: string, file: string, now: Date): Promise<void> {
+  const home = fileOf(url);
+  if (!existsSync(home)) throw new StoreRefused(`There is no store at ${home}.`);
+  if (existsSync(file)) throw new StoreRefused(`${file} is there already: give the archive another name.`);
+  const half = `${file}.part`;
+  const store = new Database(home, { timeout: 10_000 });
+  try {
+    // One look at all tables: what is written meanwhile is in none of them.
+    store.exec('BEGIN');
+    const zip = new ZipFile();
+    const files: ArchivedFile[] = [];
+    for (const part of parts(store)) add(zip, part, files);
+    zip.addReadStreamLazy(MANIFEST, (give) => {
+      const schema = journal().entries.at(-1)?.tag ?? '';
+      const manifest: Manifest = { format: ARCHIVE_FORMAT, version: 1, schema, made: now.toISOString(), files };
+      give(null, Readable.from([JSON.stringify(manifest, null, 2)]));
+    });
+    zip.end();
+    await pipeline(zip.outputStream, createWriteStream(half));
+    renameSync(half, file);
+  } finally {
+    store.close();
+    rmSync(half, { force: true });
+  }
+}

@@ -1,0 +1,156 @@
+import { createHash } from 'node:crypto';
+import { existsSync, readFileSync, writeFileSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { buffer } from 'node:stream/consumers';
+import { sql } from 'drizzle-orm';
+import { fromBuffer, type Entry } from 'yauzl';
+import { ZipFile } from 'yazl';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { readSheetText } from '../../src/core/sheet';
+import { storeFromArchive } from '../../src/data/archive/read';
+import { ARCHIVED } from '../../src/data/archive/tables';
+import { writeArchive } from '../../src/data/archive/write';
+import { openStore, type Store } from '../../src/data/store';
+import { loadDemo } from '../../src/server/demo';
+import { readStockCsv } from '../../src/server/stock-csv';
+import { benchView } from '../../src/server/use-cases/bench';
+import { hidePhoto, storePhoto } from '../../src/server/use-cases/photos';
+import { changePart, movePart } from '../../src/server/use-cases/shelf';
+import { changeLimit } from '../../src/server/use-cases/shop';
+import { searchView } from '../../src/server/use-cases/stock';
+import { takeInBatch, undoImport } from '../../src/server/use-cases/stock-imports';
+import { testContext } from '../support/context';
+
+let context: Awaited<ReturnType<typeof testContext>>;
+const beside = (name: string) => join(dirname(context.path), name);
+const when = new Date('2026-11-26T09:00:00Z');
+
+beforeEach(async () => {
+  context = await testContext();
+  await loadDemo(context);
+  // Everything that a store can hold is in it.
+  const job = (await benchView(context, { page: '1' })).jobs[0]!.id;
+  const png = readFileSync(new URL('../../docs/screenshots/slip.png', import.meta.url));
+  const bytes = png.buffer.slice(png.byteOffset, png.byteOffset + png.length) as ArrayBuffer;
+  await storePhoto(context, job, 'Ines', bytes);
+  const [, second] = await storePhoto(context, job, 'Ines', bytes);
+  await hidePhoto(context, job, second!.id);
+  await changeLimit(context, 'bar.play', { by: 'Ines', value: '0.4', source: null });
+  await changeLimit(context, 'bar.play', { by: 'Ines', value: null, source: null });
+  await movePart(context, 'LD-3250-72', { id: 'm1', by: 'Tam', kind: 'taken', pieces: 1, note: '\\N, "said"\nso' });
+  const card = { by: 'Tam', version: 2, quantity: 9, minimum: 0, priceCents: 1 };
+  await changePart(context, 'LD-3250-72', card);
+  const part = readStockCsv('sku,kind,name,pitch\nAR-1,chain,Größe,325');
+  if (!part.ok) throw new Error('The list is right.');
+  await takeInBatch(context, 'i1', { by: 'Tam', name: 'spring', parts: [...part.value] });
+  await undoImport(context, 'i1', 'Tam');
+});
+afterEach(() => context.done());
+
+const everything = async ({ db }: Store) =>
+  Object.fromEntries(
+    await Promise.all(
+      ARCHIVED.map(
+        async ({ name }) => [name, await db.all(sql.raw(`SELECT * FROM "${name}" ORDER BY rowid`))] as const,
+      ),
+    ),
+  );
+
+async function unzipped(file: string): Promise<Map<string, Buffer>> {
+  const files = new Map<string, Buffer>();
+  await new Promise<void>((resolve, reject) => {
+    fromBuffer(readFileSync(file), { lazyEntries: true }, (error, zip) => {
+      if (error) return reject(error);
+      zip.on('entry', (entry: Entry) =>
+        zip.openReadStream(entry, (_error, stream) => {
+          void buffer(stream).then((bytes) => {
+            files.set(entry.fileName, bytes);
+            zip.readEntry();
+          });
+        }),
+      );
+      zip.on('end', () => resolve());
+      zip.readEntry();
+    });
+  });
+  return files;
+}
+
+async function zipped(files: ReadonlyMap<string, Buffer>, file: string): Promise<void> {
+  const zip = new ZipFile();
+  for (const [name, bytes] of files) zip.addBuffer(bytes, name);
+  zip.end();
+  writeFileSync(file, await buffer(zip.outputStream));
+}
+
+describe('an archive of the shop', () => {
+  it('goes out and comes in again with every cell as it was', async () => {
+    const [file, store] = [beside('shop.zip'), beside('again.db')];
+    await writeArchive(context.store.url, file, when);
+    await storeFromArchive(file, store);
+    const again = openStore(`file:${store}`);
+    expect(await everything(again)).toEqual(await everything(context.store));
+    // The search finds in it what it found before, and its records are guarded as they were.
+    const hits = (where: Store) => searchView({ ...context, store: where }, 'chain');
+    expect(await hits(again)).toEqual(await hits(context.store));
+    await expect(again.db.run(sql`DELETE FROM reading`)).rejects.toThrow();
+    again.close();
+  });
+
+  it('holds what other programmes can read: sheets, a stock list, pictures, checksums', async () => {
+    const file = beside('shop.zip');
+    await writeArchive(context.store.url, file, when);
+    const files = await unzipped(file);
+    const manifest = JSON.parse(files.get('manifest.json')!.toString()) as {
+      files: { name: string; sha256: string; bytes: number }[];
+    };
+    expect(new Set(manifest.files.map(({ name }) => name))).toEqual(
+      new Set([...files.keys()].filter((name) => name !== 'manifest.json')),
+    );
+    for (const { name, sha256, bytes } of manifest.files) {
+      expect(files.get(name)!.length).toBe(bytes);
+      expect(createHash('sha256').update(files.get(name)!).digest('hex')).toBe(sha256);
+    }
+    const sheets = [...files].filter(([name]) => name.startsWith('sheets/'));
+    expect(sheets.length).toBeGreaterThan(8);
+    for (const [, sheet] of sheets) expect(readSheetText(sheet.toString()).ok).toBe(true);
+    const pictures = [...files].filter(([name]) => name.startsWith('photographs/'));
+    expect(pictures.map(([, bytes]) => bytes.subarray(1, 4).toString())).toEqual(['PNG', 'PNG']);
+  });
+
+  it.each([
+    ['a byte of a table', 'tables/reading.csv', (bytes: Buffer) => Buffer.from(bytes.toString().replace('8', '9'))],
+    [
+      'a byte of the manifest',
+      'manifest.json',
+      (bytes: Buffer) => Buffer.from(bytes.toString().replace('"files"', '"fills"')),
+    ],
+    ['a table', 'tables/job.csv', () => null],
+    ['the manifest', 'manifest.json', () => null],
+  ])('is refused where %s is not as it was written', async (_what, name, change) => {
+    const [file, bad] = [beside('shop.zip'), beside('bad.zip')];
+    await writeArchive(context.store.url, file, when);
+    const files = await unzipped(file);
+    const changed = change(files.get(name)!);
+    if (changed) files.set(name, changed);
+    else files.delete(name);
+    await zipped(files, bad);
+    await expect(storeFromArchive(bad, beside('again.db'))).rejects.toThrow(/^This archive cannot be read: /);
+    expect(existsSync(beside('again.db'))).toBe(false);
+  });
+
+  it('is refused of a newer version, cut off, or something else', async () => {
+    const [file, bad] = [beside('shop.zip'), beside('bad.zip')];
+    await writeArchive(context.store.url, file, when);
+    const files = await unzipped(file);
+    const manifest = files.get('manifest.json')!.toString();
+    files.set('manifest.json', Buffer.from(manifest.replace(/"schema": "[^"]+"/, '"schema": "0999_of-tomorrow"')));
+    await zipped(files, bad);
+    await expect(storeFromArchive(bad, beside('again.db'))).rejects.toThrow(/newer version/);
+    const whole = readFileSync(file);
+    writeFileSync(bad, whole.subarray(0, whole.length / 2));
+    await expect(storeFromArchive(bad, beside('again.db'))).rejects.toThrow(/no whole zip file/);
+    writeFileSync(bad, 'PK\u0003\u0004 something else');
+    await expect(storeFromArchive(bad, beside('again.db'))).rejects.toThrow(/no whole zip file/);
+  });
+});
