@@ -1,12 +1,18 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 
+const JSON_HEADERS = { 'Content-Type': 'application/json' };
+
 /** A server of a test's own, on a store of its own, that can be stopped and started again. */
 export class OwnServer {
   /** Any free port at first, the same one ever after. */
   address = '';
   private running: ChildProcess | null = null;
 
-  constructor(readonly store: string) {}
+  /** @param env further settings it is started with */
+  constructor(
+    readonly store: string,
+    private readonly env: Readonly<Record<string, string>> = {},
+  ) {}
 
   get isOpen(): boolean {
     return this.running !== null;
@@ -16,8 +22,10 @@ export class OwnServer {
   async open(): Promise<void> {
     const port = this.address === '' ? '0' : new URL(this.address).port;
     const started = spawn(process.execPath, ['dist/server/main.mjs', '--demo'], {
-      env: { ...process.env, SERRATA_DB: this.store, PORT: port },
+      env: { ...process.env, ...this.env, SERRATA_DB: this.store, PORT: port },
       stdio: ['ignore', 'pipe', 'inherit'],
+      // A group of its own: whatever it has sent on errands ends with it.
+      detached: true,
     });
     this.running = started;
     this.address = await new Promise((resolve, reject) => {
@@ -29,11 +37,28 @@ export class OwnServer {
     });
   }
 
+  /** Begins to start it, and pulls the plug after so many ms, wherever it has come to. */
+  async openBriefly(ms: number): Promise<void> {
+    const opening = this.open().catch(() => undefined);
+    await new Promise((resolve) => setTimeout(resolve, ms));
+    await this.end('SIGKILL');
+    await opening;
+  }
+
+  /** Sends JSON to it, or asks it. */
+  async ask<T>(path: string, body?: unknown): Promise<T> {
+    const sent = body === undefined ? {} : { method: 'POST', headers: JSON_HEADERS, body: JSON.stringify(body) };
+    const answer = await fetch(`${this.address}${path}`, sent);
+    if (!answer.ok) throw new Error(`${path} answered ${answer.status}: ${await answer.text()}`);
+    return (await answer.json()) as T;
+  }
+
   /** Ends it: SIGKILL pulls the plug and leaves no chance to tidy up, SIGTERM asks. */
   async end(signal: 'SIGKILL' | 'SIGTERM'): Promise<void> {
     if (!this.running) return;
     const gone = new Promise((resolve) => this.running?.once('exit', resolve));
-    this.running.kill(signal);
+    if (signal === 'SIGKILL') process.kill(-this.running.pid!, signal);
+    else this.running.kill(signal);
     await gone;
     this.running = null;
   }
