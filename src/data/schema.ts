@@ -63,9 +63,11 @@ export const job = sqliteTable(
   },
   (table) => [
     uniqueIndex('job_tag').on(table.tag),
-    index('job_state').on(table.state, table.promisedFor, table.createdAt),
-    index('job_customer').on(table.customerId, table.createdAt),
-    index('job_saw').on(table.sawId, table.createdAt),
+    // Each ends in the order in which jobs were taken in, whatever the clock said.
+    index('job_promised').on(table.state, table.promisedFor),
+    index('job_in_state').on(table.state),
+    index('job_of_customer').on(table.customerId),
+    index('job_of_saw').on(table.sawId),
   ],
 );
 

@@ -5,6 +5,7 @@ import { inspectStore } from '../data/inspect';
 import { putBackInPlace } from '../data/put-back';
 import { storeFile, storeUrl } from '../data/store';
 import { freshContext } from './context';
+import { said } from './log';
 import { ERRAND_ARGUMENT, type Errand } from './send';
 import { letOldPhotosGo } from './use-cases/photos';
 
@@ -62,6 +63,6 @@ export async function runErrand(args: readonly string[]): Promise<boolean> {
   const [name, ...rest] = args.slice(at + 1);
   const errand = Object.entries(ERRANDS).find(([each]) => each === name);
   if (!errand) throw new Error(`There is no errand ${name ?? ''}.`);
-  console.log(await (errand[1] as (...args: string[]) => Promise<string>)(...rest));
+  said(await (errand[1] as (...args: string[]) => Promise<string>)(...rest));
   return true;
 }

@@ -1,3 +1,4 @@
+import { complained } from './log';
 import { makeDailyBackup } from './use-cases/backup';
 
 /** How often it is looked whether a daily backup is due, ms. */
@@ -11,7 +12,7 @@ export function keepDaily(store: string | null): { readonly stop: () => void } {
   if (store === null) return { stop: () => undefined };
   const look = () =>
     void makeDailyBackup(store, new Date()).catch((error: unknown) =>
-      console.error(`The daily backup was not made. ${error instanceof Error ? error.message : String(error)}`),
+      complained(`The daily backup was not made. ${error instanceof Error ? error.message : String(error)}`),
     );
   look();
   const timer = setInterval(look, LOOK_EVERY);

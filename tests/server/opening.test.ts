@@ -83,7 +83,7 @@ describe('a store that another programme holds', () => {
   it('lets everybody be answered, stores what waited, and tells the truth afterwards', async () => {
     const people = async () => (await benchView(context, { page: '1' })).shop.people.length;
     const before = await people();
-    const other = new Database(context.path);
+    const other = new Database(context.path, { timeout: 5000 });
     other.exec('BEGIN EXCLUSIVE');
     const waiting = ['Una', 'Odo', 'Pia'].map((name) => joinBench(context, name));
     // Whoever only looks does not wait, and sees what stands.
@@ -101,7 +101,7 @@ describe('a store that another programme holds', () => {
   });
 
   it('held for longer, tells whoever waits, loses nothing that stood, and goes on when it is free', async () => {
-    const other = new Database(context.path);
+    const other = new Database(context.path, { timeout: 5000 });
     other.exec('BEGIN EXCLUSIVE');
     const [first, second] = await Promise.allSettled([joinBench(context, 'Una'), joinBench(context, 'Odo')]);
     for (const answer of [first, second]) expect(answer).toMatchObject({ status: 'rejected' });

@@ -12,6 +12,13 @@ CREATE TABLE `stock_movement` (
 --> statement-breakpoint
 CREATE UNIQUE INDEX `stock_movement_id` ON `stock_movement` (`id`);--> statement-breakpoint
 CREATE INDEX `stock_movement_sku` ON `stock_movement` (`sku`,`seq`);--> statement-breakpoint
+DROP INDEX `job_state`;--> statement-breakpoint
+DROP INDEX `job_customer`;--> statement-breakpoint
+DROP INDEX `job_saw`;--> statement-breakpoint
+CREATE INDEX `job_promised` ON `job` (`state`,`promised_for`);--> statement-breakpoint
+CREATE INDEX `job_in_state` ON `job` (`state`);--> statement-breakpoint
+CREATE INDEX `job_of_customer` ON `job` (`customer_id`);--> statement-breakpoint
+CREATE INDEX `job_of_saw` ON `job` (`saw_id`);--> statement-breakpoint
 ALTER TABLE `stock_import_row` ADD `undone` text;--> statement-breakpoint
 CREATE INDEX `stock_import_row_left` ON `stock_import_row` (`import_id`,`sku`) WHERE undone IS NULL;--> statement-breakpoint
 ALTER TABLE `stock_part` ADD `version` integer DEFAULT 1 NOT NULL;

@@ -77,13 +77,16 @@ function condition(filter: JobFilter) {
   }
 }
 
+/** The order in which jobs were taken in, whatever the clock said. */
+const takenIn = sql`${job}.rowid`;
+
 /** One page of jobs: open ones by the day they are promised for, all others newest first. */
 export async function listJobs(
   db: Queryable,
   filter: JobFilter,
   page: { limit: number; offset: number },
 ): Promise<readonly JobRecord[]> {
-  const order = filter.show === 'open' ? [asc(job.promisedFor), asc(job.createdAt)] : [desc(job.createdAt)];
+  const order = filter.show === 'open' ? [asc(job.promisedFor), asc(takenIn)] : [desc(takenIn)];
   return selectJobs(db)
     .where(condition(filter))
     .orderBy(...order)

@@ -147,7 +147,11 @@ export async function listImports(
   db: Queryable,
   limit: number,
 ): Promise<readonly (StockImportRecord & { readonly parts: number })[]> {
-  const imports = await db.select().from(stockImport).orderBy(desc(stockImport.at)).limit(limit);
+  const imports = await db
+    .select()
+    .from(stockImport)
+    .orderBy(desc(sql`rowid`))
+    .limit(limit);
   return Promise.all(
     imports.map(async (record) => {
       const [row] = await db

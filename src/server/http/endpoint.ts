@@ -4,6 +4,7 @@ import { troubleOf } from '../../data/trouble';
 import { storeTrouble } from '../../wording';
 import { isTooDeep } from '../../core/sheet';
 import { troubleSeen } from '../health';
+import { complained } from '../log';
 import { Refusal } from '../refusal';
 
 /** Writes a JSON answer that is never kept by a cache. */
@@ -44,12 +45,13 @@ export async function answer(work: () => Promise<unknown>): Promise<Response> {
       const { status, code, message, problems } = error;
       return errorReply(status, problems.length > 0 ? { code, message, problems } : { code, message });
     }
-    process.stderr.write(`${error instanceof Error ? (error.stack ?? error.message) : String(error)}\n`);
     const trouble = troubleOf(error);
     if (trouble) {
       troubleSeen(trouble);
+      complained(`The store: ${storeTrouble[trouble]}`);
       return errorReply(trouble === 'full' ? 507 : 503, { code: `store-${trouble}`, message: storeTrouble[trouble] });
     }
+    complained(error);
     return errorReply(500, {
       code: 'failed',
       message: 'Something went wrong here. What you typed is kept on your side: try again.',

@@ -10,9 +10,11 @@ import {
   type JobFilter,
   type JobRecord,
 } from '../../data/repositories';
+import { troubleOf } from '../../data/trouble';
 import type { BenchView, JobRow, JobSummary } from '../../contract';
 import { calendarDay } from '../../wording';
 import type { Context } from '../context';
+import { complained } from '../log';
 import { paging } from '../paging';
 import { rulesInForce, shopView, type Rules } from './shop';
 import { summarise, summaryKey } from './summary';
@@ -41,13 +43,23 @@ async function summaries(
       job.state === 'signed-off',
     ),
   }));
-  if (made.length > 0) {
-    await context.store.write(async (tx) => {
-      for (const { job, summary } of made) await setSummary(tx, job.id, summary, key);
-    });
-  }
+  if (made.length > 0) keepSummaries(context, made, key);
   const fresh = new Map(made.map(({ job, summary }) => [job.id, summary]));
   return new Map(jobs.map((job) => [job.id, fresh.get(job.id) ?? (job.summary as JobSummary)]));
+}
+
+/** Keeps summaries for the next look. Nobody waits for it, and a store that takes nothing in can still be looked at. */
+function keepSummaries(
+  { store }: Context,
+  made: readonly { readonly job: JobRecord; readonly summary: JobSummary }[],
+  key: string,
+): void {
+  const kept = store.write(async (tx) => {
+    for (const { job, summary } of made) await setSummary(tx, job.id, summary, key);
+  });
+  kept.catch((error: unknown) => {
+    if (!troubleOf(error)) complained(error);
+  });
 }
 
 async function rows(context: Context, jobs: readonly JobRecord[]): Promise<readonly JobRow[]> {

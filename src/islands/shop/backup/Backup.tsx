@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useState, useSyncExternalStore } from 'react';
 import { Download } from 'lucide-react';
 import type { BackupView } from '../../../contract';
 import { Notice } from '../../../ui/parts/Notice';
@@ -12,10 +12,13 @@ import { LookThrough } from './LookThrough';
 /** What came of saving. */
 type Saved = { readonly kind: 'good' | 'error'; readonly text: string };
 
+const never = () => () => undefined;
+/** Whether this page was loaded because a backup was put back. */
+const isPutBack = (): boolean => new URLSearchParams(window.location.search).get('put') === 'back';
+
 /** Saving all that the shop has written down, and putting it back. */
 export function Backup({ backups }: { backups: readonly BackupView[] }) {
-  const [wasPutBack, setWasPutBack] = useState(false);
-  useEffect(() => setWasPutBack(new URLSearchParams(window.location.search).get('put') === 'back'), []);
+  const wasPutBack = useSyncExternalStore(never, isPutBack, () => false);
   return (
     <div className="grid gap-7">
       {wasPutBack && <Notice kind="good">The backup was put back. What stood here until now heads the list.</Notice>}

@@ -42,7 +42,7 @@ function summary({ compared, of, isNew, changed, same }: Comparison): string {
 function Changes({ comparison: { shown, changed } }: { comparison: Comparison }) {
   return (
     <>
-      <ul className="mt-1 max-h-80 overflow-y-auto border-y border-line" tabIndex={0} aria-label="Changes">
+      <ul className="mt-1 border-y border-line" aria-label="Changes">
         {shown.map((change) => (
           <OnePart key={change.line} change={change} />
         ))}
