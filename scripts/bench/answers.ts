@@ -47,7 +47,7 @@ export const application = (store: string): Promise<Answering> =>
   opened(
     (port) =>
       spawn(process.execPath, ['dist/server/main.mjs'], {
-        env: { ...process.env, SERRATA_DB: store, PORT: String(port) },
+        env: { ...process.env, SERRATA_DB: store, PORT: String(port), SERRATA_MOST_REQUESTS: '0' },
         stdio: 'ignore',
       }),
     '/api/health',

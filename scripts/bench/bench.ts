@@ -12,6 +12,7 @@ import { openStore } from '../../src/data/store';
 import { assessmentDocument } from '../../src/wording';
 import { answerRatios, application, bareNode, type Answering } from './answers';
 import { fillStore, PARTS_IN_STOCK } from './big-store';
+import { longWork, underLoad } from './load';
 import { manyParts } from './many-parts';
 import { KEYSTROKE_STATIONS, keystrokes } from './keystrokes';
 import { quantile, table, type Measured } from './table';
@@ -172,6 +173,8 @@ async function pages(): Promise<Measured[]> {
       ...ratios,
       await counter(large),
       ...(await keystrokes(small, longSheet(KEYSTROKE_STATIONS))),
+      ...(await underLoad(small)),
+      ...(await longWork(large)),
     ];
   } finally {
     for (const { stop } of running) stop();

@@ -41,16 +41,30 @@ export const changeLimitSchema = z.strictObject({
   value: z.string().max(40).nullable(),
   /** Named when the figure is a maker's. */
   source: z.string().trim().max(200).nullable(),
+  /** The figure it was based on: where another stands by now, nothing is changed. */
+  was: z.number().optional(),
 });
 export type ChangeLimit = z.infer<typeof changeLimitSchema>;
 
-export const chooseSchoolSchema = z.strictObject({ school: z.enum(SCHOOL_IDS), answer: z.string().max(40) });
+export const chooseSchoolSchema = z.strictObject({
+  by: who.optional(),
+  school: z.enum(SCHOOL_IDS),
+  answer: z.string().max(40),
+  /** The answer that stood when it was chosen. */
+  was: z.string().max(40).optional(),
+});
 export type ChooseSchool = z.infer<typeof chooseSchoolSchema>;
 
-export const putCodeSchema = z.strictObject({ by: who, code: learnedCodeSchema });
+export const putCodeSchema = z.strictObject({
+  by: who,
+  code: learnedCodeSchema,
+  /** What the code was known to stand for when this was written; null when it was not known. */
+  was: learnedCodeSchema.nullable().optional(),
+});
 export type PutCode = z.infer<typeof putCodeSchema>;
 
-export const forgetCodeSchema = z.strictObject({ code: z.string().min(1).max(20) });
+export const forgetCodeSchema = z.strictObject({ by: who.optional(), code: z.string().min(1).max(20) });
+export type ForgetCode = z.infer<typeof forgetCodeSchema>;
 
 /** A request that needs nothing but a name. */
 export const bySchema = z.strictObject({ by: who });

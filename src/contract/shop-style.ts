@@ -25,3 +25,10 @@ export const shopFactsSchema = z.strictObject({
   style: z.enum(STYLE_TAGS),
 });
 export type ShopFacts = z.infer<typeof shopFactsSchema>;
+
+/** What the shop says of itself, as it is written down: by whom, and what stood there when it was written. */
+export const putShopFactsSchema = shopFactsSchema.extend({
+  by: z.string().min(1).max(80).optional(),
+  was: shopFactsSchema.optional(),
+});
+export type PutShopFacts = z.infer<typeof putShopFactsSchema>;

@@ -4,7 +4,10 @@ import { z } from 'zod';
 export const SUPPLIER_MOODS = ['usual', 'slow', 'out-of-stock', 'unreachable'] as const;
 export type SupplierMood = (typeof SUPPLIER_MOODS)[number];
 
-export const supplierMoodSchema = z.strictObject({ mood: z.enum(SUPPLIER_MOODS) });
+export const supplierMoodSchema = z.strictObject({
+  by: z.string().min(1).max(80).optional(),
+  mood: z.enum(SUPPLIER_MOODS),
+});
 
 /** What a supplier answers on the wire. */
 export const supplierAnswerSchema = z.object({

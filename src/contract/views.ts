@@ -194,6 +194,8 @@ export interface ShopPageView {
     readonly by: string;
   }[];
   readonly backups: readonly BackupView[];
+  /** What was changed lately of the shop's facts, schools and codes, newest first. */
+  readonly written: readonly ShopChangeView[];
 }
 
 export interface LearnedCodeView extends LearnedCode {
@@ -206,4 +208,12 @@ export interface SearchHitView {
   readonly title: string;
   readonly detail: string;
   readonly href: string;
+}
+
+/** One change of what the shop says of itself, of a school or a code; null where it was taken away. */
+export interface ShopChangeView {
+  readonly what: string;
+  readonly value: string | null;
+  readonly at: string;
+  readonly by: string;
 }

@@ -244,6 +244,17 @@ export const signOff = sqliteTable(
   (table) => [index('sign_off_job').on(table.jobId, table.at)],
 );
 
+/** Every change of what the shop says of itself, of its schools and its codes, with who and when. Never changed, never deleted. */
+export const shopChange = sqliteTable('shop_change', {
+  seq: integer('seq').primaryKey({ autoIncrement: true }),
+  /** A fact's key, or `code.` and the code. */
+  what: text('what').notNull(),
+  /** Null where it was taken away. */
+  value: text('value'),
+  at: moment('at'),
+  by: text('by').notNull(),
+});
+
 /** The shop's changes of limits, newest counting. Kept, not overwritten: a limit is part of a judgement. */
 export const limitChange = sqliteTable(
   'limit_change',

@@ -74,7 +74,7 @@ export async function loadDemo(context: Context): Promise<{ readonly loaded: num
   if ((await countJobs(store.db, { show: 'open' })) > 0) return { loaded: 0 };
   const written = { at: context.now().toISOString(), by: DEMO_PEOPLE[0].name };
   const signed = await store.write(async (tx) => {
-    for (const [key, value] of Object.entries(DEMO_SHOP)) await setShopFact(tx, key, value);
+    for (const [key, value] of Object.entries(DEMO_SHOP)) await setShopFact(tx, key, value, written);
     for (const person of DEMO_PEOPLE) await addPerson(tx, person);
     for (const customer of DEMO_CUSTOMERS) await addCustomer(tx, { ...customer, ...written });
     for (const saw of DEMO_SAWS) await addSaw(tx, { ...saw, ...written });

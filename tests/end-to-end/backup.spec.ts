@@ -74,3 +74,66 @@ test('a shop saves itself with one click, is put back by one command, and a clea
   expect(serrata('backup', again).status).toBe(0);
   expect(serrata('backup', again)).toMatchObject({ status: 2, said: expect.stringContaining('is there already') });
 });
+
+test('a backup is put back while the shop is open, everybody is told, and what stood there can be put back in turn', async ({
+  page,
+  context,
+}) => {
+  if (!server.isOpen) await server.open();
+  await nowHere('Kept Person');
+  await page.goto(`${server.address}/shop?view=backup`);
+  await page.waitForSelector('[data-ready=true]');
+  await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save a backup' }).click()]);
+  const list = page.getByRole('list', { name: 'Backups' });
+  const first = list.getByRole('listitem').first();
+  await expect(first).toContainText('saved by hand');
+  await nowHere('Later Person');
+  const elsewhere = await context.newPage();
+  await elsewhere.goto(server.address);
+  await elsewhere.waitForSelector('[data-ready=true]');
+  await elsewhere.waitForResponse('**/api/health').catch(() => undefined);
+
+  await first.getByRole('button', { name: 'Put back…' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Put it back' }).click();
+  await expect(page.getByText('The backup was put back.')).toBeVisible({ timeout: 30_000 });
+  expect(await people()).toContain('Kept Person');
+  expect(await people()).not.toContain('Later Person');
+  await expect(elsewhere.getByText('A backup was put back since this page was opened')).toBeVisible({
+    timeout: 40_000,
+  });
+  await expect(first).toContainText('stood here until another was put back');
+  await page.waitForSelector('[data-ready=true]');
+  await first.getByRole('button', { name: 'Put back…' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Put it back' }).click();
+  await expect(page.getByText('The backup was put back.')).toBeVisible({ timeout: 30_000 });
+  await expect.poll(people).toContain('Later Person');
+  await page.getByRole('button', { name: 'Look it through' }).click();
+  await expect(page.getByText('The store is whole.')).toBeVisible();
+});
+
+test('an archive goes out, is brought back, and stands among the backups; what is none is refused', async ({
+  page,
+}) => {
+  if (!server.isOpen) await server.open();
+  await page.goto(`${server.address}/shop?view=backup`);
+  await page.waitForSelector('[data-ready=true]');
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save an archive' }).click(),
+  ]);
+  expect(download.suggestedFilename()).toMatch(/^serrata-\d{4}-\d\d-\d\d\.zip$/);
+  const archive = join(folder, 'shop.zip');
+  await download.saveAs(archive);
+  const bring = page.getByLabel('A backup from elsewhere');
+  await bring.setInputFiles(archive);
+  await expect(page.getByText('shop.zip is whole')).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByRole('list', { name: 'Backups' })).toContainText('brought from elsewhere');
+  await bring.setInputFiles({ name: 'letter.txt', mimeType: 'text/plain', buffer: Buffer.from('Dear shop') });
+  await expect(page.getByRole('alert')).toContainText('is no store of Serrata');
+
+  await server.end('SIGTERM');
+  expect(serrata('restore', archive)).toMatchObject({ status: 0 });
+  const again = join(folder, 'again.zip');
+  expect(serrata('archive', again)).toMatchObject({ status: 0, said: expect.stringContaining('holds the whole shop') });
+  expect(serrata('archive', again)).toMatchObject({ status: 2, said: expect.stringContaining('is there already') });
+});

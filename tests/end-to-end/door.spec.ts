@@ -1,9 +1,14 @@
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync } from 'node:fs';
 import { request as nodeRequest } from 'node:http';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { expect, test } from '@playwright/test';
 import fc from 'fast-check';
 import type { z } from 'zod';
 import * as contract from '../../src/contract';
 import { fromSchema, strange } from '../support/from-schema';
+import { OwnServer } from './own-server';
 
 const SEED = 1959;
 /** Anything the server is asked takes less than this, ms. */
@@ -131,6 +136,74 @@ test('what was once answered with a fault of ours is answered', async () => {
   }
 });
 
+test('files that never change say what they are too, and a stream that is only asked after begins nothing', async () => {
+  const page = await send({ path: '/' });
+  const [asset] = /\/_astro\/[^"]+\.(js|css)/.exec(page.text)!;
+  for (const path of ['/favicon.svg', asset, '/', '/api/health', '/nowhere']) {
+    const { headers } = await fetch(`http://127.0.0.1:4391${path}`);
+    expect(headers.get('x-content-type-options'), path).toBe('nosniff');
+    expect(headers.get('x-frame-options'), path).toBe('DENY');
+  }
+  expect((await fetch(`http://127.0.0.1:4391${asset}`)).headers.get('cache-control')).toContain('immutable');
+  // More than the caliper lets listen at once: none of them holds on to anything.
+  for (let i = 0; i < 60; i += 1)
+    expect((await send({ method: 'HEAD', path: '/simulated/caliper/stream' })).status).toBe(200);
+  const heard = await fetch('http://127.0.0.1:4391/simulated/caliper/stream');
+  expect(heard.status).toBe(200);
+  await heard.body?.cancel();
+  const beyond = await Promise.all(
+    Array.from({ length: 45 }, () => fetch('http://127.0.0.1:4391/simulated/caliper/stream')),
+  );
+  expect(beyond.map(({ status }) => status).filter((status) => status === 503).length).toBeGreaterThan(0);
+  await Promise.all(beyond.map((stream) => stream.body?.cancel()));
+});
+
+test('one client that asks without end is told to wait, and nobody is let in by another door', async () => {
+  const server = new OwnServer(join(mkdtempSync(join(tmpdir(), 'serrata-pace-')), 'store.db'), {
+    SERRATA_MOST_REQUESTS: '60',
+  });
+  await server.open();
+  const answers = await Promise.all(Array.from({ length: 120 }, () => fetch(`${server.address}/api/health`)));
+  const statuses = new Set(answers.map(({ status }) => status));
+  expect(statuses).toEqual(new Set([200, 429]));
+  const turned = answers.find(({ status }) => status === 429)!;
+  expect(turned.headers.get('retry-after')).toBe('10');
+  expect(await turned.json()).toMatchObject({ code: 'too-many-requests' });
+  await server.end('SIGKILL');
+  // The built pages by themselves listen to nobody.
+  const { status, stdout } = spawnSync(process.execPath, ['dist/server/entry.mjs'], {
+    env: { ...process.env, HOST: '0.0.0.0', PORT: '4999' },
+    encoding: 'utf8',
+    timeout: 10_000,
+  });
+  expect({ status, stdout }).toEqual({ status: 0, stdout: '' });
+});
+
+test('a picture that unfolds to hundreds of megabytes, and a job without end, are refused with a sentence', async () => {
+  const job = await aJob();
+  const png = Buffer.alloc(64);
+  Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a, 0, 0, 0, 13]).copy(png);
+  png.write('IHDR', 12, 'latin1');
+  png.writeUInt32BE(8000, 16);
+  png.writeUInt32BE(8000, 20);
+  const picture = await fetch(`http://127.0.0.1:4391/api/jobs/${job}/photos?by=Ines`, {
+    method: 'POST',
+    headers: { 'Content-Type': 'image/png' },
+    body: png,
+  });
+  expect(picture.status).toBe(413);
+  expect(await picture.json()).toMatchObject({ message: expect.stringContaining('64 million pixels') });
+  let last = 200;
+  for (let i = 0; i < 21 && last === 200; i += 1) {
+    const readings = Array.from({ length: 200 }, (_, n) => ({
+      ...{ id: crypto.randomUUID(), path: `bar.many.${i}.${n}`, text: '1', unit: 'mm' },
+      ...{ instrument: null, supersedes: null },
+    }));
+    last = (await asJson(`/api/jobs/${job}/readings`, { by: 'Ines', readings })).status;
+  }
+  expect(last).toBe(409);
+});
+
 /** Every address that takes a body, with what its contract wants. */
 const TAKES: readonly (readonly [string, string, z.ZodType])[] = [
   ['POST', '/api/jobs', contract.createJobSchema],
@@ -147,6 +220,9 @@ const TAKES: readonly (readonly [string, string, z.ZodType])[] = [
   ['POST', '/api/stock/imports/:any', contract.importBatchSchema],
   ['POST', '/api/stock/imports/:any/undo', contract.bySchema],
   ['PUT', '/api/stock/parts/:any', contract.changePartSchema],
+  ['POST', '/api/stock/parts/:any', contract.movePartSchema],
+  ['POST', '/api/stock/shelved', contract.shelvedSchema],
+  ['POST', '/api/backups/put-back', contract.putBackSchema],
   ['PUT', '/api/supplier/mood', contract.supplierMoodSchema],
   ['POST', '/simulated/caliper/command', contract.caliperCommandSchema],
 ];
@@ -166,6 +242,8 @@ const ASKED = [
   '/api/jobs/:any/assessment.json',
   '/api/jobs/:any/photos/:any',
   '/api/counter/saws/:any',
+  '/api/backups/:any',
+  '/api/stock/parts/:any',
   '/jobs/:any',
   '/simulated/supplier',
 ];

@@ -70,7 +70,7 @@ describe('the counter', () => {
       'settled',
       'unknown',
     ]);
-    await forgetCode(context, 'z8');
+    await forgetCode(context, { code: 'z8' });
     expect((await ask({ 'chain.stamp': 'z8' })).numbers[0]).toMatchObject({ status: 'unknown' });
     await expect(
       learnCode(context, { by: 'Ines', code: { code: 'X', pitch: null, gauge: null, note: '' } }),
@@ -158,7 +158,7 @@ describe('the simulated supplier', () => {
 
   it('has the mood that the shop sets', async () => {
     expect(await supplierMood(context)).toBe('usual');
-    await setSupplierMood(context, 'unreachable');
+    await setSupplierMood(context, { mood: 'unreachable' });
     expect(await supplierStandIn(context, new URLSearchParams('pitch=325'))).toEqual({ line: 'dead' });
   });
 });

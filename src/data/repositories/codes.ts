@@ -2,6 +2,7 @@ import { asc, eq } from 'drizzle-orm';
 import { codeKey, type LearnedCode } from '../../core/identify';
 import { learnedCode } from '../schema';
 import type { Queryable, Transaction } from '../store';
+import { addShopChange, type Written } from './shop';
 
 /** A learned code with who taught it. */
 export interface LearnedCodeRecord extends LearnedCode {
@@ -18,8 +19,26 @@ export async function listCodes(db: Queryable): Promise<readonly LearnedCodeReco
 export async function putCode(tx: Transaction, code: LearnedCodeRecord): Promise<void> {
   const row = { ...code, key: codeKey(code.code) };
   await tx.insert(learnedCode).values(row).onConflictDoUpdate({ target: learnedCode.key, set: row });
+  const { pitch, gauge, note, at, by } = code;
+  await addShopChange(tx, { what: `code.${code.code}`, value: JSON.stringify({ pitch, gauge, note }), at, by });
 }
 
-export async function removeCode(tx: Transaction, code: string): Promise<void> {
-  await tx.delete(learnedCode).where(eq(learnedCode.key, codeKey(code)));
+/** A code by its key, or null where it was not learned. */
+export async function findCode(db: Queryable, code: string): Promise<LearnedCodeRecord | null> {
+  const [row] = await db
+    .select()
+    .from(learnedCode)
+    .where(eq(learnedCode.key, codeKey(code)))
+    .limit(1);
+  if (!row) return null;
+  const { key: _key, ...found } = row;
+  return found;
+}
+
+export async function removeCode(tx: Transaction, code: string, { at, by }: Written): Promise<void> {
+  const gone = await tx
+    .delete(learnedCode)
+    .where(eq(learnedCode.key, codeKey(code)))
+    .returning({ code: learnedCode.code });
+  for (const each of gone) await addShopChange(tx, { what: `code.${each.code}`, value: null, at, by });
 }

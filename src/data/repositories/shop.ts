@@ -1,6 +1,6 @@
 import { asc, desc, sql } from 'drizzle-orm';
 import { LIMIT_IDS, type LimitOverrides } from '../../core/limits';
-import { limitChange, person, shopFact } from '../schema';
+import { limitChange, person, shopChange, shopFact } from '../schema';
 import type { Queryable, Transaction } from '../store';
 
 export interface Person {
@@ -22,8 +22,28 @@ export async function shopFacts(db: Queryable): Promise<Readonly<Record<string, 
   return Object.fromEntries(rows.map(({ key, value }) => [key, value]));
 }
 
-export async function setShopFact(tx: Transaction, key: string, value: string): Promise<void> {
+/** Who wrote something, and when. */
+export interface Written {
+  readonly at: string;
+  readonly by: string;
+}
+
+export async function setShopFact(tx: Transaction, key: string, value: string, written: Written): Promise<void> {
   await tx.insert(shopFact).values({ key, value }).onConflictDoUpdate({ target: shopFact.key, set: { value } });
+  await addShopChange(tx, { what: key, value, ...written });
+}
+
+/** One change of what the shop says of itself, of its schools or codes. */
+export type ShopChangeRecord = Omit<typeof shopChange.$inferSelect, 'seq'>;
+
+export async function addShopChange(tx: Transaction, { what, value, at, by }: ShopChangeRecord): Promise<void> {
+  await tx.insert(shopChange).values({ what, value, at, by });
+}
+
+/** The latest changes, newest first. */
+export async function shopChanges(db: Queryable, limit: number): Promise<readonly ShopChangeRecord[]> {
+  const { what, value, at, by } = shopChange;
+  return db.select({ what, value, at, by }).from(shopChange).orderBy(desc(shopChange.seq)).limit(limit);
 }
 
 /** One change of a limit, newest first in lists. */

@@ -1,24 +1,14 @@
-import { useMemo, useState, useSyncExternalStore, type ReactNode } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import { formatFigure, formatLength, formatPosition, type Mm } from '../../core/quantity';
 import type { ShopView } from '../../contract';
 import { Band, type Place } from './Band';
 import { FrameContext, type FrameValue } from './frame-context';
+import { useHydrated } from './hydrated';
 import { KeySheet } from './KeySheet';
 import { remember, type Preferences } from './preferences';
 import { FRAME_KEYS, useKeys } from './keys';
 import { StoreTrouble } from './StoreTrouble';
 import { WhereTroubleEnds } from './Trouble';
-
-const never = () => () => undefined;
-
-/** False in the server's page, true once keys and fields answer. */
-function useHydrated(): boolean {
-  return useSyncExternalStore(
-    never,
-    () => true,
-    () => false,
-  );
-}
 
 interface FrameProps {
   readonly shop: ShopView;

@@ -4,6 +4,9 @@ import { Notice } from '../../ui/parts/Notice';
 import { money, shopMoment } from '../../wording';
 import { api } from '../frame/api';
 import { Form, Refusal, SelectField, SendButton, TextField, useSentForm, useStanding } from '../frame/form';
+import { useFrame } from '../frame/frame-context';
+import { UNNAMED } from '../frame/preferences';
+import { useHydrated } from '../frame/hydrated';
 import { useChangedHere } from '../frame/server-data';
 
 /** Facts as they may be half chosen: what does not exist shows no example. */
@@ -20,17 +23,21 @@ const CHOICES = [
   { key: 'timeZone', label: 'Time zone', list: Intl.supportedValuesOf('timeZone') },
 ] as const;
 
+const NONE: readonly string[] = [];
+
 /** What the shop says of itself: its name, its currency, where it stands, and how it writes numbers and dates. */
 export function About({ shop }: { shop: ShopView }) {
+  const { who } = useFrame();
   const changedHere = useChangedHere();
   const [isWritten, setIsWritten] = useState(false);
+  // The server may know other zones and currencies than this browser does.
+  const isHere = useHydrated();
   const { name, currency, timeZone, style } = shop;
   const stands = useMemo(() => ({ name, currency, timeZone, style }) as ShopFacts, [name, currency, timeZone, style]);
   const form = useSentForm<ShopFacts>({
     start: stands,
     send: async (facts) => {
-      await api.put('/api/shop', facts);
-      await changedHere();
+      await api.put('/api/shop', { ...facts, by: who || UNNAMED, was: stands }).finally(changedHere);
       form.reset(facts);
       setIsWritten(true);
     },
@@ -43,7 +50,7 @@ export function About({ shop }: { shop: ShopView }) {
       <TextField form={form} name="name" label="Name of the shop" maxLength={80} />
       <div className="grid grid-cols-2 gap-3 max-md:grid-cols-1">
         {CHOICES.map(({ key, label, list }) => (
-          <TextField key={key} form={form} name={key} label={label} offers={list} />
+          <TextField key={key} form={form} name={key} label={label} offers={isHere ? list : NONE} />
         ))}
       </div>
       <SelectField form={form} name="style" label="Dates and numbers are written" options={Object.entries(STYLES)} />

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { codeKey } from '../../core/identify';
 import { GAUGE_IDS, type GaugeId, PITCH_MARKS, type PitchMark } from '../../core/families';
 import type { LearnedCodeView } from '../../contract';
 import { Empty, Notice } from '../../ui/parts/Notice';
@@ -21,10 +22,11 @@ const EMPTY: Draft = { code: '', pitch: '', gauge: '', note: '' };
 /** Codes punched into drive links, as the shop has learned them: makers use systems of their own. */
 export function Codes({ codes }: { codes: readonly LearnedCodeView[] }) {
   const changedHere = useChangedHere();
+  const { who } = useFrame();
   const [kept, setKept] = useState<string | null>(null);
   const forget = async (code: string) => {
     try {
-      await api.post<LearnedCodeView[]>('/api/codes/forget', { code });
+      await api.post<LearnedCodeView[]>('/api/codes/forget', { by: who || UNNAMED, code });
       await changedHere();
       setKept(null);
     } catch (error) {
@@ -37,7 +39,7 @@ export function Codes({ codes }: { codes: readonly LearnedCodeView[] }) {
         A code on a drive link stands for pitch and gauge in its maker’s own system. Write down what was measured once:
         from then on the stamp reader knows it, in jobs and at the counter.
       </p>
-      <LearnCode />
+      <LearnCode codes={codes} />
       {kept && <Notice kind="error">{kept}</Notice>}
       {codes.length === 0 ? (
         <Empty title="No code learned yet">The next marked chain that is measured can teach one.</Empty>
@@ -64,15 +66,16 @@ export function Codes({ codes }: { codes: readonly LearnedCodeView[] }) {
 }
 
 /** A code and what it stands for. */
-function LearnCode() {
+function LearnCode({ codes }: { codes: readonly LearnedCodeView[] }) {
   const { who } = useFrame();
   const changedHere = useChangedHere();
   const form = useSentForm<Draft>({
     start: EMPTY,
     send: async ({ code, pitch, gauge, note }) => {
       const learned = { code, pitch: pitch || null, gauge: gauge || null, note };
-      await api.put<LearnedCodeView[]>('/api/codes', { by: who || UNNAMED, code: learned });
-      await changedHere();
+      const known = codes.find((each) => codeKey(each.code) === codeKey(code));
+      const was = known ? { code: known.code, pitch: known.pitch, gauge: known.gauge, note: known.note } : null;
+      await api.put<LearnedCodeView[]>('/api/codes', { by: who || UNNAMED, code: learned, was }).finally(changedHere);
       form.reset();
     },
     otherwise: 'It was not stored. Try again.',

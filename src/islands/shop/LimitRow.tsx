@@ -19,8 +19,9 @@ export function LimitRow({ id, limit }: { id: LimitId; limit: Limit }) {
   const changedHere = useChangedHere();
   const [notPutBack, setNotPutBack] = useState<string | null>(null);
   const store = async (value: string | null, source: string) => {
-    await api.put(`/api/limits/${id}`, { by: who || UNNAMED, value, source: source.trim() === '' ? null : source });
-    await changedHere();
+    const given = { value, source: source.trim() === '' ? null : source };
+    // Whatever came of it, what stands is shown.
+    await api.put(`/api/limits/${id}`, { by: who || UNNAMED, ...given, was: limit.value }).finally(changedHere);
   };
   const stands = useMemo(() => ({ value: String(limit.value), source: limit.source ?? '' }), [limit]);
   const form = useSentForm<Typed>({

@@ -4,16 +4,19 @@ import { Choice } from '../../ui/parts/Choice';
 import { Notice } from '../../ui/parts/Notice';
 import { schoolAnswer, schoolName } from '../../wording';
 import { api, failure } from '../frame/api';
+import { useFrame } from '../frame/frame-context';
+import { UNNAMED } from '../frame/preferences';
 import { useChangedHere } from '../frame/server-data';
 
 /** Where practitioners disagree the shop chooses; both schools stay named. */
 export function SchoolChoices({ schools }: { schools: Schools }) {
+  const { who } = useFrame();
   const changedHere = useChangedHere();
   const [refused, setRefused] = useState<string | null>(null);
   const choose = async (school: SchoolId, answer: string) => {
     try {
-      await api.put('/api/schools', { school, answer });
-      await changedHere();
+      const given = { by: who || UNNAMED, school, answer, was: schools[school] };
+      await api.put('/api/schools', given).finally(changedHere);
       setRefused(null);
     } catch (error) {
       setRefused(failure(error, 'It was not stored. Try again.'));

@@ -2,11 +2,11 @@ import { useState } from 'react';
 import { LIMIT_IDS } from '../../core/limits';
 import type { ShopPageView } from '../../contract';
 import { Tabbed, TabList, TabPanel } from '../../ui/parts/Tabs';
-import { limitName, shopDay } from '../../wording';
+import { limitName, type ChangedPlace } from '../../wording';
 import { Frame } from '../frame/Frame';
-import { useFrame } from '../frame/frame-context';
 import { About } from './About';
 import { Backup } from './backup/Backup';
+import { Changed, changedAt } from './Changed';
 import { Codes } from './Codes';
 import { LimitRow } from './LimitRow';
 import { SchoolChoices } from './SchoolChoices';
@@ -23,6 +23,9 @@ const VIEWS = {
   backup: 'Backup',
 } as const;
 type View = keyof typeof VIEWS;
+
+/** Views whose changes are told below them. */
+const PLACES: Partial<Record<View, ChangedPlace>> = { about: 'fact', codes: 'code', schools: 'school' };
 
 interface ShopPageProps {
   readonly view: ShopPageView;
@@ -61,6 +64,7 @@ function Shop({ view: arrived, preferences, asked }: ShopPageProps) {
           {chosen === 'about' && <About shop={view.shop} />}
           {chosen === 'codes' && <Codes codes={view.codes} />}
           {chosen === 'schools' && <SchoolChoices schools={view.schools} />}
+          {PLACES[chosen] && <Changed lines={changedAt(view.written, PLACES[chosen])} />}
           {chosen === 'supplier' && <Supplier mood={view.supplier} />}
           {chosen === 'backup' && <Backup backups={view.backups} />}
         </TabPanel>
@@ -82,24 +86,15 @@ function Limits({ view }: { view: ShopPageView }) {
           <LimitRow key={id} id={id} limit={limits[id]} />
         ))}
       </div>
-      <Changes changes={view.changes} />
+      <Changed
+        lines={view.changes.map(({ limitId, text, at, by }) => ({
+          key: `${limitId}${at}`,
+          name: limitName[limitId],
+          became: text,
+          at,
+          by,
+        }))}
+      />
     </>
-  );
-}
-
-function Changes({ changes }: { changes: ShopPageView['changes'] }) {
-  const { shop } = useFrame();
-  if (changes.length === 0) return null;
-  return (
-    <section className="mt-6">
-      <h2 className="text-lg font-bold">Changed</h2>
-      <ul>
-        {changes.map(({ limitId, text, at, by }) => (
-          <li key={`${limitId}${at}`} className="border-b border-line py-1.5">
-            {limitName[limitId]} <strong>{text}</strong>, by {by}, {shopDay(at, shop)}
-          </li>
-        ))}
-      </ul>
-    </section>
   );
 }

@@ -3,6 +3,8 @@ import type { SupplierMood } from '../../contract';
 import { Choice } from '../../ui/parts/Choice';
 import { Notice } from '../../ui/parts/Notice';
 import { api } from '../frame/api';
+import { useFrame } from '../frame/frame-context';
+import { UNNAMED } from '../frame/preferences';
 import { useChangedHere } from '../frame/server-data';
 
 const MOODS: readonly { readonly value: SupplierMood; readonly label: string }[] = [
@@ -14,11 +16,12 @@ const MOODS: readonly { readonly value: SupplierMood; readonly label: string }[]
 
 /** The simulated supplier: how it behaves can be set, to see that the counter goes on without it. */
 export function Supplier({ mood }: { mood: SupplierMood }) {
+  const { who } = useFrame();
   const changedHere = useChangedHere();
   const [failed, setFailed] = useState(false);
   const choose = async (next: SupplierMood) => {
     try {
-      await api.put('/api/supplier/mood', { mood: next });
+      await api.put('/api/supplier/mood', { by: who || UNNAMED, mood: next });
       await changedHere();
       setFailed(false);
     } catch {

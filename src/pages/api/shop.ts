@@ -1,5 +1,5 @@
 import type { APIRoute } from 'astro';
-import { shopFactsSchema } from '../../contract';
+import { putShopFactsSchema } from '../../contract';
 import { answer, body, changeShopFacts, context, shopPage } from '../../server';
 
 /** The shop page's view, for a page that stands open. */
@@ -7,4 +7,4 @@ export const GET: APIRoute = () => answer(() => shopPage(context()));
 
 /** What the shop says of itself. */
 export const PUT: APIRoute = ({ request }) =>
-  answer(async () => changeShopFacts(context(), await body(request, shopFactsSchema)));
+  answer(async () => changeShopFacts(context(), await body(request, putShopFactsSchema)));

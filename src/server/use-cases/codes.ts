@@ -1,19 +1,26 @@
-import { listCodes, putCode, removeCode } from '../../data/repositories';
-import type { LearnedCodeView, PutCode } from '../../contract';
+import { findCode, listCodes, putCode, removeCode } from '../../data/repositories';
+import type { ForgetCode, LearnedCodeView, PutCode } from '../../contract';
 import type { Context } from '../context';
 import { Refusal } from '../refusal';
+import { mustStandAsSeen, UNNAMED } from './based-on';
 
 /** Learns a drive-link code. It must stand for something: a pitch, a gauge, or both. */
-export async function learnCode(context: Context, { by, code }: PutCode): Promise<readonly LearnedCodeView[]> {
+export async function learnCode(context: Context, { by, code, was }: PutCode): Promise<readonly LearnedCodeView[]> {
   if (code.pitch === null && code.gauge === null)
     throw new Refusal(422, 'code-means-nothing', 'Say what the code stands for: a pitch, a gauge, or both.');
   const at = context.now().toISOString();
-  await context.store.write((tx) => putCode(tx, { ...code, at, by }));
+  await context.store.write(async (tx) => {
+    const known = await findCode(tx, code.code);
+    const stands = known && { code: known.code, pitch: known.pitch, gauge: known.gauge, note: known.note };
+    mustStandAsSeen(stands, was, known ? `${known.by} has taught what ${known.code} stands for` : 'it was forgotten');
+    await putCode(tx, { ...code, at, by });
+  });
   return listCodes(context.store.db);
 }
 
 /** Forgets a code that turned out wrong. */
-export async function forgetCode(context: Context, code: string): Promise<readonly LearnedCodeView[]> {
-  await context.store.write((tx) => removeCode(tx, code));
+export async function forgetCode(context: Context, { by, code }: ForgetCode): Promise<readonly LearnedCodeView[]> {
+  const written = { at: context.now().toISOString(), by: by ?? UNNAMED };
+  await context.store.write((tx) => removeCode(tx, code, written));
   return listCodes(context.store.db);
 }

@@ -9,22 +9,27 @@ import {
   listCodes,
   listPeople,
   setShopFact,
+  shopChanges,
   shopFacts,
   standingOverrides,
 } from '../../data/repositories';
-import type { ChangeLimit, ChooseSchool, ShopFacts, ShopPageView, ShopView } from '../../contract';
-import { limitProblem } from '../../wording';
+import type { ChangeLimit, ChooseSchool, PutShopFacts, ShopPageView, ShopView } from '../../contract';
+import type { Queryable } from '../../data/store';
+import { limitProblem, schoolAnswerWord } from '../../wording';
 import type { Context } from '../context';
 import { notFound, Refusal } from '../refusal';
 import { backupsKept } from './backup';
+import { mustStandAsSeen, UNNAMED } from './based-on';
 import { supplierMood } from './supplier';
 
 /** Where the machine stands, until the shop says where it does. */
 const MACHINE_ZONE = Intl.DateTimeFormat().resolvedOptions().timeZone;
 
 /** The shop and its people, for the band of every page. */
-export async function shopView({ store }: Context): Promise<ShopView> {
-  const [facts, people] = await Promise.all([shopFacts(store.db), listPeople(store.db)]);
+export const shopView = ({ store }: Context): Promise<ShopView> => shopOf(store.db);
+
+async function shopOf(db: Queryable): Promise<ShopView> {
+  const [facts, people] = await Promise.all([shopFacts(db), listPeople(db)]);
   return {
     name: facts.name ?? 'Saw room',
     currency: facts.currency ?? 'EUR',
@@ -35,8 +40,10 @@ export async function shopView({ store }: Context): Promise<ShopView> {
 }
 
 /** The limits in force: defaults with the shop's changes laid over them. */
-export async function limitsInForce({ store }: Context): Promise<Limits> {
-  const resolved = resolveLimits(await standingOverrides(store.db));
+export const limitsInForce = ({ store }: Context): Promise<Limits> => limitsOf(store.db);
+
+async function limitsOf(db: Queryable): Promise<Limits> {
+  const resolved = resolveLimits(await standingOverrides(db));
   // What was stored was checked when it was stored; a limit that has gone from the programme since must not stop the bench.
   return resolved.ok ? resolved.value : DEFAULTS;
 }
@@ -59,10 +66,15 @@ function schoolsOf(facts: Readonly<Record<string, string>>): Schools {
 }
 
 /** Follows another school on one question. */
-export async function chooseSchool(context: Context, { school, answer }: ChooseSchool): Promise<Schools> {
+export async function chooseSchool(context: Context, { by, school, answer, was }: ChooseSchool): Promise<Schools> {
   if (!(SCHOOLS[school] as readonly string[]).includes(answer))
     throw new Refusal(422, 'no-such-school', `The answers are ${SCHOOLS[school].join(', ')}.`);
-  await context.store.write((tx) => setShopFact(tx, `${SCHOOL}${school}`, answer));
+  const at = context.now().toISOString();
+  await context.store.write(async (tx) => {
+    const stands: string = schoolsOf(await shopFacts(tx))[school];
+    mustStandAsSeen(stands, was, `“${schoolAnswerWord(school, stands)}” is followed now`);
+    await setShopFact(tx, `${SCHOOL}${school}`, answer, { at, by: by ?? UNNAMED });
+  });
   return (await rulesInForce(context)).schools;
 }
 
@@ -85,18 +97,19 @@ export function rulesMark({ limits, codes, schools }: Rules): string {
 const CHANGES_SHOWN = 30;
 
 export async function shopPage(context: Context): Promise<ShopPageView> {
-  const [shop, { limits, schools }, changes, codes, supplier] = await Promise.all([
+  const [shop, { limits, schools }, changes, codes, supplier, written] = await Promise.all([
     shopView(context),
     rulesInForce(context),
     limitChanges(context.store.db, CHANGES_SHOWN),
     listCodes(context.store.db),
     supplierMood(context),
+    shopChanges(context.store.db, CHANGES_SHOWN),
   ]);
   const known = changes.flatMap((change) => {
     const limitId = LIMIT_IDS.find((id) => id === change.limitId);
     return limitId ? [{ limitId, text: changeText(limitId, change.value), at: change.at, by: change.by }] : [];
   });
-  return { shop, codes, schools, supplier, limits, changes: known, backups: backupsKept(context) };
+  return { shop, codes, schools, supplier, limits, changes: known, written, backups: backupsKept(context) };
 }
 
 function changeText(id: LimitId, value: unknown): string {
@@ -106,13 +119,19 @@ function changeText(id: LimitId, value: unknown): string {
 }
 
 /** Changes one limit, or puts its default back. Refused with the reason when the number makes no sense. */
-export async function changeLimit(context: Context, id: string, { by, value, source }: ChangeLimit): Promise<Limits> {
+export async function changeLimit(
+  context: Context,
+  id: string,
+  { by, value, source, was }: ChangeLimit,
+): Promise<Limits> {
   const limitId = LIMIT_IDS.find((known) => known === id);
   if (!limitId) throw notFound('limit');
   const change = value === null ? null : source ? { value, provenance: 'published' as const, source } : { value };
   const at = context.now().toISOString();
   return context.store.write(async (tx) => {
     const before = await standingOverrides(tx);
+    const { value: stands, unit } = (await limitsOf(tx))[limitId];
+    mustStandAsSeen(stands, was, `it is ${stands} ${unit} now`);
     const { [limitId]: _gone, ...others } = before;
     const resolved = resolveLimits(change === null ? others : { ...before, [limitId]: change });
     if (!resolved.ok) throw new Refusal(422, 'limit-refused', resolved.error.map(limitProblem).join(' '));
@@ -122,9 +141,14 @@ export async function changeLimit(context: Context, id: string, { by, value, sou
 }
 
 /** Writes down what the shop says of itself. */
-export async function changeShopFacts(context: Context, facts: ShopFacts): Promise<ShopView> {
+export async function changeShopFacts(context: Context, { by, was, ...facts }: PutShopFacts): Promise<ShopView> {
+  const written = { at: context.now().toISOString(), by: by ?? UNNAMED };
   await context.store.write(async (tx) => {
-    for (const [key, value] of Object.entries(facts)) await setShopFact(tx, key, value);
+    const { people: _people, ...stands } = await shopOf(tx);
+    const { name, currency, timeZone, style } = stands;
+    mustStandAsSeen<object>(stands, was, `it is ${name}, ${currency}, ${timeZone}, ${style} now`);
+    for (const [key, value] of Object.entries(facts))
+      if (stands[key as keyof typeof stands] !== value) await setShopFact(tx, key, value, written);
   });
   return shopView(context);
 }

@@ -1,6 +1,7 @@
 import { setShopFact, shopFacts } from '../../data/repositories';
 import { SUPPLIER_MOODS, supplierAnswerSchema, type SupplierMood, type SupplierReply } from '../../contract';
 import type { Context } from '../context';
+import { UNNAMED } from './based-on';
 import { simulatedSupplier, type SupplierBehaviour } from '../simulated/supplier';
 
 /** The counter waits this long for a supplier, and then goes on without. */
@@ -14,8 +15,12 @@ export async function supplierMood({ store }: Context): Promise<SupplierMood> {
   return SUPPLIER_MOODS.find((mood) => mood === supplier) ?? 'usual';
 }
 
-export async function setSupplierMood({ store }: Context, mood: SupplierMood): Promise<{ mood: SupplierMood }> {
-  await store.write((tx) => setShopFact(tx, 'supplier', mood));
+export async function setSupplierMood(
+  { store, now }: Context,
+  { mood, by }: { readonly mood: SupplierMood; readonly by?: string | undefined },
+): Promise<{ mood: SupplierMood }> {
+  const written = { at: now().toISOString(), by: by ?? UNNAMED };
+  await store.write((tx) => setShopFact(tx, 'supplier', mood, written));
   return { mood };
 }
 

@@ -19,3 +19,4 @@ export { READING_WORDS } from './readings';
 export * from './choice-word';
 export * from './choices';
 export * from './trouble';
+export * from './shop-change';

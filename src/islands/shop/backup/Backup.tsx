@@ -1,8 +1,9 @@
-import { useState, useSyncExternalStore } from 'react';
+import { useState } from 'react';
 import { Download } from 'lucide-react';
 import type { BackupView } from '../../../contract';
 import { Notice } from '../../../ui/parts/Notice';
 import { api, failure } from '../../frame/api';
+import { useOfBrowser } from '../../frame/hydrated';
 import { save } from '../../frame/save-file';
 import { useChangedHere } from '../../frame/server-data';
 import { Bring } from './Bring';
@@ -12,13 +13,12 @@ import { LookThrough } from './LookThrough';
 /** What came of saving. */
 type Saved = { readonly kind: 'good' | 'error'; readonly text: string };
 
-const never = () => () => undefined;
 /** Whether this page was loaded because a backup was put back. */
 const isPutBack = (): boolean => new URLSearchParams(window.location.search).get('put') === 'back';
 
 /** Saving all that the shop has written down, and putting it back. */
 export function Backup({ backups }: { backups: readonly BackupView[] }) {
-  const wasPutBack = useSyncExternalStore(never, isPutBack, () => false);
+  const wasPutBack = useOfBrowser(isPutBack, false);
   return (
     <div className="grid gap-7">
       {wasPutBack && <Notice kind="good">The backup was put back. What stood here until now heads the list.</Notice>}

@@ -3,4 +3,4 @@ import { forgetCodeSchema } from '../../../contract';
 import { answer, body, context, forgetCode } from '../../../server';
 
 export const POST: APIRoute = ({ request }) =>
-  answer(async () => forgetCode(context(), (await body(request, forgetCodeSchema)).code));
+  answer(async () => forgetCode(context(), await body(request, forgetCodeSchema)));

@@ -3,4 +3,4 @@ import { supplierMoodSchema } from '../../../contract';
 import { answer, body, context, setSupplierMood } from '../../../server';
 
 export const PUT: APIRoute = ({ request }) =>
-  answer(async () => setSupplierMood(context(), (await body(request, supplierMoodSchema)).mood));
+  answer(async () => setSupplierMood(context(), await body(request, supplierMoodSchema)));

@@ -1,3 +1,11 @@
+CREATE TABLE `shop_change` (
+	`seq` integer PRIMARY KEY AUTOINCREMENT NOT NULL,
+	`what` text NOT NULL,
+	`value` text,
+	`at` text NOT NULL,
+	`by` text NOT NULL
+);
+--> statement-breakpoint
 CREATE TABLE `stock_movement` (
 	`seq` integer PRIMARY KEY AUTOINCREMENT NOT NULL,
 	`id` text NOT NULL,
@@ -26,6 +34,10 @@ ALTER TABLE `stock_part` ADD `version` integer DEFAULT 1 NOT NULL;
 CREATE TRIGGER `stock_movement_never_changes` BEFORE UPDATE ON `stock_movement` BEGIN SELECT RAISE(ABORT, 'a movement is never changed: write another'); END;
 --> statement-breakpoint
 CREATE TRIGGER `stock_movement_never_goes` BEFORE DELETE ON `stock_movement` BEGIN SELECT RAISE(ABORT, 'a movement is never deleted: write another'); END;
+--> statement-breakpoint
+CREATE TRIGGER `shop_change_never_changes` BEFORE UPDATE ON `shop_change` BEGIN SELECT RAISE(ABORT, 'a change of the shop is never changed: make another'); END;
+--> statement-breakpoint
+CREATE TRIGGER `shop_change_never_goes` BEFORE DELETE ON `shop_change` BEGIN SELECT RAISE(ABORT, 'a change of the shop is never deleted: make another'); END;
 --> statement-breakpoint
 CREATE TABLE `search_row` (`id` integer PRIMARY KEY NOT NULL, `kind` text NOT NULL, `ref` text NOT NULL);
 --> statement-breakpoint

@@ -1,0 +1,53 @@
+import { SCHOOL_IDS, type SchoolId } from '../../core/schools';
+import { schoolAnswer, schoolName } from './bar';
+
+/** An answer of a school in words; what is not known any more stands as it was written. */
+export const schoolAnswerWord = (school: SchoolId, answer: string): string =>
+  (schoolAnswer[school] as Readonly<Record<string, string>>)[answer] ?? answer;
+
+const FACT_NAMES: Readonly<Record<string, string>> = {
+  name: 'Name',
+  currency: 'Currency',
+  timeZone: 'Time zone',
+  style: 'Dates and numbers',
+  supplier: 'The simulated supplier',
+};
+
+const CODE = 'code.';
+const SCHOOL = 'school.';
+
+/** What a change of the shop is about: its facts, a school or a code. */
+export type ChangedPlace = 'fact' | 'school' | 'code';
+
+export function changedPlace(what: string): ChangedPlace {
+  if (what.startsWith(CODE)) return 'code';
+  return what.startsWith(SCHOOL) ? 'school' : 'fact';
+}
+
+interface LearnedMeaning {
+  readonly pitch?: string | null;
+  readonly gauge?: string | null;
+}
+
+function meaning(value: string): string {
+  try {
+    const { pitch, gauge } = JSON.parse(value) as LearnedMeaning;
+    return [pitch, gauge].filter(Boolean).join(' ');
+  } catch {
+    return value;
+  }
+}
+
+/** A change of the shop in words: what, and what it became. */
+export function shopChange({ what, value }: { readonly what: string; readonly value: string | null }): {
+  readonly name: string;
+  readonly became: string;
+} {
+  const name = what.slice(what.indexOf('.') + 1);
+  if (changedPlace(what) === 'code')
+    return { name: `Code ${name}`, became: value === null ? 'forgotten' : `stands for ${meaning(value)}` };
+  const school = SCHOOL_IDS.find((id) => id === name);
+  if (changedPlace(what) === 'school' && school)
+    return { name: schoolName[school], became: `to “${schoolAnswerWord(school, value ?? '')}”` };
+  return { name: FACT_NAMES[what] ?? name, became: `to ${value ?? 'nothing'}` };
+}
