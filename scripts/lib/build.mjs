@@ -12,6 +12,8 @@ export const BUNDLED = [
 export const BUILD = [
   ['astro', ['build'], { ASTRO_TELEMETRY_DISABLED: '1' }],
   ['esbuild', ['src/server/main.ts', ...BUNDLED, '--outfile=dist/server/main.mjs'], {}],
+  // Still files are packed once, as small as can be, and not with every answer.
+  ['tsx', ['scripts/pack-files.ts'], {}],
 ];
 
 /** The built server, from the checkout. */

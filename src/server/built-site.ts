@@ -4,7 +4,7 @@ import { fileURLToPath, pathToFileURL } from 'node:url';
 import sirv from 'sirv';
 import { SAFETY_HEADERS } from './http/guard';
 
-type Handler = (request: IncomingMessage, response: ServerResponse, next: (error?: unknown) => void) => void;
+type Handler = (request: IncomingMessage, response: ServerResponse, next?: (error?: unknown) => void) => void;
 
 const built = (path: string): string => fileURLToPath(new URL(`../../dist/${path}`, import.meta.url));
 
@@ -14,6 +14,8 @@ const isHashed = (path: string): boolean => path.startsWith('/_astro/');
 function stillFiles(): Handler {
   return sirv(built('client'), {
     etag: true,
+    gzip: true,
+    brotli: true,
     setHeaders: (response, path) => {
       for (const [name, value] of Object.entries(SAFETY_HEADERS)) response.setHeader(name, value);
       response.setHeader('Cache-Control', isHashed(path) ? 'public, max-age=31536000, immutable' : 'no-cache');
@@ -29,11 +31,6 @@ export async function builtSite(): Promise<(request: IncomingMessage, response: 
   process.env.NODE_ENV ??= 'production';
   const { handler } = (await import(pathToFileURL(entry).href)) as { handler: Handler };
   const files = stillFiles();
-  return (request, response) =>
-    files(request, response, () =>
-      handler(request, response, () => {
-        response.statusCode = 404;
-        response.end('Not found');
-      }),
-    );
+  // Given nowhere to go on to, the pages answer what is not there with a page of their own.
+  return (request, response) => files(request, response, () => handler(request, response));
 }

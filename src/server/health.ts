@@ -7,6 +7,7 @@ import { troubleOf, type Trouble } from '../data/trouble';
 import type { HealthView } from '../contract';
 import { storeTrouble } from '../wording';
 import type { Context } from './context';
+import { shopView } from './use-cases/shop';
 
 /** How long a look at the disk counts, ms. */
 const LOOK_EVERY = 2000;
@@ -98,10 +99,24 @@ function lookAt(store: Store): Look {
 let last: Look | null = null;
 const HOUR_MS = 3_600_000;
 
-/** How the store and its disk are, in figures and in a sentence. A look is taken at most every {@link LOOK_EVERY} ms. */
-export function health({ store, now }: Context): HealthView {
+/** Whether the store answers just now. */
+async function answering(context: Context): Promise<Trouble | null> {
+  try {
+    await shopView(context);
+    return null;
+  } catch (error) {
+    return troubleOf(error) ?? 'disk';
+  }
+}
+
+/** How the store and its disk are, in figures and in a sentence. The store is asked each time; a look at its disk is taken at most every {@link LOOK_EVERY} ms. */
+export async function health(context: Context): Promise<HealthView> {
+  const { store, now } = context;
+  const mute = await answering(context);
+  if (mute) troubleSeen(mute);
   if (!last || performance.now() - last.at > LOOK_EVERY) last = lookAt(store);
-  const { id, trouble, freeMb: space, backup } = last;
+  const { id, freeMb: space, backup } = last;
+  const trouble = last.trouble ?? mute;
   const little = space !== null && space < LITTLE_MB;
   return {
     status: trouble ? 'trouble' : 'open',

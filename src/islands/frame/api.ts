@@ -37,7 +37,7 @@ async function answered(method: string, url: string, body?: unknown): Promise<Re
   const response = await fetch(url, requestOf(method, body)).catch(() => null);
   if (!response) throw new RequestFailed(0, UNREACHABLE);
   if (response.ok) return response;
-  if (response.status >= 500) window.dispatchEvent(new Event(IN_VAIN));
+  if (response.status >= 500) globalThis.dispatchEvent?.(new Event(IN_VAIN));
   const reply: unknown = await response.json().catch(() => null);
   throw new RequestFailed(
     response.status,

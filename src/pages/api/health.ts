@@ -2,4 +2,4 @@ import type { APIRoute } from 'astro';
 import { answer, context, health } from '../../server';
 
 /** How the store and its disk are. It answers whatever is the matter: the trouble is in the answer. */
-export const GET: APIRoute = () => answer(async () => health(context()));
+export const GET: APIRoute = () => answer(() => health(context()));
