@@ -96,6 +96,8 @@ export const reading = sqliteTable(
       .on(table.jobId, table.path)
       .where(sql`supersedes IS NULL`),
     index('reading_job').on(table.jobId, table.seq),
+    // One place of many jobs is found without passing all that was read of them.
+    index('reading_place').on(table.jobId, table.path),
   ],
 );
 

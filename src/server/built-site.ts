@@ -1,10 +1,11 @@
 import { existsSync } from 'node:fs';
 import type { IncomingMessage, ServerResponse } from 'node:http';
 import { fileURLToPath, pathToFileURL } from 'node:url';
+import pLimit from 'p-limit';
 import sirv from 'sirv';
 import { SAFETY_HEADERS } from './http/guard';
 
-type Handler = (request: IncomingMessage, response: ServerResponse, next?: (error?: unknown) => void) => void;
+type Handler = (request: IncomingMessage, response: ServerResponse, next?: (error?: unknown) => void) => unknown;
 
 const built = (path: string): string => fileURLToPath(new URL(`../../dist/${path}`, import.meta.url));
 
@@ -23,6 +24,32 @@ function stillFiles(): Handler {
   }) as Handler;
 }
 
+/** Pages that are drawn at once; the others wait for their turn, first come, first served. */
+const PAGES_AT_ONCE = 2;
+/** A page that somebody reads slowly gives its turn away after this long, ms. */
+const LONGEST_TURN = 3000;
+
+const isPage = ({ method, url = '' }: IncomingMessage): boolean =>
+  method === 'GET' && !/^\/(api|simulated)\//.test(url);
+
+/**
+ * Draws pages in turn. Drawing takes the loop's whole attention: with fifty pages under way at once, nobody else is heard before each of them has come a step further,
+ * and one new caller is let in at each such step.
+ */
+function pagesInTurn(handler: Handler): (request: IncomingMessage, response: ServerResponse) => void {
+  const turns = pLimit(PAGES_AT_ONCE);
+  return (request, response) => {
+    if (!isPage(request)) return void handler(request, response);
+    void turns(async () => {
+      if (response.destroyed) return;
+      let timer: NodeJS.Timeout | undefined;
+      const longest = new Promise((resolve) => (timer = setTimeout(resolve, LONGEST_TURN)));
+      await Promise.race([handler(request, response), longest]);
+      clearTimeout(timer);
+    });
+  };
+}
+
 /** Everything that was built: files as they are, and pages and answers that are made. */
 export async function builtSite(): Promise<(request: IncomingMessage, response: ServerResponse) => void> {
   const entry = built('server/entry.mjs');
@@ -31,6 +58,7 @@ export async function builtSite(): Promise<(request: IncomingMessage, response: 
   process.env.NODE_ENV ??= 'production';
   const { handler } = (await import(pathToFileURL(entry).href)) as { handler: Handler };
   const files = stillFiles();
+  const inTurn = pagesInTurn(handler);
   // Given nowhere to go on to, the pages answer what is not there with a page of their own.
-  return (request, response) => files(request, response, () => handler(request, response));
+  return (request, response) => files(request, response, () => inTurn(request, response));
 }

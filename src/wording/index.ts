@@ -1,4 +1,5 @@
 /** Reason codes → sentences. English is the one language so far; another would stand beside `en`. */
 export * from './en';
 export * from './assessment';
-export { amountText, calendarDay, decimalsOf, fileSize, money, shopDay, shopMoment } from './shop-format';
+export { amountText, calendarDay, decimalsOf, money, shopDay, shopMoment } from './shop-format';
+export { fileSize } from './file-size';

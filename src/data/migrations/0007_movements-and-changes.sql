@@ -29,7 +29,8 @@ CREATE INDEX `job_of_customer` ON `job` (`customer_id`);--> statement-breakpoint
 CREATE INDEX `job_of_saw` ON `job` (`saw_id`);--> statement-breakpoint
 ALTER TABLE `stock_import_row` ADD `undone` text;--> statement-breakpoint
 CREATE INDEX `stock_import_row_left` ON `stock_import_row` (`import_id`,`sku`) WHERE undone IS NULL;--> statement-breakpoint
-ALTER TABLE `stock_part` ADD `version` integer DEFAULT 1 NOT NULL;
+ALTER TABLE `stock_part` ADD `version` integer DEFAULT 1 NOT NULL;--> statement-breakpoint
+CREATE INDEX `reading_place` ON `reading` (`job_id`,`path`);
 --> statement-breakpoint
 CREATE TRIGGER `stock_movement_never_changes` BEFORE UPDATE ON `stock_movement` BEGIN SELECT RAISE(ABORT, 'a movement is never changed: write another'); END;
 --> statement-breakpoint

@@ -2,6 +2,7 @@ import { and, asc, count, desc, eq, isNull, sql } from 'drizzle-orm';
 import { laidOver, STOCK_COLUMNS, stockPartSchema, type StockColumn, type StockPart } from '../../core/stock';
 import { stockImport, stockImportRow } from '../schema';
 import type { Queryable, Transaction } from '../store';
+import { everyFewRows } from '../turn';
 import { addMovements, partOf, partsBySku, putPart } from './stock';
 
 /** One taking-in of a stock list. */
@@ -57,7 +58,9 @@ export async function importParts(
     const there = before.get(listed.sku) ?? null;
     return { there, part: there ? laidOver(there, listed, columns) : listed };
   });
+  const others = everyFewRows();
   for (const { there, part } of taken) {
+    await others();
     await tx
       .insert(stockImportRow)
       .values({ importId, sku: part.sku, before: there, after: part })

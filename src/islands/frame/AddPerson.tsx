@@ -1,9 +1,24 @@
 import type { ShopView } from '../../contract';
+import { Dialog } from '../../ui/parts/Dialog';
 import { api } from './api';
 import { Form, Refusal, SendButton, TextField, useSentForm } from './form';
 
+interface AddPersonProps {
+  readonly open: boolean;
+  readonly onClose: () => void;
+  readonly onAdded: (shop: ShopView, name: string) => void;
+}
+
 /** Somebody who was not here before. */
-export function AddPerson({ onAdded }: { onAdded: (shop: ShopView, name: string) => void }) {
+export function AddPerson({ open, onClose, onAdded }: AddPersonProps) {
+  return (
+    <Dialog title="Who is at the bench?" open={open} onClose={onClose}>
+      <Newcomer onAdded={onAdded} />
+    </Dialog>
+  );
+}
+
+function Newcomer({ onAdded }: Pick<AddPersonProps, 'onAdded'>) {
   const form = useSentForm<{ name: string }>({
     start: { name: '' },
     send: async ({ name }) => onAdded(await api.post<ShopView>('/api/people', { name }), name.trim()),

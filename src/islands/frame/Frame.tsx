@@ -1,14 +1,26 @@
-import { useMemo, useState, type ReactNode } from 'react';
+import { useEffect, useMemo, useState, type ComponentType, type ReactNode } from 'react';
 import { formatFigure, formatLength, formatPosition, type Mm } from '../../core/quantity';
 import type { ShopView } from '../../contract';
 import { Band, type Place } from './Band';
 import { FrameContext, type FrameValue } from './frame-context';
-import { useHydrated } from './hydrated';
-import { KeySheet } from './KeySheet';
 import { remember, type Preferences } from './preferences';
 import { FRAME_KEYS, useKeys } from './keys';
-import { StoreTrouble } from './StoreTrouble';
 import { WhereTroubleEnds } from './Trouble';
+
+/** What is seldom seen, fetched when the page has arrived; `null` until it is here, and where it cannot be had. */
+function useBehind(): { readonly View: ComponentType | null; readonly isSettled: boolean } {
+  const [behind, setBehind] = useState<{ View: ComponentType | null; isSettled: boolean }>(NOTHING_YET);
+  useEffect(
+    () =>
+      void import('./Behind').then(
+        ({ Behind }) => setBehind({ View: Behind, isSettled: true }),
+        () => setBehind({ View: null, isSettled: true }),
+      ),
+    [],
+  );
+  return behind;
+}
+const NOTHING_YET = { View: null, isSettled: false };
 
 interface FrameProps {
   readonly shop: ShopView;
@@ -29,7 +41,7 @@ export function Frame({ shop: given, preferences, place, under, fixed = false, w
   const [bench, setBenchState] = useState(preferences.bench);
   const [who, setWhoState] = useState(preferences.who);
   const [shop, setShop] = useState(given);
-  const ready = useHydrated();
+  const { View: Behind, isSettled } = useBehind();
   useKeys(FRAME_KEYS);
   const value = useMemo<FrameValue>(
     () => ({
@@ -59,17 +71,16 @@ export function Frame({ shop: given, preferences, place, under, fixed = false, w
   return (
     <FrameContext value={value}>
       <div
-        data-ready={ready && !waits}
+        data-ready={isSettled && !waits}
         className={fixed ? 'flex h-dvh flex-col max-md:h-auto max-md:min-h-dvh' : 'flex min-h-dvh flex-col'}
       >
         <Band place={place} onShop={setShop} />
-        <StoreTrouble />
+        {Behind && <Behind />}
         {under?.(value)}
         <main className={fixed ? 'min-h-0 flex-1' : 'mx-auto w-full max-w-[1240px] flex-1 px-5 py-5'}>
           <WhereTroubleEnds>{children}</WhereTroubleEnds>
         </main>
       </div>
-      <KeySheet />
     </FrameContext>
   );
 }

@@ -1,18 +1,17 @@
 import { useState } from 'react';
 import type { ShopView } from '../../contract';
-import { Dialog } from '../../ui/parts/Dialog';
 import { useFrame } from './frame-context';
 import { opened } from './opened';
 
 const NEW = '+new';
 
-/** The form is fetched when the list of names is entered. */
+/** The dialog is fetched when the list of names is entered. */
 const AddPerson = opened(() => import('./AddPerson').then(({ AddPerson: View }) => View));
 
 /** Who is at the bench: every reading is stored under that name. */
 export function WhoIsHere({ onShop }: { onShop: (shop: ShopView) => void }) {
   const { shop, who, setWho } = useFrame();
-  const [adding, setAdding] = useState(false);
+  const [adding, setAdding] = useState<'never' | 'open' | 'closed'>('never');
   return (
     <>
       <label className="flex items-center gap-2">
@@ -21,7 +20,7 @@ export function WhoIsHere({ onShop }: { onShop: (shop: ShopView) => void }) {
           className="entry min-h-10 max-w-40 font-semibold"
           value={who}
           onFocus={AddPerson.fetch}
-          onChange={({ target }) => (target.value === NEW ? setAdding(true) : setWho(target.value))}
+          onChange={({ target }) => (target.value === NEW ? setAdding('open') : setWho(target.value))}
         >
           {who === '' && <option value="">Who is here?</option>}
           {shop.people.map((person) => (
@@ -30,15 +29,17 @@ export function WhoIsHere({ onShop }: { onShop: (shop: ShopView) => void }) {
           <option value={NEW}>Somebody else…</option>
         </select>
       </label>
-      <Dialog title="Who is at the bench?" open={adding} onClose={() => setAdding(false)}>
+      {adding !== 'never' && (
         <AddPerson
+          open={adding === 'open'}
+          onClose={() => setAdding('closed')}
           onAdded={(next, name) => {
             onShop(next);
             setWho(name);
-            setAdding(false);
+            setAdding('closed');
           }}
         />
-      </Dialog>
+      )}
     </>
   );
 }

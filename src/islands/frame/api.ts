@@ -33,7 +33,8 @@ function requestOf(method: string, body: unknown): RequestInit {
 /** Told to the page when a request failed on the server's side: what the matter is, is asked then. */
 export const IN_VAIN = 'serrata:in-vain';
 
-async function answered(method: string, url: string, body?: unknown): Promise<Response> {
+/** Asks the server; what it refuses is thrown with its own words. */
+export async function answered(method: string, url: string, body?: unknown): Promise<Response> {
   const response = await fetch(url, requestOf(method, body)).catch(() => null);
   if (!response) throw new RequestFailed(0, UNREACHABLE);
   if (response.ok) return response;
@@ -48,13 +49,6 @@ async function answered(method: string, url: string, body?: unknown): Promise<Re
 const send = async (method: string, url: string, body?: unknown): Promise<unknown> =>
   (await answered(method, url, body)).json().catch(() => null);
 
-/** A file that is made when it is asked for, with the name that it is given. */
-async function made(url: string): Promise<{ readonly blob: Blob; readonly name: string }> {
-  const response = await answered('POST', url, {});
-  const [, name = 'serrata'] = /filename="([^"]+)"/.exec(response.headers.get('Content-Disposition') ?? '') ?? [];
-  return { blob: await response.blob(), name };
-}
-
 function isErrorReply(reply: unknown): reply is ErrorReply {
   return typeof reply === 'object' && reply !== null && 'message' in reply && typeof reply.message === 'string';
 }
@@ -65,8 +59,6 @@ export const api = {
   post: <T>(url: string, body: unknown) => send('POST', url, body) as Promise<T>,
   /** Sends bytes as they are. */
   send: <T>(url: string, bytes: Blob) => send('POST', url, bytes) as Promise<T>,
-  /** A file that the server makes. */
-  file: made,
   delete: <T>(url: string) => send('DELETE', url) as Promise<T>,
   put: <T>(url: string, body: unknown) => send('PUT', url, body) as Promise<T>,
 };

@@ -18,6 +18,7 @@ import {
   type StockImportRowRecord,
 } from '../../data/repositories';
 import type { Transaction } from '../../data/store';
+import { everyFewRows } from '../../data/turn';
 import type { ImportBatch } from '../../contract';
 import type { Context } from '../context';
 import { notFound, Refusal } from '../refusal';
@@ -50,7 +51,7 @@ export interface Undone {
 }
 
 /** Rows undone in one go: everybody else is answered between two goes. */
-const AT_ONCE = 100;
+const AT_ONCE = 60;
 
 const letOthers = () => new Promise<void>((resolve) => setImmediate(resolve));
 
@@ -91,7 +92,9 @@ async function undoRows(
   const now = new Map((await partsBySku(tx, skus)).map((part) => [part.sku, partOf(part)]));
   const at = context.now().toISOString();
   const back: StockImportRowRecord[] = [];
+  const others = everyFewRows();
   for (const row of rows) {
+    await others();
     const { sku, before, after } = row;
     const current = now.get(sku);
     const isAsBrought = current !== undefined && same(current, after);

@@ -11,6 +11,8 @@ export * from './check';
 export * from './judgements';
 export * from './loop';
 export * from './stock';
+export * from './stock-list';
+export * from './stock-movement';
 export * from './counter';
 export * from './bar';
 export { CHAIN_WORDS } from './readings/chain';

@@ -2,12 +2,13 @@ import { useState } from 'react';
 import { Download } from 'lucide-react';
 import type { BackupView } from '../../../contract';
 import { Notice } from '../../../ui/parts/Notice';
-import { api, failure } from '../../frame/api';
+import { failure } from '../../frame/api';
 import { useOfBrowser } from '../../frame/hydrated';
 import { save } from '../../frame/save-file';
 import { useChangedHere } from '../../frame/server-data';
 import { Bring } from './Bring';
 import { Kept } from './Kept';
+import { madeFile } from './made-file';
 import { LookThrough } from './LookThrough';
 
 /** What came of saving. */
@@ -47,7 +48,7 @@ function Save() {
     setBusy(way);
     setSaved(null);
     try {
-      const { blob, name } = await api.file(WAYS[way].address);
+      const { blob, name } = await madeFile(WAYS[way].address);
       save(blob, name);
       const text = `${name} ${WAYS[way].done}, and on its way to where this browser keeps its downloads.`;
       setSaved({ kind: 'good', text });
