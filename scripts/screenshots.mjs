@@ -37,7 +37,6 @@ async function measureAgain(page) {
 const PICTURES = [
   { name: 'bench', address: '/' },
   { name: 'take-in', job: 'L-0421', step: 'take-in' },
-  { name: 'strip', job: 'L-0421', step: 'strip' },
   {
     name: 'identify',
     job: 'L-0422',
@@ -86,6 +85,7 @@ const PICTURES = [
   { name: 'slip', job: 'L-0423', page: 'slip' },
   { name: 'stock', address: '/stock?kind=chain' },
   { name: 'shop', address: '/shop' },
+  { name: 'backup', address: '/shop?view=backup' },
   // Last of its job: it changes the bar.
   { name: 'before-after', job: 'L-0417', step: 'rework', prepare: measureAgain },
   { name: 'bar-dark', job: 'L-0419', step: 'bar', bench: 'dark' },

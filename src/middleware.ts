@@ -1,5 +1,5 @@
 import type { MiddlewareHandler } from 'astro';
-import { errorReply, SAFETY_HEADERS, turnAway } from './server';
+import { atTheDoor, errorReply, ownAddress, SAFETY_HEADERS, shopNames, turnAway } from './server';
 
 /** Standard controls write style attributes, which hold no code. Scripts and style sheets stay closed but for what the build knows. */
 function allowStyleAttributes(headers: Headers): void {
@@ -7,9 +7,17 @@ function allowStyleAttributes(headers: Headers): void {
   if (policy) headers.set('Content-Security-Policy', `${policy.replace(/;\s*$/, '')}; style-src-attr 'unsafe-inline'`);
 }
 
+// Whatever serves these pages, it does not serve them to the network.
+ownAddress();
+const names = shopNames(process.env.SERRATA_NAMES);
+
 /** At the door: foreign, oversized and untyped requests are turned away; every answer carries the safety headers. */
 export const onRequest: MiddlewareHandler = async ({ request, url }, next) => {
-  const turned = turnAway(request.method, request.headers, url.pathname);
+  const { method, headers } = request;
+  // The server asks for names before it hears anything; whoever serves these pages otherwise asks here.
+  const turned =
+    atTheDoor({ method, url: url.pathname, host: headers.get('host') ?? undefined }, names) ??
+    turnAway(method, headers, url.pathname);
   const response = turned ? errorReply(turned.status, turned) : await next();
   for (const [name, value] of Object.entries(SAFETY_HEADERS)) response.headers.set(name, value);
   allowStyleAttributes(response.headers);

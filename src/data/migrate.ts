@@ -2,8 +2,7 @@ import { createHash } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { sql } from 'drizzle-orm';
 import { migrate } from 'drizzle-orm/libsql/migrator';
-import { MIGRATIONS } from './folders';
-import { journal } from './inspect';
+import { journal, MIGRATIONS } from './journal';
 import type { Store } from './store';
 
 /** Thrown when a migration that was already applied has been edited since: the store and the code no longer agree. */

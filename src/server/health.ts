@@ -1,7 +1,7 @@
 import { rmSync, statfsSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import Database from 'libsql';
-import { listBackups } from '../data/backups';
+import { listBackups } from '../data/keeping/backups';
 import { storeFile, type Store } from '../data/store';
 import { troubleOf, type Trouble } from '../data/trouble';
 import type { HealthView } from '../contract';

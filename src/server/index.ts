@@ -2,6 +2,7 @@
 export { context } from './context';
 export { Refusal } from './refusal';
 export { answer, body, errorReply } from './http/endpoint';
+export { atTheDoor, ownAddress, shopNames } from './http/door';
 export { SAFETY_HEADERS, turnAway } from './http/guard';
 export * from './use-cases/bench';
 export * from './use-cases/jobs';

@@ -1,29 +1,22 @@
 import { createServer, type IncomingMessage, type ServerResponse } from 'node:http';
 import compression from 'compression';
-import { openForUse } from '../data/opening';
+import { openForUse } from '../data/keeping/opening';
 import { openStore, storeFile, storeUrl } from '../data/store';
-import { builtSite } from './built-site';
+import { builtSite } from './http/built-site';
 import { freshContext } from './context';
 import { loadDemo } from './demo';
-import { atTheDoor, shopNames } from './http/door';
+import { atTheDoor, ownAddress, shopNames } from './http/door';
 import { SAFETY_HEADERS, type Turned } from './http/guard';
 import { isTooMuch } from './http/pace';
-import { runErrand } from './errands';
-import { keepDaily } from './keep-daily';
+import { runErrand } from './errands/run';
+import { keepDaily } from './errands/daily';
 
-/** Addresses that only this machine can reach. */
-const LOOPBACK = new Set(['127.0.0.1', '::1', 'localhost']);
 const USUAL_PORT = 4173;
 
-/** Where to listen. Sign-in does not exist yet, so the door stays closed to the network. */
+/** Where to listen. */
 function address(): { host: string; port: number; fixed: boolean } {
-  const host = process.env.HOST ?? '127.0.0.1';
-  if (!LOOPBACK.has(host))
-    throw new Error(
-      `HOST=${host} would open Serrata to the network, which needs sign-in, and there is none yet. Use 127.0.0.1.`,
-    );
   const port = process.env.PORT;
-  return { host, port: port === undefined ? USUAL_PORT : Number(port), fixed: port !== undefined };
+  return { host: ownAddress(), port: port === undefined ? USUAL_PORT : Number(port), fixed: port !== undefined };
 }
 
 /** Listens on the wanted port, or on any free one when it is taken and was not asked for by name. */

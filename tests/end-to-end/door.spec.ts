@@ -3,6 +3,7 @@ import { mkdtempSync } from 'node:fs';
 import { request as nodeRequest } from 'node:http';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { pathToFileURL } from 'node:url';
 import { expect, test } from '@playwright/test';
 import fc from 'fast-check';
 import type { z } from 'zod';
@@ -177,6 +178,15 @@ test('one client that asks without end is told to wait, and nobody is let in by 
     timeout: 10_000,
   });
   expect({ status, stdout }).toEqual({ status: 0, stdout: '' });
+  // And whatever else serves them is refused at an address that others can reach.
+  const served = `import('${pathToFileURL('dist/server/_astro-internal_middleware.mjs').href}').then(() => console.log('served'))`;
+  const other = spawnSync(process.execPath, ['--input-type=module', '-e', served], {
+    env: { ...process.env, HOST: '0.0.0.0' },
+    encoding: 'utf8',
+    timeout: 10_000,
+  });
+  expect(other.stdout).toBe('');
+  expect(other.stderr).toContain('would open Serrata to the network');
 });
 
 test('a picture that unfolds to hundreds of megabytes, and a job without end, are refused with a sentence', async () => {

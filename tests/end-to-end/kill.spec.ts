@@ -3,8 +3,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gunzipSync } from 'node:zlib';
 import { expect, test } from '@playwright/test';
-import { listBackups } from '../../src/data/backups';
-import { inspectStore } from '../../src/data/inspect';
+import { listBackups } from '../../src/data/keeping/backups';
+import { inspectStore } from '../../src/data/keeping/inspect';
 import { OwnServer } from './own-server';
 
 /** The plug is pulled so many times: a few here, more by `npm run kill`. */

@@ -3,6 +3,20 @@ import type { Turned } from './guard';
 /** Names that only this machine goes by. */
 const LOOPBACK = ['127.0.0.1', '[::1]', 'localhost'];
 
+/** Addresses that only this machine can reach. */
+const OWN_ADDRESSES = new Set(['127.0.0.1', '::1', 'localhost']);
+
+/**
+ * The address to listen at. Sign-in does not exist yet, so the door stays closed to the network, however Serrata is started.
+ * @throws Error with what to do, where another address was asked for
+ */
+export function ownAddress(host = process.env.HOST ?? '127.0.0.1'): string {
+  if (OWN_ADDRESSES.has(host)) return host;
+  throw new Error(
+    `HOST=${host} would open Serrata to the network, which needs sign-in, and there is none yet. Use 127.0.0.1.`,
+  );
+}
+
 /** Methods that anything here answers. */
 const METHODS = new Set(['GET', 'HEAD', 'OPTIONS', 'POST', 'PUT', 'PATCH', 'DELETE']);
 

@@ -3,9 +3,9 @@ import { basename, dirname, join } from 'node:path';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import type { ReadableStream as WebStream } from 'node:stream/web';
-import { isArchive, storeFromArchive } from '../../data/archive/read';
-import { writeArchive } from '../../data/archive/write';
-import { backupStore, fileOf, restoreStore, StoreRefused } from '../../data/backup';
+import { isArchive, storeFromArchive } from '../../data/keeping/archive/read';
+import { writeArchive } from '../../data/keeping/archive/write';
+import { backupStore, fileOf, restoreStore, StoreRefused } from '../../data/keeping/backup';
 import {
   adoptBackup,
   backupFile,
@@ -14,11 +14,11 @@ import {
   stampOf,
   tidyBackups,
   type BackupKind,
-} from '../../data/backups';
+} from '../../data/keeping/backups';
 import { storeFile, storeUrl } from '../../data/store';
 import type { BackupView } from '../../contract';
 import type { Context } from '../context';
-import { ErrandFailed, sent } from '../send';
+import { ErrandFailed, sent } from '../errands/send';
 import { MAX_BROUGHT_BYTES } from '../http/guard';
 import { notFound, Refusal } from '../refusal';
 
@@ -93,7 +93,8 @@ export async function makeDailyBackup(store: string, now: Date): Promise<void> {
 
 /** The file of a backup that is kept, by its name. */
 export function keptBackup({ store }: Context, name: string): string {
-  const found = listBackups(fileOf(store.url)).find((each) => each.name === name);
+  const file = storeFile(store.url);
+  const found = file === null ? undefined : listBackups(file).find((each) => each.name === name);
   if (!found) throw notFound('backup');
   return found.file;
 }

@@ -1,6 +1,5 @@
 import { existsSync, mkdirSync, readdirSync, renameSync, rmSync, statSync } from 'node:fs';
-import { basename, dirname, join } from 'node:path';
-import { backupFolder } from './folders';
+import { basename, dirname, join, resolve } from 'node:path';
 
 /** Why a backup was made. `before` is what stood in the store's place until another was put there. */
 export const BACKUP_KINDS = ['daily', 'by-hand', 'migration', 'brought', 'before'] as const;
@@ -29,6 +28,10 @@ function momentIn(name: string): Date | null {
   const at = new Date(`${day}T${hours}:${minutes}:${seconds}.${ms}Z`);
   return Number.isNaN(at.getTime()) ? null : at;
 }
+
+/** Where backups of a store are kept: `SERRATA_BACKUPS`, or a folder beside it. */
+const backupFolder = (store: string, configured = process.env.SERRATA_BACKUPS): string =>
+  configured ? resolve(configured) : join(dirname(store), 'backups');
 
 /** Where the next backup of a kind goes; its folder is made. */
 export function backupFile(store: string, kind: BackupKind, at: Date): string {

@@ -16,7 +16,7 @@ import {
   stockImportRow,
   stockMovement,
   stockPart,
-} from '../schema';
+} from '../../schema';
 
 /** Every table of the store, so that what a row refers to comes before it. The search is made of them and is not among them. */
 const TABLES: readonly Table[] = [

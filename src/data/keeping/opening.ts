@@ -1,8 +1,12 @@
+import { statSync } from 'node:fs';
 import { backupFile, listBackups, tidyBackups } from './backups';
 import { backupStore, StoreRefused } from './backup';
 import { inspectStore } from './inspect';
-import { migrateStore } from './migrate';
-import { storeFile, type Store } from './store';
+import { migrateStore } from '../migrate';
+import { storeFile, type Store } from '../store';
+
+/** A larger store is looked through quickly at its start, bytes: all of it takes some seconds, and every backup does it. */
+const LARGE = 100_000_000;
 
 /** What to do about a store that cannot be used, naming the newest backup there is. */
 function wayOut(file: string): string {
@@ -19,7 +23,8 @@ function wayOut(file: string): string {
 export async function openForUse(store: Store, now: () => Date): Promise<void> {
   const file = storeFile(store.url);
   if (file === null) return migrateStore(store);
-  const found = await inspectStore(file, 'quick');
+  const isLarge = (statSync(file, { throwIfNoEntry: false })?.size ?? 0) > LARGE;
+  const found = await inspectStore(file, isLarge ? 'quick' : 'full');
   if (found.state === 'damaged')
     throw new StoreRefused(`The store ${file} is damaged (${found.what.join('; ')}). ${wayOut(file)}`);
   if (found.state === 'foreign')

@@ -1,5 +1,5 @@
-import { complained } from './log';
-import { makeDailyBackup } from './use-cases/backup';
+import { complained } from '../log';
+import { makeDailyBackup } from '../use-cases/backup';
 
 /** How often it is looked whether a daily backup is due, ms. */
 const LOOK_EVERY = 15 * 60_000;

@@ -3,7 +3,7 @@ import type { IncomingMessage, ServerResponse } from 'node:http';
 import { fileURLToPath, pathToFileURL } from 'node:url';
 import pLimit from 'p-limit';
 import sirv from 'sirv';
-import { SAFETY_HEADERS } from './http/guard';
+import { SAFETY_HEADERS } from './guard';
 
 type Handler = (request: IncomingMessage, response: ServerResponse, next?: (error?: unknown) => void) => unknown;
 

@@ -1,15 +1,6 @@
-import { closeSync, existsSync, openSync, readFileSync, readSync, statSync } from 'node:fs';
+import { closeSync, existsSync, openSync, readSync, statSync } from 'node:fs';
 import { createClient, type Client } from '@libsql/client';
-import { MIGRATIONS } from './folders';
-
-/** How the migrations are listed. */
-export interface Journal {
-  readonly entries: readonly { readonly tag: string; readonly when: number }[];
-}
-
-/** The migrations that this programme knows. */
-export const journal = (folder = MIGRATIONS): Journal =>
-  JSON.parse(readFileSync(`${folder}/meta/_journal.json`, 'utf8')) as Journal;
+import { journal } from '../journal';
 
 /** Milliseconds an inspection waits for somebody else's write. */
 const WAIT_MS = 10_000;

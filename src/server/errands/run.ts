@@ -1,13 +1,13 @@
-import { storeFromArchive } from '../data/archive/read';
-import { writeArchive } from '../data/archive/write';
-import { backupStore, mustBeWhole } from '../data/backup';
-import { inspectStore } from '../data/inspect';
-import { putBackInPlace } from '../data/put-back';
-import { storeFile, storeUrl } from '../data/store';
-import { freshContext } from './context';
-import { said } from './log';
+import { storeFromArchive } from '../../data/keeping/archive/read';
+import { writeArchive } from '../../data/keeping/archive/write';
+import { backupStore, mustBeWhole } from '../../data/keeping/backup';
+import { inspectStore } from '../../data/keeping/inspect';
+import { putBackInPlace } from '../../data/keeping/put-back';
+import { storeFile, storeUrl } from '../../data/store';
+import { freshContext } from '../context';
+import { said } from '../log';
 import { ERRAND_ARGUMENT, type Errand } from './send';
-import { letOldPhotosGo } from './use-cases/photos';
+import { letOldPhotosGo } from '../use-cases/photos';
 
 /**
  * Long work on a store's file, done by a process of its own so that nobody waits for it. Each says what came of it in one line; what goes wrong it says in a sentence.

@@ -1,8 +1,8 @@
 import { copyFileSync, existsSync, linkSync, renameSync, rmSync } from 'node:fs';
 import Database from 'libsql';
 import { inspectStore, opened } from './inspect';
-import { storeFile, openStore } from './store';
-import { migrateStore } from './migrate';
+import { storeFile, openStore } from '../store';
+import { migrateStore } from '../migrate';
 
 /** Why a store cannot be opened, saved or put back: a sentence that says what to do. */
 export class StoreRefused extends Error {}
