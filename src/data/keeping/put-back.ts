@@ -87,6 +87,8 @@ export async function putBackInPlace(url: string, backup: string, before: string
         rmSync(before, { force: true });
         throw error;
       }
+      // Folded into the file here, where nobody waits for it.
+      store.prepare('PRAGMA main.wal_checkpoint(PASSIVE)').all();
     } finally {
       store.close();
     }

@@ -55,4 +55,7 @@ export const ARCHIVED: readonly ArchivedTable[] = TABLES.map((table) => {
   };
 });
 
+/** Bench sheets, one a line, as `serrata assess - --lines` reads them. */
+export const SHEETS = 'sheets.jsonl';
+
 export const tableFile = (name: string): string => `tables/${name}.csv`;

@@ -10,7 +10,7 @@ import { fileOf, StoreRefused } from '../backup';
 import { journal } from '../../journal';
 import { writtenCell, type Cell } from './cells';
 import { ARCHIVE_FORMAT, MANIFEST, type ArchivedFile, type Manifest } from './manifest';
-import { ARCHIVED, tableFile, type ArchivedTable } from './tables';
+import { ARCHIVED, SHEETS, tableFile, type ArchivedTable } from './tables';
 
 type Row = Readonly<Record<string, Cell | Buffer>>;
 
@@ -52,13 +52,17 @@ function table(store: Database.Database, about: ArchivedTable): Part {
 const STANDING = `SELECT path, text, unit, instrument FROM reading
   WHERE job_id = ? AND NOT EXISTS (SELECT 1 FROM reading AS later WHERE later.supersedes = reading.id) ORDER BY seq`;
 
-/** The bench sheet of a job as it stands, to be read by anything that knows the format. */
-function sheet(store: Database.Database, id: string, tag: string): Part {
+/** The bench sheet of each job as it stands, one a line: to be read by anything that knows the format. */
+function sheets(store: Database.Database): Part {
   return {
-    name: `sheets/${tag.replace(/[^\w.-]/g, '_')}.json`,
+    name: SHEETS,
     *chunks() {
-      const { written } = sheetFromEntries(store.prepare(STANDING).all(id) as Entry[]);
-      yield `${JSON.stringify({ ...written, job: { ...written.job, reference: tag } }, null, 2)}\n`;
+      const standing = store.prepare(STANDING);
+      for (const row of store.prepare('SELECT id, tag FROM job ORDER BY rowid').iterate()) {
+        const { id, tag } = row as { id: string; tag: string };
+        const { written } = sheetFromEntries(standing.all(id) as Entry[]);
+        yield `${JSON.stringify({ ...written, job: { ...written.job, reference: tag } })}\n`;
+      }
     },
   };
 }
@@ -73,8 +77,7 @@ function* parts(store: Database.Database): Iterable<Part> {
         yield (store.prepare('SELECT bytes FROM photo WHERE id = ?').get(photo.id) as { bytes: Buffer }).bytes;
       },
     };
-  const jobs = store.prepare('SELECT id, tag FROM job ORDER BY rowid').all() as { id: string; tag: string }[];
-  for (const { id, tag } of jobs) yield sheet(store, id, tag);
+  yield sheets(store);
 }
 
 /** Adds a part to the archive, and to its manifest once it is written. */
