@@ -98,6 +98,8 @@ function lookAt(store: Store): Look {
 
 let last: Look | null = null;
 const HOUR_MS = 3_600_000;
+/** A backup older than this says that none are made, hours. */
+const OLD_HOURS = 72;
 
 /** Whether the store answers just now. */
 async function answering(context: Context): Promise<Trouble | null> {
@@ -117,16 +119,22 @@ export async function health(context: Context): Promise<HealthView> {
   if (!last || performance.now() - last.at > LOOK_EVERY) last = lookAt(store);
   const { id, freeMb: space, backup } = last;
   const trouble = last.trouble ?? mute;
+  const age = backup && Math.max(0, Math.floor((now().getTime() - backup.getTime()) / HOUR_MS));
   const little = space !== null && space < LITTLE_MB;
   return {
     status: trouble ? 'trouble' : 'open',
     memory: Math.round(process.memoryUsage.rss() / 1e6),
     store: { id, writable: trouble === null, trouble },
     space: { freeMb: space, little },
-    backup: backup && {
-      at: backup.toISOString(),
-      hours: Math.max(0, Math.floor((now().getTime() - backup.getTime()) / HOUR_MS)),
-    },
-    says: trouble ? storeTrouble[trouble] : little ? `Only ${space} MB of the disk are free: make room soon.` : null,
+    backup: backup && age !== null ? { at: backup.toISOString(), hours: age } : null,
+    says: trouble ? storeTrouble[trouble] : caution(little ? space : null, age),
   };
+}
+
+/** What should be looked after before it is a trouble. */
+function caution(littleMb: number | null, backupAge: number | null): string | null {
+  if (littleMb !== null) return `Only ${littleMb} MB of the disk are free: make room soon.`;
+  if (backupAge === null || backupAge < OLD_HOURS) return null;
+  const days = Math.floor(backupAge / 24);
+  return `The newest backup is ${days} days old, though one a day should be made: save one under Shop, Backup, and look at the disk.`;
 }

@@ -1,6 +1,5 @@
 import { createReadStream, statSync } from 'node:fs';
 import { Readable } from 'node:stream';
-import { Refusal } from '../refusal';
 import { answer } from './endpoint';
 
 /** A file that is sent, and the name it is saved under. */
@@ -11,7 +10,7 @@ export interface SentFile {
   readonly done?: () => void;
 }
 
-/** Answers with a file, to be saved; or with the refusal of whoever was to make it. */
+/** Answers with a file, to be saved; or says why it could not be made. */
 export async function sentFile(make: () => Promise<SentFile> | SentFile): Promise<Response> {
   try {
     const { file, name, done } = await make();
@@ -25,7 +24,6 @@ export async function sentFile(make: () => Promise<SentFile> | SentFile): Promis
       },
     });
   } catch (error) {
-    if (!(error instanceof Refusal)) throw error;
     return answer(() => Promise.reject(error));
   }
 }

@@ -1,0 +1,52 @@
+import { mkdirSync, writeFileSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { sentFile } from '../../src/server/http/sent-file';
+import { Refusal } from '../../src/server/refusal';
+import { testContext } from '../support/context';
+
+let context: Awaited<ReturnType<typeof testContext>>;
+beforeEach(async () => {
+  context = await testContext();
+});
+afterEach(() => context.done());
+
+/** Health as a server tells it that has just started: what it looked at before is forgotten. */
+async function health(now: Date) {
+  vi.resetModules();
+  const { health: ask } = await import('../../src/server/health');
+  return ask({ ...context, now: () => now });
+}
+
+describe('health', () => {
+  const at = new Date('2026-11-26T09:00:00Z');
+  const backupOf = (stamp: string) => {
+    mkdirSync(join(dirname(context.path), 'backups'), { recursive: true });
+    writeFileSync(join(dirname(context.path), 'backups', `daily-${stamp}.db`), '');
+  };
+
+  it('says nothing while all is well, and tells the age of the newest backup', async () => {
+    expect(await health(at)).toMatchObject({ status: 'open', backup: null, says: null });
+    backupOf('2026-11-25T21-30-00-000Z');
+    expect(await health(at)).toMatchObject({ backup: { hours: 11 }, says: null });
+  });
+
+  it('says when the newest backup is old', async () => {
+    backupOf('2026-11-21T09-00-00-000Z');
+    expect((await health(at)).says).toContain('The newest backup is 5 days old');
+  });
+});
+
+describe('a file that could not be made', () => {
+  it.each([
+    [507, Object.assign(new Error('no space left'), { code: 'ENOSPC' })],
+    [503, Object.assign(new Error('read-only'), { code: 'EROFS' })],
+    [409, new Refusal(409, 'making', 'Wait.')],
+  ])('is answered with %s and a sentence', async (status, error) => {
+    vi.spyOn(process.stderr, 'write').mockReturnValue(true);
+    const answer = await sentFile(() => Promise.reject(error));
+    expect(answer.status).toBe(status);
+    expect(((await answer.json()) as { message: string }).message).toMatch(/\.$/);
+    vi.restoreAllMocks();
+  });
+});
