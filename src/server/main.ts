@@ -76,7 +76,8 @@ export async function main(): Promise<void> {
   const names = shopNames(process.env.SERRATA_NAMES);
   const answered = async (request: IncomingMessage, response: ServerResponse): Promise<void> => {
     const { method, url, headers, socket } = request;
-    const turned = atTheDoor({ method, url, host: headers.host }, names) ?? (await isTooMuch(socket.remoteAddress));
+    const turned =
+      atTheDoor({ method, url, host: headers.host }, names) ?? (await isTooMuch(socket.remoteAddress, method));
     if (turned) return turnedAway(response, turned);
     compress(request as Parameters<typeof compress>[0], response as Parameters<typeof compress>[1], () =>
       site(request, response),

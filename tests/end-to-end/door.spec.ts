@@ -170,6 +170,17 @@ test('one client that asks without end is told to wait, and nobody is let in by 
   const turned = answers.find(({ status }) => status === 429)!;
   expect(turned.headers.get('retry-after')).toBe('10');
   expect(await turned.json()).toMatchObject({ code: 'too-many-requests' });
+  // What changes something has a bound of its own, and a narrower one.
+  const changes = await Promise.all(
+    Array.from({ length: 12 }, () =>
+      fetch(`${server.address}/api/codes/forget`, {
+        method: 'POST',
+        headers: { 'Content-Type': 'application/json' },
+        body: JSON.stringify({ code: 'none' }),
+      }),
+    ),
+  );
+  expect(changes.filter(({ status }) => status === 429)).toHaveLength(3);
   await server.end('SIGKILL');
   // The built pages by themselves listen to nobody.
   const { status, stdout } = spawnSync(process.execPath, ['dist/server/entry.mjs'], {

@@ -2,7 +2,9 @@ import { RateLimiterMemory } from 'rate-limiter-flexible';
 import type { Turned } from './guard';
 
 /** Requests of one client in {@link SPAN_S} seconds: far above what a bench full of people asks for, and below what would starve the others. */
-const MOST_REQUESTS = 6000;
+const MOST_REQUESTS = 20_000;
+/** What changes something is dearer: of those, this share. */
+const CHANGING_SHARE = 0.15;
 const SPAN_S = 10;
 
 const TOO_MUCH: Turned = {
@@ -13,12 +15,18 @@ const TOO_MUCH: Turned = {
 
 /** `SERRATA_MOST_REQUESTS` sets another bound; 0 sets none. */
 const most = Number(process.env.SERRATA_MOST_REQUESTS ?? MOST_REQUESTS);
-const limiter = most > 0 ? new RateLimiterMemory({ points: most, duration: SPAN_S }) : null;
+const limiter = (points: number) =>
+  points > 0 ? new RateLimiterMemory({ points: Math.ceil(points), duration: SPAN_S }) : null;
+const all = limiter(most);
+const changing = limiter(most * CHANGING_SHARE);
+
+const LOOKING = new Set(['GET', 'HEAD', 'OPTIONS']);
 
 /** Whether a client has asked for more than its share just now. */
-export async function isTooMuch(client = ''): Promise<Turned | null> {
-  if (!limiter) return null;
-  return limiter.consume(client).then(
+export async function isTooMuch(client = '', method = 'GET'): Promise<Turned | null> {
+  const bound = LOOKING.has(method) ? all : changing;
+  if (!bound) return null;
+  return bound.consume(client).then(
     () => null,
     () => TOO_MUCH,
   );
