@@ -64,6 +64,8 @@ test('standard chain instead of low-kickback takes a reason', async ({ page }) =
 test('a saw is remembered and recalled, and a call becomes a job', async ({ page }) => {
   await counter(page);
   await page.getByLabel('Punched on the bar').fill('.325 .058 66DL');
+  // The answer stands above the buttons and makes room for itself.
+  await expect(page.getByRole('region', { name: 'Drive links: settled' })).toBeVisible();
   await page.getByRole('button', { name: 'Remember the saw' }).click();
   const dialog = page.getByRole('dialog', { name: 'Remember the saw' });
   await dialog.getByLabel('Customer').fill('Sluice wardens');

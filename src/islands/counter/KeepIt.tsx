@@ -38,17 +38,18 @@ export function KeepIt({ counter }: { counter: Counter }) {
   return (
     <div className="border-t border-line pt-3">
       <div className="flex flex-wrap gap-2">
-        {slip && (
-          <a className="grid quiet place-items-center" href={slip}>
-            Order slip
-          </a>
-        )}
         <button type="button" className="quiet" disabled={nothing} onClick={() => setOpen('job')}>
           Make it a job
         </button>
         <button type="button" className="quiet" disabled={nothing} onClick={() => setOpen('memory')}>
           Remember the saw
         </button>
+        {/* Behind the others, so that none of them moves when the answer comes. */}
+        {slip && (
+          <a className="grid quiet place-items-center" href={slip}>
+            Order slip
+          </a>
+        )}
         <button
           type="button"
           className="ml-auto quiet"
