@@ -97,6 +97,13 @@ describe('an archive of the shop', () => {
     again.close();
   });
 
+  it('forgets no table of the store', async () => {
+    const tables = await context.store.db.all<{ name: string }>(
+      sql`SELECT name FROM sqlite_master WHERE type = 'table' AND name NOT GLOB 'sqlite_*' AND name NOT GLOB 'search*' AND name NOT GLOB '__*'`,
+    );
+    expect(new Set(ARCHIVED.map(({ name }) => name))).toEqual(new Set(tables.map(({ name }) => name)));
+  });
+
   it('holds what other programmes can read: sheets, a stock list, pictures, checksums', async () => {
     const file = beside('shop.zip');
     await writeArchive(context.store.url, file, when);

@@ -148,6 +148,24 @@ describe('putting a backup back', () => {
     await expect(restoreStore(url(), file, 'now')).rejects.toThrow(/newer version/);
   });
 
+  it.each([
+    ['in its first page', 0, 100],
+    ['in its tables', 4096, 60_000],
+    ['to its last byte', 0, Number.POSITIVE_INFINITY],
+  ])('takes the place of a store that is damaged %s, which is kept', async (_what, from, to) => {
+    await write('M2');
+    const file = beside('saved.db');
+    await backupStore(url(), file);
+    await context.store.fold();
+    const bytes = readFileSync(context.path).fill(0x5a, from, Math.min(to, readFileSync(context.path).length));
+    const damaged = beside('damaged.db');
+    writeFileSync(damaged, bytes);
+    const kept = await restoreStore(`file:${damaged}`, file, 'now');
+    expect(await mountIn(damaged)).toEqual(['M2']);
+    // All but the header's note of how it was logged, which was changed to find out whether it is free.
+    expect(readFileSync(kept!).subarray(100).equals(bytes.subarray(100))).toBe(true);
+  });
+
   it('makes a store where there was none', async () => {
     const file = beside('saved.db');
     await write('M2');

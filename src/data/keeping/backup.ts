@@ -3,6 +3,7 @@ import Database from 'libsql';
 import { inspectStore, opened } from './inspect';
 import { storeFile, openStore } from '../store';
 import { migrateStore } from '../migrate';
+import { troubleOf } from '../trouble';
 
 /** Why a store cannot be opened, saved or put back: a sentence that says what to do. */
 export class StoreRefused extends Error {}
@@ -80,20 +81,20 @@ export async function readyToRestore(backup: string, ready: string): Promise<voi
   }
 }
 
-/** Nobody has the store open: only then does it leave its log behind. */
+/** Nobody has the store open: only then does it leave its log behind. One that is too damaged to be asked is nobody's. */
 function mustBeFree(store: string): void {
-  let modes: unknown[] = [];
+  let isFree: boolean;
   try {
     const held = new Database(store, { timeout: 0 });
     try {
-      modes = held.prepare('PRAGMA journal_mode = DELETE').raw().all();
+      isFree = String(held.prepare('PRAGMA journal_mode = DELETE').raw().get()) === 'delete';
     } finally {
       held.close();
     }
-  } catch {
-    // Held so fast that it cannot even be asked.
+  } catch (error) {
+    isFree = troubleOf(error) === 'damaged';
   }
-  if (String(modes[0]) !== 'delete')
+  if (!isFree)
     throw new StoreRefused(
       'The store is in use: stop Serrata and whatever else has it open, then put the backup back.',
     );
@@ -122,8 +123,11 @@ function swapStore(store: string, ready: string, stamp: string): string | null {
     mustBeFree(store);
     keepAs(store, kept);
   }
-  // A log whose file is gone would be read into the one that takes its place.
-  for (const ending of BESIDE) rmSync(`${store}${ending}`, { force: true });
+  // A log would be read into the store that takes this one's place. What a damaged store has left in its log is kept with it.
+  for (const ending of BESIDE) {
+    if (isThere && existsSync(`${store}${ending}`)) renameSync(`${store}${ending}`, `${kept}${ending}`);
+    rmSync(`${store}${ending}`, { force: true });
+  }
   renameSync(ready, store);
   return isThere ? kept : null;
 }

@@ -1,4 +1,4 @@
-import { existsSync, mkdirSync, readdirSync, renameSync, rmSync, statSync } from 'node:fs';
+import { existsSync, mkdirSync, readdirSync, rmSync, statSync } from 'node:fs';
 import { basename, dirname, join, resolve } from 'node:path';
 
 /** Why a backup was made. `before` is what stood in the store's place until another was put there. */
@@ -113,11 +113,4 @@ export function isDailyDue(backups: readonly KeptBackup[], now: Date): boolean {
     ({ kind, at }) =>
       kind === 'daily' && at.getTime() <= now.getTime() && now.getTime() - at.getTime() < DAY_MS - 60_000,
   );
-}
-
-/** Moves a file among the backups. */
-export function adoptBackup(store: string, file: string, kind: BackupKind, at: Date): string {
-  const target = backupFile(store, kind, at);
-  renameSync(file, target);
-  return basename(target);
 }

@@ -29,7 +29,7 @@ export async function openForUse(store: Store, now: () => Date): Promise<void> {
     throw new StoreRefused(`The store ${file} is damaged (${found.what.join('; ')}). ${wayOut(file)}`);
   if (found.state === 'foreign')
     throw new StoreRefused(
-      `${file} is no store of Serrata: set SERRATA_DB to the store, or to a file that is not there yet.`,
+      `${file} is no store of Serrata: set SERRATA_DB to the store, or to a file that is not there yet. If it was one until now: ${wayOut(file)}`,
     );
   if (found.state === 'newer')
     throw new StoreRefused(

@@ -25,12 +25,15 @@ export function ServerData({ children }: { children: ReactNode }) {
 /**
  * What the server says at an address. It begins with what the page came with, and follows what is changed elsewhere.
  * @param initial what the page came with
+ * @param isWhole false where that is only a part of what the server says there
  */
-export function useServerData<T>(address: string, initial: T): T {
+export function useServerData<T>(address: string, initial: T, isWhole = true): T {
   const { data = initial } = useQuery({
     queryKey: [address],
     queryFn: () => api.get<T>(address),
     initialData: initial,
+    // What is only a part of it is asked for at once.
+    ...(isWhole ? {} : { initialDataUpdatedAt: 0 }),
     // The page is fresh when it arrives; a view that is opened again later is not.
     staleTime: 1000,
     refetchInterval: LOOK_AGAIN,

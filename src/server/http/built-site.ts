@@ -30,7 +30,7 @@ const PAGES_AT_ONCE = 2;
 const LONGEST_TURN = 3000;
 
 const isPage = ({ method, url = '' }: IncomingMessage): boolean =>
-  method === 'GET' && !/^\/(api|simulated)\//.test(url);
+  (method === 'GET' || method === 'HEAD') && !/^\/(api|simulated)\//.test(url);
 
 /**
  * Draws pages in turn. Drawing takes the loop's whole attention: with fifty pages under way at once, nobody else is heard before each of them has come a step further,

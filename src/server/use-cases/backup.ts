@@ -1,4 +1,4 @@
-import { createWriteStream, existsSync, mkdtempSync, rmSync } from 'node:fs';
+import { createWriteStream, existsSync, mkdtempSync, renameSync, rmSync } from 'node:fs';
 import { basename, dirname, join } from 'node:path';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
@@ -6,15 +6,7 @@ import type { ReadableStream as WebStream } from 'node:stream/web';
 import { isArchive, storeFromArchive } from '../../data/keeping/archive/read';
 import { writeArchive } from '../../data/keeping/archive/write';
 import { backupStore, fileOf, restoreStore, StoreRefused } from '../../data/keeping/backup';
-import {
-  adoptBackup,
-  backupFile,
-  isDailyDue,
-  listBackups,
-  stampOf,
-  tidyBackups,
-  type BackupKind,
-} from '../../data/keeping/backups';
+import { backupFile, isDailyDue, listBackups, stampOf, tidyBackups, type BackupKind } from '../../data/keeping/backups';
 import { storeFile, storeUrl } from '../../data/store';
 import type { BackupView } from '../../contract';
 import type { Context } from '../context';
@@ -115,7 +107,7 @@ export function putBackupBack(context: Context, name: string): Promise<{ kept: s
 /** What was brought, as a store that is whole: an archive is unpacked. @throws Refusal with what is wrong with it */
 async function tried(file: string): Promise<string> {
   try {
-    return isArchive(file) ? await sent('unpack', file, `${file}.db`) : await sent('try', file);
+    return isArchive(file) ? await sent('unpack', file, `${file}.unpacked`) : await sent('try', file);
   } catch (error) {
     if (!(error instanceof ErrandFailed)) throw error;
     throw new Refusal(422, 'no-backup', error.message.replaceAll(file, 'This file'));
@@ -140,9 +132,9 @@ export function makeArchive({ store }: Context): Promise<{ readonly file: string
 export function bringBackup({ store, now }: Context, sentBody: WebStream | null): Promise<{ name: string }> {
   if (!sentBody) throw new Refusal(422, 'nothing-sent', 'Send a backup of Serrata.');
   return alone(async () => {
-    const home = fileOf(store.url);
-    const folder = mkdtempSync(join(dirname(home), '.brought-'));
-    const file = join(folder, 'brought.db');
+    const kept = backupFile(fileOf(store.url), 'brought', now());
+    // Beside its place, so that it has only to be renamed, whatever disk that is on.
+    const file = `${kept}.part`;
     try {
       let bytes = 0;
       await pipeline(
@@ -156,9 +148,10 @@ export function bringBackup({ store, now }: Context, sentBody: WebStream | null)
         },
         createWriteStream(file),
       );
-      return { name: adoptBackup(home, await tried(file), 'brought', now()) };
+      renameSync(await tried(file), kept);
+      return { name: basename(kept) };
     } finally {
-      rmSync(folder, { recursive: true, force: true });
+      rmSync(file, { force: true });
     }
   });
 }
