@@ -4,6 +4,8 @@ import type { EdgeAssessment } from '../core/bar/checks';
 import type { LoopAssessment } from '../core/loop/assessed';
 import type { Identified } from '../core/identify';
 import { leastDepth, measuredAgainAt, type Station } from '../core/bar';
+import type { Diagnosis } from '../core/symptom';
+import type { ChainOrder } from '../core/order';
 import type { StockMatch } from '../core/stock';
 import type { Assessment } from '../core/report';
 import {
@@ -23,6 +25,7 @@ import {
   wearPatternSentence,
   writtenPlace,
 } from './en';
+import { causeBecause, foundSentence } from './en/causes';
 
 type IdentityOf<T> = {
   status: 'settled' | 'open' | 'conflict';
@@ -189,6 +192,31 @@ const verdict = ({ action, operations, reasons, decidedBy }: Verdict): Assessmen
   decidedBy: decidedBy?.id ?? null,
 });
 
+function orderOf({ driveSprocket, ...chain }: ChainOrder): NonNullable<Assessment['order']> {
+  return { chain, ...(driveSprocket ? { driveSprocket: { ...driveSprocket } } : {}) };
+}
+
+const causes = (symptom: Diagnosis['symptom'], standing: Diagnosis['causes']) =>
+  standing.map(({ cause, share, for: likelier, against }) => ({
+    cause,
+    share,
+    because: (causeBecause[symptom] as Readonly<Record<string, string>>)[cause] ?? '',
+    for: likelier.map((found) => foundSentence(found)),
+    against: against.map((found) => foundSentence(found)),
+  }));
+
+function symptomOf({ symptom, causes: standing, next, otherSchool }: Diagnosis): Assessment['symptoms'][number] {
+  return {
+    symptom,
+    causes: causes(symptom, standing),
+    next: next && writtenPlace(next.measure),
+    otherSchool: otherSchool && {
+      school: otherSchool.school,
+      causes: otherSchool.causes.map(({ cause, share }) => ({ cause, share })),
+    },
+  };
+}
+
 /** Writes an appraisal as the assessment document, with its sentences. */
 export function assessmentDocument(appraisal: Appraisal, stock?: readonly StockMatch[]): Assessment {
   const { identity, bar, chain, verdicts, order } = appraisal;
@@ -229,10 +257,22 @@ export function assessmentDocument(appraisal: Appraisal, stock?: readonly StockM
     },
     loop: loopResult(appraisal.loop),
     chain: {
-      elongation: chain.elongation?.percent ?? null,
-      playPerJoint: chain.elongation?.perJoint ?? null,
+      elongation: chain.stretch.counted?.value ?? null,
+      elongationBySpan: chain.stretch.bySpan?.value ?? null,
+      baseline: chain.stretch.fresh?.percent ?? null,
+      playPerJoint: chain.stretch.measured?.perJoint ?? null,
+      adjusterTravel: chain.stretch.adjuster,
       lengthAfterCorrection: chain.correction?.length.value ?? null,
       filingsLeft: chain.filingsLeft,
+      hoursLeft: chain.hoursLeft,
+      imbalance: chain.imbalance?.value ?? null,
+      depthGauge: chain.gauges && {
+        worst: chain.gauges.worst.height.value,
+        setting: chain.gauges.setting,
+        afterCorrection: chain.gauges.afterCorrection,
+        strokes: chain.gauges.strokes,
+      },
+      start: { ...chain.start },
       sequenceAgrees: chain.sequenceAgrees,
     },
     verdicts: {
@@ -246,15 +286,20 @@ export function assessmentDocument(appraisal: Appraisal, stock?: readonly StockM
       holds: judgement.holds,
       why: fitSentence(judgement),
     })),
-    ...('order' in order
-      ? { order: { chain: { ...order.order } } }
-      : { orderWithheld: order.withheld.map(orderWithheld) }),
+    ...('order' in order ? { order: orderOf(order.order) } : { orderWithheld: order.withheld.map(orderWithheld) }),
     next: appraisal.next.map((next) => ({
       measure: writtenPlace(next.measure),
       gain: next.gain,
       minutes: next.minutes,
       why: nextSentence(next),
     })),
+    symptoms: appraisal.diagnoses.map(symptomOf),
+    plan: appraisal.plan.steps.map((step) => ({
+      measure: writtenPlace(step.measure),
+      minutes: step.minutes,
+      why: nextSentence(step),
+    })),
+    minutesInAll: appraisal.plan.minutes,
     idle: appraisal.idle.map((idle) => ({ measure: writtenPlace(idle.measure), why: idleSentence(idle) })),
     ...(stock
       ? {

@@ -117,6 +117,7 @@ describe('causes of a crooked cut', () => {
     playLimit: fc.constant(0.5),
     cutters: fc.option(hundredths(-150, 150)),
     cuttersLimit: fc.constant(0.4),
+    cuttersToo: fc.boolean(),
     nearIsRight: fc.boolean(),
   });
 

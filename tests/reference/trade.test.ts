@@ -82,8 +82,8 @@ describe('facts of the trade (common practice, no source)', () => {
       sheet({ chain: { pushPull: { joints: 52, closed: '483.1 mm', pulled: '489.6 mm' } } }),
       DEFAULTS,
     );
-    expect(chain.elongation?.percent).toBeCloseTo(1.35, 2);
-    expect(chain.elongation?.perJoint).toBeCloseTo(0.125, 3);
+    expect(chain.stretch.measured?.percent).toBeCloseTo(1.35, 2);
+    expect(chain.stretch.measured?.perJoint).toBeCloseTo(0.125, 3);
   });
 
   it('opposite low rails mean a leaned saw when the bar was never turned over', () => {

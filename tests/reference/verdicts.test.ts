@@ -230,10 +230,10 @@ describe('the chain', () => {
       chain: { ...chain, pushPull: { joints: 60, closed: '515 mm', pulled: '495 mm' } },
     });
     expect(verdicts.chain.action).toBe('undecided');
-    expect(found.elongation).toBeNull();
+    expect(found.stretch.measured).toBeNull();
     const close = appraised({ chain: { ...chain, pushPull: { joints: 60, closed: '495.3 mm', pulled: '495 mm' } } });
     expect(close.verdicts.chain.action).toBe('keep');
-    expect(close.chain.elongation?.percent).toBe(0);
+    expect(close.chain.stretch.measured?.percent).toBe(0);
   });
 
   it('damage on a side that nobody measured is filed back all the same', () => {

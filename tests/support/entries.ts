@@ -32,7 +32,7 @@ export function fitting(path: string): fc.Arbitrary<string> {
     case 'count':
       return fc.integer({ min: Math.max(5, kind.from), max: Math.min(12, kind.to) }).map(String);
     case 'number':
-      return fc.integer({ min: 1000, max: Math.min(14000, kind.to) }).map(String);
+      return fc.integer({ min: Math.min(1000, kind.from), max: Math.min(14000, kind.to) }).map(String);
     case 'choice':
       return fc.constantFrom(...kind.options);
     case 'choices':

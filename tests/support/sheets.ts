@@ -35,7 +35,7 @@ function writtenReading({ kind }: Reading): fc.Arbitrary<unknown> {
       return fc.oneof(fc.integer({ min: from, max: to }), fc.integer({ min: kind.from, max: Math.min(9, kind.to) }));
     }
     case 'number':
-      return fc.integer({ min: 1000, max: Math.min(14000, kind.to) });
+      return fc.integer({ min: Math.min(1000, kind.from), max: Math.min(14000, kind.to) });
     case 'choice':
       return fc.constantFrom(...kind.options);
     case 'choices':

@@ -16,7 +16,7 @@ import {
 } from '../judge';
 import type { Limits } from '../limits';
 import { assessLoop, type LoopAssessment } from '../loop/assessed';
-import { nextMeasurements, type NextMeasurement } from '../next';
+import { measuringPlan, nextMeasurements, type MeasuringPlan, type NextMeasurement } from '../next';
 import { assessNose, noseOnBar } from '../nose/checks';
 import { decideOrder, type OrderOutcome } from '../order';
 import { PARTS, type Part } from '../reading';
@@ -29,6 +29,7 @@ import {
   type IdleReading,
   type Operation,
 } from '../sheet';
+import { diagnose, type Diagnosis } from '../symptom';
 import { assessDriveSprocket, sprocketSound } from '../sprocket/checks';
 
 /** All that a sheet means, as data: the wording makes the document of it. */
@@ -41,7 +42,11 @@ export interface Appraisal {
   readonly verdicts: Readonly<Record<Part, Verdict>>;
   readonly fit: readonly FitJudgement[];
   readonly order: OrderOutcome;
+  /** What ails it: each symptom of the complaint with its causes. */
+  readonly diagnoses: readonly Diagnosis[];
   readonly next: readonly NextMeasurement[];
+  /** The shortest list of readings that can decide the job. */
+  readonly plan: MeasuringPlan;
   /** Readings that stand and may move nothing, with the reason. */
   readonly idle: readonly IdleReading[];
 }
@@ -62,7 +67,7 @@ export function assess(
   const sheet = withOwnScatter(asRead);
   const identity = identify(sheet, codes);
   const bar = assessBar(sheet, identity, limits, schools);
-  const chain = assessChain(sheet, identity, limits);
+  const chain = assessChain(sheet, identity, limits, schools);
   const sprocket = assessDriveSprocket(sheet, limits);
   const nose = assessNose(sheet);
   const barNose = noseOnBar(sheet, nose);
@@ -71,19 +76,54 @@ export function assess(
     PARTS.map((part) => [part, verdictOn(part, sheet, checks, bar, chain)]),
   ) as Record<Part, Verdict>;
   const loop = assessLoop(sheet, identity, chain);
-  const fit = judgeFit(fitContext(sheet, identity, sprocketSound(sprocket), verdicts));
-  const order = decideOrder(identity, fit, classKnown(sheet));
+  const fit = judgeFit(fitContext(sheet, identity, sprocketSound(sprocket), verdicts, schools));
+  const order = decideOrder(identity, fit, classKnown(sheet, schools), sheet.driveSprocket);
   const idle = idleReadings(asRead, bar.setting.ownLink !== null || bar.setting.linkThickness !== null);
-  const next = nextMeasurements(sheet, identity, checks, Object.values(verdicts), bar);
-  return { identity, bar, chain, loop, checks, verdicts, fit, order, next, idle };
+  const told = { sheet, checks, fit, tension: loop.tension, pattern: bar.wearPattern };
+  const diagnoses = diagnose(told, schools.curvedCuts);
+  const next = nextMeasurements({
+    sheet,
+    identity,
+    checks,
+    verdicts: Object.values(verdicts),
+    bar,
+    fit,
+    diagnoses,
+  });
+  const plan = measuringPlan(next);
+  return { identity, bar, chain, loop, checks, verdicts, fit, order, diagnoses, next, plan, idle };
 }
 
 /** Work that is planned and that no check calls for by itself. */
-function plannedFor(part: Part, sheet: BenchSheet, bar: BarAssessment, chain: ChainAssessment): readonly Operation[] {
+function plannedFor(part: Part, bar: BarAssessment, chain: ChainAssessment): readonly Operation[] {
   if (part === 'bar')
     return EDGES.some((edge) => bar.standing[edge].dressing?.advised) ? ['dress-rails', 'deburr'] : [];
-  const isFiledBack = part === 'chain' && (sheet.chain?.damage?.length ?? 0) > 0 && chain.correction !== null;
-  return isFiledBack ? ['file-back'] : [];
+  return part === 'chain' ? chain.planned : [];
+}
+
+/** Work on a part that was done. The nose is worked on with its bar. */
+function doneOn(part: Part, { bar, chain, driveSprocket }: BenchSheet): readonly Operation[] {
+  const done = {
+    bar: bar?.reworkDone,
+    nose: undefined,
+    chain: chain?.reworkDone,
+    driveSprocket: driveSprocket?.reworkDone,
+  };
+  return done[part] ?? [];
+}
+
+/** Readings that a part waits for beside what every part of its kind needs: of its own making, or because metal came off. */
+function waitsFor(
+  part: Part,
+  done: readonly Operation[],
+  bar: BarAssessment,
+  chain: ChainAssessment,
+): readonly Askable[] {
+  const isMetalOff = asksToMeasureAgain(done);
+  if (part === 'bar') return isMetalOff && !bar.measuredAgain ? ['bar.after'] : [];
+  if (part === 'chain')
+    return [...chain.waitsFor, ...(isMetalOff && !chain.measuredAgain ? (['chain.after'] as const) : [])];
+  return [];
 }
 
 function verdictOn(
@@ -95,8 +135,8 @@ function verdictOn(
 ): Verdict {
   if (!brought(sheet, part)) return notBrought(part);
   const checks = all.filter((check) => check.part === part);
-  const done: readonly Operation[] = part === 'bar' ? (sheet.bar?.reworkDone ?? []) : [];
-  const wanted = operationsFor(checks, plannedFor(part, sheet, bar, chain));
-  const again: readonly Askable[] = asksToMeasureAgain(done) && !bar.measuredAgain ? ['bar.after'] : [];
-  return decide(part, checks, [...missingReadings(sheet, part), ...again], openWork(wanted, done), done);
+  const done = doneOn(part, sheet);
+  const wanted = operationsFor(checks, plannedFor(part, bar, chain));
+  const missing = [...missingReadings(sheet, part), ...waitsFor(part, done, bar, chain)];
+  return decide(part, checks, missing, openWork(wanted, done), done);
 }

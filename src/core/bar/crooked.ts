@@ -31,6 +31,8 @@ export interface CrookedEvidence {
   /** Mean left less mean right cutter length, mm. */
   readonly cutters: number | null;
   readonly cuttersLimit: number;
+  /** True where the shop counts uneven cutters as a cause of their own beside an unsound bar. */
+  readonly cuttersToo: boolean;
   /** True when the stamped side was to the right of the operator, as with edge A down. */
   readonly nearIsRight: boolean;
 }
@@ -39,10 +41,10 @@ const share = (value: number, limit: number): number => Math.abs(value) / Math.m
 
 /**
  * Lean, play and cutters side by side. The bar comes first; the cutters count as a cause of their own only when the bar measures sound, and
- * as an aggravator always. Practitioners disagree on this: both schools are named where it is shown.
+ * as an aggravator always, unless the shop is of the other school. Practitioners disagree on this: both schools are named where it is shown.
  */
 export function crookedCauses(evidence: CrookedEvidence): readonly CauseFinding[] {
-  const { lean, leanLimit, play, playLimit, cutters, cuttersLimit, nearIsRight } = evidence;
+  const { lean, leanLimit, play, playLimit, cutters, cuttersLimit, cuttersToo, nearIsRight } = evidence;
   const leaning = lean !== null && Math.abs(lean) > leanLimit;
   const loose = play !== null && play > playLimit;
   const uneven = cutters !== null && Math.abs(cutters) > cuttersLimit;
@@ -50,7 +52,7 @@ export function crookedCauses(evidence: CrookedEvidence): readonly CauseFinding[
   const strength = {
     lean: leaning ? share(lean, leanLimit) : 0,
     play: loose ? share(play, playLimit) : 0,
-    cutters: uneven && barSound ? share(cutters, cuttersLimit) : 0,
+    cutters: uneven && (barSound || cuttersToo) ? share(cutters, cuttersLimit) : 0,
   };
   const all = strength.lean + strength.play + strength.cutters;
   const finding = (

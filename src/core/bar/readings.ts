@@ -1,12 +1,6 @@
-import { goesWith, group, length, oneOf, recorded, seen, someOf, words } from '../reading';
+import { goesWith, group, length, oneOf, recorded, seen, someOf, words, type Work } from '../reading';
 import { noseChecks, noseReadings } from '../nose/readings';
 import { edgeReadings } from './station-readings';
-
-/** What is true of a piece of work: whether it only cleans, and whether it shows by itself that it is done. */
-interface Work {
-  readonly cleans?: true;
-  readonly shows?: true;
-}
 
 /** Work on a bar, in working order: straight before level, level before deburring, clean last of all. */
 export const BAR_WORK = {
@@ -15,9 +9,9 @@ export const BAR_WORK = {
   'rake-groove': { cleans: true, shows: true },
   straighten: {},
   'ease-pinch': { shows: true },
-  'dress-rails': {},
+  'dress-rails': { metal: true },
   deburr: { shows: true },
-  'close-rails': {},
+  'close-rails': { metal: true },
   'free-nose': { cleans: true, shows: true },
   're-nose': { shows: true },
   'grease-nose': {},

@@ -200,6 +200,7 @@ describe('why it cuts crooked', () => {
     playLimit: 0.5,
     cutters: 0.1,
     cuttersLimit: 0.4,
+    cuttersToo: false,
     nearIsRight: true,
     ...over,
   });

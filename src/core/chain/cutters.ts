@@ -1,5 +1,14 @@
 import { believedAlike, manyWithin, shortestOf, type Alike } from '../belief';
-import { quadrature, mm, ownUncertainty, sameTool, type Bounds, type Estimate, type Within } from '../quantity';
+import {
+  quadrature,
+  mm,
+  ownUncertainty,
+  percent,
+  sameTool,
+  type Bounds,
+  type Estimate,
+  type Within,
+} from '../quantity';
 
 export const SIDES = ['left', 'right'] as const;
 export type Side = (typeof SIDES)[number];
@@ -13,6 +22,9 @@ export interface Damage {
   readonly cutter: number;
   readonly setBack: Bounds;
 }
+
+/** What correcting the angle takes off every cutter of a side. */
+export type SideSetBack = Readonly<Partial<Record<Side, Estimate>>>;
 
 /** One cutter as long as it may be left, from below and from above. */
 interface Piece {
@@ -53,33 +65,47 @@ function believed(side: Side, lengths: readonly Bounds[]): readonly Piece[] {
 const less = (length: Alike | null, off: Estimate | null): Alike | null =>
   length && off && { value: length.value - off.value, own: quadrature(length.own, ownUncertainty(off)) };
 
+function angled(piece: Piece, angles: SideSetBack): Piece {
+  const off = angles[piece.side];
+  return off ? { ...piece, lo: less(piece.lo, off), hi: less(piece.hi, off) } : piece;
+}
+
 const value = ({ lo, hi }: Piece): number => (hi ?? lo)?.value ?? Infinity;
 const shorter = (a: Piece, b: Piece): Piece => (value(b) < value(a) ? b : a);
 
 /** The cutter that damage is on: its own, or the shortest of its side, or of the other side where its own was not measured. */
-function damaged({ side, cutter }: Damage, pieces: Readonly<Record<Side, readonly Piece[]>>): Piece | null {
+export function onCutter<T>(
+  { side, cutter }: Pick<Damage, 'side' | 'cutter'>,
+  pieces: Readonly<Record<Side, readonly T[]>>,
+  shorterOf: (a: T, b: T) => T,
+): T | null {
   const own = pieces[side][cutter - 1];
   if (own) return own;
   const others = pieces[side].length > 0 ? pieces[side] : pieces[side === 'left' ? 'right' : 'left'];
-  return others.length > 0 ? others.reduce(shorter) : null;
+  return others.length > 0 ? others.reduce(shorterOf) : null;
 }
 
 /**
  * Length all cutters must be filed to: the least of (length − set-back), one question of all cutters. Damage on a cutter whose length was not measured is taken off the
- * shortest of its side, or of the other where nothing of its side was: the cautious reading.
+ * shortest of its side, or of the other where nothing of its side was: the cautious reading. What an angle takes comes off beside the damage: a chip at the inner end of the edge is
+ * reached only after the point has gone back by both.
  * @returns null when no cutter was measured
  */
-export function lengthAfterCorrection(cutters: Cutters, damage: readonly Damage[]): Correction | null {
+export function lengthAfterCorrection(
+  cutters: Cutters,
+  damage: readonly Damage[],
+  angles: SideSetBack = {},
+): Correction | null {
   const sides = { left: believed('left', cutters.left), right: believed('right', cutters.right) };
   const standing = [...sides.left, ...sides.right];
   if (standing.length === 0) return null;
   const filed = damage.flatMap((each): Piece[] => {
-    const on = damaged(each, sides);
+    const on = onCutter(each, sides, shorter);
     return on
       ? [{ side: each.side, cutter: each.cutter, lo: less(on.lo, each.setBack.hi), hi: less(on.hi, each.setBack.lo) }]
       : [];
   });
-  const pieces = [...standing, ...filed];
+  const pieces = [...standing, ...filed].map((piece) => angled(piece, angles));
   const worst = pieces.reduce(shorter);
   const readings = [...cutters.left, ...cutters.right].flatMap(({ lo, hi }) => lo ?? hi ?? []);
   const common = Math.max(0, ...readings.map(({ shared = 0 }) => shared));
@@ -107,6 +133,33 @@ export function correctionWithin({ pieces, common, tool }: Correction, limit: Es
     least: lo.length < pieces.length ? 0 : manyWithin(lo, together, limit.value),
     most: hi.length === 0 ? 1 : manyWithin(hi, together, limit.value),
   };
+}
+
+/** How much of a cutter its damage would take, percent of its length. */
+export interface ShareGoing {
+  readonly side: Side;
+  readonly cutter: number;
+  readonly share: Estimate<'%'>;
+}
+
+const middle = ({ lo, hi }: Bounds): Estimate | null => lo ?? hi;
+const shorterBounds = (a: Bounds, b: Bounds): Bounds =>
+  (middle(b)?.value ?? Infinity) < (middle(a)?.value ?? Infinity) ? b : a;
+
+/** The cutter that loses the greatest share of its length to its damage; null where there is none, or no length to hold it against. */
+export function greatestShare(cutters: Cutters, damage: readonly Damage[]): ShareGoing | null {
+  const shares = damage.flatMap(({ side, cutter, setBack }): ShareGoing[] => {
+    const on = onCutter({ side, cutter }, cutters, shorterBounds);
+    const [length, off] = [on && middle(on), middle(setBack)];
+    if (!length || !off || length.value <= 0) return [];
+    const share = (100 * off.value) / length.value;
+    const u = quadrature((100 * off.u) / length.value, (share * length.u) / length.value);
+    return [{ side, cutter, share: { value: percent(share), u } }];
+  });
+  return shares.reduce<ShareGoing | null>(
+    (most, next) => (most && most.share.value >= next.share.value ? most : next),
+    null,
+  );
 }
 
 /** Whole filings before the limit: `(length − limit)/loss per filing`, never below 0. */

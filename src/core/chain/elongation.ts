@@ -1,4 +1,4 @@
-import { difference, percent, type Bounds, type Estimate } from '../quantity';
+import { difference, percent, quadrature, type Bounds, type Estimate } from '../quantity';
 
 /** Wear in the rivets from the push-and-pull measure. */
 export interface Elongation {
@@ -41,3 +41,32 @@ export function elongationBounds(closed: Bounds, pulled: Bounds): Bounds<'%'> {
   };
   return { lo: stretch(pulled.lo, closed.hi), hi: stretch(pulled.hi, closed.lo) };
 }
+
+/** A percentage over what the chain showed when it was new, never below nothing. */
+export function overBaseline(worn: Estimate<'%'>, fresh: Elongation | null): Estimate<'%'> {
+  if (!fresh) return worn;
+  return { value: percent(Math.max(0, worn.value - fresh.percent)), u: quadrature(worn.u, fresh.u) };
+}
+
+/** A stretch of joints pulled out. */
+export interface Pulled {
+  readonly length: Estimate;
+  readonly joints: number;
+}
+
+/**
+ * Elongation by span: the pulled length of a joint over its length when the chain was new, percent, never below nothing. Only a measured baseline will do: the label is
+ * coarser than the metal.
+ * @example elongationBySpan({ length: 489.6, joints: 52 }, { length: 484.1, joints: 52 }) // 1.136
+ */
+export function elongationBySpan(worn: Pulled, fresh: Pulled): Estimate<'%'> {
+  const [now, then] = [worn.length.value / worn.joints, fresh.length.value / fresh.joints];
+  const u = quadrature(worn.length.u / worn.length.value, fresh.length.u / fresh.length.value);
+  return { value: percent(Math.max(0, 100 * (now / then - 1))), u: 100 * (now / then) * u };
+}
+
+/**
+ * Travel of the tensioner that the play in the rivets costs, mm: a loop of n drive links has 2n joints, and the centres take half of what it grew.
+ * @example adjusterTravel(0.125, 72) // 9.0
+ */
+export const adjusterTravel = (perJoint: number, driveLinks: number): number => perJoint * driveLinks;

@@ -1,9 +1,78 @@
 import { PITCH_MARKS } from '../families';
 import { INSTRUMENT_IDS, PLACING_ON_RIVETS } from '../quantity';
-import { count, goesWith, group, length, listOf, oneOf, seen, someOf, words } from '../reading';
+import {
+  count,
+  figure,
+  goesWith,
+  group,
+  length,
+  listOf,
+  oneOf,
+  recorded,
+  seen,
+  someOf,
+  words,
+  yesNo,
+  measuredAgain,
+  type Around,
+  type IdleReason,
+  type Told,
+  type Work,
+} from '../reading';
+
+/** Work on a chain, in working order: what catches first, then the cutters, then what follows from how far they went back. */
+export const CHAIN_WORK = {
+  'free-tight-joints': { shows: true },
+  'file-tangs': { shows: true },
+  'dress-straps': { shows: true },
+  'file-back': { metal: true },
+  'grind-back': { metal: true },
+  'correct-angles': {},
+  'correct-undercut': { shows: true },
+  'even-cutters': { metal: true },
+  sharpen: { shows: true },
+  'lower-gauges': { metal: true },
+  'file-to-gauges': { metal: true },
+} as const satisfies Record<string, Work>;
+
+export const CHAIN_OPERATIONS = Object.keys(CHAIN_WORK) as readonly (keyof typeof CHAIN_WORK)[];
 
 const cutterLength = () => length({ kind: 'cutter', instrument: 'caliper' });
+const gaugeHeight = () => length({ kind: 'gaugeHeight', instrument: 'feeler' });
 const pushPull = () => length({ kind: 'push', instrument: 'tape' });
+const degrees = () =>
+  figure(
+    { from: 0, to: 80 },
+    { means: 'Degrees, as seen from above: 0 is square to the chain.', idle: goesWith('chain.topPlateWidth') },
+  );
+
+/** How the cutters are built. Carbide is ground and never filed. */
+export const CUTTER_SHAPES = ['full-chisel', 'semi-chisel', 'carbide'] as const;
+
+/** How the cutters are brought back to an edge. */
+export const FILINGS = ['round', 'square', 'ground'] as const;
+
+/** Room for so many cutters of a side. */
+const MOST_CUTTERS = 200;
+
+/** What may be wrong with a cutter so that it must be filed back. */
+export const DAMAGE_KINDS = ['chip', 'flat', 'burnt', 'angle'] as const;
+
+/** The second measurement, after the rework, stands in the place of the first. */
+const takenAgain =
+  (list: 'cuttersLeft' | 'cuttersRight') =>
+  ({ group: chain }: Around): IdleReason | null => {
+    const after = chain.after as Readonly<Partial<Record<typeof list, readonly unknown[]>>> | undefined;
+    return after?.[list]?.length ? measuredAgain : null;
+  };
+
+/** A stretch of joints pushed together and pulled apart. */
+const pushAndPull = (told: Told) =>
+  group(
+    { joints: count({ from: 1, to: 800 }), closed: pushPull(), pulled: pushPull() },
+    { minutes: 2, view: 'push', ...told },
+    ['joints', 'closed', 'pulled'],
+  );
 
 /** Told of what is read to identify the chain: its view. */
 const identify = (view: string) => ({ step: 'identify', view }) as const;
@@ -65,39 +134,131 @@ const worn = {
       idle: goesWith('chain.kerf', 'bar.thickness', 'bar.edges.mouth'),
     },
   ),
-  cuttersLeft: listOf(cutterLength(), 200, {
+  cuttersLeft: listOf(cutterLength(), MOST_CUTTERS, {
     minutes: 3,
+    view: 'cutters',
+    idle: takenAgain('cuttersLeft'),
     needed: { by: ['chain'], orElse: ['chain.cuttersRight'], enough: (there) => (there as unknown[]).length > 0 },
   }),
-  cuttersRight: listOf(cutterLength(), 200, { minutes: 3 }),
-  damage: listOf(
-    group({ side: oneOf(['left', 'right']), cutter: count({ from: 1, to: 400 }), setBack: cutterLength() }, {}, [
-      'side',
-      'cutter',
-      'setBack',
-    ]),
-    400,
-    { idle: goesWith('chain.cuttersLeft') },
-  ),
-  witnessLimit: length({ kind: 'cutter', instrument: 'caliper' }, { idle: goesWith('chain.cuttersLeft') }),
-  pushPull: group(
-    { joints: count({ from: 1, to: 800 }), closed: pushPull(), pulled: pushPull() },
-    { minutes: 2, needed: { by: ['chain'] }, idle: goesWith('chain.pushPull') },
-    ['joints', 'closed', 'pulled'],
-  ),
-  checks: group({
-    crack: seen(
-      { no: 'ok', yes: 'fail', unsure: 'undecided' },
-      { check: 'chain.crack', condemns: true, always: true, minutes: 2, needed: { by: ['chain'] } },
-    ),
-    strapBurrs: seen({ none: 'ok', light: 'watch', heavy: ['fail', 'dress-straps'] }, { check: 'chain.straps' }),
-    resin: seen(
-      { none: 'ok', soft: 'ok', baked: 'watch' },
-      { check: 'chain.resin', means: 'Bright: it was sharp and oiled.', step: 'strip' },
-    ),
-    burredTangs: count({ from: 0, to: 400 }),
-    tightJoints: count({ from: 0, to: 800 }),
+  cuttersRight: listOf(cutterLength(), MOST_CUTTERS, {
+    minutes: 3,
+    view: 'cutters',
+    idle: takenAgain('cuttersRight'),
   }),
+  damage: listOf(
+    group(
+      {
+        side: oneOf(['left', 'right']),
+        cutter: count({ from: 1, to: 400 }),
+        kind: oneOf(DAMAGE_KINDS, { idle: recorded }),
+        setBack: cutterLength(),
+      },
+      {},
+      ['side', 'cutter', 'setBack'],
+    ),
+    400,
+    { view: 'cutters', idle: goesWith('chain.cuttersLeft') },
+  ),
+  witnessLimit: length(
+    { kind: 'cutter', instrument: 'caliper' },
+    { view: 'cutters', idle: goesWith('chain.cuttersLeft') },
+  ),
+  depthGaugesLeft: listOf(gaugeHeight(), MOST_CUTTERS, {
+    means: "Heights of the depth gauges below their cutter's edge.",
+    minutes: 1.5,
+    view: 'shape',
+    idle: goesWith('chain.pitch'),
+  }),
+  depthGaugesRight: listOf(gaugeHeight(), MOST_CUTTERS, { minutes: 1.5, view: 'shape', idle: goesWith('chain.pitch') }),
+  gaugeSetting: length(
+    { kind: 'gaugeHeight', instrument: 'feeler' },
+    {
+      means: 'Setting of the depth gauges as marked on them or named by the maker: it wins over the table.',
+      view: 'shape',
+      idle: goesWith('chain.depthGaugesLeft', 'chain.depthGaugesRight'),
+    },
+  ),
+  topPlateWidth: length(
+    { kind: 'topPlate', instrument: 'caliper' },
+    { view: 'shape', idle: goesWith('chain.topPlateAngleLeft', 'chain.topPlateAngleRight') },
+  ),
+  topPlateAngleLeft: degrees(),
+  topPlateAngleRight: degrees(),
+  pushPull: pushAndPull({ needed: { by: ['chain'] }, idle: goesWith('chain.pushPull') }),
+  newPushPull: pushAndPull({ means: 'The same of this chain when it was new.', idle: goesWith('chain.pushPull') }),
+  checks: group(
+    {
+      crack: seen(
+        { no: 'ok', yes: 'fail', unsure: 'undecided' },
+        { check: 'chain.crack', condemns: true, always: true, minutes: 2, needed: { by: ['chain'] } },
+      ),
+      broken: seen(
+        { no: 'ok', yes: 'fail' },
+        { check: 'chain.broken', condemns: true, means: 'A link, strap or rivet that has given way.' },
+      ),
+      edge: seen(
+        { sharp: 'ok', dull: ['fail', 'sharpen'] },
+        { check: 'chain.edge', view: 'cutters', means: 'Working corners against the light: a dull one shines.' },
+      ),
+      undercut: seen(
+        { right: 'ok', hooked: ['fail', 'correct-undercut'], blunt: ['fail', 'correct-undercut'] },
+        {
+          check: 'chain.undercut',
+          view: 'shape',
+          together: true,
+          means:
+            'Side plate under the edge: hooked by too small or too low a file, blunt by too large or too high a one.',
+        },
+      ),
+      strapBurrs: seen({ none: 'ok', light: 'watch', heavy: ['fail', 'dress-straps'] }, { check: 'chain.straps' }),
+      resin: seen(
+        { none: 'ok', soft: 'ok', baked: 'watch' },
+        { check: 'chain.resin', means: 'Bright: it was sharp and oiled.', step: 'strip' },
+      ),
+      heat: seen(
+        { none: 'ok', straw: 'watch', blue: 'watch' },
+        { check: 'chain.heat', means: 'Colour that heat has left on straps and drive links.' },
+      ),
+      oilDimples: seen(
+        { clear: 'ok', fading: 'watch', gone: 'watch' },
+        { check: 'chain.oil-dimples', means: 'Dimples or holes in the links that carry the oil round.' },
+      ),
+      derailed: seen(
+        { no: 'ok', yes: 'watch' },
+        {
+          check: 'chain.derailed',
+          means: 'It came off while it ran: look at the groove, the chain catcher and the rear guard.',
+        },
+      ),
+      burredTangs: count({ from: 0, to: 400 }),
+      tangBurr: length(
+        { kind: 'smallDefect', instrument: 'caliper' },
+        {
+          means: 'The worst burr on a tang: how far it stands out to one side.',
+          idle: goesWith('chain.checks.burredTangs'),
+        },
+      ),
+      tangWear: seen(
+        { none: 'ok', rounded: 'watch', pointed: 'watch' },
+        {
+          check: 'chain.tang-wear',
+          means: 'Tips of the tangs: rounded or ground to a point where they ran on the floor.',
+        },
+      ),
+      tightJoints: count({ from: 0, to: 800 }),
+    },
+    { view: 'under' },
+  ),
+  reworkDone: someOf(CHAIN_OPERATIONS, { step: 'rework', view: 'chain', idle: recorded }),
+  after: group(
+    {
+      cuttersLeft: listOf(cutterLength(), MOST_CUTTERS),
+      cuttersRight: listOf(cutterLength(), MOST_CUTTERS),
+      depthGaugesLeft: listOf(gaugeHeight(), MOST_CUTTERS, { idle: goesWith('chain.pitch') }),
+      depthGaugesRight: listOf(gaugeHeight(), MOST_CUTTERS, { idle: goesWith('chain.pitch') }),
+    },
+    { means: 'The second measurement, after the rework.', step: 'rework', view: 'chain', minutes: 3 },
+  ),
 };
 
 /** What can be said of the chain. */
@@ -109,6 +270,13 @@ export const chainReadings = group(
       ...identify('gauge'),
       idle: goesWith('job.operatorTrained'),
     }),
+    bumperLinks: yesNo({
+      means: 'Links or straps that shield the cutters: a mark of low-kickback chain.',
+      ...identify('gauge'),
+      idle: goesWith('chain.kickbackClass', 'job.operatorTrained'),
+    }),
+    cutterShape: oneOf(CUTTER_SHAPES, { view: 'shape', idle: goesWith('chain.damage', 'chain.topPlateAngleLeft') }),
+    filing: oneOf(FILINGS, { view: 'shape', idle: goesWith('chain.damage', 'chain.topPlateAngleLeft') }),
     sequence: oneOf(['full-complement', 'semi-skip', 'full-skip'], {
       ...identify('links'),
       idle: goesWith('chain.cutters', 'chain.driveLinks'),

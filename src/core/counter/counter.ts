@@ -11,6 +11,7 @@ import {
 } from '../identify';
 import { COMMON_LOOPS, type CommonLoop } from '../loop';
 import { orderedClass } from '../order';
+import { DEFAULT_SCHOOLS, type Schools } from '../schools';
 import { estimate, SURE, toInches } from '../quantity';
 import type { BenchSheet } from '../sheet';
 import type { CounterNumber, CounterNumbers } from './numbers';
@@ -92,7 +93,13 @@ function cautionsFor(sheet: BenchSheet, identity: Identity, numbers: CounterNumb
   ];
 }
 
-function needOf(kind: StockKind, sheet: BenchSheet, numbers: CounterNumbers, identity: Identity): Need {
+function needOf(
+  kind: StockKind,
+  sheet: BenchSheet,
+  numbers: CounterNumbers,
+  identity: Identity,
+  schools: Schools,
+): Need {
   const { saw, bar, driveSprocket } = sheet;
   const said = bar?.listedLength && estimate(bar.listedLength);
   const sprocketPitch = identity.driveSprocket.pitch;
@@ -102,7 +109,7 @@ function needOf(kind: StockKind, sheet: BenchSheet, numbers: CounterNumbers, ide
     pitch,
     gauge: numbers.gauge,
     driveLinks: numbers.driveLinks,
-    kickbackClass: orderedClass(classKnown(sheet)),
+    kickbackClass: orderedClass(classKnown(sheet, schools)),
     mount: saw?.mount ?? bar?.mount ?? null,
     oilHole: saw?.oilHole ?? bar?.oilHole ?? null,
     listedInches: said ? [Math.round(toInches(said.value))] : [],
@@ -120,6 +127,7 @@ export function answerCounter(
   kind: StockKind,
   inHand: boolean,
   codes: readonly LearnedCode[] = [],
+  schools: Schools = DEFAULT_SCHOOLS,
 ): CounterAnswer {
   const identity = identify(sheet, codes);
   const numbers: CounterNumbers = {
@@ -127,7 +135,7 @@ export function answerCounter(
     gauge: soldBy(identity.chain.gauge, identity.bar.gauge),
     driveLinks: soldBy(identity.chain.driveLinks, identity.bar.driveLinks),
   };
-  const wanted = needOf(kind, sheet, numbers, identity);
+  const wanted = needOf(kind, sheet, numbers, identity, schools);
   return {
     identity,
     numbers,

@@ -3,18 +3,26 @@ import { brought, type Verdict } from '../judge';
 import { estimate, type LengthReading, type Mm } from '../quantity';
 import { PARTS, type Part } from '../reading';
 import type { BenchSheet } from '../sheet';
+import { DEFAULT_SCHOOLS, type Schools } from '../schools';
 import type { FitContext } from './rules';
+
+/** Whether anything says that the chain came off while it ran. */
+const hasDerailed = ({ chain, job }: BenchSheet): boolean =>
+  chain?.checks?.derailed === 'yes' ||
+  (chain?.checks?.burredTangs ?? 0) > 0 ||
+  (job?.symptoms ?? []).includes('chain-comes-off');
 
 const valueOf = (reading: LengthReading | undefined): Mm | null =>
   reading ? (estimate(reading)?.value ?? null) : null;
 
 /** What decides the kickback class of an order. */
-export type ClassKnown = Pick<FitContext, 'kickbackClass' | 'operatorTrained' | 'kickbackChoice'>;
+export type ClassKnown = Pick<FitContext, 'kickbackClass' | 'operatorTrained' | 'kickbackChoice' | 'classSchool'>;
 
-/** What is known of the kickback class on a sheet. */
-export function classKnown({ job, chain }: BenchSheet): ClassKnown {
+/** What is known of the kickback class on a sheet. Bumper links are a mark of low-kickback chain where nobody has said the class. */
+export function classKnown({ job, chain }: BenchSheet, schools: Schools = DEFAULT_SCHOOLS): ClassKnown {
   return {
-    kickbackClass: chain?.kickbackClass ?? null,
+    classSchool: schools.lowKickback,
+    kickbackClass: chain?.kickbackClass ?? (chain?.bumperLinks ? 'low-kickback' : null),
     operatorTrained: job?.operatorTrained ?? null,
     kickbackChoice: job?.kickbackChoice?.trim() || null,
   };
@@ -30,6 +38,7 @@ export function fitContext(
   identity: Identity,
   sound: boolean | 'close' | null,
   verdicts: Readonly<Record<Part, Verdict>> | null,
+  schools: Schools = DEFAULT_SCHOOLS,
 ): FitContext {
   const { bar, saw, chain } = sheet;
   const judged = (action: Verdict['action']) =>
@@ -42,7 +51,9 @@ export function fitContext(
     barOilHole: bar?.oilHole ?? null,
     sawOilHole: saw?.oilHole ?? null,
     nose: { hard: bar?.nose === 'hard', teeth: bar?.noseTeeth ?? null, thickness: valueOf(bar?.thickness) },
-    ...classKnown(sheet),
+    ...classKnown(sheet, schools),
+    guards: { chainCatcher: saw?.checks?.chainCatcher ?? null, rearGuard: saw?.checks?.rearGuard ?? null },
+    derailed: hasDerailed(sheet),
     sprocketSound: sound,
     condemned: judged('replace'),
     undecided: judged('undecided'),

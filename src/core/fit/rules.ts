@@ -3,6 +3,7 @@ import type { Identified, Identity } from '../identify';
 import { rock } from '../bar';
 import type { Degrees, Mm } from '../quantity';
 import type { Part } from '../reading';
+import type { Schools } from '../schools';
 import type { Askable } from '../sheet';
 
 /** Which kickback class a chain belongs to. */
@@ -22,11 +23,20 @@ export const FIT_RULES = [
   'kickback-not-stepped-up',
   'sprocket-takes-new-chain',
   'parts-may-go-back-on',
+  'saw-guards-are-whole',
 ] as const;
 export type FitRule = (typeof FIT_RULES)[number];
 
 /** Rules on the state of the parts: they follow from the verdicts and are no clash between parts. */
-export const STATE_RULES: readonly FitRule[] = ['nose-is-known', 'sprocket-takes-new-chain', 'parts-may-go-back-on'];
+export const STATE_RULES: readonly FitRule[] = [
+  'nose-is-known',
+  'sprocket-takes-new-chain',
+  'parts-may-go-back-on',
+  'saw-guards-are-whole',
+];
+
+/** Guards of the saw that a chain coming off is caught by. */
+export type Guard = keyof FitContext['guards'];
 
 /** Why a rule holds, breaks, or cannot be said. */
 export type FitReason =
@@ -41,7 +51,17 @@ export type FitReason =
   | { readonly code: 'parts-sound' }
   | { readonly code: 'parts-condemned' | 'parts-undecided'; readonly parts: readonly Part[] }
   | { readonly code: 'kickback-chosen'; readonly why: string }
-  | { readonly code: 'kickback-low' | 'kickback-trained' | 'kickback-untrained' | 'kickback-unknown' }
+  | {
+      readonly code:
+        | 'kickback-low'
+        | 'kickback-trained'
+        | 'kickback-untrained'
+        | 'kickback-unknown'
+        | 'kickback-trained-only'
+        | 'kickback-professional';
+    }
+  | { readonly code: 'guards-whole' | 'guards-not-asked' }
+  | { readonly code: 'guards-broken'; readonly guards: readonly Guard[] }
   | { readonly code: 'sprocket-sound' | 'sprocket-worn' | 'sprocket-close' | 'sprocket-unmeasured' };
 
 export interface FitJudgement {
@@ -61,6 +81,12 @@ export interface FitContext {
   readonly nose: { readonly hard: boolean; readonly teeth: number | null; readonly thickness: Mm | null };
   readonly kickbackClass: KickbackClass | null;
   readonly operatorTrained: boolean | null;
+  /** The shop's school on who is given standard chain. */
+  readonly classSchool: Schools['lowKickback'];
+  /** Guards of the saw that a chain coming off is caught by; null where nobody looked. */
+  readonly guards: Readonly<Record<'chainCatcher' | 'rearGuard', 'ok' | 'damaged' | 'missing' | null>>;
+  /** Whether anything says that the chain came off while it ran. */
+  readonly derailed: boolean;
   /** Why standard chain was chosen all the same; null when nobody chose. */
   readonly kickbackChoice: string | null;
   /** Whether the drive sprocket's wear is within its limit; null when not measured, `close` when too close to call. */
@@ -181,18 +207,34 @@ function partsRule({ condemned, undecided }: FitContext): FitJudgement {
   return { rule, holds: true, reason: { code: 'parts-sound' } };
 }
 
-/** Low-kickback suits everyone. A standard chain is for trained operators only. */
-function kickbackRule({ kickbackClass, operatorTrained, kickbackChoice }: FitContext): FitJudgement {
+/** Low-kickback suits everyone. A standard chain is for trained operators only; a recorded choice lifts that unless the shop is of the school that it never does. */
+function kickbackRule({ kickbackClass, operatorTrained, kickbackChoice, classSchool }: FitContext): FitJudgement {
   const rule = 'kickback-not-stepped-up';
   if (kickbackClass === 'low-kickback') return { rule, holds: true, reason: { code: 'kickback-low' } };
+  if (kickbackChoice && classSchool === 'trained-only' && operatorTrained !== true)
+    return { rule, holds: operatorTrained === null ? null : false, reason: { code: 'kickback-trained-only' } };
   if (kickbackChoice) return { rule, holds: true, reason: { code: 'kickback-chosen', why: kickbackChoice } };
   if (kickbackClass === null || operatorTrained === null)
     return { rule, holds: null, reason: { code: 'kickback-unknown' } };
   return {
     rule,
     holds: operatorTrained,
-    reason: { code: operatorTrained ? 'kickback-trained' : 'kickback-untrained' },
+    reason: { code: trainedReason(operatorTrained, classSchool) },
   };
+}
+
+const trainedReason = (trained: boolean, school: Schools['lowKickback']) =>
+  !trained ? 'kickback-untrained' : school === 'professionals-free' ? 'kickback-professional' : 'kickback-trained';
+
+/** What catches a chain that comes off must be whole before the saw runs again. */
+function guardsRule({ guards, derailed }: FitContext): FitJudgement {
+  const rule = 'saw-guards-are-whole';
+  const named = Object.entries(guards) as [Guard, FitContext['guards'][Guard]][];
+  const broken = named.filter(([, state]) => state === 'damaged' || state === 'missing').map(([guard]) => guard);
+  if (broken.length > 0) return { rule, holds: false, reason: { code: 'guards-broken', guards: broken } };
+  const missing = named.filter(([, state]) => state === null).map(([guard]) => `saw.checks.${guard}` as const);
+  if (missing.length === 0) return { rule, holds: true, reason: { code: 'guards-whole' } };
+  return { rule, holds: null, reason: derailed ? { code: 'not-known', missing } : { code: 'guards-not-asked' } };
 }
 
 /** A new chain on a drive sprocket past its limit is a failed plan, not a warning. */
@@ -219,5 +261,6 @@ export function judgeFit(context: FitContext): readonly FitJudgement[] {
     kickbackRule(context),
     sprocketRule(context),
     partsRule(context),
+    guardsRule(context),
   ];
 }

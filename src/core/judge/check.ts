@@ -27,9 +27,15 @@ export const COMPUTED_CHECKS = [
   'bar.stands',
   'bar.nose',
   'chain.cutter',
+  'chain.half',
   'chain.elongation',
+  'chain.gauges-too-low',
+  'chain.gauges-low',
+  'chain.gauges-high',
   'chain.uneven',
+  'chain.angle',
   'chain.tangs',
+  'chain.tang-burr',
   'chain.tight-joints',
   'sprocket.wear',
   'sprocket.chains',
@@ -59,7 +65,24 @@ export type CheckNote =
   | { readonly code: 'damage-not-placed'; readonly side: 'left' | 'right' }
   | { readonly code: 'test-disagrees'; readonly observed: string; readonly predicted: string }
   | { readonly code: 'causes'; readonly causes: readonly BlueingCause[] }
-  | { readonly code: 'ask-replaceable' };
+  | { readonly code: 'ask-replaceable' }
+  /** The cutter that it is about. */
+  | { readonly code: 'on-cutter'; readonly side: 'left' | 'right'; readonly cutter: number }
+  | { readonly code: 'angle-wanted'; readonly degrees: number }
+  | { readonly code: 'file-to-use'; readonly file: number }
+  /** Strokes of the flat file that the highest depth gauge needs. */
+  | {
+      readonly code: 'gauge-strokes';
+      readonly side: 'left' | 'right';
+      readonly cutter: number;
+      readonly strokes: number;
+    }
+  /** How far the cutters would have to go back until the lowest depth gauge stands right. */
+  | { readonly code: 'gauge-back'; readonly side: 'left' | 'right'; readonly cutter: number; readonly back: number }
+  /** Counted over what the chain showed when it was new. */
+  | { readonly code: 'over-baseline'; readonly percent: number }
+  /** The grade seen by eye contradicts the measured wear. */
+  | { readonly code: 'grade-disagrees' };
 
 /** A reading to take again, and what one more of it is worth. */
 export interface Repeat {
@@ -74,7 +97,7 @@ export interface Check {
   readonly part: Part;
   readonly at: Place | null;
   readonly value: number | null;
-  readonly unit: 'mm' | '%' | 'count' | null;
+  readonly unit: 'mm' | '%' | 'deg' | 'count' | null;
   /** Standard uncertainty of the value. */
   readonly uncertainty: number | null;
   readonly limit: number | null;

@@ -1,4 +1,4 @@
-import type { Part } from '../reading';
+import { PARTS, type Part } from '../reading';
 import { NEEDS, valuesAt, type Askable, type BenchSheet } from '../sheet';
 
 /** Whether anything at all is said of a part. */
@@ -6,6 +6,20 @@ export function brought(sheet: BenchSheet, part: Part): boolean {
   if (part === 'driveSprocket') return sheet.driveSprocket !== undefined;
   if (part === 'chain') return sheet.chain !== undefined;
   return sheet.bar !== undefined;
+}
+
+/** Parts that come with what was put on the counter. */
+const COMES_WITH: Readonly<Record<string, readonly Part[]>> = {
+  'whole-saw': PARTS,
+  bar: ['bar', 'nose'],
+  chain: ['chain'],
+  'drive-sprocket': ['driveSprocket'],
+};
+
+/** Parts to be judged: those that something is said of, and those that were brought and nobody has looked at yet. */
+export function judgedParts(sheet: BenchSheet): readonly Part[] {
+  const came = (sheet.job?.brought ?? []).flatMap((what) => COMES_WITH[what] ?? []);
+  return PARTS.filter((part) => came.includes(part) || brought(sheet, part));
 }
 
 /** The readings that must exist before a part can be called keep, clean or recondition, and do not. */

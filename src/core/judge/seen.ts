@@ -1,6 +1,6 @@
 import { placeAt, type GroupPlace, type Seen } from '../reading';
-import { READINGS, SHEET, type GroupId, type SeenCheckId, type SeenId } from '../sheet';
-import type { Check } from './check';
+import { READINGS, SHEET, type GroupId, type ReadingPath, type SeenCheckId, type SeenId } from '../sheet';
+import type { Check, CheckId } from './check';
 import { make, type Head } from './make-check';
 
 /** What may be said of a finding beside its word. */
@@ -53,6 +53,10 @@ export function seenChecks(
     return isAsked && (seen.always || word !== undefined) ? [judged(seen, word, {})] : [];
   });
 }
+
+/** The reading that a finding's check comes from, whatever edge or member of a list it belongs to; null where the check is computed. */
+export const readingOf = (check: CheckId): ReadingPath | null =>
+  (READINGS.find(({ told }) => told.seen?.check === check)?.id as ReadingPath | undefined) ?? null;
 
 /** What is told of each finding, whatever edge or member of a list it belongs to. */
 const SEEN = new Map(READINGS.flatMap(({ id, told: { seen } }) => (seen ? [[id, seen] as const] : [])));

@@ -1,9 +1,9 @@
 import { err, ok, type Result } from '../result';
 import { parseLength } from '../quantity';
-import type { FamilyId, Provenance } from '../families';
+import { FAMILIES, type FamilyId, type Provenance } from '../families';
 
 /** What a limit's number is counted in. */
-export type LimitUnit = 'mm' | '%' | 'mm/mm' | 'count' | 'min';
+export type LimitUnit = 'mm' | '%' | 'mm/mm' | 'count' | 'min' | 'h' | 'deg';
 
 /** How a limit acts: a floor, a ceiling, or a figure that a computation uses. */
 export type LimitRole = 'min' | 'max' | 'figure';
@@ -60,10 +60,22 @@ export const DEFAULT_LIMITS = {
   'bar.dress.minutes-setup': limit(4, 'min', 'figure', 'shop'),
   'bar.dress.minutes-per-pass': limit(0.5, 'min', 'figure', 'shop'),
   'chain.cutter': limit(4, 'mm', 'min', 'memory'),
+  'chain.cutter.half': limit(50, '%', 'max', 'practice'),
   'chain.filing-loss': limit(0.125, 'mm', 'figure', 'shop'),
+  'chain.filing-hours': limit(2, 'h', 'figure', 'shop'),
   'chain.elongation': limit(3, '%', 'max', 'memory'),
   'chain.elongation.watch': limit(1.5, '%', 'max', 'memory'),
   'chain.uneven': limit(0.4, 'mm', 'max', 'practice'),
+  'chain.gauge.quarter': limit(FAMILIES.quarter.depthGauge, 'mm', 'figure', 'memory'),
+  'chain.gauge.325': limit(FAMILIES['325'].depthGauge, 'mm', 'figure', 'memory'),
+  'chain.gauge.38lp': limit(FAMILIES['38lp'].depthGauge, 'mm', 'figure', 'memory'),
+  'chain.gauge.38': limit(FAMILIES['38'].depthGauge, 'mm', 'figure', 'memory'),
+  'chain.gauge.404': limit(FAMILIES['404'].depthGauge, 'mm', 'figure', 'memory'),
+  'chain.gauge.off': limit(0.1, 'mm', 'max', 'practice'),
+  'chain.gauge.fall': limit(0.1, 'mm/mm', 'figure', 'practice'),
+  'chain.gauge.stroke': limit(0.05, 'mm', 'figure', 'shop'),
+  'chain.tang-burr': limit(0.05, 'mm', 'max', 'practice'),
+  'chain.angle': limit(5, 'deg', 'max', 'practice'),
   'sprocket.wear': limit(0.5, 'mm', 'max', 'memory'),
   'sprocket.wear.watch': limit(0.3, 'mm', 'max', 'memory'),
   'sprocket.chains': limit(2, 'count', 'max', 'practice'),
@@ -84,6 +96,11 @@ export const DEFAULTS: Limits = DEFAULT_LIMITS;
 /** The limit on groove depth of a family. */
 export function depthLimitId(family: FamilyId): `bar.depth.${FamilyId}` {
   return `bar.depth.${family}`;
+}
+
+/** The setting of the depth gauges of a family. */
+export function gaugeSettingId(family: FamilyId): `chain.gauge.${FamilyId}` {
+  return `chain.gauge.${family}`;
 }
 
 /** A change of one limit by the shop, or a maker's published figure that replaces it. */

@@ -63,12 +63,12 @@ function familyOf({ chain, bar, driveSprocket }: Identity): FamilyId | null {
   return alike(chain.pitch) ?? alike(bar.pitch) ?? alike(driveSprocket.pitch);
 }
 
-function loopPitch(sheet: BenchSheet, family: FamilyId, { elongation }: ChainAssessment): LoopPitch {
+function loopPitch(sheet: BenchSheet, family: FamilyId, { stretch }: ChainAssessment): LoopPitch {
   const measured = measuredPitch(sheet);
   if (measured) return { pitch: measured.value, from: 'span' };
   const made = FAMILIES[family].pitch;
-  return elongation
-    ? { pitch: made * (1 + elongation.percent / 100), from: 'push-pull' }
+  return stretch.measured
+    ? { pitch: made * (1 + stretch.measured.percent / 100), from: 'push-pull' }
     : { pitch: made, from: 'nominal' };
 }
 

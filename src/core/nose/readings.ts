@@ -6,6 +6,7 @@ export const noseReadings = {
   nose: oneOf(['sprocket', 'hard'], { idle: goesWith('bar.checks.noseTurns') }),
   noseReplaceable: yesNo({ idle: recorded }),
   nosePort: yesNo({ means: 'Has a port to grease the nose through.', idle: recorded }),
+  noseGreased: yesNo({ means: 'The nose has been greased before, and so goes on being greased.', idle: recorded }),
   nosePitch: oneOf(PITCH_MARKS, {
     means: 'Pitch marked on the nose sprocket or its rivets.',
     step: 'identify',

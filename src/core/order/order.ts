@@ -1,14 +1,28 @@
 import type { FamilyId, GaugeId } from '../families';
 import type { ClassKnown, FitJudgement, FitRule, KickbackClass } from '../fit';
+import type { DriveSprocketSheet } from '../sheet';
 import type { Identified, Identity, OnMark } from '../identify';
 
 /** The three numbers that order a chain, and the class it must not be stepped up from. */
-export interface ChainOrder {
+export interface ChainNumbers {
   readonly pitch: FamilyId;
   readonly gauge: GaugeId;
   readonly driveLinks: number;
   /** Null when neither the chain nor the operator's training is known: then it must be asked. */
   readonly kickbackClass: KickbackClass | null;
+}
+
+/** An order, with what must go on with the chain. */
+export interface ChainOrder extends ChainNumbers {
+  /** The drive sprocket that must go on with the chain, because the one that came is past its limit; null where it may stay. */
+  readonly driveSprocket: SprocketOrder | null;
+}
+
+/** A drive sprocket as it is ordered: teeth and kind are null where nobody has said them. */
+export interface SprocketOrder {
+  readonly pitch: FamilyId;
+  readonly teeth: number | null;
+  readonly type: 'spur' | 'rim' | null;
 }
 
 /** Why no order can be written yet. */
@@ -19,6 +33,8 @@ export type OrderWithheld =
       readonly status: 'open' | 'conflict';
     }
   | { readonly code: 'links-not-counted' }
+  /** A chain alone on a drive sprocket past its limit is a failed plan. */
+  | { readonly code: 'sprocket-worn' }
   | { readonly code: 'parts-clash'; readonly rule: FitRule };
 
 export type OrderOutcome = { readonly order: ChainOrder } | { readonly withheld: readonly OrderWithheld[] };
@@ -55,9 +71,14 @@ function ordered<T>(chain: Identified<T>, bar: Identified<T>): Identified<T> {
 /**
  * Writes the order for a new chain, or says all that stands in the way. Pitch and gauge come from the chain, or from the bar where no
  * chain was brought; links must have been counted twice, stamp or no stamp. Parts that clash withhold the order: which of them is the wrong one is
- * for a person to say.
+ * for a person to say. A drive sprocket past its limit withholds it too, until a new one is said to go on with the chain.
  */
-export function decideOrder(identity: Identity, fit: readonly FitJudgement[], class_: ClassKnown): OrderOutcome {
+export function decideOrder(
+  identity: Identity,
+  fit: readonly FitJudgement[],
+  class_: ClassKnown,
+  sprocket: SprocketSheet = {},
+): OrderOutcome {
   const pitch = ordered(identity.chain.pitch, identity.bar.pitch);
   const gauge = ordered(identity.chain.gauge, identity.bar.gauge);
   const links = identity.chain.driveLinks;
@@ -74,18 +95,37 @@ export function decideOrder(identity: Identity, fit: readonly FitJudgement[], cl
     );
   for (const { rule, holds } of fit)
     if (holds === false && CLASHES.includes(rule)) withheld.push({ code: 'parts-clash', rule });
+  const isWorn = fit.some(({ reason }) => reason.code === 'sprocket-worn');
+  if (isWorn && sprocket.renewed !== true) withheld.push({ code: 'sprocket-worn' });
   if (withheld.length > 0 || pitch.value === null || gauge.value === null || links.value === null) return { withheld };
   return {
-    order: { pitch: pitch.value, gauge: gauge.value, driveLinks: links.value, kickbackClass: orderedClass(class_) },
+    order: {
+      pitch: pitch.value,
+      gauge: gauge.value,
+      driveLinks: links.value,
+      kickbackClass: orderedClass(class_),
+      driveSprocket: isWorn ? { pitch: pitch.value, teeth: sprocket.teeth ?? null, type: sprocket.type ?? null } : null,
+    },
   };
 }
 
+/** What a sheet says of the drive sprocket that an order may need. */
+type SprocketSheet = Partial<Pick<DriveSprocketSheet, 'teeth' | 'type' | 'renewed'>>;
+
 /**
  * Low-kickback stays low-kickback; an untrained operator gets it whatever was on the saw; a trained one keeps the chain's class. Only a
- * recorded choice steps up.
+ * recorded choice steps up, and for the untrained not even that where the shop is of that school. Where professionals choose freely, the class of a trained one is asked: null.
  */
-export function orderedClass({ kickbackClass, operatorTrained, kickbackChoice }: ClassKnown): KickbackClass | null {
-  if (kickbackChoice) return 'standard';
+export function orderedClass({
+  kickbackClass,
+  operatorTrained,
+  kickbackChoice,
+  classSchool,
+}: ClassKnown): KickbackClass | null {
+  const mayChoose = classSchool !== 'trained-only' || operatorTrained === true;
+  if (kickbackChoice && mayChoose) return 'standard';
+  if (classSchool === 'professionals-free' && operatorTrained === true)
+    return kickbackClass === 'standard' ? 'standard' : null;
   if (kickbackClass === 'low-kickback' || operatorTrained === false) return 'low-kickback';
   return kickbackClass;
 }

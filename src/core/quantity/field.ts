@@ -14,6 +14,8 @@ export const FIELD_KINDS = {
   tang: { lo: 1, hi: 15, name: 'drive-link tang', tools: ['caliper', 'depth-rod', 'rule'] },
   kerf: { lo: 3, hi: 15, name: 'kerf', tools: ['caliper', 'rule'] },
   cutter: { lo: 0, hi: 20, name: 'cutter length', tools: ['caliper', 'rule'] },
+  gaugeHeight: { lo: 0, hi: 4, name: 'depth-gauge height', tools: ['feeler', 'depth-rod', 'caliper'] },
+  topPlate: { lo: 1, hi: 15, name: 'top-plate width', tools: ['caliper', 'rule'] },
   smallDefect: { lo: 0, hi: 10, name: 'wear or bow', tools: ['feeler', 'depth-rod', 'caliper', 'rule'] },
   bodyHeight: { lo: 20, hi: 150, name: 'bar height', tools: ['caliper', 'rule'] },
   station: { lo: 0, hi: 3000, name: 'position along the bar', tools: ['rule', 'tape'] },

@@ -23,11 +23,15 @@ export interface Units {
   readonly mm: Mm;
   readonly '%': Percent;
   readonly count: Count;
+  readonly deg: Degrees;
 }
 export type Unit = keyof Units;
 
 /** Grants the brand of a percentage. */
 export const percent = (value: number): Percent => value as Percent;
+
+/** Grants the brand of an angle. */
+export const angleOf = (value: number): Degrees => value as Degrees;
 
 /** Grants the brand of a count. */
 export const countOf = (value: number): Count => value as Count;

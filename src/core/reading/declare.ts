@@ -6,7 +6,7 @@ import type { WrittenLength } from './written-length';
 export type Kind =
   | { readonly kind: 'length'; readonly spec: FieldSpec }
   | { readonly kind: 'count'; readonly from: number; readonly to: number }
-  | { readonly kind: 'number'; readonly to: number }
+  | { readonly kind: 'number'; readonly from: number; readonly to: number }
   | { readonly kind: 'choice'; readonly options: readonly string[] }
   | { readonly kind: 'choices'; readonly options: readonly string[]; readonly most: number }
   | { readonly kind: 'yes-no' }
@@ -93,9 +93,9 @@ export const length = (spec: FieldSpec, told: Told = {}) =>
 export const count = (range: { readonly from: number; readonly to: number }, told: Told = {}) =>
   reading<number>({ kind: 'count', ...range }, told);
 
-/** A number above nothing that is no length and no count. */
-export const figure = ({ to }: { readonly to: number }, told: Told = {}) =>
-  reading<number>({ kind: 'number', to }, told);
+/** A number that is no length and no count. */
+export const figure = (range: { readonly from: number; readonly to: number }, told: Told = {}) =>
+  reading<number>({ kind: 'number', ...range }, told);
 
 /** One of a few words. */
 export const oneOf = <const W extends readonly string[]>(options: W, told: Told = {}) =>

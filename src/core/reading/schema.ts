@@ -9,7 +9,7 @@ function schemaOfKind(kind: Kind): z.ZodType {
     case 'count':
       return z.int().min(kind.from).max(kind.to);
     case 'number':
-      return z.number().positive().max(kind.to);
+      return z.number().min(kind.from).max(kind.to);
     case 'choice':
       return z.enum(kind.options as [string, ...string[]]);
     case 'choices':

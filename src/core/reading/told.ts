@@ -54,6 +54,16 @@ export interface Seen {
   readonly words: Readonly<Record<string, SeenWord>>;
 }
 
+/** What is true of a piece of work, whichever part it is on. */
+export interface Work {
+  /** It only cleans: with nothing else to do the verdict is `clean`. */
+  readonly cleans?: true;
+  /** It shows by itself that it is done; all other work is done when its reading says so. */
+  readonly shows?: true;
+  /** It takes metal: only a second measurement tells what is left. */
+  readonly metal?: true;
+}
+
 /** Acts in working order that make up a step by themselves: what must have been brought for them to be asked for. */
 export interface Acts {
   readonly askedBy: readonly string[];

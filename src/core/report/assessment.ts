@@ -183,10 +183,38 @@ export const assessmentSchema = z.strictObject({
   }),
   loop: loopResultSchema,
   chain: z.strictObject({
+    /** Percent that counts: by push and pull, over the baseline where there is one. */
     elongation: z.number().nullable(),
+    /** Percent by the pulled length of a joint against a new one's, where that was measured. */
+    elongationBySpan: z.number().nullable(),
+    /** Percent by push and pull when it was new. */
+    baseline: z.number().nullable(),
     playPerJoint: z.number().nullable(),
+    /** Travel of the tensioner that the play costs. */
+    adjusterTravel: z.number().nullable(),
     lengthAfterCorrection: z.number().nullable(),
     filingsLeft: z.number().nullable(),
+    /** Running hours until the mark at the shop's rate. */
+    hoursLeft: z.number().nullable(),
+    /** Mean length of the left cutters less that of the right. */
+    imbalance: z.number().nullable(),
+    /** The depth gauge furthest from its setting; the least height once all cutters were filed back; strokes of the flat file that it then needs. */
+    depthGauge: z
+      .strictObject({
+        worst: z.number(),
+        setting: z.number(),
+        afterCorrection: z.number().nullable(),
+        strokes: z.int(),
+      })
+      .nullable(),
+    /** Values to file it by, degrees; the file is null where none is used or the family is not known. */
+    start: z.strictObject({
+      filing: z.enum(['round', 'square', 'ground']),
+      file: z.number().nullable(),
+      topPlate: z.number(),
+      sidePlate: z.number(),
+      tilt: z.number(),
+    }),
     sequenceAgrees: z.boolean().nullable(),
   }),
   verdicts: z.strictObject({
@@ -204,11 +232,43 @@ export const assessmentSchema = z.strictObject({
         driveLinks: z.number(),
         kickbackClass: z.enum(['low-kickback', 'standard']).nullable(),
       }),
+      /** The drive sprocket that goes on with the chain, because the one that came is past its limit. */
+      driveSprocket: z
+        .strictObject({ pitch: z.string(), teeth: z.int().nullable(), type: z.enum(['spur', 'rim']).nullable() })
+        .optional(),
     })
     .optional(),
   /** Why there is no order yet; absent when there is one. */
   orderWithheld: z.array(z.string()).optional(),
   next: z.array(z.strictObject({ measure: z.string(), gain: z.number(), minutes: z.number(), why: z.string() })),
+  /** Each symptom of the complaint with its causes, the heaviest first; shares sum to 1. */
+  symptoms: z.array(
+    z.strictObject({
+      symptom: z.string(),
+      causes: z.array(
+        z.strictObject({
+          cause: z.string(),
+          share: z.number().min(0).max(1),
+          /** Why the symptom may come of it. */
+          because: z.string(),
+          for: z.array(z.string()),
+          against: z.array(z.string()),
+        }),
+      ),
+      /** The reading that separates the two causes in front; null where one is as good as found, or nothing is left to look at. */
+      next: z.string().nullable(),
+      /** How the other school ranks the causes, where the schools differ. */
+      otherSchool: z
+        .strictObject({
+          school: z.string(),
+          causes: z.array(z.strictObject({ cause: z.string(), share: z.number() })),
+        })
+        .nullable(),
+    }),
+  ),
+  /** The shortest list of readings that can decide the job, in the order to take them. */
+  plan: z.array(z.strictObject({ measure: z.string(), minutes: z.number(), why: z.string() })),
+  minutesInAll: z.number(),
   /** Readings that stand on the sheet and may move nothing, each with the reason: what is not named here moves the assessment when it is taken off. */
   idle: z.array(z.strictObject({ measure: z.string(), why: z.string() })),
   /** Parts in stock against the order, when a stock list was given. */

@@ -91,9 +91,7 @@ function readAs(entry: Entry, kind: Kind): Result<ReadValue, EntryProblem> {
     case 'number': {
       const value = Number(text.replace(',', '.'));
       if (!/^\d+([.,]\d+)?$/.test(text)) return err({ code: 'not-a-number', text });
-      return value === 0
-        ? err({ code: 'out-of-bounds', text: entry.text, bound: 'min', limit: 0 })
-        : withinBounds(entry.text, value, 0, kind.to);
+      return withinBounds(entry.text, value, kind.from, kind.to);
     }
     case 'choice':
       return kind.options.includes(text) ? plain(text) : err({ code: 'not-one-of', text, options: kind.options });

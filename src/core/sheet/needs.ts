@@ -1,5 +1,6 @@
 import type { Part, Place } from '../reading';
-import { SHEET, type Askable } from './places';
+import type { BenchSheet } from './bench-sheet';
+import { beginOf, idAt, isSubject, SHEET, type Askable } from './places';
 
 /** Verdicts that wait for readings: which, and what is asked for. */
 export interface Need {
@@ -37,6 +38,12 @@ function needsWithin(place: Place, path: string): readonly Need[] {
 
 /** All that verdicts wait for, each thing asked for once. */
 export const NEEDS: readonly Need[] = [...new Map(needsWithin(SHEET, '').map((need) => [need.asks, need])).values()];
+
+/** Whether something stands where it is asked for, wherever on the bar a subject may be read. */
+export const isThere = (sheet: BenchSheet, asked: Askable): boolean =>
+  valuesAt(sheet, (isSubject(asked) ? idAt(beginOf(asked)) : asked).split('.')).some(
+    (value) => !Array.isArray(value) || value.length > 0,
+  );
 
 /** All values that stand at a reading or a path, wherever on the sheet: members of lists and both edges each by itself. */
 export function valuesAt(value: unknown, keys: readonly string[]): readonly unknown[] {

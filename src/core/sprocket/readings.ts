@@ -1,5 +1,27 @@
 import { PITCH_MARKS } from '../families';
-import { count, goesWith, group, length, oneOf, recorded, seen, words } from '../reading';
+import { count, goesWith, group, length, oneOf, recorded, seen, someOf, words, yesNo, type Work } from '../reading';
+
+/** Work on a drive sprocket that is not replaced itself, in working order. */
+export const SPROCKET_WORK = {
+  'renew-drum': { shows: true },
+  'renew-bearing': { shows: true },
+  'free-bearing': { cleans: true, shows: true },
+  'renew-clip': { shows: true },
+} as const satisfies Record<string, Work>;
+
+export const SPROCKET_OPERATIONS = Object.keys(SPROCKET_WORK) as readonly (keyof typeof SPROCKET_WORK)[];
+
+/** Putting on another drive sprocket, in working order. */
+const REPLACE_ACTS = [
+  'brake-off',
+  'tension-back',
+  'clip-off',
+  'drum-off',
+  'bearing-clean',
+  'pump-lined-up',
+  'clip-seated',
+  'turns-freely',
+] as const;
 
 /** What can be said of the drive sprocket. */
 export const driveSprocketReadings = group(
@@ -18,13 +40,49 @@ export const driveSprocketReadings = group(
     pitch: oneOf(PITCH_MARKS, { step: 'identify', view: 'marks' }),
     wear: length(
       { kind: 'smallDefect', instrument: 'feeler' },
-      { means: 'Depth of the grooves the drive links have worn.', minutes: 1, needed: { by: ['driveSprocket'] } },
+      {
+        means: 'Depth of the grooves the drive links have worn.',
+        minutes: 1,
+        needed: { by: ['driveSprocket'], orElse: ['driveSprocket.grade'] },
+      },
+    ),
+    grade: seen(
+      { none: 'ok', light: 'watch', deep: 'fail' },
+      {
+        check: 'sprocket.grade',
+        condemns: true,
+        together: true,
+        means: 'Wear by comparing with drawn grades, where it was not measured.',
+      },
     ),
     chainsRun: count({ from: 0, to: 100 }),
+    rotationSet: count(
+      { from: 1, to: 10 },
+      { means: 'Chains run in turn on it.', idle: goesWith('driveSprocket.chainsRun') },
+    ),
     turns: seen(
       { free: 'ok', rough: ['watch', 'free-bearing'], seized: 'fail' },
       { check: 'sprocket.turns', condemns: true },
     ),
+    drum: seen({ ok: 'ok', worn: ['fail', 'renew-drum'] }, { check: 'sprocket.drum', means: 'Clutch drum.' }),
+    bearing: seen(
+      { ok: 'ok', dry: ['watch', 'free-bearing'], worn: ['fail', 'renew-bearing'] },
+      { check: 'sprocket.bearing', means: 'Needle bearing under the drum.' },
+    ),
+    clip: seen(
+      { ok: 'ok', bent: ['fail', 'renew-clip'], missing: ['fail', 'renew-clip'] },
+      { check: 'sprocket.clip', means: 'Clip that holds the sprocket on its shaft.' },
+    ),
+    reworkDone: someOf(SPROCKET_OPERATIONS, { step: 'rework', view: 'sprocket', idle: recorded }),
+    renewed: yesNo({
+      means: 'A new drive sprocket goes on with the new chain.',
+      step: 'order',
+      idle: goesWith('driveSprocket.wear', 'driveSprocket.grade'),
+    }),
+    replaceDone: someOf(REPLACE_ACTS, {
+      means: 'Acts of putting another drive sprocket on that were done.',
+      idle: recorded,
+    }),
   },
   { step: 'sprocket', minutes: 0.5 },
 );

@@ -1,12 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { FAMILY_IDS, GAUGE_IDS } from '../families';
-import type { ChainOrder } from '../order';
+import type { ChainNumbers } from '../order';
 import { chainNeed, need, settled, type Need } from './need';
 import { equalSubstitutes, searchStock, stockMisses } from './search';
 import { stockPartSchema, type StockPart } from './stock-part';
 
-const order: ChainOrder = { pitch: '325', gauge: '.050', driveLinks: 72, kickbackClass: 'low-kickback' };
+const order: ChainNumbers = { pitch: '325', gauge: '.050', driveLinks: 72, kickbackClass: 'low-kickback' };
 
 const part = (over: Partial<StockPart> = {}): StockPart => ({
   sku: 'A',
@@ -28,7 +28,7 @@ const part = (over: Partial<StockPart> = {}): StockPart => ({
 
 const codes = (given: Partial<StockPart>, wanted = order) =>
   stockMisses(chainNeed(wanted), part(given)).map((miss) => (miss.code === 'differs' ? miss.property : miss.code));
-const matchStock = (wanted: ChainOrder, parts: readonly StockPart[]) => searchStock(chainNeed(wanted), parts);
+const matchStock = (wanted: ChainNumbers, parts: readonly StockPart[]) => searchStock(chainNeed(wanted), parts);
 
 describe('a chain in stock against an order', () => {
   it.each<[string, Partial<StockPart>, string[]]>([

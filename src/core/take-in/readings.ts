@@ -10,6 +10,7 @@ export const SYMPTOMS = [
   'needs-force',
   'eats-chains',
   'vibrates',
+  'stalls',
   'will-not-oil',
   'will-not-take-up-tension',
 ] as const;
@@ -43,6 +44,9 @@ export const jobReadings = group(
   { step: 'take-in', minutes: 0.2 },
 );
 
+/** How a guard of the saw is found. */
+export const GUARD = ['ok', 'damaged', 'missing'] as const;
+
 /** Services that a log goes back. */
 export const MOST_SERVICES = 12;
 
@@ -52,11 +56,24 @@ export const sawReadings = group(
     label: words(120, { idle: recorded }),
     mount: words(40),
     oilHole: words(40),
-    maxRpm: figure({ to: 30000 }, { means: 'Revolutions per minute.', idle: goesWith('driveSprocket.teeth') }),
+    maxRpm: figure({ from: 1, to: 30000 }, { means: 'Revolutions per minute.', idle: goesWith('driveSprocket.teeth') }),
     turnLog: listOf(group({ came: oneOf(SIDES), went: oneOf(SIDES) }), MOST_SERVICES, {
       means: 'The edge that was down at each earlier service, as the bar came and as it went back; oldest first.',
       idle: goesWith('bar.edgeDown'),
     }),
+    checks: group(
+      {
+        chainCatcher: oneOf(GUARD, {
+          means: 'Catches a chain that comes off.',
+          idle: goesWith('saw.checks.rearGuard'),
+        }),
+        rearGuard: oneOf(GUARD, {
+          means: 'Shields the right hand behind the chain.',
+          idle: goesWith('saw.checks.chainCatcher'),
+        }),
+      },
+      { step: 'strip', minutes: 0.3 },
+    ),
     sameBar: yesNo({
       means: 'False where another bar is on the saw now: then the log does not count.',
       idle: goesWith('saw.turnLog'),
@@ -68,9 +85,18 @@ export const sawReadings = group(
 /** Making safe and stripping, in working order. */
 export const STRIP_ACTS = ['power-off', 'gloves', 'brake-off', 'cover-off', 'tension-back', 'bar-off'] as const;
 
+/** How tight the chain was as it came. */
+export const TENSIONS = ['slack', 'right', 'tight'] as const;
+
 /** Stripping is asked for when a whole saw came. */
 export const stripReadings = group(
-  { done: someOf(STRIP_ACTS, { acts: { askedBy: ['whole-saw'] }, idle: recorded }) },
+  {
+    done: someOf(STRIP_ACTS, { acts: { askedBy: ['whole-saw'] }, idle: recorded }),
+    tension: oneOf(TENSIONS, {
+      means: 'Tension of the chain as it came, before anything was loosened.',
+      idle: goesWith('job.symptoms'),
+    }),
+  },
   { step: 'strip', minutes: 0.2 },
 );
 

@@ -2,7 +2,7 @@ import { FAMILY_IDS, GAUGE_IDS, GAUGES, type FamilyId, type GaugeId } from '../.
 import { chainNeed, equalSubstitutes, searchStock, STOCK_KINDS, type Need } from '../../core/stock';
 import type { FitJudgement } from '../../core/fit';
 import { PARTS } from '../../core/reading';
-import { orderCautions, type ChainOrder } from '../../core/order';
+import { orderCautions, type ChainNumbers } from '../../core/order';
 import { assess } from '../../core/assess';
 import { countStock, listImports, listStock, search, stockCandidates } from '../../data/repositories';
 import type { SearchHitView, SlipView, StockAnswer, StockView } from '../../contract';
@@ -59,7 +59,7 @@ export async function stockView(context: Context, params: URLSearchParams): Prom
 }
 
 /** Chains in stock against an order: those that fit, then those that miss one thing. */
-export async function stockAnswers(context: Context, order: ChainOrder): Promise<readonly StockAnswer[]> {
+export async function stockAnswers(context: Context, order: ChainNumbers): Promise<readonly StockAnswer[]> {
   return answersTo(context, chainNeed(order));
 }
 
@@ -86,7 +86,7 @@ export async function answersTo({ store }: Context, need: Need): Promise<readonl
 }
 
 /** Reads the order asked for in an address. */
-export function orderFrom(params: URLSearchParams): ChainOrder | null {
+export function orderFrom(params: URLSearchParams): ChainNumbers | null {
   const pitch: FamilyId | undefined = oneOf(FAMILY_IDS, params.get('pitch') ?? '');
   const gauge: GaugeId | undefined = oneOf(GAUGE_IDS, params.get('gauge') ?? '');
   const driveLinks = Number(params.get('links'));

@@ -62,17 +62,88 @@ export function causeSentence(
 export const CROOKED_SCHOOLS = [
   'One school: it is the bar. Unlevel rails or a worn groove; uneven sharpening alone cut straight in a trial.',
   'The other: it is the cutters. One side longer, sharper or damaged, the usual cause with hand filers.',
-  'Here: the bar first. Cutters count alone only when the bar measures sound, and as an aggravator always.',
 ] as const;
+
+/** What the shop makes of the two. */
+export const CROOKED_HERE: Record<Schools['curvedCuts'], string> = {
+  'bar-first':
+    'Here: the bar first. Cutters count alone only when the bar measures sound, and as an aggravator always.',
+  'cutters-too': 'Here: both. Uneven cutters count as a cause of their own, whatever the bar measures.',
+};
 
 /** Questions the schools differ on, for the shop\u2019s choice. */
 export const schoolName: Record<SchoolId, string> = {
+  curvedCuts: 'What makes it cut in a curve',
+  turnOver: 'Turning the bar over',
+  greaseNose: 'Greasing the nose',
   levelling: 'Levelling the rails',
   closeRails: 'Splayed rails',
-  turnOver: 'Turning the bar over',
+  bentBar: 'A slightly bent bar',
+  flatSpots: 'Deep flat spots and chips',
+  outerEdges: 'Outer edges of the rails',
+  lowKickback: 'Low-kickback chain',
+};
+
+/** What the schools say of each question, the default\u2019s reason first, and what the choice changes. */
+export const schoolSays: Record<SchoolId, { readonly says: string; readonly changes: string }> = {
+  curvedCuts: {
+    says: 'One school finds it in the bar: gross unevenness of the cutters cut straight in a trial. The other finds it in the cutters, above all with hand filers.',
+    changes: 'Changes the causes under Why, and what the bar\u2019s view of crooked cuts says.',
+  },
+  turnOver: {
+    says: 'At every chain change is easy to remember; at every sharpening wears most evenly; when wear shows costs no thought. Said to give about half as much life again.',
+    changes: 'Changes the work card.',
+  },
+  greaseNose: {
+    says: 'One school greases at each service; another never does, because chain oil serves and grease keeps it out; a third goes on once it was begun. The default follows what the nose is: with a port, greased; without, not.',
+    changes: 'Changes the work card.',
+  },
+  levelling: {
+    says: 'All four level: the amount to take off is the same whichever tool does it.',
+    changes: 'Changes the steps of the work card.',
+  },
+  closeRails: {
+    says: 'One school closes splayed rails with care and measures again; the other dresses, or replaces.',
+    changes: 'Changes the bar\u2019s verdict where the groove is splayed, and the work card.',
+  },
+  bentBar: {
+    says: 'One school straightens a slight bend of an otherwise good bar and measures again; the other replaces every bent bar.',
+    changes: 'Changes the bar\u2019s verdict at a slight bow or twist.',
+  },
+  flatSpots: {
+    says: 'One school always files back; the other lets a chain go once half of a cutter would go. By default both are shown: below the mark condemns, half is advised on.',
+    changes: 'Changes the chain\u2019s verdict and what its page says of damage.',
+  },
+  outerEdges: {
+    says: 'A slight bevel makes the next burr come later; plain deburring takes less metal.',
+    changes: 'Changes the words of the work card and of the tag.',
+  },
+  lowKickback: {
+    says: 'One school gives standard chain to nobody untrained, whatever they ask for; the other lets professionals choose. By default nobody is stepped up from low-kickback without a choice on record.',
+    changes: 'Changes the order slip, the counter\u2019s answer and what stock offers. Local rules come first.',
+  },
 };
 
 export const schoolAnswer: { readonly [K in SchoolId]: Readonly<Record<Schools[K], string>> } = {
+  curvedCuts: { 'bar-first': 'the bar first', 'cutters-too': 'cutters as well' },
+  greaseNose: {
+    'by-its-port': 'where it has a port',
+    'each-service': 'at each service',
+    never: 'never',
+    'once-begun': 'always, once begun',
+  },
+  bentBar: { 'straighten-slight': 'straighten if slight', 'always-replace': 'always replace' },
+  flatSpots: {
+    'advise-at-half': 'file back, advise at half',
+    'grind-back': 'always file back',
+    'condemn-at-half': 'condemn at half',
+  },
+  outerEdges: { bevel: 'slight bevel', 'plain-deburr': 'plain deburr' },
+  lowKickback: {
+    'recorded-choice': 'stepped up only on record',
+    'trained-only': 'never for the untrained',
+    'professionals-free': 'professionals choose',
+  },
   levelling: {
     'guided-file': 'guided file',
     'draw-file': 'draw-file, with square and light',

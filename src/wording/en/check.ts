@@ -22,6 +22,7 @@ const boundWord = (bound: Check['bound']): string => (bound === null ? '' : `${b
 export function figure(value: number, unit: Check['unit'], system: UnitSystem): string {
   if (unit === '%') return `${value.toFixed(2)} %`;
   if (unit === 'mm') return formatLength(mm(value), system);
+  if (unit === 'deg') return `${value.toFixed(0)}\u00b0`;
   return String(value);
 }
 
@@ -78,7 +79,19 @@ function beyond(check: Check, value: string, limit: string): string {
     case 'chain.elongation':
       return `The chain has grown by ${value}, the most is ${limit}.`;
     case 'chain.uneven':
-      return `Left and right cutters differ by ${value} on average, even them out above ${limit}.`;
+      return `Left and right cutters differ by ${value} on average, even them out above ${limit}: the longer side cuts more, leans the chain, and wears the rail of its side.`;
+    case 'chain.half':
+      return `Filing its damage out takes ${value} of a cutter, half or more is seldom worth it (${limit}).`;
+    case 'chain.gauges-too-low':
+      return `A depth gauge stands ${value} under its edge, and the cutters have not so much left that filing them back would mend it (${limit}): it grabs and kicks back.`;
+    case 'chain.gauges-low':
+      return `A depth gauge stands ${value} under its edge, the most is ${limit}: it grabs, kicks back and wears the straps.`;
+    case 'chain.gauges-high':
+      return `A depth gauge stands only ${value} under its edge, the least is ${limit}: fine dust, and it must be pushed.`;
+    case 'chain.angle':
+      return `The top plates stand ${value} off their angle, correct above ${limit}.`;
+    case 'chain.tang-burr':
+      return `The worst burr on a tang stands out by ${value}: file it, or it reams the groove.`;
     case 'chain.tangs':
       return check.condemns
         ? `${value} drive-link tangs are burred: too many to file. Check the groove as well.`
@@ -106,6 +119,8 @@ function warned(check: Check, value: string, watch: string): string {
       return `A piece ${value} long is out of the rail: ${check.value! > (check.limit ?? 0) ? 'the dressing goes down to it' : 'short enough to be left'}.`;
     case 'chain.elongation':
       return `The chain has grown by ${value}: watch from ${watch}.`;
+    case 'chain.half':
+      return `Filing its damage out takes ${value} of a cutter: at half and more a new chain is worth thinking of.`;
     case 'sprocket.wear':
       return `The sprocket is worn ${value} deep: watch from ${watch}.`;
     case 'sprocket.chains':
@@ -137,7 +152,7 @@ const BLUEING: Record<BlueingCause, string> = {
   'ran-tight-or-blunt': 'it ran too tight or blunt; nothing else was found',
 };
 
-function note(item: CheckNote): string {
+function note(item: CheckNote, unit: UnitSystem): string {
   switch (item.code) {
     case 'needs':
       return `Needs: ${list([...new Set(item.readings.map(readingName))], 'or')}.`;
@@ -166,6 +181,24 @@ function note(item: CheckNote): string {
         item.causes.map((cause) => BLUEING[cause]),
         'or',
       )}.`;
+    case 'on-cutter':
+      return `It is the ${item.side} cutter ${item.cutter}.`;
+    case 'angle-wanted':
+      return `Wanted: ${item.degrees}\u00b0.`;
+    case 'file-to-use':
+      return `The file that mends it: ${formatLength(mm(item.file), unit)} round.`;
+    case 'gauge-strokes':
+      return item.strokes === 0
+        ? `It is the ${item.side} cutter ${item.cutter}.`
+        : `It is the ${item.side} cutter ${item.cutter}; the highest needs about ${item.strokes} ${item.strokes === 1 ? 'stroke' : 'strokes'} of the flat file.`;
+    case 'gauge-back':
+      return item.back === 0
+        ? ''
+        : `It is the ${item.side} cutter ${item.cutter}; it cannot be raised: its cutter must go back ${formatLength(mm(item.back), unit)} until it stands right.`;
+    case 'over-baseline':
+      return `Counted over the ${item.percent.toFixed(2)} % that it showed when it was new.`;
+    case 'grade-disagrees':
+      return 'The measured wear says that it is sound: measure it again, and look once more.';
     case 'ask-replaceable':
       return 'Say whether the nose is replaceable.';
     default:
@@ -209,7 +242,7 @@ function sure({ probability, limit, unit }: Check, system: UnitSystem = 'mm'): s
 /** A check as a sentence: verdict and reason first, then where, then what must be said beside it. */
 export function checkSentence(check: Check, unit: UnitSystem = 'mm'): string {
   const where = placeName(check.at);
-  const said = [core(check, unit), check.note ? note(check.note) : ''].filter(Boolean).join(' ');
+  const said = [core(check, unit), check.note ? note(check.note, unit) : ''].filter(Boolean).join(' ');
   return where === ''
     ? said
     : `${where.charAt(0).toUpperCase()}${where.slice(1)}: ${said.charAt(0).toLowerCase()}${said.slice(1)}`;

@@ -15,6 +15,7 @@ export * from './stock-list';
 export * from './stock-movement';
 export * from './counter';
 export * from './bar';
+export * from './ailments';
 export { CHAIN_WORDS } from './readings/chain';
 export { TAKE_IN_WORDS } from './readings/take-in';
 export { READING_WORDS } from './readings';

@@ -6,10 +6,11 @@ import type { Verdict, VerdictReason } from '../../core/judge';
 import type { EdgeDressing } from '../../core/bar/checks';
 import { FAMILY_IDS, type FamilyId } from '../../core/families';
 import type { Turned, TurnOver, WearPattern } from '../../core/bar';
-import type { FitJudgement } from '../../core/fit';
+import type { FitJudgement, Guard } from '../../core/fit';
 import type { NeedProperty, StockMiss } from '../../core/stock';
 import type { OrderCaution, OrderWithheld } from '../../core/order';
 import { formatLength, formatPosition, mm, type UnitSystem } from '../../core/quantity';
+import { ailmentName } from './ailments';
 import { checkSentence, figure, valueWithDoubt } from './check';
 import { numberOnMarkSentence } from './identity';
 import { actionWord, familyLabel, fitRuleName, gaugeLabel, instrumentName, operationWord, partName } from './labels';
@@ -156,6 +157,16 @@ export function fitReason({ rule, reason }: FitJudgement): string {
       return 'Standard chain, but the operator is not trained: low-kickback chain is what fits. Stepping up needs a recorded choice.';
     case 'kickback-unknown':
       return 'Kickback class: ask who runs the saw and which class is on it.';
+    case 'kickback-trained-only':
+      return 'Standard chain was chosen on record, but this shop gives it to trained operators only: low-kickback chain is what fits.';
+    case 'kickback-professional':
+      return 'Standard chain and a trained operator: this shop lets professionals choose. Local rules on kickback class come first.';
+    case 'guards-whole':
+      return 'Chain catcher and rear guard are whole.';
+    case 'guards-broken':
+      return `${sentence(list(reason.guards.map((guard) => GUARD_NAME[guard])))} damaged or missing: a chain that comes off is not caught. Mend it before the saw runs.`;
+    case 'guards-not-asked':
+      return 'Not looked at: nothing says that the chain came off.';
     case 'sprocket-sound':
       return 'The drive sprocket is within its wear limit.';
     case 'sprocket-worn':
@@ -168,6 +179,8 @@ export function fitReason({ rule, reason }: FitJudgement): string {
       return never(reason);
   }
 }
+
+const GUARD_NAME: Record<Guard, string> = { chainCatcher: 'chain catcher', rearGuard: 'rear guard' };
 
 const NUMBER: Record<'pitch' | 'gauge' | 'driveLinks', string> = {
   pitch: 'pitch',
@@ -184,6 +197,8 @@ export function orderWithheld(reason: OrderWithheld): string {
         : `The ${NUMBER[reason.number]} is not settled.`;
     case 'links-not-counted':
       return 'The drive links are not counted: count them twice, even when the bar is stamped.';
+    case 'sprocket-worn':
+      return 'The drive sprocket is past its limit and would ruin a chain alone: say that a new one goes on with it.';
     case 'parts-clash':
       return `${fitRuleName[reason.rule]}: they differ, so it is open which of them the order should follow.`;
     default:
@@ -272,10 +287,20 @@ export function nextSentence({ measure, reason }: NextMeasurement, unit: UnitSys
       return `${what}: what stands is known from one side only. ${checkSentence(reason.check, unit)}`;
     case 'step-may-stand':
       return `${what}: a step may stand on edge ${reason.edge} (${(100 * reason.chance).toFixed(0)} %), and this tool cannot show it. A level test can.`;
+    case 'not-sure':
+      return `${what}: ${checkSentence(reason.check, unit).replace(/^[A-Z](?=[a-z])/, (first) => first.toLowerCase())}`;
+    case 'separates': {
+      const [first, second] = reason.between.map((cause) => inSentence(ailmentName[cause]));
+      return `${what}: tells whether ${first}, or ${second}.`;
+    }
+    case 'came-off':
+      return `${what}: a chain that came off may have hurt it.`;
     default:
       return never(reason);
   }
 }
+
+const inSentence = (name: string): string => name.charAt(0).toLowerCase() + name.slice(1);
 
 /** A condemned part as an order slip says it: the slip is for a chain, so the old one is what it replaces, and the others are still to be had. */
 export function replacedPart(part: Part): string {

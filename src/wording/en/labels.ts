@@ -4,6 +4,7 @@ import { FAMILIES, GAUGES, type FamilyId, type GaugeId, type Provenance, type Pi
 import type { LimitId } from '../../core/limits';
 import type { FitRule } from '../../core/fit';
 import { INSTRUMENTS, type InstrumentId } from '../../core/quantity';
+import type { Schools } from '../../core/schools';
 import type { Action, Operation } from '../../core/sheet';
 
 /** Names of things, as the bench says them. */
@@ -35,13 +36,26 @@ export const operationWord: Record<Operation, string> = {
   're-nose': 'rivet in a new nose',
   'grease-nose': 'grease the nose through its port',
   'turn-over': 'turn the bar over',
-  'file-back': 'file all cutters back to the worst',
-  'even-cutters': 'even the two sides',
+  'free-tight-joints': 'free the tight joints',
   'file-tangs': 'file the burred tangs',
   'dress-straps': 'dress the straps',
-  'free-tight-joints': 'free the tight joints',
+  'file-back': 'file all cutters back to the worst',
+  'grind-back': 'grind all cutters back to the worst',
+  'correct-angles': 'bring the top plates to their angle',
+  'correct-undercut': 'correct the undercut',
+  'even-cutters': 'even the two sides',
+  sharpen: 'sharpen',
+  'lower-gauges': 'lower the depth gauges',
+  'file-to-gauges': 'file the cutters back until the depth gauges stand right',
+  'renew-drum': 'renew the drum',
+  'renew-bearing': 'renew the bearing',
   'free-bearing': 'clean and grease the bearing',
+  'renew-clip': 'renew the clip',
 };
+
+/** Work as the shop's school has it done. */
+export const operationWordIn = (operation: Operation, { outerEdges }: Pick<Schools, 'outerEdges'>): string =>
+  operation === 'deburr' && outerEdges === 'plain-deburr' ? 'deburr the outer edges' : operationWord[operation];
 
 export const provenanceWord: Record<Provenance, string> = {
   published: 'published',
@@ -96,6 +110,7 @@ export const fitRuleName: Record<FitRule, string> = {
   'kickback-not-stepped-up': 'Kickback class suits the operator',
   'sprocket-takes-new-chain': 'Drive sprocket can take a new chain',
   'parts-may-go-back-on': 'No part condemned or undecided',
+  'saw-guards-are-whole': 'Chain catcher and rear guard whole',
 };
 
 /** What each limit is for, in the shop's list of limits. */
@@ -125,10 +140,22 @@ export const limitName: Record<LimitId, string> = {
   'bar.dress.minutes-setup': 'Dressing: minutes to set an edge up',
   'bar.dress.minutes-per-pass': 'Dressing: minutes a pass takes',
   'chain.cutter': 'Shortest cutter, where there is no mark',
+  'chain.cutter.half': 'Damage: advise against filing back where it takes more of the cutter than',
+  'chain.filing-hours': 'Running hours from one filing to the next',
   'chain.filing-loss': 'Cutter length a filing takes',
   'chain.elongation': 'Elongation: replace above',
   'chain.elongation.watch': 'Elongation: watch above',
   'chain.uneven': 'Left and right cutters: even out above',
+  'chain.gauge.quarter': 'Depth-gauge setting, 1/4',
+  'chain.gauge.325': 'Depth-gauge setting, .325',
+  'chain.gauge.38lp': 'Depth-gauge setting, 3/8 low profile',
+  'chain.gauge.38': 'Depth-gauge setting, 3/8 standard',
+  'chain.gauge.404': 'Depth-gauge setting, .404',
+  'chain.gauge.off': 'Depth gauges: how far one may stand off its setting',
+  'chain.gauge.fall': 'Depth gauges: fall of the top plate toward its heel',
+  'chain.gauge.stroke': 'Depth gauges: what a stroke of the flat file takes',
+  'chain.tang-burr': 'Burr on a tang: file above',
+  'chain.angle': 'Top-plate angle: correct above',
   'sprocket.wear': 'Sprocket wear: replace above',
   'sprocket.wear.watch': 'Sprocket wear: watch above',
   'sprocket.chains': 'Chains to a sprocket: watch from',

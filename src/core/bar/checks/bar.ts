@@ -243,7 +243,7 @@ export function assessBar(
     measuredAgain: isAgain,
     wearPlace: worstPlace(belief),
     blueingCauses: causes,
-    crooked: crookedCauses(crookedEvidence(sheet, edges, limits, playLimit.value)),
+    crooked: crookedCauses(crookedEvidence(sheet, edges, limits, playLimit.value, schools)),
     setting,
     depthLimit,
     playLimit,

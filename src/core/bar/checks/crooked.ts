@@ -2,6 +2,7 @@ import { EDGES, noticedLean, type CrookedEvidence, type Edge } from '..';
 import { imbalance } from '../../chain';
 import type { Limits } from '../../limits';
 import { estimate, type Degrees, type Estimate, type LengthReading } from '../../quantity';
+import type { Schools } from '../../schools';
 import type { BenchSheet } from '../../sheet';
 import type { EdgeAssessment } from './edge';
 
@@ -26,6 +27,7 @@ export function crookedEvidence(
   edges: Readonly<Record<Edge, EdgeAssessment>>,
   limits: Limits,
   playLimit: number,
+  schools: Schools,
 ): CrookedEvidence {
   const edge = cuttingEdge(sheet);
   const leans = edges[edge].figures.flatMap((figure) => figure.setLean ?? figure.rawLean ?? []);
@@ -41,6 +43,7 @@ export function crookedEvidence(
     playLimit,
     cutters: cutters?.value ?? null,
     cuttersLimit: limits['chain.uneven'].value,
+    cuttersToo: schools.curvedCuts === 'cutters-too',
     nearIsRight: edge === 'A',
   };
 }

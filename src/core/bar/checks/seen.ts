@@ -15,8 +15,8 @@ import {
 
 const part = 'bar' as const;
 
-/** Bow by its reading, whatever kind of reading it is. A slight one may be straightened. */
-function bowCheck({ sheet, limits }: BarContext): Check {
+/** Bow by its reading, whatever kind of reading it is. A slight one may be straightened, unless the shop replaces every bent bar: then what counts as slight condemns. */
+function bowCheck({ sheet, limits, schools }: BarContext): Check {
   const bow = sheet.bar?.checks?.bow;
   if (!bow)
     return missingCheck({ id: 'bar.bow', part }, limits['bar.bow'].provenance, {
@@ -25,7 +25,10 @@ function bowCheck({ sheet, limits }: BarContext): Check {
     });
   const work = { operation: 'straighten', from: 'watch' } as const;
   const head = { id: 'bar.bow', part, repeat: repeatOf('bar.checks.bow', bow), work } as const;
-  return readingCheck(head, bow, limits['bar.bow'], limits['bar.bow.straighten']);
+  const [slight, real] = [limits['bar.bow.straighten'], limits['bar.bow']];
+  return schools.bentBar === 'always-replace'
+    ? readingCheck(head, bow, slight, null)
+    : readingCheck(head, bow, real, slight);
 }
 
 /** Blue patches, with what may have made the bar run so hot. */
@@ -33,6 +36,12 @@ function blueingCheck({ sheet, blueing }: BarContext): Check {
   const note = blueing.length > 0 ? ({ code: 'causes', causes: blueing } as const) : null;
   return seenCheck('bar.checks.blueing', sheet.bar?.checks?.blueing, { note });
 }
+
+/** A slight twist is a bend too. */
+const bySchool = (check: Check, { schools }: BarContext): Check =>
+  check.id === 'bar.twist' && check.outcome === 'watch' && schools.bentBar === 'always-replace'
+    ? withOutcome(check, 'fail')
+    : check;
 
 /** The groove along its length: splayed rails are closed where the shop is of that school. */
 function grooveShapeCheck({ sheet, schools }: BarContext): Check[] {
@@ -45,7 +54,7 @@ function grooveShapeCheck({ sheet, schools }: BarContext): Check[] {
 /** What was seen of the bar as a whole. */
 export function observations(context: BarContext): Check[] {
   return [
-    ...seenChecks('bar', 'bar.checks', context.sheet.bar?.checks ?? {}),
+    ...seenChecks('bar', 'bar.checks', context.sheet.bar?.checks ?? {}).map((check) => bySchool(check, context)),
     bowCheck(context),
     blueingCheck(context),
     ...grooveShapeCheck(context),

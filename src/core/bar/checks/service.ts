@@ -1,18 +1,36 @@
 import { type Edge, BAR_OPERATIONS } from '..';
 import type { Schools } from '../../schools';
-import { type BenchSheet, type Operation } from '../../sheet';
+import type { BarSheet, BenchSheet, Operation } from '../../sheet';
 import type { BarAssessment } from './bar';
 import type { Verdict } from '../../judge';
 
+/** Whether the nose is greased, by the shop's school. A nose that is known to have no port cannot be. */
+function isGreased({ nosePort, noseGreased, nose }: BarSheet, school: Schools['greaseNose']): boolean {
+  if (nosePort === false || nose === 'hard') return false;
+  switch (school) {
+    case 'by-its-port':
+      return nosePort === true;
+    case 'each-service':
+      return true;
+    case 'once-begun':
+      return noseGreased === true;
+    case 'never':
+      return false;
+  }
+}
+
 /**
- * What is done to a bar at every service and calls for no verdict of its own: grease where there is a port, and none where there is not; turned over
- * when the edge with less left came down, or at every chain change where that is the shop's school.
+ * What is done to a bar at every service and calls for no verdict of its own: the nose greased, and the bar turned over when the edge with less left came down, or at every chain change,
+ * as the shop's schools have it.
  */
 export function serviceOf({ bar }: BenchSheet, next: Edge | null, schools: Schools): readonly Operation[] {
   if (!bar) return [];
   const came = bar.edgeDown;
   const turn = came !== undefined && (schools.turnOver === 'when-worn' ? next !== null && next !== came : true);
-  return [...(bar.nosePort === true ? (['grease-nose'] as const) : []), ...(turn ? (['turn-over'] as const) : [])];
+  return [
+    ...(isGreased(bar, schools.greaseNose) ? (['grease-nose'] as const) : []),
+    ...(turn ? (['turn-over'] as const) : []),
+  ];
 }
 
 /** All work on the bar in working order: what the verdict calls for, what the first measurement called for, what was done, and the service with it. */

@@ -10,7 +10,8 @@ const CUTTERS_SHOWN = 4;
 export default function ChainStep() {
   const { appraisal } = useJob();
   const { show } = useFrame();
-  const { correction, elongation, filingsLeft } = appraisal.chain;
+  const { correction, stretch, filingsLeft } = appraisal.chain;
+  const elongation = stretch.measured;
   return (
     <>
       <StepHead title="Chain" />

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { Printer } from 'lucide-react';
 import { GAUGES } from '../../../core/families';
-import { orderCautions, type ChainOrder } from '../../../core/order';
+import { orderCautions, type ChainNumbers, type ChainOrder } from '../../../core/order';
 import type { StockAnswer } from '../../../contract';
 import { Notice } from '../../../ui/parts/Notice';
 import { money, familyLabel, familyShort, fitSentence, orderCaution, orderWithheld } from '../../../wording';
@@ -106,7 +106,7 @@ function Ordered({ order }: { order: ChainOrder }) {
 type Found = { readonly key: string; readonly answers: readonly StockAnswer[] | null };
 
 /** Asks stock for the order; an answer to an older order is dropped. */
-function useStockAnswers(order: ChainOrder): Found['answers'] | 'failed' | undefined {
+function useStockAnswers(order: ChainNumbers): Found['answers'] | 'failed' | undefined {
   const key = new URLSearchParams({
     pitch: order.pitch,
     gauge: order.gauge,
@@ -128,7 +128,7 @@ function useStockAnswers(order: ChainOrder): Found['answers'] | 'failed' | undef
   return found.answers ?? 'failed';
 }
 
-function Answers({ order }: { order: ChainOrder }) {
+function Answers({ order }: { order: ChainNumbers }) {
   const answers = useStockAnswers(order);
   const { shop } = useFrame();
   return (

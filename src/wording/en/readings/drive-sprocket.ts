@@ -1,4 +1,4 @@
-import { PITCH, TURNS } from './shared';
+import { PITCH, TURNS, YES_NO } from './shared';
 import type { SomeReadingWords } from './reading-words';
 
 /** Words for what can be said of the drive sprocket. */
@@ -8,7 +8,62 @@ export const DRIVE_SPROCKET_WORDS = {
   'driveSprocket.teeth': 'teeth of the drive sprocket',
   'driveSprocket.pitch': { name: 'pitch of the drive sprocket', words: PITCH },
   'driveSprocket.wear': 'wear of the drive sprocket',
+  'driveSprocket.grade': {
+    name: 'grade of wear by eye',
+    words: { none: 'none', light: 'light', deep: 'deep' },
+    check: 'Wear by eye',
+    says: {
+      none: 'By eye the drive sprocket shows no wear.',
+      light: 'By eye the drive sprocket is lightly worn: measure it at the next chain.',
+      deep: 'By eye the drive sprocket is deeply worn: it would ruin the next chain.',
+    },
+  },
   'driveSprocket.chainsRun': 'chains that ran on the drive sprocket',
+  'driveSprocket.rotationSet': 'chains that run in turn on the drive sprocket',
+  'driveSprocket.drum': {
+    name: 'clutch drum',
+    words: { ok: 'sound', worn: 'worn' },
+    check: 'Drum',
+    says: {
+      ok: 'The clutch drum is sound.',
+      worn: 'The clutch drum is worn: another one goes on with its bearing greased.',
+    },
+  },
+  'driveSprocket.bearing': {
+    name: 'bearing of the drive sprocket',
+    words: { ok: 'sound', dry: 'dry', worn: 'worn' },
+    check: 'Bearing',
+    says: {
+      ok: 'The bearing is sound.',
+      dry: 'The bearing is dry: clean it and grease it a little.',
+      worn: 'The bearing is worn: the sprocket wobbles, and the saw vibrates. Renew it.',
+    },
+  },
+  'driveSprocket.clip': {
+    name: 'clip of the drive sprocket',
+    words: { ok: 'sound', bent: 'bent', missing: 'missing' },
+    check: 'Clip',
+    says: {
+      ok: 'The clip is sound and seated.',
+      bent: 'The clip is bent: it no longer holds the sprocket. Renew it.',
+      missing: 'The clip is missing: nothing holds the sprocket on its shaft. Renew it.',
+    },
+  },
+  'driveSprocket.reworkDone': 'work done on the drive sprocket',
+  'driveSprocket.renewed': { name: 'whether a new drive sprocket goes on', words: YES_NO },
+  'driveSprocket.replaceDone': {
+    name: 'acts of putting another drive sprocket on',
+    words: {
+      'brake-off': 'Chain brake released: the drum does not come off under it',
+      'tension-back': 'Tensioner backed off all the way',
+      'clip-off': 'Clip and washer off; look where they fly',
+      'drum-off': 'Rim or drum off its shaft',
+      'bearing-clean': 'Drum and bearing clean, a little grease into the bearing',
+      'pump-lined-up': 'New one on, lined up with the drive of the oil pump',
+      'clip-seated': 'Washer and clip on, the clip fully in its groove',
+      'turns-freely': 'Turns freely by hand, without wobble',
+    },
+  },
   'driveSprocket.turns': {
     name: 'whether the drive sprocket turns',
     words: TURNS,

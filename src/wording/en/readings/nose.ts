@@ -6,6 +6,7 @@ export const NOSE_WORDS = {
   'bar.nose': { name: 'kind of nose', words: { sprocket: 'sprocket', hard: 'hard' } },
   'bar.noseReplaceable': { name: 'whether the nose can be replaced', words: YES_NO },
   'bar.nosePort': { name: 'grease port of the nose', words: YES_NO },
+  'bar.noseGreased': { name: 'whether the nose was greased before', words: YES_NO },
   'bar.nosePitch': { name: 'pitch marked on the nose', words: PITCH },
   'bar.noseTeeth': 'teeth of the nose',
   'bar.checks.noseTurns': {

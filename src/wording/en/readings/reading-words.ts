@@ -7,7 +7,14 @@ type ChosenId = {
 }[ReadingId];
 
 /** These are never chosen on a screen by their words: work, evidence and tools have their own. */
-type SaidElsewhere = 'bar.reworkDone' | 'setAside' | 'chain.span.instrument' | 'saw.turnLog.came' | 'saw.turnLog.went';
+type SaidElsewhere =
+  | 'bar.reworkDone'
+  | 'chain.reworkDone'
+  | 'driveSprocket.reworkDone'
+  | 'setAside'
+  | 'chain.span.instrument'
+  | 'saw.turnLog.came'
+  | 'saw.turnLog.went';
 
 /** Something for each value that may stand at a reading. */
 type ForEach<I extends ReadingId> = Readonly<Record<Yes<WrittenAt<I>> & string, string>>;

@@ -1,4 +1,4 @@
-import { YES_NO } from './shared';
+import { GUARD, YES_NO } from './shared';
 import type { SomeReadingWords } from './reading-words';
 
 /** Words for what can be said of the customer, the saw, and the acts of taking it apart and cleaning it. */
@@ -15,6 +15,7 @@ export const TAKE_IN_WORDS = {
       'needs-force': 'needs pushing',
       'eats-chains': 'eats chains',
       vibrates: 'vibrates',
+      stalls: 'stalls when held to the line',
       'will-not-oil': 'will not oil',
       'will-not-take-up-tension': 'will not take up tension',
     },
@@ -59,6 +60,8 @@ export const TAKE_IN_WORDS = {
   'saw.mount': 'mount of the saw',
   'saw.oilHole': 'oil-hole pattern of the saw',
   'saw.maxRpm': 'top speed of the saw',
+  'saw.checks.chainCatcher': { name: 'chain catcher of the saw', words: GUARD },
+  'saw.checks.rearGuard': { name: 'rear guard of the saw', words: GUARD },
   'saw.turnLog.came': 'the edge that came down, at an earlier service',
   'saw.turnLog.went': 'the edge that went back down, at an earlier service',
   'saw.sameBar': { name: 'whether it is the same bar', words: YES_NO },
@@ -72,6 +75,10 @@ export const TAKE_IN_WORDS = {
       'tension-back': 'Tensioner back',
       'bar-off': 'Chain and bar off; note which edge was down',
     },
+  },
+  'strip.tension': {
+    name: 'tension of the chain as it came',
+    words: { slack: 'slack', right: 'right', tight: 'too tight' },
   },
   'clean.done': {
     name: 'acts of cleaning',

@@ -1,0 +1,92 @@
+import { filingsLeft, imbalance, type Correction, type StartValues } from '..';
+import { countedTwice, sequenceAgrees, type Identity } from '../../identify';
+import type { Limits } from '../../limits';
+import type { Estimate } from '../../quantity';
+import { DEFAULT_SCHOOLS, type Schools } from '../../schools';
+import type { Askable, BenchSheet, Operation } from '../../sheet';
+import { seenChecks, type Check } from '../../judge';
+import { chainContext, type ChainContext } from './context';
+import {
+  angleCheck,
+  cutterCheck,
+  cutterLimit,
+  cutterWork,
+  halfCheck,
+  standingEstimates,
+  undercutCheck,
+  unevenCheck,
+} from './cutters';
+import { gaugeChecks, gaugeWork, judgeGauges, type GaugeJudgement } from './gauges';
+import { elongationCheck, stretchOf, type Stretch } from './stretch';
+import { undersideChecks } from './under';
+
+/** Everything computed about the chain. */
+export interface ChainAssessment {
+  readonly stretch: Stretch;
+  readonly correction: Correction | null;
+  /** Mean length of the left cutters less that of the right, mm. */
+  readonly imbalance: Estimate | null;
+  readonly filingsLeft: number | null;
+  readonly hoursLeft: number | null;
+  readonly gauges: GaugeJudgement | null;
+  /** Values to file it by. */
+  readonly start: StartValues;
+  /** The length below which no cutter may end. */
+  readonly cutterLimit: number;
+  readonly sequenceAgrees: boolean | null;
+  /** True where cutters were measured again after the rework. */
+  readonly measuredAgain: boolean;
+  readonly checks: readonly Check[];
+  /** Work that no check calls for by itself. */
+  readonly planned: readonly Operation[];
+  /** What must be known before it can be judged, beside what every chain needs. */
+  readonly waitsFor: readonly Askable[];
+}
+
+function checksOf(context: ChainContext, stretch: Stretch, gauges: GaugeJudgement | null): readonly Check[] {
+  const { chain, limits } = context;
+  return [
+    ...seenChecks('chain', 'chain.checks', chain.checks ?? {}),
+    cutterCheck(context),
+    ...halfCheck(context),
+    elongationCheck(chain, stretch, limits),
+    ...unevenCheck(context),
+    ...angleCheck(context),
+    ...undercutCheck(context),
+    ...gaugeChecks(context, gauges),
+    ...undersideChecks(context),
+  ];
+}
+
+/** Computes everything about a chain and makes all its checks. */
+export function assessChain(
+  sheet: BenchSheet,
+  identity: Identity,
+  limits: Limits,
+  schools: Schools = DEFAULT_SCHOOLS,
+): ChainAssessment {
+  const context = chainContext(sheet, identity, limits, schools);
+  const { chain, correction, start, standing, offAngle } = context;
+  const links = countedTwice(chain.driveLinks) ?? identity.chain.driveLinks.value;
+  const stretch = stretchOf(chain, links);
+  const gauges = judgeGauges(context);
+  const { limit } = cutterLimit(context);
+  const filings = correction
+    ? filingsLeft(correction.length.value, limit.value, limits['chain.filing-loss'].value)
+    : null;
+  return {
+    stretch,
+    correction,
+    imbalance: imbalance(standingEstimates(chain)),
+    filingsLeft: filings,
+    hoursLeft: filings === null ? null : filings * limits['chain.filing-hours'].value,
+    gauges,
+    start,
+    cutterLimit: limit.value,
+    sequenceAgrees: sequenceAgrees(links, chain.cutters, chain.sequence),
+    measuredAgain: standing.again.length > 0,
+    checks: checksOf(context, stretch, gauges),
+    planned: [...cutterWork(context), ...gaugeWork(context, gauges)],
+    waitsFor: Object.keys(offAngle).length > 0 && !chain.topPlateWidth ? ['chain.topPlateWidth'] : [],
+  };
+}

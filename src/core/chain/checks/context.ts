@@ -1,0 +1,110 @@
+import {
+  angleSetBackOf,
+  filingOf,
+  lengthAfterCorrection,
+  standingCutters,
+  startValues,
+  type Correction,
+  type Cut,
+  type Cutters,
+  type Damage,
+  type Side,
+  type SideSetBack,
+  type StandingCutters,
+  type StartValues,
+} from '..';
+import type { FamilyId } from '../../families';
+import type { Identity } from '../../identify';
+import { gaugeSettingId, type Limit, type Limits } from '../../limits';
+import { boundsOf, estimate, type Bounds, type Estimate, type LengthReading } from '../../quantity';
+import type { Schools } from '../../schools';
+import type { BenchSheet, ChainSheet } from '../../sheet';
+
+/** What every check of the chain looks at. */
+export interface ChainContext {
+  readonly chain: ChainSheet;
+  readonly limits: Limits;
+  readonly schools: Schools;
+  /** Cutters and damage as they were first measured, and as they stand. */
+  readonly before: Cutters;
+  readonly standing: StandingCutters;
+  readonly correction: Correction | null;
+  readonly start: StartValues;
+  /** Sides whose top plates stand off the wanted angle by more than the shop lets pass, degrees as found. */
+  readonly offAngle: Readonly<Partial<Record<Side, number>>>;
+  /** The setting of the depth gauges; null while the families in question differ in it. */
+  readonly setting: Limit<'mm'> | null;
+}
+
+export const boundsOfAll = (readings: readonly LengthReading[] | undefined): readonly Bounds[] =>
+  (readings ?? []).map(boundsOf);
+
+export const estimates = (readings: readonly LengthReading[] | undefined): readonly Estimate[] =>
+  (readings ?? []).flatMap((reading) => estimate(reading) ?? []);
+
+const damageOf = (chain: ChainSheet): readonly Damage[] =>
+  (chain.damage ?? []).map(({ side, cutter, setBack }) => ({ side, cutter, setBack: boundsOf(setBack) }));
+
+/** A candidate lighter than this is out of the question. */
+const LIVE = 0.05;
+
+/** Families that the chain may be of: its own, or its bar's where nothing is known of it. */
+function familiesOf({ chain, bar }: Identity): readonly FamilyId[] {
+  const { candidates } = chain.pitch.candidates.length > 0 ? chain.pitch : bar.pitch;
+  return candidates.filter(({ weight }) => weight >= LIVE).map(({ value }) => value);
+}
+
+const cutOf = ({ job }: BenchSheet): Cut => (job?.use === 'milling' ? 'ripping' : 'cross-cut');
+
+/** What is marked on the gauges or named by the maker wins over the table. */
+function settingOf(chain: ChainSheet, families: readonly FamilyId[], limits: Limits): Limit<'mm'> | null {
+  const marked = chain.gaugeSetting && estimate(chain.gaugeSetting)?.value;
+  const [first, ...others] = families.map((family) => limits[gaugeSettingId(family)]);
+  if (marked !== undefined && marked !== null)
+    return { ...limits['chain.gauge.38'], value: marked, provenance: 'published', source: 'marked on the depth gauge' };
+  return first && others.every(({ value }) => value === first.value) ? first : null;
+}
+
+function offAngleOf(chain: ChainSheet, { topPlate }: StartValues, limits: Limits): ChainContext['offAngle'] {
+  const found = { left: chain.topPlateAngleLeft, right: chain.topPlateAngleRight };
+  const isOff = (angle: number | undefined): angle is number =>
+    angle !== undefined && Math.abs(angle - topPlate) > limits['chain.angle'].value;
+  return {
+    ...(isOff(found.left) ? { left: found.left } : {}),
+    ...(isOff(found.right) ? { right: found.right } : {}),
+  };
+}
+
+/** What correcting the angles takes off the points; nothing is known of it without the plate's width. */
+function angleSetBacks(chain: ChainSheet, { topPlate }: StartValues, offAngle: ChainContext['offAngle']): SideSetBack {
+  const width = chain.topPlateWidth && estimate(chain.topPlateWidth);
+  if (!width) return {};
+  return Object.fromEntries(
+    Object.entries(offAngle).map(([side, angle]) => [side, angleSetBackOf(width, angle, topPlate)]),
+  );
+}
+
+export function chainContext(sheet: BenchSheet, identity: Identity, limits: Limits, schools: Schools): ChainContext {
+  const chain = sheet.chain ?? {};
+  const before = { left: boundsOfAll(chain.cuttersLeft), right: boundsOfAll(chain.cuttersRight) };
+  const after = { left: boundsOfAll(chain.after?.cuttersLeft), right: boundsOfAll(chain.after?.cuttersRight) };
+  const standing = standingCutters(before, after, damageOf(chain));
+  const families = familiesOf(identity);
+  const start = startValues(
+    families.length === 1 ? families[0]! : null,
+    filingOf(chain.filing, chain.cutterShape),
+    cutOf(sheet),
+  );
+  const offAngle = offAngleOf(chain, start, limits);
+  return {
+    chain,
+    limits,
+    schools,
+    before,
+    standing,
+    correction: lengthAfterCorrection(standing.cutters, standing.damage, angleSetBacks(chain, start, offAngle)),
+    start,
+    offAngle,
+    setting: settingOf(chain, families, limits),
+  };
+}
