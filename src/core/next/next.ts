@@ -145,9 +145,15 @@ function identifying(sheet: BenchSheet, { chain }: Identity): Asked[] {
   if (!isThere) return [];
   return (['pitch', 'gauge', 'driveLinks'] as const).flatMap((property): Asked[] => {
     const { settledBy } = chain[property];
-    return settledBy ? [{ ...settledBy, reason: { code: 'settles', property }, question: `chain ${property}` }] : [];
+    if (!settledBy) return [];
+    const minutes = settledBy.minutes * timesToTake(sheet, settledBy.measure);
+    return [{ ...settledBy, minutes, reason: { code: 'settles', property }, question: `chain ${property}` }];
   });
 }
+
+/** Links are counted twice, even when stamped. */
+const timesToTake = ({ chain }: BenchSheet, measure: Askable): number =>
+  measure === 'chain.driveLinks' && (chain?.driveLinks?.length ?? 0) === 0 ? 2 : 1;
 
 /** Limits that wait for a number of the bar: what would settle it, or the stamp. */
 function limitWaits(checks: readonly Check[], { bar }: Identity): Asked[] {

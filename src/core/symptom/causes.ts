@@ -15,7 +15,8 @@ export const CAUSE_PARTS = {
   'nose-worn': 'nose',
   'cutters-uneven': 'chain',
   'cutters-dull': 'chain',
-  'undercut-wrong': 'chain',
+  'cutters-hooked': 'chain',
+  'cutters-blunt': 'chain',
   'depth-gauges-high': 'chain',
   'depth-gauges-low': 'chain',
   'chain-slack': 'chain',
@@ -32,4 +33,3 @@ export const CAUSE_PARTS = {
 } as const satisfies Record<string, Part>;
 
 export type Cause = keyof typeof CAUSE_PARTS;
-export const CAUSES = Object.keys(CAUSE_PARTS) as readonly Cause[];

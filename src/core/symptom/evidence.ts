@@ -125,7 +125,11 @@ export const EVIDENCE = {
   'nose-hard': finds('nose.hard-wear', 'bar.checks.hardNose', 'nose-worn', { fail: 10, watch: 3, ok: 5 }),
   uneven: finds('chain.uneven', ['chain.cuttersLeft', 'chain.cuttersRight'], 'cutters-uneven', { fail: 7, ok: 6 }),
   edge: finds('chain.edge', 'chain.checks.edge', 'cutters-dull', { fail: 9, ok: 9 }),
-  undercut: finds('chain.undercut', 'chain.checks.undercut', 'undercut-wrong', { fail: 10, ok: 6 }),
+  undercut: word('chain.checks.undercut', {
+    hooked: { ...forThese(10, 'cutters-hooked'), ...againstThese(6, 'cutters-blunt') },
+    blunt: { ...forThese(10, 'cutters-blunt'), ...againstThese(6, 'cutters-hooked') },
+    right: againstThese(6, 'cutters-hooked', 'cutters-blunt'),
+  }),
   'gauges-high': finds('chain.gauges-high', 'chain.depthGaugesLeft', 'depth-gauges-high', { fail: 10, ok: 9 }),
   'gauges-low': finds('chain.gauges-low', 'chain.depthGaugesLeft', 'depth-gauges-low', { fail: 10, ok: 9 }),
   tension: word('strip.tension', {
@@ -183,7 +187,7 @@ export const EVIDENCE = {
   bearing: finds('sprocket.bearing', 'driveSprocket.bearing', 'bearing-worn', { fail: 12, watch: 2, ok: 6 }),
   'sprocket-turns': finds('sprocket.turns', 'driveSprocket.turns', 'bearing-worn', { fail: 5, watch: 3, ok: 2 }),
   sharpening: word('job.sharpening', {
-    hand: forThese(1.5, 'cutters-uneven', 'undercut-wrong'),
+    hand: forThese(1.5, 'cutters-uneven', 'cutters-hooked', 'cutters-blunt'),
     grinder: againstThese(1.5, 'cutters-uneven'),
     never: forThese(2, 'cutters-dull'),
   }),

@@ -78,12 +78,12 @@ export const WEIGHTS = {
   'fine-dust': either({
     'cutters-dull': 50,
     'depth-gauges-high': 38,
-    'undercut-wrong': 12,
+    'cutters-blunt': 12,
   }),
   'needs-force': either({
     'cutters-dull': 42,
     'depth-gauges-high': 25,
-    'undercut-wrong': 9,
+    'cutters-blunt': 9,
     'groove-worn': 6,
     'link-on-floor': 6,
     'sprocket-worn': 6,
@@ -104,7 +104,7 @@ export const WEIGHTS = {
     'depth-gauges-low': 24,
     'sprocket-worn': 15,
     'bearing-worn': 14,
-    'undercut-wrong': 12,
+    'cutters-hooked': 12,
     'cutters-uneven': 12,
     'chain-slack': 8,
     'tight-joints': 8,

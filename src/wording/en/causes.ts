@@ -51,12 +51,12 @@ export const causeBecause: { readonly [S in Symptom]: Readonly<Record<CauseOf<S>
   'fine-dust': {
     'cutters-dull': 'A dull edge scrapes. The usual find.',
     'depth-gauges-high': 'Gauges that stand high let the cutters take dust only, however sharp they are.',
-    'undercut-wrong': 'A blunt side plate scrapes.',
+    'cutters-blunt': 'A blunt side plate scrapes.',
   },
   'needs-force': {
     'cutters-dull': 'A sharp chain pulls itself in; a dull one must be pushed.',
     'depth-gauges-high': 'Gauges that stand high hold the cutters off the wood.',
-    'undercut-wrong': 'A blunt side plate does not bite.',
+    'cutters-blunt': 'A blunt side plate does not bite.',
     'groove-worn': 'A rocking chain cuts badly.',
     'link-on-floor': 'A link on the floor eats the power.',
     'sprocket-worn': 'A worn sprocket pulls unevenly and cuts slowly.',
@@ -77,7 +77,7 @@ export const causeBecause: { readonly [S in Symptom]: Readonly<Record<CauseOf<S>
     'depth-gauges-low': 'Gauges that stand low let the cutters grab.',
     'sprocket-worn': 'Worn teeth pull by jerks.',
     'bearing-worn': 'A worn bearing lets the sprocket wobble.',
-    'undercut-wrong': 'Hooked cutters grab.',
+    'cutters-hooked': 'Hooked cutters grab.',
     'cutters-uneven': 'Uneven cutters cut by turns.',
     'chain-slack': 'A slack chain whips.',
     'tight-joints': 'Each tight joint knocks as it goes round.',
