@@ -140,7 +140,8 @@ export interface WorkCardView {
   readonly customer: string;
   readonly saw: string | null;
   readonly date: string;
-  readonly verdict: string;
+  /** Of the bar; null where none was brought. */
+  readonly verdict: string | null;
   readonly operations: readonly string[];
   readonly levelling: { readonly school: string; readonly steps: readonly string[] };
   readonly edges: readonly {
@@ -149,6 +150,19 @@ export interface WorkCardView {
     readonly rows: readonly { readonly at: number; readonly near: number | null; readonly far: number | null }[];
   }[];
   readonly left: readonly string[];
+  readonly cautions: readonly string[];
+  /** The chain and the drive sprocket, where they call for work or are replaced. */
+  readonly others: readonly WorkOnPart[];
+}
+
+/** Work on a part beside the bar, as it is printed. */
+export interface WorkOnPart {
+  readonly title: string;
+  readonly verdict: string;
+  /** What to take off, and values to work by: what, and how much. */
+  readonly rows: readonly { readonly name: string; readonly value: string }[];
+  readonly notes: readonly string[];
+  readonly operations: readonly string[];
   readonly cautions: readonly string[];
 }
 

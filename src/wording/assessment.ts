@@ -25,7 +25,7 @@ import {
   wearPatternSentence,
   writtenPlace,
 } from './en';
-import { causeBecause, foundSentence } from './en/causes';
+import { causeBecause, foundSentence } from './causes';
 
 type IdentityOf<T> = {
   status: 'settled' | 'open' | 'conflict';

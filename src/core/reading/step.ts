@@ -7,6 +7,7 @@ export const STEPS = [
   'bar',
   'chain',
   'sprocket',
+  'why',
   'decide',
   'rework',
   'order',

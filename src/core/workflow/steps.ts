@@ -2,6 +2,7 @@ import { STEPS, type Step } from '../reading';
 import { beginOf, readingAt, READINGS, valuesAt, type Askable, type BenchSheet } from '../sheet';
 import type { Appraisal } from '../assess';
 import { missingReadings } from '../judge';
+import { FOUND_SHARE } from '../symptom';
 
 /** How a step stands. Nothing is locked: this only says what is missing. */
 export interface StepState {
@@ -53,10 +54,23 @@ function judging(sheet: BenchSheet, part: 'bar' | 'chain' | 'driveSprocket', { v
   return verdicts[part].action === 'undecided' ? open(...missingReadings(sheet, part)) : done;
 }
 
-/** Rework is open while the bar calls for work, done when work was done and nothing is left, else not needed. */
-function reworking({ bar }: BenchSheet, { verdicts, bar: assessed }: Appraisal): Standing {
-  if (verdicts.bar.operations.length > 0) return open();
-  return assessed.measuredAgain || (bar?.reworkDone?.length ?? 0) > 0 ? done : notNeeded;
+/** Parts that are worked on; the nose with its bar. */
+const WORKED_ON = ['bar', 'chain', 'driveSprocket'] as const;
+
+/** Rework is open while a part calls for work, done when work was done and nothing is left, else not needed. */
+function reworking(sheet: BenchSheet, { verdicts, bar, chain }: Appraisal): Standing {
+  if (WORKED_ON.some((part) => verdicts[part].operations.length > 0)) return open();
+  const ticked = WORKED_ON.some((part) => (sheet[part]?.reworkDone?.length ?? 0) > 0);
+  return bar.measuredAgain || chain.measuredAgain || ticked ? done : notNeeded;
+}
+
+/** A complaint is understood when each of its symptoms has a cause that is as good as found; without one nothing is asked. */
+function explaining({ diagnoses }: Appraisal): Standing {
+  if (diagnoses.length === 0) return notNeeded;
+  const left = diagnoses.flatMap(({ next, causes }) =>
+    (causes[0]?.share ?? 0) < FOUND_SHARE && next ? [next.measure] : [],
+  );
+  return left.length === 0 ? done : open(...new Set(left));
 }
 
 /** How each step of a job stands: by its own rule, else by its acts. */
@@ -67,6 +81,7 @@ export function stepStates(sheet: BenchSheet, appraisal: Appraisal, signedOff: b
     bar: judging(sheet, 'bar', appraisal),
     chain: judging(sheet, 'chain', appraisal),
     sprocket: judging(sheet, 'driveSprocket', appraisal),
+    why: explaining(appraisal),
     decide: signedOff ? done : open(),
     rework: reworking(sheet, appraisal),
     order: 'order' in appraisal.order ? done : open(),

@@ -53,6 +53,7 @@ export const DEMO_JOBS = [
   { tag: 'L-0424', customerId: 'c-towpath', sawId: 's-brask-90', due: 1, by: 'p-wil', signedOff: false },
   { tag: 'L-0425', customerId: 'c-towpath', sawId: 's-ondral-52', due: 1, by: 'p-tam', signedOff: false },
   { tag: 'L-0426', customerId: 'c-theatre', sawId: 's-brask-60', due: 2, by: 'p-ines', signedOff: false },
+  { tag: 'L-0427', customerId: 'c-orchard', sawId: 's-ondral-45', due: 1, by: 'p-tam', signedOff: false },
 ] as const;
 
 /** Entries that were typed wrong and stand in their fields with their reason. */

@@ -32,6 +32,9 @@ function edge(...rows: readonly Row[]): Edge {
   };
 }
 
+/** Lengths of cutters in their order, mm. */
+const cutters = (...lengths: readonly number[]) => lengths.map(mm);
+
 const head = { format: 'serrata-bench-sheet', version: 1 } as const;
 
 /** The bench sheets of the demo scenario by job tag. Everything in them is invented. */
@@ -241,6 +244,7 @@ export const DEMO_SHEETS: Readonly<Record<string, WrittenBenchSheet>> = {
       symptoms: ['chain-comes-off'],
       use: 'milling',
       operatorTrained: true,
+      brought: ['whole-saw'],
       complaint: 'Throws the chain when the bar gets warm.',
     },
   },
@@ -501,6 +505,71 @@ export const DEMO_SHEETS: Readonly<Record<string, WrittenBenchSheet>> = {
       kickbackClass: 'low-kickback',
     },
     driveSprocket: { type: 'spur', teeth: 7, pitch: '325', wear: '0.75 mm', chainsRun: 4, turns: 'rough' },
+  },
+  // A chain with every cutter measured: one met a stone, gauges left high, and it came off once.
+  'L-0427': {
+    ...head,
+    job: {
+      symptoms: ['fine-dust', 'chain-comes-off'],
+      use: 'limbing',
+      operatorTrained: false,
+      brought: ['whole-saw'],
+      sharpening: 'hand',
+      turnOver: 'sometimes',
+      complaint: 'Met a stone under the trees, makes dust since, and threw the chain once.',
+    },
+    bar: { stamp: '15 in .325 .050 64E', nose: 'sprocket', nosePort: true, noseReplaceable: true, mount: 'M2' },
+    chain: {
+      stamp: 'H4',
+      driveLinkThickness: '1.26 mm',
+      driveLinks: [64, 64],
+      cutters: 32,
+      sequence: 'full-complement',
+      kickbackClass: 'low-kickback',
+      bumperLinks: true,
+      cutterShape: 'semi-chisel',
+      filing: 'round',
+      tang: '4.9 mm',
+      cuttersLeft: cutters(7.9, 7.85, 7.8, 7.95, 7.9, 7.8, 7.85, 7.9, 8.0, 7.85, 7.9, 7.8, 7.9, 7.95, 7.85, 7.9),
+      cuttersRight: cutters(7.5, 7.45, 7.4, 7.5, 7.55, 7.4, 7.45, 7.5, 7.45, 7.5, 7.4, 7.45, 7.5, 7.4, 7.5, 7.45),
+      damage: [
+        { side: 'left', cutter: 5, kind: 'chip', setBack: '0.6 mm' },
+        { side: 'left', cutter: 6, kind: 'flat', setBack: '1.4 mm' },
+        { side: 'right', cutter: 6, kind: 'burnt', setBack: '0.9 mm' },
+      ],
+      witnessLimit: '4.0 mm',
+      depthGaugesLeft: ['0.45 mm', '0.40 mm', '0.45 mm'],
+      depthGaugesRight: ['0.50 mm', '0.45 mm', '0.50 mm'],
+      topPlateAngleLeft: 33,
+      topPlateAngleRight: 28,
+      topPlateWidth: '5.6 mm',
+      pushPull: { joints: 64, closed: '527.5 mm', pulled: '533.0 mm' },
+      newPushPull: { joints: 64, closed: '527.0 mm', pulled: '528.5 mm' },
+      checks: {
+        crack: 'no',
+        edge: 'dull',
+        undercut: 'right',
+        strapBurrs: 'light',
+        derailed: 'yes',
+        burredTangs: 3,
+        tangBurr: '0.20 mm',
+        oilDimples: 'clear',
+        tightJoints: 0,
+      },
+    },
+    strip: { tension: 'slack' },
+    saw: { checks: { chainCatcher: 'damaged' } },
+    driveSprocket: {
+      type: 'rim',
+      teeth: 7,
+      pitch: '325',
+      grade: 'light',
+      chainsRun: 2,
+      rotationSet: 2,
+      turns: 'free',
+      bearing: 'dry',
+      clip: 'ok',
+    },
   },
   // Half measured when the tablet went to sleep.
   'L-0426': {

@@ -12,6 +12,7 @@ import { UNNAMED, type Preferences } from '../frame/preferences';
 import { jointsOf, platesOf, setJointsOf } from './plates';
 import { destinationOf } from './places';
 import { StepList } from './StepList';
+import { STEP_KEYS } from './step-keys';
 import { fetchStepsAhead, STEP_VIEWS } from './steps';
 import { JobProvider, useJob } from './store/JobContext';
 import { Tag } from './Tag';
@@ -123,18 +124,17 @@ function Job({ asked, onOpened }: { asked: string; onOpened: () => void }) {
     window.addEventListener('hashchange', follow);
     return () => window.removeEventListener('hashchange', follow);
   }, [show]);
-  const next = appraisal.next[0]?.measure;
+  const next = appraisal.plan.steps[0]?.measure;
   useKeys(
     useMemo(
       () => [
         {
-          shown: ['1', '…', '9', '0'],
-          does: 'go to a step',
-          // The tenth step has the key that stands where ten would.
+          shown: ['1', '…', '9', '0', 'y', 'f'],
+          does: 'go to a step, by the key that stands beside it',
           answer: (key) => {
-            const numbered = STEPS[key === '0' ? 9 : Number(key) - 1];
-            if (numbered) open(numbered);
-            return numbered !== undefined;
+            const meant = STEPS.find((each) => STEP_KEYS[each] === key);
+            if (meant) open(meant);
+            return meant !== undefined;
           },
         },
         { shown: ['m'], does: 'go to the next best measurement', on: 'm', act: () => next && measure(next) },
@@ -162,12 +162,12 @@ function Job({ asked, onOpened }: { asked: string; onOpened: () => void }) {
         >
           <TargetContext value={target}>
             <WhereTroubleEnds view={step}>
-              <StepView onOpen={open} />
+              <StepView onOpen={open} onMeasure={measure} />
               <Opened onOpened={onOpened} />
             </WhereTroubleEnds>
           </TargetContext>
         </div>
-        <Tag step={step} onMeasure={measure} onShow={show} />
+        <Tag step={step} onMeasure={measure} onOpen={open} onShow={show} />
       </div>
     </div>
   );

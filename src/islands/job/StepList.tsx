@@ -2,6 +2,7 @@ import { Check, Circle, Minus } from 'lucide-react';
 import { STEPS, type Step } from '../../core/reading';
 import type { StepState } from '../../core/workflow';
 import { list, readingName, stepName } from '../../wording';
+import { STEP_KEYS } from './step-keys';
 import { useJob } from './store/JobContext';
 
 const MARK = { done: Check, open: Circle, 'not-needed': Minus } as const;
@@ -11,9 +12,6 @@ function missingText({ state, missing }: StepState): string {
   if (state !== 'open' || missing.length === 0) return WORD[state];
   return `open: ${list(missing.map(readingName))}`;
 }
-
-/** Digits lead to the first ten steps; 0 stands where ten would. */
-const DIGITS = 10;
 
 interface StepListProps {
   readonly current: Step;
@@ -31,14 +29,8 @@ export function StepList({ current, onOpen }: StepListProps) {
       <WhoseJob />
       <StepMenu current={current} onOpen={onOpen} />
       <ol className="max-md:hidden">
-        {steps.map((state, i) => (
-          <StepButton
-            key={state.step}
-            state={state}
-            digit={i < DIGITS ? (i + 1) % DIGITS : null}
-            isCurrent={current === state.step}
-            onOpen={onOpen}
-          />
+        {steps.map((state) => (
+          <StepButton key={state.step} state={state} isCurrent={current === state.step} onOpen={onOpen} />
         ))}
       </ol>
     </nav>
@@ -78,13 +70,11 @@ function StepMenu({ current, onOpen }: StepListProps) {
 
 interface StepButtonProps {
   readonly state: StepState;
-  /** The key that leads there; null for steps beyond the keys there are. */
-  readonly digit: number | null;
   readonly isCurrent: boolean;
   readonly onOpen: (step: Step) => void;
 }
 
-function StepButton({ state, digit, isCurrent, onOpen }: StepButtonProps) {
+function StepButton({ state, isCurrent, onOpen }: StepButtonProps) {
   const Mark = MARK[state.state];
   return (
     <li>
@@ -106,7 +96,7 @@ function StepButton({ state, digit, isCurrent, onOpen }: StepButtonProps) {
           <span className="sr-only">, {WORD[state.state]}</span>
         </span>
         <span aria-hidden="true" className="figures text-xs text-ink-soft max-lg:hidden">
-          {digit}
+          {STEP_KEYS[state.step]}
         </span>
       </button>
     </li>

@@ -1,18 +1,23 @@
 import { ArrowRight, CloudOff, CloudUpload, HardDriveDownload, Unlink } from 'lucide-react';
-import { type Step, PARTS, type Part } from '../../core/reading';
-import { type Verdict, brought } from '../../core/judge';
+import type { Appraisal } from '../../core/assess';
+import { PARTS, type Part, type Step } from '../../core/reading';
+import { CAUSE_PARTS } from '../../core/symptom';
+import { judgedParts, type Verdict } from '../../core/judge';
 import { STATE_RULES } from '../../core/fit';
 import type { Askable } from '../../core/sheet';
 import { VerdictChip, VerdictMark, verdictGround, verdictTone } from '../../ui/parts/VerdictMark';
 import {
   actionWord,
+  ailmentName,
   fitReason,
   list,
   nextSentence,
-  operationWord,
+  operationWordIn,
   partName,
+  planSummary,
   limitSource,
   sentence,
+  symptomName,
   valueWithDoubt,
   verdictReason,
 } from '../../wording';
@@ -23,25 +28,32 @@ import { useJob, useJobStore } from './store/JobContext';
 const PART_OF_STEP: Partial<Record<Step, Part>> = {
   identify: 'chain',
   bar: 'bar',
-  rework: 'bar',
   chain: 'chain',
   sprocket: 'driveSprocket',
   order: 'chain',
 };
 
+/** The part that leads: of the step, of the work that is called for, or the one that the likeliest cause lies in. */
+function partOf(step: Step, { verdicts, diagnoses }: Appraisal): Part | undefined {
+  if (step === 'rework') return PARTS.find((part) => verdicts[part].operations.length > 0);
+  const cause = step === 'why' ? diagnoses[0]?.causes[0]?.cause : undefined;
+  return cause ? CAUSE_PARTS[cause] : PART_OF_STEP[step];
+}
+
 interface TagProps {
   readonly step: Step;
   /** Goes to what the assessment asks for. */
   readonly onMeasure: (asked: Askable) => void;
+  readonly onOpen: (step: Step) => void;
   /** Goes to a field by its place. */
   readonly onShow: (path: string) => void;
 }
 
 /** The tag at the right: verdict, deciding reason, doubt, and the next best measurement. It changes with every reading. */
-export function Tag({ step, onMeasure, onShow }: TagProps) {
+export function Tag({ step, onMeasure, onOpen, onShow }: TagProps) {
   const { appraisal, entered } = useJob();
-  const there = PARTS.filter((part) => brought(entered.sheet, part));
-  const wanted = PART_OF_STEP[step];
+  const there = judgedParts(entered.sheet);
+  const wanted = partOf(step, appraisal);
   const first = wanted && there.includes(wanted) ? wanted : there[0];
   return (
     <aside
@@ -58,6 +70,7 @@ export function Tag({ step, onMeasure, onShow }: TagProps) {
               <OtherVerdict key={part} verdict={appraisal.verdicts[part]} />
             ))}
         </ul>
+        <Ails onOpen={onOpen} />
         <NextMeasurement onMeasure={onMeasure} />
       </div>
       <Saving onShow={onShow} />
@@ -99,8 +112,9 @@ function NothingYet() {
 /** The verdict the step is about, with all that decided it. */
 function LeadVerdict({ verdict }: { verdict: Verdict }) {
   const { unit } = useFrame();
+  const { view } = useJob();
   const { part, action, operations, reasons } = verdict;
-  const work = list(operations.map((operation) => operationWord[operation]));
+  const work = list(operations.map((operation) => operationWordIn(operation, view.schools)));
   return (
     <section
       aria-label={`${partName[part]}: ${actionWord[action]}`}
@@ -181,7 +195,8 @@ function OtherVerdict({ verdict }: { verdict: Verdict }) {
 function NextMeasurement({ onMeasure }: Pick<TagProps, 'onMeasure'>) {
   const { appraisal } = useJob();
   const { unit } = useFrame();
-  const [next] = appraisal.next;
+  const { steps, minutes } = appraisal.plan;
+  const [next] = steps;
   if (!next) return null;
   return (
     <section aria-label="Measure next" className="border-b border-line px-4 py-3">
@@ -196,6 +211,36 @@ function NextMeasurement({ onMeasure }: Pick<TagProps, 'onMeasure'>) {
       >
         Go there
         <ArrowRight size={16} aria-hidden="true" />
+      </button>
+      <p className="mt-1.5 text-sm text-ink-soft">To decide the job: {planSummary(steps.length, minutes)}.</p>
+    </section>
+  );
+}
+
+/** The complaint with its likeliest cause, and the way to all of them. */
+function Ails({ onOpen }: Pick<TagProps, 'onOpen'>) {
+  const { appraisal } = useJob();
+  if (appraisal.diagnoses.length === 0) return null;
+  return (
+    <section aria-label="What ails it" className="border-b border-line px-4 py-2">
+      <ul className="grid gap-1">
+        {appraisal.diagnoses.map(({ symptom, causes }) => {
+          const [first] = causes;
+          return first ? (
+            <li key={symptom} className="text-sm">
+              <span className="text-ink-soft">{sentence(symptomName(symptom))}: </span>
+              <span className="figures font-bold">{Math.round(100 * first.share)} %</span>{' '}
+              <span className="font-semibold">{ailmentName[first.cause].replace(/^The /, 'the ')}</span>
+            </li>
+          ) : null;
+        })}
+      </ul>
+      <button
+        type="button"
+        className="mt-0.5 min-h-6 text-sm font-semibold text-pine underline"
+        onClick={() => onOpen('why')}
+      >
+        Why, and what else
       </button>
     </section>
   );

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { SCHOOL_IDS, SCHOOLS, type SchoolId, type Schools } from '../../core/schools';
 import { Choice } from '../../ui/parts/Choice';
 import { Notice } from '../../ui/parts/Notice';
-import { schoolAnswer, schoolName } from '../../wording';
+import { schoolAnswer, schoolName, schoolSays } from '../../wording';
 import { api, failure } from '../frame/api';
 import { useFrame } from '../frame/frame-context';
 import { UNNAMED } from '../frame/preferences';
@@ -37,6 +37,7 @@ export function SchoolChoices({ schools }: { schools: Schools }) {
             options={SCHOOLS[id].map((value) => ({ value, label: answers[value] ?? value }))}
             value={schools[id]}
             onChoose={(answer) => answer !== '' && void choose(id, answer)}
+            hint={`${schoolSays[id].says} ${schoolSays[id].changes}`}
           />
         );
       })}

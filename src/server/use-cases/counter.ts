@@ -10,7 +10,6 @@ import {
   findSawByLabel,
   findSaws,
   knownSaw,
-  listCodes,
   listJobs,
   rememberSaw,
   sawMemoryOf,
@@ -41,7 +40,7 @@ import {
 } from '../../wording';
 import type { Context } from '../context';
 import { notFound, Refusal } from '../refusal';
-import { shopView } from './shop';
+import { rulesInForce, shopView } from './shop';
 import { answersTo, orderFrom, stockAnswers } from './stock';
 
 const NAMES = { pitch: 'Pitch', gauge: 'Gauge', driveLinks: 'Drive links' } as const;
@@ -80,10 +79,9 @@ function orderOf({ numbers, need, identity }: CounterAnswer): CounterReply['orde
 
 /** Answers half a knowledge: what is settled, what to ask next, and what is on the shelf. */
 export async function counterReply(context: Context, { entries, kind, inHand }: CounterAsk): Promise<CounterReply> {
-  // Codes are all of the rules that a counter needs: no part is judged here.
-  const codes = await listCodes(context.store.db);
+  const { codes, schools } = await rulesInForce(context);
   const { sheet, refused } = sheetFromEntries(entries);
-  const answer = answerCounter(sheet, kind, inHand, codes);
+  const answer = answerCounter(sheet, kind, inHand, codes, schools);
   const { question, cautions, numbers } = answer;
   return {
     numbers: PROPERTIES.map((property) => ({

@@ -13,6 +13,7 @@ import {
   fitSentence,
   orderCaution,
   orderWithheld,
+  sprocketOrder,
   replacedPart,
   stockMiss,
 } from '../../wording';
@@ -124,7 +125,12 @@ export async function slipView(context: Context, jobId: string): Promise<SlipVie
       kickbackClass: ready.kickbackClass ?? 'to be asked',
     },
     withheld: 'withheld' in order ? order.withheld.map(orderWithheld) : [],
-    cautions: ready ? orderCautions(identity).map(orderCaution) : [],
+    cautions: ready
+      ? [
+          ...(ready.driveSprocket ? [sprocketOrder(ready.driveSprocket)] : []),
+          ...orderCautions(identity).map(orderCaution),
+        ]
+      : [],
     fit: rulesOfSet(fit).map((judgement) => ({ holds: judgement.holds, text: fitSentence(judgement) })),
     replaces: PARTS.filter((part) => verdicts[part].action === 'replace').map(replacedPart),
     stock: ready ? await stockAnswers(context, ready) : [],

@@ -1,13 +1,20 @@
-import { assess } from '../../core/assess';
+import { assess, type Appraisal } from '../../core/assess';
+import { formatLength, mm } from '../../core/quantity';
 import { barWork } from '../../core/bar/checks';
 import { EDGES } from '../../core/bar';
-import type { WorkCardView } from '../../contract';
+import type { WorkCardView, WorkOnPart } from '../../contract';
 import {
   shopDay,
   effortSentence,
   exceptionSentence,
   LEVELLING_STEPS,
   operationWord,
+  operationWordIn,
+  CHAIN_CAUTIONS,
+  choicesAt,
+  gaugeSentence,
+  REPLACE_CAUTIONS,
+  startValueRows,
   REWORK_CAUTIONS,
   schoolAnswer,
   sentence,
@@ -24,7 +31,8 @@ export async function workCardView(context: Context, jobId: string): Promise<Wor
     jobSheet(context, jobId),
     rulesInForce(context),
   ]);
-  const { bar, verdicts } = assess(sheet, limits, codes, schools);
+  const appraisal = assess(sheet, limits, codes, schools);
+  const { bar, verdicts } = appraisal;
   const advised = EDGES.flatMap((edge) => {
     const { stations, dressing } = bar.edges[edge];
     return dressing?.advised ? [{ edge, stations, dressing }] : [];
@@ -35,8 +43,10 @@ export async function workCardView(context: Context, jobId: string): Promise<Wor
     customer: view.customer.name,
     saw: view.saw && [view.saw.label, view.saw.tag].filter(Boolean).join(', '),
     date: shopDay(context.now().toISOString(), view.shop),
-    verdict: verdictHeadline(verdicts.bar),
-    operations: barWork(sheet, bar, verdicts.bar, schools).map((operation) => sentence(operationWord[operation])),
+    verdict: sheet.bar ? verdictHeadline(verdicts.bar) : null,
+    operations: barWork(sheet, bar, verdicts.bar, schools).map((operation) =>
+      sentence(operationWordIn(operation, schools)),
+    ),
     levelling: { school: schoolAnswer.levelling[schools.levelling], steps: LEVELLING_STEPS[schools.levelling] },
     edges: advised.map(({ edge, stations, dressing }) => ({
       edge,
@@ -54,5 +64,46 @@ export async function workCardView(context: Context, jobId: string): Promise<Wor
         .map(({ at }) => `The dip at ${Math.round(at)} mm is left as it is.`),
     ]),
     cautions: REWORK_CAUTIONS,
+    others: [...chainWork(appraisal), ...sprocketWork(appraisal)],
   };
+}
+
+const show = (length: number): string => formatLength(mm(length), 'mm');
+
+/** The chain's work: what comes off, what to file by, in which order. Nothing where it calls for none. */
+function chainWork({ chain, verdicts }: Appraisal): readonly WorkOnPart[] {
+  const { operations } = verdicts.chain;
+  if (operations.length === 0) return [];
+  const { correction, gauges, start } = chain;
+  const said = gauges && gaugeSentence(gauges, show);
+  return [
+    {
+      title: 'Chain',
+      verdict: verdictHeadline(verdicts.chain),
+      rows: [
+        ...(correction ? [{ name: 'All cutters to', value: show(correction.length.value) }] : []),
+        ...startValueRows(start, gauges?.setting ?? null, show),
+      ],
+      notes: said ? [said] : [],
+      operations: operations.map((operation) => sentence(operationWord[operation])),
+      cautions: CHAIN_CAUTIONS,
+    },
+  ];
+}
+
+/** The drive sprocket's work, or the acts of putting another one on. */
+function sprocketWork({ verdicts }: Appraisal): readonly WorkOnPart[] {
+  const { action, operations } = verdicts.driveSprocket;
+  const acts = action === 'replace' ? choicesAt('driveSprocket.replaceDone').map(({ label }) => label) : [];
+  if (acts.length === 0 && operations.length === 0) return [];
+  return [
+    {
+      title: 'Drive sprocket',
+      verdict: verdictHeadline(verdicts.driveSprocket),
+      rows: [],
+      notes: [],
+      operations: [...operations.map((operation) => sentence(operationWord[operation])), ...acts],
+      cautions: REPLACE_CAUTIONS,
+    },
+  ];
 }

@@ -229,6 +229,13 @@ function core(check: Check, unit: UnitSystem): string {
     return `Too close to call: ${checkName[check.id].toLowerCase()} is ${valueWithDoubt(check, unit)} against ${limit}. Measure it again.`;
   if (check.id === 'bar.depth' && check.bound === null && check.limit !== null)
     return `Least depth anywhere ${valueWithDoubt(check, unit)}, ${sure(check, unit)}.`;
+  return within(check, value, limit);
+}
+
+/** Sentences for a value within its limit. */
+function within(check: Check, value: string, limit: string): string {
+  if (check.id === 'chain.half') return `Filing its damage out takes ${value} of a cutter, under ${limit}.`;
+  if (check.id === 'chain.cutter') return `Filed back to the worst cutter, ${value} are left; the least is ${limit}.`;
   return `${checkName[check.id]} is ${value}, limit ${limit}.`;
 }
 

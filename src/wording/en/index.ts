@@ -15,6 +15,8 @@ export * from './stock-list';
 export * from './stock-movement';
 export * from './counter';
 export * from './bar';
+export * from './chain';
+export * from './sprocket';
 export * from './ailments';
 export { CHAIN_WORDS } from './readings/chain';
 export { TAKE_IN_WORDS } from './readings/take-in';

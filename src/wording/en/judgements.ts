@@ -8,7 +8,7 @@ import { FAMILY_IDS, type FamilyId } from '../../core/families';
 import type { Turned, TurnOver, WearPattern } from '../../core/bar';
 import type { FitJudgement, Guard } from '../../core/fit';
 import type { NeedProperty, StockMiss } from '../../core/stock';
-import type { OrderCaution, OrderWithheld } from '../../core/order';
+import type { OrderCaution, OrderWithheld, SprocketOrder } from '../../core/order';
 import { formatLength, formatPosition, mm, type UnitSystem } from '../../core/quantity';
 import { ailmentName } from './ailments';
 import { checkSentence, figure, valueWithDoubt } from './check';
@@ -206,6 +206,12 @@ export function orderWithheld(reason: OrderWithheld): string {
   }
 }
 
+/** The drive sprocket that goes on with an ordered chain. */
+export function sprocketOrder({ pitch, teeth, type }: SprocketOrder): string {
+  const kind = type === null ? 'kind to be asked' : type === 'rim' ? 'rim' : 'spur';
+  return `With it: a drive sprocket, ${familyLabel(pitch)}, ${teeth === null ? 'teeth to be counted' : `${teeth} teeth`}, ${kind}.`;
+}
+
 /** A number of an order that stands on one mark alone. */
 export function orderCaution({ number, onMark }: OrderCaution): string {
   return numberOnMarkSentence(number, onMark);
@@ -265,6 +271,12 @@ export function idleSentence({ reason }: IdleReading): string {
       return never(reason);
   }
 }
+
+/** How long a measuring plan is. */
+export const planSummary = (readings: number, minutes: number): string =>
+  readings === 0
+    ? 'nothing left to measure'
+    : `${readings} ${readings === 1 ? 'reading' : 'readings'}, about ${Math.ceil(minutes)} min in all`;
 
 /** Why a measurement is worth making next. */
 export function nextSentence({ measure, reason }: NextMeasurement, unit: UnitSystem = 'mm'): string {

@@ -170,6 +170,7 @@ export const stepName: Record<Step, string> = {
   bar: 'Bar',
   chain: 'Chain',
   sprocket: 'Sprocket',
+  why: 'What ails it',
   decide: 'Decide',
   rework: 'Rework',
   order: 'Order slip',

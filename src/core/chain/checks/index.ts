@@ -1,5 +1,4 @@
 /** What the readings of a chain mean. */
 export * from './chain';
-export { FEW_BURRED_TANGS } from './under';
 export type { GaugeJudgement } from './gauges';
 export type { Stretch } from './stretch';

@@ -3,7 +3,14 @@ import { cuttingEdge, USUAL_BODY_HEIGHT } from '../../../core/bar/checks';
 import { driftCurve } from '../../../core/bar';
 import { type Degrees, estimate } from '../../../core/quantity';
 import { LogSection } from '../../../ui/drawings/LogSection';
-import { causeName, causeSentence, CROOKED_SCHOOLS, wearPatternSentence, wearPlaceSentence } from '../../../wording';
+import {
+  causeName,
+  causeSentence,
+  CROOKED_HERE,
+  CROOKED_SCHOOLS,
+  wearPatternSentence,
+  wearPlaceSentence,
+} from '../../../wording';
 import { useFrame } from '../../frame/frame-context';
 import { Group } from '../parts/StepHead';
 import { useJob } from '../store/JobContext';
@@ -19,7 +26,7 @@ const DEPTHS = [100, 200, 300, 400] as const;
 
 /** Why it cuts crooked: lean, play and cutters side by side, and the curve that the lean predicts over a log. */
 export function WhyCrooked() {
-  const { appraisal, entered } = useJob();
+  const { appraisal, entered, view } = useJob();
   const { unit, show } = useFrame();
   const [depth, setDepth] = useState<number>(300);
   const { bar } = appraisal;
@@ -57,7 +64,7 @@ export function WhyCrooked() {
           )}
         </Group>
         <Group title="Practitioners disagree">
-          {CROOKED_SCHOOLS.map((text) => (
+          {[...CROOKED_SCHOOLS, CROOKED_HERE[view.schools.curvedCuts]].map((text) => (
             <p key={text} className="text-sm">
               {text}
             </p>

@@ -17,7 +17,8 @@ interface EntryFieldProps {
   readonly wide?: boolean;
   /** True where the label stands in a table's heading already: it is only read out. */
   readonly bare?: boolean;
-  readonly onEnter?: () => void;
+  /** Enter was pressed; true where what stands there can be used. */
+  readonly onEnter?: (accepted: boolean) => void;
 }
 
 /** A labelled field of the sheet. Enter or leaving enters what was typed; a wrong entry stays with its reason. */
@@ -39,7 +40,7 @@ export function EntryField({
     if (event.key !== 'Enter') return;
     event.preventDefault();
     field.enter();
-    onEnter?.();
+    onEnter?.(!field.wrong);
   };
   return (
     // A place that was contradicted takes the row: both texts and the choice need room.
@@ -62,7 +63,7 @@ export function EntryField({
           onBlur={field.enter}
           onKeyDown={onKeyDown}
         />
-        {suffix && <span className="figures text-sm text-ink-soft">{suffix === 'unit' ? unit : suffix}</span>}
+        {suffix && !bare && <span className="figures text-sm text-ink-soft">{suffix === 'unit' ? unit : suffix}</span>}
       </div>
       {suffix === 'unit' && !bare && <ReadWith path={path} of={`${id}-label`} />}
       <p id={`${id}-say`} className={`text-sm ${field.refused ? 'font-semibold text-oxide' : 'text-ink-soft'}`}>

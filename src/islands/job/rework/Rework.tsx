@@ -1,124 +1,44 @@
+import { useState, type ComponentType } from 'react';
 import { Printer } from 'lucide-react';
-import { barWork } from '../../../core/bar/checks';
-import { RailProfile } from '../../../ui/drawings/RailProfile';
-import { Empty, Notice } from '../../../ui/parts/Notice';
-import {
-  effortSentence,
-  LEVELLING_STEPS,
-  operationWord,
-  REWORK_CAUTIONS,
-  schoolAnswer,
-  sentence,
-} from '../../../wording';
-import { useFrame } from '../../frame/frame-context';
-import { useStations } from '../bar/useStations';
-import { ChoiceField } from '../parts/ChoiceField';
-import { Group, StepHead } from '../parts/StepHead';
-import { Guided } from '../parts/Guided';
+import { readingAt } from '../../../core/sheet';
+import { Tabbed, TabList, TabPanel } from '../../../ui/parts/Tabs';
+import { StepHead } from '../parts/StepHead';
 import { useJob } from '../store/JobContext';
-import { BeforeAfter } from './BeforeAfter';
-import { TurnOvers } from './TurnOvers';
-import { WorkTable } from './WorkTable';
+import { useTarget } from '../target';
+import { ReworkBar } from './ReworkBar';
+import { ReworkChain } from './ReworkChain';
+import { ReworkSprocket } from './ReworkSprocket';
 
-const EDGES = ['A', 'B'] as const;
+/** The parts that are worked on; the nose with its bar. */
+const VIEWS = {
+  bar: { part: 'bar', tab: 'Bar', title: 'Rework the bar', View: ReworkBar },
+  chain: { part: 'chain', tab: 'Chain', title: 'Rework the chain', View: ReworkChain },
+  sprocket: { part: 'driveSprocket', tab: 'Drive sprocket', title: 'Work on the sprocket', View: ReworkSprocket },
+} as const satisfies Record<string, { part: string; tab: string; title: string; View: ComponentType }>;
+type ViewId = keyof typeof VIEWS;
+const VIEW_IDS = Object.keys(VIEWS) as ViewId[];
 
-/** Rework: what comes off which rail, in which order, with its cautions; then the second measurement in the same drawing. */
+/** Rework: part by part, the work in its order, and the second measurement. It opens with the first part that calls for work. */
 export function Rework() {
-  const { appraisal, view, snapshot, entered } = useJob();
-  const { show, unit, position } = useFrame();
-  const stations = useStations();
-  const { bar, verdicts } = appraisal;
-  const operations = barWork(entered.sheet, bar, verdicts.bar, view.schools);
-  const isFinished = verdicts.bar.action === 'replace' && operations.length === 0;
-  const { levelling } = view.schools;
-  const laminated = entered.sheet.bar?.construction === 'laminated';
+  const { appraisal, view: job, snapshot } = useJob();
+  const calling = VIEW_IDS.filter((id) => appraisal.verdicts[VIEWS[id].part].operations.length > 0);
+  const [view, setView] = useState<ViewId>(calling[0] ?? 'bar');
+  useTarget((path) => setView(VIEW_IDS.find((id) => id === readingAt(path)?.told.view) ?? 'bar'));
+  const { title, View } = VIEWS[view];
   return (
-    <>
-      <StepHead title="Rework the bar">
-        {operations.length > 0 && snapshot.saving === 'saved' && (
-          <a className="flex quiet items-center gap-2" href={`/jobs/${view.job.id}/work-card`}>
+    <Tabbed chosen={view} onChoose={setView}>
+      <StepHead title={title}>
+        <TabList label="Parts to work on" tabs={VIEW_IDS.map((id) => ({ id, name: VIEWS[id].tab }))} />
+        {calling.length > 0 && snapshot.saving === 'saved' && (
+          <a className="flex quiet items-center gap-2" href={`/jobs/${job.job.id}/work-card`}>
             <Printer size={17} aria-hidden="true" />
             Work card to print
           </a>
         )}
       </StepHead>
-      {operations.length === 0 ? (
-        <NoWork isFinished={isFinished} />
-      ) : (
-        <>
-          <Notice kind="caution">
-            {REWORK_CAUTIONS.map((text) => (
-              <p key={text}>{text}</p>
-            ))}
-          </Notice>
-          <BeforeAfter />
-          <div className="mx-auto max-w-[42rem]">
-            <RailProfile
-              edges={stations.points}
-              bands={stations.bands}
-              limit={bar.depthLimit}
-              tang={bar.setting.tang?.value ?? null}
-              room={view.limits['bar.floor-clearance'].value}
-              selected={stations.selected}
-              onSelect={stations.select}
-              show={(mm) => show(mm, unit === 'mm' ? 1 : 2)}
-              showPosition={position}
-            />
-          </div>
-          {EDGES.map((edge) => (
-            <WorkTable key={edge} edge={edge} rows={stations.rows[edge]} />
-          ))}
-          <div className="grid grid-cols-2 gap-x-6 max-lg:grid-cols-1">
-            <Guided
-              path="bar.reworkDone"
-              title="In this order"
-              acts={operations.map((value) => ({ value, label: sentence(operationWord[value]) }))}
-            />
-            <Group title="Levelling" aside={schoolAnswer.levelling[levelling]}>
-              <ol className="list-decimal pl-5">
-                {LEVELLING_STEPS[levelling].map((step) => (
-                  <li key={step}>{step}</li>
-                ))}
-              </ol>
-              <ul className="mt-2 text-sm text-ink-soft">
-                {EDGES.map((edge) => {
-                  const { dressing } = bar.edges[edge];
-                  return dressing?.advised ? (
-                    <li key={edge}>
-                      Edge {edge}: {effortSentence(dressing, unit)}
-                    </li>
-                  ) : null;
-                })}
-                <li>Where ink stays after a pass, the rail is low. Another way of levelling is chosen under Shop.</li>
-                {laminated && <li>Laminated: budget bars of this kind rarely repay much work.</li>}
-              </ul>
-            </Group>
-          </div>
-        </>
-      )}
-      {!isFinished && (
-        <Group title="Goes back with this edge down" aside="turning over evens the wear">
-          <ChoiceField path="bar.edgeDownNow" legend="Edge down now" />
-          <TurnOvers />
-        </Group>
-      )}
-    </>
-  );
-}
-
-/** A bar that is finished gets no work, and neither does one that calls for none: they are not the same. */
-function NoWork({ isFinished }: { isFinished: boolean }) {
-  return isFinished ? (
-    <Empty title="This bar is finished">
-      No work would save it: the tag says why.{' '}
-      <a href="/counter" className="font-semibold text-pine underline">
-        The counter
-      </a>{' '}
-      finds a bar that fits the saw.
-    </Empty>
-  ) : (
-    <Empty title="Nothing to rework">
-      The bar calls for no work as far as it is measured. Work appears here with the readings that call for it.
-    </Empty>
+      <TabPanel of={view}>
+        <View />
+      </TabPanel>
+    </Tabbed>
   );
 }

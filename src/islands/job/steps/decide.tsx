@@ -12,7 +12,7 @@ import {
   fitRuleName,
   fitReason,
   list,
-  operationWord,
+  operationWordIn,
   partName,
   placeName,
   limitSource,
@@ -49,6 +49,7 @@ export default function Decide({ onOpen }: { onOpen: (step: Step) => void }) {
 
 function PartVerdict({ verdict }: { verdict: Verdict }) {
   const { unit } = useFrame();
+  const { view } = useJob();
   const { part, action, operations, reasons, decidedBy: check } = verdict;
   return (
     <li className="grid grid-cols-[9.5rem_minmax(0,1fr)_15rem] gap-4 border-t border-line py-2.5 max-lg:grid-cols-[8rem_minmax(0,1fr)] max-md:grid-cols-1 max-md:gap-1">
@@ -59,7 +60,7 @@ function PartVerdict({ verdict }: { verdict: Verdict }) {
       <div>
         {operations.length > 0 && (
           <p className="font-semibold">
-            {list(operations.map((operation) => operationWord[operation])).replace(/^./, (first) =>
+            {list(operations.map((operation) => operationWordIn(operation, view.schools))).replace(/^./, (first) =>
               first.toUpperCase(),
             )}
             .

@@ -1,10 +1,13 @@
 import type { ComponentType } from 'react';
 import { STEPS, type Step } from '../../../core/reading';
+import type { Askable } from '../../../core/sheet';
 import { later, type Later } from '../later';
 
 /** What a step's view is given. */
 export interface StepProps {
   readonly onOpen: (step: Step) => void;
+  /** Goes to what the assessment asks for. */
+  readonly onMeasure: (asked: Askable) => void;
 }
 type StepView = ComponentType<StepProps>;
 

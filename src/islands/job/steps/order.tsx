@@ -4,9 +4,18 @@ import { GAUGES } from '../../../core/families';
 import { orderCautions, type ChainNumbers, type ChainOrder } from '../../../core/order';
 import type { StockAnswer } from '../../../contract';
 import { Notice } from '../../../ui/parts/Notice';
-import { money, familyLabel, familyShort, fitSentence, orderCaution, orderWithheld } from '../../../wording';
+import {
+  money,
+  familyLabel,
+  familyShort,
+  fitSentence,
+  orderCaution,
+  orderWithheld,
+  sprocketOrder,
+} from '../../../wording';
 import { api } from '../../frame/api';
 import { useFrame } from '../../frame/frame-context';
+import { ChoiceField } from '../parts/ChoiceField';
 import { EntryField } from '../parts/EntryField';
 import { Group, StepHead } from '../parts/StepHead';
 import { useJob } from '../store/JobContext';
@@ -40,6 +49,7 @@ export default function OrderSlip() {
           </ul>
         </Notice>
       )}
+      <Sprocket />
       {cautions.length > 0 && (
         <div className="mt-3">
           <Notice kind="caution">
@@ -59,6 +69,27 @@ export default function OrderSlip() {
         </div>
       )}
     </>
+  );
+}
+
+/** A drive sprocket past its limit: another one goes on with the chain, or no chain is ordered. */
+function Sprocket() {
+  const { appraisal } = useJob();
+  const isWorn = appraisal.fit.some(({ reason }) => reason.code === 'sprocket-worn');
+  if (!isWorn) return null;
+  const { order } = appraisal;
+  const sprocket = 'order' in order ? order.order.driveSprocket : null;
+  return (
+    <div className="mt-3">
+      <Notice kind="caution">
+        <p className="font-bold">The drive sprocket is past its limit</p>
+        <p>A new chain on it would be ruined: no chain is ordered alone.</p>
+        {sprocket && <p className="font-semibold">{sprocketOrder(sprocket)}</p>}
+        <div className="mt-2">
+          <ChoiceField path="driveSprocket.renewed" legend="A new drive sprocket goes on with the chain" />
+        </div>
+      </Notice>
+    </div>
   );
 }
 

@@ -21,6 +21,15 @@ export default function Strip() {
             hint="It goes back the other way round. A is down when the stamp reads upright."
           />
           <ChoiceField
+            path="strip.tension"
+            legend="Tension as it came"
+            hint="Before anything is loosened: a chain that comes off is first of all slack."
+          />
+          <div className="grid grid-cols-2 gap-4">
+            <ChoiceField path="saw.checks.chainCatcher" legend="Chain catcher" />
+            <ChoiceField path="saw.checks.rearGuard" legend="Rear guard" />
+          </div>
+          <ChoiceField
             path="chain.checks.resin"
             legend="Resin on the chain"
             hint="Bright chain and bar: it was sharp and oiled. Baked resin: it ran hot."

@@ -5,12 +5,15 @@ import { Conflict } from '../parts/Conflict';
 import { EntryField } from '../parts/EntryField';
 import { Group, StepHead } from '../parts/StepHead';
 import { Photos } from '../photos/Photos';
+import { MeasuringPlan } from '../plan/MeasuringPlan';
+import { WhyButton } from '../why/WhyButton';
+import type { StepProps } from './index';
 import { useJob } from '../store/JobContext';
 import { useField } from '../store/useField';
 import { TurnLog } from '../parts/TurnLog';
 
 /** Take in: whose, which saw, the complaint in the customer's words and as symptoms, what it is used for and by whom. */
-export default function TakeIn() {
+export default function TakeIn({ onOpen, onMeasure }: StepProps) {
   const { view } = useJob();
   const { customer, job } = view;
   return (
@@ -28,7 +31,12 @@ export default function TakeIn() {
         <ChoicesField path="job.brought" legend="Brought" />
         <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1.6fr)] gap-4 max-lg:grid-cols-1">
           <Complaint />
-          <ChoicesField path="job.symptoms" legend="Symptoms" />
+          <div className="grid content-start gap-2">
+            <ChoicesField path="job.symptoms" legend="Symptoms" />
+            <div>
+              <WhyButton onOpen={onOpen} />
+            </div>
+          </div>
         </div>
         <div className="grid grid-cols-2 gap-4 max-lg:grid-cols-1">
           <ChoiceField path="job.use" legend="Used for" />
@@ -54,6 +62,7 @@ export default function TakeIn() {
           </div>
         </Group>
         <Photos />
+        <MeasuringPlan onMeasure={onMeasure} />
       </div>
     </>
   );

@@ -1,0 +1,2 @@
+/** What can be said of the drive sprocket, and the work on it. */
+export * from './readings';

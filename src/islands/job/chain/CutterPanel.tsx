@@ -1,0 +1,78 @@
+import { DAMAGE_KINDS } from '../../../core/chain';
+import { Choice } from '../../../ui/parts/Choice';
+import { choicesAt, sentence } from '../../../wording';
+import { EntryField } from '../parts/EntryField';
+import type { CutterSlots, Side } from './cutter-slots';
+import type { CutterDamage } from './use-damage';
+
+interface CutterPanelProps {
+  readonly side: Side;
+  readonly cutter: number;
+  readonly slots: CutterSlots;
+  readonly damage: CutterDamage;
+  /** Damage was marked: how far back it reaches comes next. */
+  readonly onMarked: () => void;
+  readonly onNext: () => void;
+  readonly onOther: () => void;
+}
+
+/** The chosen cutter: its length, and what is wrong with it. */
+export function CutterPanel({ side, cutter, slots, damage, onMarked, onNext, onOther }: CutterPanelProps) {
+  const name = `${sentence(side)} ${cutter}`;
+  const measured = slots.paths.length;
+  const path = slots.paths[cutter - 1] ?? (cutter === measured + 1 ? slots.next : null);
+  return (
+    <section
+      aria-label={`Cutter ${name}`}
+      className="grid grid-cols-[11rem_minmax(0,1fr)_10rem] items-start gap-x-5 gap-y-2 border-y-2 border-ink bg-sheet px-3 py-2 max-lg:grid-cols-2 max-md:grid-cols-1"
+    >
+      <div data-cutter-field="length">
+        {path ? (
+          <EntryField
+            key={path}
+            path={path}
+            label={name}
+            suffix="unit"
+            hint="number and Enter: the next"
+            onEnter={(accepted) => accepted && onNext()}
+          />
+        ) : (
+          <div>
+            <p className="text-sm font-semibold text-ink-soft">{name}</p>
+            <p className="text-sm">
+              Not measured. Lengths go in their order: the next is {side} {measured + 1}. Damage can be marked all the
+              same.
+            </p>
+          </div>
+        )}
+        <button type="button" className="mt-1 quiet px-2 text-sm" onClick={onOther}>
+          To the {side === 'left' ? 'right' : 'left'} side
+        </button>
+      </div>
+      <Choice
+        legend={`Damage on ${side} ${cutter}`}
+        options={choicesAt('chain.damage.0.kind')}
+        value={damage.kind ?? ''}
+        onChoose={(kind) => {
+          const chosen = DAMAGE_KINDS.find((each) => each === kind);
+          if (!chosen) return damage.clear();
+          damage.mark(chosen);
+          onMarked();
+        }}
+        hint="Everything is filed back to the worst: a young chain with deep damage can be scrap."
+      />
+      {damage.index !== null && (
+        <div data-cutter-field="set-back">
+          <EntryField
+            key={damage.index}
+            path={`chain.damage.${damage.index}.setBack`}
+            label="Set-back that clears it"
+            suffix="unit"
+            hint="how far back it reaches"
+            onEnter={(accepted) => accepted && onNext()}
+          />
+        </div>
+      )}
+    </section>
+  );
+}

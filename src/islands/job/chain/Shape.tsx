@@ -1,0 +1,130 @@
+import { GaugeHeight } from '../../../ui/drawings/GaugeHeight';
+import { CutterProfile } from '../../../ui/drawings/CutterProfile';
+import { Notice } from '../../../ui/parts/Notice';
+import { checkSentence, startValueRows } from '../../../wording';
+import { useFrame } from '../../frame/frame-context';
+import { ChoiceField } from '../parts/ChoiceField';
+import { EntryField } from '../parts/EntryField';
+import { NumberRow } from '../parts/NumberRow';
+import { PictureField } from '../parts/PictureField';
+import { Group } from '../parts/StepHead';
+import { useJob } from '../store/JobContext';
+
+const UNDERCUTS = {
+  right: <CutterProfile undercut="right" />,
+  hooked: <CutterProfile undercut="hooked" />,
+  blunt: <CutterProfile undercut="blunt" />,
+};
+
+/** Shape of the cutters: what they are, the values to file them by, angles, undercut, depth gauges; and the sizes that the bar is judged with. */
+export function Shape() {
+  return (
+    <>
+      <div className="grid grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)] gap-x-6 max-lg:grid-cols-1">
+        <Group title="What it is">
+          <div className="grid gap-2">
+            <ChoiceField path="chain.cutterShape" legend="Cutters" />
+            <ChoiceField path="chain.filing" legend="Sharpened by" />
+            <ChoiceField
+              path="chain.bumperLinks"
+              legend="Bumper links"
+              hint="They shield the cutters: a mark of low-kickback chain."
+            />
+          </div>
+        </Group>
+        <StartValues />
+      </div>
+      <DepthGauges />
+      <Group title="Top plates and undercut">
+        <div className="grid grid-cols-3 gap-3">
+          <EntryField path="chain.topPlateAngleLeft" label="Angle, left" suffix="°" />
+          <EntryField path="chain.topPlateAngleRight" label="Angle, right" suffix="°" />
+          <EntryField path="chain.topPlateWidth" label="Width of the plate" suffix="unit" />
+        </div>
+        <Said of={['chain.angle']} />
+        <div className="mt-2">
+          <PictureField path="chain.checks.undercut" legend="Under the edge, seen from the side" pictures={UNDERCUTS} />
+        </div>
+        <Said of={['chain.undercut']} />
+      </Group>
+      <Group title="Link and cutter sizes" aside="used for room, rock and the play limit of the bar">
+        <div className="grid grid-cols-3 gap-3">
+          <EntryField path="chain.tang" label="Tang" suffix="unit" hint="drive link below the straps" />
+          <EntryField path="chain.kerf" label="Kerf" suffix="unit" />
+          <EntryField
+            path="chain.tipHeight"
+            label="Cutter tip height"
+            suffix="unit"
+            hint="above the middle of the tang"
+          />
+        </div>
+      </Group>
+    </>
+  );
+}
+
+/** Values to begin with, where the maker gives none. */
+function StartValues() {
+  const { appraisal } = useJob();
+  const { show } = useFrame();
+  const { start, gauges } = appraisal.chain;
+  return (
+    <Group title="Values to begin with" aside="from memory: the maker’s own come first">
+      <dl className="grid grid-cols-[auto_1fr] gap-x-4">
+        {startValueRows(start, gauges?.setting ?? null, show).map(({ name, value }) => (
+          <div key={name} className="contents">
+            <dt className="text-ink-soft">{name}</dt>
+            <dd className="figures font-semibold">{value}</dd>
+          </div>
+        ))}
+      </dl>
+      {start.filing === 'ground' && (
+        <Notice kind="caution">Ground, not filed: carbide takes a diamond wheel. Eye protection at the grinder.</Notice>
+      )}
+    </Group>
+  );
+}
+
+function DepthGauges() {
+  const { appraisal } = useJob();
+  const { show, unit } = useFrame();
+  const { gauges } = appraisal.chain;
+  return (
+    <Group title="Depth gauges" aside="height below the cutter’s edge; the highest and the lowest will do">
+      <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] gap-x-6 gap-y-2 max-lg:grid-cols-1">
+        <div className="grid content-start gap-2">
+          <NumberRow path="chain.depthGaugesLeft" title={`Left, ${unit}`} label="Left gauge" />
+          <NumberRow path="chain.depthGaugesRight" title={`Right, ${unit}`} label="Right gauge" />
+          <EntryField
+            path="chain.gaugeSetting"
+            label="Setting marked on them"
+            suffix="unit"
+            hint="where there is one, it wins"
+          />
+        </div>
+        <GaugeHeight
+          highest={gauges?.range.highest?.height.value ?? null}
+          lowest={gauges?.range.lowest?.height.value ?? null}
+          setting={gauges?.setting ?? null}
+          after={gauges?.afterCorrection ?? null}
+          show={show}
+        />
+      </div>
+      <Said of={['chain.gauges-high', 'chain.gauges-low', 'chain.gauges-too-low']} />
+    </Group>
+  );
+}
+
+/** What the judgement says of these checks, but for those that are in order. */
+function Said({ of }: { of: readonly string[] }) {
+  const { appraisal } = useJob();
+  const { unit } = useFrame();
+  const checks = appraisal.checks.filter(({ id, outcome, value, observed }) => {
+    return of.includes(id) && outcome !== 'ok' && (value !== null || observed !== null);
+  });
+  return checks.map((check) => (
+    <p key={check.id} className="mt-1 text-sm">
+      {checkSentence(check, unit)}
+    </p>
+  ));
+}

@@ -1,0 +1,68 @@
+import type { ReactNode } from 'react';
+import { LinkPicture } from '../../../ui/drawings/LinkPicture';
+import { UNDERSIDE_FINDINGS, undersideTells, type UndersideFinding } from '../../../wording';
+import { ChoiceField } from '../parts/ChoiceField';
+import { EntryField } from '../parts/EntryField';
+import { useJob } from '../store/JobContext';
+
+const CONTROLS: Readonly<Record<UndersideFinding, ReactNode>> = {
+  crack: <ChoiceField path="chain.checks.crack" legend="Cracks" />,
+  broken: <ChoiceField path="chain.checks.broken" legend="Broken links" />,
+  strapBurrs: <ChoiceField path="chain.checks.strapBurrs" legend="Strap undersides" />,
+  burredTangs: (
+    <div className="grid grid-cols-2 gap-3">
+      <EntryField path="chain.checks.burredTangs" label="Burred tangs" />
+      <EntryField path="chain.checks.tangBurr" label="Worst burr" suffix="unit" />
+    </div>
+  ),
+  tangWear: <ChoiceField path="chain.checks.tangWear" legend="Tips of the tangs" />,
+  tightJoints: <EntryField path="chain.checks.tightJoints" label="Tight joints" />,
+  oilDimples: <ChoiceField path="chain.checks.oilDimples" legend="Oil dimples" />,
+  heat: <ChoiceField path="chain.checks.heat" legend="Colour of heat" />,
+  resin: <ChoiceField path="chain.checks.resin" legend="Resin" />,
+  derailed: <ChoiceField path="chain.checks.derailed" legend="Came off while it ran" />,
+};
+
+/** Underside of the chain, link by link: what each finding looks like, what it comes of, what it does, what to do. */
+export function Underside() {
+  const { entered } = useJob();
+  const derailed = entered.sheet.chain?.checks?.derailed === 'yes';
+  return (
+    <>
+      <p className="mb-1 text-sm text-ink-soft">
+        Turn the chain over and pass it link by link through the fingers, gloves on, in good light.
+      </p>
+      <ul className="grid grid-cols-2 gap-x-6 max-lg:grid-cols-1">
+        {UNDERSIDE_FINDINGS.map((finding) => {
+          const { cause, effect, act } = undersideTells[finding];
+          return (
+            <li key={finding} className="flex items-start gap-3 border-t border-line py-2">
+              <LinkPicture of={finding} />
+              <div className="min-w-0 flex-1">
+                {CONTROLS[finding]}
+                <p className="mt-1 text-sm text-ink-soft">
+                  {cause} {effect} <span className="font-semibold text-ink">{act}</span>
+                </p>
+              </div>
+            </li>
+          );
+        })}
+      </ul>
+      {derailed && <AfterDerailing />}
+    </>
+  );
+}
+
+/** What a chain that came off may have hurt. */
+function AfterDerailing() {
+  return (
+    <section aria-label="What it may have hurt" className="mt-2 border-t-2 border-brass bg-brass-pale px-3 py-2">
+      <h3 className="font-bold">It came off: look at what it may have hurt</h3>
+      <div className="grid grid-cols-3 gap-4 max-lg:grid-cols-1">
+        <ChoiceField path="bar.checks.grooveShape" legend="Groove along its length" />
+        <ChoiceField path="saw.checks.chainCatcher" legend="Chain catcher" />
+        <ChoiceField path="saw.checks.rearGuard" legend="Rear guard" />
+      </div>
+    </section>
+  );
+}

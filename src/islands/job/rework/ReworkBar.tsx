@@ -1,0 +1,115 @@
+import { barWork } from '../../../core/bar/checks';
+import { RailProfile } from '../../../ui/drawings/RailProfile';
+import { Empty, Notice } from '../../../ui/parts/Notice';
+import {
+  effortSentence,
+  LEVELLING_STEPS,
+  operationWordIn,
+  REWORK_CAUTIONS,
+  schoolAnswer,
+  sentence,
+} from '../../../wording';
+import { useFrame } from '../../frame/frame-context';
+import { useStations } from '../bar/useStations';
+import { ChoiceField } from '../parts/ChoiceField';
+import { Group } from '../parts/StepHead';
+import { Guided } from '../parts/Guided';
+import { useJob } from '../store/JobContext';
+import { BeforeAfter } from './BeforeAfter';
+import { TurnOvers } from './TurnOvers';
+import { WorkTable } from './WorkTable';
+
+const EDGES = ['A', 'B'] as const;
+
+/** Rework of the bar: what comes off which rail, in which order, with its cautions; then the second measurement in the same drawing. */
+export function ReworkBar() {
+  const { appraisal, view, entered } = useJob();
+  const { show, unit, position } = useFrame();
+  const stations = useStations();
+  const { bar, verdicts } = appraisal;
+  const operations = barWork(entered.sheet, bar, verdicts.bar, view.schools);
+  const isFinished = verdicts.bar.action === 'replace' && operations.length === 0;
+  const { levelling } = view.schools;
+  const laminated = entered.sheet.bar?.construction === 'laminated';
+  return (
+    <>
+      {operations.length === 0 ? (
+        <NoWork isFinished={isFinished} />
+      ) : (
+        <>
+          <Notice kind="caution">
+            {REWORK_CAUTIONS.map((text) => (
+              <p key={text}>{text}</p>
+            ))}
+          </Notice>
+          <BeforeAfter />
+          <div className="mx-auto max-w-[42rem]">
+            <RailProfile
+              edges={stations.points}
+              bands={stations.bands}
+              limit={bar.depthLimit}
+              tang={bar.setting.tang?.value ?? null}
+              room={view.limits['bar.floor-clearance'].value}
+              selected={stations.selected}
+              onSelect={stations.select}
+              show={(mm) => show(mm, unit === 'mm' ? 1 : 2)}
+              showPosition={position}
+            />
+          </div>
+          {EDGES.map((edge) => (
+            <WorkTable key={edge} edge={edge} rows={stations.rows[edge]} />
+          ))}
+          <div className="grid grid-cols-2 gap-x-6 max-lg:grid-cols-1">
+            <Guided
+              path="bar.reworkDone"
+              title="In this order"
+              acts={operations.map((value) => ({ value, label: sentence(operationWordIn(value, view.schools)) }))}
+            />
+            <Group title="Levelling" aside={schoolAnswer.levelling[levelling]}>
+              <ol className="list-decimal pl-5">
+                {LEVELLING_STEPS[levelling].map((step) => (
+                  <li key={step}>{step}</li>
+                ))}
+              </ol>
+              <ul className="mt-2 text-sm text-ink-soft">
+                {EDGES.map((edge) => {
+                  const { dressing } = bar.edges[edge];
+                  return dressing?.advised ? (
+                    <li key={edge}>
+                      Edge {edge}: {effortSentence(dressing, unit)}
+                    </li>
+                  ) : null;
+                })}
+                <li>Where ink stays after a pass, the rail is low. Another way of levelling is chosen under Shop.</li>
+                {laminated && <li>Laminated: budget bars of this kind rarely repay much work.</li>}
+              </ul>
+            </Group>
+          </div>
+        </>
+      )}
+      {!isFinished && (
+        <Group title="Goes back with this edge down" aside="turning over evens the wear">
+          <ChoiceField path="bar.edgeDownNow" legend="Edge down now" />
+          <TurnOvers />
+        </Group>
+      )}
+    </>
+  );
+}
+
+/** A bar that is finished gets no work, and neither does one that calls for none: they are not the same. */
+function NoWork({ isFinished }: { isFinished: boolean }) {
+  return isFinished ? (
+    <Empty title="This bar is finished">
+      No work would save it: the tag says why.{' '}
+      <a href="/counter" className="font-semibold text-pine underline">
+        The counter
+      </a>{' '}
+      finds a bar that fits the saw.
+    </Empty>
+  ) : (
+    <Empty title="Nothing to rework">
+      The bar calls for no work as far as it is measured. Work appears here with the readings that call for it.
+    </Empty>
+  );
+}

@@ -1,0 +1,124 @@
+import { CHAIN_OPERATIONS } from '../../../core/chain';
+import { CutterRibbon } from '../../../ui/drawings/CutterRibbon';
+import { Empty, Notice } from '../../../ui/parts/Notice';
+import { CHAIN_CAUTIONS, gaugeSentence, operationWord, sentence, startValueRows } from '../../../wording';
+import { useFrame } from '../../frame/frame-context';
+import { useCutters } from '../chain/use-cutters';
+import { Guided } from '../parts/Guided';
+import { NumberRow } from '../parts/NumberRow';
+import { Group } from '../parts/StepHead';
+import { useJob } from '../store/JobContext';
+
+/** Rework of the chain: how far each cutter goes back, what the depth gauges need then, the work in its order, and the second measurement. */
+export function ReworkChain() {
+  const { appraisal, entered } = useJob();
+  const verdict = appraisal.verdicts.chain;
+  const done = entered.sheet.chain?.reworkDone ?? [];
+  const operations = CHAIN_OPERATIONS.filter((each) => verdict.operations.includes(each) || done.includes(each));
+  if (verdict.action === 'replace')
+    return (
+      <Empty title="This chain is finished">
+        No work would save it: the tag says why. The order slip has its three numbers.
+      </Empty>
+    );
+  if (operations.length === 0)
+    return (
+      <Empty title="Nothing to rework">
+        The chain calls for no work as far as it is measured. Work appears here with the readings that call for it.
+      </Empty>
+    );
+  return (
+    <>
+      <Notice kind="caution">
+        {CHAIN_CAUTIONS.map((text) => (
+          <p key={text}>{text}</p>
+        ))}
+      </Notice>
+      <Ribbon />
+      <SetBacks />
+      <div className="grid grid-cols-2 gap-x-6 max-lg:grid-cols-1">
+        <Guided
+          path="chain.reworkDone"
+          title="In this order"
+          acts={operations.map((value) => ({ value, label: sentence(operationWord[value]) }))}
+        />
+        <FileBy />
+      </div>
+      <Group title="Measure again" aside="what was measured again stands in the place of the first measure">
+        <div className="grid grid-cols-2 gap-x-6 gap-y-2 max-lg:grid-cols-1">
+          <NumberRow path="chain.after.cuttersLeft" title="Left cutters" label="Left cutter after" />
+          <NumberRow path="chain.after.cuttersRight" title="Right cutters" label="Right cutter after" />
+          <NumberRow path="chain.after.depthGaugesLeft" title="Left depth gauges" label="Left gauge after" />
+          <NumberRow path="chain.after.depthGaugesRight" title="Right depth gauges" label="Right gauge after" />
+        </div>
+      </Group>
+    </>
+  );
+}
+
+function Ribbon() {
+  const { appraisal } = useJob();
+  const { show } = useFrame();
+  const { cutters } = useCutters();
+  const { correction, cutterLimit } = appraisal.chain;
+  return (
+    <CutterRibbon
+      left={cutters.left}
+      right={cutters.right}
+      mark={cutterLimit}
+      target={correction?.length.value ?? null}
+      selected={null}
+      onSelect={() => undefined}
+      show={show}
+    />
+  );
+}
+
+/** What comes off each cutter until all are as short as the worst will be. */
+function SetBacks() {
+  const { appraisal } = useJob();
+  const { show } = useFrame();
+  const { cutters } = useCutters();
+  const target = appraisal.chain.correction?.length.value;
+  if (target === undefined) return null;
+  const rows = (['left', 'right'] as const).flatMap((side) =>
+    cutters[side].flatMap(({ length, after }, i) =>
+      length === null ? [] : [{ name: `${sentence(side)} ${i + 1}`, off: Math.max(0, (after ?? length) - target) }],
+    ),
+  );
+  const some = rows.filter(({ off }) => off >= 0.05);
+  if (some.length === 0) return null;
+  return (
+    <Group title="Off each cutter" aside={`until all stand at ${show(target)}`}>
+      <ul className="grid grid-cols-[repeat(auto-fill,minmax(8rem,1fr))] gap-x-4">
+        {some.map(({ name, off }) => (
+          <li key={name} className="flex justify-between border-t border-line py-0.5">
+            <span>{name}</span>
+            <span className="figures font-bold text-brass">{show(off)}</span>
+          </li>
+        ))}
+      </ul>
+    </Group>
+  );
+}
+
+/** Values to file by, and what the gauges need once the cutters went back. */
+function FileBy() {
+  const { appraisal } = useJob();
+  const { show } = useFrame();
+  const { start, gauges } = appraisal.chain;
+  const said = gauges && gaugeSentence(gauges, show);
+  return (
+    <Group title="File by" aside="the maker’s own values come first">
+      <dl className="grid grid-cols-[auto_1fr] gap-x-4">
+        {startValueRows(start, gauges?.setting ?? null, show).map(({ name, value }) => (
+          <div key={name} className="contents">
+            <dt className="text-ink-soft">{name}</dt>
+            <dd className="figures font-semibold">{value}</dd>
+          </div>
+        ))}
+      </dl>
+      {said && <p className="mt-2 text-sm">{said}</p>}
+    </Group>
+  );
+}

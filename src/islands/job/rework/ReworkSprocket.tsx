@@ -1,0 +1,38 @@
+import { SPROCKET_OPERATIONS } from '../../../core/sprocket';
+import { Empty, Notice } from '../../../ui/parts/Notice';
+import { operationWord, REPLACE_CAUTIONS, sentence } from '../../../wording';
+import { Guided } from '../parts/Guided';
+import { useJob } from '../store/JobContext';
+
+/** Work on the drive sprocket: what it calls for, or how another one goes on. */
+export function ReworkSprocket() {
+  const { appraisal, entered } = useJob();
+  const verdict = appraisal.verdicts.driveSprocket;
+  const done = entered.sheet.driveSprocket?.reworkDone ?? [];
+  const operations = SPROCKET_OPERATIONS.filter((each) => verdict.operations.includes(each) || done.includes(each));
+  const replaced = verdict.action === 'replace';
+  if (!replaced && operations.length === 0)
+    return (
+      <Empty title="Nothing to do">
+        The drive sprocket calls for no work as far as it was looked at. Work appears here with the findings that call
+        for it.
+      </Empty>
+    );
+  return (
+    <>
+      <Notice kind="caution">
+        {REPLACE_CAUTIONS.map((text) => (
+          <p key={text}>{text}</p>
+        ))}
+      </Notice>
+      {operations.length > 0 && (
+        <Guided
+          path="driveSprocket.reworkDone"
+          title="In this order"
+          acts={operations.map((value) => ({ value, label: sentence(operationWord[value]) }))}
+        />
+      )}
+      {replaced && <Guided path="driveSprocket.replaceDone" title="Replace the sprocket, in this order" />}
+    </>
+  );
+}

@@ -1,0 +1,1 @@
+export { WhyStep as default } from '../why/WhyStep';
