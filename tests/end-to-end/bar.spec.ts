@@ -74,7 +74,7 @@ test('rework: the card, the second measurement in the same drawing, and a bar th
   await expect(summary).toContainText('more dressings');
   await saved(page);
   await page.getByRole('link', { name: 'Work card to print' }).click();
-  await expect(page.getByRole('article')).toContainText('Work card · bar');
+  await expect(page.getByRole('article')).toContainText('Bar: Recondition');
   await expect(page.getByRole('article')).toContainText('Edge B');
   await page.getByRole('link', { name: /^Back to/ }).click();
   await page.waitForURL(/step=rework/);

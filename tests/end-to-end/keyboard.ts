@@ -28,10 +28,15 @@ export async function fill(page: Page, name: string, text: string): Promise<void
   await page.keyboard.press('Enter');
 }
 
+/** Where a job of the demo is, by its tag: saws of its copies are called after it too. */
+async function jobOf(page: Page, tag: string): Promise<string> {
+  const hits = (await (await page.request.get(`/api/search?q=${tag}`)).json()) as { title: string; href: string }[];
+  return hits.find(({ title, href }) => href.startsWith('/jobs/') && title.startsWith(tag))!.href;
+}
+
 /** Opens a job of the demo by its tag, at a step. */
 export async function openJob(page: Page, tag: string, step: string): Promise<string> {
-  const hits = (await (await page.request.get(`/api/search?q=${tag}`)).json()) as { href: string }[];
-  const href = hits[0]!.href;
+  const href = await jobOf(page, tag);
   await page.goto(`${href}?step=${step}`);
   await page.waitForSelector('[data-ready=true]');
   return href;
@@ -48,8 +53,7 @@ export async function freshJob(page: Page, step: string): Promise<string> {
 
 /** Takes in a copy of a demo job for a test that changes it, and opens it. */
 export async function copyOf(page: Page, tag: string, step: string): Promise<string> {
-  const hits = (await (await page.request.get(`/api/search?q=${tag}`)).json()) as { href: string }[];
-  const sheet: unknown = await (await page.request.get(`/api${hits[0]!.href}/sheet.json`)).json();
+  const sheet: unknown = await (await page.request.get(`/api${await jobOf(page, tag)}/sheet.json`)).json();
   const saw = { label: `Copy of ${tag}`, mount: null };
   const data = { by: 'Ines Holloway', customer: { name: 'Test bench' }, saw, complaint: '', promisedFor: null, sheet };
   const { id } = (await (await page.request.post('/api/jobs', { data })).json()) as { id: string };

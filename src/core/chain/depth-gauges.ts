@@ -58,9 +58,9 @@ export function gaugeRange(heights: GaugeHeights): GaugeRange {
  */
 export const heightAfter = (height: number, filedBack: number, fall: number): number => height - filedBack * fall;
 
-/** Strokes of a flat file that bring a gauge from a height to its setting; none where it is there or below. */
+/** Strokes of a flat file that bring a gauge from a height to its setting, to the nearest; none where it is there or below. */
 export const strokesFor = (height: number, setting: number, perStroke: number): number =>
-  Math.max(0, Math.ceil((setting - height) / perStroke - 1e-9));
+  Math.max(0, Math.round((setting - height) / perStroke));
 
 /** How far the cutters must go back until a gauge that is too low stands right again: what it is too low by, over the fall. */
 export const filingToGauges = (height: number, setting: number, fall: number): number =>

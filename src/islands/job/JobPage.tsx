@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useMemo, useState } from 'react';
-import { STEPS, type Step } from '../../core/reading';
+import { STEPS, type Part, type Step } from '../../core/reading';
 import { isReadingPath, readingAt, type Askable } from '../../core/sheet';
 import { unpackJob, type JobView, type SentJob } from '../../contract';
 import { Plates } from '../../ui/parts/Plates';
@@ -93,8 +93,10 @@ function Job({ asked, onOpened }: { asked: string; onOpened: () => void }) {
     () => STEPS.find((each) => each === asked) ?? steps.find(({ state }) => state === 'open')?.step ?? 'decide',
   );
   const [target, goTo] = useGoTo();
+  const [part, setPart] = useState<Part | null>(null);
   const open = useCallback((next: Step) => {
     setStep(next);
+    setPart(null);
     const address = new URL(window.location.href);
     address.searchParams.set('step', next);
     window.history.replaceState(null, '', address);
@@ -162,12 +164,12 @@ function Job({ asked, onOpened }: { asked: string; onOpened: () => void }) {
         >
           <TargetContext value={target}>
             <WhereTroubleEnds view={step}>
-              <StepView onOpen={open} onMeasure={measure} />
+              <StepView onOpen={open} onMeasure={measure} onPart={setPart} />
               <Opened onOpened={onOpened} />
             </WhereTroubleEnds>
           </TargetContext>
         </div>
-        <Tag step={step} onMeasure={measure} onOpen={open} onShow={show} />
+        <Tag step={step} part={part} onMeasure={measure} onOpen={open} onShow={show} />
       </div>
     </div>
   );

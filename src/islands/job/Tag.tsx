@@ -1,6 +1,6 @@
 import { ArrowRight, CloudOff, CloudUpload, HardDriveDownload, Unlink } from 'lucide-react';
 import type { Appraisal } from '../../core/assess';
-import { PARTS, type Part, type Step } from '../../core/reading';
+import type { Part, Step } from '../../core/reading';
 import { CAUSE_PARTS } from '../../core/symptom';
 import { judgedParts, type Verdict } from '../../core/judge';
 import { STATE_RULES } from '../../core/fit';
@@ -33,15 +33,16 @@ const PART_OF_STEP: Partial<Record<Step, Part>> = {
   order: 'chain',
 };
 
-/** The part that leads: of the step, of the work that is called for, or the one that the likeliest cause lies in. */
-function partOf(step: Step, { verdicts, diagnoses }: Appraisal): Part | undefined {
-  if (step === 'rework') return PARTS.find((part) => verdicts[part].operations.length > 0);
+/** The part that leads: the one in hand, of the step, or the one that the likeliest cause lies in. */
+function partOf(step: Step, { diagnoses }: Appraisal): Part | undefined {
   const cause = step === 'why' ? diagnoses[0]?.causes[0]?.cause : undefined;
   return cause ? CAUSE_PARTS[cause] : PART_OF_STEP[step];
 }
 
 interface TagProps {
   readonly step: Step;
+  /** The part that the step has in hand; null where it says none. */
+  readonly part: Part | null;
   /** Goes to what the assessment asks for. */
   readonly onMeasure: (asked: Askable) => void;
   readonly onOpen: (step: Step) => void;
@@ -50,10 +51,10 @@ interface TagProps {
 }
 
 /** The tag at the right: verdict, deciding reason, doubt, and the next best measurement. It changes with every reading. */
-export function Tag({ step, onMeasure, onOpen, onShow }: TagProps) {
+export function Tag({ step, part, onMeasure, onOpen, onShow }: TagProps) {
   const { appraisal, entered } = useJob();
   const there = judgedParts(entered.sheet);
-  const wanted = partOf(step, appraisal);
+  const wanted = part ?? partOf(step, appraisal);
   const first = wanted && there.includes(wanted) ? wanted : there[0];
   return (
     <aside

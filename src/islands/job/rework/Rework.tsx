@@ -1,9 +1,10 @@
-import { useState, type ComponentType } from 'react';
+import { useEffect, useState, type ComponentType } from 'react';
 import { Printer } from 'lucide-react';
 import { readingAt } from '../../../core/sheet';
 import { Tabbed, TabList, TabPanel } from '../../../ui/parts/Tabs';
 import { StepHead } from '../parts/StepHead';
 import { useJob } from '../store/JobContext';
+import type { StepProps } from '../steps';
 import { useTarget } from '../target';
 import { ReworkBar } from './ReworkBar';
 import { ReworkChain } from './ReworkChain';
@@ -19,12 +20,13 @@ type ViewId = keyof typeof VIEWS;
 const VIEW_IDS = Object.keys(VIEWS) as ViewId[];
 
 /** Rework: part by part, the work in its order, and the second measurement. It opens with the first part that calls for work. */
-export function Rework() {
+export function Rework({ onPart }: StepProps) {
   const { appraisal, view: job, snapshot } = useJob();
   const calling = VIEW_IDS.filter((id) => appraisal.verdicts[VIEWS[id].part].operations.length > 0);
   const [view, setView] = useState<ViewId>(calling[0] ?? 'bar');
   useTarget((path) => setView(VIEW_IDS.find((id) => id === readingAt(path)?.told.view) ?? 'bar'));
-  const { title, View } = VIEWS[view];
+  const { part, title, View } = VIEWS[view];
+  useEffect(() => onPart(part), [onPart, part]);
   return (
     <Tabbed chosen={view} onChoose={setView}>
       <StepHead title={title}>

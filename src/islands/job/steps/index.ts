@@ -1,5 +1,5 @@
 import type { ComponentType } from 'react';
-import { STEPS, type Step } from '../../../core/reading';
+import { STEPS, type Part, type Step } from '../../../core/reading';
 import type { Askable } from '../../../core/sheet';
 import { later, type Later } from '../later';
 
@@ -8,6 +8,8 @@ export interface StepProps {
   readonly onOpen: (step: Step) => void;
   /** Goes to what the assessment asks for. */
   readonly onMeasure: (asked: Askable) => void;
+  /** Says which part is in hand, where a step is about several: its verdict leads the tag. */
+  readonly onPart: (part: Part) => void;
 }
 type StepView = ComponentType<StepProps>;
 

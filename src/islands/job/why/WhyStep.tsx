@@ -84,7 +84,7 @@ function Causes({ diagnosis, onMeasure }: { diagnosis: Diagnosis } & Pick<StepPr
             : 'Nothing is left to look at that would tell them apart.'}
         </p>
       )}
-      <ol className="grid gap-0">
+      <ol aria-label="Causes">
         {heavy.map((standing) => (
           <Cause
             key={standing.cause}
