@@ -36,18 +36,17 @@ async function measureAgain(page) {
 
 const PICTURES = [
   { name: 'bench', address: '/' },
-  { name: 'take-in', job: 'L-0421', step: 'take-in' },
+  {
+    name: 'take-in',
+    job: 'L-0420',
+    step: 'take-in',
+    prepare: (page) => page.getByRole('region', { name: 'Measuring plan' }).scrollIntoViewIfNeeded(),
+  },
   {
     name: 'identify',
     job: 'L-0422',
     step: 'identify',
     prepare: (page) => page.getByRole('tab', { name: 'Pitch' }).click(),
-  },
-  {
-    name: 'evidence',
-    job: 'L-0417',
-    step: 'identify',
-    prepare: (page) => page.getByRole('tab', { name: 'Evidence' }).click(),
   },
   { name: 'counter', address: '/counter', prepare: caller },
   { name: 'counter-phone', address: '/counter', size: { width: 390, height: 844 }, prepare: caller },
@@ -63,22 +62,9 @@ const PICTURES = [
     step: 'bar',
     prepare: (page) => page.getByRole('tab', { name: 'Look it over' }).click(),
   },
-  {
-    name: 'cross-section',
-    job: 'L-0417',
-    step: 'bar',
-    clip: 'section[aria-label^="Cross-section"]',
-    prepare: async (page) => {
-      await page.getByLabel('Edge A, station 4, near rail').focus();
-      await page.getByLabel(/^Lean drawn/).fill('3');
-    },
-  },
-  {
-    name: 'crooked',
-    job: 'L-0417',
-    step: 'bar',
-    prepare: (page) => page.getByRole('tab', { name: 'Why crooked?' }).click(),
-  },
+  { name: 'chain', job: 'L-0427', step: 'chain' },
+  { name: 'sprocket', job: 'L-0425', step: 'sprocket' },
+  { name: 'why', job: 'L-0427', step: 'why' },
   { name: 'rework', job: 'L-0417', step: 'rework' },
   { name: 'decide', job: 'L-0418', step: 'decide' },
   { name: 'order', job: 'L-0423', step: 'order' },
@@ -112,7 +98,7 @@ try {
   }
   const out = resolve(ROOT, 'docs/screenshots');
   mkdirSync(out, { recursive: true });
-  for (const { name, address, job, step, page: sub, bench = 'light', size = SIZE, clip, prepare } of PICTURES) {
+  for (const { name, address, job, step, page: sub, bench = 'light', size = SIZE, prepare } of PICTURES) {
     const context = await browser.newContext({ viewport: size });
     await context.addCookies([
       { name: 'serrata-bench', value: bench, url: ADDRESS },
@@ -125,7 +111,7 @@ try {
     });
     await page.waitForSelector('[data-ready=true]');
     await prepare?.(page);
-    await (clip ? page.locator(clip) : page).screenshot({ path: join(out, `${name}.png`) });
+    await page.screenshot({ path: join(out, `${name}.png`) });
     process.stdout.write(`${name}.png\n`);
     await context.close();
   }

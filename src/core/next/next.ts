@@ -207,11 +207,12 @@ function afterDerailing(sheet: BenchSheet, fit: readonly FitJudgement[], verdict
 /** What a look is worth where something may have been hurt. */
 const WORTH_A_LOOK = 0.2;
 
-/** How much of the complaint a reading speaks of: the shares of all causes that it is evidence for. */
+/** How much of the open complaint a reading speaks of: the shares of all causes that it is evidence for, where the cause is not as good as found. */
 function bearing(measure: Askable, diagnoses: readonly Diagnosis[]): number {
+  const open = diagnoses.filter(({ next }) => next !== null);
   return EVIDENCE_LIST.filter(([, { asks }]) => asks.includes(measure))
     .flatMap(([, evidence]) => causesIn(evidence))
-    .flatMap((cause) => diagnoses.flatMap(({ causes }) => causes.filter((each) => each.cause === cause)))
+    .flatMap((cause) => open.flatMap(({ causes }) => causes.filter((each) => each.cause === cause)))
     .reduce((sum, { share }) => sum + share, 0);
 }
 

@@ -7,6 +7,8 @@ import { useFrame } from '../../frame/frame-context';
 import { useJob } from '../store/JobContext';
 import { useTarget } from '../target';
 import { later } from '../later';
+import type { StepProps } from '../steps';
+import { WhyButton } from '../why/WhyButton';
 import { Measure } from './Measure';
 import { useStations, type Stations } from './useStations';
 
@@ -18,7 +20,7 @@ const VIEWS = { measure: 'Measure', look: 'Look it over', crooked: 'Why crooked?
 type View = keyof typeof VIEWS;
 
 /** Bar: drawn to scale, looked over from tail to nose, and measured at stations on both edges. */
-export function BarStep() {
+export function BarStep({ onOpen }: StepProps) {
   const [view, setView] = useState<View>('measure');
   const [caliper, setCaliper] = useState(false);
   const stations = useStations();
@@ -36,6 +38,7 @@ export function BarStep() {
           >
             Caliper
           </button>
+          <WhyButton onOpen={onOpen} brief />
         </div>
         <TabList label="Bar" tabs={(Object.keys(VIEWS) as View[]).map((id) => ({ id, name: VIEWS[id] }))} />
         <Plan
