@@ -1,3 +1,5 @@
-/** What is worth measuring next, and what a measurement is worth. */
+/** What is worth measuring next, what a measurement is worth, and the whole plan. */
+export * from './asked';
 export * from './gain';
 export * from './next';
+export * from './plan';

@@ -1,0 +1,46 @@
+import type { Identity } from '../identify';
+import { judgedParts, missingReadings, type Check, type Verdict } from '../judge';
+import { minutesFor, type Askable, type BenchSheet } from '../sheet';
+import { BLIND, type Asked } from './asked';
+
+/** Readings that a part to be judged waits for: what every part of its kind needs, and what this one's verdict names. */
+export function missing(sheet: BenchSheet, verdicts: readonly Verdict[]): Asked[] {
+  const parts = judgedParts(sheet);
+  return verdicts.flatMap(({ part, action, reasons }) => {
+    if (action !== 'undecided' || !parts.includes(part)) return [];
+    const named = reasons.flatMap((reason) => (reason.code === 'missing' ? reason.readings : []));
+    return [...new Set([...missingReadings(sheet, part), ...named])].map((measure): Asked => ({
+      measure,
+      gain: BLIND,
+      minutes: minutesFor(measure),
+      reason: { code: 'never-measured', part },
+    }));
+  });
+}
+
+/** What would settle the three numbers of the chain, each by the observation that gains most a minute. */
+export function identifying(sheet: BenchSheet, { chain }: Identity): Asked[] {
+  const isThere = judgedParts(sheet).includes('chain') || sheet.job?.brought?.includes('scrap');
+  if (!isThere) return [];
+  return (['pitch', 'gauge', 'driveLinks'] as const).flatMap((property): Asked[] => {
+    const { settledBy } = chain[property];
+    if (!settledBy) return [];
+    const minutes = settledBy.minutes * timesToTake(sheet, settledBy.measure);
+    return [{ ...settledBy, minutes, reason: { code: 'settles', property }, question: `chain ${property}` }];
+  });
+}
+
+/** Links are counted twice, even when stamped. */
+const timesToTake = ({ chain }: BenchSheet, measure: Askable): number =>
+  measure === 'chain.driveLinks' && (chain?.driveLinks?.length ?? 0) === 0 ? 2 : 1;
+
+/** Limits that wait for a number of the bar: what would settle it, or the stamp. */
+export function limitWaits(checks: readonly Check[], { bar }: Identity): Asked[] {
+  const waits = (reading: Askable) =>
+    checks.some(({ note }) => note?.code === 'needs' && note.readings.includes(reading));
+  return (['pitch', 'gauge'] as const).flatMap((property): Asked[] => {
+    if (!waits(`bar.${property}`)) return [];
+    const measure = bar[property].settledBy?.measure ?? 'bar.stamp';
+    return [{ measure, gain: BLIND, minutes: minutesFor(measure), reason: { code: 'limit-waits', property } }];
+  });
+}
