@@ -207,7 +207,8 @@ export interface ShopPageView {
     readonly at: string;
     readonly by: string;
   }[];
-  readonly backups: readonly BackupView[];
+  /** Null where the store is kept on another machine, and saved there. */
+  readonly backups: readonly BackupView[] | null;
   /** What was changed lately of the shop's facts, schools and codes, newest first. */
   readonly written: readonly ShopChangeView[];
 }

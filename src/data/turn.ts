@@ -1,3 +1,6 @@
+/** Lets whatever else waits be done before going on. */
+export const letOthers = (): Promise<void> => new Promise((resolve) => setImmediate(resolve));
+
 /** Rows after which others are let in while many are worked through. */
 const ROWS = 20;
 
@@ -6,6 +9,6 @@ export function everyFewRows(): () => Promise<void> {
   let rows = 0;
   return async () => {
     rows += 1;
-    if (rows % ROWS === 0) await new Promise<void>((resolve) => setImmediate(resolve));
+    if (rows % ROWS === 0) await letOthers();
   };
 }

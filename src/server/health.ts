@@ -1,4 +1,4 @@
-import { rmSync, statfsSync, writeFileSync } from 'node:fs';
+import { existsSync, rmSync, statfsSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import Database from 'libsql';
 import { listBackups } from '../data/keeping/backups';
@@ -43,6 +43,8 @@ function ofDisk(folder: string): Trouble | null {
  */
 function ofStore(file: string, isIdle: boolean): Pick<Look, 'id' | 'trouble'> {
   let id = '';
+  // Asked for one that was deleted, the driver would make an empty one.
+  if (!existsSync(file)) return { id, trouble: 'disk' };
   try {
     const asking = new Database(file, { timeout: 0 });
     try {

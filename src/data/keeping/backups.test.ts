@@ -1,6 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { isDailyDue, KEEPING, toLetGo, type KeptBackup } from './backups';
+import { existsSync, mkdirSync, mkdtempSync, rmSync, utimesSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { clearHalfMade, isDailyDue, KEEPING, toLetGo, type KeptBackup } from './backups';
 
 const DAY = 86_400_000;
 const noon = Date.UTC(2026, 10, 26, 12);
@@ -62,5 +65,21 @@ describe('a daily backup', () => {
 
   it('is due when a clock that was wrong has dated the last one ahead', () => {
     expect(isDailyDue([backup(noon + 900 * DAY)], new Date(noon))).toBe(true);
+  });
+});
+
+describe('what a killed server left half made', () => {
+  it('is cleared away once it is old, and nothing else', () => {
+    const home = mkdtempSync(join(tmpdir(), 'serrata-half-'));
+    const store = join(home, 'shop.db');
+    const folder = join(home, '.archive-abc');
+    mkdirSync(folder);
+    const files = ['shop.db', 'old.db.part', 'young.db.part', 'notes.txt'].map((name) => join(home, name));
+    for (const file of files) writeFileSync(file, 'x');
+    const hourAgo = new Date(Date.now() - 2 * 3_600_000);
+    for (const path of [files[1]!, files[3]!, folder]) utimesSync(path, hourAgo, hourAgo);
+    clearHalfMade(store, new Date());
+    expect([...files, folder].map((path) => existsSync(path))).toEqual([true, false, true, true, false]);
+    rmSync(home, { recursive: true });
   });
 });

@@ -1,5 +1,6 @@
 import { existsSync, mkdirSync, readdirSync, rmSync, statSync } from 'node:fs';
 import { basename, dirname, join, resolve } from 'node:path';
+import { removeStore } from './backup';
 
 /** Why a backup was made. `before` is what stood in the store's place until another was put there. */
 export const BACKUP_KINDS = ['daily', 'by-hand', 'migration', 'brought', 'before'] as const;
@@ -104,7 +105,21 @@ export function toLetGo(backups: readonly KeptBackup[]): readonly KeptBackup[] {
 
 /** Lets go what the rule lets go. */
 export function tidyBackups(store: string): void {
-  for (const { file } of toLetGo(listBackups(store))) rmSync(file, { force: true });
+  for (const { file } of toLetGo(listBackups(store))) removeStore(file);
+}
+
+/** Half made by a server that was killed; younger ones may still be written. */
+const HALF_MADE = /\.part$|\.part\.unpacked$|^\.archive-/;
+const HALF_MADE_MS = 3_600_000;
+
+/** Clears away what a killed server left half made, in the folder of the backups and beside the store. */
+export function clearHalfMade(store: string, now: Date): void {
+  for (const folder of new Set([backupFolder(store), dirname(store)]))
+    for (const name of existsSync(folder) ? readdirSync(folder) : []) {
+      const path = join(folder, name);
+      const age = () => now.getTime() - (statSync(path, { throwIfNoEntry: false })?.mtimeMs ?? now.getTime());
+      if (HALF_MADE.test(name) && age() > HALF_MADE_MS) rmSync(path, { recursive: true, force: true });
+    }
 }
 
 /** Whether a daily backup is due: none was made in the day before now. One that a wrong clock dated ahead does not count. */

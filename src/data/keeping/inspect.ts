@@ -1,6 +1,7 @@
-import { closeSync, existsSync, openSync, readSync, statSync } from 'node:fs';
+import { existsSync, statSync } from 'node:fs';
 import { createClient, type Client } from '@libsql/client';
 import { journal } from '../journal';
+import { beginsWith } from './first-bytes';
 
 /** Milliseconds an inspection waits for somebody else's write. */
 const WAIT_MS = 10_000;
@@ -21,21 +22,10 @@ export type StoreState =
   /** @property what the first things that are wrong with it */
   | { readonly state: 'damaged'; readonly what: readonly string[] };
 
+/** How the engine's files begin. */
 const SIGNATURE = 'SQLite format 3\0';
 /** Faults that are named of a damaged store. */
 const NAMED = 3;
-
-/** Whether a file begins as the engine's files do. */
-function isDatabase(file: string): boolean {
-  const start = Buffer.alloc(SIGNATURE.length);
-  const handle = openSync(file, 'r');
-  try {
-    readSync(handle, start, 0, start.length, 0);
-  } finally {
-    closeSync(handle);
-  }
-  return start.toString('latin1') === SIGNATURE;
-}
 
 const said = (error: unknown): string => (error instanceof Error ? error.message : String(error));
 
@@ -59,7 +49,7 @@ async function state(client: Client, how: 'quick' | 'full'): Promise<StoreState>
  */
 export async function inspectStore(file: string, how: 'quick' | 'full' = 'full'): Promise<StoreState> {
   if (!existsSync(file) || statSync(file).size === 0) return { state: 'new' };
-  if (!isDatabase(file)) return { state: 'foreign' };
+  if (!beginsWith(file, SIGNATURE)) return { state: 'foreign' };
   try {
     return await opened(file, (client) => state(client, how));
   } catch (error) {

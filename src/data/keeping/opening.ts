@@ -1,5 +1,5 @@
 import { statSync } from 'node:fs';
-import { backupFile, listBackups, tidyBackups } from './backups';
+import { backupFile, clearHalfMade, listBackups, tidyBackups } from './backups';
 import { backupStore, StoreRefused } from './backup';
 import { inspectStore } from './inspect';
 import { migrateStore } from '../migrate';
@@ -23,6 +23,7 @@ function wayOut(file: string): string {
 export async function openForUse(store: Store, now: () => Date): Promise<void> {
   const file = storeFile(store.url);
   if (file === null) return migrateStore(store);
+  clearHalfMade(file, now());
   const isLarge = (statSync(file, { throwIfNoEntry: false })?.size ?? 0) > LARGE;
   const found = await inspectStore(file, isLarge ? 'quick' : 'full');
   if (found.state === 'damaged')

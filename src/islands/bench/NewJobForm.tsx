@@ -3,7 +3,7 @@ import type { BenchView, CreateJob } from '../../contract';
 import { api } from '../frame/api';
 import { Form, Labelled, Refusal, SendButton, TextField, useSentForm, type SentForm } from '../frame/form';
 import { useFrame } from '../frame/frame-context';
-import { UNNAMED } from '../frame/preferences';
+import { UNNAMED } from '../../wording';
 
 type Customers = BenchView['customers'];
 

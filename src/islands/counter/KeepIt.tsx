@@ -4,7 +4,7 @@ import { Dialog } from '../../ui/parts/Dialog';
 import { Notice } from '../../ui/parts/Notice';
 import { api } from '../frame/api';
 import { useFrame } from '../frame/frame-context';
-import { UNNAMED } from '../frame/preferences';
+import { UNNAMED } from '../../wording';
 import { opened } from '../frame/opened';
 import type { Counter } from './use-counter';
 import type { Whose } from './WhoseForm';

@@ -8,9 +8,6 @@ export interface Preferences {
   readonly who: string;
 }
 
-/** Stands for the name in the record while nobody has said who is at the bench. */
-export const UNNAMED = 'not said';
-
 const COOKIE = { unit: 'serrata-unit', bench: 'serrata-bench', who: 'serrata-who' } as const;
 const YEAR_SECONDS = 31_536_000;
 

@@ -5,7 +5,7 @@ import { money, shopMoment } from '../../wording';
 import { api } from '../frame/api';
 import { Form, Refusal, SelectField, SendButton, TextField, useSentForm, useStanding } from '../frame/form';
 import { useFrame } from '../frame/frame-context';
-import { UNNAMED } from '../frame/preferences';
+import { UNNAMED } from '../../wording';
 import { useHydrated } from '../frame/hydrated';
 import { useChangedHere } from '../frame/server-data';
 

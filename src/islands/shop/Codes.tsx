@@ -8,7 +8,7 @@ import { api, failure } from '../frame/api';
 import { Form, Refusal, SelectField, SendButton, TextField, useSentForm } from '../frame/form';
 import { useFrame } from '../frame/frame-context';
 import { useChangedHere } from '../frame/server-data';
-import { UNNAMED } from '../frame/preferences';
+import { UNNAMED } from '../../wording';
 
 interface Draft {
   readonly code: string;

@@ -5,7 +5,7 @@ import { Notice } from '../../ui/parts/Notice';
 import { api, failure } from '../frame/api';
 import { Form, Refusal, useSentForm, useStanding } from '../frame/form';
 import { useFrame } from '../frame/frame-context';
-import { UNNAMED } from '../frame/preferences';
+import { UNNAMED } from '../../wording';
 import { useChangedHere } from '../frame/server-data';
 
 interface Typed {

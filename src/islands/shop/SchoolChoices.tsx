@@ -5,7 +5,7 @@ import { Notice } from '../../ui/parts/Notice';
 import { schoolAnswer, schoolName, schoolSays } from '../../wording';
 import { api, failure } from '../frame/api';
 import { useFrame } from '../frame/frame-context';
-import { UNNAMED } from '../frame/preferences';
+import { UNNAMED } from '../../wording';
 import { useChangedHere } from '../frame/server-data';
 
 /** Where practitioners disagree the shop chooses; both schools stay named. */

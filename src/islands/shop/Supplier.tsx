@@ -4,7 +4,7 @@ import { Choice } from '../../ui/parts/Choice';
 import { Notice } from '../../ui/parts/Notice';
 import { api } from '../frame/api';
 import { useFrame } from '../frame/frame-context';
-import { UNNAMED } from '../frame/preferences';
+import { UNNAMED } from '../../wording';
 import { useChangedHere } from '../frame/server-data';
 
 const MOODS: readonly { readonly value: SupplierMood; readonly label: string }[] = [

@@ -5,7 +5,7 @@ import { Notice } from '../../ui/parts/Notice';
 import { api, failure } from '../frame/api';
 import { useFrame } from '../frame/frame-context';
 import { useChangedHere } from '../frame/server-data';
-import { UNNAMED } from '../frame/preferences';
+import { UNNAMED } from '../../wording';
 
 /** What an undoing did. */
 export interface Undone {

@@ -4,7 +4,7 @@ import { amountText, decimalsOf, movementWord, shopMoment } from '../../wording'
 import { api, RequestFailed } from '../frame/api';
 import { Form, Refusal, SendButton, TextField, useSentForm } from '../frame/form';
 import { useFrame } from '../frame/frame-context';
-import { UNNAMED } from '../frame/preferences';
+import { UNNAMED } from '../../wording';
 import { useServerData } from '../frame/server-data';
 
 const isWhole = (text: string) => /^\d{1,6}$/.test(text.trim()) || 'A whole number, such as 4.';

@@ -37,9 +37,10 @@ export async function restore(file: string, now: Date): Promise<string | null> {
 }
 
 /** The backups that are kept, newest first. */
-export function backupsKept({ store }: Context): readonly BackupView[] {
+export function backupsKept({ store }: Context): readonly BackupView[] | null {
   const file = storeFile(store.url);
-  return (file === null ? [] : listBackups(file)).map(({ name, kind, at, bytes }) => ({
+  if (file === null) return null;
+  return listBackups(file).map(({ name, kind, at, bytes }) => ({
     name,
     kind,
     at: at.toISOString(),

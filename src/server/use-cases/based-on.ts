@@ -14,6 +14,3 @@ export function mustStandAsSeen<T>(stands: T, was: T | undefined, says: string):
     `Somebody has changed this since you looked: ${says}. Look again, then change it.`,
   );
 }
-
-/** Who is named where nobody said. */
-export const UNNAMED = 'not said';

@@ -1,8 +1,9 @@
+import { UNNAMED } from '../../wording';
 import { findCode, listCodes, putCode, removeCode } from '../../data/repositories';
 import type { ForgetCode, LearnedCodeView, PutCode } from '../../contract';
 import type { Context } from '../context';
 import { Refusal } from '../refusal';
-import { mustStandAsSeen, UNNAMED } from './based-on';
+import { mustStandAsSeen } from './based-on';
 
 /** Learns a drive-link code. It must stand for something: a pitch, a gauge, or both. */
 export async function learnCode(context: Context, { by, code, was }: PutCode): Promise<readonly LearnedCodeView[]> {

@@ -1,3 +1,4 @@
+import { UNNAMED } from '../../wording';
 import { addPhoto, findPhoto, letPhotosGo, photosOf, takeAwayPhoto } from '../../data/repositories';
 import type { PhotoView } from '../../contract';
 import type { Context } from '../context';
@@ -46,7 +47,14 @@ export async function storePhoto(
   await context.store.write(async (tx) => {
     if ((await photosOf(tx, jobId)).length >= MOST_PHOTOS)
       throw new Refusal(409, 'too-many', `A job keeps ${MOST_PHOTOS} pictures: take one away first.`);
-    await addPhoto(tx, { id: context.newId(), jobId, ...about, bytes, at: context.now().toISOString(), by });
+    await addPhoto(tx, {
+      id: context.newId(),
+      jobId,
+      ...about,
+      bytes,
+      at: context.now().toISOString(),
+      by: by || UNNAMED,
+    });
   });
   return views(context, jobId);
 }

@@ -15,11 +15,11 @@ import {
 } from '../../data/repositories';
 import type { ChangeLimit, ChooseSchool, PutShopFacts, ShopPageView, ShopView } from '../../contract';
 import type { Queryable } from '../../data/store';
-import { limitProblem, schoolAnswerWord } from '../../wording';
+import { limitProblem, schoolAnswerWord, UNNAMED } from '../../wording';
 import type { Context } from '../context';
 import { notFound, Refusal } from '../refusal';
 import { backupsKept } from './backup';
-import { mustStandAsSeen, UNNAMED } from './based-on';
+import { mustStandAsSeen } from './based-on';
 import { supplierMood } from './supplier';
 
 /** Where the machine stands, until the shop says where it does. */

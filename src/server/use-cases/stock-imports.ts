@@ -18,7 +18,7 @@ import {
   type StockImportRowRecord,
 } from '../../data/repositories';
 import type { Transaction } from '../../data/store';
-import { everyFewRows } from '../../data/turn';
+import { everyFewRows, letOthers } from '../../data/turn';
 import type { ImportBatch } from '../../contract';
 import type { Context } from '../context';
 import { notFound, Refusal } from '../refusal';
@@ -52,8 +52,6 @@ export interface Undone {
 
 /** Rows undone in one go: everybody else is answered between two goes. */
 const AT_ONCE = 60;
-
-const letOthers = () => new Promise<void>((resolve) => setImmediate(resolve));
 
 /**
  * Undoes an import: every part goes back to what it was, but what was changed since stays and is named. It is done a few rows at a time; broken off in the middle it

@@ -1,7 +1,7 @@
+import { UNNAMED } from '../../wording';
 import { setShopFact, shopFacts } from '../../data/repositories';
 import { SUPPLIER_MOODS, supplierAnswerSchema, type SupplierMood, type SupplierReply } from '../../contract';
 import type { Context } from '../context';
-import { UNNAMED } from './based-on';
 import { simulatedSupplier, type SupplierBehaviour } from '../simulated/supplier';
 
 /** The counter waits this long for a supplier, and then goes on without. */

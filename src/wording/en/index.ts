@@ -3,6 +3,7 @@ export * from './labels';
 export * from './check-names';
 export * from './places';
 export * from './sentence';
+export * from './unnamed';
 export * from './quantity';
 export * from './sheet-problem';
 export * from './entry';

@@ -1,10 +1,11 @@
 import { createHash } from 'node:crypto';
-import { openSync, readSync, closeSync, rmSync } from 'node:fs';
+import { rmSync } from 'node:fs';
 import { buffer } from 'node:stream/consumers';
 import type { Readable } from 'node:stream';
 import Database from 'libsql';
 import Papa from 'papaparse';
 import { open, type Entry, type ZipFile } from 'yauzl';
+import { beginsWith } from '../first-bytes';
 import { mustBeWhole, removeStore, StoreRefused } from '../backup';
 import { journal } from '../../journal';
 import { migrateStore } from '../../migrate';
@@ -21,16 +22,7 @@ const MOST_MANIFEST_BYTES = 300_000_000;
 const refused = (why: string): StoreRefused => new StoreRefused(`This archive cannot be read: ${why}`);
 
 /** Whether a file begins as a zip does. */
-export function isArchive(file: string): boolean {
-  const start = Buffer.alloc(4);
-  const handle = openSync(file, 'r');
-  try {
-    readSync(handle, start, 0, 4, 0);
-  } finally {
-    closeSync(handle);
-  }
-  return start.toString('latin1') === 'PK\u0003\u0004';
-}
+export const isArchive = (file: string): boolean => beginsWith(file, 'PK\u0003\u0004');
 
 /** An archive that is open, and its files by name. */
 interface Opened {

@@ -1,5 +1,5 @@
 import { useFrame } from '../../frame/frame-context';
-import { UNNAMED } from '../../frame/preferences';
+import { UNNAMED } from '../../../wording';
 import { ChoiceField } from '../parts/ChoiceField';
 import { EntryField } from '../parts/EntryField';
 import { useJob, useJobStore } from '../store/JobContext';

@@ -3,7 +3,7 @@ import { EntryField } from '../parts/EntryField';
 import { Group } from '../parts/StepHead';
 import { useJob, useJobStore } from '../store/JobContext';
 import { useFrame } from '../../frame/frame-context';
-import { UNNAMED } from '../../frame/preferences';
+import { UNNAMED } from '../../../wording';
 import { Tapper } from './Tapper';
 
 /** Most counts that have a place: after that the loop goes on a nail and is counted by another. */

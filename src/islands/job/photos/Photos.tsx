@@ -4,7 +4,7 @@ import type { PhotoView } from '../../../contract';
 import { Notice } from '../../../ui/parts/Notice';
 import { api, failure } from '../../frame/api';
 import { useFrame } from '../../frame/frame-context';
-import { UNNAMED } from '../../frame/preferences';
+import { UNNAMED } from '../../../wording';
 import { Group } from '../parts/StepHead';
 import { useJob, useJobStore } from '../store/JobContext';
 import { shrunk } from './shrink';

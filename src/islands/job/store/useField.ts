@@ -3,7 +3,7 @@ import type { InstrumentId } from '../../../core/quantity';
 import type { EntryProblem, ReadingPath } from '../../../core/sheet';
 import { entryProblem } from '../../../wording';
 import { useFrame } from '../../frame/frame-context';
-import { UNNAMED } from '../../frame/preferences';
+import { UNNAMED } from '../../../wording';
 import { lengthAt, nextTool, takeTool, toolFor, useToolsInHand } from '../tools/tool-in-hand';
 import { useJob, useJobStore } from './JobContext';
 import type { Snapshot, Standing } from './job-store';

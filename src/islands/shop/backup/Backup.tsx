@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Download } from 'lucide-react';
 import type { BackupView } from '../../../contract';
-import { Notice } from '../../../ui/parts/Notice';
+import { Empty, Notice } from '../../../ui/parts/Notice';
 import { failure } from '../../frame/api';
 import { useOfBrowser } from '../../frame/hydrated';
 import { save } from '../../frame/save-file';
@@ -18,7 +18,18 @@ type Saved = { readonly kind: 'good' | 'error'; readonly text: string };
 const isPutBack = (): boolean => new URLSearchParams(window.location.search).get('put') === 'back';
 
 /** Saving all that the shop has written down, and putting it back. */
-export function Backup({ backups }: { backups: readonly BackupView[] }) {
+export function Backup({ backups }: { backups: readonly BackupView[] | null }) {
+  if (backups === null)
+    return (
+      <Empty title="The store is kept on another machine">
+        It is saved there, by whoever keeps it: nothing is saved from here.
+      </Empty>
+    );
+  return <Own backups={backups} />;
+}
+
+/** Backups of a store that lies on this machine. */
+function Own({ backups }: { backups: readonly BackupView[] }) {
   const wasPutBack = useOfBrowser(isPutBack, false);
   return (
     <div className="grid gap-7">

@@ -3,7 +3,7 @@ import { missingColumns } from '../../../core/stock';
 import { Notice } from '../../../ui/parts/Notice';
 import { api, failure } from '../../frame/api';
 import { useFrame } from '../../frame/frame-context';
-import { UNNAMED } from '../../frame/preferences';
+import { UNNAMED } from '../../../wording';
 import { useChangedHere } from '../../frame/server-data';
 import { undoneSentence, type Undone } from '../Imports';
 import type { Progress, TakeIn } from './use-take-in';

@@ -7,7 +7,7 @@ export const POST: APIRoute = ({ params, request, url }) =>
     storePhoto(
       context(),
       params.id ?? '',
-      (url.searchParams.get('by') ?? '').slice(0, 80) || 'not said',
+      (url.searchParams.get('by') ?? '').slice(0, 80),
       await request.arrayBuffer(),
     ),
   );
