@@ -161,18 +161,30 @@ const WITHOUT_FIELD: readonly ReadingId[] = [
   'bar.edges.stations.leaveLow',
   'job.kickbackChoice',
   'setAside',
+  // Chosen on the ribbon; how far back comes once it is marked.
+  'chain.damage.side',
+  'chain.damage.cutter',
+  'chain.damage.setBack',
+  // Shown where they are called for.
+  'driveSprocket.renewed',
 ];
+
+/** Places of the rework: they are there where the part calls for work. */
+const ON_WORKED = /\.(reworkDone|after)/;
 
 test('every reading has a control that is reached by its place', async ({ page }) => {
   test.setTimeout(240_000);
-  await copyOf(page, 'L-0417', 'bar');
   const missing: string[] = [];
-  for (const { id } of READINGS) {
+  let opened = '';
+  for (const { id } of [...READINGS].sort((a, b) => Number(ON_WORKED.test(a.id)) - Number(ON_WORKED.test(b.id)))) {
     if (WITHOUT_FIELD.includes(id)) continue;
+    const job = id.startsWith('bar.') || !ON_WORKED.test(id) ? 'L-0417' : 'L-0427';
+    if (job !== opened) await copyOf(page, job, 'bar');
+    opened = job;
     const path = id
       .replace('bar.edges.stations', 'bar.edges.A.stations.0')
       .replace('bar.edges.stands', 'bar.edges.A.stands')
-      .replace(/^(chain\.(driveLinks|cuttersLeft|cuttersRight))$/, '$1.0')
+      .replace(/^(chain\.(after\.)?(driveLinks|cutters(Left|Right)|depthGauges(Left|Right)))$/, '$1.0')
       .replace('chain.damage', 'chain.damage.0');
     // What belongs to the other kind of nose is shown for that kind.
     const nose = id === 'bar.checks.hardNose' || id === 'loop.noseRadius' ? 'hard' : 'sprocket';

@@ -43,7 +43,11 @@ const pushPull = () => length({ kind: 'push', instrument: 'tape' });
 const degrees = () =>
   figure(
     { from: 0, to: 80 },
-    { means: 'Degrees, as seen from above: 0 is square to the chain.', idle: goesWith('chain.topPlateWidth') },
+    {
+      means: 'Degrees, as seen from above: 0 is square to the chain.',
+      view: 'shape',
+      idle: goesWith('chain.topPlateWidth'),
+    },
   );
 
 /** How the cutters are built. Carbide is ground and never filed. */
@@ -120,17 +124,19 @@ const worn = {
     { kind: 'tang', instrument: 'caliper' },
     {
       means: 'Length of the drive link below the straps.',
+      view: 'shape',
       idle: goesWith('bar.edges.depth', 'bar.edges.mouth'),
     },
   ),
   kerf: length(
     { kind: 'kerf', instrument: 'caliper' },
-    { idle: goesWith('chain.tipHeight', 'bar.thickness', 'bar.edges.mouth') },
+    { view: 'shape', idle: goesWith('chain.tipHeight', 'bar.thickness', 'bar.edges.mouth') },
   ),
   tipHeight: length(
     { kind: 'kerf', instrument: 'caliper' },
     {
       means: 'Cutter tip above the middle of the engaged tang.',
+      view: 'shape',
       idle: goesWith('chain.kerf', 'bar.thickness', 'bar.edges.mouth'),
     },
   ),
@@ -272,7 +278,7 @@ export const chainReadings = group(
     }),
     bumperLinks: yesNo({
       means: 'Links or straps that shield the cutters: a mark of low-kickback chain.',
-      ...identify('gauge'),
+      view: 'shape',
       idle: goesWith('chain.kickbackClass', 'job.operatorTrained'),
     }),
     cutterShape: oneOf(CUTTER_SHAPES, { view: 'shape', idle: goesWith('chain.damage', 'chain.topPlateAngleLeft') }),

@@ -108,6 +108,8 @@ export const WEIGHTS = {
     'cutters-uneven': 12,
     'chain-slack': 8,
     'tight-joints': 8,
+    'groove-worn': 6,
+    'chain-thin-for-groove': 6,
     'nose-worn': 4,
     'sprocket-pitch-differs': 3,
   }),

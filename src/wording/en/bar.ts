@@ -158,6 +158,14 @@ export const schoolAnswer: { readonly [K in SchoolId]: Readonly<Record<Schools[K
   },
 };
 
+/** What the shop does about grease at the nose, beside the question for its port. */
+export const greaseSays: Record<Schools['greaseNose'], string> = {
+  'by-its-port': 'With a port it is greased at each service; without one chain oil does it.',
+  'each-service': 'This shop greases at each service, where there is no saying that it has no port.',
+  never: 'This shop never greases a nose: chain oil does it, and grease keeps the oil out.',
+  'once-begun': 'This shop goes on greasing what was greased before.',
+};
+
 /** How the rails are levelled, step by step, in the school of the shop. */
 export const LEVELLING_STEPS: Record<Schools['levelling'], readonly string[]> = {
   'guided-file': [

@@ -81,6 +81,8 @@ export const causeBecause: { readonly [S in Symptom]: Readonly<Record<CauseOf<S>
     'cutters-uneven': 'Uneven cutters cut by turns.',
     'chain-slack': 'A slack chain whips.',
     'tight-joints': 'Each tight joint knocks as it goes round.',
+    'groove-worn': 'In a worn groove the chain rattles from wall to wall.',
+    'chain-thin-for-groove': 'A thin chain rattles in a wide groove.',
     'nose-worn': 'A loose nose rattles.',
     'sprocket-pitch-differs': 'A wrong pitch hammers.',
   },

@@ -95,9 +95,11 @@ function beyond(check: Check, value: string, limit: string): string {
     case 'chain.tangs':
       return check.condemns
         ? `${value} drive-link tangs are burred: too many to file. Check the groove as well.`
-        : `${value} drive-link tangs are burred: file them.`;
+        : check.value === 1
+          ? 'One drive-link tang is burred: file it.'
+          : `${value} drive-link tangs are burred: file them.`;
     case 'chain.tight-joints':
-      return `${value} joints are tight: free them.`;
+      return check.value === 1 ? 'One joint is tight: free it.' : `${value} joints are tight: free them.`;
     case 'sprocket.wear':
       return `The sprocket is worn ${value} deep, the most is ${limit}: it would ruin the next chain.`;
     default:

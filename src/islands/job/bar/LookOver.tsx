@@ -2,13 +2,13 @@ import { Notice } from '../../../ui/parts/Notice';
 import { ChoiceField } from '../parts/ChoiceField';
 import { EntryField } from '../parts/EntryField';
 import { Group } from '../parts/StepHead';
-import { checkSentence } from '../../../wording';
+import { checkSentence, greaseSays } from '../../../wording';
 import { useFrame } from '../../frame/frame-context';
 import { useJob } from '../store/JobContext';
 
 /** The walk along the bar in the order hands move: tail, body, groove, nose; and the bar's own sizes. */
 export function LookOver() {
-  const { entered, appraisal } = useJob();
+  const { entered, appraisal, view } = useJob();
   const { unit } = useFrame();
   const blueing = appraisal.checks.find(({ id, outcome }) => id === 'bar.blueing' && outcome === 'watch');
   const hard = entered.sheet.bar?.nose === 'hard';
@@ -71,15 +71,8 @@ export function LookOver() {
               <ChoiceField path="bar.checks.nosePinch" legend="Plates press on it" />
               <ChoiceField path="bar.checks.noseDirt" legend="Dirt round it" />
               <ChoiceField path="bar.noseReplaceable" legend="Nose can be replaced" />
-              <ChoiceField
-                path="bar.nosePort"
-                legend="Port for grease"
-                hint={
-                  entered.sheet.bar?.nosePort === true
-                    ? 'Grease it at each service, and then keep doing it.'
-                    : 'No port, no grease: chain oil does it.'
-                }
-              />
+              <ChoiceField path="bar.nosePort" legend="Port for grease" hint={greaseSays[view.schools.greaseNose]} />
+              <ChoiceField path="bar.noseGreased" legend="Greased before" />
             </>
           )}
         </div>

@@ -49,18 +49,20 @@ export function CutterPanel({ side, cutter, slots, damage, onMarked, onNext, onO
           To the {side === 'left' ? 'right' : 'left'} side
         </button>
       </div>
-      <Choice
-        legend={`Damage on ${side} ${cutter}`}
-        options={choicesAt('chain.damage.0.kind')}
-        value={damage.kind ?? ''}
-        onChoose={(kind) => {
-          const chosen = DAMAGE_KINDS.find((each) => each === kind);
-          if (!chosen) return damage.clear();
-          damage.mark(chosen);
-          onMarked();
-        }}
-        hint="Everything is filed back to the worst: a young chain with deep damage can be scrap."
-      />
+      <div data-path={damage.path}>
+        <Choice
+          legend={`Damage on ${side} ${cutter}`}
+          options={choicesAt('chain.damage.0.kind')}
+          value={damage.kind ?? ''}
+          onChoose={(kind) => {
+            const chosen = DAMAGE_KINDS.find((each) => each === kind);
+            if (!chosen) return damage.clear();
+            damage.mark(chosen);
+            onMarked();
+          }}
+          hint="Everything is filed back to the worst: a young chain with deep damage can be scrap."
+        />
+      </div>
       {damage.index !== null && (
         <div data-cutter-field="set-back">
           <EntryField

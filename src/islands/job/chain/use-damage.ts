@@ -1,4 +1,5 @@
 import { DAMAGE_KINDS } from '../../../core/chain';
+import type { ReadingPath } from '../../../core/sheet';
 import { useJob } from '../store/JobContext';
 import { useFieldActions } from '../store/useField';
 import { damageSlots, type Side } from './cutter-slots';
@@ -9,6 +10,8 @@ export type DamageKind = (typeof DAMAGE_KINDS)[number];
 export interface CutterDamage {
   /** Its place in the list; null while the cutter has none. */
   readonly index: number | null;
+  /** Where its kind stands, or will stand. */
+  readonly path: ReadingPath;
   readonly kind: DamageKind | null;
   readonly mark: (kind: DamageKind) => void;
   readonly clear: () => void;
@@ -25,6 +28,7 @@ export function useDamage(side: Side, cutter: number): CutterDamage {
   const said = own && snapshot.standing.get(`chain.damage.${own.index}.kind`)?.text;
   return {
     index: own?.index ?? null,
+    path: `chain.damage.${own?.index ?? next}.kind`,
     kind: DAMAGE_KINDS.find((kind) => kind === said) ?? null,
     mark: (kind) => {
       const index = own?.index ?? next;
