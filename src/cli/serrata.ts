@@ -1,8 +1,8 @@
-import { Command, Argument, CommanderError } from 'commander';
+import { Command, Argument, CommanderError, InvalidArgumentError } from 'commander';
 import { assess } from '../core/assess';
 import { limitsFile } from '../core/limits';
 import { chainNeed, searchStock } from '../core/stock';
-import { assessmentDocument, sheetProblem } from '../wording';
+import { assessmentDocument, sheetProblem, type Draws } from '../wording';
 import { readSheetText } from '../core/sheet';
 import { limitsFrom, linesFrom, sheetFrom, stockFrom, Unreadable } from './documents';
 import { jsonSchema, SCHEMA_NAMES, type SchemaName } from './schemas';
@@ -19,7 +19,24 @@ interface AssessOptions {
   stock?: string;
   text?: boolean;
   lines?: boolean;
+  draws?: number;
+  seed?: number;
 }
+
+/** Draws beyond this take minutes and tell no more. */
+const MOST_DRAWS = 10_000_000;
+
+/** A whole number within bounds, of an option. */
+function whole(from: number, to: number): (text: string) => number {
+  return (text) => {
+    const value = Number(text);
+    if (Number.isInteger(value) && value >= from && value <= to) return value;
+    throw new InvalidArgumentError(`A whole number from ${from} to ${to}.`);
+  };
+}
+
+/** Draws as they were asked for; none unless they were. */
+const drawsOf = ({ draws, seed = 1 }: AssessOptions): Draws | null => (draws === undefined ? null : { draws, seed });
 
 /** Answers every line as it comes; a line that cannot be read stops none of the others, and ends in exit code 2. */
 async function assessLines(path: string, options: AssessOptions, print: (text: string) => unknown): Promise<void> {
@@ -36,7 +53,7 @@ async function assessLines(path: string, options: AssessOptions, print: (text: s
     const read = readSheetText(line);
     if (!read.ok) unread += 1;
     const answer = read.ok
-      ? assessmentDocument(assess(read.value, limits))
+      ? assessmentDocument(assess(read.value, limits), undefined, drawsOf(options))
       : { line: number, problems: read.error.map(sheetProblem) };
     await print(`${JSON.stringify(answer)}\n`);
   }
@@ -49,7 +66,7 @@ function assessCommand(path: string, options: AssessOptions): string {
   const appraisal = assess(sheet, limits);
   const matches =
     stock && 'order' in appraisal.order ? searchStock(chainNeed(appraisal.order.order), stock) : stock && [];
-  const document = assessmentDocument(appraisal, matches);
+  const document = assessmentDocument(appraisal, matches, drawsOf(options));
   return options.text ? assessmentText(document) : json(document);
 }
 
@@ -61,6 +78,8 @@ function program(print: (text: string) => unknown): Command {
     .argument('<sheet>', 'path of the bench sheet, or - for standard input')
     .option('--limits <file>', "the shop's limits, as printed by `serrata limits`")
     .option('--stock <file>', 'stock list in CSV: which parts answer the order')
+    .option('--draws <n>', 'add the shares of verdicts by so many draws', whole(1, MOST_DRAWS))
+    .option('--seed <n>', 'where the draws begin: the same seed draws the same', whole(0, 2 ** 32 - 1))
     .option('--text', 'print sentences instead of JSON')
     .option('--lines', 'one sheet per line in, one assessment per line out, in order and as it goes')
     .action((path: string, options: AssessOptions) =>

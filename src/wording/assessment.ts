@@ -4,6 +4,8 @@ import type { EdgeAssessment } from '../core/bar/checks';
 import type { LoopAssessment } from '../core/loop/assessed';
 import type { Identified } from '../core/identify';
 import { leastDepth, measuredAgainAt, type Station } from '../core/bar';
+import { drawnShares, seeded, wrongOf, type PartDoubt } from '../core/doubt';
+import { PARTS } from '../core/reading';
 import type { Diagnosis } from '../core/symptom';
 import type { ChainOrder } from '../core/order';
 import type { StockMatch } from '../core/stock';
@@ -185,11 +187,15 @@ function edge(
   };
 }
 
-const verdict = ({ action, operations, reasons, decidedBy }: Verdict): Assessment['verdicts']['bar'] => ({
+const verdict = (
+  { action, operations, reasons, decidedBy }: Verdict,
+  doubt: PartDoubt | null,
+): Assessment['verdicts']['bar'] => ({
   action,
   operations: [...operations],
   why: reasons.map((reason) => verdictReason(reason)),
   decidedBy: decidedBy?.id ?? null,
+  doubt: doubt && doubt.wrong,
 });
 
 function orderOf({ driveSprocket, ...chain }: ChainOrder): NonNullable<Assessment['order']> {
@@ -217,9 +223,35 @@ function symptomOf({ symptom, causes: standing, next, otherSchool }: Diagnosis):
   };
 }
 
+/** Draws that were asked for, and the seed they begin with. */
+export interface Draws {
+  readonly draws: number;
+  readonly seed: number;
+}
+
+/** Shares of verdicts by draws, part by part in one stream of numbers. */
+function drawnDoubt(
+  { hangsOn, doubts, verdicts }: Appraisal,
+  { draws, seed }: Draws,
+): NonNullable<Assessment['doubt']> {
+  const next = seeded(seed);
+  const parts = PARTS.flatMap((part) => {
+    const [factors, doubt] = [hangsOn[part], doubts[part]];
+    if (!factors || !doubt) return [];
+    const shares = drawnShares(factors, draws, next);
+    const movedBy = doubt.movedBy.map(({ measure, share }) => ({ measure: writtenPlace(measure), share }));
+    return [[part, { ...shares, wrong: wrongOf(shares, verdicts[part].action), movedBy }] as const];
+  });
+  return { draws, seed, parts: Object.fromEntries(parts) };
+}
+
 /** Writes an appraisal as the assessment document, with its sentences. */
-export function assessmentDocument(appraisal: Appraisal, stock?: readonly StockMatch[]): Assessment {
-  const { identity, bar, chain, verdicts, order } = appraisal;
+export function assessmentDocument(
+  appraisal: Appraisal,
+  stock?: readonly StockMatch[],
+  draws: Draws | null = null,
+): Assessment {
+  const { identity, bar, chain, verdicts, doubts, order } = appraisal;
   return {
     format: 'serrata-assessment',
     version: 1,
@@ -276,10 +308,10 @@ export function assessmentDocument(appraisal: Appraisal, stock?: readonly StockM
       sequenceAgrees: chain.sequenceAgrees,
     },
     verdicts: {
-      bar: verdict(verdicts.bar),
-      chain: verdict(verdicts.chain),
-      driveSprocket: verdict(verdicts.driveSprocket),
-      nose: verdict(verdicts.nose),
+      bar: verdict(verdicts.bar, doubts.bar),
+      chain: verdict(verdicts.chain, doubts.chain),
+      driveSprocket: verdict(verdicts.driveSprocket, doubts.driveSprocket),
+      nose: verdict(verdicts.nose, doubts.nose),
     },
     fit: appraisal.fit.map((judgement) => ({
       rule: judgement.rule,
@@ -301,6 +333,7 @@ export function assessmentDocument(appraisal: Appraisal, stock?: readonly StockM
     })),
     minutesInAll: appraisal.plan.minutes,
     idle: appraisal.idle.map((idle) => ({ measure: writtenPlace(idle.measure), why: idleSentence(idle) })),
+    ...(draws ? { doubt: drawnDoubt(appraisal, draws) } : {}),
     ...(stock
       ? {
           stock: stock.map(({ part, answer, misses }) => ({

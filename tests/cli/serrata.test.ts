@@ -47,6 +47,23 @@ describe('serrata assess', () => {
     expect(status).toBe(0);
     expect(stdout).toMatch(/^Bar: Recondition/);
     expect(stdout).toContain('Order: chain .325, .050 in (1.3 mm), 72 drive links, low-kickback');
+    expect(stdout).toMatch(/Cuts in a curve, left: what ails it\n  \d+ %  The rails are not level/);
+  });
+
+  it('adds the shares of verdicts by draws, the same for the same seed, and refuses what is no number', () => {
+    const drawn = (seed: string) => {
+      const { status, stdout } = serrata(['assess', sheet, '--draws', '5000', '--seed', seed]);
+      expect(status).toBe(0);
+      return assessmentSchema.parse(JSON.parse(stdout)).doubt!;
+    };
+    const doubt = drawn('7');
+    expect(doubt).toMatchObject({ draws: 5000, seed: 7 });
+    const { keep, clean, recondition, replace } = doubt.parts.bar!;
+    expect(keep + clean + recondition + replace).toBeCloseTo(1, 9);
+    expect(recondition).toBeGreaterThan(0.9);
+    expect(drawn('7')).toEqual(doubt);
+    expect(serrata(['assess', sheet, '--draws', 'many']).status).toBe(2);
+    expect(serrata(['assess', sheet]).stdout).not.toContain('"draws"');
   });
 
   it('assesses many sheets, one a line and in order; a line that cannot be read stops no other', () => {

@@ -1,4 +1,5 @@
 import { EDGES } from '../bar';
+import { doubtOf, factorsOf, type Factor, type PartDoubt } from '../doubt';
 import { assessBar, type BarAssessment } from '../bar/checks';
 import { assessChain, type ChainAssessment } from '../chain/checks';
 import { classKnown, fitContext, judgeFit, type FitJudgement } from '../fit';
@@ -40,6 +41,10 @@ export interface Appraisal {
   readonly loop: LoopAssessment;
   readonly checks: readonly Check[];
   readonly verdicts: Readonly<Record<Part, Verdict>>;
+  /** What each verdict hangs on; null while readings are missing that it waits for. */
+  readonly hangsOn: Readonly<Record<Part, readonly Factor[] | null>>;
+  /** How sure each verdict is. */
+  readonly doubts: Readonly<Record<Part, PartDoubt | null>>;
   readonly fit: readonly FitJudgement[];
   readonly order: OrderOutcome;
   /** What ails it: each symptom of the complaint with its causes. */
@@ -72,9 +77,7 @@ export function assess(
   const nose = assessNose(sheet);
   const barNose = noseOnBar(sheet, nose);
   const checks = [...bar.checks, ...(barNose ? [barNose] : []), ...nose, ...chain.checks, ...sprocket];
-  const verdicts = Object.fromEntries(
-    PARTS.map((part) => [part, verdictOn(part, sheet, checks, bar, chain)]),
-  ) as Record<Part, Verdict>;
+  const verdicts = eachPart((part) => verdictOn(part, sheet, checks, bar, chain));
   const loop = assessLoop(sheet, identity, chain);
   const fit = judgeFit(fitContext(sheet, identity, sprocketSound(sprocket), verdicts, schools));
   const order = decideOrder(identity, fit, classKnown(sheet, schools), sheet.driveSprocket);
@@ -91,8 +94,13 @@ export function assess(
     diagnoses,
   });
   const plan = measuringPlan(next);
-  return { identity, bar, chain, loop, checks, verdicts, fit, order, diagnoses, next, plan, idle };
+  const hangsOn = eachPart((part) => factorsOf(verdicts[part], checks, bar, doneOn(part, sheet)));
+  const doubts = eachPart((part) => hangsOn[part] && doubtOf(hangsOn[part], verdicts[part].action));
+  return { identity, bar, chain, loop, checks, verdicts, hangsOn, doubts, fit, order, diagnoses, next, plan, idle };
 }
+
+const eachPart = <T>(of: (part: Part) => T): Readonly<Record<Part, T>> =>
+  Object.fromEntries(PARTS.map((part) => [part, of(part)])) as Record<Part, T>;
 
 /** Work that is planned and that no check calls for by itself. */
 function plannedFor(part: Part, bar: BarAssessment, chain: ChainAssessment): readonly Operation[] {

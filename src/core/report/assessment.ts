@@ -99,6 +99,18 @@ const verdictSchema = z.strictObject({
   why: z.array(z.string()),
   /** Id of the check that decided, if one did. */
   decidedBy: z.string().nullable(),
+  /** Chance that the verdict shown is wrong (of an undecided one, that the likeliest is); null while readings are missing that it waits for. */
+  doubt: z.number().min(0).max(1).nullable(),
+});
+
+const partDoubtSchema = z.strictObject({
+  keep: z.number(),
+  clean: z.number(),
+  recondition: z.number(),
+  replace: z.number(),
+  wrong: z.number(),
+  /** Readings by how much knowing what they rest on would take off the chance of a wrong verdict. */
+  movedBy: z.array(z.strictObject({ measure: z.string(), share: z.number() })),
 });
 
 const loopResultSchema = z.strictObject({
@@ -271,6 +283,14 @@ export const assessmentSchema = z.strictObject({
   minutesInAll: z.number(),
   /** Readings that stand on the sheet and may move nothing, each with the reason: what is not named here moves the assessment when it is taken off. */
   idle: z.array(z.strictObject({ measure: z.string(), why: z.string() })),
+  /** Shares of verdicts by draws, when draws were asked for; a part that waits for readings has none. */
+  doubt: z
+    .strictObject({
+      draws: z.int(),
+      seed: z.int(),
+      parts: z.partialRecord(z.enum(PARTS), partDoubtSchema),
+    })
+    .optional(),
   /** Parts in stock against the order, when a stock list was given. */
   stock: z.array(z.strictObject({ sku: z.string(), fits: z.boolean(), why: z.array(z.string()) })).optional(),
 });

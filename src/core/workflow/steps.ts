@@ -89,9 +89,12 @@ export function stepStates(sheet: BenchSheet, appraisal: Appraisal, signedOff: b
   return STEPS.map((step) => ({ step, ...(standing[step] ?? ticking(sheet, step)) }));
 }
 
+/** Steps that are looked into when somebody asks, and stand in nobody's way. */
+const ASKED_FOR: readonly Step[] = ['order', 'why'];
+
 /** The step to go on with: the first that is open, or null when all is done. */
 export function nextStep(states: readonly StepState[]): Step | null {
-  return states.find(({ state, step }) => state === 'open' && step !== 'order')?.step ?? null;
+  return states.find(({ state, step }) => state === 'open' && !ASKED_FOR.includes(step))?.step ?? null;
 }
 
 /** The step in which what is asked for is read. */

@@ -1,6 +1,7 @@
 import { ArrowRight, CloudOff, CloudUpload, HardDriveDownload, Unlink } from 'lucide-react';
 import type { Appraisal } from '../../core/assess';
 import type { Part, Step } from '../../core/reading';
+import { DESERVED } from '../../core/doubt';
 import { CAUSE_PARTS } from '../../core/symptom';
 import { judgedParts, type Verdict } from '../../core/judge';
 import { STATE_RULES } from '../../core/fit';
@@ -17,6 +18,7 @@ import {
   planSummary,
   limitSource,
   sentence,
+  sharesSentence,
   symptomName,
   valueWithDoubt,
   verdictReason,
@@ -140,6 +142,7 @@ function LeadVerdict({ verdict }: { verdict: Verdict }) {
         {reasons.length > 3 && <li className="text-ink-soft">and {reasons.length - 3} more, under Decide.</li>}
       </ul>
       <Doubt verdict={verdict} />
+      <Shares part={part} />
     </section>
   );
 }
@@ -166,6 +169,30 @@ function Doubt({ verdict: { decidedBy: check } }: { verdict: Verdict }) {
     </dl>
   );
 }
+
+/** The chance of each verdict as one line and one bar, where everything is there that the verdict waits for. */
+function Shares({ part }: { part: Part }) {
+  const { appraisal } = useJob();
+  const doubt = appraisal.doubts[part];
+  if (!doubt) return null;
+  return (
+    <div className="mt-2">
+      <p className="text-sm">{sharesSentence(doubt, appraisal.verdicts[part].action)}</p>
+      <div aria-hidden="true" className="mt-1 flex h-2 bg-well">
+        {DESERVED.map((deserved) => (
+          <div
+            key={deserved}
+            className={SHARE_LOOK[deserved]}
+            style={{ width: `${100 * doubt.shares[deserved]}%` }}
+            title={`${actionWord[deserved]} ${(100 * doubt.shares[deserved]).toFixed(0)} %`}
+          />
+        ))}
+      </div>
+    </div>
+  );
+}
+
+const SHARE_LOOK = { keep: 'bg-leaf', clean: 'bg-steel', recondition: 'bg-brass', replace: 'bg-oxide' } as const;
 
 /** The probability in words with its figure, never rounded to certainty. */
 function doubtText(probability: number): string {

@@ -10,7 +10,7 @@ import { nextSentence, stepName } from '../../wording';
 import type { Rules } from './shop';
 
 /** Raised whenever a change of the programme makes stored summaries out of date. */
-const SUMMARY_VERSION = 4;
+const SUMMARY_VERSION = 5;
 
 /** Names what a summary was made with: it is made again when the limits, the codes or the programme change. */
 export function summaryKey({ limits, codes, schools }: Rules): string {

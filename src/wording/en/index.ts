@@ -18,6 +18,7 @@ export * from './counter';
 export * from './bar';
 export * from './chain';
 export * from './sprocket';
+export * from './doubt';
 export * from './ailments';
 export { CHAIN_WORDS } from './readings/chain';
 export { TAKE_IN_WORDS } from './readings/take-in';
