@@ -167,7 +167,7 @@ async function pages(): Promise<Measured[]> {
     );
     return [
       await weight(`${large}/`, 'Bench', 120),
-      await weight(largeBar, 'Job, at the bar', 180, 'bar'),
+      await weight(largeBar, 'Job, at the bar', 220, 'bar'),
       await weight(`${large}/counter`, 'Counter', 120),
       await weight(`${large}/stock`, 'Stock', 120),
       ...ratios,

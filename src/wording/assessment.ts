@@ -4,7 +4,7 @@ import type { EdgeAssessment } from '../core/bar/checks';
 import type { LoopAssessment } from '../core/loop/assessed';
 import type { Identified } from '../core/identify';
 import { leastDepth, measuredAgainAt, type Station } from '../core/bar';
-import { drawnShares, seeded, wrongOf, type PartDoubt } from '../core/doubt';
+import { drawnShares, moversOf, seeded, wrongOf, type PartDoubt } from '../core/doubt';
 import { PARTS } from '../core/reading';
 import type { Diagnosis } from '../core/symptom';
 import type { ChainOrder } from '../core/order';
@@ -231,15 +231,15 @@ export interface Draws {
 
 /** Shares of verdicts by draws, part by part in one stream of numbers. */
 function drawnDoubt(
-  { hangsOn, doubts, verdicts }: Appraisal,
+  { hangsOn, verdicts }: Appraisal,
   { draws, seed }: Draws,
 ): NonNullable<Assessment['doubt']> {
   const next = seeded(seed);
   const parts = PARTS.flatMap((part) => {
-    const [factors, doubt] = [hangsOn[part], doubts[part]];
-    if (!factors || !doubt) return [];
+    const factors = hangsOn[part];
+    if (!factors) return [];
     const shares = drawnShares(factors, draws, next);
-    const movedBy = doubt.movedBy.map(({ measure, share }) => ({ measure: writtenPlace(measure), share }));
+    const movedBy = moversOf(factors).map(({ measure, share }) => ({ measure: writtenPlace(measure), share }));
     return [[part, { ...shares, wrong: wrongOf(shares, verdicts[part].action), movedBy }] as const];
   });
   return { draws, seed, parts: Object.fromEntries(parts) };

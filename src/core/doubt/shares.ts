@@ -12,8 +12,12 @@ export interface PartDoubt {
   readonly shares: Shares;
   /** Chance that the verdict shown is wrong; of an undecided one, that the likeliest is. */
   readonly wrong: number;
-  /** Readings by how much knowing what they rest on would take off that chance, the most first; shares of what all of them would. */
-  readonly movedBy: readonly { readonly measure: Askable; readonly share: number }[];
+}
+
+/** A reading with its share of what all of them would take off the chance of a wrong verdict. */
+export interface Mover {
+  readonly measure: Askable;
+  readonly share: number;
 }
 
 /** Chance that all factors of one kind come out well: groups are independent, and within a group the worst decides. */
@@ -52,18 +56,22 @@ function wrongOnceKnown(factors: readonly Factor[], group: string): number {
   return well * best(true) + (1 - well) * best(false);
 }
 
-/** How sure the verdict on a part is, and what moves it. */
+/** How sure the verdict on a part is. */
 export function doubtOf(factors: readonly Factor[], action: Action): PartDoubt {
   const shares = sharesOf(factors);
-  const guess = 1 - Math.max(...Object.values(shares));
+  return { shares, wrong: wrongOf(shares, action) };
+}
+
+/** Readings by how much knowing what they rest on would take off the chance of a wrong verdict, the most first. */
+export function moversOf(factors: readonly Factor[]): readonly Mover[] {
+  const guess = 1 - Math.max(...Object.values(sharesOf(factors)));
   const drops = [...new Set(factors.map(({ group }) => group))].flatMap((group) => {
     const measure = factors.find((factor) => factor.group === group)?.measure ?? null;
     const drop = guess - wrongOnceKnown(factors, group);
     return measure && drop > LEAST_DROP ? [{ measure, drop }] : [];
   });
   const all = drops.reduce((sum, { drop }) => sum + drop, 0);
-  const movedBy = drops.sort((a, b) => b.drop - a.drop).map(({ measure, drop }) => ({ measure, share: drop / all }));
-  return { shares, wrong: wrongOf(shares, action), movedBy };
+  return drops.sort((a, b) => b.drop - a.drop).map(({ measure, drop }) => ({ measure, share: drop / all }));
 }
 
 /** A drop less than this is none. */

@@ -1,7 +1,7 @@
 import type { FitJudgement } from '../fit';
 import type { Verdict } from '../judge';
 import { minutesFor, type Askable, type BenchSheet } from '../sheet';
-import { causesIn, EVIDENCE_LIST, type Diagnosis } from '../symptom';
+import { EVIDENCE_LIST, REACHES, type Diagnosis } from '../symptom';
 import type { Asked } from './asked';
 
 /** The check that separates the two causes in front, for each symptom of the complaint. */
@@ -35,9 +35,10 @@ const WORTH_A_LOOK = 0.2;
 
 /** How much of the open complaint a reading speaks of: the shares of all causes that it is evidence for, where the cause is not as good as found. */
 export function bearing(measure: Askable, diagnoses: readonly Diagnosis[]): number {
-  const open = diagnoses.filter(({ next }) => next !== null);
-  return EVIDENCE_LIST.filter(([, { asks }]) => asks.includes(measure))
-    .flatMap(([, evidence]) => causesIn(evidence))
-    .flatMap((cause) => open.flatMap(({ causes }) => causes.filter((each) => each.cause === cause)))
-    .reduce((sum, { share }) => sum + share, 0);
+  const speaks = EVIDENCE_LIST.flatMap(([id, { asks }]) => (asks.includes(measure) ? [REACHES.get(id)!] : []));
+  let sum = 0;
+  for (const { next, causes } of diagnoses)
+    if (next !== null)
+      for (const { cause, share } of causes) for (const reach of speaks) if (reach.has(cause)) sum += share;
+  return sum;
 }

@@ -1,8 +1,9 @@
 import { judgedParts } from '../judge';
+import type { Part } from '../reading';
 import type { Schools } from '../schools';
 import { beginOf, isThere, isWithin, minutesFor, readingAt, type Askable } from '../sheet';
 import { CAUSE_PARTS, type Cause } from './causes';
-import { causesIn, EVIDENCE_LIST, type Evidence, type Says } from './evidence';
+import { EVIDENCE_LIST, moves, REACHES, type Evidence, type Says } from './evidence';
 import { findings, type Found, type Told } from './found';
 import { isDisputed, weightsOf, type Symptom } from './weights';
 
@@ -28,14 +29,10 @@ export interface Diagnosis {
   readonly causes: readonly CauseStanding[];
   readonly next: Separating | null;
   /** How the other school ranks them; null where the schools do not differ. */
-  readonly otherSchool: { readonly school: Schools['curvedCuts']; readonly causes: readonly CauseStanding[] } | null;
-}
-
-/** How a result moves the logarithm of a cause's odds. */
-function moves({ for: likelier, against }: Says, cause: Cause): number {
-  const up = likelier?.causes.includes(cause) ? Math.log(likelier.by) : 0;
-  const down = against?.causes.includes(cause) ? Math.log(against.by) : 0;
-  return up - down;
+  readonly otherSchool: {
+    readonly school: Schools['curvedCuts'];
+    readonly causes: readonly { readonly cause: Cause; readonly share: number }[];
+  } | null;
 }
 
 /**
@@ -55,49 +52,45 @@ export function sharesOf(
   return weights.map(([cause], i) => ({ cause, share: odds[i]! / all }));
 }
 
-function ranked(symptom: Symptom, school: Schools['curvedCuts'], found: readonly Found[]): readonly CauseStanding[] {
-  const shares = sharesOf(
-    weightsOf(symptom, school),
-    found.map(({ says }) => says),
-  );
-  return shares
-    .map(({ cause, share }) => ({
-      cause,
-      share,
-      for: found.filter(({ says }) => moves(says, cause) > 0),
-      against: found.filter(({ says }) => moves(says, cause) < 0),
-    }))
-    .sort((a, b) => b.share - a.share);
+const says = ({ says: said }: Found): Says => said;
+
+/** Causes by their shares, the heaviest first. */
+function ranked(
+  symptom: Symptom,
+  school: Schools['curvedCuts'],
+  found: readonly Found[],
+): readonly { readonly cause: Cause; readonly share: number }[] {
+  return [...sharesOf(weightsOf(symptom, school), found.map(says))].sort((a, b) => b.share - a.share);
 }
+
+/** The same with what speaks for and against each. */
+const withEvidence = (ranking: ReturnType<typeof ranked>, found: readonly Found[]): readonly CauseStanding[] =>
+  ranking.map(({ cause, share }) => ({
+    cause,
+    share,
+    for: found.filter((each) => moves(each.says, cause) > 0),
+    against: found.filter((each) => moves(each.says, cause) < 0),
+  }));
 
 /** With so large a share a cause counts as found: nothing more is asked for it. */
 export const FOUND_SHARE = 0.85;
 
-/** The ratios of a piece of evidence for a cause: of the result that speaks most for it, and of the one that speaks most against it. */
-function ratiosFor({ results }: Evidence, cause: Cause): { readonly up: number; readonly down: number } {
-  const all = (Object.values(results) as readonly Says[]).map((says) => moves(says, cause));
-  return { up: Math.exp(Math.max(0, ...all)), down: Math.exp(Math.min(0, ...all)) };
-}
-
-const best = (shares: readonly number[]): number => Math.max(...shares);
-
-/** Shares once the odds of one were multiplied. */
-function multiplied(shares: readonly number[], at: number, by: number): readonly number[] {
-  const all = 1 - shares[at]! + by * shares[at]!;
-  return shares.map((share, i) => (i === at ? by * share : share) / all);
+/** The largest share once the odds of one cause were multiplied. */
+function bestAfter(share: number, by: number, bestOther: number): number {
+  const all = 1 - share + by * share;
+  return Math.max(by * share, bestOther) / all;
 }
 
 /**
  * What looking would take off the chance of naming the wrong cause. The chances of the two results follow from the ratios: with a ratio `up` for a find and `down` for none, a sound saw shows a find in
  * `(1 − down)/(up − down)` of cases and an ailing one `up` times as often.
  */
-function gainOf(evidence: Evidence, cause: Cause, shares: readonly number[], at: number): number {
-  const { up, down } = ratiosFor(evidence, cause);
+function gainOf({ up, down }: { up: number; down: number }, share: number, bestOther: number): number {
   if (up <= 1 || down >= 1) return 0;
   const falsely = (1 - down) / (up - down);
-  const finds = shares[at]! * up * falsely + (1 - shares[at]!) * falsely;
-  const after = finds * best(multiplied(shares, at, up)) + (1 - finds) * best(multiplied(shares, at, down));
-  return Math.max(0, after - best(shares));
+  const finds = share * up * falsely + (1 - share) * falsely;
+  const after = finds * bestAfter(share, up, bestOther) + (1 - finds) * bestAfter(share, down, bestOther);
+  return Math.max(0, after - Math.max(share, bestOther));
 }
 
 /** A check that gains less than this is not asked for. */
@@ -118,23 +111,34 @@ function askedFor({ asks }: Evidence, { sheet }: Told): Askable | null {
   return asks.find((asked) => mayAsk(asked) && !isThere(sheet, asked)) ?? null;
 }
 
-function separating(causes: readonly CauseStanding[], found: readonly Found[], told: Told): Separating | null {
-  const [first, second] = causes;
+function separating(
+  [first, second]: ReturnType<typeof ranked>,
+  found: readonly Found[],
+  told: Told,
+  parts: readonly Part[],
+): Separating | null {
   if (!first || !second || first.share >= FOUND_SHARE) return null;
-  const shares = causes.map(({ share }) => share);
-  const parts = judgedParts(told.sheet);
-  const open = EVIDENCE_LIST.filter(([id]) => !found.some((each) => each.id === id)).map(([, evidence]) => evidence);
-  const asked = open.flatMap((evidence): Separating[] =>
-    [first, second].flatMap(({ cause }, at) => {
-      if (!causesIn(evidence).includes(cause) || !parts.includes(CAUSE_PARTS[cause])) return [];
+  const there = new Set(found.map(({ id }) => id));
+  let most: Separating | null = null;
+  let best = 0;
+  for (const [id, evidence] of EVIDENCE_LIST) {
+    if (there.has(id)) continue;
+    for (const [own, other] of [
+      [first, second],
+      [second, first],
+    ] as const) {
+      const reach = REACHES.get(id)!.get(own.cause);
+      if (!reach || !parts.includes(CAUSE_PARTS[own.cause])) continue;
       const measure = askedFor(evidence, told);
-      if (!measure) return [];
-      const between = [first.cause, second.cause] as const;
-      return [{ measure, between, gain: gainOf(evidence, cause, shares, at), minutes: minutesFor(measure) }];
-    }),
-  );
-  const rate = ({ gain, minutes }: Separating) => (gain + LEAST_GAIN) / minutes;
-  return asked.reduce<Separating | null>((most, next) => (most && rate(most) >= rate(next) ? most : next), null);
+      if (!measure) continue;
+      const [gain, minutes] = [gainOf(reach, own.share, other.share), minutesFor(measure)];
+      const rate = (gain + LEAST_GAIN) / minutes;
+      if (rate <= best) continue;
+      best = rate;
+      most = { measure, between: [first.cause, second.cause], gain, minutes };
+    }
+  }
+  return most;
 }
 
 /** Every symptom of the complaint with its causes, by the school of the shop. */
@@ -142,13 +146,14 @@ export function diagnose(told: Told, school: Schools['curvedCuts']): readonly Di
   const symptoms = told.sheet.job?.symptoms ?? [];
   if (symptoms.length === 0) return [];
   const found = findings(told);
+  const parts = judgedParts(told.sheet);
   return [...new Set(symptoms)].map((symptom) => {
-    const causes = ranked(symptom, school, found);
+    const ranking = ranked(symptom, school, found);
     const other = school === 'bar-first' ? ('cutters-too' as const) : ('bar-first' as const);
     return {
       symptom,
-      causes,
-      next: separating(causes, found, told),
+      causes: withEvidence(ranking, found),
+      next: separating(ranking, found, told, parts),
       otherSchool: isDisputed(symptom) ? { school: other, causes: ranked(symptom, other, found) } : null,
     };
   });

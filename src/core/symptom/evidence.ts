@@ -201,8 +201,30 @@ export const EVIDENCE = {
 export type EvidenceId = keyof typeof EVIDENCE;
 export const EVIDENCE_LIST = Object.entries(EVIDENCE) as readonly (readonly [EvidenceId, Evidence])[];
 
-/** The causes that a piece of evidence speaks of. */
-export function causesIn({ results }: Evidence): readonly Cause[] {
-  const says = Object.values(results) as readonly Says[];
-  return [...new Set(says.flatMap((each) => [...(each.for?.causes ?? []), ...(each.against?.causes ?? [])]))];
+/** How a result moves the logarithm of a cause's odds. */
+export function moves({ for: likelier, against }: Says, cause: Cause): number {
+  const up = likelier?.causes.includes(cause) ? Math.log(likelier.by) : 0;
+  const down = against?.causes.includes(cause) ? Math.log(against.by) : 0;
+  return up - down;
 }
+
+/** What a piece of evidence may do to the odds of a cause: the ratio of the result that speaks most for it, and of the one that speaks most against it. */
+interface Reach {
+  readonly up: number;
+  readonly down: number;
+}
+
+function reachesOf({ results }: Evidence): ReadonlyMap<Cause, Reach> {
+  const says = Object.values(results) as readonly Says[];
+  const causes = new Set(says.flatMap((each) => [...(each.for?.causes ?? []), ...(each.against?.causes ?? [])]));
+  const reach = (cause: Cause): Reach => {
+    const all = says.map((each) => moves(each, cause));
+    return { up: Math.exp(Math.max(0, ...all)), down: Math.exp(Math.min(0, ...all)) };
+  };
+  return new Map([...causes].map((cause) => [cause, reach(cause)]));
+}
+
+/** What each piece of evidence may do to the odds of the causes it speaks of, worked out once. */
+export const REACHES: ReadonlyMap<EvidenceId, ReadonlyMap<Cause, Reach>> = new Map(
+  EVIDENCE_LIST.map(([id, evidence]) => [id, reachesOf(evidence)]),
+);

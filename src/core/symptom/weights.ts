@@ -135,6 +135,13 @@ export type CauseOf<S extends Symptom> = keyof (typeof WEIGHTS)[S]['bar-first'];
 export const isDisputed = (symptom: Symptom): boolean =>
   WEIGHTS[symptom]['bar-first'] !== WEIGHTS[symptom]['cutters-too'];
 
+/** The weights as lists, made once. */
+const LISTED = new Map(
+  Object.values(WEIGHTS).flatMap((bySchool) =>
+    Object.values(bySchool).map((weights) => [weights, Object.entries(weights) as [Cause, number][]] as const),
+  ),
+);
+
 /** The weights of a symptom's causes to a school. */
 export const weightsOf = (symptom: Symptom, school: Schools['curvedCuts']): readonly (readonly [Cause, number])[] =>
-  Object.entries(WEIGHTS[symptom][school]) as [Cause, number][];
+  LISTED.get(WEIGHTS[symptom][school])!;

@@ -91,7 +91,10 @@ function Opened({ onOpened }: { onOpened: () => void }) {
 function Job({ asked, onOpened }: { asked: string; onOpened: () => void }) {
   const { appraisal, entered, steps } = useJob();
   const [step, setStep] = useState<Step>(
-    () => STEPS.find((each) => each === asked) ?? steps.find(({ state }) => state === 'open')?.step ?? 'decide',
+    () =>
+      STEPS.find((each) => each === asked) ??
+      steps.find((each) => each.state === 'open' && each.step !== 'why')?.step ??
+      'decide',
   );
   const [target, goTo] = useGoTo();
   const [part, setPart] = useState<Part | null>(null);
