@@ -230,10 +230,7 @@ export interface Draws {
 }
 
 /** Shares of verdicts by draws, part by part in one stream of numbers. */
-function drawnDoubt(
-  { hangsOn, verdicts }: Appraisal,
-  { draws, seed }: Draws,
-): NonNullable<Assessment['doubt']> {
+function drawnDoubt({ hangsOn, verdicts }: Appraisal, { draws, seed }: Draws): NonNullable<Assessment['doubt']> {
   const next = seeded(seed);
   const parts = PARTS.flatMap((part) => {
     const factors = hangsOn[part];

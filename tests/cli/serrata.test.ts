@@ -47,7 +47,7 @@ describe('serrata assess', () => {
     expect(status).toBe(0);
     expect(stdout).toMatch(/^Bar: Recondition/);
     expect(stdout).toContain('Order: chain .325, .050 in (1.3 mm), 72 drive links, low-kickback');
-    expect(stdout).toMatch(/Cuts in a curve, left: what ails it\n  \d+ %  The rails are not level/);
+    expect(stdout).toMatch(/Cuts in a curve, left: what ails it\n {2}\d+ % {2}The rails are not level/);
   });
 
   it('adds the shares of verdicts by draws, the same for the same seed, and refuses what is no number', () => {
