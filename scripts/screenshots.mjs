@@ -40,7 +40,8 @@ const PICTURES = [
     name: 'take-in',
     job: 'L-0420',
     step: 'take-in',
-    prepare: (page) => page.getByRole('region', { name: 'Measuring plan' }).scrollIntoViewIfNeeded(),
+    prepare: (page) =>
+      page.getByRole('region', { name: 'Measuring plan' }).evaluate((plan) => plan.scrollIntoView({ block: 'start' })),
   },
   {
     name: 'identify',

@@ -1,11 +1,13 @@
 import { DESERVED, type PartDoubt } from '../../core/doubt';
 import type { Action } from '../../core/sheet';
 import { actionWord } from './labels';
-import { list } from './sentence';
+import { list, sentence } from './sentence';
 
 /** Never rounded to certainty. */
 function percent(chance: number): string {
-  const value = Math.min(99.9, Math.max(0.1, 100 * chance));
+  const value = 100 * chance;
+  if (value < 0.1) return 'under 0.1 %';
+  if (value > 99.9) return 'over 99.9 %';
   return `${value > 99 || value < 1 ? value.toFixed(1) : value.toFixed(0)} %`;
 }
 
@@ -19,5 +21,5 @@ export function sharesSentence({ shares, wrong }: PartDoubt, action: Action): st
   );
   const said = list(named.map((deserved) => `${actionWord[deserved].toLowerCase()} ${percent(shares[deserved])}`));
   if (action === 'undecided') return `It may deserve: ${said}.`;
-  return `${percent(wrong)} that this verdict is wrong${named.length > 0 ? `: ${said}` : ''}.`;
+  return `${sentence(percent(wrong))} that this verdict is wrong${named.length > 0 ? `: ${said}` : ''}.`;
 }
