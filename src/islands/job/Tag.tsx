@@ -1,7 +1,7 @@
 import { ArrowRight, CloudOff, CloudUpload, HardDriveDownload, Unlink } from 'lucide-react';
 import type { Appraisal } from '../../core/assess';
 import type { Part, Step } from '../../core/reading';
-import { DESERVED } from '../../core/doubt';
+import { DESERVED, moversOf } from '../../core/doubt';
 import { CAUSE_PARTS } from '../../core/symptom';
 import { judgedParts, type Verdict } from '../../core/judge';
 import { STATE_RULES } from '../../core/fit';
@@ -16,6 +16,7 @@ import {
   operationWordIn,
   partName,
   planSummary,
+  readingName,
   limitSource,
   sentence,
   sharesSentence,
@@ -65,7 +66,7 @@ export function Tag({ step, part, onMeasure, onOpen, onShow }: TagProps) {
     >
       <div aria-live="polite" className="flex-1">
         <Clashes />
-        {first ? <LeadVerdict verdict={appraisal.verdicts[first]} /> : <NothingYet />}
+        {first ? <LeadVerdict verdict={appraisal.verdicts[first]} onMeasure={onMeasure} /> : <NothingYet />}
         <ul>
           {there
             .filter((part) => part !== first)
@@ -113,7 +114,7 @@ function NothingYet() {
 }
 
 /** The verdict the step is about, with all that decided it. */
-function LeadVerdict({ verdict }: { verdict: Verdict }) {
+function LeadVerdict({ verdict, onMeasure }: { verdict: Verdict } & Pick<TagProps, 'onMeasure'>) {
   const { unit } = useFrame();
   const { view } = useJob();
   const { part, action, operations, reasons } = verdict;
@@ -142,7 +143,7 @@ function LeadVerdict({ verdict }: { verdict: Verdict }) {
         {reasons.length > 3 && <li className="text-ink-soft">and {reasons.length - 3} more, under Decide.</li>}
       </ul>
       <Doubt verdict={verdict} />
-      <Shares part={part} />
+      <Shares part={part} onMeasure={onMeasure} />
     </section>
   );
 }
@@ -171,7 +172,7 @@ function Doubt({ verdict: { decidedBy: check } }: { verdict: Verdict }) {
 }
 
 /** The chance of each verdict as one line and one bar, where everything is there that the verdict waits for. */
-function Shares({ part }: { part: Part }) {
+function Shares({ part, onMeasure }: { part: Part } & Pick<TagProps, 'onMeasure'>) {
   const { appraisal } = useJob();
   const doubt = appraisal.doubts[part];
   if (!doubt) return null;
@@ -188,7 +189,33 @@ function Shares({ part }: { part: Part }) {
           />
         ))}
       </div>
+      {doubt.wrong > WORTH_ASKING && <WhyUnsure part={part} onMeasure={onMeasure} />}
     </div>
+  );
+}
+
+/** With less doubt than this nobody asks why. */
+const WORTH_ASKING = 0.05;
+
+/** What moves the verdict: the readings whose certainty would take most off the doubt, each with the way to it. */
+function WhyUnsure({ part, onMeasure }: { part: Part } & Pick<TagProps, 'onMeasure'>) {
+  const { appraisal } = useJob();
+  const movers = moversOf(appraisal.hangsOn[part] ?? []);
+  if (movers.length === 0) return null;
+  return (
+    <details className="mt-1 text-sm">
+      <summary className="min-h-6 underline">Why so unsure</summary>
+      <ul>
+        {movers.map(({ measure, share }) => (
+          <li key={measure}>
+            <button type="button" className="min-h-6 text-left underline" onClick={() => onMeasure(measure)}>
+              {sentence(readingName(measure))}
+            </button>{' '}
+            <span className="figures">{Math.round(100 * share)} %</span> of the doubt
+          </li>
+        ))}
+      </ul>
+    </details>
   );
 }
 

@@ -55,8 +55,8 @@ export function cutterCheck(context: ChainContext): Check {
 }
 
 /** How much of a cutter its damage would take: advised on at half, or condemned at half, as the shop's school has it. */
-export function halfCheck({ before, standing, limits, schools }: ChainContext): readonly Check[] {
-  const going = greatestShare(standing.again.length > 0 ? standing.cutters : before, standing.damage);
+export function halfCheck({ standing, limits, schools }: ChainContext): readonly Check[] {
+  const going = greatestShare(standing.cutters, standing.damage);
   if (!going || schools.flatSpots === 'grind-back') return [];
   const limit = limits['chain.cutter.half'];
   const head = {
