@@ -213,7 +213,7 @@ test('rework of the chain: set-backs, the acts, and the second measurement that 
   await expect(
     page
       .getByRole('complementary')
-      .getByText(/second measurement of the chain/)
+      .getByText(/cutter lengths after the rework/)
       .first(),
   ).toBeVisible();
   for (const side of ['Left', 'Right'])

@@ -222,6 +222,23 @@ describe('depth gauges', () => {
   });
 });
 
+describe('after the rework', () => {
+  const again = { reworkDone: ['file-back' as const], after: { cuttersLeft: ['6.0 mm', '6.0 mm'] } };
+
+  it('a side that was filed and not measured again keeps the chain open, whatever the other says', () => {
+    expect(verdictOf(again)).toMatchObject({ action: 'undecided' });
+    expect(verdictOf(again).reasons).toContainEqual({ code: 'missing', readings: ['chain.after.cuttersRight'] });
+    expect(verdictOf({ ...again, after: { ...again.after, cuttersRight: ['6.0 mm', '6.0 mm'] } }).action).toBe('keep');
+  });
+
+  it('gauges that were lowered are measured again too, and so are cutters whose angle was brought back', () => {
+    const lowered = { depthGaugesLeft: ['0.4 mm'], reworkDone: ['lower-gauges' as const] };
+    expect(verdictOf(lowered).reasons).toContainEqual({ code: 'missing', readings: ['chain.after.depthGaugesLeft'] });
+    expect(verdictOf({ ...lowered, after: { depthGaugesLeft: ['0.65 mm'] } }).action).toBe('keep');
+    expect(verdictOf({ reworkDone: ['correct-angles'] }).action).toBe('undecided');
+  });
+});
+
 describe('facts of the trade (common practice, no source)', () => {
   it('a young chain with deep damage can be scrap', () => {
     const young = { cuttersLeft: ['10 mm', '10 mm'], cuttersRight: ['10 mm', '10 mm'] };

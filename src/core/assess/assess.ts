@@ -127,11 +127,8 @@ function waitsFor(
   bar: BarAssessment,
   chain: ChainAssessment,
 ): readonly Askable[] {
-  const isMetalOff = asksToMeasureAgain(done);
-  if (part === 'bar') return isMetalOff && !bar.measuredAgain ? ['bar.after'] : [];
-  if (part === 'chain')
-    return [...chain.waitsFor, ...(isMetalOff && !chain.measuredAgain ? (['chain.after'] as const) : [])];
-  return [];
+  if (part === 'bar') return asksToMeasureAgain(done) && !bar.measuredAgain ? ['bar.after'] : [];
+  return part === 'chain' ? chain.waitsFor : [];
 }
 
 function verdictOn(

@@ -27,7 +27,7 @@ export const CHAIN_WORK = {
   'dress-straps': { shows: true },
   'file-back': { metal: true },
   'grind-back': { metal: true },
-  'correct-angles': {},
+  'correct-angles': { metal: true },
   'correct-undercut': { shows: true },
   'even-cutters': { metal: true },
   sharpen: { shows: true },

@@ -3,7 +3,7 @@ import { countedTwice, sequenceAgrees, type Identity } from '../../identify';
 import type { Limits } from '../../limits';
 import type { Estimate } from '../../quantity';
 import { DEFAULT_SCHOOLS, type Schools } from '../../schools';
-import type { Askable, BenchSheet, Operation } from '../../sheet';
+import { MEASURED_AGAIN, type Askable, type BenchSheet, type Operation } from '../../sheet';
 import { seenChecks, type Check } from '../../judge';
 import { chainContext, type ChainContext } from './context';
 import {
@@ -58,6 +58,21 @@ function checksOf(context: ChainContext, stretch: Stretch, gauges: GaugeJudgemen
   ];
 }
 
+/** Work after which depth gauges are measured again; any other work that takes metal off a chain takes it off the cutters. */
+const ON_GAUGES = 'lower-gauges';
+
+/** First measures that work has made untrue, side by side: what was filed counts again only once it was measured again. */
+function measuredNoMore({ chain }: ChainContext): readonly Askable[] {
+  const done = (chain.reworkDone ?? []).filter((operation) => MEASURED_AGAIN.includes(operation));
+  const lists = [
+    ...(done.some((operation) => operation !== ON_GAUGES) ? (['cuttersLeft', 'cuttersRight'] as const) : []),
+    ...(done.includes(ON_GAUGES) ? (['depthGaugesLeft', 'depthGaugesRight'] as const) : []),
+  ];
+  return lists.flatMap((list) =>
+    chain[list]?.length && !chain.after?.[list]?.length ? [`chain.after.${list}` as const] : [],
+  );
+}
+
 /** Computes everything about a chain and makes all its checks. */
 export function assessChain(
   sheet: BenchSheet,
@@ -87,6 +102,9 @@ export function assessChain(
     measuredAgain: standing.again.length > 0,
     checks: checksOf(context, stretch, gauges),
     planned: [...cutterWork(context), ...gaugeWork(context, gauges)],
-    waitsFor: Object.keys(offAngle).length > 0 && !chain.topPlateWidth ? ['chain.topPlateWidth'] : [],
+    waitsFor: [
+      ...(Object.keys(offAngle).length > 0 && !chain.topPlateWidth ? (['chain.topPlateWidth'] as const) : []),
+      ...measuredNoMore(context),
+    ],
   };
 }

@@ -1,5 +1,6 @@
 import { useCallback, useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import { DAMAGE_KINDS } from '../../../core/chain';
+import { isWithin } from '../../../core/sheet';
 import { CutterRibbon } from '../../../ui/drawings/CutterRibbon';
 import { useFrame } from '../../frame/frame-context';
 import { useKeys } from '../../frame/keys';
@@ -51,7 +52,7 @@ function useChosen(row: CutterRow, worst: Chosen | null) {
   const [asked, setAsked] = useState(0);
   const wants = useRef<Wants>(null);
   useTarget((path) => {
-    const side = path.startsWith('chain.cuttersRight') ? 'right' : 'left';
+    const side = isWithin(path, 'chain.cuttersRight') ? 'right' : 'left';
     const at = row.slots[side].paths.findIndex((each) => each === path);
     setChosen(at === -1 ? firstEmpty(row, side) : { side, cutter: at + 1 });
   });

@@ -1,5 +1,5 @@
 import type { Damage } from '../../../core/chain';
-import type { ReadingPath } from '../../../core/sheet';
+import { isWithin, type ReadingPath } from '../../../core/sheet';
 import type { Snapshot } from '../store/job-store';
 
 export type Side = Damage['side'];
@@ -19,7 +19,7 @@ export function cutterSlots(side: Side, { standing, drafts }: Pick<Snapshot, 'st
   const prefix = `${LISTS[side]}.`;
   const entries = new Map([...standing, ...drafts]);
   const keys = [...entries.values()]
-    .filter(({ path, text }) => path.startsWith(prefix) && text.trim() !== '')
+    .filter(({ path, text }) => isWithin(path, LISTS[side]) && text.trim() !== '')
     .map(({ path }) => Number(path.slice(prefix.length)))
     .sort((a, b) => a - b);
   const at = (key: number) => `${LISTS[side]}.${key}` as const;
@@ -44,7 +44,7 @@ export function damageSlots({ standing, drafts }: Pick<Snapshot, 'standing' | 'd
   const indexes = [
     ...new Set(
       [...entries.values()]
-        .filter(({ path, text }) => path.startsWith('chain.damage.') && text.trim() !== '')
+        .filter(({ path, text }) => isWithin(path, 'chain.damage') && text.trim() !== '')
         .map(({ path }) => Number(path.split('.')[2])),
     ),
   ];

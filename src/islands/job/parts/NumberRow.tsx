@@ -1,4 +1,5 @@
 import { useRef } from 'react';
+import { isWithin } from '../../../core/sheet';
 import { EntryField } from './EntryField';
 import { useJob } from '../store/JobContext';
 
@@ -22,7 +23,7 @@ export function NumberRow({ path, label, title, least = 4 }: NumberRowProps) {
   const { snapshot } = useJob();
   const row = useRef<HTMLDivElement>(null);
   const filled = [...snapshot.standing.values(), ...snapshot.drafts.values()].flatMap((entry) =>
-    entry.path.startsWith(`${path}.`) && entry.text.trim() !== '' ? [Number(entry.path.slice(path.length + 1))] : [],
+    isWithin(entry.path, path) && entry.text.trim() !== '' ? [Number(entry.path.slice(path.length + 1))] : [],
   );
   const count = Math.max(least, ...filled.map((key) => key + 2));
   const go = (to: number) => row.current?.querySelectorAll('input')[to]?.focus();
