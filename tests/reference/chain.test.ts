@@ -222,6 +222,19 @@ describe('depth gauges', () => {
   });
 });
 
+describe('a dull edge', () => {
+  it('costs a filing: a chain that has none left goes, and one that has is sharpened', () => {
+    const at = (length: string) => ({
+      cuttersLeft: [length, length],
+      cuttersRight: [length, length],
+      checks: { edge: 'dull' as const },
+    });
+    expect(verdictOf(at('6.0 mm'))).toMatchObject({ action: 'recondition', operations: ['sharpen'] });
+    expect(verdictOf(at('4.02 mm')).action).toBe('replace');
+    expect(verdictOf({ ...at('4.12 mm'), checks: { edge: 'sharp' } }).action).toBe('keep');
+  });
+});
+
 describe('after the rework', () => {
   const again = { reworkDone: ['file-back' as const], after: { cuttersLeft: ['6.0 mm', '6.0 mm'] } };
 

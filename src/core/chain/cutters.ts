@@ -65,6 +65,8 @@ function believed(side: Side, lengths: readonly Bounds[]): readonly Piece[] {
 const less = (length: Alike | null, off: Estimate | null): Alike | null =>
   length && off && { value: length.value - off.value, own: quadrature(length.own, ownUncertainty(off)) };
 
+const exact = (length: number): Estimate => ({ value: mm(length), u: 0 });
+
 function angled(piece: Piece, angles: SideSetBack): Piece {
   const off = angles[piece.side];
   return off ? { ...piece, lo: less(piece.lo, off), hi: less(piece.hi, off) } : piece;
@@ -89,12 +91,14 @@ export function onCutter<T>(
  * Length all cutters must be filed to: the least of (length − set-back), one question of all cutters. Damage on a cutter whose length was not measured is taken off the
  * shortest of its side, or of the other where nothing of its side was: the cautious reading. What an angle takes comes off beside the damage: a chip at the inner end of the edge is
  * reached only after the point has gone back by both.
+ * @param sharpening what a filing takes off a cutter that has no damage to be filed out, mm; filing damage out sharpens
  * @returns null when no cutter was measured
  */
 export function lengthAfterCorrection(
   cutters: Cutters,
   damage: readonly Damage[],
   angles: SideSetBack = {},
+  sharpening = 0,
 ): Correction | null {
   const sides = { left: believed('left', cutters.left), right: believed('right', cutters.right) };
   const standing = [...sides.left, ...sides.right];
@@ -105,7 +109,12 @@ export function lengthAfterCorrection(
       ? [{ side: each.side, cutter: each.cutter, lo: less(on.lo, each.setBack.hi), hi: less(on.hi, each.setBack.lo) }]
       : [];
   });
-  const pieces = [...standing, ...filed].map((piece) => angled(piece, angles));
+  const sharpened = standing.map((piece) => ({
+    ...piece,
+    lo: less(piece.lo, exact(sharpening)),
+    hi: less(piece.hi, exact(sharpening)),
+  }));
+  const pieces = [...sharpened, ...filed].map((piece) => angled(piece, angles));
   const worst = pieces.reduce(shorter);
   const readings = [...cutters.left, ...cutters.right].flatMap(({ lo, hi }) => lo ?? hi ?? []);
   const common = Math.max(0, ...readings.map(({ shared = 0 }) => shared));

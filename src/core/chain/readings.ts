@@ -28,9 +28,9 @@ export const CHAIN_WORK = {
   'file-back': { metal: true },
   'grind-back': { metal: true },
   'correct-angles': { metal: true },
-  'correct-undercut': { shows: true },
+  'correct-undercut': { shows: true, metal: true },
   'even-cutters': { metal: true },
-  sharpen: { shows: true },
+  sharpen: { shows: true, metal: true },
   'lower-gauges': { metal: true },
   'file-to-gauges': { metal: true },
 } as const satisfies Record<string, Work>;

@@ -84,6 +84,13 @@ function angleSetBacks(chain: ChainSheet, { topPlate }: StartValues, offAngle: C
   );
 }
 
+/** Edges that a filing must still bring back: until it is said to be done, what it takes is not there to be kept. */
+function sharpening({ checks, reworkDone = [] }: ChainSheet, limits: Limits): number {
+  const dull = checks?.edge === 'dull' && !reworkDone.includes('sharpen');
+  const wrong = (checks?.undercut ?? 'right') !== 'right' && !reworkDone.includes('correct-undercut');
+  return dull || wrong ? limits['chain.filing-loss'].value : 0;
+}
+
 export function chainContext(sheet: BenchSheet, identity: Identity, limits: Limits, schools: Schools): ChainContext {
   const chain = sheet.chain ?? {};
   const before = { left: boundsOfAll(chain.cuttersLeft), right: boundsOfAll(chain.cuttersRight) };
@@ -102,7 +109,12 @@ export function chainContext(sheet: BenchSheet, identity: Identity, limits: Limi
     schools,
     before,
     standing,
-    correction: lengthAfterCorrection(standing.cutters, standing.damage, angleSetBacks(chain, start, offAngle)),
+    correction: lengthAfterCorrection(
+      standing.cutters,
+      standing.damage,
+      angleSetBacks(chain, start, offAngle),
+      sharpening(chain, limits),
+    ),
     start,
     offAngle,
     setting: settingOf(chain, families, limits),
