@@ -208,6 +208,9 @@ test('rework of the chain: set-backs, the acts, and the second measurement that 
   await expect(
     page.getByRole('region', { name: 'Off each cutter' }).getByText('Left 4', { exact: true }),
   ).toBeVisible();
+  const ribbon = page.getByRole('group', { name: 'The loop unrolled: cutters left and right' });
+  await expect(ribbon.getByRole('img', { name: /^Left 6, 7\.80 mm, flat spot/ })).toBeVisible();
+  await expect(ribbon.getByRole('button')).toHaveCount(0);
   const acts = page.getByRole('region', { name: 'In this order' });
   await acts.getByText('File all cutters back to the worst').click();
   await expect(

@@ -24,8 +24,9 @@ interface CutterRibbonProps {
   readonly mark: number;
   /** The length that all are filed back to; null while none was measured. */
   readonly target: number | null;
-  readonly selected: { readonly side: RibbonSide; readonly cutter: number } | null;
-  readonly onSelect: (side: RibbonSide, cutter: number) => void;
+  readonly selected?: { readonly side: RibbonSide; readonly cutter: number };
+  /** Chooses a cutter; without it the ribbon is a picture, and nothing on it is a button. */
+  readonly onSelect?: (side: RibbonSide, cutter: number) => void;
   /** Keys while the ribbon has the focus. */
   readonly onKeyDown?: (event: KeyboardEvent) => void;
   readonly show: (mm: number) => string;
@@ -96,8 +97,8 @@ export function CutterRibbon({ left, right, mark, target, selected, onSelect, on
                 target={target}
                 hatch={`url(#${hatch})`}
                 isSelected={selected?.side === side && selected.cutter === i + 1}
-                isFirst={selected === null && side === 'left' && i === 0}
-                onSelect={onSelect}
+                isFirst={selected === undefined && side === 'left' && i === 0}
+                {...(onSelect ? { onSelect: () => onSelect(side, i + 1) } : {})}
               />
             ))}
             <Level y={scales[side](mark)} width={width} look="stroke-oxide" dash="7 4" />
@@ -140,7 +141,7 @@ interface CutterProps {
   readonly isSelected: boolean;
   /** True for the one that the Tab key comes to while none is chosen. */
   readonly isFirst: boolean;
-  readonly onSelect: (side: RibbonSide, cutter: number) => void;
+  readonly onSelect?: () => void;
 }
 
 /** A bar between two lengths. */
@@ -152,17 +153,18 @@ function span(x: number, y: (mm: number) => number, from: number, to: number) {
 function Cutter({ cutter, number, side, x, y, target, hatch, isSelected, isFirst, onSelect }: CutterProps) {
   const { length, setBack, kind, after, said } = cutter;
   const kept = length === null ? 0 : Math.min(length, target ?? length);
+  const asButton = onSelect
+    ? {
+        role: 'button',
+        tabIndex: isSelected || isFirst ? 0 : -1,
+        'aria-pressed': isSelected,
+        onClick: onSelect,
+        onKeyDown: (event: KeyboardEvent) => (event.key === 'Enter' || event.key === ' ') && onSelect(),
+        className: 'cursor-pointer outline-none focus-visible:[&>rect:first-child]:stroke-steel',
+      }
+    : { role: 'img' };
   return (
-    <g
-      role="button"
-      tabIndex={isSelected || isFirst ? 0 : -1}
-      aria-label={said}
-      aria-pressed={isSelected}
-      data-cutter={`${side} ${number}`}
-      onClick={() => onSelect(side, number)}
-      onKeyDown={(event) => (event.key === 'Enter' || event.key === ' ') && onSelect(side, number)}
-      className="cursor-pointer outline-none focus-visible:[&>rect:first-child]:stroke-steel"
-    >
+    <g {...asButton} aria-label={said} data-cutter={`${side} ${number}`}>
       <rect
         x={x + 1}
         y={side === 'left' ? 2 : PAD + HALF + MIDDLE}

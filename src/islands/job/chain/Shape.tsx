@@ -1,7 +1,7 @@
 import { GaugeHeight } from '../../../ui/drawings/GaugeHeight';
 import { CutterProfile } from '../../../ui/drawings/CutterProfile';
 import { Notice } from '../../../ui/parts/Notice';
-import { checkSentence, startValueRows } from '../../../wording';
+import { checkSentence } from '../../../wording';
 import { useFrame } from '../../frame/frame-context';
 import { ChoiceField } from '../parts/ChoiceField';
 import { EntryField } from '../parts/EntryField';
@@ -9,6 +9,7 @@ import { NumberRow } from '../parts/NumberRow';
 import { PictureField } from '../parts/PictureField';
 import { Group } from '../parts/StepHead';
 import { useJob } from '../store/JobContext';
+import { StartValues } from './StartValues';
 
 const UNDERCUTS = {
   right: <CutterProfile undercut="right" />,
@@ -32,7 +33,7 @@ export function Shape() {
             />
           </div>
         </Group>
-        <StartValues />
+        <BeginWith />
       </div>
       <DepthGauges />
       <Group title="Top plates and undercut">
@@ -64,20 +65,12 @@ export function Shape() {
 }
 
 /** Values to begin with, where the maker gives none. */
-function StartValues() {
+function BeginWith() {
   const { appraisal } = useJob();
-  const { show } = useFrame();
-  const { start, gauges } = appraisal.chain;
+  const { start } = appraisal.chain;
   return (
     <Group title="Values to begin with" aside="from memory: the maker’s own come first">
-      <dl className="grid grid-cols-[auto_1fr] gap-x-4">
-        {startValueRows(start, gauges?.setting ?? null, show).map(({ name, value }) => (
-          <div key={name} className="contents">
-            <dt className="text-ink-soft">{name}</dt>
-            <dd className="figures font-semibold">{value}</dd>
-          </div>
-        ))}
-      </dl>
+      <StartValues />
       {start.filing === 'ground' && (
         <Notice kind="caution">Ground, not filed: carbide takes a diamond wheel. Eye protection at the grinder.</Notice>
       )}

@@ -1,8 +1,9 @@
 import { CHAIN_OPERATIONS } from '../../../core/chain';
 import { CutterRibbon } from '../../../ui/drawings/CutterRibbon';
 import { Empty, Notice } from '../../../ui/parts/Notice';
-import { CHAIN_CAUTIONS, gaugeSentence, operationWord, sentence, startValueRows } from '../../../wording';
+import { CHAIN_CAUTIONS, gaugeSentence, operationWord, sentence } from '../../../wording';
 import { useFrame } from '../../frame/frame-context';
+import { StartValues } from '../chain/StartValues';
 import { useCutters } from '../chain/use-cutters';
 import { Guided } from '../parts/Guided';
 import { NumberRow } from '../parts/NumberRow';
@@ -67,8 +68,6 @@ function Ribbon() {
       right={cutters.right}
       mark={cutterLimit}
       target={correction?.length.value ?? null}
-      selected={null}
-      onSelect={() => undefined}
       show={show}
     />
   );
@@ -106,18 +105,11 @@ function SetBacks() {
 function FileBy() {
   const { appraisal } = useJob();
   const { show } = useFrame();
-  const { start, gauges } = appraisal.chain;
+  const { gauges } = appraisal.chain;
   const said = gauges && gaugeSentence(gauges, show);
   return (
     <Group title="File by" aside="the maker’s own values come first">
-      <dl className="grid grid-cols-[auto_1fr] gap-x-4">
-        {startValueRows(start, gauges?.setting ?? null, show).map(({ name, value }) => (
-          <div key={name} className="contents">
-            <dt className="text-ink-soft">{name}</dt>
-            <dd className="figures font-semibold">{value}</dd>
-          </div>
-        ))}
-      </dl>
+      <StartValues />
       {said && <p className="mt-2 text-sm">{said}</p>}
     </Group>
   );
