@@ -59,8 +59,10 @@ export function CutterRibbon({ left, right, mark, target, selected, onSelect, on
   const tall = linear([0, longest * HEADROOM], [0, HALF]);
   const scales = { left: (mm: number) => PAD + HALF - tall(mm), right: (mm: number) => PAD + HALF + MIDDLE + tall(mm) };
   return (
-    <div className="overflow-x-auto">
-      {}
+    <div
+      className="overflow-x-auto"
+      {...(onSelect ? {} : { tabIndex: 0, role: 'region', 'aria-label': 'The loop, to be moved sideways' })}
+    >
       <svg
         width={width}
         height={HEIGHT}
