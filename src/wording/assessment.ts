@@ -4,8 +4,7 @@ import type { EdgeAssessment } from '../core/bar/checks';
 import type { LoopAssessment } from '../core/loop/assessed';
 import type { Identified } from '../core/identify';
 import { leastDepth, measuredAgainAt, type Station } from '../core/bar';
-import { drawnShares, moversOf, seeded, wrongOf, type PartDoubt } from '../core/doubt';
-import { PARTS } from '../core/reading';
+import { drawnDoubt, type PartDoubt } from '../core/doubt';
 import type { Diagnosis } from '../core/symptom';
 import type { ChainOrder } from '../core/order';
 import type { StockMatch } from '../core/stock';
@@ -229,17 +228,19 @@ export interface Draws {
   readonly seed: number;
 }
 
-/** Shares of verdicts by draws, part by part in one stream of numbers. */
-function drawnDoubt({ hangsOn, verdicts }: Appraisal, { draws, seed }: Draws): NonNullable<Assessment['doubt']> {
-  const next = seeded(seed);
-  const parts = PARTS.flatMap((part) => {
-    const factors = hangsOn[part];
-    if (!factors) return [];
-    const shares = drawnShares(factors, draws, next);
-    const movedBy = moversOf(factors).map(({ measure, share }) => ({ measure: writtenPlace(measure), share }));
-    return [[part, { ...shares, wrong: wrongOf(shares, verdicts[part].action), movedBy }] as const];
-  });
-  return { draws, seed, parts: Object.fromEntries(parts) };
+/** What draws tell, part by part. */
+function doubtDrawn(appraisal: Appraisal, { draws, seed }: Draws): NonNullable<Assessment['doubt']> {
+  const { parts } = drawnDoubt(appraisal, draws, seed);
+  const written = Object.entries(parts).map(([part, { shares, wrong, movedBy, next }]) => [
+    part,
+    {
+      ...shares,
+      wrong,
+      movedBy: movedBy.map(({ measure, share }) => ({ measure: writtenPlace(measure), share })),
+      next: next.map(({ measure, tool, ...worth }) => ({ measure: writtenPlace(measure), instrument: tool, ...worth })),
+    },
+  ]);
+  return { draws, seed, parts: Object.fromEntries(written) };
 }
 
 /** Writes an appraisal as the assessment document, with its sentences. */
@@ -330,7 +331,7 @@ export function assessmentDocument(
     })),
     minutesInAll: appraisal.plan.minutes,
     idle: appraisal.idle.map((idle) => ({ measure: writtenPlace(idle.measure), why: idleSentence(idle) })),
-    ...(draws ? { doubt: drawnDoubt(appraisal, draws) } : {}),
+    ...(draws ? { doubt: doubtDrawn(appraisal, draws) } : {}),
     ...(stock
       ? {
           stock: stock.map(({ part, answer, misses }) => ({

@@ -8,8 +8,8 @@ import {
   type Designs,
   type Least,
 } from '../belief';
-import { quadrature, mm, sharedUncertainty, type Estimate } from '../quantity';
-import { drawEdge } from './edge-draws';
+import { quadrature, mm, sharedUncertainty, type Estimate, type InstrumentId } from '../quantity';
+import { drawEdge, drawPlaces, type PlaceDraws } from './edge-draws';
 import { fitEdge, railAt, type EdgeFit } from './edge-fit';
 import type { EdgeStands } from './level-tests';
 import { commonToolOf } from './profile-prior';
@@ -40,6 +40,10 @@ export interface BarBelief {
   readonly least: Least | null;
   /** The station and rail that most likely hold the least depth. */
   readonly leastAt: { readonly edge: Edge; readonly station: number; readonly rail: Rail } | null;
+  /** The tool that most depths were read with: its own error is in all of them. */
+  readonly tool: InstrumentId | null;
+  /** Both edges draw by draw, as the least was drawn. It is work, and done only where somebody asks. */
+  readonly along: () => Readonly<Record<Edge, readonly PlaceDraws[]>>;
 }
 
 /** What is believed at one place of an edge. */
@@ -84,8 +88,7 @@ function drawBoth(
   rows: number,
   before = NOTHING_DRAWN,
 ): Drawn {
-  const size = (edge: Edge) => 2 * (fits[edge]?.places.length ?? 0);
-  const points = normalPoints(size('A') + size('B'));
+  const points = normalPoints(columns(fits.A) + columns(fits.B));
   const draws = new Float64Array(DRAWS_PER_ROW * rows).fill(Infinity);
   draws.set(before.least.draws);
   const from = before.least.draws.length / DRAWS_PER_ROW;
@@ -93,7 +96,19 @@ function drawBoth(
     const fitted = fits[edge];
     return fitted ? before.unlevel[edge] + drawEdge(fitted, step, draws, points, offset, from) : 0;
   };
-  return { unlevel: { A: unlevel('A', 0), B: unlevel('B', size('A')) }, least: { draws, common } };
+  return { unlevel: { A: unlevel('A', 0), B: unlevel('B', columns(fits.A)) }, least: { draws, common } };
+}
+
+/** Columns of the points that an edge draws by. */
+const columns = (fitted: EdgeFit | null): number => 2 * (fitted?.places.length ?? 0);
+
+/** Both edges draw by draw. */
+function alongBoth(fits: Readonly<Record<Edge, EdgeFit | null>>, rows: number): ReturnType<BarBelief['along']> {
+  const points = normalPoints(columns(fits.A) + columns(fits.B));
+  return {
+    A: fits.A ? drawPlaces(fits.A, points, 0, rows) : [],
+    B: fits.B ? drawPlaces(fits.B, points, columns(fits.A), rows) : [],
+  };
 }
 
 /** The chance that an edge is out of level, by its draws. */
@@ -146,7 +161,8 @@ export function barBelief(
   designs: Designs = designsOfSheet(),
 ): BarBelief {
   const readings = [...stations.A, ...stations.B].flatMap(({ near, far }) => [near, far].flatMap((each) => each ?? []));
-  if (readings.length === 0) return { edges: { A: null, B: null }, least: null, leastAt: null };
+  if (readings.length === 0)
+    return { edges: { A: null, B: null }, least: null, leastAt: null, tool: null, along: () => ({ A: [], B: [] }) };
   const tool = commonToolOf(readings);
   const common = tool ? sharedUncertainty(tool) : 0;
   const fits = { A: fitEdge(stations.A, stands.A, tool, designs), B: fitEdge(stations.B, stands.B, tool, designs) };
@@ -158,5 +174,6 @@ export function barBelief(
     return fitted && edgeBelief(fitted, stations[edge], common, chanceOf(drawn, edge));
   };
   const edges = { A: believed('A'), B: believed('B') };
-  return { edges, least: drawn.least, leastAt: weakestPlace(fits, edges) };
+  const along = () => alongBoth(fits, drawn.least.draws.length / DRAWS_PER_ROW);
+  return { edges, least: drawn.least, leastAt: weakestPlace(fits, edges), tool, along };
 }

@@ -1,6 +1,7 @@
 import { CLOSE_ROWS, DRAWS_PER_ROW, heldBetween, SPREADS } from '../belief';
 import type { Dip, EdgeFit, Held } from './edge-fit';
 import type { RowDeviations } from './rails-belief';
+import type { Rail } from './station';
 
 /** Out of level over less than this is not worth a file, mm (common practice, no source). */
 export const LENGTH_THAT_MATTERS = 30;
@@ -126,7 +127,7 @@ export function drawEdge(
       if (row.lowest[turn]! < least[draw]!) least[draw] = row.lowest[turn]!;
     }
   }
-  drawDips(dips, least, points, DRAWS_PER_ROW * from);
+  for (const dip of dips) drawDip(dip, least, points, DRAWS_PER_ROW * from);
   return unlevel;
 }
 
@@ -139,15 +140,63 @@ const SPREAD_OVER = Float64Array.from(
 /** Columns that dips draw from; every table has them. */
 const DIP_COLUMNS = 128;
 
-/** Dips of single readings, laid over the draws as often as they are likely. */
-function drawDips(dips: readonly Dip[], least: Float64Array, points: readonly Float64Array[], from: number): void {
-  for (const { chance, value, own, key } of dips) {
-    const shift = (key * SPREADS[0]) % 1;
-    for (let draw = from; draw < least.length; draw += 1) {
-      const share = SPREAD_OVER[draw]! + shift;
-      if ((share >= 1 ? share - 1 : share) >= chance) continue;
-      const low = value + own * points[draw % points.length]![(7 * key + (draw >> 6)) % DIP_COLUMNS]!;
-      if (low < least[draw]!) least[draw] = low;
+/** A dip of a single reading, laid over what was drawn as often as it is likely. */
+function drawDip(
+  { chance, value, own, key }: Dip,
+  drawn: Float64Array,
+  points: readonly Float64Array[],
+  from: number,
+): void {
+  const shift = (key * SPREADS[0]) % 1;
+  for (let draw = from; draw < drawn.length; draw += 1) {
+    const share = SPREAD_OVER[draw]! + shift;
+    if ((share >= 1 ? share - 1 : share) >= chance) continue;
+    const low = value + own * points[draw % points.length]![(7 * key + (draw >> 6)) % DIP_COLUMNS]!;
+    if (low < drawn[draw]!) drawn[draw] = low;
+  }
+}
+
+/** Both rails at a place, in the order of the draws of the least. */
+export interface PlaceDraws {
+  readonly at: number;
+  /** The station that stands there, by its number on the sheet; null between stations. */
+  readonly station: number | null;
+  readonly rails: Readonly<Record<Rail, Float64Array>>;
+}
+
+/** Depths of both rails all along an edge, draw by draw as the least was drawn: what another reading there would tell of it. */
+export function drawPlaces(
+  { places, rails, dips, held, sorted }: EdgeFit,
+  points: readonly Float64Array[],
+  offset: number,
+  rows: number,
+): readonly PlaceDraws[] {
+  const size = places.length;
+  const deviations = { up: new Float64Array(size), lift: new Float64Array(size), across: new Float64Array(size) };
+  const drawn = places.map((at): PlaceDraws => ({
+    at,
+    station: sorted.find((station) => station.at === at)?.index ?? null,
+    rails: { near: new Float64Array(DRAWS_PER_ROW * rows), far: new Float64Array(DRAWS_PER_ROW * rows) },
+  }));
+  for (let i = 0; i < rows; i += 1) {
+    const { depths, leans } = rails.draw(i, points, offset, deviations);
+    const { up, lift, across } = deviations;
+    for (let turn = 0; turn < DRAWS_PER_ROW; turn += 1) {
+      const [heave, tilt] = [turn % 2 === 0 ? 1 : -1, turn < 2 ? 1 : -1];
+      for (let j = 0; j < size; j += 1) {
+        const mean = depths[j]! + heave * up[j]!;
+        const lean = leans[j]! + heave * lift[j]! + tilt * across[j]!;
+        const marks = held.get(j);
+        const [a, b] = [mean + lean / 2, mean - lean / 2];
+        const { near, far } = drawn[j]!.rails;
+        near[DRAWS_PER_ROW * i + turn] = marks?.near ? heldBetween(a, marks.near) : a;
+        far[DRAWS_PER_ROW * i + turn] = marks?.far ? heldBetween(b, marks.far) : b;
+      }
     }
   }
+  for (const dip of dips) {
+    const place = drawn[places.indexOf(sorted[dip.key]!.at)]!;
+    drawDip(dip, place.rails[dip.rail], points, 0);
+  }
+  return drawn;
 }

@@ -20,6 +20,7 @@ export type Held = Readonly<Record<Rail, Estimate['between']>>;
 
 /** A reading that may stand in a dip of its own. */
 export interface Dip {
+  readonly rail: Rail;
   readonly chance: number;
   readonly value: number;
   readonly own: number;
@@ -45,14 +46,14 @@ function dipsOf(sorted: readonly Station[], rails: RailsBelief, common: Instrume
     const believed = rails.at[rails.places.indexOf(at)]!;
     const both = near && far && isReadAlike(station, common) ? depthSighting(station, common) : null;
     const bothDip = both ? dipChance(both, believed.depth.mean, believed.depth.u ** 2) : 0;
-    const rail = (reading: Estimate | null, sign: 1 | -1): readonly Dip[] => {
+    const dipOf = (rail: Rail, reading: Estimate | null, sign: 1 | -1): readonly Dip[] => {
       if (!reading) return [];
       const own = ownVariance(reading, common);
       const { mean, variance } = railAt(believed, sign);
       const chance = dipChance({ at, value: reading.value, variance: own }, mean, variance);
-      return [{ chance: Math.max(chance, bothDip), value: reading.value, own: Math.sqrt(own), key }];
+      return [{ rail, chance: Math.max(chance, bothDip), value: reading.value, own: Math.sqrt(own), key }];
     };
-    return [...rail(near, 1), ...rail(far, -1)].filter(({ chance }) => chance >= LEAST_DIP);
+    return [...dipOf('near', near, 1), ...dipOf('far', far, -1)].filter(({ chance }) => chance >= LEAST_DIP);
   });
 }
 

@@ -6,3 +6,4 @@ export * from './normal-points';
 export * from './dip';
 export * from './least';
 export * from './many';
+export * from './latent';

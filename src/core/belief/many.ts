@@ -52,6 +52,16 @@ export function believedAlike(readings: readonly Alike[]): readonly Alike[] {
   });
 }
 
+/** Further above the shortest than so many standard uncertainties of both a piece is never the shortest. */
+const NEVER_SHORTER = 7;
+
+/** Pieces that may turn out to be the shortest of all. */
+export function couldBeShortest(pieces: readonly Alike[]): readonly Alike[] {
+  const reach = ({ value, own }: Alike, sign: 1 | -1) => value + sign * NEVER_SHORTER * own;
+  const surely = Math.min(...pieces.map((piece) => reach(piece, 1)));
+  return pieces.filter((piece) => reach(piece, -1) <= surely);
+}
+
 /** Nodes and weights of Gauss and Hermite for a standard normal, nine points (Abramowitz & Stegun, table 25.10). */
 const HERMITE: readonly (readonly [number, number])[] = [
   [0, 0.7202352156060511],

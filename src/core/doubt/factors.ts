@@ -1,6 +1,8 @@
 import { EDGES } from '../bar';
 import type { BarAssessment } from '../bar/checks';
-import { isMended, type Check, type Verdict } from '../judge';
+import { isMended, openWork, readingOf, type Check, type Repeat, type Verdict } from '../judge';
+import { waysWithin, type Way } from '../belief';
+import type { LimitKind } from '../quantity';
 import type { Part } from '../reading';
 import { CLEANING, type Askable, type Operation } from '../sheet';
 
@@ -14,6 +16,16 @@ export interface Factor {
   readonly well: number;
   /** The reading to take again for it; null where there is none. */
   readonly measure: Askable | null;
+  /** What one more such reading is worth; null where it is looked at and not measured. */
+  readonly repeat: Repeat | null;
+  /** The sums that decide it, as they can be drawn; null where it only comes out well or badly. */
+  readonly rests: Rests | null;
+}
+
+/** Sums that are to be on the good side of their limits. */
+export interface Rests {
+  readonly ways: readonly Way[];
+  readonly kind: LimitKind;
 }
 
 /** Somebody who was not sure of what they saw is as likely right as wrong (shop's figure); so is a bound that leaves all open. */
@@ -34,8 +46,16 @@ const TOGETHER: Readonly<Record<string, string>> = {
   'sprocket.grade': 'sprocket',
 };
 
-/** Chance that a condemning check is on the good side. */
-function chanceOf({ probability, outcome }: Check): number {
+/** Sums of a check, and their limit unless another is named: a way beside the settled one counts where it changes anything. */
+function restsOf({ ways, kind }: Check, limit: number | null = null): Rests | null {
+  if (!ways || kind === 'observation') return null;
+  return { ways: limit === null ? ways : ways.map((way) => ({ ...way, limit })), kind };
+}
+
+/** Chance that a condemning check is on the good side, whatever pitch or gauge is right. */
+function chanceOf(check: Check, rests: Rests | null): number {
+  const { probability, outcome } = check;
+  if (rests && rests.ways.length > 1) return waysWithin(rests.ways, rests.kind);
   if (probability !== null) return probability;
   if (outcome === 'undecided') return UNSURE;
   return outcome === 'fail' ? 0 : 1;
@@ -47,22 +67,36 @@ const callsOf = (operation: Operation | null): 'recondition' | 'clean' =>
 /** Levelling is asked of the rails of an edge as a whole, and not of each check of a step. */
 const ASKED_ELSEWHERE = ['bar.step', 'bar.marker', 'bar.square', 'bar.stands'];
 
-function factorOf(check: Check): readonly Factor[] {
-  const { id, outcome, condemns, work, probability, repeat } = check;
+type Head = Pick<Factor, 'group' | 'measure' | 'repeat'>;
+
+/** Work that a check calls for, or would if its value is beyond the limit in truth: a value near its limit is work that may be needed. */
+function workFactor(check: Check, head: Head, done: readonly Operation[]): readonly Factor[] {
+  const { might, work, condemns, outcome, probability, watch } = check;
+  const operation = might?.operation ?? work;
+  if (operation && openWork([operation], done).length === 0) return [];
+  if (!might) return work === null ? [] : [{ ...head, calls: callsOf(work), well: 0, rests: null }];
+  const calls = callsOf(might.operation);
+  const group = condemns ? `${head.group} work` : head.group;
+  if (might.from === 'watch') {
+    const rests = watch === null ? null : restsOf(check, watch);
+    const well = rests ? waysWithin(rests.ways, rests.kind) : Number(work === null);
+    return [{ ...head, group, calls, well, rests }];
+  }
+  if (condemns) return [];
+  // What was found by another way than its figures is found.
+  const isByFigures = probability !== null && probability > UNSURE === (outcome !== 'fail');
+  const [well, rests] = isByFigures ? [probability, restsOf(check)] : [Number(work === null), null];
+  return [{ ...head, group, calls, well, rests }];
+}
+
+function factorsOfCheck(check: Check, done: readonly Operation[]): readonly Factor[] {
+  const { id, outcome, condemns, repeat } = check;
   if (outcome === 'not-measured' || ASKED_ELSEWHERE.includes(id)) return [];
-  const head = { group: TOGETHER[id] ?? id, measure: repeat?.measure ?? null };
-  const called: readonly Factor[] =
-    work === null && (condemns || probability === null)
-      ? []
-      : [
-          {
-            group: condemns ? `${head.group} work` : head.group,
-            measure: head.measure,
-            calls: callsOf(work),
-            well: condemns || probability === null ? 0 : probability,
-          },
-        ];
-  return condemns ? [{ ...head, calls: 'replace', well: chanceOf(check) }, ...called] : called;
+  const measure = repeat?.measure ?? readingOf(id);
+  const head: Head = { group: TOGETHER[id] ?? id, measure, repeat };
+  if (!condemns) return workFactor(check, head, done);
+  const rests = restsOf(check);
+  return [{ ...head, calls: 'replace', well: chanceOf(check, rests), rests }, ...workFactor(check, head, done)];
 }
 
 /** The rails of each edge: how likely they stand level. What only the plan of the dressing finds is as good as certain. */
@@ -78,12 +112,21 @@ function rails({ standing }: BarAssessment): readonly Factor[] {
         calls: 'recondition',
         well: isByStep ? 1 - chance : dressing?.advised ? 0 : 1,
         measure: `bar.edges.${edge}.stands`,
+        repeat: null,
+        rests: null,
       },
     ];
   });
 }
 
-const certain = (calls: Factor['calls'], group: string): Factor => ({ group, calls, well: 0, measure: null });
+const certain = (calls: Factor['calls'], group: string): Factor => ({
+  group,
+  calls,
+  well: 0,
+  measure: null,
+  repeat: null,
+  rests: null,
+});
 
 /** Work that is planned beside what checks call for. */
 const planned = (operations: readonly Operation[], checks: readonly Check[]): readonly Factor[] =>
@@ -109,5 +152,9 @@ export function factorsOf(
     ({ condemns, outcome, value }) => condemns && outcome === 'not-measured' && value !== null,
   );
   if (waits || unjudged) return null;
-  return [...checks.flatMap(factorOf), ...(part === 'bar' ? rails(bar) : []), ...planned(verdict.operations, checks)];
+  return [
+    ...checks.flatMap((check) => factorsOfCheck(check, done)),
+    ...(part === 'bar' ? rails(bar) : []),
+    ...planned(verdict.operations, checks),
+  ];
 }

@@ -1,4 +1,5 @@
 import type { Edge, Rail } from '../bar';
+import type { Way } from '../belief';
 import type { FamilyId, Provenance } from '../families';
 import type { InstrumentId, LimitKind, Outcome } from '../quantity';
 import type { Part } from '../reading';
@@ -91,6 +92,12 @@ export interface Repeat {
   readonly tool: InstrumentId;
 }
 
+/** Work that a check calls for, from which outcome on: a slight bow may be straightened before it condemns. */
+export interface Work {
+  readonly operation: Operation;
+  readonly from: 'watch' | 'fail';
+}
+
 /** One judgement of one value or observation against one limit. Sentences are made of it in the wording. */
 export interface Check {
   readonly id: CheckId;
@@ -117,6 +124,10 @@ export interface Check {
   readonly condemns: boolean;
   /** Work that it calls for, with this outcome. */
   readonly work: Operation | null;
+  /** Work that it might call for, and from which outcome on. */
+  readonly might: Work | null;
+  /** What its value is made of and held against, as it can be drawn; null where there is none, or one bound of it alone. */
+  readonly ways: readonly Way[] | null;
   /** The observed word, for observations. */
   readonly observed: string | null;
   readonly note: CheckNote | null;

@@ -1,3 +1,4 @@
+import { valueWay } from '../belief';
 import type { Provenance } from '../families';
 import type { Limit } from '../limits';
 import {
@@ -14,13 +15,7 @@ import {
   type Within,
 } from '../quantity';
 import type { Operation } from '../sheet';
-import type { Check, CheckNote } from './check';
-
-/** Work that a check calls for, from which outcome on: a slight bow may be straightened before it condemns. */
-interface Work {
-  readonly operation: Operation;
-  readonly from: 'watch' | 'fail';
-}
+import type { Check, CheckNote, Work } from './check';
 
 /** What is said of a check before it is judged. */
 export type Head = Pick<Check, 'id' | 'part'> &
@@ -31,7 +26,7 @@ type Judged = Pick<Check, 'kind' | 'outcome' | 'provenance' | 'condemns'> &
   Partial<
     Pick<
       Check,
-      'value' | 'unit' | 'uncertainty' | 'limit' | 'watch' | 'probability' | 'observed' | 'bound' | 'work'
+      'value' | 'unit' | 'uncertainty' | 'limit' | 'watch' | 'probability' | 'observed' | 'bound' | 'work' | 'ways'
     > & {
       source: string | undefined;
     }
@@ -72,6 +67,8 @@ export function make(head: Head, judged: Judged): Check {
     repeat: head.repeat ?? null,
     condemns,
     work: judged.work ?? workOf(head, judged.outcome, condemns),
+    might: head.work ?? null,
+    ways: judged.ways ?? null,
     observed: judged.observed ?? null,
     note: head.note ?? null,
   };
@@ -88,6 +85,8 @@ export interface JudgedValue<U extends Unit = 'mm'> {
   readonly value: Estimate<U>;
   readonly within: Within;
   readonly bound?: Check['bound'];
+  /** What the value is made of, where it is not one reading by itself; null where it cannot be drawn. */
+  readonly ways?: Check['ways'];
 }
 
 const kindOf = ({ role }: Limit): LimitKind => (role === 'min' ? 'min' : 'max');
@@ -95,7 +94,7 @@ const kindOf = ({ role }: Limit): LimitKind => (role === 'min' ? 'min' : 'max');
 /** A value against a condemning limit, judged by what can be said of its probability: `watch` inside the warning band. */
 export function judgedCheck<U extends Unit>(
   head: Head,
-  { value, within, bound = null }: JudgedValue<U>,
+  { value, within, bound = null, ways }: JudgedValue<U>,
   limit: Limit<U>,
   watch: Limit<U> | null,
 ): Check {
@@ -114,6 +113,7 @@ export function judgedCheck<U extends Unit>(
     provenance: limit.provenance,
     source: limit.source,
     bound,
+    ways: ways === undefined && bound === null ? valueWay(value, limit.value) : (ways ?? null),
   });
 }
 
@@ -152,6 +152,7 @@ export function workCheck<U extends Unit>(head: Head, value: Estimate<U>, limit:
     outcome: beyond(value.value, limit.value, kind) ? 'fail' : 'ok',
     provenance: limit.provenance,
     source: limit.source,
+    ways: valueWay(value, limit.value),
   });
 }
 

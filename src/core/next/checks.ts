@@ -1,4 +1,5 @@
 import { EDGES } from '../bar';
+import { toolOf } from '../belief';
 import type { BarAssessment } from '../bar/checks';
 import { readingOf, type Check } from '../judge';
 import { minutesFor, stationPath, type Askable, type BenchSheet } from '../sheet';
@@ -11,12 +12,19 @@ const aboutCheck = ({ id, at }: Check): string => [id, at?.edge, at?.station, at
 /** What is undecided is never worth nothing to measure again. */
 const LEAST_GAIN = 0.01;
 
+/** What a value has in common with another reading by the tool that would repeat it: the tool's own error. */
+function sharedWith({ ways, repeat }: Check): number {
+  const [main] = ways?.[0]?.terms ?? [];
+  const used = main && toolOf(main.of);
+  return used && used.tool === repeat?.tool ? used.shared : 0;
+}
+
 /** One more reading for each condemning check that is too close to call, with its own tool, in the unit of its value. */
 export function repeats(checks: readonly Check[]): Asked[] {
   return checks.flatMap((check): Asked[] => {
     const { condemns, outcome, value, limit, uncertainty, repeat } = check;
     if (!condemns || outcome !== 'undecided' || value === null || limit === null || !uncertainty || !repeat) return [];
-    const gain = gainOfRepeat(value - limit, uncertainty, Math.min(uncertainty, repeat.u));
+    const gain = gainOfRepeat(value - limit, uncertainty, repeat.u, sharedWith(check));
     const reason = { code: 'too-close', check, instrument: repeat.tool } as const;
     const { measure } = repeat;
     return [

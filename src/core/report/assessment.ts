@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { INSTRUMENT_IDS } from '../quantity';
 import { PARTS } from '../reading';
 import { ACTIONS, OPERATIONS } from '../sheet';
 
@@ -111,6 +112,18 @@ const partDoubtSchema = z.strictObject({
   wrong: z.number(),
   /** Readings by how much knowing what they rest on would take off the chance of a wrong verdict. */
   movedBy: z.array(z.strictObject({ measure: z.string(), share: z.number() })),
+  /** What another reading would take off the chance of a wrong verdict, the most for its minutes first; empty where another reading changes nothing. */
+  next: z.array(
+    z.strictObject({
+      measure: z.string(),
+      /** The tool it is made with; null where it is looked at. */
+      instrument: z.enum(INSTRUMENT_IDS).nullable(),
+      /** Where along the edge, mm, for a place where no station is yet. */
+      at: z.number().nullable(),
+      drop: z.number(),
+      minutes: z.number(),
+    }),
+  ),
 });
 
 const loopResultSchema = z.strictObject({

@@ -70,7 +70,7 @@ const NOMINAL_THICKNESS_U = 0.01;
 
 const nominal = (gauge: GaugeId): Estimate => ({ value: GAUGES[gauge].thickness, u: NOMINAL_THICKNESS_U });
 
-/** Gauges lighter than this are out of the question. */
+/** A gauge or a pitch lighter than this is out of the question. */
 const LIVE = 0.05;
 
 /**
@@ -134,12 +134,19 @@ export function playLimitOf(cutter: CutterGeometry | null, setting: Setting, fal
   return derived ? { ...fallback, value: derived.play, provenance: 'derived' } : fallback;
 }
 
-/** Pitch families the bar may have: its own, or its chain's where the bar says nothing. */
+/** Pitch families the bar may have, however unlikely: its own, or its chain's where the bar says nothing. */
 function pitchCandidates(identity: Identity): readonly Candidate<FamilyId>[] {
   const own =
     identity.bar.pitch.candidates.length > 0 && identity.bar.pitch.why.some(({ code }) => code === 'pitch-mark');
-  const candidates = own ? identity.bar.pitch.candidates : identity.chain.pitch.candidates;
-  return candidates.filter(({ weight }) => weight >= 0.05);
+  return own ? identity.bar.pitch.candidates : identity.chain.pitch.candidates;
+}
+
+/** Every link that the bar may have been made for: where its gauge stands on marks, a mark may be misread. */
+function anyLinkOf(ownLinks: readonly OwnLink[], { bar }: Identity): readonly OwnLink[] {
+  const [first] = ownLinks;
+  if (!first || first.gauge === null || !bar.gauge.candidates.some(({ value }) => value === first.gauge))
+    return ownLinks;
+  return bar.gauge.candidates.map(({ value, weight }) => ({ gauge: value, thickness: nominal(value), weight }));
 }
 
 /** The place that lost most depth, of both edges. */
@@ -190,7 +197,8 @@ export function assessBar(
   const setting = settingOf(sheet, identity, ownLinks);
   const cutter = cutterGeometry(sheet);
   const playLimit = playLimitOf(cutter, setting, limits['bar.play']);
-  const families = pitchCandidates(identity);
+  const anyFamily = pitchCandidates(identity);
+  const families = anyFamily.filter(({ weight }) => weight >= LIVE);
   const depthLimit =
     families.length === 0 ? null : Math.max(...families.map(({ value }) => limits[depthLimitId(value)].value));
   const overall = read(sheet.bar?.overallLength)?.value ?? null;
@@ -229,7 +237,9 @@ export function assessBar(
     designs,
     setting,
     families,
+    anyFamily,
     ownLinks,
+    anyLink: anyLinkOf(ownLinks, identity),
     thinChain: isThin(setting),
     depthLimit,
     playLimit,

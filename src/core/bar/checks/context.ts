@@ -28,8 +28,12 @@ export interface BarContext {
   readonly designs: Designs;
   readonly setting: Setting;
   readonly families: readonly Candidate<FamilyId>[];
+  /** The same with those that are as good as out of the question: a mark may be misread. */
+  readonly anyFamily: readonly Candidate<FamilyId>[];
   /** Links the bar may have been made for; several while its gauge is open, none where nothing tells. */
   readonly ownLinks: readonly OwnLink[];
+  /** The same with those that are as good as out of the question. */
+  readonly anyLink: readonly OwnLink[];
   /** True when the chain that was on is thinner than the bar's own: a test made with it tells of the chain. */
   readonly thinChain: boolean;
   readonly depthLimit: number | null;

@@ -1,4 +1,4 @@
-import { leastValue, leastWithin, type Least } from '../../belief';
+import { along, leastValue, leastWithin, onlyWay, valueOf, type Latent, type Least, type Term } from '../../belief';
 import { EDGES, RAILS, type Edge } from '..';
 import { depthLimitId } from '../../limits';
 import {
@@ -33,7 +33,8 @@ function depthCheck(
   value: Estimate,
   bound: Check['bound'],
   withinOf: (limit: number) => Within,
-  { families, limits }: BarContext,
+  terms: readonly Term[] | null,
+  { families, anyFamily, limits }: BarContext,
 ): Check {
   if (families.length === 0)
     return {
@@ -58,8 +59,24 @@ function depthCheck(
     families.length === 1
       ? null
       : ({ code: 'depends-on-pitch', families: families.map(({ value: family }) => family) } as const);
-  return judgedCheck({ ...head, part, note }, { value, within, bound }, strictest[0]!, null);
+  const ways =
+    terms &&
+    anyFamily.map(({ value: family, weight }) => ({
+      weight,
+      case: { of: 'pitch' as const, is: family },
+      terms,
+      limit: limits[depthLimitId(family)].value,
+    }));
+  return judgedCheck({ ...head, part, note }, { value, within, bound, ways }, strictest[0]!, null);
 }
+
+/** The least depth as it can be drawn; one and the same for all that rests on it. */
+const leastOf = ({ least, tool }: BarContext['belief']): Latent => ({
+  is: 'least',
+  least: least!,
+  tool,
+  negative: false,
+});
 
 /** The reading at a place of the bar, as the sheet has it. */
 function readingAt({ sheet }: BarContext, { edge, station, rail }: NonNullable<BarContext['belief']['leastAt']>) {
@@ -68,11 +85,12 @@ function readingAt({ sheet }: BarContext, { edge, station, rail }: NonNullable<B
 }
 
 /** One question of the whole bar: how deep is the least place? It is named, and is what to measure again. */
-function leastDepthCheck(least: Least, context: BarContext): Check {
+function leastDepthCheck(least: Least, drawn: Latent, context: BarContext): Check {
   const at = context.belief.leastAt;
   const repeat = at && repeatOf(stationPath(at.edge, at.station, at.rail), readingAt(context, at));
   const within = (limit: number) => exactly(leastWithin(least, limit));
-  return depthCheck({ id: 'bar.depth', at, repeat }, leastValue(least), null, within, context);
+  const terms = [{ times: 1, of: drawn }];
+  return depthCheck({ id: 'bar.depth', at, repeat }, leastValue(least), null, within, terms, context);
 }
 
 /** Depths of which one mark alone is known: each is a bound of its own, and asks for more where it straddles. */
@@ -89,21 +107,31 @@ function oneSidedDepths(context: BarContext): Check[] {
           repeat: repeatOf(stationPath(edge, index, rail), reading, usualToolAt(stationPath(edge, index, rail))),
         } as const;
         const within = (limit: number) => readingWithin(reading, limit, 'min');
-        return [depthCheck(head, (lo ?? hi)!, lo ? 'at-least' : 'at-most', within, context)];
+        return [depthCheck(head, (lo ?? hi)!, lo ? 'at-least' : 'at-most', within, null, context)];
       }),
     ),
   );
 }
 
-/** Room left under a tang that may itself be known only from one side. */
-function roomWithin(least: Least, { lo, hi }: Bounds, limit: number): Within {
-  const at = (tang: Estimate) =>
-    leastWithin({ draws: least.draws, common: quadrature(least.common, tang.u) }, limit + tang.value);
+/** Room left under a tang that may itself be known only from one side. Where one tool read both, its own error cancels. */
+function roomWithin(
+  { draws, common }: Least,
+  tool: BarContext['belief']['tool'],
+  { lo, hi }: Bounds,
+  limit: number,
+): Within {
+  const at = (tang: Estimate) => {
+    const cancels = tang.tool !== undefined && tang.tool === tool;
+    return leastWithin(
+      { draws, common: cancels ? ownUncertainty(tang) : quadrature(common, tang.u) },
+      limit + tang.value,
+    );
+  };
   return { least: hi ? at(hi) : 0, most: lo ? at(lo) : 1 };
 }
 
-function floorClearanceChecks(least: Least, context: BarContext): Check[] {
-  const { sheet, limits, belief } = context;
+function floorClearanceChecks(least: Least, drawn: Latent, context: BarContext): Check[] {
+  const { sheet, limits, belief, setting } = context;
   const reading: LengthReading | undefined = sheet.chain?.tang;
   if (!reading) return [];
   const tang = boundsOf(reading);
@@ -112,8 +140,12 @@ function floorClearanceChecks(least: Least, context: BarContext): Check[] {
   const at = belief.leastAt;
   const judged: JudgedValue = {
     value: difference(leastValue(least), shown),
-    within: roomWithin(least, tang, limit.value),
+    within: roomWithin(least, belief.tool, tang, limit.value),
     bound: tang.hi && tang.lo ? null : tang.hi ? 'at-least' : 'at-most',
+    ways:
+      tang.hi && tang.lo
+        ? onlyWay(limit.value, { times: 1, of: drawn }, { times: -1, of: valueOf(setting.tang ?? shown) })
+        : null,
   };
   const repeat = at && repeatOf(stationPath(at.edge, at.station, at.rail), readingAt(context, at));
   const head = { id: 'bar.floor-clearance', part, at, repeat } as const;
@@ -137,18 +169,23 @@ export function weakestAfter(edge: Edge, { plan }: EdgeDressing, context: BarCon
 }
 
 /** What is left after the advised dressing: that, not today's reading, decides whether the work is worth doing. */
-function afterDressing(edge: Edge, dressing: EdgeDressing, context: BarContext): Check[] {
-  const { limits, setting, edges } = context;
+function afterDressing(edge: Edge, dressing: EdgeDressing, drawn: Latent | null, context: BarContext): Check[] {
+  const { limits, setting, edges, belief } = context;
   const left = weakestAfter(edge, dressing, context);
+  const terms = drawn && along(drawn, leastValue(belief.least!), left);
   const at = { edge, station: edges[edge].stations[dressing.plan.weakest!.station]!.index };
   const repeat = repeatOf(stationPath(edge, at.station, 'near'), readingAt(context, { ...at, rail: 'near' }));
   const within = (limit: number) => exactly(probabilityWithin(left, limit, 'min'));
-  const depth = depthCheck({ id: 'bar.depth-after', at, repeat }, left, null, within, context);
+  const depth = depthCheck({ id: 'bar.depth-after', at, repeat }, left, null, within, terms, context);
   if (!setting.tang) return [depth];
   const room = { value: mm(left.value - setting.tang.value), u: quadrature(left.u, ownUncertainty(setting.tang)) };
   const limit = limits['bar.floor-clearance.contact'];
   const head = { id: 'bar.floor-clearance-after', part, at, repeat } as const;
-  const judged = { value: room, within: exactly(probabilityWithin(room, limit.value, 'min')) };
+  const judged = {
+    value: room,
+    within: exactly(probabilityWithin(room, limit.value, 'min')),
+    ways: terms && onlyWay(limit.value, ...terms, { times: -1, of: valueOf(setting.tang) }),
+  };
   return [depth, judgedCheck(head, judged, limit, limits['bar.floor-clearance'])];
 }
 
@@ -156,12 +193,13 @@ function afterDressing(edge: Edge, dressing: EdgeDressing, context: BarContext):
 export function depthChecks(context: BarContext): Check[] {
   const { belief, edges } = context;
   const { least } = belief;
+  const drawn = least && leastOf(belief);
   return [
-    ...(least ? [leastDepthCheck(least, context), ...floorClearanceChecks(least, context)] : []),
+    ...(least && drawn ? [leastDepthCheck(least, drawn, context), ...floorClearanceChecks(least, drawn, context)] : []),
     ...oneSidedDepths(context),
     ...EDGES.flatMap((edge) => {
       const { dressing } = edges[edge];
-      return dressing?.advised ? afterDressing(edge, dressing, context) : [];
+      return dressing?.advised ? afterDressing(edge, dressing, drawn, context) : [];
     }),
   ];
 }

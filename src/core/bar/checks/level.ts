@@ -38,7 +38,7 @@ function stepCheck(edge: Edge, { edges, limits }: BarContext): Check[] {
     condemns: false,
     note: takes ? ({ code: 'dressing-takes' } as const) : null,
   } as const;
-  const check = judgedCheck(head, { value, within: exactly(1 - assessed.belief.stepChance) }, limit, null);
+  const check = judgedCheck(head, { value, within: exactly(1 - assessed.belief.stepChance), ways: null }, limit, null);
   return [{ ...check, outcome: advised ? 'fail' : 'ok' }];
 }
 

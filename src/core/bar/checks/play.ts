@@ -1,4 +1,4 @@
-import { leastValue, leastWithin } from '../../belief';
+import { leastValue, leastWithin, valueOf, type Way } from '../../belief';
 import {
   EDGES,
   isPinched,
@@ -13,6 +13,7 @@ import {
 import {
   boundsOf,
   difference,
+  exactly,
   outcomeWithin,
   type Bounds,
   type Estimate,
@@ -41,6 +42,21 @@ function within({ atMost, atLeast, open }: WidthBelief, context: BarContext): Wi
   const least = atMost && !open ? playWithin(atMost, context) : 0;
   const most = atLeast ? playWithin(atLeast, context) : 1;
   return { least: Math.min(least, most), most };
+}
+
+/** The play by all links that the bar may have been made for, as it can be drawn; null where the widths hold it from one side alone. */
+function playWays({ atMost, atLeast, open }: WidthBelief, { anyLink, playLimit }: BarContext): readonly Way[] | null {
+  if (!atMost || atMost !== atLeast || open) return null;
+  const widest = { is: 'least', least: atMost.negative, tool: atMost.tool, negative: true } as const;
+  return anyLink.map(({ gauge, thickness, weight }) => ({
+    weight,
+    case: gauge && { of: 'gauge' as const, is: gauge },
+    terms: [
+      { times: -1, of: widest },
+      { times: -1, of: valueOf(thickness) },
+    ],
+    limit: playLimit.value,
+  }));
 }
 
 const playValue = (widest: WidestBelief, link: Estimate): Estimate => positive(leastValue(playAtWidest(widest, link)));
@@ -100,7 +116,7 @@ function widestCheck(
   const bound = widths.atMost && widths.atLeast ? null : widths.atMost ? 'at-most' : 'at-least';
   const check = judgedCheck(
     { ...head, note },
-    { value: playValue(shown, link.thickness), within: known, bound },
+    { value: playValue(shown, link.thickness), within: known, bound, ways: playWays(widths, context) },
     playLimit,
     limits['bar.play.watch'],
   );
@@ -120,7 +136,7 @@ function pinchChecks({ edges, setting, playLimit }: BarContext): Check[] {
       if (!play || !(setting.ownLink ?? setting.linkThickness) || !isPinched(play, read)) return [];
       const at = { edge, station: edges[edge].stations[i]!.index };
       const head = { id: 'bar.play', part, at, condemns: false, note: { code: 'pinches' } } as const;
-      const check = judgedCheck(head, { value: play, within: { least: 1, most: 1 } }, playLimit, null);
+      const check = judgedCheck(head, { value: play, within: exactly(1), ways: null }, playLimit, null);
       // A groove no wider than its link pinches it, whatever the play's limit says.
       return [withOutcome(check, 'fail', 'ease-pinch')];
     }),

@@ -1,4 +1,5 @@
 import { ANGLE_DOUBT, correctionWithin, greatestShare, imbalance, type Correction } from '..';
+import { couldBeShortest, onlyWay, valueOf, type Way } from '../../belief';
 import type { Limit } from '../../limits';
 import { angleOf, boundsOf, mm, probabilityWithin, type Estimate } from '../../quantity';
 import { usualToolAt, type ChainSheet } from '../../sheet';
@@ -34,6 +35,19 @@ function cutterRead(chain: ChainSheet, { side }: Correction) {
   return repeatOf(chain[field]?.length ? `chain.${field}` : 'chain.cuttersLeft', read, usualToolAt(`chain.${field}.0`));
 }
 
+/** The shortest cutter over its mark, as it can be drawn. */
+function cutterWays({ pieces, common, tool }: Correction, mark: Estimate): readonly Way[] {
+  const shortest = {
+    is: 'shortest',
+    pieces: couldBeShortest(pieces.flatMap(({ lo }) => lo ?? [])),
+    common,
+    tool: tool ?? null,
+  } as const;
+  return mark.u === 0
+    ? onlyWay(mark.value, { times: 1, of: shortest })
+    : onlyWay(0, { times: 1, of: shortest }, { times: -1, of: valueOf(mark) });
+}
+
 /** All cutters against their limit, one question. */
 export function cutterCheck(context: ChainContext): Check {
   const { chain, correction } = context;
@@ -51,7 +65,17 @@ export function cutterCheck(context: ChainContext): Check {
     repeat: cutterRead(chain, correction),
     note: notPlaced ? ({ code: 'damage-not-placed', side: notPlaced } as const) : null,
   };
-  return judgedCheck(head, { value: length, within: correctionWithin(correction, at), bound }, limit, null);
+  return judgedCheck(
+    head,
+    {
+      value: length,
+      within: correctionWithin(correction, at),
+      bound,
+      ways: bound === null ? cutterWays(correction, at) : null,
+    },
+    limit,
+    null,
+  );
 }
 
 /** How much of a cutter its damage would take: advised on at half, or condemned at half, as the shop's school has it. */
