@@ -236,7 +236,7 @@ function doubtDrawn(appraisal: Appraisal, { draws, seed }: Draws): NonNullable<A
     {
       ...shares,
       wrong,
-      movedBy: movedBy.map(({ measure, share }) => ({ measure: writtenPlace(measure), share })),
+      movedBy: movedBy.map((moved) => ({ ...moved, measure: writtenPlace(moved.measure) })),
       next: next.map(({ measure, tool, ...worth }) => ({ measure: writtenPlace(measure), instrument: tool, ...worth })),
     },
   ]);

@@ -159,5 +159,5 @@ test('the bench and the search can be used at phone size, and a job at tablet si
   await page.goto('/');
   expect(await page.evaluate(() => document.documentElement.scrollWidth - innerWidth)).toBe(0);
   await page.getByRole('combobox', { name: /Search/ }).fill('tow');
-  await expect(page.getByRole('option').first()).toBeVisible();
+  await expect(page.getByRole('listbox').getByRole('option').first()).toBeVisible();
 });

@@ -9,7 +9,6 @@ import {
   seeded,
   sharesOf,
   WORTH_MEASURING,
-  type Deserved,
   type Factor,
 } from '../../src/core/doubt';
 import { gainOfRepeat } from '../../src/core/next';
@@ -146,13 +145,13 @@ describe('draws against the analytic probability (JCGM 101:2008, propagation of 
 
   it('of a bar on its stamp alone: a stamp may be misread, and a wrong pitch changes the limit', () => {
     const station = (depth: string) => ({ at: '60 mm', near: depth, far: depth, mouth: '1.34 mm', deep: '1.32 mm' });
-    const bar = (depth: string) => ({
+    const bar = (depth: string): NonNullable<Parts['bar']> => ({
       stamp: '3/8LP .050',
-      checks: { crack: 'no', bow: '0 mm', noseTurns: 'free' } as const,
+      checks: { crack: 'no', bow: '0 mm', noseTurns: 'free' },
       edges: {
         A: { stations: [station(depth)], stands: 'yes' },
         B: { stations: [station(depth)], stands: 'yes' },
-      } as const,
+      },
     });
     // 5.5 mm is deep enough for 3/8 low profile (5 mm), and not for .325 or 3/8 standard (6 mm).
     const between = appraised({ bar: bar('5.5 mm') });

@@ -12,20 +12,22 @@ import { seeded } from './seeded';
 import { sharesOf, wrongOf, type PartDoubt } from './shares';
 import { dropOf, type Candidate } from './worth';
 
-/** A reading that could be made next, and what it would buy. */
-export interface Worth {
+/** Something that could be read: which reading, and where along an edge, mm, where no station is yet. */
+interface Readable {
   readonly measure: Askable;
-  readonly tool: InstrumentId | null;
-  /** Where along an edge, mm, for a place where no station is yet. */
   readonly at: number | null;
+}
+
+/** A reading that could be made next, and what it would buy. */
+export interface Worth extends Readable {
+  readonly tool: InstrumentId | null;
   /** By how much it lowers the chance of a wrong verdict, on average. */
   readonly drop: number;
   readonly minutes: number;
 }
 
 /** A reading with its share of what all of them would take off the chance of a wrong verdict. */
-export interface Mover {
-  readonly measure: Askable;
+export interface Mover extends Readable {
   readonly share: number;
 }
 
@@ -111,6 +113,8 @@ function* drawAll(compiled: Compiled, doubted: Doubted, draws: number, seed: num
   return { deserved: Object.fromEntries(compiled.parts.map((part, i) => [part, deserved[i]!])), reads };
 }
 
+const isOne = (a: Readable, b: Readable): boolean => a.measure === b.measure && a.at === b.at;
+
 /** What each reading would buy, the most for its minutes first; of one place the tool that buys most. */
 function nextOf(reads: readonly Read[], deserved: Uint8Array): readonly Worth[] {
   const all = reads.map(({ candidate: { measure, tool, at }, read }): Worth => {
@@ -119,19 +123,17 @@ function nextOf(reads: readonly Read[], deserved: Uint8Array): readonly Worth[] 
   const worthy = all
     .filter(({ drop }) => drop >= WORTH_MEASURING)
     .sort((a, b) => b.drop / b.minutes - a.drop / a.minutes);
-  return worthy.filter((each, i) => worthy.findIndex(({ measure }) => measure === each.measure) === i);
+  return worthy.filter((each, i) => worthy.findIndex((other) => isOne(other, each)) === i);
 }
 
 /** Readings by what knowing each exactly would take off the doubt. */
 function moversOf(reads: readonly Read[], deserved: Uint8Array): readonly Mover[] {
-  const first = reads.filter(
-    ({ candidate }, i) => reads.findIndex((each) => each.candidate.measure === candidate.measure) === i,
-  );
+  const first = reads.filter(({ candidate }, i) => reads.findIndex((each) => isOne(each.candidate, candidate)) === i);
   const drops = first
-    .map(({ candidate: { measure }, truth }) => ({ measure, drop: dropOf(truth, deserved) }))
+    .map(({ candidate: { measure, at }, truth }) => ({ measure, at, drop: dropOf(truth, deserved) }))
     .filter(({ drop }) => drop >= WORTH_MEASURING);
   const all = drops.reduce((sum, { drop }) => sum + drop, 0);
-  return drops.sort((a, b) => b.drop - a.drop).map(({ measure, drop }) => ({ measure, share: drop / all }));
+  return drops.sort((a, b) => b.drop - a.drop).map(({ drop, ...where }) => ({ ...where, share: drop / all }));
 }
 
 /**

@@ -111,7 +111,7 @@ const partDoubtSchema = z.strictObject({
   replace: z.number(),
   wrong: z.number(),
   /** Readings by how much knowing what they rest on would take off the chance of a wrong verdict. */
-  movedBy: z.array(z.strictObject({ measure: z.string(), share: z.number() })),
+  movedBy: z.array(z.strictObject({ measure: z.string(), at: z.number().nullable(), share: z.number() })),
   /** What another reading would take off the chance of a wrong verdict, the most for its minutes first; empty where another reading changes nothing. */
   next: z.array(
     z.strictObject({

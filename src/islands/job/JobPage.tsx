@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { STEPS, type Part, type Step } from '../../core/reading';
-import { isReadingPath, readingAt, type Askable } from '../../core/sheet';
+import { isReadingPath, stationOf, stationPath, readingAt, type Askable } from '../../core/sheet';
 import { unpackJob, type JobView, type SentJob } from '../../contract';
 import { Plates } from '../../ui/parts/Plates';
 import { Frame } from '../frame/Frame';
@@ -16,7 +16,8 @@ import { StepList } from './StepList';
 import { STEP_KEYS } from './step-keys';
 import { fetchStepsAhead, STEP_VIEWS } from './steps';
 import { JobProvider, useJob } from './store/JobContext';
-import { Tag } from './Tag';
+import { keyFor, stationRows } from './bar/stations';
+import { Tag } from './tag/Tag';
 import { TargetContext, type Target } from './target';
 
 interface JobPageProps {
@@ -55,8 +56,8 @@ const LOOKS = 40;
 const PAUSE = 50;
 
 /** Takes the caret to a field: views open what hides it while rendering, then the caret comes. */
-function useGoTo(): readonly [Target, (path: string) => void] {
-  const [target, setTarget] = useState<Target>({ path: null, count: 0 });
+function useGoTo(): readonly [Target, (path: string, at?: number | null) => void] {
+  const [target, setTarget] = useState<Target>({ path: null, at: null, count: 0 });
   useEffect(() => {
     const { path } = target;
     if (path === null) return;
@@ -67,7 +68,7 @@ function useGoTo(): readonly [Target, (path: string) => void] {
     look(LOOKS);
     return () => clearTimeout(timer);
   }, [target]);
-  return [target, useCallback((path) => setTarget(({ count }) => ({ path, count: count + 1 })), [])];
+  return [target, useCallback((path, at = null) => setTarget(({ count }) => ({ path, at, count: count + 1 })), [])];
 }
 
 /** Steps are fetched ahead after this long where idleness is not told, ms. */
@@ -89,7 +90,7 @@ function Opened({ onOpened }: { onOpened: () => void }) {
 }
 
 function Job({ asked, onOpened }: { asked: string; onOpened: () => void }) {
-  const { appraisal, entered, steps } = useJob();
+  const { appraisal, entered, snapshot, steps } = useJob();
   const [step, setStep] = useState<Step>(
     () =>
       STEPS.find((each) => each === asked) ??
@@ -113,6 +114,13 @@ function Job({ asked, onOpened }: { asked: string; onOpened: () => void }) {
     },
     [entered.stationKeys, goTo, open],
   );
+  const measureBetween = (asked: Askable, at: number) => {
+    const station = stationOf(asked);
+    if (!station) return measure(asked);
+    const key = Number(keyFor(stationRows(station.edge, snapshot, entered), at));
+    open('bar');
+    goTo(stationPath(station.edge, key, station.field), at);
+  };
   const show = useCallback(
     (path: string) => {
       open(readingAt(path)?.told.step ?? 'bar');
@@ -173,7 +181,14 @@ function Job({ asked, onOpened }: { asked: string; onOpened: () => void }) {
             </WhereTroubleEnds>
           </TargetContext>
         </div>
-        <Tag step={step} part={part} onMeasure={measure} onOpen={open} onShow={show} />
+        <Tag
+          step={step}
+          part={part}
+          onMeasure={measure}
+          onMeasureBetween={measureBetween}
+          onOpen={open}
+          onShow={show}
+        />
       </div>
     </div>
   );

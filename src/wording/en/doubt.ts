@@ -1,6 +1,9 @@
-import { DESERVED, type PartDoubt } from '../../core/doubt';
-import type { Action } from '../../core/sheet';
-import { actionWord } from './labels';
+import type { Part } from '../../core/reading';
+import { DESERVED, type DrawnPart, type PartDoubt, type Worth } from '../../core/doubt';
+import { actionWord, instrumentName, partName } from './labels';
+
+import { readingName } from './places';
+import { stationOf, type Action } from '../../core/sheet';
 import { list, sentence } from './sentence';
 
 /** Never rounded to certainty. */
@@ -22,4 +25,37 @@ export function sharesSentence({ shares, wrong }: PartDoubt, action: Action): st
   const said = list(named.map((deserved) => `${actionWord[deserved].toLowerCase()} ${percent(shares[deserved])}`));
   if (action === 'undecided') return `It may deserve: ${said}.`;
   return `${sentence(percent(wrong))} that this verdict is wrong${named.length > 0 ? `: ${said}` : ''}.`;
+}
+
+/** What could be read: a place between stations is named by where it is. */
+export function readableName({ measure, at }: Pick<Worth, 'measure' | 'at'>, position: (mm: number) => string): string {
+  const station = stationOf(measure);
+  return at !== null && station
+    ? `edge ${station.edge}, ${station.field} rail at ${position(at)}`
+    : readingName(measure);
+}
+
+/** A reading that could be made next: where, and with what. */
+export const worthSentence = (
+  worth: Pick<Worth, 'measure' | 'tool' | 'at'>,
+  position: (mm: number) => string,
+): string =>
+  worth.tool === null
+    ? readableName(worth, position)
+    : `${readableName(worth, position)}, with the ${instrumentName(worth.tool)}`;
+
+/** What a reading takes off the chance of a wrong verdict, in points of a hundred, and its minutes. */
+export const worthPoints = ({ drop, minutes }: Pick<Worth, 'drop' | 'minutes'>): string =>
+  `−${(100 * drop).toFixed(1)} points · ${minutes} min`;
+
+/** How finely the draws tell the chance of a wrong verdict: two standard deviations of a share. */
+export function drawnSentence({ wrong }: Pick<DrawnPart, 'wrong'>, draws: number): string {
+  const points = 200 * Math.sqrt((wrong * (1 - wrong)) / draws);
+  return `By ${draws.toLocaleString('en')} draws: ${percent(wrong)} wrong, ± ${points.toFixed(points < 0.1 ? 2 : 1)} points.`;
+}
+
+/** What is said when no verdict waits for a reading: which parts could be surer all the same. */
+export function stopSentence(unsure: readonly Part[]): string {
+  if (unsure.length === 0) return 'Another reading would change nothing.';
+  return `${sentence(list(unsure.map((part) => partName[part].toLowerCase())))} could be surer: “why so unsure” tells what would help.`;
 }

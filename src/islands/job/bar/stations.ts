@@ -84,6 +84,13 @@ export function nextKey(rows: readonly StationRow[]): string {
   return String(Math.max(-1, ...rows.map(({ key }) => Number(key))) + 1);
 }
 
+/** A station nearer than this to where one is asked for will do, mm. */
+const WILL_DO = 5;
+
+/** The key of a station at a place: of one that is there or planned, or the next unused one. */
+export const keyFor = (rows: readonly StationRow[], at: number): string =>
+  rows.find((row) => Math.abs(row.at - at) < WILL_DO)?.key ?? nextKey(rows);
+
 /** What the drawings need of one station. */
 export function drawnStation(row: StationRow, { stations, dressing, belief }: EdgeAssessment) {
   const believed = row.index === null ? null : (belief?.stations[row.index] ?? null);

@@ -15,6 +15,11 @@ export interface Selected {
   readonly key: string;
 }
 
+/** A station that was added and has nothing typed into it; where it is to be, mm, where that was asked. */
+interface Added extends Selected {
+  readonly at: number | null;
+}
+
 /** Stations of both edges as rows and as drawn, with the one that is chosen. */
 export interface Stations {
   readonly rows: Readonly<Record<Edge, readonly StationRow[]>>;
@@ -35,7 +40,7 @@ const ADDED_STEP = 40;
 function bothRows(
   readings: Pick<Snapshot, 'standing' | 'drafts'>,
   entered: Meaning['entered'],
-  added: readonly Selected[],
+  added: readonly Added[],
 ): Stations['rows'] {
   const rows = (edge: Edge): readonly StationRow[] => {
     const there = stationRows(edge, readings, entered);
@@ -43,9 +48,9 @@ function bothRows(
     const fresh = added.filter((one) => one.edge === edge && !there.some(({ key }) => key === one.key));
     return [
       ...there,
-      ...fresh.map(({ key }, i): StationRow => {
+      ...fresh.map(({ key, at }, i): StationRow => {
         const path = `bar.edges.${edge}.stations.${Number(key)}` as const;
-        return { key, path, at: last + ADDED_STEP * (i + 1), planned: true, index: null };
+        return { key, path, at: at ?? last + ADDED_STEP * (i + 1), planned: true, index: null };
       }),
     ];
   };
@@ -65,15 +70,18 @@ const bothBands = ({ edges }: Appraisal['bar']): Stations['bands'] => ({
 /** Holds the chosen station; a wish to go to a reading of a station chooses it. */
 export function useStations(): Stations {
   const { appraisal, entered, snapshot } = useJob();
-  const [added, setAdded] = useState<readonly Selected[]>([]);
+  const [added, setAdded] = useState<readonly Added[]>([]);
   const [rowsOf] = useState(() => keeping(bothRows));
   const [drawn] = useState(() => keeping(bothDrawn));
   const [banded] = useState(() => keeping(bothBands));
   const rows = rowsOf(snapshot, entered, added);
   const [chosen, setChosen] = useState<Selected>({ edge: 'A', key: rows.A[0]?.key ?? '0' });
-  useTarget((path) => {
+  useTarget((path, at) => {
     const wanted = stationOf(path);
-    if (wanted) setChosen({ edge: wanted.edge, key: String(wanted.station) });
+    if (!wanted) return;
+    const one = { edge: wanted.edge, key: String(wanted.station) };
+    if (at !== null && !rows[one.edge].some(({ key }) => key === one.key)) setAdded([...added, { ...one, at }]);
+    setChosen(one);
   });
   const { edge } = chosen;
   const row = rows[edge].find(({ key }) => key === chosen.key) ?? rows[edge][0];
@@ -90,7 +98,7 @@ export function useStations(): Stations {
     toEdge,
     add: () => {
       const one = { edge, key: nextKey(rows[edge]) };
-      setAdded([...added, one]);
+      setAdded([...added, { ...one, at: null }]);
       setChosen(one);
     },
   };

@@ -1,0 +1,32 @@
+import type { Step } from '../../../core/reading';
+import { ailmentName, sentence, symptomName } from '../../../wording';
+import { useJob } from '../store/JobContext';
+
+/** The complaint with its likeliest cause, and the way to all of them. */
+export function Ails({ onOpen }: { readonly onOpen: (step: Step) => void }) {
+  const { appraisal } = useJob();
+  if (appraisal.diagnoses.length === 0) return null;
+  return (
+    <section aria-label="What ails it" className="border-b border-line px-4 py-2">
+      <ul className="grid gap-1">
+        {appraisal.diagnoses.map(({ symptom, causes }) => {
+          const [first] = causes;
+          return first ? (
+            <li key={symptom} className="text-sm">
+              <span className="text-ink-soft">{sentence(symptomName(symptom))}: </span>
+              <span className="figures font-bold">{Math.round(100 * first.share)} %</span>{' '}
+              <span className="font-semibold">{ailmentName[first.cause].replace(/^The /, 'the ')}</span>
+            </li>
+          ) : null;
+        })}
+      </ul>
+      <button
+        type="button"
+        className="mt-0.5 min-h-6 text-sm font-semibold text-pine underline"
+        onClick={() => onOpen('why')}
+      >
+        Why, and what else
+      </button>
+    </section>
+  );
+}

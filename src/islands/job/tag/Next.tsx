@@ -1,0 +1,49 @@
+import { ArrowRight } from 'lucide-react';
+import { judgedParts } from '../../../core/judge';
+import type { Askable } from '../../../core/sheet';
+import { nextSentence, planSummary, stopSentence } from '../../../wording';
+import { useFrame } from '../../frame/frame-context';
+import { useJob } from '../store/JobContext';
+
+/** The measurement that takes most off the doubt per minute, with a button that goes there. */
+export function NextMeasurement({ onMeasure }: { readonly onMeasure: (asked: Askable) => void }) {
+  const { appraisal } = useJob();
+  const { unit } = useFrame();
+  const { steps, minutes } = appraisal.plan;
+  const [next] = steps;
+  if (!next) return <Stop />;
+  return (
+    <section aria-label="Measure next" className="border-b border-line px-4 py-3">
+      <h2 className="text-sm font-semibold text-ink-soft">
+        Measure next · <span className="figures">{next.minutes} min</span>
+      </h2>
+      <p className="mb-2 text-sm">{nextSentence(next, unit)}</p>
+      <button
+        type="button"
+        className="flex act w-full items-center justify-center gap-2"
+        onClick={() => onMeasure(next.measure)}
+      >
+        Go there
+        <ArrowRight size={16} aria-hidden="true" />
+      </button>
+      <p className="mt-1.5 text-sm text-ink-soft">To decide the job: {planSummary(steps.length, minutes)}.</p>
+    </section>
+  );
+}
+
+/** A chance of a wrong verdict above this is worth asking about. */
+const UNSURE = 0.05;
+
+/** Nothing is waited for: said, so that nobody looks for more. Of a job of which nothing was brought nothing is said. */
+function Stop() {
+  const { appraisal, entered } = useJob();
+  const parts = judgedParts(entered.sheet);
+  if (parts.length === 0) return null;
+  const unsure = parts.filter((part) => (appraisal.doubts[part]?.wrong ?? 0) > UNSURE);
+  return (
+    <section aria-label="Measure next" className="border-b border-line px-4 py-3 text-sm">
+      <h2 className="font-semibold">Stop: no reading is waited for</h2>
+      <p className="text-ink-soft">{stopSentence(unsure)}</p>
+    </section>
+  );
+}

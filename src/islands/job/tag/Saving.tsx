@@ -1,0 +1,45 @@
+import { CloudOff, CloudUpload, HardDriveDownload } from 'lucide-react';
+import { useJob, useJobStore } from '../store/JobContext';
+
+const SAVING = {
+  saved: { icon: HardDriveDownload, text: 'Saved', tone: 'text-leaf' },
+  saving: { icon: CloudUpload, text: 'Saving…', tone: 'text-steel' },
+  unsaved: { icon: CloudOff, text: 'Not saved: kept here, will retry', tone: 'text-oxide' },
+  refused: { icon: CloudOff, text: 'Refused: kept here, not saved', tone: 'text-oxide' },
+} as const;
+
+/** Where what was typed is: stored, on its way, or only here. */
+export function Saving({ onShow }: { onShow: (path: string) => void }) {
+  const { snapshot } = useJob();
+  const contradicted = [...snapshot.standing.values()].flatMap(({ path, conflict }) => (conflict ? [path] : []));
+  const store = useJobStore();
+  const { icon: Icon, text, tone } = SAVING[snapshot.saving];
+  return (
+    <div
+      role="status"
+      className="sticky bottom-0 border-t border-line bg-sheet px-4 py-2 text-sm max-md:pointer-events-none max-md:fixed max-md:inset-x-0 max-md:z-20 max-md:[&_button]:pointer-events-auto"
+    >
+      <p className={`flex items-center gap-2 font-semibold ${tone}`}>
+        <Icon size={16} aria-hidden="true" />
+        {text}
+        {snapshot.waiting > 0 && <span className="figures font-normal">({snapshot.waiting})</span>}
+      </p>
+      {contradicted[0] !== undefined && (
+        <p>
+          {contradicted.length === 1 ? 'One place was' : `${contradicted.length} places were`} written elsewhere too.{' '}
+          <button type="button" className="min-h-6 underline" onClick={() => onShow(contradicted[0]!)}>
+            Choose
+          </button>
+        </p>
+      )}
+      {snapshot.trouble && (
+        <p>
+          {snapshot.trouble}{' '}
+          <button type="button" className="underline" onClick={() => void store.sendAgain()}>
+            Try now
+          </button>
+        </p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,43 @@
+import { DESERVED } from '../../../core/doubt';
+import type { Part } from '../../../core/reading';
+import type { Askable } from '../../../core/sheet';
+import { actionWord, sharesSentence } from '../../../wording';
+import { useJob } from '../store/JobContext';
+import { WhyUnsure } from './WhyUnsure';
+
+interface SharesProps {
+  readonly part: Part;
+  readonly onMeasure: (asked: Askable) => void;
+  /** Goes to a depth at a place where no station is yet, mm from the tail. */
+  readonly onMeasureBetween: (asked: Askable, at: number) => void;
+}
+
+const SHARE_LOOK = { keep: 'bg-leaf', clean: 'bg-steel', recondition: 'bg-brass', replace: 'bg-oxide' } as const;
+
+/** With less doubt than this nobody asks why. */
+const WORTH_ASKING = 0.005;
+
+/** The chance of each verdict as one line and one bar, where everything is there that the verdict waits for. */
+export function Shares({ part, onMeasure, onMeasureBetween }: SharesProps) {
+  const { appraisal } = useJob();
+  const doubt = appraisal.doubts[part];
+  if (!doubt) return null;
+  return (
+    <div className="mt-2">
+      <p className="text-sm">{sharesSentence(doubt, appraisal.verdicts[part].action)}</p>
+      <div aria-hidden="true" className="mt-1 flex h-2 bg-well">
+        {DESERVED.map((deserved) => (
+          <div
+            key={deserved}
+            className={SHARE_LOOK[deserved]}
+            style={{ width: `${100 * doubt.shares[deserved]}%` }}
+            title={`${actionWord[deserved]} ${(100 * doubt.shares[deserved]).toFixed(0)} %`}
+          />
+        ))}
+      </div>
+      {doubt.wrong > WORTH_ASKING && (
+        <WhyUnsure key={part} part={part} onMeasure={onMeasure} onMeasureBetween={onMeasureBetween} />
+      )}
+    </div>
+  );
+}

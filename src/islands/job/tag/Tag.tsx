@@ -1,0 +1,105 @@
+import { Unlink } from 'lucide-react';
+import type { Appraisal } from '../../../core/assess';
+import type { Part, Step } from '../../../core/reading';
+import { CAUSE_PARTS } from '../../../core/symptom';
+import { judgedParts } from '../../../core/judge';
+import { STATE_RULES } from '../../../core/fit';
+import type { Askable } from '../../../core/sheet';
+import { fitReason } from '../../../wording';
+import { useJob } from '../store/JobContext';
+import { Ails } from './Ails';
+import { NextMeasurement } from './Next';
+import { Saving } from './Saving';
+import { LeadVerdict, OtherVerdict } from './Verdicts';
+
+/** The part that a step is about; the others begin with the bar. */
+const PART_OF_STEP: Partial<Record<Step, Part>> = {
+  identify: 'chain',
+  bar: 'bar',
+  chain: 'chain',
+  sprocket: 'driveSprocket',
+  order: 'chain',
+};
+
+/** The part that leads: the one in hand, of the step, or the one that the likeliest cause lies in. */
+function partOf(step: Step, { diagnoses }: Appraisal): Part | undefined {
+  const cause = step === 'why' ? diagnoses[0]?.causes[0]?.cause : undefined;
+  return cause ? CAUSE_PARTS[cause] : PART_OF_STEP[step];
+}
+
+interface TagProps {
+  readonly step: Step;
+  /** The part that the step has in hand; null where it says none. */
+  readonly part: Part | null;
+  /** Goes to what the assessment asks for. */
+  readonly onMeasure: (asked: Askable) => void;
+  /** Goes to a depth at a place where no station is yet, mm from the tail. */
+  readonly onMeasureBetween: (asked: Askable, at: number) => void;
+  readonly onOpen: (step: Step) => void;
+  /** Goes to a field by its place. */
+  readonly onShow: (path: string) => void;
+}
+
+/** The tag at the right: verdict, deciding reason, doubt, and the next best measurement. It changes with every reading. */
+export function Tag({ step, part, onMeasure, onMeasureBetween, onOpen, onShow }: TagProps) {
+  const { appraisal, entered } = useJob();
+  const there = judgedParts(entered.sheet);
+  const wanted = part ?? partOf(step, appraisal);
+  const first = wanted && there.includes(wanted) ? wanted : there[0];
+  return (
+    <aside
+      aria-label="Tag: verdicts"
+      className="no-print relative flex min-h-0 flex-col overflow-y-auto border-l border-line bg-sheet max-md:order-1 max-md:border-l-0"
+    >
+      <div aria-live="polite" className="flex-1">
+        <Clashes />
+        {first ? (
+          <LeadVerdict verdict={appraisal.verdicts[first]} onMeasure={onMeasure} onMeasureBetween={onMeasureBetween} />
+        ) : (
+          <NothingYet />
+        )}
+        <ul>
+          {there
+            .filter((part) => part !== first)
+            .map((part) => (
+              <OtherVerdict key={part} verdict={appraisal.verdicts[part]} />
+            ))}
+        </ul>
+        <Ails onOpen={onOpen} />
+        <NextMeasurement onMeasure={onMeasure} />
+      </div>
+      <Saving onShow={onShow} />
+    </aside>
+  );
+}
+
+/** Rules of the set that are broken: said before any verdict, because a sound part on the wrong set is no use. */
+function Clashes() {
+  const { appraisal } = useJob();
+  const broken = appraisal.fit.filter(({ rule, holds }) => holds === false && !STATE_RULES.includes(rule));
+  if (broken.length === 0) return null;
+  return (
+    <section aria-label="Does not belong together" className="border-b border-line bg-oxide-pale px-4 py-2.5">
+      <p className="flex items-center gap-2 font-extrabold text-oxide">
+        <Unlink size={18} strokeWidth={2.6} aria-hidden="true" />
+        Does not belong together
+      </p>
+      {broken.map((judgement) => (
+        <p key={judgement.rule} className="mt-1 text-sm">
+          {fitReason(judgement)}
+        </p>
+      ))}
+    </section>
+  );
+}
+
+function NothingYet() {
+  return (
+    <div className="border-b border-line p-4">
+      <p className="text-lg font-bold text-steel">Nothing measured yet</p>
+      <p className="mt-1 text-ink-soft">
+        Verdicts appear here with the first readings. Begin where you like; a stamp is read in seconds.
+      </p>
+    </div>
+  );
+}

@@ -1,0 +1,107 @@
+import type { Askable } from '../../../core/sheet';
+import type { Verdict } from '../../../core/judge';
+import { VerdictChip, VerdictMark, verdictGround, verdictTone } from '../../../ui/parts/VerdictMark';
+import {
+  actionWord,
+  limitSource,
+  list,
+  operationWordIn,
+  partName,
+  sentence,
+  valueWithDoubt,
+  verdictReason,
+} from '../../../wording';
+import { useFrame } from '../../frame/frame-context';
+import { useJob } from '../store/JobContext';
+import { Shares } from './Shares';
+
+interface LeadVerdictProps {
+  readonly verdict: Verdict;
+  readonly onMeasure: (asked: Askable) => void;
+  /** Goes to a depth at a place where no station is yet, mm from the tail. */
+  readonly onMeasureBetween: (asked: Askable, at: number) => void;
+}
+
+/** The verdict the step is about, with all that decided it. */
+export function LeadVerdict({ verdict, onMeasure, onMeasureBetween }: LeadVerdictProps) {
+  const { unit } = useFrame();
+  const { view } = useJob();
+  const { part, action, operations, reasons } = verdict;
+  const work = list(operations.map((operation) => operationWordIn(operation, view.schools)));
+  return (
+    <section
+      aria-label={`${partName[part]}: ${actionWord[action]}`}
+      className={`border-b border-line ${verdictGround(action)} px-4 py-3`}
+    >
+      <p className="text-sm font-semibold">{partName[part]}</p>
+      <p className={`flex items-center gap-2 text-[26px] leading-tight font-extrabold ${verdictTone(action)}`}>
+        <VerdictMark verdict={action} size={24} />
+        {actionWord[action]}
+      </p>
+      {operations.length > 0 && (
+        <p className="mt-1 font-semibold">
+          {action === 'undecided' ? 'So far: ' : ''}
+          {action === 'undecided' ? work : sentence(work)}.
+        </p>
+      )}
+      <ul className="mt-1.5 grid gap-1 text-sm">
+        {reasons.slice(0, 3).map((reason) => {
+          const said = verdictReason(reason, unit);
+          return <li key={said}>{said}</li>;
+        })}
+        {reasons.length > 3 && <li className="text-ink-soft">and {reasons.length - 3} more, under Decide.</li>}
+      </ul>
+      <Doubt verdict={verdict} />
+      <Shares part={part} onMeasure={onMeasure} onMeasureBetween={onMeasureBetween} />
+    </section>
+  );
+}
+
+/** The deciding number, its limit with where it comes from, and how sure the call is. */
+function Doubt({ verdict: { decidedBy: check } }: { verdict: Verdict }) {
+  const { unit, show } = useFrame();
+  if (!check || check.value === null || check.limit === null) return null;
+  const limit = check.unit === 'mm' ? show(check.limit) : check.unit === '%' ? `${check.limit} %` : String(check.limit);
+  return (
+    <dl className="mt-2 grid grid-cols-[auto_1fr] gap-x-3 border-t border-line-strong/40 pt-2 text-sm">
+      <dt className="text-ink-soft">rests on</dt>
+      <dd className="figures font-semibold">{valueWithDoubt(check, unit)}</dd>
+      <dt className="text-ink-soft">limit</dt>
+      <dd>
+        <span className="figures font-semibold">{limit}</span>, {limitSource(check)}
+      </dd>
+      {check.probability !== null && check.condemns && (
+        <>
+          <dt className="text-ink-soft">doubt</dt>
+          <dd>{doubtText(check.probability)}</dd>
+        </>
+      )}
+    </dl>
+  );
+}
+
+/** The probability in words with its figure, never rounded to certainty. */
+function doubtText(probability: number): string {
+  const good = Math.min(99.9, Math.max(0.1, probability * 100));
+  const figure = good > 99 || good < 1 ? good.toFixed(1) : good.toFixed(0);
+  if (probability >= 0.95) return `${figure} % sure to be within`;
+  if (probability <= 0.05) return `${(100 - Number(figure)).toFixed(good < 1 ? 1 : 0)} % sure to be beyond`;
+  return `${figure} % that it is within: too close to call`;
+}
+
+/** The verdict on another part, in two lines. */
+export function OtherVerdict({ verdict }: { verdict: Verdict }) {
+  const { unit } = useFrame();
+  const reason = verdict.reasons[0];
+  return (
+    <li className="border-b border-line px-4 py-2">
+      <div className="flex items-center justify-between gap-2">
+        <span className="text-sm font-semibold">{partName[verdict.part]}</span>
+        <VerdictChip verdict={verdict.action} word={actionWord[verdict.action]} />
+      </div>
+      {reason && (
+        <p className="mt-0.5 line-clamp-2 text-sm text-ink-soft max-md:line-clamp-1">{verdictReason(reason, unit)}</p>
+      )}
+    </li>
+  );
+}

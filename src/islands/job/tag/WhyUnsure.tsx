@@ -1,0 +1,131 @@
+import { useState } from 'react';
+import type { DrawnPart } from '../../../core/doubt';
+import type { Part } from '../../../core/reading';
+import type { Askable } from '../../../core/sheet';
+import { drawnSentence, readableName, sentence, worthPoints, worthSentence } from '../../../wording';
+import { useFrame } from '../../frame/frame-context';
+import { useDrawnDoubt } from './use-drawn-doubt';
+
+interface WhyUnsureProps {
+  readonly part: Part;
+  readonly onMeasure: (asked: Askable) => void;
+  /** Goes to a depth at a place where no station is yet, mm from the tail. */
+  readonly onMeasureBetween: (asked: Askable, at: number) => void;
+}
+
+/** Draws that answer at once, and those for who wants it finer. */
+const DRAWS = { at: 20_000, finer: 200_000 } as const;
+
+/** What moves a verdict and what another reading would buy, drawn while it is open. */
+export function WhyUnsure({ part, onMeasure, onMeasureBetween }: WhyUnsureProps) {
+  const [isOpen, setOpen] = useState(false);
+  const [draws, setDraws] = useState<number>(DRAWS.at);
+  const { drawing, stop, drawAgain } = useDrawnDoubt(isOpen, draws);
+  const drawn = drawing.is === 'drawn' ? (drawing.doubt.parts[part] ?? null) : null;
+  return (
+    <details className="mt-1 text-sm" onToggle={(event) => setOpen(event.currentTarget.open)}>
+      <summary className="min-h-6 underline">Why so unsure, and what would help</summary>
+      <div className="mt-1 border-t border-line-strong/40 pt-1">
+        {drawing.is === 'drawing' && <Progress draws={draws} progress={drawing.progress} onStop={stop} />}
+        {drawing.is === 'stopped' && <Again said="Stopped." onAgain={drawAgain} />}
+        {drawing.is === 'failed' && <Again said={`It could not be drawn: ${drawing.message}`} onAgain={drawAgain} />}
+        {drawn && (
+          <>
+            <Help drawn={drawn} onMeasure={onMeasure} onMeasureBetween={onMeasureBetween} />
+            <p className="mt-1 text-ink-soft">
+              {drawnSentence(drawn, draws)}{' '}
+              {draws < DRAWS.finer && (
+                <button type="button" className="min-h-6 underline" onClick={() => setDraws(DRAWS.finer)}>
+                  Draw ten times as many
+                </button>
+              )}
+            </p>
+          </>
+        )}
+      </div>
+    </details>
+  );
+}
+
+function Progress({ draws, progress, onStop }: { draws: number; progress: number; onStop: () => void }) {
+  return (
+    <div className="flex items-center gap-2">
+      <progress
+        className="h-2 flex-1 accent-pine"
+        max={1}
+        value={progress}
+        aria-label={`Drawing ${draws.toLocaleString('en')} times`}
+      />
+      <button type="button" className="min-h-6 px-1 underline" onClick={onStop}>
+        Stop
+      </button>
+    </div>
+  );
+}
+
+function Again({ said, onAgain }: { said: string; onAgain: () => void }) {
+  return (
+    <p>
+      {said}{' '}
+      <button type="button" className="min-h-6 underline" onClick={onAgain}>
+        Draw again
+      </button>
+    </p>
+  );
+}
+
+/** What moves the verdict, and each reading with what it would buy for its minutes. */
+function Help({
+  drawn: { movedBy, next },
+  onMeasure,
+  onMeasureBetween,
+}: { drawn: DrawnPart } & Omit<WhyUnsureProps, 'part'>) {
+  const { position } = useFrame();
+  return (
+    <>
+      {movedBy.length > 0 && (
+        <>
+          <h3 className="font-semibold">What moves it</h3>
+          <ul>
+            {movedBy.slice(0, SHOWN).map((moved) => (
+              <li key={`${moved.measure} ${moved.at}`} className="flex gap-2">
+                <span className="w-10 flex-none text-right figures whitespace-nowrap">
+                  {Math.round(100 * moved.share)} %
+                </span>
+                {readableName(moved, position)}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+      {next.length === 0 ? (
+        <p className="mt-1 font-semibold">
+          Stop: another reading changes nothing{movedBy.length > 0 ? ', none here is surer than what stands' : ''}.
+        </p>
+      ) : (
+        <>
+          <h3 className="mt-1 font-semibold">What another reading would buy</h3>
+          <ul>
+            {next.slice(0, SHOWN).map((worth) => (
+              <li key={`${worth.measure} ${worth.at}`} className="py-0.5">
+                <button
+                  type="button"
+                  className="min-h-6 text-left underline"
+                  onClick={() =>
+                    worth.at === null ? onMeasure(worth.measure) : onMeasureBetween(worth.measure, worth.at)
+                  }
+                >
+                  {sentence(worthSentence(worth, position))}
+                </button>
+                <span className="block figures text-ink-soft">{worthPoints(worth)}</span>
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+    </>
+  );
+}
+
+/** So many are named; the rest would not be done first. */
+const SHOWN = 4;
