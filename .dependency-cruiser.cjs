@@ -16,7 +16,7 @@ const PACKAGES = {
   core: ['zod'],
   wording: [],
   contract: ['zod'],
-  ui: ['react', 'react-dom', 'lucide-react', '@fontsource-variable', 'radix-ui', 'downshift'],
+  ui: ['react', 'react-dom', 'recharts', 'lucide-react', '@fontsource-variable', 'radix-ui', 'downshift'],
 };
 
 /** Doors of the core's rooms; schemas stand apart, so that the browser loads no Zod. */

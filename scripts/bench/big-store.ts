@@ -8,7 +8,7 @@ import { loadDemo } from '../../src/server/demo';
 import { manyParts } from './many-parts';
 import { summarise, summaryKey } from '../../src/server/use-cases/summary';
 
-const RULES = { limits: DEFAULTS, codes: DEMO_CODES, schools: DEFAULT_SCHOOLS };
+const RULES = { limits: DEFAULTS, codes: DEMO_CODES, schools: DEFAULT_SCHOOLS, studies: [] };
 const OPEN_SHARE = 1000;
 /** Parts on the shelf of the big store. */
 export const PARTS_IN_STOCK = 20_000;

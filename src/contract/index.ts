@@ -9,3 +9,4 @@ export * from './views';
 export * from './shop-style';
 export * from './sent-job';
 export * from './backups';
+export * from './studies';

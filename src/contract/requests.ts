@@ -31,7 +31,7 @@ export type CreateJob = z.infer<typeof createJobSchema>;
 export const signOffSchema = z.strictObject({
   by: who,
   upToReading: z.int().min(0),
-  /** What the job's view called its rules: limits, codes and schools. */
+  /** What the job's view called its rules: limits, codes, schools and studies. */
   rules: z.string().min(1).max(80),
 });
 

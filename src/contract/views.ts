@@ -4,7 +4,9 @@ import type { LimitId, Limits } from '../core/limits';
 import type { Schools } from '../core/schools';
 import type { StockMatch, StockPart } from '../core/stock';
 import type { ShelvedPartView } from './stock';
+import type { Study } from '../core/hand';
 import type { LearnedCode } from '../core/identify';
+import type { StudyView } from './studies';
 import type { Action } from '../core/sheet';
 import type { ShopFacts } from './shop-style';
 import type { SupplierMood } from './supplier';
@@ -67,7 +69,9 @@ export interface JobView {
   readonly limits: Limits;
   readonly codes: readonly LearnedCode[];
   readonly schools: Schools;
-  /** Names limits, codes and schools as they were when this view was made: a sign-off says what it was looked at with. */
+  /** Studies of hands and tools that count. */
+  readonly studies: readonly Study[];
+  /** Names limits, codes, schools and studies as they were when this view was made: a sign-off says what it was looked at with. */
   readonly rulesMark: string;
   /** How the bar of this saw was turned, newest first. */
   readonly turnOvers: readonly TurnOverView[];
@@ -209,6 +213,10 @@ export interface ShopPageView {
   }[];
   /** Null where the store is kept on another machine, and saved there. */
   readonly backups: readonly BackupView[] | null;
+  /** Studies of hands and tools, the newest first, those set aside included. */
+  readonly studies: readonly StudyView[];
+  /** Today in the shop's zone, as an ISO date. */
+  readonly today: string;
   /** What was changed lately of the shop's facts, schools and codes, newest first. */
   readonly written: readonly ShopChangeView[];
 }

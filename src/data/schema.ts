@@ -191,6 +191,34 @@ export const learnedCode = sqliteTable('learned_code', {
   by: text('by').notNull(),
 });
 
+/**
+ * Studies of a hand and its tool: one place or one block, measured again and again. Never changed, never deleted: triggers see to that; a study that turned out wrong is set aside by a row that names
+ * it, and the newest that stands counts.
+ */
+export const handStudy = sqliteTable(
+  'hand_study',
+  {
+    seq: integer('seq').primaryKey({ autoIncrement: true }),
+    /** Made where it was written, so that sending it twice stores it once. */
+    id: text('id').notNull(),
+    instrument: text('instrument').notNull(),
+    /** Takes, mm, in their order. */
+    takes: text('takes', { mode: 'json' }).notNull(),
+    /** Size of the block and its standard uncertainty, mm; null where the size was not known. */
+    known: real('known'),
+    knownDoubt: real('known_doubt'),
+    note: text('note').notNull().default(''),
+    /** The study that this row sets aside; it has no takes then. */
+    setsAside: text('sets_aside'),
+    at: moment('at'),
+    by: text('by').notNull(),
+  },
+  (table) => [
+    uniqueIndex('hand_study_id').on(table.id),
+    index('hand_study_by').on(table.by, table.instrument, table.seq),
+  ],
+);
+
 /** Pictures taken when a job came in. Taking one away hides it; its bytes go after a while, that it was there stays. */
 export const photo = sqliteTable(
   'photo',

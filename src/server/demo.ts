@@ -1,4 +1,5 @@
 import { entriesFromSheet } from '../core/sheet';
+import { studiesThatCount } from '../core/hand';
 import { DEFAULT_SCHOOLS } from '../core/schools';
 import { DEFAULTS } from '../core/limits';
 import {
@@ -12,6 +13,7 @@ import {
   DEMO_SHOP,
   DEMO_SLIPS,
   DEMO_STOCK,
+  DEMO_STUDIES,
 } from '../data/demo';
 import {
   addCustomer,
@@ -19,6 +21,7 @@ import {
   addPerson,
   addSaw,
   addStock,
+  addStudy,
   countJobs,
   lastReading,
   putCode,
@@ -35,7 +38,20 @@ import { signOff } from './use-cases/sign-off';
 import { summarise, summaryKey } from './use-cases/summary';
 
 const DAY_MS = 86_400_000;
-const DEMO_RULES: Rules = { limits: DEFAULTS, codes: DEMO_CODES, schools: DEFAULT_SCHOOLS };
+
+const momentAgo = ({ now }: Context, days: number): string => new Date(now().getTime() - days * DAY_MS).toISOString();
+
+/** The rules of the demo shop, as they are in force once it is loaded. */
+function demoRules(context: Context): Rules {
+  const studies = DEMO_STUDIES.map(({ by, instrument, daysAgo, takes, known }) => ({
+    by,
+    instrument,
+    on: momentAgo(context, daysAgo).slice(0, 10),
+    takes,
+    known,
+  }));
+  return { limits: DEFAULTS, codes: DEMO_CODES, schools: DEFAULT_SCHOOLS, studies: studiesThatCount(studies) };
+}
 
 type DemoJob = (typeof DEMO_JOBS)[number];
 const nameOf = (id: string): string => DEMO_PEOPLE.find((person) => person.id === id)!.name;
@@ -44,6 +60,7 @@ async function loadJob(
   tx: Transaction,
   context: Context,
   { tag, customerId, sawId, due, by: person }: DemoJob,
+  rules: Rules,
 ): Promise<string> {
   const written = { at: context.now().toISOString(), by: nameOf(person) };
   const id = context.newId();
@@ -64,7 +81,8 @@ async function loadJob(
     tx,
     entries.map((entry) => ({ ...entry, id: context.newId(), jobId: id, supersedes: null, ...written })),
   );
-  await setSummary(tx, id, summarise(entries, DEMO_RULES, false), summaryKey(DEMO_RULES));
+  const by = entries.map((entry) => ({ ...entry, by: written.by }));
+  await setSummary(tx, id, summarise(by, rules, false), summaryKey(rules));
   return id;
 }
 
@@ -80,10 +98,13 @@ export async function loadDemo(context: Context): Promise<{ readonly loaded: num
     for (const saw of DEMO_SAWS) await addSaw(tx, { ...saw, ...written });
     await addStock(tx, DEMO_STOCK);
     for (const code of DEMO_CODES) await putCode(tx, { ...code, ...written });
+    for (const { id, daysAgo, ...study } of DEMO_STUDIES) {
+      await addStudy(tx, { ...study, id, at: momentAgo(context, daysAgo) });
+    }
     for (const { sawId, entries } of DEMO_MEMORIES) await rememberSaw(tx, { sawId, entries, ...written });
     const ids: { id: string; by: string }[] = [];
     for (const job of DEMO_JOBS) {
-      const id = await loadJob(tx, context, job);
+      const id = await loadJob(tx, context, job, demoRules(context));
       if (job.signedOff) ids.push({ id, by: nameOf(job.by) });
     }
     return ids;

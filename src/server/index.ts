@@ -17,6 +17,7 @@ export * from './use-cases/work-card';
 export { caliperCommand, caliperStream } from './simulated/caliper';
 export * from './use-cases/supplier';
 export * from './use-cases/codes';
+export * from './use-cases/studies';
 export * from './use-cases/photos';
 export { bringBackup, keptBackup, makeArchive, makeBackup, putBackupBack, tryStore } from './use-cases/backup';
 export { health } from './health';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { sharesSentence } from './en';
+import { drawnSentence, sharesSentence, stopSentence, worthPoints, worthSentence } from './en';
 
 const doubt = (keep: number, clean: number, recondition: number, replace: number, wrong: number) => ({
   shares: { keep, clean, recondition, replace },
@@ -22,5 +22,30 @@ describe('how sure a verdict is, in one line', () => {
     expect(sharesSentence(doubt(0.38, 0, 0, 0.62, 0.38), 'undecided')).toBe(
       'It may deserve: replace 62 % and keep 38 %.',
     );
+  });
+});
+
+describe('what another reading would buy', () => {
+  const position = (value: number) => `${value} mm`;
+
+  it('names the reading, its tool, and the place where no station is yet', () => {
+    const far = 'bar.edges.A.stations.2.far' as const;
+    expect(worthSentence({ measure: far, tool: 'caliper', at: null }, position)).toBe(
+      'edge A, station 3, far rail, with the caliper',
+    );
+    expect(worthSentence({ measure: far, tool: 'depth-rod', at: 260 }, position)).toBe(
+      'edge A, far rail at 260 mm, with the depth rod',
+    );
+    expect(worthSentence({ measure: 'bar.checks.crack', tool: null, at: null }, position)).not.toContain('with the');
+  });
+
+  it('says it in points and minutes, and how finely it was drawn', () => {
+    expect(worthPoints({ drop: 0.119, minutes: 0.5 })).toBe('−11.9 points · 0.5 min');
+    expect(drawnSentence({ wrong: 0.264 }, 20_000)).toBe('By 20,000 draws: 26 % wrong, ± 0.6 points.');
+  });
+
+  it('says when to stop, and what could be surer all the same', () => {
+    expect(stopSentence([])).toBe('Another reading would change nothing.');
+    expect(stopSentence(['bar'])).toBe('Bar could be surer: “why so unsure” tells what would help.');
   });
 });

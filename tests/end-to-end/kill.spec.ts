@@ -142,7 +142,7 @@ async function duringBackup(): Promise<void> {
 }
 
 async function duringMigration(): Promise<void> {
-  const old = new URL('../fixtures/stores/0006.db.gz', import.meta.url);
+  const old = new URL('../fixtures/stores/0007.db.gz', import.meta.url);
   const file = join(folder, `old-${seed}.db`);
   writeFileSync(file, gunzipSync(readFileSync(old)));
   const migrated = new OwnServer(file);

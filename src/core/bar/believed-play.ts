@@ -11,16 +11,8 @@ import {
   type Designs,
   type Least,
 } from '../belief';
-import {
-  quadrature,
-  mm,
-  ownUncertainty,
-  sharedUncertainty,
-  type Bounds,
-  type Estimate,
-  type InstrumentId,
-} from '../quantity';
-import { ANY_LEVEL, commonToolOf, placesAlong } from './profile-prior';
+import { quadrature, mm, ownUncertainty, type Bounds, type Estimate, type InstrumentId } from '../quantity';
+import { ANY_LEVEL, commonOf, commonToolOf, placesAlong } from './profile-prior';
 import { EDGES, type Edge, type Station } from './station';
 
 /** The widest that a groove is anywhere, from all widths together: drawn as the least of its negative, so that one question serves depth and width. */
@@ -86,8 +78,9 @@ function isFar(widths: readonly Width[], levels: readonly number[]): boolean {
 function widest(widths: readonly Width[], levels: readonly number[], designs: Designs): WidestBelief | null {
   const [first] = widths;
   if (!first) return null;
-  const tool = commonToolOf(widths.map(({ width }) => width));
-  const common = tool ? sharedUncertainty(tool) : 0;
+  const read = widths.map(({ width }) => width);
+  const tool = commonToolOf(read);
+  const common = commonOf(read, tool);
   const at = widths.reduce((most, next) => (next.width.value > most.width.value ? next : most), first);
   const place = { edge: at.edge, station: at.station };
   if (isFar(widths, levels)) {

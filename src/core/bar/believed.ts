@@ -8,11 +8,11 @@ import {
   type Designs,
   type Least,
 } from '../belief';
-import { quadrature, mm, sharedUncertainty, type Estimate, type InstrumentId } from '../quantity';
+import { quadrature, mm, type Estimate, type InstrumentId } from '../quantity';
 import { drawEdge, drawPlaces, type PlaceDraws } from './edge-draws';
 import { fitEdge, railAt, type EdgeFit } from './edge-fit';
 import type { EdgeStands } from './level-tests';
-import { commonToolOf } from './profile-prior';
+import { commonOf, commonToolOf } from './profile-prior';
 import { EDGES, type Edge, type Rail, type Station } from './station';
 
 /** What is believed of both rails at one place, mm. The step is near less far. */
@@ -164,7 +164,7 @@ export function barBelief(
   if (readings.length === 0)
     return { edges: { A: null, B: null }, least: null, leastAt: null, tool: null, along: () => ({ A: [], B: [] }) };
   const tool = commonToolOf(readings);
-  const common = tool ? sharedUncertainty(tool) : 0;
+  const common = commonOf(readings, tool);
   const fits = { A: fitEdge(stations.A, stands.A, tool, designs), B: fitEdge(stations.B, stands.B, tool, designs) };
   const few = drawBoth(fits, asked.step, common, CLEAR_ROWS);
   const isSettled = EDGES.every((edge) => isClearChance(chanceOf(few, edge))) && isClear(few.least, asked.depths);

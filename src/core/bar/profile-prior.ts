@@ -48,6 +48,10 @@ export function placesAlong(ats: readonly number[]): readonly number[] {
   });
 }
 
+/** What readings of a tool have in common, standard deviation, mm: of several hands the most. */
+export const commonOf = (readings: readonly Estimate[], tool: InstrumentId | null): number =>
+  Math.max(0, ...readings.flatMap((reading) => (tool && reading.tool === tool ? (reading.shared ?? 0) : [])));
+
 /** The tool that most readings were made with: its own error is what they have in common. Null where none was named. */
 export function commonToolOf(readings: readonly Estimate[]): InstrumentId | null {
   const counts = new Map<InstrumentId, number>();

@@ -27,6 +27,12 @@ export const FIELD_KINDS = {
   loop: { lo: 300, hi: 6000, name: 'length round the loop', tools: ['tape', 'rule'] },
   centres: { lo: 80, hi: 2500, name: 'distance between centres', tools: ['tape', 'rule'] },
   chip: { lo: 0, hi: 200, name: 'length of a chip', tools: ['rule', 'caliper'] },
+  block: {
+    lo: 0,
+    hi: 3000,
+    name: 'size of a block',
+    tools: ['caliper', 'depth-rod', 'depth-marks', 'feeler', 'slot-gauge', 'template', 'rule', 'tape'],
+  },
   noseRadius: { lo: 8, hi: 90, name: 'nose radius', tools: ['rule', 'caliper'] },
 } as const satisfies Record<
   string,

@@ -6,6 +6,7 @@ export * from './format';
 export * from './instrument';
 export * from './quadrature';
 export * from './reading';
+export * from './chi-square';
 export * from './scatter';
 export * from './typed-reading';
 export * from './normal';

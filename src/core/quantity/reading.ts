@@ -10,8 +10,12 @@ export interface MeasuredReading {
   readonly instrument: InstrumentId;
   /** How well the hand places the tool here, mm, where it differs from the instrument's usual. */
   readonly placing?: number;
-  /** Standard deviation of one placing as this job's repeats show it, mm; it replaces what is usual. */
+  /** Standard deviation of one placing as this job's repeats or a study of this hand show it, mm; it replaces what is usual. */
   readonly scatter?: number;
+  /** Whose hand, where a study of it stands. */
+  readonly by?: string;
+  /** What this hand's tool shows too much, mm, as a study found: it is taken off; and what is left of the tool's own error. */
+  readonly bias?: { readonly value: number; readonly shared: number };
 }
 
 /** A length known only to lie between two go/no-go marks; an open side is null. */
@@ -56,7 +60,7 @@ export function placingUncertainty({
   instrument,
   placing,
   scatter,
-}: Omit<MeasuredReading, 'kind' | 'repeats'>): number {
+}: Pick<MeasuredReading, 'instrument' | 'placing' | 'scatter'>): number {
   if (scatter !== undefined) return scatter;
   const { resolution, placing: usual } = INSTRUMENTS[instrument];
   return quadrature(placing ?? usual, resolution / Math.sqrt(12));
@@ -67,29 +71,29 @@ export function sharedUncertainty(instrument: InstrumentId): number {
   return INSTRUMENTS[instrument].maxError / Math.sqrt(3);
 }
 
+/** The same for one reading: what a study of the tool has left of it, where there is one. */
+const sharedIn = ({ instrument, bias }: MeasuredReading): number => bias?.shared ?? sharedUncertainty(instrument);
+
 /**
  * Standard uncertainty of the mean of n repeats, mm: `u² = b² + e²/n`. Repeating helps, down to what the tool shares.
  * @see JCGM 100:2008 4.2 (repeats), 5.2.4 (what readings have in common)
  * @example depth rod, one reading 0.0530, nine 0.0241
  */
 export function standardUncertainty(reading: MeasuredReading): number {
-  return quadrature(
-    sharedUncertainty(reading.instrument),
-    placingUncertainty(reading) / Math.sqrt(reading.repeats.length),
-  );
+  return quadrature(sharedIn(reading), placingUncertainty(reading) / Math.sqrt(reading.repeats.length));
 }
 
 /**
- * The single value and standard uncertainty that stand for a reading. A reading bounded on both sides is
+ * The single value and standard uncertainty that stand for a reading; a bias that a study found is taken off (JCGM 100:2008 3.2.4). A reading bounded on both sides is
  * rectangular: its middle, and half its width over √3 (JCGM 100:2008 4.3.7).
  * @returns null when one bound is missing: half a statement has no middle
  */
 export function estimate(reading: LengthReading): Estimate | null {
   if (reading.kind === 'measured')
     return {
-      value: mm(mean(reading.repeats)),
+      value: mm(mean(reading.repeats) - (reading.bias?.value ?? 0)),
       u: standardUncertainty(reading),
-      shared: sharedUncertainty(reading.instrument),
+      shared: sharedIn(reading),
       tool: reading.instrument,
     };
   if (reading.lo === null || reading.hi === null) return null;

@@ -1,11 +1,12 @@
+import { chiSquareQuantile } from './chi-square';
 import { INSTRUMENTS } from './instrument';
 import { placingUncertainty, type MeasuredReading } from './reading';
 
 /** From so many degrees of freedom the scatter of a job's own repeats replaces what is usual (model §1). */
 export const DEGREES_NEEDED = 6;
 
-/** 99th percentiles of χ² for 1 to 5 degrees of freedom (any statistical table): a scatter beyond it is not the usual one. */
-const BEYOND_CHANCE = [6.635, 9.21, 11.345, 13.277, 15.086] as const;
+/** A scatter that chance alone exceeds less often than once in a hundred is not the usual one; by degrees of freedom, from 1. */
+const BEYOND_CHANCE = Array.from({ length: DEGREES_NEEDED - 1 }, (_, i) => chiSquareQuantile(0.99, i + 1));
 
 /** Repeats of one tool, placed in one way. */
 interface Pool {
@@ -15,7 +16,7 @@ interface Pool {
   readonly resolution: number;
 }
 
-const poolOf = ({ instrument, placing }: MeasuredReading): string => `${instrument}|${placing ?? ''}`;
+const poolOf = ({ instrument, placing, by }: MeasuredReading): string => `${instrument}|${placing ?? ''}|${by ?? ''}`;
 
 /** The scatter of a pool where it replaces the usual one: from enough repeats, or where it is larger than chance allows. */
 function scatterOf({ squares, degrees, usual, resolution }: Pool): number | null {

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { ok } from '../result';
 import {
   boundedFrom,
   INSTRUMENT_IDS,
@@ -18,6 +19,8 @@ const repeatsSchema = z.strictObject({
   /** One or more readings of the same place, as typed. */
   repeats: z.array(z.string()).min(1),
   instrument: z.enum(INSTRUMENT_IDS).optional(),
+  /** Whose hand, where a study of it stands on the sheet. */
+  by: z.string().min(1).max(80).optional(),
 });
 
 const boundsSchema = z.strictObject({
@@ -32,8 +35,9 @@ export type WrittenLength = string | z.infer<typeof repeatsSchema> | z.infer<typ
 
 type ParseOutcome = ReturnType<typeof parseReading>;
 
-function readRepeats(given: z.infer<typeof repeatsSchema>, spec: FieldSpec): ParseOutcome {
-  return parseReading(given.repeats.join(';'), spec, undefined, given.instrument);
+function readRepeats({ repeats, instrument, by }: z.infer<typeof repeatsSchema>, spec: FieldSpec): ParseOutcome {
+  const read = parseReading(repeats.join(';'), spec, undefined, instrument);
+  return read.ok && by !== undefined && read.value.kind === 'measured' ? ok({ ...read.value, by }) : read;
 }
 
 function readBounds(given: z.infer<typeof boundsSchema>, spec: FieldSpec): ParseOutcome {

@@ -1,3 +1,4 @@
+import type { Study, WrittenStudy } from '../hand';
 import { barReadings } from '../bar/readings';
 import type { edgeReadings, stationReadings } from '../bar/station-readings';
 import { chainReadings } from '../chain/readings';
@@ -50,14 +51,16 @@ export const sheetReadings = group({
 
 /** What is written of the readings alone. */
 export type WrittenReadings = WrittenOf<typeof sheetReadings>;
-interface Head {
+interface Head<S> {
   readonly format: 'serrata-bench-sheet';
   readonly version: 1;
+  /** Studies of the hands that measured, and their tools. */
+  readonly studies?: readonly S[] | undefined;
 }
 /** The bench sheet as read: all that was seen and measured on one job. Lengths are readings; everything but format and version may be missing. */
-export type BenchSheet = Head & ReadOf<typeof sheetReadings>;
+export type BenchSheet = Head<Study> & ReadOf<typeof sheetReadings>;
 /** A sheet as written in JSON. */
-export type WrittenBenchSheet = Head & WrittenReadings;
+export type WrittenBenchSheet = Head<WrittenStudy> & WrittenReadings;
 export type BarSheet = NonNullable<BenchSheet['bar']>;
 export type ChainSheet = NonNullable<BenchSheet['chain']>;
 export type DriveSprocketSheet = NonNullable<BenchSheet['driveSprocket']>;

@@ -18,7 +18,7 @@ function lengthText(written: { [key: string]: Json }): { text: string; instrumen
 
 /** Takes a written sheet apart into entries, so that an imported sheet is stored like a typed one. */
 export function entriesFromSheet(written: WrittenBenchSheet): readonly Entry[] {
-  const { format: _format, version: _version, ...content } = written;
+  const { format: _format, version: _version, studies: _studies, ...content } = written;
   const entries: Entry[] = [];
   const walk = (value: Json, path: string): void => {
     const kind = readingAt(path)?.kind.kind;

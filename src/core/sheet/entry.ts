@@ -18,6 +18,8 @@ export interface Entry {
   /** The unit that stood beside the field when it was typed; bare numbers are read in it. */
   readonly unit: 'mm' | 'in';
   readonly instrument?: InstrumentId | null | undefined;
+  /** Whose hand, where a study of it stands. */
+  readonly hand?: string | undefined;
 }
 
 /** Why an entry cannot be used. */
@@ -46,7 +48,7 @@ function withUnit(text: string, spec: FieldSpec, unit: 'mm' | 'in'): string {
 }
 
 /** A length as a sheet writes what was typed. */
-function writtenLength({ text, unit, instrument }: Entry, spec: FieldSpec, { kind }: LengthReading): Json {
+function writtenLength({ text, unit, instrument, hand }: Entry, spec: FieldSpec, { kind }: LengthReading): Json {
   if (kind === 'bounded') {
     const marks = [...text.matchAll(/(enters|refuses)\s+([^;]+?)(?=\s*[;,]\s+(?:enters|refuses)|$)/gi)];
     return Object.fromEntries(marks.map((mark) => [mark[1]!.toLowerCase(), withUnit(mark[2]!, spec, unit)]));
@@ -55,14 +57,18 @@ function writtenLength({ text, unit, instrument }: Entry, spec: FieldSpec, { kin
     .split(';')
     .filter((part) => part.trim() !== '')
     .map((part) => withUnit(part, spec, unit));
-  if (instrument && instrument !== spec.instrument) return { repeats, instrument };
+  const tool = instrument && instrument !== spec.instrument ? { instrument } : {};
+  if (hand !== undefined) return { repeats, ...tool, by: hand };
+  if ('instrument' in tool) return { repeats, ...tool };
   return repeats.length === 1 ? repeats[0]! : { repeats };
 }
 
 function readLength(entry: Entry, spec: FieldSpec): Result<ReadValue, EntryProblem> {
   const read = parseReading(entry.text, spec, entry.unit, entry.instrument ?? spec.instrument);
   if (!read.ok) return err({ code: 'reading', problem: read.error });
-  return ok({ value: read.value, written: writtenLength(entry, spec, read.value) });
+  const { hand } = entry;
+  const value = hand !== undefined && read.value.kind === 'measured' ? { ...read.value, by: hand } : read.value;
+  return ok({ value, written: writtenLength(entry, spec, read.value) });
 }
 
 const plain = (value: Json): Result<ReadValue, EntryProblem> => ok({ value, written: value });

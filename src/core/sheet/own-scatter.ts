@@ -1,3 +1,4 @@
+import { figuresOf, studiesThatCount, type Study } from '../hand';
 import { pooledScatter, type LengthReading, type MeasuredReading } from '../quantity';
 import type { BenchSheet } from './bench-sheet';
 
@@ -19,11 +20,26 @@ function mapped(value: unknown, change: (reading: MeasuredReading) => MeasuredRe
   return Object.fromEntries(Object.entries(value).map(([key, each]) => [key, mapped(each, change)]));
 }
 
+/** The reading with what a study of its hand found. Placed otherwise than usual it scatters otherwise, and only the tool's bias is taken off. */
+export function withStudy(reading: MeasuredReading, studies: readonly Study[]): MeasuredReading {
+  const study = studies.find(({ by, instrument }) => by === reading.by && instrument === reading.instrument);
+  const figures = study && figuresOf(study);
+  if (!figures) return reading;
+  return {
+    ...reading,
+    ...(reading.placing === undefined ? { scatter: figures.own } : {}),
+    ...(figures.bias ? { bias: figures.bias } : {}),
+  };
+}
+
 /**
- * The sheet with its readings as sure as this hand has shown to be: where the repeats of a tool scatter otherwise than is usual, every reading of that
- * tool carries what they show. Without repeats it is the very same sheet.
+ * The sheet with its readings as sure as this hand has shown to be: a study of the hand and its tool stands for what is usual, and where the repeats of a tool in
+ * this job scatter otherwise, every reading of that tool carries what they show. Without either it is the very same sheet.
  */
-export function withOwnScatter(sheet: BenchSheet): BenchSheet {
+export function withOwnScatter(asRead: BenchSheet): BenchSheet {
+  const counting = studiesThatCount(asRead.studies ?? []);
+  const sheet =
+    counting.length === 0 ? asRead : (mapped(asRead, (reading) => withStudy(reading, counting)) as BenchSheet);
   const readings: MeasuredReading[] = [];
   gather(sheet, readings);
   if (readings.every(({ repeats }) => repeats.length < 2)) return sheet;

@@ -3,7 +3,8 @@ import type { GroupPlace, ListPlace, Place } from '../reading';
 import type { BenchSheet, WrittenBenchSheet } from './bench-sheet';
 import { readEntry, type Entry, type EntryProblem, type ReadValue } from './entry';
 import type { Json } from './json';
-import { SHEET } from './places';
+import { isReadingPath, SHEET, usualToolAt } from './places';
+import { studiesThatCount, writtenStudy, type Study } from '../hand';
 
 /** A refused entry: kept as typed, with its reason, out of the sheet. */
 export interface RefusedEntry {
@@ -99,27 +100,52 @@ function buildList(at: Node, { item, most, orderedBy }: ListPlace, path: string,
 /**
  * Makes a bench sheet of what was typed. Each path counts once, with its last entry. Entries that cannot be read are returned with their reason, never dropped in
  * silence; groups that need several values (a span needs rivets and length) wait outside the sheet until they are whole.
+ * @param studies the shop's studies of hands and tools: those of the hands that measured here go with the sheet
  */
-export function sheetFromEntries(entries: readonly Entry[]): EnteredSheet {
+export function sheetFromEntries(entries: readonly EntryBy[], studies: readonly Study[] = []): EnteredSheet {
   const root = node();
+  const hands = new Hands(studies);
   const refused: RefusedEntry[] = [];
   const latest = new Map(entries.map((entry) => [entry.path, entry]));
   for (const entry of latest.values()) {
     if (entry.text.trim() === '') continue;
-    const read = readEntry(entry);
+    const read = readEntry(hands.name(entry));
     if (read.ok) put(root, entry.path.split('.'), read.value);
     else refused.push({ path: entry.path, text: entry.text, problem: read.error });
   }
   const lists: Lists = { members: new Map(), overflow: new Map() };
   const built = build(root, SHEET, '', lists)!;
   const head = { format: 'serrata-bench-sheet', version: 1 } as const;
+  const used = [...hands.used];
   const keys = (edge: 'A' | 'B') => lists.members.get(`bar.edges.${edge}.stations`) ?? [];
   return {
-    sheet: { ...head, ...(built.value as object) },
-    written: { ...head, ...(built.written as object) },
+    sheet: { ...head, ...(used.length > 0 ? { studies: used } : {}), ...(built.value as object) },
+    written: { ...head, ...(used.length > 0 ? { studies: used.map(writtenStudy) } : {}), ...(built.written as object) },
     refused: [...refused, ...overflowing([...latest.values()], lists.overflow)],
     stationKeys: { A: keys('A'), B: keys('B') },
   };
+}
+
+/** What was typed, and who did. */
+export type EntryBy = Entry & { readonly by?: string | undefined };
+
+/** Names the hand of an entry where a study of it with its tool stands, and gathers the studies that were needed. */
+class Hands {
+  readonly used = new Set<Study>();
+  private readonly counting: readonly Study[];
+
+  constructor(studies: readonly Study[]) {
+    this.counting = studiesThatCount(studies);
+  }
+
+  name(entry: EntryBy): Entry {
+    if (this.counting.length === 0) return entry;
+    const tool = entry.instrument ?? (isReadingPath(entry.path) ? usualToolAt(entry.path) : null);
+    const study = this.counting.find(({ by, instrument }) => by === entry.by && instrument === tool);
+    if (!study) return entry;
+    this.used.add(study);
+    return { ...entry, hand: study.by };
+  }
 }
 
 /** Entries of members that a list had no room for. */

@@ -2,3 +2,4 @@
 export * from './scenario';
 export * from './sheets';
 export * from './stock';
+export * from './studies';

@@ -9,3 +9,4 @@ export * from './stock-imports';
 export * from './codes';
 export * from './photos';
 export * from './saw-memory';
+export * from './studies';

@@ -8,6 +8,7 @@ import { About } from './About';
 import { Backup } from './backup/Backup';
 import { Changed, changedAt } from './Changed';
 import { Codes } from './Codes';
+import { Instruments } from './instruments/Instruments';
 import { LimitRow } from './LimitRow';
 import { SchoolChoices } from './SchoolChoices';
 import { Supplier } from './Supplier';
@@ -16,6 +17,7 @@ import { ServerData, useServerData } from '../frame/server-data';
 
 const VIEWS = {
   limits: 'Limits',
+  instruments: 'Instruments',
   about: 'About',
   codes: 'Codes',
   schools: 'Schools',
@@ -61,6 +63,7 @@ function Shop({ view: arrived, preferences, asked }: ShopPageProps) {
         </div>
         <TabPanel of={chosen}>
           {chosen === 'limits' && <Limits view={view} />}
+          {chosen === 'instruments' && <Instruments studies={view.studies} today={view.today} />}
           {chosen === 'about' && <About shop={view.shop} />}
           {chosen === 'codes' && <Codes codes={view.codes} />}
           {chosen === 'schools' && <SchoolChoices schools={view.schools} />}

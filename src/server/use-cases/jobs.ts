@@ -51,6 +51,7 @@ export async function jobView(context: Context, id: string): Promise<JobView> {
     limits: rules.limits,
     codes: rules.codes,
     schools: rules.schools,
+    studies: rules.studies,
     rulesMark: rulesMark(rules),
     turnOvers,
     signOffs,
@@ -64,7 +65,8 @@ export async function jobSheet(
   id: string,
 ): Promise<ReturnType<typeof sheetFromEntries> & { readonly tag: string }> {
   const { tag } = await mustFindJob(context, id);
-  const entered = sheetFromEntries(await currentReadings(context.store.db, [id]));
+  const [readings, { studies }] = await Promise.all([currentReadings(context.store.db, [id]), rulesInForce(context)]);
+  const entered = sheetFromEntries(readings, studies);
   const written: WrittenBenchSheet = { ...entered.written, job: { ...entered.written.job, reference: tag } };
   return { ...entered, written, tag };
 }

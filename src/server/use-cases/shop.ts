@@ -1,4 +1,5 @@
 import { createHash } from 'node:crypto';
+import { studiesThatCount, type Study } from '../../core/hand';
 import type { LearnedCode } from '../../core/identify';
 import { DEFAULTS, LIMIT_IDS, resolveLimits, type LimitId, type Limits } from '../../core/limits';
 import { resolveSchools, SCHOOLS, type Schools } from '../../core/schools';
@@ -12,14 +13,16 @@ import {
   shopChanges,
   shopFacts,
   standingOverrides,
+  standingStudies,
 } from '../../data/repositories';
 import type { ChangeLimit, ChooseSchool, PutShopFacts, ShopPageView, ShopView } from '../../contract';
 import type { Queryable } from '../../data/store';
-import { limitProblem, schoolAnswerWord, UNNAMED } from '../../wording';
+import { calendarDay, limitProblem, schoolAnswerWord, UNNAMED } from '../../wording';
 import type { Context } from '../context';
 import { notFound, Refusal } from '../refusal';
 import { backupsKept } from './backup';
 import { mustStandAsSeen } from './based-on';
+import { studiesOf } from './studies';
 import { supplierMood } from './supplier';
 
 /** Where the machine stands, until the shop says where it does. */
@@ -53,6 +56,8 @@ export interface Rules {
   readonly limits: Limits;
   readonly codes: readonly LearnedCode[];
   readonly schools: Schools;
+  /** Studies of hands and tools: readings of these hands carry their own figures. */
+  readonly studies: readonly Study[];
 }
 
 const SCHOOL = 'school.';
@@ -81,15 +86,32 @@ export async function chooseSchool(context: Context, { by, school, answer, was }
 /** The rules in force in this shop. */
 export async function rulesInForce(context: Context): Promise<Rules> {
   const { db } = context.store;
-  const [limits, codes, facts] = await Promise.all([limitsInForce(context), listCodes(db), shopFacts(db)]);
+  const [limits, codes, facts, studies] = await Promise.all([
+    limitsInForce(context),
+    listCodes(db),
+    shopFacts(db),
+    standingStudies(db),
+  ]);
   const schools = schoolsOf(facts);
-  return { limits, schools, codes: codes.map(({ code, pitch, gauge, note }) => ({ code, pitch, gauge, note })) };
+  const counting = studiesThatCount(studies).map(({ by, instrument, on, takes, known }) => ({
+    by,
+    instrument,
+    on,
+    takes,
+    known,
+  }));
+  return {
+    limits,
+    schools,
+    studies: counting,
+    codes: codes.map(({ code, pitch, gauge, note }) => ({ code, pitch, gauge, note })),
+  };
 }
 
-/** Names a set of rules: two sets have one name only where every limit, code and school is the same. */
-export function rulesMark({ limits, codes, schools }: Rules): string {
+/** Names a set of rules: two sets have one name only where every limit, code, school and study is the same. */
+export function rulesMark({ limits, codes, schools, studies }: Rules): string {
   return createHash('sha256')
-    .update(JSON.stringify([limits, codes, schools]))
+    .update(JSON.stringify([limits, codes, schools, studies]))
     .digest('base64url');
 }
 
@@ -97,19 +119,31 @@ export function rulesMark({ limits, codes, schools }: Rules): string {
 const CHANGES_SHOWN = 30;
 
 export async function shopPage(context: Context): Promise<ShopPageView> {
-  const [shop, { limits, schools }, changes, codes, supplier, written] = await Promise.all([
+  const [shop, { limits, schools }, changes, codes, supplier, written, studies] = await Promise.all([
     shopView(context),
     rulesInForce(context),
     limitChanges(context.store.db, CHANGES_SHOWN),
     listCodes(context.store.db),
     supplierMood(context),
     shopChanges(context.store.db, CHANGES_SHOWN),
+    studiesOf(context),
   ]);
   const known = changes.flatMap((change) => {
     const limitId = LIMIT_IDS.find((id) => id === change.limitId);
     return limitId ? [{ limitId, text: changeText(limitId, change.value), at: change.at, by: change.by }] : [];
   });
-  return { shop, codes, schools, supplier, limits, changes: known, written, backups: backupsKept(context) };
+  return {
+    shop,
+    codes,
+    schools,
+    supplier,
+    limits,
+    changes: known,
+    written,
+    studies,
+    today: calendarDay(context.now(), shop.timeZone),
+    backups: backupsKept(context),
+  };
 }
 
 function changeText(id: LimitId, value: unknown): string {

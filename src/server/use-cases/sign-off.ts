@@ -23,7 +23,7 @@ export async function signOff(
     throw new Refusal(
       409,
       'rules-changed',
-      'Limits, codes or schools of the shop were changed since this verdict was shown: look at it again as it stands now, then sign off.',
+      'Limits, codes, schools or studies of the shop were changed since this verdict was shown: look at it again as it stands now, then sign off.',
     );
   await context.store.write(async (tx) => {
     const last = await lastReading(tx, jobId);
@@ -35,7 +35,7 @@ export async function signOff(
       );
     await refuseSecond(tx, jobId, upToReading);
     const entries = await currentReadings(tx, [jobId]);
-    const { sheet, written } = sheetFromEntries(entries);
+    const { sheet, written } = sheetFromEntries(entries, rules.studies);
     const assessment = assessmentDocument(assess(sheet, rules.limits, rules.codes, rules.schools));
     await addSignOff(tx, {
       id: context.newId(),

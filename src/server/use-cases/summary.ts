@@ -2,7 +2,7 @@ import { assess, type Appraisal } from '../../core/assess';
 import { brought } from '../../core/judge';
 import { nextStep, stepOfReading, stepStates } from '../../core/workflow';
 import { PARTS } from '../../core/reading';
-import { type BenchSheet, sheetFromEntries, type Entry } from '../../core/sheet';
+import { type BenchSheet, sheetFromEntries, type EntryBy } from '../../core/sheet';
 import { currentReadings, setSummary } from '../../data/repositories';
 import type { Transaction } from '../../data/store';
 import type { JobSummary } from '../../contract';
@@ -10,21 +10,21 @@ import { nextSentence, stepName } from '../../wording';
 import type { Rules } from './shop';
 
 /** Raised whenever a change of the programme makes stored summaries out of date. */
-const SUMMARY_VERSION = 5;
+const SUMMARY_VERSION = 6;
 
 /** Names what a summary was made with: it is made again when the limits, the codes or the programme change. */
-export function summaryKey({ limits, codes, schools }: Rules): string {
+export function summaryKey({ limits, codes, schools, studies }: Rules): string {
   const figures = Object.values(limits).map(({ value, provenance }) => [value, provenance]);
-  return `${SUMMARY_VERSION}:${JSON.stringify([figures, codes.map(({ code, pitch, gauge }) => [code, pitch, gauge]), schools])}`;
+  return `${SUMMARY_VERSION}:${JSON.stringify([figures, codes.map(({ code, pitch, gauge }) => [code, pitch, gauge]), schools, studies])}`;
 }
 
 /** What the Bench shows of a job. */
 export function summarise(
-  entries: readonly Entry[],
-  { limits, codes, schools }: Rules,
+  entries: readonly EntryBy[],
+  { limits, codes, schools, studies }: Rules,
   signedOff: boolean,
 ): JobSummary {
-  const { sheet } = sheetFromEntries(entries);
+  const { sheet } = sheetFromEntries(entries, studies);
   return summaryOf(sheet, assess(sheet, limits, codes, schools), signedOff);
 }
 

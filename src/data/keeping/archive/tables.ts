@@ -1,6 +1,7 @@
 import { getTableColumns, getTableName, type Table } from 'drizzle-orm';
 import {
   customer,
+  handStudy,
   job,
   learnedCode,
   limitChange,
@@ -31,6 +32,7 @@ const TABLES: readonly Table[] = [
   signOff,
   limitChange,
   learnedCode,
+  handStudy,
   shopChange,
   stockPart,
   stockMovement,

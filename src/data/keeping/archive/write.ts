@@ -5,9 +5,11 @@ import { pipeline } from 'node:stream/promises';
 import Database from 'libsql';
 import Papa from 'papaparse';
 import { ZipFile } from 'yazl';
-import { sheetFromEntries, type Entry } from '../../../core/sheet';
+import type { Study } from '../../../core/hand';
+import { sheetFromEntries, type EntryBy } from '../../../core/sheet';
 import { fileOf, StoreRefused } from '../backup';
 import { journal } from '../../journal';
+import { studiesFrom, type StudyRow } from '../../repositories/studies';
 import { writtenCell, type Cell } from './cells';
 import { ARCHIVE_FORMAT, MANIFEST, type ArchivedFile, type Manifest } from './manifest';
 import { ARCHIVED, SHEETS, tableFile, type ArchivedTable } from './tables';
@@ -49,8 +51,20 @@ function table(store: Database.Database, about: ArchivedTable): Part {
   };
 }
 
-const STANDING = `SELECT path, text, unit, instrument FROM reading
+const STANDING = `SELECT path, text, unit, instrument, "by" FROM reading
   WHERE job_id = ? AND NOT EXISTS (SELECT 1 FROM reading AS later WHERE later.supersedes = reading.id) ORDER BY seq`;
+
+const STUDIES = `SELECT id, instrument, takes, known, known_doubt AS knownDoubt, note, sets_aside AS setsAside, at, "by"
+  FROM hand_study ORDER BY seq`;
+
+/** Studies of hands and tools that stand: the sheets of who measured carry them. */
+function studiesIn(store: Database.Database): readonly Study[] {
+  const rows = store.prepare(STUDIES).all() as (StudyRow & { takes: string })[];
+  const read = studiesFrom(rows.map((row) => ({ ...row, takes: JSON.parse(row.takes) as unknown })));
+  return read
+    .filter(({ setAside }) => setAside === null)
+    .map(({ by, instrument, on, takes, known }) => ({ by, instrument, on, takes, known }));
+}
 
 /** The bench sheet of each job as it stands, one a line: to be read by anything that knows the format. */
 function sheets(store: Database.Database): Part {
@@ -58,9 +72,10 @@ function sheets(store: Database.Database): Part {
     name: SHEETS,
     *chunks() {
       const standing = store.prepare(STANDING);
+      const studies = studiesIn(store);
       for (const row of store.prepare('SELECT id, tag FROM job ORDER BY rowid').iterate()) {
         const { id, tag } = row as { id: string; tag: string };
-        const { written } = sheetFromEntries(standing.all(id) as Entry[]);
+        const { written } = sheetFromEntries(standing.all(id) as EntryBy[], studies);
         yield `${JSON.stringify({ ...written, job: { ...written.job, reference: tag } })}\n`;
       }
     },

@@ -6,13 +6,15 @@ import { Tabbed, TabList, TabPanel } from '../../../ui/parts/Tabs';
 import { useFrame } from '../../frame/frame-context';
 import { useJob } from '../store/JobContext';
 import { useTarget } from '../target';
-import { later } from '../later';
+import { later } from '../../frame/later';
 import type { StepProps } from '../steps';
 import { WhyButton } from '../why/WhyButton';
 import { Measure } from './Measure';
 import { useStations, type Stations } from './useStations';
 
-const { View: CaliperPanel } = await later(() => import('../caliper/CaliperPanel').then((there) => there.CaliperPanel));
+const { View: CaliperPanel } = await later(() =>
+  import('../../caliper/CaliperPanel').then((there) => there.CaliperPanel),
+);
 const { View: LookOver } = await later(() => import('./LookOver').then((there) => there.LookOver));
 const { View: WhyCrooked } = await later(() => import('./WhyCrooked').then((there) => there.WhyCrooked));
 

@@ -3,7 +3,7 @@ import { estimate, type LengthReading } from '../../../core/quantity';
 import { CrossSection } from '../../../ui/drawings/CrossSection';
 import { useFrame } from '../../frame/frame-context';
 import { ExportDrawing } from './ExportDrawing';
-import { later } from '../later';
+import { later } from '../../frame/later';
 import { useJob } from '../store/JobContext';
 import { useTarget } from '../target';
 import { FINER, sectionAt, type Edge, type StationRow } from './stations';

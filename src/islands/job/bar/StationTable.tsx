@@ -4,7 +4,7 @@ import { Conflict } from '../parts/Conflict';
 import { useJob, useJobStore } from '../store/JobContext';
 import type { InstrumentId } from '../../../core/quantity';
 import { instrumentShort } from '../../../wording';
-import { writtenBy } from '../caliper/field';
+import { writtenBy } from '../../caliper/field';
 import { TOOL_KEY } from '../tools/tool-in-hand';
 import type { Snapshot } from '../store/job-store';
 import { keeping } from '../store/keeping';

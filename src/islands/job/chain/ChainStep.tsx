@@ -1,7 +1,7 @@
 import { useState, type ComponentType } from 'react';
 import { readingAt } from '../../../core/sheet';
 import { Tabbed, TabList, TabPanel } from '../../../ui/parts/Tabs';
-import { later } from '../later';
+import { later } from '../../frame/later';
 import { StepHead } from '../parts/StepHead';
 import { useTarget } from '../target';
 import type { StepProps } from '../steps';

@@ -3,7 +3,7 @@ import { useMemo, useState, type ComponentType } from 'react';
 import { IdentityFindings } from './IdentityFindings';
 import { NumberCards } from './NumberCards';
 import { MarksView } from './MarksView';
-import { later } from '../later';
+import { later } from '../../frame/later';
 import { StepHead } from '../parts/StepHead';
 import { Tabbed, TabList, TabPanel } from '../../../ui/parts/Tabs';
 import { useKeys } from '../../frame/keys';

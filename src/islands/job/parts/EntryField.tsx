@@ -1,7 +1,7 @@
 import { useId, type KeyboardEvent } from 'react';
 import type { ReadingPath } from '../../../core/sheet';
 import { useFrame } from '../../frame/frame-context';
-import { writtenBy } from '../caliper/field';
+import { writtenBy } from '../../caliper/field';
 import { useField } from '../store/useField';
 import { TOOL_KEY } from '../tools/tool-in-hand';
 import { ReadWith } from '../tools/ReadWith';

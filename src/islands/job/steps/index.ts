@@ -1,7 +1,7 @@
 import type { ComponentType } from 'react';
 import { STEPS, type Part, type Step } from '../../../core/reading';
 import type { Askable } from '../../../core/sheet';
-import { later, type Later } from '../later';
+import { later, type Later } from '../../frame/later';
 
 /** What a step's view is given. */
 export interface StepProps {

@@ -114,9 +114,12 @@ export function JobProvider({ view: arrived, who, children }: JobProviderProps) 
   const snapshot = useSyncExternalStore(store.subscribe, store.getSnapshot, store.getSnapshot);
   useKeepingUp(store, view.job.id, who);
   const signedOff = view.signOffs.length > 0 && view.job.state === 'signed-off';
-  const [find] = useState(() => keeping(meaningOf, ['checks', 'stations', 'figures']));
+  const [find] = useState(() => keeping(meaningOf, ['checks', 'stations', 'figures', 'hangsOn']));
   const { standing, drafts } = snapshot;
-  const meaning = useMemo(() => find({ standing, drafts }, view, signedOff), [find, standing, drafts, view, signedOff]);
+  const meaning = useMemo(
+    () => find({ standing, drafts }, view, signedOff, who),
+    [find, standing, drafts, view, signedOff, who],
+  );
   const value = useMemo(() => ({ view, snapshot, signedOff, ...meaning }), [view, snapshot, signedOff, meaning]);
   return (
     <StoreContext value={store}>

@@ -11,13 +11,19 @@ export interface Meaning {
   readonly steps: readonly StepState[];
 }
 
-/** Reads what was typed, entered or not, as a sheet and assesses it. */
+/**
+ * Reads what was typed, entered or not, as a sheet and assesses it.
+ * @param who is at the bench
+ */
 export function meaningOf(
   { standing, drafts }: Pick<Snapshot, 'standing' | 'drafts'>,
-  { limits, codes, schools }: Pick<JobView, 'limits' | 'codes' | 'schools'>,
+  { limits, codes, schools, studies }: Pick<JobView, 'limits' | 'codes' | 'schools' | 'studies'>,
   signedOff: boolean,
+  who: string,
 ): Meaning {
-  const { sheet, refused, stationKeys } = sheetFromEntries([...standing.values(), ...drafts.values()]);
+  // What is being typed is in the hand of who is here.
+  const typed = [...drafts.values()].map((draft) => ({ ...draft, by: who }));
+  const { sheet, refused, stationKeys } = sheetFromEntries([...standing.values(), ...typed], studies);
   const appraisal = assess(sheet, limits, codes, schools);
   return { entered: { sheet, refused, stationKeys }, appraisal, steps: stepStates(sheet, appraisal, signedOff) };
 }

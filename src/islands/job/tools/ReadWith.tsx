@@ -1,4 +1,6 @@
 import { estimate, parseReading, type InstrumentId } from '../../../core/quantity';
+import { withStudy } from '../../../core/sheet';
+import { studySource } from '../../../wording';
 import { useFrame } from '../../frame/frame-context';
 import { useJob } from '../store/JobContext';
 import { useFieldActions } from '../store/useField';
@@ -7,8 +9,8 @@ import { ToolPick } from './ToolPick';
 
 /** Under a length, whose label has the id `of`: what it is measured with, and the doubt that this leaves. A change of tool counts for what stands there too. */
 export function ReadWith({ path, of }: { path: string; of: string }) {
-  const { snapshot } = useJob();
-  const { show, unit } = useFrame();
+  const { snapshot, view } = useJob();
+  const { show, unit, who } = useFrame();
   const { setTool } = useFieldActions();
   const tools = useToolsInHand();
   const length = lengthAt(path);
@@ -21,11 +23,20 @@ export function ReadWith({ path, of }: { path: string; of: string }) {
     setTool(path, taken === length.usual ? null : taken);
   };
   const read = hasText ? parseReading(there.text, length.spec, there.unit, tool) : null;
-  const value = read?.ok ? estimate(read.value) : null;
+  const by = snapshot.drafts.has(path) ? who : snapshot.standing.get(path)?.by;
+  const study = view.studies.find((each) => each.by === by && each.instrument === tool);
+  const reading = read?.ok ? read.value : null;
+  const own = reading?.kind === 'measured' && study ? withStudy({ ...reading, by: study.by }, [study]) : reading;
+  const value = own && estimate(own);
   return (
     <span className="flex min-w-0 flex-wrap items-center gap-x-1.5 text-sm text-ink-soft">
       <ToolPick kind={length.kind} tool={tool} label="Measured with" of={of} onTake={take} />
-      {value && <span className="figures whitespace-nowrap">± {show(2 * value.u, unit === 'mm' ? 2 : 3)}</span>}
+      {value && (
+        <span className="whitespace-nowrap" title={study ? studySource(study) : undefined}>
+          <span className="figures">± {show(2 * value.u, unit === 'mm' ? 2 : 3)}</span>
+          {study && ' measured'}
+        </span>
+      )}
     </span>
   );
 }

@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
-import type { CaliperCommand, CaliperMessage } from '../../../contract';
-import { api } from '../../frame/api';
+import type { CaliperCommand, CaliperMessage } from '../../contract';
+import { api } from '../frame/api';
 
 /** Tries again this long after the line was lost. */
 const RETRY_MS = 1500;

@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { BatteryLow, Plug, Unplug } from 'lucide-react';
-import { useKeys } from '../../frame/keys';
+import { useKeys } from '../frame/keys';
 import { lastField, typeInto, withReading } from './field';
 import { useCaliper } from './use-caliper';
 

@@ -1,4 +1,4 @@
-import { INSTRUMENT_IDS, type InstrumentId } from '../../../core/quantity';
+import { INSTRUMENT_IDS, type InstrumentId } from '../../core/quantity';
 
 /** The field that a reading lands in: the last one of the step that had the caret and takes text. */
 export function lastField(): { current: HTMLInputElement | null; stop: () => void } {

@@ -1,0 +1,55 @@
+import { listStudies, addStudy, setStudyAside, standingStudies } from '../../data/repositories';
+import { parseLength, type Mm } from '../../core/quantity';
+import type { SetStudyAside, StudyHand, StudyView } from '../../contract';
+import { readingProblem, UNNAMED } from '../../wording';
+import type { Context } from '../context';
+import { notFound, Refusal } from '../refusal';
+
+/** Every study of the shop, the newest first. */
+export const studiesOf = async ({ store }: Context): Promise<readonly StudyView[]> =>
+  [...(await listStudies(store.db))].reverse();
+
+/** Reads what was typed, every wrong one named by its number. */
+function readTakes({ takes, unit }: StudyHand): readonly Mm[] {
+  const problems: string[] = [];
+  const read = takes.flatMap((text, i) => {
+    const length = parseLength(text, 'block', unit);
+    if (!length.ok) problems.push(`Take ${i + 1}: ${readingProblem(length.error)}`);
+    return length.ok ? [length.value.length] : [];
+  });
+  if (problems.length > 0) throw new Refusal(422, 'takes-refused', 'Some takes cannot be read.', problems);
+  return read;
+}
+
+function readSize(text: string | null, what: string, unit: StudyHand['unit']): Mm | null {
+  if (text === null || text.trim() === '') return null;
+  const read = parseLength(text, 'block', unit);
+  if (!read.ok) throw new Refusal(422, 'size-refused', `${what}: ${readingProblem(read.error)}`);
+  return read.value.length;
+}
+
+/** Stores a study of a hand and its tool. A hand is somebody's: it has a name. */
+export async function studyHand(context: Context, wanted: StudyHand): Promise<readonly StudyView[]> {
+  const { id, by, instrument, note, unit } = wanted;
+  if (by === UNNAMED)
+    throw new Refusal(422, 'no-name', 'Say who is here first: a study tells of one person’s hand with one tool.');
+  const takes = readTakes(wanted);
+  const known = readSize(wanted.known, 'The size of the block', unit);
+  const doubt = readSize(wanted.knownDoubt, 'The doubt of the block', unit) ?? 0;
+  const at = context.now().toISOString();
+  await context.store.write((tx) =>
+    addStudy(tx, { id, by, instrument, takes, known: known === null ? null : { value: known, u: doubt }, note, at }),
+  );
+  return studiesOf(context);
+}
+
+/** Sets a study aside. */
+export async function putStudyAside(context: Context, { by, id }: SetStudyAside): Promise<readonly StudyView[]> {
+  const at = context.now().toISOString();
+  await context.store.write(async (tx) => {
+    const study = (await standingStudies(tx)).find((each) => each.id === id);
+    if (!study) throw notFound('study');
+    await setStudyAside(tx, study, { rowId: context.newId(), at, by });
+  });
+  return studiesOf(context);
+}

@@ -1,0 +1,101 @@
+import {
+  CartesianGrid,
+  ComposedChart,
+  Line,
+  ReferenceArea,
+  ReferenceLine,
+  ResponsiveContainer,
+  XAxis,
+  YAxis,
+} from 'recharts';
+
+interface TakesChartProps {
+  /** In their order, mm. */
+  readonly takes: readonly number[];
+  readonly mean: number;
+  /** Standard deviation of one take, mm. */
+  readonly sd: number;
+  /** The size of the block, mm; null where it is not known. */
+  readonly known: number | null;
+}
+
+const HEIGHT = 200;
+/** A span this small is drawn as if it were so much, mm. */
+const LEAST_SPAN = 0.02;
+/** Steps between ticks, in a decade. */
+const STEPS = [1, 2, 5, 10] as const;
+const MOST_TICKS = 6;
+
+/** Round figures that hold all that is drawn, evenly apart. */
+function ticksOver(low: number, high: number): readonly number[] {
+  const span = Math.max(LEAST_SPAN, high - low);
+  const decade = 10 ** Math.floor(Math.log10(span / MOST_TICKS));
+  const step = decade * (STEPS.find((each) => span / (each * decade) <= MOST_TICKS - 1) ?? 10);
+  const first = Math.floor(low / step);
+  const last = Math.max(first + 2, Math.ceil(high / step));
+  return Array.from({ length: last - first + 1 }, (_, i) => (first + i) * step);
+}
+const LABEL = { fontSize: 12 };
+
+/** The takes one after another, their mean, twice their standard deviation about it, and the size of the block. */
+export function TakesChart({ takes, mean, sd, known }: TakesChartProps) {
+  const drawn = [...takes, mean - 2 * sd, mean + 2 * sd, ...(known === null ? [] : [known])];
+  const ticks = ticksOver(Math.min(...drawn), Math.max(...drawn));
+  const [low, high] = [ticks[0]!, ticks.at(-1)!];
+  const digits = Math.max(0, Math.ceil(-Math.log10(ticks[1]! - low) - 1e-9));
+  const points = takes.map((take, i) => ({ number: i + 1, take }));
+  const said = `${takes.length} takes, mean ${mean.toFixed(3)} mm${known === null ? '' : `, block ${known.toFixed(3)} mm`}`;
+  return (
+    <figure role="img" aria-label={`Plot of the takes: ${said}`} className="overflow-hidden">
+      <ResponsiveContainer width="100%" height={HEIGHT}>
+        <ComposedChart data={points} margin={{ top: 8, right: 64, bottom: 4, left: 4 }} accessibilityLayer={false}>
+          <CartesianGrid vertical={false} stroke="var(--color-line)" />
+          <ReferenceArea y1={mean - 2 * sd} y2={mean + 2 * sd} fill="var(--color-slate-pale)" fillOpacity={0.7} />
+          <ReferenceLine
+            y={mean}
+            stroke="var(--color-ink)"
+            label={{ value: 'mean', position: 'right', fill: 'var(--color-ink)', ...LABEL }}
+          />
+          {known !== null && (
+            <ReferenceLine
+              y={known}
+              stroke="var(--color-pine)"
+              strokeDasharray="6 4"
+              label={{
+                value: 'block',
+                position: 'right',
+                dy: Math.abs(known - mean) < (high - low) / 12 ? 14 : 0,
+                fill: 'var(--color-pine)',
+                ...LABEL,
+              }}
+            />
+          )}
+          <XAxis
+            dataKey="number"
+            type="number"
+            domain={[0.5, Math.max(10, takes.length) + 0.5]}
+            ticks={points.map(({ number }) => number)}
+            allowDecimals={false}
+            tick={LABEL}
+            stroke="var(--color-ink-soft)"
+          />
+          <YAxis
+            domain={[low, high]}
+            ticks={[...ticks]}
+            width={56}
+            tickFormatter={(value: number) => value.toFixed(digits)}
+            tick={LABEL}
+            stroke="var(--color-ink-soft)"
+          />
+          <Line
+            dataKey="take"
+            stroke="var(--color-slate)"
+            strokeWidth={1.5}
+            dot={{ r: 4, fill: 'var(--color-ink)', stroke: 'none' }}
+            isAnimationActive={false}
+          />
+        </ComposedChart>
+      </ResponsiveContainer>
+    </figure>
+  );
+}
