@@ -97,10 +97,10 @@ test('where no verdict waits for a reading the tag says stop', async ({ page }) 
 
 test('a study is made by keyboard alone, and counts in the readings of that hand', async ({ page }) => {
   await page.goto('/shop?view=instruments');
-  await page.getByLabel('Who is here?').selectOption('Ines Holloway');
-  await page.getByLabel('Tool').focus();
+  await page.getByLabel('At the bench').selectOption('Ines Holloway');
+  await page.locator('select[name=instrument]').focus();
   await page.keyboard.press('f');
-  await expect(page.getByLabel('Tool')).toHaveValue('feeler');
+  await expect(page.locator('select[name=instrument]')).toHaveValue('feeler');
   await tabTo(page, 'Size of the block, if known');
   await page.keyboard.type('0.50');
   await tabTo(page, 'Take 1');
@@ -135,7 +135,7 @@ test('the caliper fills a study, what was typed survives a reload, and a take th
   page,
 }) => {
   await page.goto('/shop?view=instruments');
-  await page.getByLabel('Who is here?').selectOption('Tam Okoro');
+  await page.getByLabel('At the bench').selectOption('Tam Okoro');
   await page.getByRole('button', { name: 'Caliper', exact: true }).click();
   await expect(page.getByText('Caliper connected')).toBeVisible();
   await page.getByLabel('Take 1', { exact: true }).focus();

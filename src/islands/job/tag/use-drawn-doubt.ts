@@ -25,6 +25,7 @@ export function useDrawnDoubt(isOpen: boolean, draws: number) {
   const { sheet } = entered;
   const { limits, codes, schools } = view;
   const drawings = useRef<Drawings | null>(null);
+  const starting = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
   const [drawing, setDrawing] = useState<Drawing>({ is: 'drawing', progress: 0 });
   const [again, setAgain] = useState(0);
   useEffect(() => () => drawings.current?.end(), []);
@@ -33,7 +34,7 @@ export function useDrawnDoubt(isOpen: boolean, draws: number) {
     drawings.current ??= new Drawings();
     const own = drawings.current;
     setDrawing({ is: 'drawing', progress: 0 });
-    const start = setTimeout(() => {
+    starting.current = setTimeout(() => {
       const told = (progress: number) => setDrawing({ is: 'drawing', progress });
       own.draw({ sheet, limits, codes, schools, draws, seed: SEED }, told).then(
         (doubt) => doubt && setDrawing({ is: 'drawn', doubt }),
@@ -42,13 +43,15 @@ export function useDrawnDoubt(isOpen: boolean, draws: number) {
       );
     }, SETTLES_AFTER);
     return () => {
-      clearTimeout(start);
+      clearTimeout(starting.current);
       own.stop();
     };
   }, [isOpen, sheet, limits, codes, schools, draws, again]);
   return {
     drawing,
     stop: () => {
+      // What has not begun yet does not begin.
+      clearTimeout(starting.current);
       drawings.current?.stop();
       setDrawing({ is: 'stopped' });
     },

@@ -1,4 +1,4 @@
-import { useEffect, useState, type KeyboardEvent } from 'react';
+import { useEffect, useId, useState, type KeyboardEvent } from 'react';
 import { useFieldArray } from 'react-hook-form';
 import { figuresOf, flawsOf, studyResult, type Study } from '../../../core/hand';
 import { INSTRUMENT_IDS, parseLength, type Mm } from '../../../core/quantity';
@@ -178,24 +178,28 @@ function Take({ form, index, validate }: TakeProps) {
     (next ?? own.querySelector<HTMLButtonElement>('button[type="submit"]'))?.focus();
   };
   const name = `takes.${index}.text` as const;
+  const errorId = useId();
   const { error } = form.getFieldState(name, form.formState);
   return (
-    <label className="grid gap-0.5">
-      <span className="text-sm text-ink-soft">Take {index + 1}</span>
-      <input
-        className="entry w-full figures"
-        data-path={name}
-        inputMode="decimal"
-        autoComplete="off"
-        aria-invalid={error !== undefined}
-        {...form.register(name, { validate })}
-        onKeyDown={walkOn}
-      />
+    <div className="grid gap-0.5">
+      <label className="grid gap-0.5">
+        <span className="text-sm text-ink-soft">Take {index + 1}</span>
+        <input
+          className="entry w-full figures"
+          data-path={name}
+          inputMode="decimal"
+          autoComplete="off"
+          aria-invalid={error !== undefined}
+          aria-describedby={errorId}
+          {...form.register(name, { validate })}
+          onKeyDown={walkOn}
+        />
+      </label>
       {error?.message && (
-        <span role="alert" className="text-sm font-semibold text-oxide">
+        <span id={errorId} role="alert" className="text-sm font-semibold text-oxide">
           {error.message}
         </span>
       )}
-    </label>
+    </div>
   );
 }
