@@ -58,10 +58,13 @@ const PICTURES = [
     prepare: (page) => page.getByLabel('Edge A, station 4, near rail').focus(),
   },
   {
-    name: 'bar-look',
-    job: 'L-0425',
+    name: 'doubt',
+    job: 'L-0419',
     step: 'bar',
-    prepare: (page) => page.getByRole('tab', { name: 'Look it over' }).click(),
+    prepare: async (page) => {
+      await page.getByText('Why so unsure, and what would help').click();
+      await page.getByText('What another reading would buy').waitFor();
+    },
   },
   { name: 'chain', job: 'L-0427', step: 'chain' },
   { name: 'sprocket', job: 'L-0425', step: 'sprocket' },
@@ -72,7 +75,7 @@ const PICTURES = [
   { name: 'slip', job: 'L-0423', page: 'slip' },
   { name: 'stock', address: '/stock?kind=chain' },
   { name: 'shop', address: '/shop' },
-  { name: 'backup', address: '/shop?view=backup' },
+  { name: 'instruments', address: '/shop?view=instruments' },
   // Last of its job: it changes the bar.
   { name: 'before-after', job: 'L-0417', step: 'rework', prepare: measureAgain },
   { name: 'bar-dark', job: 'L-0419', step: 'bar', bench: 'dark' },

@@ -2,6 +2,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { assess } from '../../src/core/assess';
+import { compile, drawnDoubt, drawWorld, emptyWorld, judgeWorld, seeded } from '../../src/core/doubt';
 import { DEFAULTS } from '../../src/core/limits';
 import { chainNeed, searchStock } from '../../src/core/stock';
 import { effectOf, identify } from '../../src/core/identify';
@@ -55,6 +56,10 @@ function timed(runs: number, work: () => unknown): readonly number[] {
   return rounds.reduce((quietest, next) => (quantile(next, 0.5) < quantile(quietest, 0.5) ? next : quietest));
 }
 
+/** Draws of doubt that the interface makes, and that are timed in one go. */
+const DRAWS = 20_000;
+const DRAWS_AT_ONCE = 1000;
+
 function core(): Measured[] {
   const written = longSheet();
   const read = readSheet(written);
@@ -68,7 +73,31 @@ function core(): Measured[] {
   const searching = timed(60, () => searchStock(need, parts));
   const identity = identify(read.value);
   const effects = timed(60, () => identity.evidence.map(({ id }) => effectOf(read.value, identity, id)));
+  const appraisal = assess(read.value, DEFAULTS);
+  const compiled = compile(appraisal.hangsOn);
+  const [world, deserved, stream] = [emptyWorld(compiled), new Uint8Array(compiled.parts.length), seeded(1)];
+  const compiledOnce = timed(80, () => {
+    for (let draw = 0; draw < DRAWS_AT_ONCE; draw += 1) {
+      drawWorld(compiled, draw, stream, world);
+      judgeWorld(compiled, world, deserved);
+    }
+  });
+  const perDraw = quantile(compiledOnce, 0.5) / DRAWS_AT_ONCE;
+  const doubting = timed(16, () => drawnDoubt(appraisal, DRAWS, 1));
   return [
+    {
+      what: `${DRAWS.toLocaleString('en')} draws of doubt with what each reading would buy, median`,
+      value: quantile(doubting, 0.5),
+      budget: 1000,
+      unit: 'ms',
+    },
+    {
+      what: `a draw of doubt (${Math.round(1 / perDraw)} thousand a second), median`,
+      value: 1000 * perDraw,
+      budget: 50,
+      unit: 'µs',
+    },
+    { what: 'compiled draw ÷ whole assessment', value: perDraw / quantile(assessing, 0.5), budget: 0.05, unit: '×' },
     {
       what: `stock search over ${PARTS_IN_STOCK.toLocaleString('en')} parts, median`,
       value: quantile(searching, 0.5),

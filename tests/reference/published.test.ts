@@ -2,7 +2,9 @@ import { erf, std, variance } from 'mathjs';
 import { cumulativeStdNormalProbability } from 'simple-statistics';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { studyResult } from '../../src/core/hand';
 import {
+  chiSquareQuantile,
   conformity,
   inches,
   INSTRUMENTS,
@@ -96,5 +98,51 @@ describe('the normal distribution', () => {
     expect(normalCdf(-8)).toBeGreaterThan(0);
     expect(normalCdf(-Infinity)).toBe(0);
     expect(normalCdf(Infinity)).toBe(1);
+  });
+});
+
+describe('a repeatability study', () => {
+  it('has the critical values of χ² of the gear example (NIST/SEMATECH e-Handbook 1.3.5.8, from memory)', () => {
+    expect(chiSquareQuantile(0.025, 99)).toBeCloseTo(73.361, 2);
+    expect(chiSquareQuantile(0.975, 99)).toBeCloseTo(128.422, 2);
+    expect(chiSquareQuantile(0.05, 99)).toBeCloseTo(77.046, 2);
+    expect(chiSquareQuantile(0.95, 99)).toBeCloseTo(123.225, 2);
+  });
+
+  it('has the mean and standard deviation of the thermometer example (JCGM 100:2008 4.4.3, table 1)', () => {
+    const readings = [
+      96.9, 98.18, 98.25, 98.61, 99.03, 99.49, 99.56, 99.74, 99.89, 100.07, 100.33, 100.42, 100.68, 100.95, 101.11,
+      101.2, 101.57, 101.84, 102.36, 102.72,
+    ];
+    const { mean, sd } = studyResult({ takes: readings.map(mm), known: null });
+    // The Guide gives 100.145 °C and 1.489 °C.
+    expect(mean).toBeCloseTo(100.145, 3);
+    expect(sd).toBeCloseTo(1.489, 3);
+    expect(sd / Math.sqrt(readings.length)).toBeCloseTo(0.333, 3);
+  });
+
+  it('with a standard deviation of 13 nm gives the mean of five a doubt of 5.8 nm (JCGM 100:2008 H.1.3.2, the end gauge)', () => {
+    const reading = {
+      ...measured([mm(50), mm(50), mm(50), mm(50), mm(50)], 'caliper'),
+      scatter: 13e-6,
+      bias: { value: 0, shared: 0 },
+    };
+    expect(standardUncertainty(reading)).toBeCloseTo(5.8e-6, 7);
+  });
+
+  it('covers the true scatter in 95 of a hundred studies, and no wider', () => {
+    let seed = 5;
+    const uniform = () => ((seed = (seed * 16807) % 2147483647) - 1) / 2147483646;
+    const normal = () => Math.sqrt(-2 * Math.log(1 - uniform())) * Math.cos(2 * Math.PI * uniform());
+    let covered = 0;
+    const STUDIES = 4000;
+    for (let i = 0; i < STUDIES; i += 1) {
+      const { between } = studyResult({
+        takes: Array.from({ length: 10 }, () => mm(8 + 0.02 * normal())),
+        known: null,
+      });
+      covered += Number(between![0] <= 0.02 && 0.02 <= between![1]);
+    }
+    expect(Math.abs(covered / STUDIES - 0.95)).toBeLessThan(0.012);
   });
 });

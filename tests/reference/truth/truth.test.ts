@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { random } from './random';
+import { anyParts } from './parts';
 import * as sim from './simulations';
 
 /**
@@ -108,5 +109,27 @@ describe('stated probabilities', () => {
     const tally = sim.cutterChains(random(SEED), 250, count, spread, marked);
     expect(tally.miscalibration).toBeLessThan(within(250));
     expect(tally.share('falseKeep')).toBeLessThanOrEqual(0.012);
+  });
+});
+
+describe('a thousand parts of every kind', () => {
+  it('are judged whole with at most 0.5 % kept that are finished, and 0.5 % condemned that are sound', () => {
+    const tally = anyParts(random(SEED), 1000);
+    expect(tally.share('falseKeep')).toBeLessThanOrEqual(0.005);
+    expect(tally.share('falseCondemned')).toBeLessThanOrEqual(0.005);
+    expect(tally.share('undecided')).toBeLessThan(0.25);
+  });
+
+  it('have a stated chance that is right within 3 points per tenth', () => {
+    const { tenths, miscalibration } = anyParts(random(SEED + 1), 3000);
+    expect(miscalibration).toBeLessThan(0.03);
+    for (const { count, stated, good } of tenths) {
+      if (count < 20) continue;
+      // Three points, and two and a half standard deviations of a share of so few.
+      const [said, was] = [stated / count, good / count];
+      expect(Math.abs(said - was), `${count} parts at ${said.toFixed(2)}`).toBeLessThan(
+        0.03 + 2.5 * Math.sqrt((said * (1 - said)) / count),
+      );
+    }
   });
 });
