@@ -1,6 +1,13 @@
 import { createReadStream, readFileSync } from 'node:fs';
 import { createInterface } from 'node:readline';
-import { DEFAULTS, limitOverridesSchema, limitsFileSchema, resolveLimits, type Limits } from '../core/limits';
+import {
+  DEFAULTS,
+  limitOverridesSchema,
+  limitsFileSchema,
+  resolveLimits,
+  type LimitOverrides,
+  type Limits,
+} from '../core/limits';
 import type { StockPart } from '../core/stock';
 import { readSheetText, showPath, type BenchSheet } from '../core/sheet';
 import { readStockCsv } from '../server/stock-csv';
@@ -47,9 +54,8 @@ export function sheetFrom(path: string): BenchSheet {
   return read.value;
 }
 
-/** Reads limits: a limits file, or a plain object of changes by limit id. Without a path, the defaults. */
-export function limitsFrom(path: string | undefined): Limits {
-  if (path === undefined) return DEFAULTS;
+/** Changes of limits: a limits file, or a plain object of changes by limit id. */
+function overridesFrom(path: string): LimitOverrides {
   let document: unknown;
   try {
     document = JSON.parse(readText(path));
@@ -61,8 +67,17 @@ export function limitsFrom(path: string | undefined): Limits {
   const parsed = whole ? limitsFileSchema.safeParse(document) : limitOverridesSchema.safeParse(document);
   if (!parsed.success)
     throw new Unreadable(parsed.error.issues.map((issue) => `${showPath(issue.path)}: ${issue.message}.`));
-  const overrides =
-    'format' in parsed.data ? limitsFileSchema.parse(document).limits : limitOverridesSchema.parse(document);
+  return 'format' in parsed.data ? limitsFileSchema.parse(document).limits : limitOverridesSchema.parse(document);
+}
+
+/**
+ * Reads limits from files laid one over the other; without any, the defaults.
+ * @param paths files of limits and of rates; those that were not given are left out
+ */
+export function limitsFrom(...paths: readonly (string | undefined)[]): Limits {
+  const given = paths.filter((path) => path !== undefined);
+  if (given.length === 0) return DEFAULTS;
+  const overrides = Object.assign({}, ...given.map(overridesFrom)) as LimitOverrides;
   const limits = resolveLimits(overrides);
   if (!limits.ok) throw new Unreadable(limits.error.map(limitProblem));
   return limits.value;

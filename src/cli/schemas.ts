@@ -1,12 +1,13 @@
 import { z } from 'zod';
 import { limitsFileSchema } from '../core/limits';
-import { assessmentSchema } from '../core/report';
+import { assessmentSchema, plansSchema } from '../core/report';
 import { benchSheetSchema } from '../core/sheet';
 
 const TITLES = {
   'bench-sheet': 'Serrata bench sheet, version 1',
   assessment: 'Serrata assessment, version 1',
   limits: 'Serrata limits, version 1',
+  plans: 'Serrata repair plans, version 1',
 } as const;
 
 /** The documents that have a schema. */
@@ -17,6 +18,7 @@ const SCHEMAS: Record<SchemaName, z.ZodType> = {
   'bench-sheet': benchSheetSchema,
   assessment: assessmentSchema,
   limits: limitsFileSchema,
+  plans: plansSchema,
 };
 
 /** JSON Schema (draft 2020-12) of a document as it is written. */

@@ -2,7 +2,8 @@ import { Command, Argument, CommanderError, InvalidArgumentError } from 'command
 import { assess } from '../core/assess';
 import { limitsFile } from '../core/limits';
 import { chainNeed, searchStock } from '../core/stock';
-import { assessmentDocument, sheetProblem, type Draws } from '../wording';
+import { planSet } from '../core/plan';
+import { assessmentDocument, plansDocument, plansText, sheetProblem, type Draws } from '../wording';
 import { readSheetText } from '../core/sheet';
 import { limitsFrom, linesFrom, sheetFrom, stockFrom, Unreadable } from './documents';
 import { jsonSchema, SCHEMA_NAMES, type SchemaName } from './schemas';
@@ -70,6 +71,24 @@ function assessCommand(path: string, options: AssessOptions): string {
   return options.text ? assessmentText(document) : json(document);
 }
 
+interface PlanOptions {
+  stock?: string;
+  rates?: string;
+  limits?: string;
+  toOrder?: boolean;
+  text?: boolean;
+}
+
+/** Amounts on the command line, where no shop says its currency. */
+const PLAIN_MONEY = { currency: 'EUR', style: 'en-GB', timeZone: 'UTC' } as const;
+
+function planCommand(path: string, { stock, rates, limits: limitsPath, toOrder = false, text }: PlanOptions): string {
+  const [sheet, limits] = [sheetFrom(path), limitsFrom(limitsPath, rates)];
+  const judged = { sheet, ...assess(sheet, limits) };
+  const plans = planSet({ judged, limits, stock: stockFrom(stock) ?? [], toOrder });
+  return text ? plansText(plans, PLAIN_MONEY) : json(plansDocument(plans));
+}
+
 function program(print: (text: string) => unknown): Command {
   const command = new Command('serrata').description('Assess a bench sheet from the command line.').exitOverride();
   command
@@ -85,6 +104,18 @@ function program(print: (text: string) => unknown): Command {
     .action((path: string, options: AssessOptions) =>
       options.lines ? assessLines(path, options, print) : void print(assessCommand(path, options)),
     );
+  command
+    .command('plan')
+    .description(
+      'Print the repair plans of a bench sheet: what each costs today and per running hour, and what is ruled out.',
+    )
+    .argument('<sheet>', 'path of the bench sheet, or - for standard input')
+    .option('--stock <file>', 'stock list in CSV: the parts that may go on')
+    .option('--rates <file>', 'rates and lives: changes by id, such as { "plan.labour": 4800 }')
+    .option('--limits <file>', "the shop's limits, as printed by `serrata limits`")
+    .option('--to-order', 'parts that are not on the shelf may be ordered')
+    .option('--text', 'print sentences instead of JSON')
+    .action((path: string, options: PlanOptions) => void print(planCommand(path, options)));
   command
     .command('schema')
     .description('Print the JSON Schema of a document.')

@@ -3,3 +3,4 @@ export * from './en';
 export * from './assessment';
 export { amountText, calendarDay, decimalsOf, money, shopDay, shopMoment } from './shop-format';
 export { fileSize } from './file-size';
+export { plansDocument, plansText } from './plans';

@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { jsonSchema, SCHEMA_NAMES } from '../../src/cli/schemas';
-import { assessmentSchema, type Assessment } from '../../src/core/report';
+import { assessmentSchema, plansSchema, type Assessment } from '../../src/core/report';
 import { DEMO_SHEETS } from '../../src/data/demo';
 
 const folder = mkdtempSync(join(tmpdir(), 'serrata-cli-'));
@@ -153,6 +153,34 @@ describe('serrata assess', () => {
     expect(status).toBe(2);
     expect(stdout).toBe('');
     expect(stderr).toMatch(message);
+  });
+});
+
+describe('serrata plan', () => {
+  const stock = file(
+    'plan-stock.csv',
+    'sku,kind,name,pitch,gauge,driveLinks,kickbackClass,mount,oilHole,listedInches,teeth,quantity,minimum,price\n' +
+      'C-1,chain,Chain,325,.050,72,low-kickback,,,,,2,0,17.90\nB-1,bar,Bar,325,.050,72,,M2,,18,,1,0,54.90\nS-1,drive-sprocket,Rim,325,,,,,,,7,1,0,7.40\n',
+  );
+  const planned = (...args: string[]) => plansSchema.parse(JSON.parse(serrata(['plan', sheet, ...args]).stdout));
+
+  it('prints plans that its own schema accepts, the cheapest today first', () => {
+    const { plans, ruledOut } = planned('--stock', stock);
+    expect(plans[0]).toMatchObject({
+      parts: { bar: 'recondition', chain: 'keep', driveSprocket: 'keep', nose: 'keep' },
+      skus: [],
+      named: expect.arrayContaining(['least-today']),
+    });
+    expect(plans.find(({ named }) => named.includes('fresh-set'))?.skus.sort()).toEqual(['B-1', 'C-1', 'S-1']);
+    expect(ruledOut['part-needs-work']).toBeGreaterThan(0);
+  });
+
+  it('goes by the rates it is given, and says the same for people', () => {
+    const [usual, dear] = [planned(), planned('--rates', file('rates.json', { 'plan.labour': 8400 }))];
+    expect(dear.plans[0]!.costToday).toBeGreaterThan(usual.plans[0]!.costToday);
+    expect(serrata(['plan', sheet, '--text']).stdout).toMatch(/^Least today, Least per hour: €/);
+    const { status, stderr } = serrata(['plan', sheet, '--rates', file('odd.json', { 'plan.nothing': 1 })]);
+    expect([status, stderr]).toEqual([2, expect.stringContaining('plan.nothing')]);
   });
 });
 

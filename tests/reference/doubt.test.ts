@@ -2,15 +2,7 @@ import fc from 'fast-check';
 import { mean, sampleCorrelation } from 'simple-statistics';
 import { describe, expect, it } from 'vitest';
 import { assess } from '../../src/core/assess';
-import {
-  DESERVED,
-  drawnDoubt,
-  dropOf,
-  seeded,
-  sharesOf,
-  WORTH_MEASURING,
-  type Factor,
-} from '../../src/core/doubt';
+import { DESERVED, drawnDoubt, dropOf, seeded, sharesOf, WORTH_MEASURING, type Factor } from '../../src/core/doubt';
 import { gainOfRepeat } from '../../src/core/next';
 import { normalCdf } from '../../src/core/quantity';
 import { DEFAULTS } from '../../src/core/limits';

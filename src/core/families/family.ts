@@ -1,7 +1,7 @@
 import { mm, type Mm } from '../quantity';
 
 /** Where a number comes from. Shown to the user beside every limit. */
-export type Provenance = 'published' | 'practice' | 'memory' | 'derived' | 'shop';
+export type Provenance = 'published' | 'practice' | 'memory' | 'derived' | 'shop' | 'invented';
 
 /** The pitch families in scope, in order of size. */
 export const FAMILY_IDS = ['quarter', '325', '38lp', '38', '404'] as const;

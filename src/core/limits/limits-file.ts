@@ -5,7 +5,7 @@ const limitOverrideSchema = z.strictObject({
   value: z.union([z.number(), z.string()]),
   unit: z.string().optional(),
   role: z.string().optional(),
-  provenance: z.enum(['published', 'practice', 'memory', 'derived', 'shop']).optional(),
+  provenance: z.enum(['published', 'practice', 'memory', 'derived', 'shop', 'invented']).optional(),
   source: z.string().min(1).optional(),
 }) satisfies z.ZodType<LimitOverride>;
 

@@ -3,7 +3,7 @@ import { parseLength } from '../quantity';
 import { FAMILIES, type FamilyId, type Provenance } from '../families';
 
 /** What a limit's number is counted in. */
-export type LimitUnit = 'mm' | '%' | 'mm/mm' | 'count' | 'min' | 'h' | 'deg';
+export type LimitUnit = 'mm' | '%' | 'mm/mm' | 'count' | 'min' | 'h' | 'deg' | 'ct' | 'ct/h';
 
 /** How a limit acts: a floor, a ceiling, or a figure that a computation uses. */
 export type LimitRole = 'min' | 'max' | 'figure';
@@ -79,6 +79,28 @@ export const DEFAULT_LIMITS = {
   'sprocket.wear': limit(0.5, 'mm', 'max', 'memory'),
   'sprocket.wear.watch': limit(0.3, 'mm', 'max', 'memory'),
   'sprocket.chains': limit(2, 'count', 'max', 'practice'),
+  'plan.labour': limit(4200, 'ct/h', 'figure', 'invented'),
+  'plan.consumables': limit(80, 'ct', 'figure', 'invented'),
+  'plan.horizon': limit(200, 'h', 'figure', 'invented'),
+  'plan.life.chain': limit(30, 'h', 'figure', 'invented'),
+  'plan.life.bar': limit(150, 'h', 'figure', 'invented'),
+  'plan.life.driveSprocket': limit(60, 'h', 'figure', 'invented'),
+  'plan.life.nose': limit(100, 'h', 'figure', 'invented'),
+  'plan.life.dressing': limit(50, 'h', 'figure', 'invented'),
+  'plan.life.spread': limit(25, '%', 'figure', 'invented'),
+  'plan.life.on-worn-sprocket': limit(80, '%', 'figure', 'invented'),
+  'plan.life.on-worn-bar': limit(85, '%', 'figure', 'invented'),
+  'plan.price.chain': limit(1800, 'ct', 'figure', 'invented'),
+  'plan.price.bar': limit(6000, 'ct', 'figure', 'invented'),
+  'plan.price.driveSprocket': limit(1200, 'ct', 'figure', 'invented'),
+  'plan.price.nose': limit(1500, 'ct', 'figure', 'invented'),
+  'plan.minutes.chain': limit(4, 'min', 'figure', 'invented'),
+  'plan.minutes.bar': limit(3, 'min', 'figure', 'invented'),
+  'plan.minutes.driveSprocket': limit(12, 'min', 'figure', 'invented'),
+  'plan.minutes.nose': limit(20, 'min', 'figure', 'invented'),
+  'plan.minutes.operation': limit(6, 'min', 'figure', 'invented'),
+  'plan.minutes.cleaning': limit(4, 'min', 'figure', 'invented'),
+  'plan.worth': limit(60, '%', 'max', 'invented'),
 } as const satisfies Record<string, Limit>;
 
 /** Names a limit. */

@@ -47,7 +47,7 @@ export const checkSchema = z.strictObject({
   /** Where one go/no-go mark alone is known: the value is a bound, from below or from above. */
   bound: z.enum(['at-least', 'at-most']).nullable(),
   outcome: z.enum(['ok', 'watch', 'fail', 'undecided', 'not-measured']),
-  provenance: z.enum(['published', 'practice', 'memory', 'derived', 'shop']),
+  provenance: z.enum(['published', 'practice', 'memory', 'derived', 'shop', 'invented']),
   /** Where the limit stands, when somebody has named it. */
   source: z.string().nullable(),
   /** True when failing it condemns the part, false when it only calls for work. */

@@ -1,2 +1,3 @@
 /** The assessment document: its schema, everything else inferred. */
 export * from './assessment';
+export * from './plans';

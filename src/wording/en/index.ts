@@ -20,6 +20,7 @@ export * from './chain';
 export * from './sprocket';
 export * from './doubt';
 export * from './hand';
+export * from './plans';
 export * from './ailments';
 export { CHAIN_WORDS } from './readings/chain';
 export { TAKE_IN_WORDS } from './readings/take-in';

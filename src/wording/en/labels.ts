@@ -63,6 +63,7 @@ export const provenanceWord: Record<Provenance, string> = {
   memory: 'from handbooks, page not at hand',
   derived: 'follows from the geometry',
   shop: "the shop's own",
+  invented: 'invented, until the shop sets it',
 };
 
 export const railWord: Record<Rail, string> = { near: 'near rail', far: 'far rail' };
@@ -158,6 +159,28 @@ export const limitName: Record<LimitId, string> = {
   'chain.angle': 'Top-plate angle: correct above',
   'sprocket.wear': 'Sprocket wear: replace above',
   'sprocket.wear.watch': 'Sprocket wear: watch above',
+  'plan.labour': 'What an hour of work costs the customer',
+  'plan.consumables': 'Files, stones and grease, for each part worked on',
+  'plan.horizon': 'Running hours that plans are compared over',
+  'plan.life.chain': 'Chain: running hours, on average',
+  'plan.life.bar': 'Bar: running hours, on average',
+  'plan.life.driveSprocket': 'Drive sprocket: running hours, on average',
+  'plan.life.nose': 'Nose: running hours, on average',
+  'plan.life.dressing': 'Bar: running hours between two dressings',
+  'plan.life.spread': 'How far off these lives may be',
+  'plan.life.on-worn-sprocket': 'What is left of a chain’s life on a worn sprocket',
+  'plan.life.on-worn-bar': 'What is left of a chain’s life on a bar with play',
+  'plan.price.chain': 'Chain: price where the shelf has none',
+  'plan.price.bar': 'Bar: price where the shelf has none',
+  'plan.price.driveSprocket': 'Drive sprocket: price where the shelf has none',
+  'plan.price.nose': 'Nose: price where the shelf has none',
+  'plan.minutes.chain': 'Fitting a chain',
+  'plan.minutes.bar': 'Fitting a bar',
+  'plan.minutes.driveSprocket': 'Fitting a drive sprocket',
+  'plan.minutes.nose': 'Riveting in a nose',
+  'plan.minutes.operation': 'One piece of work on a part, beside dressing',
+  'plan.minutes.cleaning': 'One piece of cleaning',
+  'plan.worth': 'Work on a budget bar is worth at most this share of a new one',
   'sprocket.chains': 'Chains to a sprocket: watch from',
 };
 

@@ -1,0 +1,142 @@
+import { familyAndGaugeMeet, type FamilyId } from '../families';
+import { sameProperty } from '../fit';
+import type { Part } from '../reading';
+import type { StockPart } from '../stock';
+import type { Choices, Judged, PlanRule } from './choices';
+import { cheapest, isCheaper, numbersKey, numbersOf, type Numbers, type Shelf } from './shelf';
+import { numbersOfSet, suitsClass, suitsSaw, type Wanted } from './wanted';
+
+/** New parts that go on together; a part that stays, and the nose of a new bar, have none. */
+export type Picks = Readonly<Partial<Record<Part, StockPart>>>;
+
+/** Sets of new parts that answer a combination, or the rule that none does. */
+export type Picked = { readonly picks: readonly Picks[] } | { readonly rule: PlanRule };
+
+const isNew = (choices: Choices, part: Part): boolean => choices[part] === 'replace';
+const stays = (choices: Choices, part: Part): boolean => choices[part] !== undefined && !isNew(choices, part);
+
+/** Rules between parts that stay. */
+function keptClash({ identity: { chain, bar, nose, driveSprocket } }: Judged, choices: Choices): PlanRule | null {
+  if (!stays(choices, 'chain')) return null;
+  const clashes: readonly (readonly [PlanRule, Part, boolean | null])[] = [
+    ['chain-pitch-is-sprocket-pitch', 'driveSprocket', sameProperty(chain.pitch, driveSprocket.pitch)],
+    ['chain-pitch-is-bar-pitch', 'bar', sameProperty(chain.pitch, bar.pitch)],
+    ['chain-pitch-is-nose-pitch', 'nose', sameProperty(chain.pitch, nose.pitch)],
+    ['chain-gauge-is-bar-gauge', 'bar', sameProperty(chain.gauge, bar.gauge)],
+    ['chain-links-are-bar-links', 'bar', sameProperty(chain.driveLinks, bar.driveLinks)],
+  ];
+  return clashes.find(([, part, same]) => stays(choices, part) && same === false)?.[0] ?? null;
+}
+
+/** The cheapest chain with these numbers that suits its operator. */
+const chainFor = (numbers: Numbers, shelf: Shelf, wanted: Wanted): StockPart | null =>
+  cheapest(shelf.chains.get(numbersKey(numbers)), (part) => suitsClass(part, wanted));
+
+/**
+ * The cheapest drive sprocket of a pitch; with as many teeth as the old one had where the pitch stays.
+ * @param teeth null where any will do
+ */
+const sprocketFor = (pitch: FamilyId, teeth: number | null, shelf: Shelf): StockPart | null =>
+  cheapest(shelf.sprockets.get(pitch), (part) => teeth === null || part.teeth === teeth);
+
+/** New parts for a set of known numbers, beside a bar that may be new. */
+function around(
+  judged: Judged,
+  choices: Choices,
+  { pitch, gauge, driveLinks }: Numbers,
+  bar: StockPart | null,
+  shelf: Shelf,
+  wanted: Wanted,
+): Picked {
+  const { driveSprocket } = judged.identity;
+  const picks: Partial<Record<Part, StockPart>> = bar ? { bar } : {};
+  if (isNew(choices, 'chain')) {
+    if (!familyAndGaugeMeet(pitch, gauge)) return { rule: 'family-and-gauge-meet' };
+    const chain = chainFor({ pitch, gauge, driveLinks }, shelf, wanted);
+    if (!chain) return { rule: 'no-chain' };
+    picks.chain = chain;
+  }
+  if (isNew(choices, 'driveSprocket')) {
+    const same = driveSprocket.pitch.value === null || driveSprocket.pitch.value === pitch;
+    const sprocket = sprocketFor(pitch, same ? wanted.sprocketTeeth : null, shelf);
+    if (!sprocket) return { rule: 'no-driveSprocket' };
+    picks.driveSprocket = sprocket;
+  } else if (stays(choices, 'driveSprocket')) {
+    const known = driveSprocket.pitch;
+    const clash =
+      known.value === null
+        ? known.candidates.length > 0 && !known.candidates.some(({ value }) => value === pitch)
+        : known.value !== pitch;
+    if (clash) return { rule: 'chain-pitch-is-sprocket-pitch' };
+  }
+  if (isNew(choices, 'nose') && !bar) {
+    const nose = cheapest(shelf.noses.get(pitch), ({ teeth }) => teeth === wanted.noseTeeth);
+    if (!nose) return { rule: 'no-nose' };
+    picks.nose = nose;
+  }
+  return { picks: [picks] };
+}
+
+/** What a chain that stays says of the bar it is to run on; null where its numbers are not settled. */
+function keptChainNumbers({ identity: { chain } }: Judged): Numbers | null {
+  const [pitch, gauge, driveLinks] = [chain.pitch.value, chain.gauge.value, chain.driveLinks.value];
+  return pitch && gauge && driveLinks ? { pitch, gauge, driveLinks } : null;
+}
+
+/** Bars that may go on: for each set of three numbers the cheapest that suits the saw. */
+function barsFor(shelf: Shelf, wanted: Wanted): readonly StockPart[] {
+  const found = new Map<string, StockPart>();
+  for (const bar of shelf.bars) {
+    const numbers = numbersOf(bar);
+    if (!numbers || !suitsSaw(bar, wanted)) continue;
+    const key = numbersKey(numbers);
+    const before = found.get(key);
+    if (!before || isCheaper(bar, before)) found.set(key, bar);
+  }
+  return [...found.values()].sort((a, b) => (isCheaper(a, b) ? -1 : 1));
+}
+
+/** Sets of new parts around a new bar: of the numbers that what stays asks for, or a conversion of the whole set. */
+function withNewBar(judged: Judged, choices: Choices, shelf: Shelf, wanted: Wanted): Picked {
+  if (!wanted.mount) return { rule: 'bar-mount-is-saw-mount' };
+  const kept = stays(choices, 'chain') ? keptChainNumbers(judged) : null;
+  if (stays(choices, 'chain') && !kept) return { rule: 'numbers-not-settled' };
+  const { pitch, gauge, driveLinks } = numbersOfSet(judged);
+  const asItCame = pitch && gauge && driveLinks ? { pitch, gauge, driveLinks } : null;
+  // A conversion must end at the same length: where nobody knows it, only the numbers of the set as it came will do.
+  const fixed = kept ?? (wanted.listedInches.length === 0 || choices.chain === undefined ? asItCame : null);
+  if (!fixed && (wanted.listedInches.length === 0 || choices.chain === undefined))
+    return { rule: 'numbers-not-settled' };
+  const bars = barsFor(shelf, wanted).filter((bar) => !fixed || numbersKey(numbersOf(bar)!) === numbersKey(fixed));
+  const picks: Picks[] = [];
+  const rules: PlanRule[] = [];
+  for (const bar of bars) {
+    const picked = around(judged, choices, numbersOf(bar)!, bar, shelf, wanted);
+    if ('rule' in picked) rules.push(picked.rule);
+    else picks.push(...picked.picks);
+  }
+  return picks.length > 0 ? { picks } : { rule: rules[0] ?? 'no-bar' };
+}
+
+/** New parts around a bar that stays, or where no bar came. */
+function withoutNewBar(judged: Judged, choices: Choices, shelf: Shelf, wanted: Wanted): Picked {
+  const needsNumbers = (['chain', 'driveSprocket', 'nose'] as const).some((part) => isNew(choices, part));
+  if (!needsNumbers) return { picks: [{}] };
+  const kept = stays(choices, 'chain') ? keptChainNumbers(judged) : null;
+  const { pitch, gauge, driveLinks } = kept ?? numbersOfSet(judged);
+  if (!pitch) return { rule: 'numbers-not-settled' };
+  if (!isNew(choices, 'chain'))
+    // Only the pitch is asked of what goes on beside a chain that stays.
+    return around(judged, choices, { pitch, gauge: gauge ?? '.050', driveLinks: driveLinks ?? 0 }, null, shelf, wanted);
+  if (!gauge || !driveLinks) return { rule: 'numbers-not-settled' };
+  return around(judged, choices, { pitch, gauge, driveLinks }, null, shelf, wanted);
+}
+
+/** Sets of new parts that answer a combination; for each set of numbers the cheapest of every kind. */
+export function picksFor(judged: Judged, choices: Choices, shelf: Shelf, wanted: Wanted): Picked {
+  const clash = keptClash(judged, choices);
+  if (clash) return { rule: clash };
+  return isNew(choices, 'bar')
+    ? withNewBar(judged, choices, shelf, wanted)
+    : withoutNewBar(judged, choices, shelf, wanted);
+}

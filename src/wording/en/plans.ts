@@ -1,0 +1,87 @@
+import type { Choice, Plan, PlanName, PlanNote, PlanRule } from '../../core/plan';
+import { PARTS, type Part } from '../../core/reading';
+import type { FamilyId, GaugeId } from '../../core/families';
+import { familyLabel, fitRuleName, partName } from './labels';
+import { list, sentence } from './sentence';
+
+export const choiceWord: Readonly<Record<Choice, string>> = {
+  keep: 'keep',
+  recondition: 'recondition',
+  replace: 'replace',
+};
+
+export const planNameWord: Readonly<Record<PlanName, string>> = {
+  'least-today': 'Least today',
+  'least-per-hour': 'Least per hour',
+  'fresh-set': 'Fresh set',
+};
+
+const RULES: Readonly<Partial<Record<PlanRule, string>>> = {
+  'parts-may-go-back-on': 'a part that is condemned or undecided would go back on',
+  'part-needs-work': 'a part that needs work would go back on without it',
+  'nose-not-replaceable': 'the nose of this bar cannot be replaced, or nobody has said that it can',
+  'nose-is-known': 'teeth and thickness of the nose are not known',
+  'numbers-not-settled': 'pitch, gauge or links are not settled: nothing can be chosen by them',
+  'no-chain': 'no chain to be had answers it',
+  'no-bar': 'no bar to be had answers it',
+  'no-nose': 'no nose to be had answers it',
+  'no-driveSprocket': 'no drive sprocket to be had answers it',
+  'family-and-gauge-meet': 'pitch and gauge do not meet in practice',
+  'bar-mount-is-saw-mount': 'the mount of the saw is not known',
+};
+
+/** Why combinations are out of the question, said once for all of them. */
+export const planRule = (rule: PlanRule): string =>
+  RULES[rule] ??
+  (rule in fitRuleName ? `${fitRuleName[rule as keyof typeof fitRuleName].toLowerCase()} would not agree` : rule);
+
+/** What is done with each part, the parts that are replaced first. */
+export function choicesSentence({ choices }: Pick<Plan, 'choices'>): string {
+  const by = (choice: Choice) =>
+    PARTS.filter((part) => choices[part] === choice).map((part) => partName[part].toLowerCase());
+  const said = (['replace', 'recondition', 'keep'] as const).flatMap((choice) => {
+    const parts = by(choice);
+    return parts.length > 0 ? [`${choiceWord[choice]} ${list(parts)}`] : [];
+  });
+  return `${sentence(said.join('; '))}.`;
+}
+
+function numbers(said: string): string {
+  const [pitch, gauge] = said.split(' ') as [FamilyId, GaugeId];
+  return `${familyLabel(pitch)} ${gauge}`;
+}
+
+/** What must be said beside a plan. */
+export function planNote(note: PlanNote): string {
+  switch (note.code) {
+    case 'worn-sprocket':
+      return `The new chain runs on a worn sprocket: it lives ${note.share} % as long, and wears to its shape.`;
+    case 'loose-bar':
+      return `The new chain runs on a bar with play: it lives ${note.share} % as long.`;
+    case 'converts':
+      return `The whole set goes over from ${numbers(note.from)} to ${numbers(note.to)}: the saw’s maker must allow it.`;
+    case 'to-order':
+      return `To be ordered first: ${list(note.skus)}.`;
+    case 'not-worth-the-work':
+      return `Work on this budget bar costs ${note.share} % of a new one: it hardly repays it.`;
+  }
+}
+
+/** When the first of its parts is due. */
+export const dueSentence = (hours: number, part: Part | null): string =>
+  part === null
+    ? 'Nothing is due.'
+    : `${partName[part]} is due first, in about ${hours < 10 ? hours.toFixed(1) : Math.round(hours)} h.`;
+
+/** What the customer is told of a choice, in plain words. */
+export function customerSentence(part: Part, choice: Choice): string {
+  const name = partName[part].toLowerCase();
+  switch (choice) {
+    case 'keep':
+      return `The ${name} is good and goes back on.`;
+    case 'recondition':
+      return `The ${name} is worth putting right, and goes back on when it is.`;
+    case 'replace':
+      return `The ${name} is replaced by a new one.`;
+  }
+}
