@@ -10,3 +10,4 @@ export * from './shop-style';
 export * from './sent-job';
 export * from './backups';
 export * from './studies';
+export * from './plans';

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { SCHOOL_IDS } from '../core/schools';
+import { chosenPlanSchema } from './plans';
 import { learnedCodeSchema } from '../core/identify';
 import { counterEntrySchema } from './counter';
 
@@ -33,7 +34,10 @@ export const signOffSchema = z.strictObject({
   upToReading: z.int().min(0),
   /** What the job's view called its rules: limits, codes, schools and studies. */
   rules: z.string().min(1).max(80),
+  /** The repair plan that was chosen; null where none was. */
+  plan: chosenPlanSchema.nullable().optional(),
 });
+export type SignOff = z.infer<typeof signOffSchema>;
 
 export const changeLimitSchema = z.strictObject({
   by: who,

@@ -6,6 +6,7 @@ import type { StockMatch, StockPart } from '../core/stock';
 import type { ShelvedPartView } from './stock';
 import type { Study } from '../core/hand';
 import type { LearnedCode } from '../core/identify';
+import type { ChosenPlan } from './plans';
 import type { StudyView } from './studies';
 import type { Action } from '../core/sheet';
 import type { ShopFacts } from './shop-style';
@@ -81,6 +82,8 @@ export interface JobView {
     readonly at: string;
     readonly by: string;
     readonly upToReading: number;
+    /** The plan that was chosen with it; null where none was. */
+    readonly plan: ChosenPlan | null;
   }[];
 }
 

@@ -266,6 +266,8 @@ export const signOff = sqliteTable(
     sheet: text('sheet', { mode: 'json' }).notNull(),
     limits: text('limits', { mode: 'json' }).notNull(),
     assessment: text('assessment', { mode: 'json' }).notNull(),
+    /** The repair plan that was chosen, with the reason where another one beats it; null where none was. */
+    plan: text('plan', { mode: 'json' }),
     /** Version of the programme that assessed. */
     version: text('version').notNull(),
     /** Last reading that was taken in, so that later ones show as such. */

@@ -13,9 +13,9 @@ export async function addSignOff(tx: Transaction, record: SignOffRecord): Promis
 export async function signOffsOf(
   db: Queryable,
   jobId: string,
-): Promise<readonly Pick<SignOffRecord, 'id' | 'at' | 'by' | 'upToReading'>[]> {
+): Promise<readonly Pick<SignOffRecord, 'id' | 'at' | 'by' | 'upToReading' | 'plan'>[]> {
   return db
-    .select({ id: signOff.id, at: signOff.at, by: signOff.by, upToReading: signOff.upToReading })
+    .select({ id: signOff.id, at: signOff.at, by: signOff.by, upToReading: signOff.upToReading, plan: signOff.plan })
     .from(signOff)
     .where(eq(signOff.jobId, jobId))
     .orderBy(desc(sql`rowid`));

@@ -7,6 +7,7 @@ import { Form, Refusal, useSentForm, useStanding } from '../frame/form';
 import { useFrame } from '../frame/frame-context';
 import { UNNAMED } from '../../wording';
 import { useChangedHere } from '../frame/server-data';
+import { LimitEffect } from './LimitEffect';
 
 interface Typed {
   readonly value: string;
@@ -39,6 +40,7 @@ export function LimitRow({ id, limit }: { id: LimitId; limit: Limit }) {
       (error: unknown) => setNotPutBack(failure(error, 'The limit was not put back.')),
     );
   const { isDirty, errors } = form.formState;
+  const typed = form.watch('value');
   const isOwn = limit.provenance === 'shop' || limit.provenance === 'published';
   const errorId = `${id}-refused`;
   return (
@@ -78,6 +80,7 @@ export function LimitRow({ id, limit }: { id: LimitId; limit: Limit }) {
         )}
       </span>
       <div id={errorId} className="col-span-full">
+        {isDirty && typed !== String(limit.value) && <LimitEffect id={id} value={typed} />}
         <Refusal form={form} />
         {notPutBack && <Notice kind="error">{notPutBack}</Notice>}
       </div>

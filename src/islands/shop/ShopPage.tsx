@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { LIMIT_IDS } from '../../core/limits';
+import type { LimitId } from '../../core/limits';
 import type { ShopPageView } from '../../contract';
 import { Tabbed, TabList, TabPanel } from '../../ui/parts/Tabs';
 import { limitName, type ChangedPlace } from '../../wording';
@@ -9,7 +9,7 @@ import { Backup } from './backup/Backup';
 import { Changed, changedAt } from './Changed';
 import { Codes } from './Codes';
 import { Instruments } from './instruments/Instruments';
-import { LimitRow } from './LimitRow';
+import { LimitList } from './LimitList';
 import { SchoolChoices } from './SchoolChoices';
 import { Supplier } from './Supplier';
 import type { Preferences } from '../frame/preferences';
@@ -17,6 +17,7 @@ import { ServerData, useServerData } from '../frame/server-data';
 
 const VIEWS = {
   limits: 'Limits',
+  rates: 'Rates and lives',
   instruments: 'Instruments',
   about: 'About',
   codes: 'Codes',
@@ -63,6 +64,7 @@ function Shop({ view: arrived, preferences, asked }: ShopPageProps) {
         </div>
         <TabPanel of={chosen}>
           {chosen === 'limits' && <Limits view={view} />}
+          {chosen === 'rates' && <Rates view={view} />}
           {chosen === 'instruments' && <Instruments studies={view.studies} today={view.today} />}
           {chosen === 'about' && <About shop={view.shop} />}
           {chosen === 'codes' && <Codes codes={view.codes} />}
@@ -76,28 +78,47 @@ function Shop({ view: arrived, preferences, asked }: ShopPageProps) {
   );
 }
 
-function Limits({ view }: { view: ShopPageView }) {
-  const { limits } = view;
+/** Which list a limit belongs to. */
+const isRate = (id: LimitId): boolean => id.startsWith('plan.');
+
+function LimitChanges({ view, which }: { view: ShopPageView; which: 'limits' | 'rates' }) {
   return (
-    <>
-      <p className="mb-3 max-w-prose text-ink-soft">
-        Defaults of a shop, not of the trade. Where the saw’s maker gives a figure, write it here with its source: it
-        wins. Signed-off verdicts keep the limits they were made with.
-      </p>
-      <div className="border-t-2 border-ink">
-        {LIMIT_IDS.map((id) => (
-          <LimitRow key={id} id={id} limit={limits[id]} />
-        ))}
-      </div>
-      <Changed
-        lines={view.changes.map(({ limitId, text, at, by }) => ({
+    <Changed
+      lines={view.changes
+        .filter(({ limitId }) => isRate(limitId) === (which === 'rates'))
+        .map(({ limitId, text, at, by }) => ({
           key: `${limitId}${at}`,
           name: limitName[limitId],
           became: text,
           at,
           by,
         }))}
-      />
+    />
+  );
+}
+
+function Limits({ view }: { view: ShopPageView }) {
+  return (
+    <>
+      <p className="mb-3 max-w-prose text-ink-soft">
+        Defaults of a shop, not of the trade. Where the saw’s maker gives a figure, write it here with its source: it
+        wins. Signed-off verdicts keep the limits they were made with.
+      </p>
+      <LimitList limits={view.limits} which="limits" />
+      <LimitChanges view={view} which="limits" />
+    </>
+  );
+}
+
+function Rates({ view }: { view: ShopPageView }) {
+  return (
+    <>
+      <p className="mb-3 max-w-prose text-ink-soft">
+        What plans are reckoned with. They are invented until the shop sets them: write your own, and see first what
+        they change in the open jobs. Money is in the smallest unit of the currency.
+      </p>
+      <LimitList limits={view.limits} which="rates" />
+      <LimitChanges view={view} which="rates" />
     </>
   );
 }

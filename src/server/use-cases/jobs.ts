@@ -7,7 +7,6 @@ import {
   lastReading,
   MOST_PLACES,
   photosOf,
-  signOffsOf,
   storeReading,
   type JobRecord,
   type StoredReading,
@@ -17,6 +16,7 @@ import { assessmentDocument } from '../../wording';
 import type { Context } from '../context';
 import { notFound, Refusal } from '../refusal';
 import { rulesInForce, rulesMark, shopView } from './shop';
+import { signOffViews } from './signed';
 import { refreshSummary } from './summary';
 import { turnOversOf } from './turn-overs';
 
@@ -37,7 +37,7 @@ export async function jobView(context: Context, id: string): Promise<JobView> {
     shopView(context),
     currentReadings(db, [id]),
     rulesInForce(context),
-    signOffsOf(db, id),
+    signOffViews(db, id),
     photosOf(db, id),
     record.saw ? turnOversOf(db, record.saw.id) : [],
   ]);

@@ -2,20 +2,22 @@ import { assess } from '../../core/assess';
 import { sheetFromEntries } from '../../core/sheet';
 import { addSignOff, currentReadings, findJob, lastReading, setState, signOffsOf } from '../../data/repositories';
 import type { Transaction } from '../../data/store';
-import type { JobView } from '../../contract';
+import type { JobView, SignOff } from '../../contract';
 import { assessmentDocument } from '../../wording';
 import type { Context } from '../context';
 import { Refusal } from '../refusal';
 import { PROGRAMME_VERSION } from '../version';
 import { mustFindJob } from './jobs';
+import { mustBePossible } from './plans';
 import { rulesInForce, rulesMark } from './shop';
+import { signOffViews } from './signed';
 import { refreshSummary } from './summary';
 
 /** Signs the verdicts off as they stand, keeping all they rest on. Refused when readings have come in, or rules have changed, since they were looked at. */
 export async function signOff(
   context: Context,
   jobId: string,
-  { by, upToReading, rules: seen }: { by: string; upToReading: number; rules: string },
+  { by, upToReading, rules: seen, plan = null }: SignOff,
 ): Promise<JobView['signOffs']> {
   await mustFindJob(context, jobId);
   const rules = await rulesInForce(context);
@@ -36,6 +38,7 @@ export async function signOff(
     await refuseSecond(tx, jobId, upToReading);
     const entries = await currentReadings(tx, [jobId]);
     const { sheet, written } = sheetFromEntries(entries, rules.studies);
+    if (plan) await mustBePossible(tx, sheet, rules, plan);
     const assessment = assessmentDocument(assess(sheet, rules.limits, rules.codes, rules.schools));
     await addSignOff(tx, {
       id: context.newId(),
@@ -45,13 +48,14 @@ export async function signOff(
       sheet: written,
       limits: rules.limits,
       assessment,
+      plan,
       version: PROGRAMME_VERSION,
       upToReading,
     });
     await setState(tx, jobId, 'signed-off');
     await refreshSummary(tx, jobId, rules, true);
   });
-  return signOffsOf(context.store.db, jobId);
+  return signOffViews(context.store.db, jobId);
 }
 
 /** Of several who sign the same off at once, the first has signed; the others are told. */

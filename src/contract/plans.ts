@@ -1,0 +1,52 @@
+import { z } from 'zod';
+import { CHOICES, type Choices, type Plan, type PlanRule } from '../core/plan';
+import { PARTS, type Part } from '../core/reading';
+import type { Action } from '../core/sheet';
+import type { StockPart } from '../core/stock';
+
+/** A repair plan as the screen shows it. */
+export interface PlanView extends Omit<Plan, 'picks'> {
+  readonly key: string;
+  readonly parts: readonly ({ readonly part: Part } & Pick<StockPart, 'sku' | 'name' | 'priceCents' | 'quantity'>)[];
+  /** Whether another plan costs no more today and no more an hour. */
+  readonly isBeaten: boolean;
+}
+
+/** The plans of a job, made with what is on the shelf now. */
+export interface PlansView {
+  /** The cheapest way of each combination of choices that breaks no rule. */
+  readonly plans: readonly PlanView[];
+  readonly ruledOut: Readonly<Partial<Record<PlanRule, number>>>;
+  /** Readings that it was made with go up to this one. */
+  readonly upToReading: number;
+}
+
+/** The plan that is signed: what is done with each part, what goes on, and why where another plan beats it. */
+export const chosenPlanSchema = z.strictObject({
+  key: z.string().min(1).max(600),
+  choices: z.partialRecord(z.enum(PARTS), z.enum(CHOICES)),
+  skus: z.array(z.string().max(60)).max(4),
+  costToday: z.int().min(0),
+  /** Required where another plan beats the chosen one. */
+  reason: z.string().trim().max(400),
+});
+export type ChosenPlan = z.infer<typeof chosenPlanSchema>;
+
+/** A change of a limit or a rate, as typed, to be looked at before it is saved. */
+export const previewLimitSchema = z.strictObject({ value: z.string().max(40) });
+export type PreviewLimit = z.infer<typeof previewLimitSchema>;
+
+/** What a change would do to the open jobs. */
+export interface LimitPreview {
+  /** Open jobs that were looked at. */
+  readonly jobs: number;
+  readonly effects: readonly {
+    readonly id: string;
+    readonly tag: string;
+    readonly verdicts: readonly { readonly part: Part; readonly from: Action; readonly to: Action }[];
+    /** The plan with the cheapest hour becomes another one. */
+    readonly otherPlan: { readonly from: Choices; readonly to: Choices } | null;
+    /** By how much the least that must be paid today changes, smallest units. */
+    readonly todayBy: number;
+  }[];
+}

@@ -1,0 +1,178 @@
+import { PARTS, type Part } from '../../../core/reading';
+import { CHOICES, type Choice } from '../../../core/plan';
+import type { PlansView, PlanView } from '../../../contract';
+import { choiceWord, dueSentence, money, partName, planNameWord, planNote, planRule, sentence } from '../../../wording';
+import { useFrame } from '../../frame/frame-context';
+import { PlanBars } from './PlanBars';
+
+interface PlansProps {
+  readonly view: PlansView;
+  readonly chosen: PlanView | null;
+  readonly onChoose: (plan: PlanView) => void;
+}
+
+/** The plans side by side on one scale, and what one click on a part's choice leads to. */
+export function Plans({ view, chosen, onChoose }: PlansProps) {
+  const shown = view.plans.filter(({ isBeaten }) => !isBeaten);
+  const cards = chosen?.isBeaten ? [...shown, chosen] : shown;
+  const most = {
+    today: Math.max(1, ...cards.map(({ costToday }) => costToday)),
+    hour: Math.max(1, ...cards.map(({ costPerHour }) => costPerHour.high)),
+    hours: Math.max(1, ...cards.map(({ hoursToNext }) => hoursToNext)),
+    minutes: Math.max(1, ...cards.map(({ minutes }) => minutes)),
+  };
+  if (view.plans.length === 0) return <Impossible view={view} />;
+  return (
+    <>
+      <WhatIf view={view} chosen={chosen} onChoose={onChoose} />
+      <ul className="mt-3 grid grid-cols-3 gap-3 max-lg:grid-cols-2 max-md:grid-cols-1">
+        {cards.map((plan) => (
+          <PlanCard key={plan.key} plan={plan} most={most} isChosen={plan.key === chosen?.key} onChoose={onChoose} />
+        ))}
+      </ul>
+      <Impossible view={view} />
+    </>
+  );
+}
+
+/** What each part does in the chosen plan; another choice goes to the cheapest plan that has it and keeps the most of the others. */
+function WhatIf({ view: { plans }, chosen, onChoose }: PlansProps) {
+  if (!chosen) return null;
+  const parts = PARTS.filter((part) => chosen.choices[part] !== undefined);
+  const kept = (plan: PlanView, but: Part) =>
+    parts.filter((part) => part !== but && plan.choices[part] === chosen.choices[part]).length;
+  const leadsTo = (part: Part, choice: Choice): PlanView | undefined =>
+    plans
+      .filter((plan) => plan.choices[part] === choice)
+      .sort((a, b) => kept(b, part) - kept(a, part) || a.costToday - b.costToday)[0];
+  return (
+    <table className="mt-1 border-collapse text-sm">
+      <caption className="mb-1 text-left text-ink-soft">
+        What if? One click on a part’s choice; the rest follows.
+      </caption>
+      <tbody>
+        {parts.map((part) => (
+          <tr key={part} className="border-t border-line">
+            <th scope="row" className="py-1 pr-4 text-left font-semibold">
+              {partName[part]}
+            </th>
+            {CHOICES.map((choice) => {
+              const plan = leadsTo(part, choice);
+              const isNow = chosen.choices[part] === choice;
+              return (
+                <td key={choice} className="py-1 pr-2">
+                  <button
+                    type="button"
+                    className="quiet min-h-11 px-3 disabled:opacity-50 aria-pressed:bg-ink aria-pressed:text-sheet"
+                    aria-label={`${partName[part]}: ${choiceWord[choice]}`}
+                    aria-pressed={isNow}
+                    disabled={!plan}
+                    onClick={() => plan && onChoose(plan)}
+                  >
+                    {choiceWord[choice]}
+                  </button>
+                </td>
+              );
+            })}
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+interface PlanCardProps {
+  readonly plan: PlanView;
+  readonly most: { readonly today: number; readonly hour: number; readonly hours: number; readonly minutes: number };
+  readonly isChosen: boolean;
+  readonly onChoose: (plan: PlanView) => void;
+}
+
+/** One plan: its name, what is done, its four figures on the scale of all, what must be said beside it. */
+function PlanCard({ plan, most, isChosen, onChoose }: PlanCardProps) {
+  const { shop } = useFrame();
+  const amount = (cents: number) => money(Math.round(cents), shop);
+  const { choices, costToday, minutes, hoursToNext, costPerHour, named, notes, parts } = plan;
+  const name = named.map((each) => planNameWord[each]).join(', ') || (plan.isBeaten ? 'Your own choice' : 'Between');
+  const { value, low, high } = costPerHour;
+  return (
+    <li className={`border-2 bg-sheet p-3 ${isChosen ? 'border-pine' : 'border-line'}`}>
+      <h4 className="font-extrabold">{name}</h4>
+      <ul className="mt-1 text-sm">
+        {PARTS.flatMap((part) => {
+          const choice = choices[part];
+          const fitted = parts.find((each) => each.part === part);
+          if (!choice) return [];
+          return [
+            <li key={part}>
+              <span className="font-semibold">{sentence(choiceWord[choice])}</span> {partName[part].toLowerCase()}
+              {fitted && (
+                <span className="text-ink-soft">
+                  : <span className="figures">{fitted.sku}</span>, {amount(fitted.priceCents)},{' '}
+                  {fitted.quantity > 0 ? 'on the shelf' : 'to be ordered'}
+                </span>
+              )}
+              {choice === 'replace' && !fitted && part === 'nose' && (
+                <span className="text-ink-soft">: with the bar</span>
+              )}
+            </li>,
+          ];
+        })}
+      </ul>
+      <PlanBars
+        rows={[
+          { name: 'today', share: costToday / most.today, said: amount(costToday) },
+          {
+            name: 'an hour',
+            share: value / most.hour,
+            band: [low / most.hour, high / most.hour],
+            said: `${amount(value)} (${amount(low)} to ${amount(high)})`,
+          },
+          { name: 'runs', share: hoursToNext / most.hours, said: `${Math.round(hoursToNext)} h` },
+          { name: 'takes', share: minutes / most.minutes, said: `${Math.round(minutes)} min` },
+        ]}
+      />
+      <p className="text-sm text-ink-soft">
+        {dueSentence(hoursToNext, plan.dueFirst)}
+        {plan.isAlike && ' Its hour is not to be told apart from the cheapest.'}
+      </p>
+      {notes.map((note) => (
+        <p key={note.code} className="text-sm font-semibold text-brass">
+          {planNote(note)}
+        </p>
+      ))}
+      <button
+        type="button"
+        className="mt-2 quiet w-full aria-pressed:bg-pine aria-pressed:text-sheet"
+        aria-pressed={isChosen}
+        onClick={() => onChoose(plan)}
+      >
+        {isChosen ? 'Chosen' : 'Choose this'}
+      </button>
+    </li>
+  );
+}
+
+/** What the rules make impossible, counted. */
+function Impossible({ view: { ruledOut, plans } }: Pick<PlansProps, 'view'>) {
+  const rules = Object.entries(ruledOut) as [keyof typeof ruledOut, number][];
+  return (
+    <div className="mt-2 text-sm text-ink-soft">
+      {plans.length === 0 && <p className="font-semibold text-ink">No plan is possible as it stands.</p>}
+      {rules.length > 0 && (
+        <details>
+          <summary className="min-h-6 underline">
+            {rules.reduce((sum, [, count]) => sum + count, 0)} combinations are ruled out
+          </summary>
+          <ul>
+            {rules.map(([rule, count]) => (
+              <li key={rule}>
+                <span className="figures">{count}</span>: {planRule(rule)}
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,137 @@
+import { useId, useState } from 'react';
+import { PARTS, type Step } from '../../../core/reading';
+import type { ChosenPlan, PlanView } from '../../../contract';
+import { Notice } from '../../../ui/parts/Notice';
+import { choicesSentence, list, money, partName, shopMoment } from '../../../wording';
+import { api, RequestFailed } from '../../frame/api';
+import { useFrame } from '../../frame/frame-context';
+import { Group } from '../parts/StepHead';
+import { useJob } from '../store/JobContext';
+
+/** Refusals that mean: what was looked at is not what stands now. */
+const LOOK_AGAIN: readonly string[] = ['rules-changed', 'read-again', 'plan-gone'];
+
+/** A plan as it is signed. */
+const chosenPlan = ({ key, choices, parts, costToday }: PlanView, reason: string): ChosenPlan => ({
+  key,
+  choices,
+  skus: parts.map(({ sku }) => sku),
+  costToday,
+  reason: reason.trim(),
+});
+
+interface SignOffProps {
+  readonly onOpen: (step: Step) => void;
+  /** The plan that is signed with the verdicts; null where none was chosen. */
+  readonly plan: PlanView | null;
+}
+
+/** Signing off keeps the sheet, the limits and the assessment as they stand, with who and when. */
+export function SignOff({ onOpen, plan }: SignOffProps) {
+  const { view, snapshot, appraisal } = useJob();
+  const { who } = useFrame();
+  const [busy, setBusy] = useState(false);
+  const [refused, setRefused] = useState<{ message: string; lookAgain: boolean } | null>(null);
+  const [reason, setReason] = useState('');
+  const reasonId = useId();
+  const [last] = view.signOffs;
+  const lacksReason = plan?.isBeaten === true && reason.trim() === '';
+  const send = async (action: 'sign-off' | 'reopen') => {
+    setBusy(true);
+    try {
+      await api.post(
+        `/api/jobs/${view.job.id}/${action}`,
+        action === 'sign-off'
+          ? {
+              by: who,
+              upToReading: snapshot.lastReading,
+              rules: view.rulesMark,
+              plan: plan && chosenPlan(plan, reason),
+            }
+          : {},
+      );
+      window.location.reload();
+    } catch (error) {
+      const isRefusal = error instanceof RequestFailed;
+      setRefused({
+        message: isRefusal ? error.message : 'It was not signed off: try again.',
+        lookAgain: isRefusal && LOOK_AGAIN.includes(error.reply.code),
+      });
+      setBusy(false);
+    }
+  };
+  const open = PARTS.filter((part) => appraisal.verdicts[part].action === 'undecided');
+  const signed = view.job.state === 'signed-off';
+  return (
+    <Group title="Sign off">
+      {last && (
+        <p className="mb-2">
+          Signed off by <strong>{last.by}</strong> on {shopMoment(last.at, view.shop)}.
+          {last.plan && (
+            <>
+              {' '}
+              {choicesSentence(last.plan)} {money(last.plan.costToday, view.shop)}
+              {last.plan.reason !== '' && `, because: ${last.plan.reason}`}.
+            </>
+          )}
+          {snapshot.lastReading > last.upToReading &&
+            ' Readings have come in since: what was signed is kept, and these verdicts are newer.'}
+        </p>
+      )}
+      {open.length > 0 && !signed && (
+        <p className="mb-2 text-sm text-ink-soft">
+          Still undecided: {list(open.map((part) => partName[part].toLowerCase()))}. It can be signed off so; the record
+          will say it.
+        </p>
+      )}
+      {plan && !signed && (
+        <p className="mb-2">
+          Signed with it: {choicesSentence(plan)} {money(plan.costToday, view.shop)} today.
+        </p>
+      )}
+      {plan?.isBeaten && !signed && (
+        <div className="mb-2 grid max-w-prose gap-1">
+          <label htmlFor={reasonId} className="text-sm font-semibold">
+            Another plan costs no more today and no more an hour. Why this one?
+          </label>
+          <input
+            id={reasonId}
+            className="entry w-full"
+            maxLength={400}
+            value={reason}
+            onChange={({ target }) => setReason(target.value)}
+          />
+        </div>
+      )}
+      {refused && (
+        <Notice kind="error">
+          <p>{refused.message}</p>
+          {refused.lookAgain && (
+            <button type="button" className="mt-2 quiet" onClick={() => window.location.reload()}>
+              Show it as it stands now
+            </button>
+          )}
+        </Notice>
+      )}
+      <div className="flex gap-3">
+        {signed ? (
+          <button type="button" className="quiet" disabled={busy} onClick={() => void send('reopen')}>
+            Open again
+          </button>
+        ) : (
+          <button
+            type="button"
+            className="act"
+            disabled={busy || snapshot.saving !== 'saved' || who === '' || lacksReason}
+            onClick={() => void send('sign-off')}
+          >
+            {who === '' ? 'Say who is here to sign off' : `Sign off as ${who}`}
+          </button>
+        )}
+        <button type="button" className="quiet" onClick={() => onOpen('order')}>
+          To the order slip
+        </button>
+      </div>
+    </Group>
+  );
+}

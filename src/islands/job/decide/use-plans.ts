@@ -1,0 +1,32 @@
+import { useEffect, useState } from 'react';
+import type { PlansView } from '../../../contract';
+import { api, failure } from '../../frame/api';
+import { useJob } from '../store/JobContext';
+
+/** The plans of a job, as far as they are there. */
+export type PlansState =
+  | { readonly is: 'asking' }
+  | { readonly is: 'there'; readonly view: PlansView }
+  | { readonly is: 'failed'; readonly message: string };
+
+/** Asks for the plans once everything that was typed is stored, and anew with every reading and every change of the rules; an answer to what no longer stands is dropped. */
+export function usePlans(): PlansState {
+  const { view, snapshot } = useJob();
+  const [state, setState] = useState<PlansState>({ is: 'asking' });
+  const isStored = snapshot.saving === 'saved';
+  const { id } = view.job;
+  useEffect(() => {
+    if (!isStored) return;
+    let isStale = false;
+    setState((before) => (before.is === 'there' ? before : { is: 'asking' }));
+    api.get<PlansView>(`/api/jobs/${id}/plans.json`).then(
+      (plans) => !isStale && setState({ is: 'there', view: plans }),
+      (error: unknown) =>
+        !isStale && setState({ is: 'failed', message: failure(error, 'The plans could not be made. Try again.') }),
+    );
+    return () => {
+      isStale = true;
+    };
+  }, [id, isStored, snapshot.lastReading, view.rulesMark]);
+  return state;
+}

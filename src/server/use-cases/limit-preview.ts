@@ -1,0 +1,64 @@
+import { assess } from '../../core/assess';
+import { LIMIT_IDS, resolveLimits, type Limits } from '../../core/limits';
+import { keyOf, planSet } from '../../core/plan';
+import { PARTS } from '../../core/reading';
+import { sheetFromEntries, type EntryBy } from '../../core/sheet';
+import type { StockPart } from '../../core/stock';
+import { allStock, currentReadings, listJobs, standingOverrides } from '../../data/repositories';
+import { letOthers } from '../../data/turn';
+import type { LimitPreview, PreviewLimit } from '../../contract';
+import { limitProblem } from '../../wording';
+import type { Context } from '../context';
+import { notFound, Refusal } from '../refusal';
+import { rulesInForce, type Rules } from './shop';
+
+/** Open jobs that a preview looks at: those that are due first. */
+const MOST_JOBS = 100;
+
+/** What the limits say of one job: each part's verdict, and the plan that costs least today and least an hour. */
+function meaningOf(entries: readonly EntryBy[], rules: Rules, limits: Limits, stock: readonly StockPart[]) {
+  const { sheet } = sheetFromEntries(entries, rules.studies);
+  const judged = { sheet, ...assess(sheet, limits, rules.codes, rules.schools) };
+  const { plans } = planSet({ judged, limits, schools: rules.schools, stock, toOrder: true });
+  const named = (name: 'least-today' | 'least-per-hour') => plans.find((plan) => plan.named.includes(name)) ?? null;
+  return { verdicts: judged.verdicts, today: named('least-today'), hour: named('least-per-hour') };
+}
+
+/** What a change of a limit or a rate would do to the open jobs, before it is saved. */
+export async function previewLimit(context: Context, id: string, { value }: PreviewLimit): Promise<LimitPreview> {
+  const limitId = LIMIT_IDS.find((known) => known === id);
+  if (!limitId) throw notFound('limit');
+  const { db } = context.store;
+  const [rules, overrides, stock, jobs] = await Promise.all([
+    rulesInForce(context),
+    standingOverrides(db),
+    allStock(db),
+    listJobs(db, { show: 'open' }, { limit: MOST_JOBS, offset: 0 }),
+  ]);
+  const changed = resolveLimits({ ...overrides, [limitId]: value });
+  if (!changed.ok) throw new Refusal(422, 'limit-refused', changed.error.map(limitProblem).join(' '));
+  const readings = await currentReadings(
+    db,
+    jobs.map((job) => job.id),
+  );
+  const effects: LimitPreview['effects'][number][] = [];
+  for (const job of jobs) {
+    // Others are answered between two jobs.
+    await letOthers();
+    const entries = readings.filter(({ jobId }) => jobId === job.id);
+    const before = meaningOf(entries, rules, rules.limits, stock);
+    const after = meaningOf(entries, rules, changed.value, stock);
+    const verdicts = PARTS.flatMap((part) => {
+      const [from, to] = [before.verdicts[part].action, after.verdicts[part].action];
+      return from === to ? [] : [{ part, from, to }];
+    });
+    const otherPlan =
+      before.hour !== null && after.hour !== null && keyOf(before.hour) !== keyOf(after.hour)
+        ? { from: before.hour.choices, to: after.hour.choices }
+        : null;
+    const todayBy = (after.today?.costToday ?? 0) - (before.today?.costToday ?? 0);
+    if (verdicts.length > 0 || otherPlan !== null || todayBy !== 0)
+      effects.push({ id: job.id, tag: job.tag, verdicts, otherPlan, todayBy });
+  }
+  return { jobs: jobs.length, effects };
+}

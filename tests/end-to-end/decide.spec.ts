@@ -1,0 +1,100 @@
+import { expect, test, type Page } from '@playwright/test';
+import { copyOf, tabTo } from './keyboard';
+
+const who = (page: Page, name: string) => page.getByLabel('At the bench').selectOption(name);
+const plans = (page: Page) => page.getByRole('region', { name: 'Plans' });
+const card = (page: Page, name: string) =>
+  plans(page)
+    .getByRole('listitem')
+    .filter({ has: page.getByRole('heading', { name }) });
+
+test('a job is decided to recondition: the plan is chosen by keyboard alone, signed, and stays when it is opened again', async ({
+  page,
+}) => {
+  await copyOf(page, 'L-0417', 'decide');
+  await who(page, 'Ines Holloway');
+  await expect(card(page, 'Least today')).toContainText('Recondition bar');
+  await tabTo(page, 'Sign off as Ines Holloway');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/Signed off by Ines Holloway on/)).toContainText('Recondition bar');
+  await page.getByRole('button', { name: 'Open again' }).click();
+  await expect(page.getByRole('button', { name: 'Sign off as Ines Holloway' })).toBeVisible();
+  await expect(page.getByText(/Signed off by Ines Holloway on/)).toContainText('Recondition bar');
+});
+
+test('a job is decided to replace: the bar that must go is named with what is on the shelf, and no plan puts it back on', async ({
+  page,
+}) => {
+  await copyOf(page, 'L-0418', 'decide');
+  await who(page, 'Ines Holloway');
+  await expect(card(page, 'Least per hour')).toContainText('LB-M4-3858-72');
+  await expect(card(page, 'Least per hour')).toContainText('on the shelf');
+  await expect(plans(page).getByRole('button', { name: 'Bar: keep' })).toBeDisabled();
+  await plans(page).getByText('combinations are ruled out').click();
+  await expect(plans(page)).toContainText('a part that is condemned or undecided would go back on');
+  await card(page, 'Fresh set').getByRole('button', { name: 'Choose this' }).click();
+  await page.getByRole('button', { name: 'Sign off as Ines Holloway' }).click();
+  await expect(page.getByText(/Signed off by Ines Holloway on/)).toContainText(
+    'Replace bar, chain, drive sprocket and nose',
+  );
+});
+
+test('one click on a part’s choice goes to the plan that has it; one that another beats takes a reason', async ({
+  page,
+}) => {
+  await copyOf(page, 'L-0417', 'decide');
+  await who(page, 'Ines Holloway');
+  await plans(page).getByRole('button', { name: 'Chain: replace' }).click();
+  await expect(card(page, 'Your own choice')).toContainText('Replace chain');
+  const sign = page.getByRole('button', { name: 'Sign off as Ines Holloway' });
+  await expect(sign).toBeDisabled();
+  await page.getByLabel(/Why this one\?/).fill('The customer wants a new chain with it.');
+  await sign.click();
+  await expect(page.getByText(/Signed off by Ines Holloway on/)).toContainText(
+    'because: The customer wants a new chain with it.',
+  );
+});
+
+test('of two who sign the same job one is told', async ({ page, context }) => {
+  const id = await copyOf(page, 'L-0417', 'decide');
+  const other = await context.newPage();
+  await other.goto(`/jobs/${id}?step=decide`);
+  for (const each of [page, other]) {
+    await each.waitForSelector('[data-ready=true]');
+    await who(each, 'Ines Holloway');
+    await expect(card(each, 'Least today')).toBeVisible();
+  }
+  await page.getByRole('button', { name: 'Sign off as Ines Holloway' }).click();
+  await expect(page.getByText(/Signed off by Ines Holloway on/)).toBeVisible();
+  const late = other.getByRole('button', { name: 'Sign off as Ines Holloway' });
+  if (await late.isVisible()) {
+    await late.click();
+    await expect(other.getByText(/has signed|signed it off|already/i).first()).toBeVisible();
+  } else await expect(other.getByText(/Signed off by Ines Holloway on/)).toBeVisible();
+});
+
+test('a rate is tried on the open jobs before it is saved, and limits are found by their words', async ({ page }) => {
+  await page.goto('/shop?view=rates');
+  const row = page.getByRole('textbox', { name: 'What an hour of work costs the customer' });
+  await expect(page.getByText('invented, until the shop sets it').first()).toBeVisible();
+  await row.fill('9000');
+  await expect(page.getByRole('status').filter({ hasText: 'open jobs' })).toContainText('Least today up by');
+  await row.fill('4200');
+  await expect(page.getByRole('status').filter({ hasText: 'open jobs' })).toBeHidden();
+  await page.getByRole('tab', { name: 'Limits' }).click();
+  await page.getByRole('searchbox', { name: 'Find' }).fill('chain elongation');
+  await expect(page.getByRole('region', { name: 'Chain' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Bar' })).toBeHidden();
+});
+
+for (const [what, size] of [
+  ['phone', { width: 390, height: 844 }],
+  ['tablet', { width: 1024, height: 768 }],
+] as const)
+  test(`plans can be read and chosen on a ${what}`, async ({ page }) => {
+    await page.setViewportSize(size);
+    await copyOf(page, 'L-0418', 'decide');
+    await card(page, 'Fresh set').getByRole('button', { name: 'Choose this' }).click();
+    await expect(card(page, 'Fresh set').getByRole('button', { name: 'Chosen' })).toBeVisible();
+    expect(await page.evaluate(() => document.documentElement.scrollWidth - innerWidth)).toBe(0);
+  });

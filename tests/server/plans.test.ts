@@ -1,0 +1,105 @@
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { loadDemo } from '../../src/server/demo';
+import { jobView } from '../../src/server/use-cases/jobs';
+import { previewLimit } from '../../src/server/use-cases/limit-preview';
+import { jobPlans } from '../../src/server/use-cases/plans';
+import { changeLimit, rulesInForce, rulesMark } from '../../src/server/use-cases/shop';
+import { signOff } from '../../src/server/use-cases/sign-off';
+import { listJobs, putPart } from '../../src/data/repositories';
+import { DEMO_STOCK } from '../../src/data/demo';
+import type { ChosenPlan, PlanView } from '../../src/contract';
+import { testContext } from '../support/context';
+
+let context: Awaited<ReturnType<typeof testContext>>;
+beforeEach(async () => {
+  context = await testContext();
+  await loadDemo(context);
+});
+afterEach(() => context.done());
+
+async function jobOf(tag: string): Promise<string> {
+  const jobs = await listJobs(context.store.db, { show: 'open' }, { limit: 50, offset: 0 });
+  return jobs.find((job) => job.tag === tag)!.id;
+}
+
+const chosen = ({ key, choices, parts, costToday }: PlanView, reason = ''): ChosenPlan => ({
+  key,
+  choices,
+  skus: parts.map(({ sku }) => sku),
+  costToday,
+  reason,
+});
+
+async function sign(id: string, plan: ChosenPlan | null) {
+  const upToReading = (await jobView(context, id)).readings.at(-1)!.seq;
+  return signOff(context, id, { by: 'Ines', upToReading, rules: rulesMark(await rulesInForce(context)), plan });
+}
+
+describe('the plans of a job', () => {
+  it('are one for each combination that is possible, the unbeaten ones marked, with what is on the shelf', async () => {
+    const { plans, ruledOut, upToReading } = await jobPlans(context, await jobOf('L-0418'));
+    expect(plans.length).toBeGreaterThan(2);
+    expect(plans.every(({ choices }) => choices.bar === 'replace')).toBe(true);
+    expect(plans.filter(({ isBeaten }) => !isBeaten).length).toBeGreaterThan(1);
+    expect(new Set(plans.map(({ key }) => key)).size).toBe(plans.length);
+    expect(plans[0]!.parts).toContainEqual(expect.objectContaining({ part: 'bar', quantity: expect.any(Number) }));
+    expect(ruledOut['parts-may-go-back-on']).toBeGreaterThan(0);
+    expect(upToReading).toBeGreaterThan(0);
+  });
+
+  it('are signed with the verdicts, and stay with them', async () => {
+    const id = await jobOf('L-0418');
+    const [best] = (await jobPlans(context, id)).plans;
+    await sign(id, chosen(best!));
+    expect((await jobView(context, id)).signOffs[0]).toMatchObject({
+      by: 'Ines',
+      plan: { choices: best!.choices, costToday: best!.costToday, reason: '' },
+    });
+  });
+
+  it('are refused where a price has changed since they were shown', async () => {
+    const id = await jobOf('L-0418');
+    const [best] = (await jobPlans(context, id)).plans;
+    const bar = DEMO_STOCK.find(({ sku }) => sku === best!.parts[0]!.sku)!;
+    await context.store.write((tx) => putPart(tx, { ...bar, priceCents: bar.priceCents + 100 }));
+    await expect(sign(id, chosen(best!))).rejects.toMatchObject({ status: 409, code: 'plan-gone' });
+    await expect(sign(id, { ...chosen(best!), key: 'chain:keep:' })).rejects.toMatchObject({ code: 'plan-gone' });
+  });
+
+  it('that another one beats take a reason', async () => {
+    const id = await jobOf('L-0417');
+    const beaten = (await jobPlans(context, id)).plans.find(({ isBeaten }) => isBeaten)!;
+    await expect(sign(id, chosen(beaten))).rejects.toMatchObject({ status: 422, code: 'reason-missing' });
+    await sign(id, chosen(beaten, 'the customer wants a new chain'));
+    expect((await jobView(context, id)).signOffs[0]!.plan!.reason).toBe('the customer wants a new chain');
+  });
+});
+
+describe('what a change of a limit or a rate would do', () => {
+  it('is told for each open job, and nothing is changed by looking', async () => {
+    const before = await rulesInForce(context);
+    const dearer = await previewLimit(context, 'plan.labour', { value: '9000' });
+    expect(dearer.effects.find(({ tag }) => tag === 'L-0417')).toMatchObject({
+      verdicts: [],
+      todayBy: expect.any(Number),
+    });
+    const deeper = await previewLimit(context, 'bar.depth.325', { value: '9' });
+    const changed = deeper.effects.find(({ tag }) => tag === 'L-0417')!;
+    expect(changed.verdicts).toContainEqual({ part: 'bar', from: 'recondition', to: 'replace' });
+    expect(await rulesInForce(context)).toEqual(before);
+  });
+
+  it('is what comes when it is saved', async () => {
+    const id = await jobOf('L-0417');
+    const before = (await jobPlans(context, id)).plans[0]!.costToday;
+    const { effects } = await previewLimit(context, 'plan.labour', { value: '8400' });
+    await changeLimit(context, 'plan.labour', { by: 'Ines', value: '8400', source: null });
+    const after = (await jobPlans(context, id)).plans[0]!.costToday;
+    expect(after - before).toBe(effects.find(({ tag }) => tag === 'L-0417')!.todayBy);
+  });
+
+  it('is refused where the figure makes no sense', async () => {
+    await expect(previewLimit(context, 'plan.labour', { value: 'much' })).rejects.toMatchObject({ status: 422 });
+    await expect(previewLimit(context, 'plan.nothing', { value: '1' })).rejects.toMatchObject({ status: 404 });
+  });
+});
