@@ -71,10 +71,18 @@ const PICTURES = [
   { name: 'why', job: 'L-0427', step: 'why' },
   { name: 'rework', job: 'L-0417', step: 'rework' },
   { name: 'decide', job: 'L-0418', step: 'decide' },
+  {
+    name: 'plans',
+    job: 'L-0418',
+    step: 'decide',
+    prepare: async (page) => {
+      const plans = page.getByRole('region', { name: 'Plans' });
+      await plans.getByRole('button', { name: 'Chosen' }).scrollIntoViewIfNeeded();
+    },
+  },
   { name: 'order', job: 'L-0423', step: 'order' },
-  { name: 'slip', job: 'L-0423', page: 'slip' },
   { name: 'stock', address: '/stock?kind=chain' },
-  { name: 'shop', address: '/shop' },
+  { name: 'rates', address: '/shop?view=rates' },
   { name: 'instruments', address: '/shop?view=instruments' },
   // Last of its job: it changes the bar.
   { name: 'before-after', job: 'L-0417', step: 'rework', prepare: measureAgain },

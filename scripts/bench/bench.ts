@@ -7,6 +7,7 @@ import { DEFAULTS } from '../../src/core/limits';
 import { chainNeed, searchStock } from '../../src/core/stock';
 import { effectOf, identify } from '../../src/core/identify';
 import { entriesFromSheet, readSheet, sheetFromEntries, type WrittenBenchSheet } from '../../src/core/sheet';
+import { planSet } from '../../src/core/plan';
 import { DEMO_SHEETS } from '../../src/data/demo';
 import { migrateStore } from '../../src/data/migrate';
 import { openStore } from '../../src/data/store';
@@ -71,6 +72,8 @@ function core(): Measured[] {
   const parts = manyParts(PARTS_IN_STOCK);
   const need = chainNeed({ pitch: '325', gauge: '.050', driveLinks: 72, kickbackClass: 'low-kickback' });
   const searching = timed(60, () => searchStock(need, parts));
+  const judged = { sheet: read.value, ...assess(read.value, DEFAULTS) };
+  const planning = timed(40, () => planSet({ judged, limits: DEFAULTS, stock: parts, toOrder: true }));
   const identity = identify(read.value);
   const effects = timed(60, () => identity.evidence.map(({ id }) => effectOf(read.value, identity, id)));
   const appraisal = assess(read.value, DEFAULTS);
@@ -101,6 +104,12 @@ function core(): Measured[] {
     {
       what: `stock search over ${PARTS_IN_STOCK.toLocaleString('en')} parts, median`,
       value: quantile(searching, 0.5),
+      budget: 50,
+      unit: 'ms',
+    },
+    {
+      what: `plans over ${PARTS_IN_STOCK.toLocaleString('en')} parts in stock, median`,
+      value: quantile(planning, 0.5),
       budget: 50,
       unit: 'ms',
     },

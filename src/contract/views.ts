@@ -84,6 +84,8 @@ export interface JobView {
     readonly upToReading: number;
     /** The plan that was chosen with it; null where none was. */
     readonly plan: ChosenPlan | null;
+    /** The verdicts that were signed. */
+    readonly actions: Readonly<Record<Part, Action>>;
   }[];
 }
 

@@ -268,6 +268,8 @@ export const signOff = sqliteTable(
     assessment: text('assessment', { mode: 'json' }).notNull(),
     /** The repair plan that was chosen, with the reason where another one beats it; null where none was. */
     plan: text('plan', { mode: 'json' }),
+    /** Names the rules that it was looked at with: limits, codes, schools and studies. Empty in what older versions signed. */
+    rules: text('rules').notNull().default(''),
     /** Version of the programme that assessed. */
     version: text('version').notNull(),
     /** Last reading that was taken in, so that later ones show as such. */

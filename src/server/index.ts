@@ -18,7 +18,7 @@ export { caliperCommand, caliperStream } from './simulated/caliper';
 export * from './use-cases/supplier';
 export * from './use-cases/codes';
 export * from './use-cases/studies';
-export { jobPlans } from './use-cases/plans';
+export { jobOrderedParts, jobPlans } from './use-cases/plans';
 export { previewLimit } from './use-cases/limit-preview';
 export * from './use-cases/photos';
 export { bringBackup, keptBackup, makeArchive, makeBackup, putBackupBack, tryStore } from './use-cases/backup';

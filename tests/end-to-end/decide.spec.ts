@@ -39,6 +39,31 @@ test('a job is decided to replace: the bar that must go is named with what is on
   );
 });
 
+test('the order covers every part that must be replaced: the bar with what the shelf answers, near misses with their rule', async ({
+  page,
+}) => {
+  await copyOf(page, 'L-0418', 'order');
+  const bar = page.getByRole('region', { name: 'Order: bar' });
+  await expect(bar).toContainText('Pitch 3/8 standard, gauge .058 in, 72 drive links, mount M4');
+  await expect(bar.getByRole('listitem').filter({ hasText: 'LB-M4-3858-72' })).toContainText('fits');
+});
+
+test('what was signed stands beside what the readings say since', async ({ page }) => {
+  const id = await copyOf(page, 'L-0417', 'decide');
+  await who(page, 'Ines Holloway');
+  await expect(card(page, 'Least today')).toBeVisible();
+  await page.getByRole('button', { name: 'Sign off as Ines Holloway' }).click();
+  await expect(page.getByText(/Signed off by Ines Holloway on/)).toBeVisible();
+  await page.goto(`/jobs/${id}?step=sprocket`);
+  const wear = page.locator('input[data-path="driveSprocket.wear"]');
+  await wear.fill('0.9');
+  await wear.press('Enter');
+  await page.goto(`/jobs/${id}?step=decide`);
+  await expect(page.getByRole('list', { name: 'Changed since it was signed' })).toContainText(
+    'Drive sprocket: signed as keep, now replace.',
+  );
+});
+
 test('one click on a part’s choice goes to the plan that has it; one that another beats takes a reason', async ({
   page,
 }) => {
@@ -75,7 +100,7 @@ test('of two who sign the same job one is told', async ({ page, context }) => {
 
 test('a rate is tried on the open jobs before it is saved, and limits are found by their words', async ({ page }) => {
   await page.goto('/shop?view=rates');
-  const row = page.getByRole('textbox', { name: 'What an hour of work costs the customer' });
+  const row = page.getByRole('textbox', { name: 'What an hour of work costs the customer', exact: true });
   await expect(page.getByText('invented, until the shop sets it').first()).toBeVisible();
   await row.fill('9000');
   await expect(page.getByRole('status').filter({ hasText: 'open jobs' })).toContainText('Least today up by');

@@ -5,4 +5,5 @@ export * from './lives';
 export * from './shelf';
 export * from './wanted';
 export * from './picks';
+export * from './order-parts';
 export * from './plan';

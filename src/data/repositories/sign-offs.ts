@@ -9,13 +9,22 @@ export async function addSignOff(tx: Transaction, record: SignOffRecord): Promis
   await tx.insert(signOff).values(record);
 }
 
+/** A sign-off without its snapshot: who, when, what was chosen, and its verdicts as JSON. */
+export type SignedRecord = Pick<SignOffRecord, 'id' | 'at' | 'by' | 'upToReading' | 'plan'> & {
+  readonly verdicts: string;
+};
+
 /** Sign-offs of a job, newest first, without their snapshots. They stand in the order in which they were stored, whatever the clock said. */
-export async function signOffsOf(
-  db: Queryable,
-  jobId: string,
-): Promise<readonly Pick<SignOffRecord, 'id' | 'at' | 'by' | 'upToReading' | 'plan'>[]> {
+export async function signOffsOf(db: Queryable, jobId: string): Promise<readonly SignedRecord[]> {
   return db
-    .select({ id: signOff.id, at: signOff.at, by: signOff.by, upToReading: signOff.upToReading, plan: signOff.plan })
+    .select({
+      verdicts: sql<string>`json_extract(${signOff.assessment}, '$.verdicts')`,
+      id: signOff.id,
+      at: signOff.at,
+      by: signOff.by,
+      upToReading: signOff.upToReading,
+      plan: signOff.plan,
+    })
     .from(signOff)
     .where(eq(signOff.jobId, jobId))
     .orderBy(desc(sql`rowid`));

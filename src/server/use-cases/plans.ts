@@ -1,14 +1,15 @@
 import { assess } from '../../core/assess';
-import { keyOf, planSet, possiblePlans, type Plan } from '../../core/plan';
+import { keyOf, orderedParts, planSet, possiblePlans, type Plan } from '../../core/plan';
 import { PARTS } from '../../core/reading';
 import type { BenchSheet } from '../../core/sheet';
 import { allStock, lastReading } from '../../data/repositories';
-import type { ChosenPlan, PlansView, PlanView } from '../../contract';
+import type { ChosenPlan, OrderedPartView, PlansView, PlanView } from '../../contract';
 import type { Queryable } from '../../data/store';
 import type { Context } from '../context';
 import { Refusal } from '../refusal';
 import { jobSheet } from './jobs';
 import { rulesInForce, type Rules } from './shop';
+import { answersTo } from './stock';
 
 function planView({ picks, ...plan }: Plan, isBeaten: boolean): PlanView {
   const parts = PARTS.flatMap((part) => {
@@ -52,6 +53,19 @@ export async function jobPlans(context: Context, id: string): Promise<PlansView>
     lastReading(context.store.db, id),
   ]);
   return { ...(await plansFor(context.store.db, sheet, rules)), upToReading };
+}
+
+/** Parts beside the chain that must be replaced, with what the shelf answers. */
+export async function jobOrderedParts(context: Context, id: string): Promise<readonly OrderedPartView[]> {
+  const [{ sheet }, { limits, codes, schools }] = await Promise.all([jobSheet(context, id), rulesInForce(context)]);
+  const judged = { sheet, ...assess(sheet, limits, codes, schools) };
+  return Promise.all(
+    orderedParts(judged, schools).map(async ({ part, need }) => ({
+      part,
+      need,
+      answers: await answersTo(context, need),
+    })),
+  );
 }
 
 /** Refuses a plan that is not possible as things stand, that costs something else by now, or that another one beats and nobody says why. */

@@ -49,6 +49,7 @@ export async function signOff(
       limits: rules.limits,
       assessment,
       plan,
+      rules: seen,
       version: PROGRAMME_VERSION,
       upToReading,
     });

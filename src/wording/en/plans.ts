@@ -1,6 +1,7 @@
 import type { Choice, Plan, PlanName, PlanNote, PlanRule } from '../../core/plan';
 import { PARTS, type Part } from '../../core/reading';
 import type { FamilyId, GaugeId } from '../../core/families';
+import type { Need } from '../../core/stock';
 import { familyLabel, fitRuleName, partName } from './labels';
 import { list, sentence } from './sentence';
 
@@ -84,4 +85,22 @@ export function customerSentence(part: Part, choice: Choice): string {
     case 'replace':
       return `The ${name} is replaced by a new one.`;
   }
+}
+
+/** What a new part must be, as far as it is known; what is not known is to be asked. */
+export function neededPart({ kind, pitch, gauge, driveLinks, mount, oilHole, listedInches, teeth }: Need): string {
+  const [family] = pitch.values;
+  const [thickness] = gauge.values;
+  const [links] = driveLinks.values;
+  const isBar = kind === 'bar';
+  const said = [
+    family ? `pitch ${familyLabel(family)}` : 'pitch to be settled',
+    ...(isBar ? [thickness ? `gauge ${thickness} in` : 'gauge to be settled'] : []),
+    ...(isBar ? [links ? `${links} drive links` : 'drive links to be counted'] : []),
+    ...(isBar ? [mount ? `mount ${mount}` : 'mount to be asked'] : []),
+    ...(isBar && oilHole ? [`oil hole ${oilHole}`] : []),
+    ...(isBar && listedInches.length > 0 ? [`sold as ${listedInches.join(' or ')} in`] : []),
+    ...(isBar ? [] : [teeth === null ? 'teeth to be counted' : `${teeth} teeth`]),
+  ];
+  return `${sentence(list(said))}.`;
 }

@@ -1,8 +1,8 @@
 import { useId, useState } from 'react';
 import { PARTS, type Step } from '../../../core/reading';
-import type { ChosenPlan, PlanView } from '../../../contract';
+import type { ChosenPlan, JobView, PlanView } from '../../../contract';
 import { Notice } from '../../../ui/parts/Notice';
-import { choicesSentence, list, money, partName, shopMoment } from '../../../wording';
+import { actionWord, choicesSentence, customerSentence, list, money, partName, shopMoment } from '../../../wording';
 import { api, RequestFailed } from '../../frame/api';
 import { useFrame } from '../../frame/frame-context';
 import { Group } from '../parts/StepHead';
@@ -24,6 +24,23 @@ interface SignOffProps {
   readonly onOpen: (step: Step) => void;
   /** The plan that is signed with the verdicts; null where none was chosen. */
   readonly plan: PlanView | null;
+}
+
+/** What was signed beside what stands now: only parts whose verdict has changed since. */
+function SinceThen({ signed }: { readonly signed: JobView['signOffs'][number]['actions'] }) {
+  const { appraisal } = useJob();
+  const changed = PARTS.filter((part) => signed[part] !== appraisal.verdicts[part].action);
+  if (changed.length === 0) return null;
+  return (
+    <ul className="mb-2 text-sm" aria-label="Changed since it was signed">
+      {changed.map((part) => (
+        <li key={part}>
+          {partName[part]}: signed as <strong>{actionWord[signed[part]].toLowerCase()}</strong>, now{' '}
+          <strong>{actionWord[appraisal.verdicts[part].action].toLowerCase()}</strong>.
+        </li>
+      ))}
+    </ul>
+  );
 }
 
 /** Signing off keeps the sheet, the limits and the assessment as they stand, with who and when. */
@@ -78,6 +95,7 @@ export function SignOff({ onOpen, plan }: SignOffProps) {
             ' Readings have come in since: what was signed is kept, and these verdicts are newer.'}
         </p>
       )}
+      {last && <SinceThen signed={last.actions} />}
       {open.length > 0 && !signed && (
         <p className="mb-2 text-sm text-ink-soft">
           Still undecided: {list(open.map((part) => partName[part].toLowerCase()))}. It can be signed off so; the record
@@ -87,6 +105,12 @@ export function SignOff({ onOpen, plan }: SignOffProps) {
       {plan && !signed && (
         <p className="mb-2">
           Signed with it: {choicesSentence(plan)} {money(plan.costToday, view.shop)} today.
+          <span className="block text-sm text-ink-soft">
+            For the customer:{' '}
+            {PARTS.flatMap((part) => (plan.choices[part] ? [customerSentence(part, plan.choices[part])] : [])).join(
+              ' ',
+            )}
+          </span>
         </p>
       )}
       {plan?.isBeaten && !signed && (

@@ -4,17 +4,10 @@ import { GAUGES } from '../../../core/families';
 import { orderCautions, type ChainNumbers, type ChainOrder } from '../../../core/order';
 import type { StockAnswer } from '../../../contract';
 import { Notice } from '../../../ui/parts/Notice';
-import {
-  money,
-  familyLabel,
-  familyShort,
-  fitSentence,
-  orderCaution,
-  orderWithheld,
-  sprocketOrder,
-} from '../../../wording';
+import { familyLabel, familyShort, fitSentence, orderCaution, orderWithheld, sprocketOrder } from '../../../wording';
 import { api } from '../../frame/api';
-import { useFrame } from '../../frame/frame-context';
+import { OrderedParts } from '../order/OrderedParts';
+import { StockAnswers } from '../order/StockAnswers';
 import { ChoiceField } from '../parts/ChoiceField';
 import { EntryField } from '../parts/EntryField';
 import { Group, StepHead } from '../parts/StepHead';
@@ -50,6 +43,7 @@ export default function OrderSlip() {
         </Notice>
       )}
       <Sprocket />
+      <OrderedParts />
       {cautions.length > 0 && (
         <div className="mt-3">
           <Notice kind="caution">
@@ -161,7 +155,6 @@ function useStockAnswers(order: ChainNumbers): Found['answers'] | 'failed' | und
 
 function Answers({ order }: { order: ChainNumbers }) {
   const answers = useStockAnswers(order);
-  const { shop } = useFrame();
   return (
     <Group title="In stock">
       {answers === undefined && <p className="text-ink-soft">Looking on the shelf…</p>}
@@ -171,28 +164,7 @@ function Answers({ order }: { order: ChainNumbers }) {
       {Array.isArray(answers) && answers.length === 0 && (
         <p>Nothing on the shelf comes near: order by the three numbers.</p>
       )}
-      {Array.isArray(answers) && (
-        <ul>
-          {answers.map(({ part, answer, misses, equals }) => (
-            <li
-              key={part.sku}
-              className="grid grid-cols-[7rem_9rem_minmax(0,1fr)_4rem_5rem] items-center gap-3 border-t border-line py-2 max-md:grid-cols-[auto_minmax(0,1fr)] max-md:gap-y-0"
-            >
-              <span className={`font-bold ${answer === 'fits' ? 'text-leaf' : 'text-brass'}`}>
-                {answer === 'fits' ? '● fits' : answer === 'may-fit' ? '○ may fit' : '◐ near'}
-              </span>
-              <span className="figures">{part.sku}</span>
-              <span className="max-md:col-span-2">
-                {part.name}
-                {misses.length > 0 && <span className="text-ink-soft">: {misses.join('; ')}</span>}
-                {equals.length > 0 && <span className="text-ink-soft">; equal and here: {equals.join(', ')}</span>}
-              </span>
-              <span className="text-right figures max-md:text-left">{part.quantity} left</span>
-              <span className="text-right figures font-semibold">{money(part.priceCents, shop)}</span>
-            </li>
-          ))}
-        </ul>
-      )}
+      {Array.isArray(answers) && <StockAnswers answers={answers} />}
     </Group>
   );
 }

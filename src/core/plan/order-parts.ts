@@ -1,0 +1,42 @@
+import type { Schools } from '../schools';
+import { need, settled, UNKNOWN, type Need } from '../stock';
+import type { Judged } from './choices';
+import { numbersOfSet, wantedOf } from './wanted';
+
+/** A part that must be replaced beside the chain, and what it must be. */
+export interface OrderedPart {
+  readonly part: 'bar' | 'nose' | 'driveSprocket';
+  readonly need: Need;
+}
+
+/**
+ * Parts beside the chain that must be replaced because they are condemned, each with what it must be to go onto this saw. The nose of a bar that goes, or that cannot be renewed, comes with a new bar.
+ */
+export function orderedParts(judged: Judged, schools: Schools): readonly OrderedPart[] {
+  const { verdicts, sheet } = judged;
+  const wanted = wantedOf(judged, schools);
+  const set = numbersOfSet(judged);
+  const pitch = set.pitch ? settled(set.pitch) : UNKNOWN;
+  const numbers = {
+    pitch,
+    gauge: set.gauge ? settled(set.gauge) : UNKNOWN,
+    driveLinks: set.driveLinks ? settled(set.driveLinks) : UNKNOWN,
+  };
+  const condemned = (part: OrderedPart['part']) => verdicts[part].action === 'replace';
+  const needsBar = condemned('bar') || (condemned('nose') && sheet.bar?.noseReplaceable !== true);
+  const bar = need('bar', {
+    ...numbers,
+    mount: wanted.mount,
+    oilHole: wanted.oilHole,
+    listedInches: wanted.listedInches,
+  });
+  return [
+    ...(needsBar ? [{ part: 'bar', need: bar } as const] : []),
+    ...(condemned('nose') && !needsBar
+      ? [{ part: 'nose', need: need('nose', { pitch, teeth: wanted.noseTeeth }) } as const]
+      : []),
+    ...(condemned('driveSprocket')
+      ? [{ part: 'driveSprocket', need: need('drive-sprocket', { pitch, teeth: wanted.sprocketTeeth }) } as const]
+      : []),
+  ];
+}
