@@ -100,7 +100,8 @@ test('of two who sign the same job one is told', async ({ page, context }) => {
 
 test('a rate is tried on the open jobs before it is saved, and limits are found by their words', async ({ page }) => {
   await page.goto('/shop?view=rates');
-  const row = page.getByRole('textbox', { name: 'What an hour of work costs the customer', exact: true });
+  await page.waitForSelector('[data-ready=true]');
+  const row = page.getByRole('textbox', { name: /^What an hour of work costs/ });
   await expect(page.getByText('invented, until the shop sets it').first()).toBeVisible();
   await row.fill('9000');
   await expect(page.getByRole('status').filter({ hasText: 'open jobs' })).toContainText('Least today up by');
