@@ -8,7 +8,10 @@ import type { StockAnswer } from './views';
 /** A repair plan as the screen shows it. */
 export interface PlanView extends Omit<Plan, 'picks'> {
   readonly key: string;
-  readonly parts: readonly ({ readonly part: Part } & Pick<StockPart, 'sku' | 'name' | 'priceCents' | 'quantity'>)[];
+  readonly parts: readonly ({ readonly part: Part } & Pick<StockPart, 'sku' | 'name' | 'priceCents' | 'quantity'> & {
+      /** Working days until the supplier has it here; null where the supplier was not asked or it is a part of the shop's list. */
+      readonly days: number | null;
+    })[];
   /** Whether another plan costs no more today and no more an hour. */
   readonly isBeaten: boolean;
 }
@@ -30,6 +33,8 @@ export const chosenPlanSchema = z.strictObject({
   costToday: z.int().min(0),
   /** Required where another plan beats the chosen one. */
   reason: z.string().trim().max(400),
+  /** Whether the supplier was asked: then it is asked again before it is signed. */
+  supplier: z.boolean().optional(),
 });
 export type ChosenPlan = z.infer<typeof chosenPlanSchema>;
 

@@ -140,6 +140,13 @@ export interface SlipView {
   /** Parts that were condemned, a sentence each: the chain of the slip takes the old one's place, the others are not on it. */
   readonly replaces: readonly string[];
   readonly stock: readonly StockAnswer[];
+  /** Other parts that must be replaced: what a new one must be, and those on the shelf that are. */
+  readonly others: readonly {
+    readonly part: Part;
+    readonly name: string;
+    readonly needed: string;
+    readonly stock: readonly StockAnswer[];
+  }[];
 }
 
 /** The work card for the vise: what comes off where, in large type. Amounts in mm; null where the file stays off. */

@@ -48,6 +48,20 @@ test('the order covers every part that must be replaced: the bar with what the s
   await expect(bar.getByRole('listitem').filter({ hasText: 'LB-M4-3858-72' })).toContainText('fits');
 });
 
+test('the supplier is asked for the chain when one wishes, and says when it comes; the printed slip names every part', async ({
+  page,
+}) => {
+  const id = await copyOf(page, 'L-0418', 'decide');
+  await who(page, 'Ines Holloway');
+  await plans(page).getByRole('checkbox', { name: 'ask the supplier for the chain too' }).check();
+  await plans(page).getByRole('button', { name: 'Chain: replace' }).click();
+  await expect(plans(page)).toContainText(/from the supplier in \d+ working days?|on the shelf/);
+  await page.goto(`/jobs/${id}/slip`);
+  const bar = page.getByRole('region', { name: 'Order: bar' });
+  await expect(bar).toContainText('mount M4');
+  await expect(bar).toContainText('LB-M4-3858-72');
+});
+
 test('what was signed stands beside what the readings say since', async ({ page }) => {
   const id = await copyOf(page, 'L-0417', 'decide');
   await who(page, 'Ines Holloway');

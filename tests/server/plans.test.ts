@@ -1,3 +1,5 @@
+import { createServer } from 'node:http';
+import type { AddressInfo } from 'node:net';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { loadDemo } from '../../src/server/demo';
 import { jobView } from '../../src/server/use-cases/jobs';
@@ -72,6 +74,39 @@ describe('the plans of a job', () => {
     await expect(sign(id, chosen(beaten))).rejects.toMatchObject({ status: 422, code: 'reason-missing' });
     await sign(id, chosen(beaten, 'the customer wants a new chain'));
     expect((await jobView(context, id)).signOffs[0]!.plan!.reason).toBe('the customer wants a new chain');
+  });
+});
+
+describe('the supplier', () => {
+  it('is asked only when one wishes; what it offers comes in days, and nobody who does not answer stops a plan', async () => {
+    const id = await jobOf('L-0423');
+    const own = await jobPlans(context, id);
+    const silent = await jobPlans(context, id, 'http://127.0.0.1:9/nobody');
+    expect(silent.plans.map(({ key }) => key)).toEqual(own.plans.map(({ key }) => key));
+    const server = createServer((_request, response) =>
+      response.end(
+        JSON.stringify({
+          offers: [{ sku: 'SUP-1', name: 'Chain by order', kickbackClass: 'low-kickback', priceCents: 100, days: 3 }],
+        }),
+      ),
+    );
+    const address = await new Promise<string>((resolve) =>
+      server.listen(0, '127.0.0.1', () => resolve(`http://127.0.0.1:${(server.address() as AddressInfo).port}/`)),
+    );
+    try {
+      const { plans } = await jobPlans(context, id, address);
+      const ordered = plans.find(({ parts }) => parts.some(({ sku }) => sku === 'SUP-1'))!;
+      expect(ordered.parts.find(({ part }) => part === 'chain')).toMatchObject({ days: 3, quantity: 0 });
+      // Signed without asking again it is not possible; asked again it is.
+      await expect(sign(id, chosen(ordered, 'cheaper'))).rejects.toMatchObject({ code: 'plan-gone' });
+      const upToReading = (await jobView(context, id)).readings.at(-1)!.seq;
+      const rules = rulesMark(await rulesInForce(context));
+      const plan = { ...chosen(ordered, 'cheaper'), supplier: true };
+      await signOff(context, id, { by: 'Ines', upToReading, rules, plan }, address);
+      expect((await jobView(context, id)).signOffs[0]!.plan!.skus).toContain('SUP-1');
+    } finally {
+      server.close();
+    }
   });
 });
 

@@ -15,7 +15,7 @@ export interface OrderedPart {
 export function orderedParts(judged: Judged, schools: Schools): readonly OrderedPart[] {
   const { verdicts, sheet } = judged;
   const wanted = wantedOf(judged, schools);
-  const set = numbersOfSet(judged);
+  const set = numbersOfSet(judged.identity);
   const pitch = set.pitch ? settled(set.pitch) : UNKNOWN;
   const numbers = {
     pitch,

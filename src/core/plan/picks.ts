@@ -101,7 +101,7 @@ function withNewBar(judged: Judged, choices: Choices, shelf: Shelf, wanted: Want
   if (!wanted.mount) return { rule: 'bar-mount-is-saw-mount' };
   const kept = stays(choices, 'chain') ? keptChainNumbers(judged) : null;
   if (stays(choices, 'chain') && !kept) return { rule: 'numbers-not-settled' };
-  const { pitch, gauge, driveLinks } = numbersOfSet(judged);
+  const { pitch, gauge, driveLinks } = numbersOfSet(judged.identity);
   const asItCame = pitch && gauge && driveLinks ? { pitch, gauge, driveLinks } : null;
   // A conversion must end at the same length: where nobody knows it, only the numbers of the set as it came will do.
   const fixed = kept ?? (wanted.listedInches.length === 0 || choices.chain === undefined ? asItCame : null);
@@ -123,7 +123,7 @@ function withoutNewBar(judged: Judged, choices: Choices, shelf: Shelf, wanted: W
   const needsNumbers = (['chain', 'driveSprocket', 'nose'] as const).some((part) => isNew(choices, part));
   if (!needsNumbers) return { picks: [{}] };
   const kept = stays(choices, 'chain') ? keptChainNumbers(judged) : null;
-  const { pitch, gauge, driveLinks } = kept ?? numbersOfSet(judged);
+  const { pitch, gauge, driveLinks } = kept ?? numbersOfSet(judged.identity);
   if (!pitch) return { rule: 'numbers-not-settled' };
   if (!isNew(choices, 'chain'))
     // Only the pitch is asked of what goes on beside a chain that stays.

@@ -63,7 +63,7 @@ export interface PlanInput {
 
 /** The cheapest part that would fit when one that stays is renewed later; null where the shelf has none. */
 function laterPart(part: Part, judged: Judged, shelf: Shelf, wanted: Wanted): StockPart | null {
-  const { pitch, gauge, driveLinks } = numbersOfSet(judged);
+  const { pitch, gauge, driveLinks } = numbersOfSet(judged.identity);
   if (!pitch) return null;
   const numbers = gauge && driveLinks ? { pitch, gauge, driveLinks } : null;
   switch (part) {
@@ -86,7 +86,7 @@ const said = ({ pitch, gauge }: { readonly pitch: string | null; readonly gauge:
 
 function notesOf(input: PlanInput, choices: Choices, picks: Picks, cost: number): readonly PlanNote[] {
   const { judged, limits } = input;
-  const came = numbersOfSet(judged);
+  const came = numbersOfSet(judged.identity);
   const bar = picks.bar;
   const toOrder = Object.values(picks).flatMap((part) => (part.quantity > 0 ? [] : [part.sku]));
   const isBudget = judged.sheet.bar?.construction === 'laminated' && choices.bar === 'recondition';

@@ -1,6 +1,6 @@
 import type { FamilyId, GaugeId } from '../families';
 import { classKnown, samePattern, type KickbackClass } from '../fit';
-import { readStamp, stated, type Identified } from '../identify';
+import { readStamp, stated, type Identified, type Identity } from '../identify';
 import { listedLengths } from '../loop';
 import { orderedClass } from '../order';
 import { estimate, toInches } from '../quantity';
@@ -62,7 +62,7 @@ export interface SetNumbers {
 const either = <T>(first: Identified<T>, second: Identified<T>): T | null => first.value ?? second.value;
 
 /** What a chain for the bar that stays must be: the bar's own numbers, else those of the chain that ran on it; links as they were counted. */
-export function numbersOfSet({ identity: { bar, chain } }: Judged): SetNumbers {
+export function numbersOfSet({ bar, chain }: Pick<Identity, 'bar' | 'chain'>): SetNumbers {
   return {
     pitch: either(bar.pitch, chain.pitch),
     gauge: either(bar.gauge, chain.gauge),

@@ -20,7 +20,9 @@ export function SlipPage({ view, preferences, back }: SlipPageProps) {
       <article className="mx-auto max-w-3xl border border-line-strong bg-sheet p-8 max-md:p-4 print:border-0 print:p-0">
         <header className="mb-6 graduated pt-5">
           <div className="flex items-baseline justify-between">
-            <h1 className="text-2xl font-extrabold">Order slip · chain loop</h1>
+            <h1 className="text-2xl font-extrabold">
+              {view.others.length > 0 ? 'Order slip' : 'Order slip · chain loop'}
+            </h1>
             <p className="figures text-xl font-bold whitespace-nowrap">{view.tag}</p>
           </div>
           <p>
@@ -44,7 +46,18 @@ export function SlipPage({ view, preferences, back }: SlipPageProps) {
           </p>
         ))}
         <Checks fit={view.fit} />
-        {view.order && <Stock view={view} />}
+        {view.order && <Stock view={view} answers={view.stock} />}
+        {view.others.map((other) => (
+          <section
+            key={other.part}
+            aria-label={`Order: ${other.name.toLowerCase()}`}
+            className="mt-6 border-t border-line pt-3"
+          >
+            <h2 className="text-xl font-extrabold">{other.name}</h2>
+            <p className="font-semibold">{other.needed}</p>
+            <Stock view={view} answers={other.stock} />
+          </section>
+        ))}
         <p className="mt-6 text-sm text-ink-soft">
           Follow the saw maker’s approved combinations and the local rules on kickback class. Check the tension again
           after the first minutes of a new chain.
@@ -115,12 +128,12 @@ function Checks({ fit }: { fit: SlipView['fit'] }) {
   );
 }
 
-function Stock({ view }: { view: SlipView }) {
-  const fitting = view.stock.filter(({ answer }) => answer === 'fits');
+function Stock({ view, answers }: { view: SlipView; answers: SlipView['stock'] }) {
+  const fitting = answers.filter(({ answer }) => answer === 'fits');
   return (
     <section className="mt-6">
-      <h2 className="font-bold">On the shelf</h2>
-      {fitting.length === 0 && <p>None that fits: order by the three numbers.</p>}
+      <h3 className="font-bold">On the shelf</h3>
+      {fitting.length === 0 && <p>None that fits: order by what stands above.</p>}
       {fitting.map(({ part }) => (
         <p key={part.sku} className="flex justify-between gap-4">
           <span>

@@ -206,5 +206,6 @@ export async function counterSlip(context: Context, params: URLSearchParams): Pr
     cautions: [],
     fit: counted ? [] : [{ holds: null, text: counterCaution({ code: 'count-before-handing-over' }) }],
     stock: await stockAnswers(context, order),
+    others: [],
   };
 }

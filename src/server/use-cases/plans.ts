@@ -1,22 +1,34 @@
 import { assess } from '../../core/assess';
-import { keyOf, orderedParts, planSet, possiblePlans, type Plan } from '../../core/plan';
+import { identify } from '../../core/identify';
+import type { ChainNumbers } from '../../core/order';
+import { keyOf, numbersOfSet, planSet, possiblePlans, type Plan } from '../../core/plan';
 import { PARTS } from '../../core/reading';
 import type { BenchSheet } from '../../core/sheet';
+import type { StockPart } from '../../core/stock';
 import { allStock, lastReading } from '../../data/repositories';
-import type { ChosenPlan, OrderedPartView, PlansView, PlanView } from '../../contract';
+import type { ChosenPlan, OrderedPartView, PlansView, PlanView, SupplierAnswer } from '../../contract';
 import type { Queryable } from '../../data/store';
 import type { Context } from '../context';
 import { Refusal } from '../refusal';
 import { jobSheet } from './jobs';
 import { rulesInForce, type Rules } from './shop';
-import { answersTo } from './stock';
+import { orderedPartViews } from './stock';
+import { askSupplier } from './supplier';
 
-function planView({ picks, ...plan }: Plan, isBeaten: boolean): PlanView {
+/** What the supplier offers, as a part, and the working days until it is here. */
+interface Offered {
+  readonly part: StockPart;
+  readonly days: number;
+}
+
+type Offer = SupplierAnswer['offers'][number];
+
+function planView({ picks, ...plan }: Plan, isBeaten: boolean, days: ReadonlyMap<string, number>): PlanView {
   const parts = PARTS.flatMap((part) => {
     const pick = picks[part];
     if (!pick) return [];
     const { sku, name, priceCents, quantity } = pick;
-    return [{ part, sku, name, priceCents, quantity }];
+    return [{ part, sku, name, priceCents, quantity, days: days.get(sku) ?? null }];
   });
   return { ...plan, key: keyOf({ choices: plan.choices, picks }), parts, isBeaten };
 }
@@ -33,39 +45,83 @@ function bestOfEach(plans: readonly Plan[]): readonly Plan[] {
 }
 
 /** All plans of a sheet with the parts that can be had. */
-async function plansFor(db: Queryable, sheet: BenchSheet, rules: Rules): Promise<Omit<PlansView, 'upToReading'>> {
+async function plansFor(
+  db: Queryable,
+  sheet: BenchSheet,
+  rules: Rules,
+  offers: readonly Offered[] = [],
+): Promise<Omit<PlansView, 'upToReading'>> {
   const { limits, codes, schools } = rules;
   const judged = { sheet, ...assess(sheet, limits, codes, schools) };
-  const input = { judged, limits, schools, stock: await allStock(db), toOrder: true };
+  const input = {
+    judged,
+    limits,
+    schools,
+    stock: [...(await allStock(db)), ...offers.map(({ part }) => part)],
+    toOrder: true,
+  };
+  const days = new Map(offers.map(({ part, days: until }) => [part.sku, until]));
   const { plans: shown, ruledOut } = planSet(input);
   const named = new Map(shown.map((plan) => [keyOf(plan), plan]));
   const all = [...bestOfEach(possiblePlans(input).plans), ...shown];
   const once = new Map(all.map((plan) => [keyOf(plan), named.get(keyOf(plan)) ?? plan]));
-  const views = [...once.values()].map((plan) => planView(plan, !named.has(keyOf(plan))));
+  const views = [...once.values()].map((plan) => planView(plan, !named.has(keyOf(plan)), days));
   return { plans: views.sort((a, b) => a.costToday - b.costToday), ruledOut };
 }
 
-/** The plans of a job as it is stored. */
-export async function jobPlans(context: Context, id: string): Promise<PlansView> {
+/** The chain of an order as the supplier offers it: a part that is not here yet. */
+const offered = (order: ChainNumbers, { sku, name, priceCents, kickbackClass }: Offer): StockPart => ({
+  sku,
+  kind: 'chain',
+  name,
+  pitch: order.pitch,
+  gauge: order.gauge,
+  driveLinks: order.driveLinks,
+  kickbackClass,
+  mount: null,
+  oilHole: null,
+  listedInches: null,
+  teeth: null,
+  quantity: 0,
+  minimum: 0,
+  priceCents,
+});
+
+/** What the supplier has for the chain of a job, with the days until it is here; nothing where its numbers are not settled or nobody answers. */
+export async function offersFor(sheet: BenchSheet, rules: Rules, supplier: string | null): Promise<readonly Offered[]> {
+  if (supplier === null) return [];
+  const { order } = assess(sheet, rules.limits, rules.codes, rules.schools);
+  const { pitch, gauge, driveLinks } = numbersOfSet(identify(sheet, rules.codes));
+  if (!pitch || !gauge || !driveLinks) return [];
+  const kickbackClass = 'order' in order ? order.order.kickbackClass : null;
+  const asked = new URLSearchParams({ pitch, gauge, links: String(driveLinks), class: kickbackClass ?? '' });
+  const reply = await askSupplier(supplier, asked);
+  if (reply.state !== 'offers') return [];
+  return reply.offers.map((offer) => ({
+    part: offered({ pitch, gauge, driveLinks, kickbackClass }, offer),
+    days: offer.days,
+  }));
+}
+
+/**
+ * The plans of a job as it is stored.
+ * @param supplier where the supplier answers; null where it is not asked
+ */
+export async function jobPlans(context: Context, id: string, supplier: string | null = null): Promise<PlansView> {
   const [{ sheet }, rules, upToReading] = await Promise.all([
     jobSheet(context, id),
     rulesInForce(context),
     lastReading(context.store.db, id),
   ]);
-  return { ...(await plansFor(context.store.db, sheet, rules)), upToReading };
+  const offers = await offersFor(sheet, rules, supplier);
+  return { ...(await plansFor(context.store.db, sheet, rules, offers)), upToReading };
 }
 
 /** Parts beside the chain that must be replaced, with what the shelf answers. */
 export async function jobOrderedParts(context: Context, id: string): Promise<readonly OrderedPartView[]> {
   const [{ sheet }, { limits, codes, schools }] = await Promise.all([jobSheet(context, id), rulesInForce(context)]);
   const judged = { sheet, ...assess(sheet, limits, codes, schools) };
-  return Promise.all(
-    orderedParts(judged, schools).map(async ({ part, need }) => ({
-      part,
-      need,
-      answers: await answersTo(context, need),
-    })),
-  );
+  return orderedPartViews(context, judged, schools);
 }
 
 /** Refuses a plan that is not possible as things stand, that costs something else by now, or that another one beats and nobody says why. */
@@ -74,8 +130,9 @@ export async function mustBePossible(
   sheet: BenchSheet,
   rules: Rules,
   chosen: ChosenPlan,
+  offers: readonly Offered[],
 ): Promise<void> {
-  const { plans } = await plansFor(db, sheet, rules);
+  const { plans } = await plansFor(db, sheet, rules, offers);
   const plan = plans.find(({ key }) => key === chosen.key);
   if (!plan || plan.costToday !== chosen.costToday)
     throw new Refusal(

@@ -8,7 +8,7 @@ import type { Context } from '../context';
 import { Refusal } from '../refusal';
 import { PROGRAMME_VERSION } from '../version';
 import { mustFindJob } from './jobs';
-import { mustBePossible } from './plans';
+import { mustBePossible, offersFor } from './plans';
 import { rulesInForce, rulesMark } from './shop';
 import { signOffViews } from './signed';
 import { refreshSummary } from './summary';
@@ -18,6 +18,7 @@ export async function signOff(
   context: Context,
   jobId: string,
   { by, upToReading, rules: seen, plan = null }: SignOff,
+  supplier: string | null = null,
 ): Promise<JobView['signOffs']> {
   await mustFindJob(context, jobId);
   const rules = await rulesInForce(context);
@@ -27,6 +28,9 @@ export async function signOff(
       'rules-changed',
       'Limits, codes, schools or studies of the shop were changed since this verdict was shown: look at it again as it stands now, then sign off.',
     );
+  // The supplier is asked before the store is written to: nothing waits for it there.
+  const asked = plan?.supplier ? await currentReadings(context.store.db, [jobId]) : [];
+  const offers = plan?.supplier ? await offersFor(sheetFromEntries(asked, rules.studies).sheet, rules, supplier) : [];
   await context.store.write(async (tx) => {
     const last = await lastReading(tx, jobId);
     if (last !== upToReading)
@@ -38,7 +42,7 @@ export async function signOff(
     await refuseSecond(tx, jobId, upToReading);
     const entries = await currentReadings(tx, [jobId]);
     const { sheet, written } = sheetFromEntries(entries, rules.studies);
-    if (plan) await mustBePossible(tx, sheet, rules, plan);
+    if (plan) await mustBePossible(tx, sheet, rules, plan, offers);
     const assessment = assessmentDocument(assess(sheet, rules.limits, rules.codes, rules.schools));
     await addSignOff(tx, {
       id: context.newId(),

@@ -1,3 +1,5 @@
+import { orderedParts, type Judged } from '../../core/plan';
+import type { Schools } from '../../core/schools';
 import { FAMILY_IDS, GAUGE_IDS, GAUGES, type FamilyId, type GaugeId } from '../../core/families';
 import { chainNeed, equalSubstitutes, searchStock, STOCK_KINDS, type Need } from '../../core/stock';
 import type { FitJudgement } from '../../core/fit';
@@ -5,7 +7,7 @@ import { PARTS } from '../../core/reading';
 import { orderCautions, type ChainNumbers } from '../../core/order';
 import { assess } from '../../core/assess';
 import { countStock, listImports, listStock, search, stockCandidates } from '../../data/repositories';
-import type { SearchHitView, SlipView, StockAnswer, StockView } from '../../contract';
+import type { OrderedPartView, SearchHitView, SlipView, StockAnswer, StockView } from '../../contract';
 import {
   shopDay,
   familyLabel,
@@ -16,6 +18,8 @@ import {
   sprocketOrder,
   replacedPart,
   stockMiss,
+  neededPart,
+  partName,
 } from '../../wording';
 import type { Context } from '../context';
 import { paging } from '../paging';
@@ -86,6 +90,16 @@ export async function answersTo({ store }: Context, need: Need): Promise<readonl
     }));
 }
 
+/** Parts beside the chain that must be replaced, with what the shelf answers. */
+export const orderedPartViews = (context: Context, judged: Judged, schools: Schools): Promise<OrderedPartView[]> =>
+  Promise.all(
+    orderedParts(judged, schools).map(async ({ part, need }) => ({
+      part,
+      need,
+      answers: await answersTo(context, need),
+    })),
+  );
+
 /** Reads the order asked for in an address. */
 export function orderFrom(params: URLSearchParams): ChainNumbers | null {
   const pitch: FamilyId | undefined = oneOf(FAMILY_IDS, params.get('pitch') ?? '');
@@ -108,7 +122,8 @@ export async function slipView(context: Context, jobId: string): Promise<SlipVie
     jobSheet(context, jobId),
     rulesInForce(context),
   ]);
-  const { order, fit, identity, verdicts } = assess(sheet, limits, codes, schools);
+  const appraisal = assess(sheet, limits, codes, schools);
+  const { order, fit, identity, verdicts } = appraisal;
   const ready = 'order' in order ? order.order : null;
   return {
     shop: view.shop,
@@ -134,6 +149,12 @@ export async function slipView(context: Context, jobId: string): Promise<SlipVie
     fit: rulesOfSet(fit).map((judgement) => ({ holds: judgement.holds, text: fitSentence(judgement) })),
     replaces: PARTS.filter((part) => verdicts[part].action === 'replace').map(replacedPart),
     stock: ready ? await stockAnswers(context, ready) : [],
+    others: (await orderedPartViews(context, { sheet, ...appraisal }, schools)).map(({ part, need, answers }) => ({
+      part,
+      name: partName[part],
+      needed: neededPart(need),
+      stock: answers,
+    })),
   };
 }
 

@@ -62,3 +62,10 @@ export async function askSupplier(
     };
   }
 }
+
+/**
+ * Where the supplier answers: as the shop's machine is set up, else the stand-in that ships with the application.
+ * @param url any address of the application
+ */
+export const supplierAt = (url: URL): string =>
+  process.env.SERRATA_SUPPLIER ?? new URL('/simulated/supplier', url).href;

@@ -314,9 +314,9 @@ export function nextSentence({ measure, reason }: NextMeasurement, unit: UnitSys
 
 const inSentence = (name: string): string => name.charAt(0).toLowerCase() + name.slice(1);
 
-/** A condemned part as an order slip says it: the slip is for a chain, so the old one is what it replaces, and the others are still to be had. */
+/** A condemned part as an order slip says it: the chain of the slip takes the old one's place, the others stand below it. */
 export function replacedPart(part: Part): string {
   return part === 'chain'
     ? 'Takes the place of the chain that was condemned.'
-    : `Also condemned, and not on this slip: the ${partName[part].toLowerCase()}.`;
+    : `Also condemned: the ${partName[part].toLowerCase()}.`;
 }

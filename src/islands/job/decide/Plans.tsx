@@ -81,6 +81,12 @@ function WhatIf({ view: { plans }, chosen, onChoose }: PlansProps) {
   );
 }
 
+/** Where a new part comes from, and when. */
+function whereFrom({ quantity, days }: PlanView['parts'][number]): string {
+  if (quantity > 0) return 'on the shelf';
+  return days === null ? 'to be ordered' : `from the supplier in ${days} working ${days === 1 ? 'day' : 'days'}`;
+}
+
 interface PlanCardProps {
   readonly plan: PlanView;
   readonly most: { readonly today: number; readonly hour: number; readonly hours: number; readonly minutes: number };
@@ -108,8 +114,7 @@ function PlanCard({ plan, most, isChosen, onChoose }: PlanCardProps) {
               <span className="font-semibold">{sentence(choiceWord[choice])}</span> {partName[part].toLowerCase()}
               {fitted && (
                 <span className="text-ink-soft">
-                  : <span className="figures">{fitted.sku}</span>, {amount(fitted.priceCents)},{' '}
-                  {fitted.quantity > 0 ? 'on the shelf' : 'to be ordered'}
+                  : <span className="figures">{fitted.sku}</span>, {amount(fitted.priceCents)}, {whereFrom(fitted)}
                 </span>
               )}
               {choice === 'replace' && !fitted && part === 'nose' && (

@@ -12,18 +12,21 @@ import { useJob } from '../store/JobContext';
 const LOOK_AGAIN: readonly string[] = ['rules-changed', 'read-again', 'plan-gone'];
 
 /** A plan as it is signed. */
-const chosenPlan = ({ key, choices, parts, costToday }: PlanView, reason: string): ChosenPlan => ({
+const chosenPlan = ({ key, choices, parts, costToday }: PlanView, reason: string, supplier: boolean): ChosenPlan => ({
   key,
   choices,
   skus: parts.map(({ sku }) => sku),
   costToday,
   reason: reason.trim(),
+  supplier,
 });
 
 interface SignOffProps {
   readonly onOpen: (step: Step) => void;
   /** The plan that is signed with the verdicts; null where none was chosen. */
   readonly plan: PlanView | null;
+  /** Whether the supplier was asked for it. */
+  readonly supplier: boolean;
 }
 
 /** What was signed beside what stands now: only parts whose verdict has changed since. */
@@ -44,7 +47,7 @@ function SinceThen({ signed }: { readonly signed: JobView['signOffs'][number]['a
 }
 
 /** Signing off keeps the sheet, the limits and the assessment as they stand, with who and when. */
-export function SignOff({ onOpen, plan }: SignOffProps) {
+export function SignOff({ onOpen, plan, supplier }: SignOffProps) {
   const { view, snapshot, appraisal } = useJob();
   const { who } = useFrame();
   const [busy, setBusy] = useState(false);
@@ -63,7 +66,7 @@ export function SignOff({ onOpen, plan }: SignOffProps) {
               by: who,
               upToReading: snapshot.lastReading,
               rules: view.rulesMark,
-              plan: plan && chosenPlan(plan, reason),
+              plan: plan && chosenPlan(plan, reason, supplier),
             }
           : {},
       );

@@ -9,8 +9,11 @@ export type PlansState =
   | { readonly is: 'there'; readonly view: PlansView }
   | { readonly is: 'failed'; readonly message: string };
 
-/** Asks for the plans once everything that was typed is stored, and anew with every reading and every change of the rules; an answer to what no longer stands is dropped. */
-export function usePlans(): PlansState {
+/**
+ * Asks for the plans once everything that was typed is stored, and anew with every reading and every change of the rules; an answer to what no longer stands is dropped.
+ * @param supplier whether the supplier is asked for the chain too
+ */
+export function usePlans(supplier: boolean): PlansState {
   const { view, snapshot } = useJob();
   const [state, setState] = useState<PlansState>({ is: 'asking' });
   const isStored = snapshot.saving === 'saved';
@@ -19,7 +22,7 @@ export function usePlans(): PlansState {
     if (!isStored) return;
     let isStale = false;
     setState((before) => (before.is === 'there' ? before : { is: 'asking' }));
-    api.get<PlansView>(`/api/jobs/${id}/plans.json`).then(
+    api.get<PlansView>(`/api/jobs/${id}/plans.json${supplier ? '?supplier=yes' : ''}`).then(
       (plans) => !isStale && setState({ is: 'there', view: plans }),
       (error: unknown) =>
         !isStale && setState({ is: 'failed', message: failure(error, 'The plans could not be made. Try again.') }),
@@ -27,6 +30,6 @@ export function usePlans(): PlansState {
     return () => {
       isStale = true;
     };
-  }, [id, isStored, snapshot.lastReading, view.rulesMark]);
+  }, [id, isStored, snapshot.lastReading, view.rulesMark, supplier]);
   return state;
 }

@@ -20,7 +20,8 @@ function adviceOf(plans: readonly PlanView[]): PlanView | null {
 /** Decide: the verdict of every part with what it rests on, the plans, the rules of the set, and the sign-off. */
 export default function Decide({ onOpen }: { onOpen: (step: Step) => void }) {
   const { appraisal } = useJob();
-  const state = usePlans();
+  const [supplier, setSupplier] = useState(false);
+  const state = usePlans(supplier);
   const [wished, setWished] = useState<string | null>(null);
   const plans = state.is === 'there' ? state.view.plans : [];
   const chosen = plans.find(({ key }) => key === wished) ?? adviceOf(plans);
@@ -39,12 +40,21 @@ export default function Decide({ onOpen }: { onOpen: (step: Step) => void }) {
       <Group title="Plans" aside="what each costs today and for an hour’s running; rates and lives are set under Shop">
         {state.is === 'asking' && <p className="text-ink-soft">The plans are made when everything is stored…</p>}
         {state.is === 'failed' && <Notice kind="error">{state.message}</Notice>}
+        <label className="flex min-h-11 items-center gap-2 text-sm">
+          <input
+            type="checkbox"
+            className="size-5"
+            checked={supplier}
+            onChange={({ target }) => setSupplier(target.checked)}
+          />
+          ask the supplier for the chain too
+        </label>
         {state.is === 'there' && <Plans view={state.view} chosen={chosen} onChoose={({ key }) => setWished(key)} />}
       </Group>
       <Group title="Does the set belong together?">
         <FitRules fit={appraisal.fit} />
       </Group>
-      <SignOff onOpen={onOpen} plan={chosen} />
+      <SignOff onOpen={onOpen} plan={chosen} supplier={supplier} />
     </>
   );
 }
