@@ -2,8 +2,7 @@ import { z } from 'zod';
 import { CHOICES, type Choices, type Plan, type PlanRule } from '../core/plan';
 import { PARTS, type Part } from '../core/reading';
 import type { Action } from '../core/sheet';
-import type { Need, StockPart } from '../core/stock';
-import type { StockAnswer } from './views';
+import type { StockPart } from '../core/stock';
 
 /** A repair plan as the screen shows it. */
 export interface PlanView extends Omit<Plan, 'picks'> {
@@ -55,11 +54,4 @@ export interface LimitPreview {
     /** By how much the least that must be paid today changes, smallest units. */
     readonly todayBy: number;
   }[];
-}
-
-/** A part beside the chain that must be replaced: what it must be, and what is on the shelf. */
-export interface OrderedPartView {
-  readonly part: Part;
-  readonly need: Need;
-  readonly answers: readonly StockAnswer[];
 }

@@ -2,7 +2,7 @@ import type { BackupView } from './backups';
 import type { Step, Part } from '../core/reading';
 import type { LimitId, Limits } from '../core/limits';
 import type { Schools } from '../core/schools';
-import type { StockMatch, StockPart } from '../core/stock';
+import type { Need, StockMatch, StockPart } from '../core/stock';
 import type { ShelvedPartView } from './stock';
 import type { Study } from '../core/hand';
 import type { LearnedCode } from '../core/identify';
@@ -118,6 +118,13 @@ export interface StockAnswer {
 }
 
 /** The printed order slip. */
+/** A part beside the chain that must be replaced: what it must be, and what is on the shelf. */
+export interface OrderedPartView {
+  readonly part: Part;
+  readonly need: Need;
+  readonly answers: readonly StockAnswer[];
+}
+
 export interface SlipView {
   readonly shop: ShopView;
   readonly tag: string;
