@@ -117,7 +117,6 @@ export interface StockAnswer {
   readonly equals: readonly string[];
 }
 
-/** The printed order slip. */
 /** A part beside the chain that must be replaced: what it must be, and what is on the shelf. */
 export interface OrderedPartView {
   readonly part: Part;
@@ -125,6 +124,7 @@ export interface OrderedPartView {
   readonly answers: readonly StockAnswer[];
 }
 
+/** The printed order slip. */
 export interface SlipView {
   readonly shop: ShopView;
   readonly tag: string;
