@@ -97,6 +97,7 @@ test('where no verdict waits for a reading the tag says stop', async ({ page }) 
 
 test('a study is made by keyboard alone, and counts in the readings of that hand', async ({ page }) => {
   await page.goto('/shop?view=instruments');
+  await page.waitForSelector('[data-ready=true]');
   await page.getByLabel('At the bench').selectOption('Ines Holloway');
   await page.locator('select[name=instrument]').focus();
   await page.keyboard.press('f');
@@ -126,6 +127,7 @@ test('a study is made by keyboard alone, and counts in the readings of that hand
   await expect(page.getByTitle(/^measured: a study of Ines Holloway on /).first()).toBeVisible();
 
   await page.goto('/shop?view=instruments');
+  await page.waitForSelector('[data-ready=true]');
   const feeler = page.getByRole('listitem').filter({ has: page.getByRole('heading', { name: 'Feeler blade' }) });
   await feeler.getByRole('button', { name: 'Set aside' }).click();
   await expect(feeler).toContainText('set aside by Ines Holloway');
@@ -135,6 +137,7 @@ test('the caliper fills a study, what was typed survives a reload, and a take th
   page,
 }) => {
   await page.goto('/shop?view=instruments');
+  await page.waitForSelector('[data-ready=true]');
   await page.getByLabel('At the bench').selectOption('Tam Okoro');
   await page.getByRole('button', { name: 'Caliper', exact: true }).click();
   await expect(page.getByText('Caliper connected')).toBeVisible();
@@ -149,6 +152,7 @@ test('the caliper fills a study, what was typed survives a reload, and a take th
   await expect(page.getByLabel('Take 3', { exact: true })).toHaveValue(/^7\.9|^8\.0/);
   await page.getByLabel('Take 4', { exact: true }).fill('eight');
   await page.reload();
+  await page.waitForSelector('[data-ready=true]');
   await expect(page.getByLabel('Take 4', { exact: true })).toHaveValue('eight');
   await page.getByRole('button', { name: 'Store the study' }).click();
   await expect(page.getByRole('alert')).toContainText('eight');

@@ -118,7 +118,7 @@ test('stripping and cleaning are ticked off in order, with what was seen', async
 test('photographs are kept with the job; what is no picture is refused by name', async ({ page }) => {
   const id = await freshJob(page, 'take-in');
   const input = page.locator('input[type=file]');
-  await input.setInputFiles('docs/screenshots/slip.png');
+  await input.setInputFiles('docs/screenshots/order.png');
   await expect(page.getByRole('img', { name: 'Photograph 1, by Ines Holloway' })).toBeVisible();
   await input.setInputFiles({ name: 'notes.png', mimeType: 'image/png', buffer: Buffer.from('not a picture') });
   await expect(page.getByRole('alert')).toContainText('notes.png is no picture');

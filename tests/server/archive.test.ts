@@ -30,7 +30,7 @@ beforeEach(async () => {
   await loadDemo(context);
   // Everything that a store can hold is in it.
   const job = (await benchView(context, { page: '1' })).jobs[0]!.id;
-  const png = readFileSync(new URL('../../docs/screenshots/slip.png', import.meta.url));
+  const png = readFileSync(new URL('../../docs/screenshots/order.png', import.meta.url));
   const bytes = png.buffer.slice(png.byteOffset, png.byteOffset + png.length) as ArrayBuffer;
   await storePhoto(context, job, 'Ines', bytes);
   const [, second] = await storePhoto(context, job, 'Ines', bytes);

@@ -56,7 +56,7 @@ describe('with a clock that runs backwards', () => {
       await signOff(context, first.id, { by: person, upToReading: lastReading, rules });
       await reopen(context, first.id);
     }
-    const png = readFileSync(new URL('../../docs/screenshots/slip.png', import.meta.url));
+    const png = readFileSync(new URL('../../docs/screenshots/order.png', import.meta.url));
     const bytes = png.buffer.slice(png.byteOffset, png.byteOffset + png.length) as ArrayBuffer;
     for (const person of ['Ines', 'Tam']) await storePhoto(context, first.id, person, bytes);
     const view = await jobView(context, first.id);

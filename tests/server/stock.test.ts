@@ -222,7 +222,7 @@ describe('undoing a long list', () => {
 });
 
 describe('photographs', () => {
-  const png = readFileSync(new URL('../../docs/screenshots/slip.png', import.meta.url));
+  const png = readFileSync(new URL('../../docs/screenshots/order.png', import.meta.url));
   const bytes = (buffer: Buffer) =>
     buffer.buffer.slice(buffer.byteOffset, buffer.byteOffset + buffer.length) as ArrayBuffer;
   const anyJob = async () => (await benchView(context, { page: '1' })).jobs[0]!.id;
