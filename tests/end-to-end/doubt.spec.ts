@@ -144,7 +144,8 @@ test('the caliper fills a study, what was typed survives a reload, and a take th
   await page.getByLabel('Take 1', { exact: true }).focus();
   for (const jaw of ['8.01', '8.02', '7.99']) {
     await page.getByLabel('Jaws at').fill(jaw);
-    await expect(page.getByRole('complementary', { name: 'Simulated caliper' })).toContainText(`${jaw} mm`);
+    // A hand is never quite still: the display wanders by a few hundredths.
+    await expect(page.getByRole('complementary', { name: 'Simulated caliper' })).toContainText(/(7\.9\d|8\.0\d) mm/);
     await page.getByRole('button', { name: /Take reading/ }).click();
     await page.waitForTimeout(300);
   }
