@@ -87,7 +87,14 @@ function normalPart(terms: readonly Term[]): Normal {
   return { value, variance };
 }
 
-const phi = (margin: number, u: number): number => (u === 0 ? Number(margin >= 0) : normalCdf(margin / u));
+/** Beyond so many standard uncertainties nothing is left of a normal. */
+const NOTHING_LEFT = 8;
+
+/** The chance that a normal about a margin is at or above nothing; far from it there is nothing to work out. */
+function phi(margin: number, u: number): number {
+  if (Math.abs(margin) > NOTHING_LEFT * u) return Number(margin >= 0);
+  return u === 0 ? 1 : normalCdf(margin / u);
+}
 
 /** The share of an interval that is at or above a level. */
 function shareAbove([lo, hi]: readonly [number, number], level: number): number {

@@ -54,9 +54,13 @@ export function seenChecks(
   });
 }
 
+/** Each finding's check with its reading, looked up once. */
+const READING_OF = new Map<string, ReadingPath>(
+  READINGS.flatMap(({ id, told }) => (told.seen ? [[told.seen.check, id as ReadingPath] as const] : [])).reverse(),
+);
+
 /** The reading that a finding's check comes from, whatever edge or member of a list it belongs to; null where the check is computed. */
-export const readingOf = (check: CheckId): ReadingPath | null =>
-  (READINGS.find(({ told }) => told.seen?.check === check)?.id as ReadingPath | undefined) ?? null;
+export const readingOf = (check: CheckId): ReadingPath | null => READING_OF.get(check) ?? null;
 
 /** What is told of each finding, whatever edge or member of a list it belongs to. */
 const SEEN = new Map(READINGS.flatMap(({ id, told: { seen } }) => (seen ? [[id, seen] as const] : [])));
