@@ -1,15 +1,16 @@
 import fc from 'fast-check';
 import highs from 'highs';
 import { describe, expect, it } from 'vitest';
-import { assess, type Appraisal } from '../../src/core/assess';
+import { assess } from '../../src/core/assess';
 import { familyAndGaugeMeet } from '../../src/core/families';
 import { DEFAULTS, resolveLimits } from '../../src/core/limits';
 import {
-  brokenByVerdict,
+  brokenByWhatIs,
   combinations,
   costPerHour,
   keyOf,
   labour,
+  numbersOfSet,
   planSet,
   possiblePlans,
   renewalCost,
@@ -20,7 +21,6 @@ import {
   type Choices,
   type Judged,
 } from '../../src/core/plan';
-import type { Part } from '../../src/core/reading';
 import { DEFAULT_SCHOOLS } from '../../src/core/schools';
 import { seeded } from '../../src/core/doubt';
 import { readSheet, type WrittenBenchSheet } from '../../src/core/sheet';
@@ -92,34 +92,16 @@ const workCost = (judged: Judged, choices: Choices): number => {
   return labour(minutes, DEFAULTS) + worked * DEFAULTS['plan.consumables'].value;
 };
 
-/** Parts whose agreement a rule of the set asks for. */
-const BETWEEN: Readonly<Record<string, Part>> = {
-  'chain-pitch-is-sprocket-pitch': 'driveSprocket',
-  'chain-pitch-is-bar-pitch': 'bar',
-  'chain-pitch-is-nose-pitch': 'nose',
-  'chain-gauge-is-bar-gauge': 'bar',
-  'chain-links-are-bar-links': 'bar',
-};
-
-/** Whether two parts that stay break a rule of the set, as the assessment judges it. */
-function clashesWithin(judged: Judged, choices: Choices): boolean {
-  const stays = (part: Part) => choices[part] !== undefined && choices[part] !== 'replace';
-  const { fit } = judged as Judged & Pick<Appraisal, 'fit'>;
-  return (
-    stays('chain') &&
-    fit.some(({ rule, holds }) => holds === false && BETWEEN[rule] !== undefined && stays(BETWEEN[rule]))
-  );
-}
-
 /** Every way to pick one part of each kind, with no index and no pruning: the least that any combination costs today. */
 function bruteForce(judged: Judged, stock: readonly StockPart[]): ReadonlyMap<string, number> {
   const wanted = wantedOf(judged, DEFAULT_SCHOOLS);
-  const { chain, bar, driveSprocket } = judged.identity;
+  const { chain, bar, driveSprocket, nose } = judged.identity;
+  const set = numbersOfSet(judged.identity);
   const there = stock.filter(({ quantity }) => quantity > 0);
   const nothing = [null];
   const least = new Map<string, number>();
   for (const choices of combinations(judged)) {
-    if (brokenByVerdict(judged, choices) || clashesWithin(judged, choices)) continue;
+    if (brokenByWhatIs(judged, choices)) continue;
     const of = (kind: StockPart['kind'], isNew: boolean) =>
       isNew ? there.filter((part) => part.kind === kind) : nothing;
     for (const newBar of of('bar', choices.bar === 'replace'))
@@ -138,18 +120,23 @@ function bruteForce(judged: Judged, stock: readonly StockPart[]): ReadonlyMap<st
             ].filter((gauge) => gauge !== null);
             const links = [
               newChain?.driveLinks ?? (choices.chain ? chain.driveLinks.value : null),
-              newBar ? newBar.driveLinks : choices.bar ? (chain.driveLinks.value ?? bar.driveLinks.value) : null,
+              newBar ? newBar.driveLinks : choices.bar ? chain.driveLinks.value : null,
             ].filter((count) => count !== null);
+            if (choices.nose && choices.nose !== 'replace')
+              pitches.push(...(nose.pitch.value ? [nose.pitch.value] : []));
             const isOne = [pitches, gauges, links].every((values) => new Set<unknown>(values).size <= 1);
             if (!isOne) continue;
             // What goes on around a bar that stays goes by numbers that must be known.
-            const pitchKnown = bar.pitch.value ?? chain.pitch.value;
-            const allKnown =
-              pitchKnown && (bar.gauge.value ?? chain.gauge.value) && (chain.driveLinks.value ?? bar.driveLinks.value);
-            if (newChain && !newBar && !allKnown) continue;
-            if ((newSprocket ?? newNose) && !newBar && !pitchKnown) continue;
-            // A new bar for a chain that stays needs all three of the chain's numbers.
             const isSettled = chain.pitch.value && chain.gauge.value && chain.driveLinks.value;
+            const allKnown = set.pitch && set.gauge && set.driveLinks;
+            if (newChain && !newBar && !allKnown) continue;
+            if (
+              (newSprocket ?? newNose) &&
+              !newBar &&
+              !(choices.chain && choices.chain !== 'replace' && isSettled ? chain.pitch.value : set.pitch)
+            )
+              continue;
+            // A new bar for a chain that stays needs all three of the chain's numbers.
             if (newBar && choices.chain && choices.chain !== 'replace' && !isSettled) continue;
             // A chain for a bar that did not come is one like the old chain.
             const likeOld =
@@ -159,7 +146,7 @@ function bruteForce(judged: Judged, stock: readonly StockPart[]): ReadonlyMap<st
             // A bar that came alone goes back to the chain it came from.
             const asItCame =
               [newBar?.pitch, newBar?.gauge, newBar?.driveLinks].join() ===
-              [bar.pitch.value, bar.gauge.value, bar.driveLinks.value].join();
+              [set.pitch, set.gauge, set.driveLinks].join();
             if (newBar && !choices.chain && !asItCame) continue;
             if (newBar && !(newBar.gauge && newBar.driveLinks && newBar.pitch && suitsSaw(newBar, wanted))) continue;
             if (
@@ -272,18 +259,13 @@ describe('the search for plans', () => {
  */
 function integerProgram(judged: Judged, stock: readonly StockPart[]): string | null {
   const wanted = wantedOf(judged, DEFAULT_SCHOOLS);
-  const { chain, bar, driveSprocket } = judged.identity;
-  const allowed = combinations(judged).filter(
-    (choices) => !brokenByVerdict(judged, choices) && !clashesWithin(judged, choices),
-  );
+  const { chain, driveSprocket } = judged.identity;
+  const allowed = combinations(judged).filter((choices) => !brokenByWhatIs(judged, choices));
   if (allowed.length === 0) return null;
   const there = stock.filter(({ quantity }) => quantity > 0);
   const key = (pitch: unknown, gauge: unknown, links: unknown) => `${String(pitch)}|${String(gauge)}|${String(links)}`;
-  const setKey = key(
-    bar.pitch.value ?? chain.pitch.value,
-    bar.gauge.value ?? chain.gauge.value,
-    chain.driveLinks.value ?? bar.driveLinks.value,
-  );
+  const set = numbersOfSet(judged.identity);
+  const setKey = key(set.pitch, set.gauge, set.driveLinks);
   const numbers = [
     ...new Set([
       setKey,

@@ -18,13 +18,15 @@ interface Placed {
 const own = (instrument: InstrumentId): number => placingUncertainty({ instrument });
 const whole = (instrument: InstrumentId): number => standardUncertainty(measured([mm(0)], instrument));
 
-/** The tool a reading is repeated with, and those on the bench that are finer. */
-function toolsFor({ measure, tool, u }: Repeat): readonly Placed[] {
+/**
+ * The tool a reading is repeated with, and those on the bench that are finer.
+ * @param isScaled true of a value in another unit than the tool's: the doubt of any tool is as much larger
+ */
+function toolsFor({ measure, tool, u }: Repeat, isScaled = false): readonly Placed[] {
   const kind = readingAt(beginOf(measure))?.kind;
   const others = kind?.kind === 'length' ? FIELD_KINDS[kind.spec.kind].tools : [];
   const finer = others.filter((other) => other !== tool && whole(other) < whole(tool));
-  // A value in another unit than the tool's: its doubt is as much larger.
-  const scale = u / own(tool);
+  const scale = isScaled ? u / own(tool) : 1;
   return [{ tool, own: u }, ...finer.map((other) => ({ tool: other, own: scale * own(other) }))];
 }
 
@@ -61,7 +63,7 @@ function ofQuestions(
     const shown = shownLatent(compiled, latent);
     return [
       ...cleared,
-      ...toolsFor(repeat).map((placed) => ({
+      ...toolsFor(repeat, shown.used < 0).map((placed) => ({
         measure,
         tool: placed.tool,
         at: null,

@@ -1,10 +1,12 @@
 import { DEGREES_NEEDED, INSTRUMENTS } from '../quantity';
-import { studyResult, type Study } from './study';
+import { isBelieved, studyResult, type Study } from './study';
 
 /** What speaks against a study, or against the tool that it tells of. */
 export type StudyFlaw =
   /** Too few takes to count. */
   | { readonly code: 'too-few'; readonly needed: number }
+  /** The bias is one that no tool has: the size of the block, or the tool, is wrong. It does not count. */
+  | { readonly code: 'not-believed'; readonly by: number }
   /** It counts, but its standard deviation is known only roughly. */
   | { readonly code: 'few' }
   /** Every take is the same: the tool's step hides the scatter. */
@@ -49,7 +51,9 @@ function strayOf({ takes, instrument }: Study): number | null {
  * @param today as an ISO date; a study is old from this day's view
  */
 export function flawsOf(study: Study, today: string): readonly StudyFlaw[] {
-  const { sd, between, bias } = studyResult(study);
+  const result = studyResult(study);
+  const { sd, between, bias } = result;
+  const believed = isBelieved(study, result);
   const { resolution, placing, maxError } = INSTRUMENTS[study.instrument];
   const usual = Math.hypot(placing, resolution / Math.sqrt(12));
   const days = Math.floor((Date.parse(today) - Date.parse(study.on)) / DAY_MS);
@@ -57,8 +61,9 @@ export function flawsOf(study: Study, today: string): readonly StudyFlaw[] {
   const tooFew = study.takes.length - 1 < DEGREES_NEEDED;
   return [
     ...(tooFew ? [{ code: 'too-few', needed: DEGREES_NEEDED + 1 } as const] : []),
+    ...(bias && !believed ? [{ code: 'not-believed', by: bias.value } as const] : []),
     ...(stray === null ? [] : [{ code: 'stray', take: stray } as const]),
-    ...(bias && Math.abs(bias.value) > Math.max(maxError, 2 * bias.u)
+    ...(bias && believed && Math.abs(bias.value) > Math.max(maxError, 2 * bias.u)
       ? [{ code: 'biased', by: bias.value } as const]
       : []),
     ...(between && between[0] > usual && sd > SCATTERS_FROM * usual

@@ -62,10 +62,21 @@ export interface HandFigures {
   readonly bias: { readonly value: number; readonly shared: number } | null;
 }
 
-/** What a study gives to readings; null where it has too few takes for that. Takes that never differ show the step of the tool, and no more. */
+/** A tool further off than so many times what it is trusted with is broken, or the block is another: no reading is put right by that (shop's figure). */
+const BELIEVED_UP_TO = 10;
+
+/** Whether a bias is one that a tool may have. */
+export const isBelieved = ({ instrument }: Pick<Study, 'instrument'>, { bias }: Pick<StudyResult, 'bias'>): boolean =>
+  bias === null || Math.abs(bias.value) <= BELIEVED_UP_TO * INSTRUMENTS[instrument].maxError;
+
+/**
+ * What a study gives to readings; null where it has too few takes for that, or a bias that no tool has. Takes that never differ show the step of the tool, and no more.
+ */
 export function figuresOf(study: Study): HandFigures | null {
   if (study.takes.length - 1 < DEGREES_NEEDED) return null;
-  const { sd, bias } = studyResult(study);
+  const result = studyResult(study);
+  if (!isBelieved(study, result)) return null;
+  const { sd, bias } = result;
   return {
     own: Math.max(sd, INSTRUMENTS[study.instrument].resolution / Math.sqrt(12)),
     bias: bias && { value: bias.value, shared: bias.u },

@@ -1,6 +1,6 @@
 import type { BarAssessment } from '../bar/checks';
 import type { ChainAssessment } from '../chain/checks';
-import type { FitRule } from '../fit';
+import type { FitJudgement, FitRule } from '../fit';
 import type { Identity } from '../identify';
 import { judgedParts, type Check, type Verdict } from '../judge';
 import { PARTS, type Part } from '../reading';
@@ -20,6 +20,7 @@ export interface Judged {
   readonly bar: BarAssessment;
   readonly chain: ChainAssessment;
   readonly checks: readonly Check[];
+  readonly fit: readonly FitJudgement[];
   readonly verdicts: Readonly<Record<Part, Verdict>>;
 }
 
@@ -41,15 +42,34 @@ function noseRuledOut({ sheet }: Judged, { bar, nose }: Choices): PlanRule | nul
   return noseTeeth === undefined || thickness === undefined ? 'nose-is-known' : null;
 }
 
-/** The rule that a combination breaks by the verdicts of its parts; null where it breaks none. */
-export function brokenByVerdict(judged: Judged, choices: Choices): PlanRule | null {
+/** Rules of the set by the parts that they speak of: where one of these is replaced, the rule is asked of the new one. */
+const SPEAKS_OF: Readonly<Partial<Record<FitRule, readonly Part[]>>> = {
+  'chain-pitch-is-sprocket-pitch': ['chain', 'driveSprocket'],
+  'chain-pitch-is-bar-pitch': ['chain', 'bar'],
+  'chain-pitch-is-nose-pitch': ['chain', 'nose'],
+  'chain-gauge-is-bar-gauge': ['chain', 'bar'],
+  'chain-links-are-bar-links': ['chain', 'bar'],
+  'family-and-gauge-meet': ['chain'],
+  'kickback-not-stepped-up': ['chain'],
+  'bar-mount-is-saw-mount': ['bar'],
+  'oil-hole-is-saw-oil-hole': ['bar'],
+};
+
+/** The rule of the set that parts break which stay; null where they break none. */
+function brokenByWhatStays({ fit }: Judged, choices: Choices): FitRule | null {
+  const stays = (part: Part) => choices[part] !== undefined && choices[part] !== 'replace';
+  return fit.find(({ rule, holds }) => holds === false && (SPEAKS_OF[rule]?.every(stays) ?? false))?.rule ?? null;
+}
+
+/** The rule that a combination breaks by the verdicts of its parts and by what stays together; null where it breaks none. */
+export function brokenByWhatIs(judged: Judged, choices: Choices): PlanRule | null {
   for (const part of PARTS) {
     const choice = choices[part];
     const broken = choice && ruledOut(judged.verdicts[part].action, choice);
     // A nose that goes with its bar needs no verdict of its own.
     if (broken && !(part === 'nose' && choices.bar === 'replace')) return broken;
   }
-  return noseRuledOut(judged, choices);
+  return noseRuledOut(judged, choices) ?? brokenByWhatStays(judged, choices);
 }
 
 /** Parts that a plan is made for. */

@@ -1,5 +1,6 @@
 import { familyAndGaugeMeet, type FamilyId } from '../families';
-import { sameProperty } from '../fit';
+import { live, sameProperty } from '../fit';
+import type { Identified } from '../identify';
 import type { Part } from '../reading';
 import type { StockPart } from '../stock';
 import type { Choices, Judged, PlanRule } from './choices';
@@ -15,18 +16,9 @@ export type Picked = { readonly picks: readonly Picks[] } | { readonly rule: Pla
 const isNew = (choices: Choices, part: Part): boolean => choices[part] === 'replace';
 const stays = (choices: Choices, part: Part): boolean => choices[part] !== undefined && !isNew(choices, part);
 
-/** Rules between parts that stay. */
-function keptClash({ identity: { chain, bar, nose, driveSprocket } }: Judged, choices: Choices): PlanRule | null {
-  if (!stays(choices, 'chain')) return null;
-  const clashes: readonly (readonly [PlanRule, Part, boolean | null])[] = [
-    ['chain-pitch-is-sprocket-pitch', 'driveSprocket', sameProperty(chain.pitch, driveSprocket.pitch)],
-    ['chain-pitch-is-bar-pitch', 'bar', sameProperty(chain.pitch, bar.pitch)],
-    ['chain-pitch-is-nose-pitch', 'nose', sameProperty(chain.pitch, nose.pitch)],
-    ['chain-gauge-is-bar-gauge', 'bar', sameProperty(chain.gauge, bar.gauge)],
-    ['chain-links-are-bar-links', 'bar', sameProperty(chain.driveLinks, bar.driveLinks)],
-  ];
-  return clashes.find(([, part, same]) => stays(choices, part) && same === false)?.[0] ?? null;
-}
+/** Whether a part that stays is surely not of a pitch. */
+const isOfAnother = (known: Identified<FamilyId>, pitch: FamilyId): boolean =>
+  known.value === null ? known.candidates.length > 0 && !live(known).includes(pitch) : known.value !== pitch;
 
 /** The cheapest chain with these numbers that suits its operator. */
 const chainFor = (numbers: Numbers, shelf: Shelf, wanted: Wanted): StockPart | null =>
@@ -48,7 +40,7 @@ function around(
   shelf: Shelf,
   wanted: Wanted,
 ): Picked {
-  const { driveSprocket } = judged.identity;
+  const { driveSprocket, nose } = judged.identity;
   const picks: Partial<Record<Part, StockPart>> = bar ? { bar } : {};
   if (isNew(choices, 'chain')) {
     if (!familyAndGaugeMeet(pitch, gauge)) return { rule: 'family-and-gauge-meet' };
@@ -62,17 +54,14 @@ function around(
     if (!sprocket) return { rule: 'no-driveSprocket' };
     picks.driveSprocket = sprocket;
   } else if (stays(choices, 'driveSprocket')) {
-    const known = driveSprocket.pitch;
-    const clash =
-      known.value === null
-        ? known.candidates.length > 0 && !known.candidates.some(({ value }) => value === pitch)
-        : known.value !== pitch;
-    if (clash) return { rule: 'chain-pitch-is-sprocket-pitch' };
+    if (isOfAnother(driveSprocket.pitch, pitch)) return { rule: 'chain-pitch-is-sprocket-pitch' };
   }
+  const isHard = judged.sheet.bar?.nose === 'hard';
+  if (stays(choices, 'nose') && !isHard && isOfAnother(nose.pitch, pitch)) return { rule: 'chain-pitch-is-nose-pitch' };
   if (isNew(choices, 'nose') && !bar) {
-    const nose = cheapest(shelf.noses.get(pitch), ({ teeth }) => teeth === wanted.noseTeeth);
-    if (!nose) return { rule: 'no-nose' };
-    picks.nose = nose;
+    const renewed = cheapest(shelf.noses.get(pitch), ({ teeth }) => teeth === wanted.noseTeeth);
+    if (!renewed) return { rule: 'no-nose' };
+    picks.nose = renewed;
   }
   return { picks: [picks] };
 }
@@ -129,13 +118,15 @@ function withoutNewBar(judged: Judged, choices: Choices, shelf: Shelf, wanted: W
     // Only the pitch is asked of what goes on beside a chain that stays.
     return around(judged, choices, { pitch, gauge: gauge ?? '.050', driveLinks: driveLinks ?? 0 }, null, shelf, wanted);
   if (!gauge || !driveLinks) return { rule: 'numbers-not-settled' };
+  // A count that the bar's own mark contradicts leaves it open which of the two is right.
+  const { chain, bar } = judged.identity;
+  if (stays(choices, 'bar') && sameProperty(chain.driveLinks, bar.driveLinks) === false)
+    return { rule: 'chain-links-are-bar-links' };
   return around(judged, choices, { pitch, gauge, driveLinks }, null, shelf, wanted);
 }
 
 /** Sets of new parts that answer a combination; for each set of numbers the cheapest of every kind. */
 export function picksFor(judged: Judged, choices: Choices, shelf: Shelf, wanted: Wanted): Picked {
-  const clash = keptClash(judged, choices);
-  if (clash) return { rule: clash };
   return isNew(choices, 'bar')
     ? withNewBar(judged, choices, shelf, wanted)
     : withoutNewBar(judged, choices, shelf, wanted);

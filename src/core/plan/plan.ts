@@ -2,7 +2,7 @@ import type { Limits } from '../limits';
 import { PARTS, type Part } from '../reading';
 import { DEFAULT_SCHOOLS, type Schools } from '../schools';
 import type { StockPart } from '../stock';
-import { brokenByVerdict, combinations, plannedParts, type Choices, type Judged, type PlanRule } from './choices';
+import { brokenByWhatIs, combinations, plannedParts, type Choices, type Judged, type PlanRule } from './choices';
 import { areAlike, costPerHour, labour, renewalCost, workOf, type Rate, type Renewal } from './cost';
 import { isLooseBar, isWornSprocket, livesOf } from './lives';
 import { picksFor, type Picks } from './picks';
@@ -20,6 +20,8 @@ export type PlanNote =
   | { readonly code: 'loose-bar'; readonly share: number }
   /** The set goes over to another pitch or gauge. */
   | { readonly code: 'converts'; readonly from: string; readonly to: string }
+  /** What catches a chain that comes off is broken: it is renewed before the saw runs again. */
+  | { readonly code: 'guards-broken' }
   /** Not all of it is on the shelf. */
   | { readonly code: 'to-order'; readonly skus: readonly string[] }
   /** Work on a budget bar that costs as much as much of a new one. */
@@ -100,6 +102,9 @@ function notesOf(input: PlanInput, choices: Choices, picks: Picks, cost: number)
       : []),
     ...(bar && came.pitch && came.gauge && (bar.pitch !== came.pitch || bar.gauge !== came.gauge)
       ? [{ code: 'converts', from: said(came), to: said(bar) } as const]
+      : []),
+    ...(judged.fit.some(({ rule, holds }) => rule === 'saw-guards-are-whole' && holds === false)
+      ? [{ code: 'guards-broken' } as const]
       : []),
     ...(toOrder.length > 0 ? [{ code: 'to-order', skus: toOrder } as const] : []),
     ...(isBudget && (100 * cost) / newBar > limits['plan.worth'].value
@@ -188,7 +193,7 @@ export function possiblePlans(input: PlanInput): {
   const plans: Plan[] = [];
   const ruledOut: Partial<Record<PlanRule, number>> = {};
   for (const choices of parts.length === 0 ? [] : combinations(judged)) {
-    const broken = brokenByVerdict(judged, choices);
+    const broken = brokenByWhatIs(judged, choices);
     const picked = broken ? { rule: broken } : picksFor(judged, choices, shelf, wanted);
     if ('rule' in picked) ruledOut[picked.rule] = (ruledOut[picked.rule] ?? 0) + 1;
     else for (const picks of picked.picks) plans.push(planOf(input, choices, picks, later));

@@ -1,5 +1,5 @@
 import type { FamilyId, GaugeId } from '../families';
-import { classKnown, samePattern, type KickbackClass } from '../fit';
+import { classKnown, live, samePattern, type KickbackClass } from '../fit';
 import { readStamp, stated, type Identified, type Identity } from '../identify';
 import { listedLengths } from '../loop';
 import { orderedClass } from '../order';
@@ -59,13 +59,16 @@ export interface SetNumbers {
   readonly driveLinks: number | null;
 }
 
-const either = <T>(first: Identified<T>, second: Identified<T>): T | null => first.value ?? second.value;
-
-/** What a chain for the bar that stays must be: the bar's own numbers, else those of the chain that ran on it; links as they were counted. */
-export function numbersOfSet({ bar, chain }: Pick<Identity, 'bar' | 'chain'>): SetNumbers {
-  return {
-    pitch: either(bar.pitch, chain.pitch),
-    gauge: either(bar.gauge, chain.gauge),
-    driveLinks: either(chain.driveLinks, bar.driveLinks),
-  };
+/** What a part says itself; of one that says nothing, or leaves it open, what the other says that it does not contradict. A contradiction settles nothing. */
+function said<T>(own: Identified<T>, other: Identified<T>): T | null {
+  if (own.value !== null || own.status === 'conflict') return own.value;
+  const { value } = other;
+  return value !== null && (own.candidates.length === 0 || live(own).includes(value)) ? value : null;
 }
+
+/** What a chain for the bar that stays must be: the bar's own numbers, else those of the chain that ran on it. Links count only as they were counted: a stamp is no count. */
+export const numbersOfSet = ({ bar, chain }: Pick<Identity, 'bar' | 'chain'>): SetNumbers => ({
+  pitch: said(bar.pitch, chain.pitch),
+  gauge: said(bar.gauge, chain.gauge),
+  driveLinks: chain.driveLinks.value,
+});

@@ -91,7 +91,8 @@ export function standardUncertainty(reading: MeasuredReading): number {
 export function estimate(reading: LengthReading): Estimate | null {
   if (reading.kind === 'measured')
     return {
-      value: mm(mean(reading.repeats) - (reading.bias?.value ?? 0)),
+      // No length is below nothing, whatever is taken off.
+      value: mm(reading.bias ? Math.max(0, mean(reading.repeats) - reading.bias.value) : mean(reading.repeats)),
       u: standardUncertainty(reading),
       shared: sharedIn(reading),
       tool: reading.instrument,

@@ -43,6 +43,8 @@ export function flawSentence(flaw: StudyFlaw): string {
   switch (flaw.code) {
     case 'too-few':
       return `Too few takes to count: ${flaw.needed} or more are needed.`;
+    case 'not-believed':
+      return `The tool would be ${fine(Math.abs(flaw.by))} off: look at the size of the block, and at the tool. This study does not count.`;
     case 'few':
       return 'Few takes: ten would tell the scatter better.';
     case 'no-scatter':

@@ -61,6 +61,8 @@ export function planNote(note: PlanNote): string {
       return `The new chain runs on a bar with play: it lives ${note.share} % as long.`;
     case 'converts':
       return `The whole set goes over from ${numbers(note.from)} to ${numbers(note.to)}: the saw’s maker must allow it.`;
+    case 'guards-broken':
+      return 'Chain catcher or rear guard is broken: it is renewed before the saw runs again, whatever is chosen.';
     case 'to-order':
       return `To be ordered first: ${list(note.skus)}.`;
     case 'not-worth-the-work':
