@@ -14,16 +14,18 @@ const OPEN_SHARE = 1000;
 export const PARTS_IN_STOCK = 20_000;
 const AT_ONCE = 500;
 
+const NOTHING_SIGNED = { signedOff: false, choices: null, handedOver: false, lacksParts: false, skus: [] };
+
 /** Fills a store with the demo, a large shelf, and so many jobs on top, one in a thousand of them open. */
 export async function fillStore(context: Context, jobs: number): Promise<void> {
   await loadDemo(context);
-  const summary = JSON.stringify(summarise([], RULES, false));
+  const summary = JSON.stringify(summarise([], RULES, NOTHING_SIGNED).summary);
   const key = summaryKey(RULES);
   await context.store.write(async (tx) => {
     await tx.run(sql`
       WITH RECURSIVE n(i) AS (SELECT 1 UNION ALL SELECT i + 1 FROM n WHERE i < ${jobs})
-      INSERT INTO job (id, tag, customer_id, state, promised_for, summary, summary_key, created_at, created_by)
-      SELECT 'bench-' || i, 'M-' || i, 'c-towpath', iif(i % ${OPEN_SHARE} = 0, 'open', 'signed-off'), '2026-11-23', ${summary}, ${key}, '2026-11-23T09:00:00Z', 'bench' FROM n`);
+      INSERT INTO job (id, tag, customer_id, state, waits, promised_for, summary, summary_key, created_at, created_by)
+      SELECT 'bench-' || i, 'M-' || i, 'c-towpath', iif(i % ${OPEN_SHARE} = 0, 'open', 'handed-over'), iif(i % ${OPEN_SHARE} = 0, 'to-measure', NULL), '2026-11-23', ${summary}, ${key}, '2026-11-23T09:00:00Z', 'bench' FROM n`);
     await tx.run(sql`
       INSERT INTO reading (id, job_id, path, text, unit, at, "by")
       SELECT 'r-' || id, id, 'job.complaint', 'cuts to the left', 'mm', created_at, 'bench' FROM job WHERE id LIKE 'bench-%'`);

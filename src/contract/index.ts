@@ -11,3 +11,4 @@ export * from './sent-job';
 export * from './backups';
 export * from './studies';
 export * from './plans';
+export * from './job-parts';

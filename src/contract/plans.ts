@@ -37,6 +37,9 @@ export const chosenPlanSchema = z.strictObject({
 });
 export type ChosenPlan = z.infer<typeof chosenPlanSchema>;
 
+/** A plan as it was signed, with the parts that it takes; older versions did not keep them. */
+export type SignedPlan = ChosenPlan & { readonly parts?: PlanView['parts'] };
+
 /** A change of a limit or a rate, as typed, to be looked at before it is saved. */
 export const previewLimitSchema = z.strictObject({ value: z.string().max(40) });
 export type PreviewLimit = z.infer<typeof previewLimitSchema>;

@@ -43,7 +43,8 @@ export type ShelvedPartView = StockPart & { readonly version: number };
 /** One movement of a part. */
 export interface StockMovementView {
   readonly id: string;
-  readonly kind: 'taken' | 'booked' | 'counted' | 'changed' | 'list' | 'list-undone';
+  readonly kind:
+    'taken' | 'booked' | 'counted' | 'changed' | 'list' | 'list-undone' | 'for-job' | 'from-job' | 'arrived';
   readonly change: number;
   readonly left: number;
   readonly note: string;

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 
 /** How the simulated supplier behaves; the shop sets it to practise. */
-export const SUPPLIER_MOODS = ['usual', 'slow', 'out-of-stock', 'unreachable'] as const;
+export const SUPPLIER_MOODS = ['usual', 'slow', 'late', 'out-of-stock', 'unreachable'] as const;
 export type SupplierMood = (typeof SUPPLIER_MOODS)[number];
 
 export const supplierMoodSchema = z.strictObject({

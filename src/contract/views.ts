@@ -6,9 +6,10 @@ import type { Need, StockMatch, StockPart } from '../core/stock';
 import type { ShelvedPartView } from './stock';
 import type { Study } from '../core/hand';
 import type { LearnedCode } from '../core/identify';
-import type { ChosenPlan } from './plans';
+import type { SignedPlan } from './plans';
 import type { StudyView } from './studies';
 import type { Action } from '../core/sheet';
+import type { Waits } from '../core/workflow';
 import type { ShopFacts } from './shop-style';
 import type { SupplierMood } from './supplier';
 import type { StoredReadingMessage } from './readings';
@@ -26,12 +27,14 @@ export interface JobSummary {
   readonly brought: readonly Part[];
   readonly next: { readonly step: Step | null; readonly text: string };
   readonly orderReady: boolean;
+  /** What it waits for. */
+  readonly waits: Waits;
 }
 
 export interface JobRow {
   readonly id: string;
   readonly tag: string;
-  readonly state: 'open' | 'signed-off';
+  readonly state: 'open' | 'signed-off' | 'handed-over';
   readonly promisedFor: string | null;
   readonly customer: string;
   readonly saw: string | null;
@@ -39,11 +42,26 @@ export interface JobRow {
   readonly summary: JobSummary;
 }
 
+/** A visit that is due. */
+export interface DueView {
+  readonly jobId: string;
+  readonly tag: string;
+  readonly day: string;
+  readonly customer: string;
+  readonly saw: string | null;
+}
+
 export interface BenchView {
   readonly shop: ShopView;
   readonly today: string;
   readonly title: string | null;
   readonly jobs: readonly JobRow[];
+  /** What the list is narrowed to; null where it is not. */
+  readonly waits: Waits | null;
+  /** How many jobs wait for each thing; what nobody waits for is left out. */
+  readonly waiting: Readonly<Partial<Record<Waits, number>>>;
+  /** Visits that are due, the longest due first. */
+  readonly due: readonly DueView[];
   readonly total: number;
   readonly page: number;
   readonly pages: number;
@@ -59,7 +77,7 @@ export interface JobView {
   readonly job: {
     readonly id: string;
     readonly tag: string;
-    readonly state: 'open' | 'signed-off';
+    readonly state: 'open' | 'signed-off' | 'handed-over';
     readonly promisedFor: string | null;
     readonly createdAt: string;
     readonly createdBy: string;
@@ -83,7 +101,7 @@ export interface JobView {
     readonly by: string;
     readonly upToReading: number;
     /** The plan that was chosen with it; null where none was. */
-    readonly plan: ChosenPlan | null;
+    readonly plan: SignedPlan | null;
     /** The verdicts that were signed. */
     readonly actions: Readonly<Record<Part, Action>>;
   }[];

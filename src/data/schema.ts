@@ -51,13 +51,15 @@ export const job = sqliteTable(
       .notNull()
       .references(() => customer.id),
     sawId: text('saw_id').references(() => saw.id),
-    state: text('state', { enum: ['open', 'signed-off'] })
+    state: text('state', { enum: ['open', 'signed-off', 'handed-over'] })
       .notNull()
       .default('open'),
     promisedFor: text('promised_for'),
     summary: text('summary', { mode: 'json' }),
     /** The limits and the programme the summary was made with. */
     summaryKey: text('summary_key').notNull().default(''),
+    /** What it waits for on the Bench; null once it has left it. */
+    waits: text('waits'),
     createdAt: moment('created_at'),
     createdBy: text('created_by').notNull(),
   },
@@ -68,6 +70,10 @@ export const job = sqliteTable(
     index('job_in_state').on(table.state),
     index('job_of_customer').on(table.customerId),
     index('job_of_saw').on(table.sawId),
+    // The Bench is short, however many jobs there ever were.
+    index('job_on_bench')
+      .on(table.waits, table.promisedFor)
+      .where(sql`waits IS NOT NULL`),
   ],
 );
 
@@ -168,7 +174,11 @@ export const stockMovement = sqliteTable(
     id: text('id').notNull(),
     /** Not tied to the part: what was taken stays taken when a part leaves the list. */
     sku: text('sku').notNull(),
-    kind: text('kind', { enum: ['taken', 'booked', 'counted', 'changed', 'list', 'list-undone'] }).notNull(),
+    kind: text('kind', {
+      enum: ['taken', 'booked', 'counted', 'changed', 'list', 'list-undone', 'for-job', 'from-job', 'arrived'],
+    }).notNull(),
+    /** The job that it was taken for, put back from, or that it was ordered for. */
+    jobId: text('job_id'),
     /** Pieces more or fewer. */
     change: integer('change').notNull(),
     /** Pieces on the shelf afterwards. */
@@ -177,8 +187,79 @@ export const stockMovement = sqliteTable(
     at: moment('at'),
     by: text('by').notNull(),
   },
-  (table) => [uniqueIndex('stock_movement_id').on(table.id), index('stock_movement_sku').on(table.sku, table.seq)],
+  (table) => [
+    uniqueIndex('stock_movement_id').on(table.id),
+    index('stock_movement_sku').on(table.sku, table.seq),
+    index('stock_movement_job')
+      .on(table.jobId)
+      .where(sql`job_id IS NOT NULL`),
+  ],
 );
+
+/** A part ordered of the supplier for a job. Never changed, never deleted: triggers see to that; how it stands is its newest event. */
+export const partOrder = sqliteTable(
+  'part_order',
+  {
+    /** Made where it was written, so that sending it twice orders once. */
+    id: text('id').primaryKey(),
+    jobId: text('job_id')
+      .notNull()
+      .references(() => job.id),
+    sku: text('sku').notNull(),
+    /** The part as it was chosen: what it is once it arrives. */
+    part: text('part', { mode: 'json' }).notNull(),
+    at: moment('at'),
+    by: text('by').notNull(),
+  },
+  (table) => [index('part_order_job').on(table.jobId)],
+);
+
+/** What became of an order, step by step. Never changed, never deleted. */
+export const partOrderEvent = sqliteTable(
+  'part_order_event',
+  {
+    seq: integer('seq').primaryKey({ autoIncrement: true }),
+    orderId: text('order_id')
+      .notNull()
+      .references(() => partOrder.id),
+    state: text('state', {
+      enum: ['ordered', 'confirmed', 'late', 'refused', 'arrived', 'cancelled'],
+    }).notNull(),
+    /** The day it is to be here, where the supplier named one. */
+    due: text('due'),
+    note: text('note').notNull().default(''),
+    at: moment('at'),
+    by: text('by').notNull(),
+  },
+  (table) => [index('part_order_event_order').on(table.orderId, table.seq)],
+);
+
+/** A job handed over, with its document as it stood. Never changed, never deleted. */
+export const handOver = sqliteTable(
+  'hand_over',
+  {
+    id: text('id').primaryKey(),
+    jobId: text('job_id')
+      .notNull()
+      .references(() => job.id),
+    document: text('document', { mode: 'json' }).notNull(),
+    /** The day of the next visit, as an ISO date. */
+    nextVisit: text('next_visit').notNull(),
+    at: moment('at'),
+    by: text('by').notNull(),
+  },
+  (table) => [index('hand_over_job').on(table.jobId), index('hand_over_due').on(table.nextVisit)],
+);
+
+/** What the model foresaw of each job's test cut without a factor, and what was measured; made again with the job's summary. */
+export const testCut = sqliteTable('test_cut', {
+  jobId: text('job_id')
+    .primaryKey()
+    .references(() => job.id),
+  /** Drift, mm, to the right above 0. */
+  predicted: real('predicted').notNull(),
+  measured: real('measured').notNull(),
+});
 
 /** Codes punched into drive links, as the shop has learned them. Compared by key: without case and spaces. */
 export const learnedCode = sqliteTable('learned_code', {

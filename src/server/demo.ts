@@ -23,11 +23,11 @@ import {
   addStock,
   addStudy,
   countJobs,
+  findJob,
   lastReading,
   putCode,
   rememberSaw,
   setShopFact,
-  setSummary,
   storeFirstReadings,
 } from '../data/repositories';
 import type { Transaction } from '../data/store';
@@ -35,7 +35,7 @@ import { calendarDay } from '../wording';
 import type { Context } from './context';
 import { rulesInForce, rulesMark, type Rules } from './use-cases/shop';
 import { signOff } from './use-cases/sign-off';
-import { summarise, summaryKey } from './use-cases/summary';
+import { keep, keptOf, summaryKey } from './use-cases/summary';
 
 const DAY_MS = 86_400_000;
 
@@ -82,14 +82,15 @@ async function loadJob(
     entries.map((entry) => ({ ...entry, id: context.newId(), jobId: id, supersedes: null, ...written })),
   );
   const by = entries.map((entry) => ({ ...entry, by: written.by }));
-  await setSummary(tx, id, summarise(by, rules, false), summaryKey(rules));
+  const job = (await findJob(tx, id))!;
+  await keep(tx, job, await keptOf(tx, job, rules, by), summaryKey(rules));
   return id;
 }
 
 /** Loads the demo scenario into an empty store. Does nothing, and says so, when there is a job in it already. */
 export async function loadDemo(context: Context): Promise<{ readonly loaded: number }> {
   const { store } = context;
-  if ((await countJobs(store.db, { show: 'open' })) > 0) return { loaded: 0 };
+  if ((await countJobs(store.db, { show: 'bench', waits: null })) > 0) return { loaded: 0 };
   const written = { at: context.now().toISOString(), by: DEMO_PEOPLE[0].name };
   const signed = await store.write(async (tx) => {
     for (const [key, value] of Object.entries(DEMO_SHOP)) await setShopFact(tx, key, value, written);

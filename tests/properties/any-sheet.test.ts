@@ -1,3 +1,4 @@
+import { NOT_SIGNED } from '../support/course';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { assess } from '../../src/core/assess';
@@ -144,7 +145,7 @@ describe('any half-finished sheet', () => {
     fc.assert(
       fc.property(anySheet, (written) => {
         const { sheet, appraisal } = assessed(written);
-        const states = stepStates(sheet, appraisal, false);
+        const states = stepStates(sheet, appraisal, NOT_SIGNED);
         expect(new Set(states.map(({ step }) => step)).size).toBe(states.length);
         expect(new Set(appraisal.next.map(({ measure }) => measure)).size).toBe(appraisal.next.length);
         for (const { gain, minutes } of appraisal.next) {

@@ -20,7 +20,7 @@ beforeEach(async () => {
 afterEach(() => context.done());
 
 async function jobOf(tag: string): Promise<string> {
-  const jobs = await listJobs(context.store.db, { show: 'open' }, { limit: 50, offset: 0 });
+  const jobs = await listJobs(context.store.db, { show: 'bench', waits: null }, { limit: 50, offset: 0 });
   return jobs.find((job) => job.tag === tag)!.id;
 }
 

@@ -1,3 +1,4 @@
+import { NOT_SIGNED, SIGNED } from '../../../tests/support/course';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { DEFAULTS, resolveLimits } from '../limits';
@@ -341,11 +342,12 @@ describe('what to do next', () => {
 
   it('leads through the steps', () => {
     const empty = appraised({});
-    expect(nextStep(stepStates(empty.sheet, empty, false))).toBe('take-in');
+    expect(nextStep(stepStates(empty.sheet, empty, NOT_SIGNED))).toBe('take-in');
     const done = appraised({ job: { complaint: 'dull', operatorTrained: true }, bar: bar() });
-    const states = stepStates(done.sheet, done, true);
+    const states = stepStates(done.sheet, done, SIGNED);
     expect(states.find(({ step }) => step === 'chain')?.state).toBe('not-needed');
-    expect(nextStep(states)).toBeNull();
+    expect(nextStep(states)).toBe('hand-over');
+    expect(nextStep(stepStates(done.sheet, done, { ...SIGNED, handedOver: true }))).toBeNull();
   });
 });
 

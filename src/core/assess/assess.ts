@@ -20,7 +20,9 @@ import { assessLoop, type LoopAssessment } from '../loop/assessed';
 import { measuringPlan, nextMeasurements, type MeasuringPlan, type NextMeasurement } from '../next';
 import { assessNose, noseOnBar } from '../nose/checks';
 import { decideOrder, type OrderOutcome } from '../order';
+import { judgeProof, proofChecks, type Proof } from '../proof';
 import { PARTS, type Part } from '../reading';
+import { renewedParts, tensionCheck } from '../refit';
 import { DEFAULT_SCHOOLS, type Schools } from '../schools';
 import {
   idleReadings,
@@ -49,6 +51,8 @@ export interface Appraisal {
   readonly order: OrderOutcome;
   /** What ails it: each symptom of the complaint with its causes. */
   readonly diagnoses: readonly Diagnosis[];
+  /** How the saw was proved, with the parts renewed that are condemned. */
+  readonly proof: Proof;
   readonly next: readonly NextMeasurement[];
   /** The shortest list of readings that can decide the job. */
   readonly plan: MeasuringPlan;
@@ -95,8 +99,28 @@ export function assess(
   });
   const plan = measuringPlan(next);
   const hangsOn = eachPart((part) => factorsOf(verdicts[part], checks, bar, doneOn(part, sheet)));
+  const lift = tensionCheck(sheet, identity.chain.pitch.value ?? identity.bar.pitch.value, limits, schools);
+  const proved = proofChecks(sheet, limits);
+  const proof = judgeProof(told, bar, proved, renewedParts(verdicts, null), schools);
   const doubts = eachPart((part) => hangsOn[part] && doubtOf(hangsOn[part], verdicts[part].action));
-  return { identity, bar, chain, loop, checks, verdicts, hangsOn, doubts, fit, order, diagnoses, next, plan, idle };
+  return {
+    identity,
+    bar,
+    chain,
+    loop,
+    // How it goes out speaks of no part that came in: it is looked at beside the verdicts.
+    checks: [...checks, ...(lift ? [lift] : []), ...proved],
+    verdicts,
+    hangsOn,
+    doubts,
+    fit,
+    order,
+    diagnoses,
+    proof,
+    next,
+    plan,
+    idle,
+  };
 }
 
 const eachPart = <T>(of: (part: Part) => T): Readonly<Record<Part, T>> =>

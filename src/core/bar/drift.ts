@@ -1,4 +1,13 @@
-import { degrees, mm, toRadians, type Degrees, type Mm } from '../quantity';
+import {
+  degrees,
+  mm,
+  studentWithin,
+  throughOrigin,
+  toRadians,
+  type Degrees,
+  type Mm,
+  type OriginSums,
+} from '../quantity';
 
 /**
  * Side drift of a cut at depth D, mm: the heading follows the set lean over one bar height W, so `drift ≈ f·D²·tan θ/(2W)`. Our own model,
@@ -12,12 +21,18 @@ export function cutDrift(depth: number, lean: Degrees, bodyHeight: number, facto
   return mm((factor * depth ** 2 * Math.tan(toRadians(lean))) / (2 * bodyHeight));
 }
 
-/** A drift that somebody notices: 5 mm over 300 mm of depth (the shop's figure). */
-export const NOTICED = { drift: 5, depth: 300 } as const;
+/** Depth of cut that the limit on drift is told for, mm. */
+export const NOTICED_DEPTH = 300;
+
+/**
+ * Drift that somebody notices in a cut of another depth: a curve grows with the square of the depth.
+ * @param drift limit over {@link NOTICED_DEPTH}, mm
+ */
+export const noticedDrift = (drift: number, depth: number): Mm => mm(drift * (depth / NOTICED_DEPTH) ** 2);
 
 /** The set lean from which a cut drifts noticeably, by {@link cutDrift} turned round. */
-export function noticedLean(bodyHeight: number): Degrees {
-  return degrees(Math.atan((NOTICED.drift * 2 * bodyHeight) / NOTICED.depth ** 2));
+export function noticedLean(bodyHeight: number, drift: number): Degrees {
+  return degrees(Math.atan((drift * 2 * bodyHeight) / NOTICED_DEPTH ** 2));
 }
 
 /** The predicted curve of a cut as points down the log. */
@@ -34,30 +49,32 @@ export function driftCurve(
   });
 }
 
-/** A logged test cut: what the model predicted without a factor, and what was measured, mm. */
-export interface TestCut {
-  readonly predicted: number;
-  readonly measured: number;
-}
-
 /** Fewer test cuts than this say nothing yet: the factor stays 1. */
 export const CUTS_NEEDED = 5;
 
-/** The shop's factor with its spread (standard uncertainty); spread null while the factor is not fitted. */
+/** The interval that a factor is told with holds the true one so often. */
+const INTERVAL = 0.95;
+
+/** The shop's factor with its spread (standard uncertainty) and its interval; null while the factor is not fitted. */
 export interface DriftFactor {
   readonly factor: number;
   readonly spread: number | null;
+  readonly interval: { readonly low: number; readonly high: number } | null;
   readonly cuts: number;
 }
 
 /**
- * Least squares through the origin: `f = Σpm/Σp²`, its standard uncertainty from the residuals with n − 1 degrees of freedom
- * (any textbook on regression through the origin).
+ * The shop's factor, fitted through the origin over its test cuts; 1, and no interval, below {@link CUTS_NEEDED} or where none was foreseen to drift.
+ * @param cuts their sums: x what the model foresaw without a factor, y what was measured, mm, to the right above 0
  */
-export function driftFactor(cuts: readonly TestCut[]): DriftFactor {
-  const weight = cuts.reduce((sum, { predicted }) => sum + predicted ** 2, 0);
-  if (cuts.length < CUTS_NEEDED || weight === 0) return { factor: 1, spread: null, cuts: cuts.length };
-  const factor = cuts.reduce((sum, { predicted, measured }) => sum + predicted * measured, 0) / weight;
-  const residual = cuts.reduce((sum, { predicted, measured }) => sum + (measured - factor * predicted) ** 2, 0);
-  return { factor, spread: Math.sqrt(residual / (cuts.length - 1) / weight), cuts: cuts.length };
+export function driftFactor(cuts: OriginSums): DriftFactor {
+  const line = throughOrigin(cuts);
+  if (cuts.n < CUTS_NEEDED || line?.u == null) return { factor: 1, spread: null, interval: null, cuts: cuts.n };
+  const half = studentWithin(INTERVAL, cuts.n - 1) * line.u;
+  return {
+    factor: line.slope,
+    spread: line.u,
+    interval: { low: line.slope - half, high: line.slope + half },
+    cuts: cuts.n,
+  };
 }

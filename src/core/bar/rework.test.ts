@@ -1,3 +1,4 @@
+import { originSums } from '../quantity';
 import { describe, expect, it } from 'vitest';
 import { measured, mm, type Degrees, type Estimate } from '../quantity';
 import {
@@ -157,20 +158,22 @@ describe('the second measurement', () => {
 describe('cut drift', () => {
   it('is 26 mm at 300 mm with 2° on a bar 60 mm high', () => {
     expect(cutDrift(300, 2 as Degrees, 60)).toBeCloseTo(26.2, 1);
-    expect(cutDrift(300, noticedLean(60), 60)).toBeCloseTo(5, 9);
+    expect(cutDrift(300, noticedLean(60, 5), 60)).toBeCloseTo(5, 9);
     const curve = driftCurve(300, 2 as Degrees, 60, 0.5);
     expect(curve[0]).toEqual({ depth: 0, drift: 0 });
     expect(curve.at(-1)!.drift).toBeCloseTo(13.1, 1);
   });
 
   it('keeps a factor of 1 until five test cuts, then fits through the origin with its spread', () => {
-    const cuts = [10, 20, 30, 40].map((predicted) => ({ predicted, measured: 0.8 * predicted }));
-    expect(driftFactor(cuts)).toEqual({ factor: 1, spread: null, cuts: 4 });
-    const five = driftFactor([...cuts, { predicted: 25, measured: 20 }]);
+    const cuts = [10, 20, 30, 40].map((x) => ({ x, y: 0.8 * x }));
+    expect(driftFactor(originSums(cuts))).toEqual({ factor: 1, spread: null, interval: null, cuts: 4 });
+    const five = driftFactor(originSums([...cuts, { x: 25, y: 20 }]));
     expect(five.factor).toBeCloseTo(0.8, 9);
-    expect(five.spread).toBeCloseTo(0, 9);
-    const scattered = driftFactor([...cuts, { predicted: 25, measured: 26 }]);
+    expect(five.spread).toBeCloseTo(0, 6);
+    const scattered = driftFactor(originSums([...cuts, { x: 25, y: 26 }]));
     expect(scattered.spread).toBeGreaterThan(0.01);
+    expect(scattered.interval!.low).toBeLessThan(scattered.factor);
+    expect(scattered.interval!.high).toBeGreaterThan(scattered.factor);
   });
 });
 

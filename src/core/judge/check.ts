@@ -40,6 +40,10 @@ export const COMPUTED_CHECKS = [
   'chain.tight-joints',
   'sprocket.wear',
   'sprocket.chains',
+  'refit.lift',
+  'proof.oil',
+  'proof.drift',
+  'proof.swarf',
 ] as const;
 export type ComputedCheckId = (typeof COMPUTED_CHECKS)[number];
 export type CheckId = ComputedCheckId | SeenCheckId;

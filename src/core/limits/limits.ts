@@ -3,7 +3,7 @@ import { parseLength } from '../quantity';
 import { FAMILIES, type FamilyId, type Provenance } from '../families';
 
 /** What a limit's number is counted in. */
-export type LimitUnit = 'mm' | '%' | 'mm/mm' | 'count' | 'min' | 'h' | 'deg' | 'ct' | 'ct/h';
+export type LimitUnit = 'mm' | '%' | 'mm/mm' | 'count' | 'min' | 'h' | 'deg' | 'ct' | 'ct/h' | 'wk';
 
 /** How a limit acts: a floor, a ceiling, or a figure that a computation uses. */
 export type LimitRole = 'min' | 'max' | 'figure';
@@ -79,6 +79,21 @@ export const DEFAULT_LIMITS = {
   'sprocket.wear': limit(0.5, 'mm', 'max', 'memory'),
   'sprocket.wear.watch': limit(0.3, 'mm', 'max', 'memory'),
   'sprocket.chains': limit(2, 'count', 'max', 'practice'),
+  'refit.lift.quarter': limit(8, 'mm', 'max', 'practice'),
+  'refit.lift.325': limit(11, 'mm', 'max', 'practice'),
+  'refit.lift.38lp': limit(10, 'mm', 'max', 'practice'),
+  'refit.lift.38': limit(12, 'mm', 'max', 'practice'),
+  'refit.lift.404': limit(13, 'mm', 'max', 'practice'),
+  'refit.lift.sag': limit(3, 'mm', 'figure', 'practice'),
+  'proof.drift': limit(5, 'mm', 'max', 'shop'),
+  'visit.weeks.bucking': limit(6, 'wk', 'figure', 'practice'),
+  'visit.weeks.limbing': limit(6, 'wk', 'figure', 'practice'),
+  'visit.weeks.felling': limit(5, 'wk', 'figure', 'practice'),
+  'visit.weeks.milling': limit(3, 'wk', 'figure', 'practice'),
+  'visit.weeks.rescue': limit(4, 'wk', 'figure', 'practice'),
+  'visit.weeks.other': limit(8, 'wk', 'figure', 'practice'),
+  'visit.weeks.least': limit(1, 'wk', 'figure', 'shop'),
+  'visit.habit': limit(75, '%', 'figure', 'shop'),
   'plan.labour': limit(4200, 'ct/h', 'figure', 'invented'),
   'plan.consumables': limit(80, 'ct', 'figure', 'invented'),
   'plan.horizon': limit(200, 'h', 'figure', 'invented'),
@@ -123,6 +138,11 @@ export function depthLimitId(family: FamilyId): `bar.depth.${FamilyId}` {
 /** The setting of the depth gauges of a family. */
 export function gaugeSettingId(family: FamilyId): `chain.gauge.${FamilyId}` {
   return `chain.gauge.${family}`;
+}
+
+/** The limit on the lift of a tensioned chain of a family. */
+export function liftLimitId(family: FamilyId): `refit.lift.${FamilyId}` {
+  return `refit.lift.${family}`;
 }
 
 /** A change of one limit by the shop, or a maker's published figure that replaces it. */

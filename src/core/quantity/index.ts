@@ -7,6 +7,8 @@ export * from './instrument';
 export * from './quadrature';
 export * from './reading';
 export * from './chi-square';
+export * from './student';
+export * from './through-origin';
 export * from './scatter';
 export * from './typed-reading';
 export * from './normal';

@@ -12,5 +12,7 @@ export const STEPS = [
   'rework',
   'order',
   'refit',
+  'prove',
+  'hand-over',
 ] as const;
 export type Step = (typeof STEPS)[number];

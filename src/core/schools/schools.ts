@@ -19,6 +19,8 @@ export const SCHOOLS = {
   flatSpots: ['advise-at-half', 'grind-back', 'condemn-at-half'],
   /** How the outer edges of the rails are finished. */
   outerEdges: ['bevel', 'plain-deburr'],
+  /** How a chain is tensioned: snug, with some sag round a hard nose, or while it is warm. */
+  tension: ['snug', 'sag-on-hard-nose', 'warm'],
   /** Who is given chain that is not low-kickback. */
   lowKickback: ['recorded-choice', 'trained-only', 'professionals-free'],
 } as const;

@@ -3,6 +3,7 @@ import { barReadings } from '../bar/readings';
 import type { edgeReadings, stationReadings } from '../bar/station-readings';
 import { chainReadings } from '../chain/readings';
 import { loopReadings } from '../loop/readings';
+import { proofReadings } from '../proof/readings';
 import { refitReadings } from '../refit/readings';
 import { group, someOf, type ReadOf, type WrittenOf } from '../reading';
 import { driveSprocketReadings } from '../sprocket/readings';
@@ -46,6 +47,7 @@ export const sheetReadings = group({
   strip: stripReadings,
   clean: cleanReadings,
   refit: refitReadings,
+  proof: proofReadings,
   setAside: someOf(EVIDENCE_IDS, { step: 'identify', view: 'evidence', minutes: 0.2 }),
 });
 

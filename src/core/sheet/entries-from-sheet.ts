@@ -5,10 +5,14 @@ import type { Json } from './json';
 import { readingAt } from './places';
 
 /** A length as one would type it: the reverse of reading an entry. */
-function lengthText(written: { [key: string]: Json }): { text: string; instrument?: InstrumentId } {
+function lengthText(written: { [key: string]: Json }): { text: string; instrument?: InstrumentId; hand?: string } {
   if (Array.isArray(written.repeats)) {
     const text = written.repeats.join('; ');
-    return typeof written.instrument === 'string' ? { text, instrument: written.instrument as InstrumentId } : { text };
+    return {
+      text,
+      ...(typeof written.instrument === 'string' ? { instrument: written.instrument as InstrumentId } : {}),
+      ...(typeof written.by === 'string' ? { hand: written.by } : {}),
+    };
   }
   const marks = ['enters', 'refuses'].flatMap((mark) =>
     typeof written[mark] === 'string' ? [`${mark} ${written[mark]}`] : [],

@@ -18,7 +18,7 @@ export interface Entry {
   /** The unit that stood beside the field when it was typed; bare numbers are read in it. */
   readonly unit: 'mm' | 'in';
   readonly instrument?: InstrumentId | null | undefined;
-  /** Whose hand, where a study of it stands. */
+  /** Whose hand, where a study of it stands or an imported sheet names it. */
   readonly hand?: string | undefined;
 }
 

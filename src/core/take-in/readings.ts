@@ -34,6 +34,15 @@ export const jobReadings = group(
     operatorTrained: yesNo({ means: 'Decides the kickback class.' }),
     brought: someOf(BROUGHT),
     sharpening: oneOf(SHARPENING),
+    filesOnBar: yesNo({
+      means: 'Sharpens with the chain on the bar: filings fall into the groove and the oil port.',
+      idle: recorded,
+    }),
+    carriesWrench: yesNo({ means: 'Takes the wrench along, to set the tension as it grows slack.', idle: recorded }),
+    hoursPerWeek: figure(
+      { from: 0, to: 100 },
+      { means: 'Running hours of the saw in a usual week, chain turning.', idle: recorded },
+    ),
     kickbackChoice: words(500, {
       means: 'Why standard chain was chosen although low-kickback chain fits the user: the recorded choice.',
       step: 'order',

@@ -1,2 +1,3 @@
-/** How the steps of a job stand. */
+/** How the steps of a job stand, and what the job waits for. */
 export * from './steps';
+export * from './waiting';

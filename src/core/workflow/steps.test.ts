@@ -1,3 +1,4 @@
+import { NOT_SIGNED } from '../../../tests/support/course';
 import { readdirSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { assess } from '../assess';
@@ -9,7 +10,7 @@ import { stepStates } from './index';
 function statesOf(sheet: Partial<WrittenBenchSheet>) {
   const read = readSheet({ format: 'serrata-bench-sheet', version: 1, ...sheet });
   if (!read.ok) throw new Error(JSON.stringify(read.error));
-  const states = stepStates(read.value, assess(read.value, DEFAULTS), false);
+  const states = stepStates(read.value, assess(read.value, DEFAULTS), NOT_SIGNED);
   return Object.fromEntries(states.map(({ step, state }) => [step, state]));
 }
 

@@ -1,4 +1,5 @@
-import { STEPS, type Step } from '../reading';
+import { STEPS, type Part, type Step } from '../reading';
+import { refitList, renewedParts, type SignedChoices } from '../refit';
 import { beginOf, readingAt, READINGS, valuesAt, type Askable, type BenchSheet } from '../sheet';
 import type { Appraisal } from '../assess';
 import { missingReadings } from '../judge';
@@ -73,8 +74,31 @@ function explaining({ diagnoses }: Appraisal): Standing {
   return left.length === 0 ? done : open(...new Set(left));
 }
 
+/** What became of a job beside its sheet. */
+export interface JobCourse {
+  readonly signedOff: boolean;
+  /** What the signed plan does with each part; null where none was signed. */
+  readonly choices: SignedChoices | null;
+  readonly handedOver: boolean;
+}
+
+/** The parts are back on when every act that applies was done and the chain does not hang. */
+function refitting(sheet: BenchSheet, { checks }: Appraisal, renewed: readonly Part[]): Standing {
+  const list = refitList({ sheet, renewed });
+  if (list.length === 0) return notNeeded;
+  const ticked = sheet.refit?.done ?? [];
+  const hangs = checks.some(({ id, outcome }) => id === 'refit.lift' && outcome === 'fail');
+  if (hangs || !list.every((act) => ticked.includes(act))) return open();
+  return sheet.refit?.lift ? done : open('refit.lift');
+}
+
+function proving({ proof }: Appraisal): Standing {
+  if (proof.state === 'not-needed') return notNeeded;
+  return proof.state === 'passed' ? done : open(...proof.missing);
+}
+
 /** How each step of a job stands: by its own rule, else by its acts. */
-export function stepStates(sheet: BenchSheet, appraisal: Appraisal, signedOff: boolean): readonly StepState[] {
+export function stepStates(sheet: BenchSheet, appraisal: Appraisal, course: JobCourse): readonly StepState[] {
   const standing: Partial<Record<Step, Standing>> = {
     'take-in': takeIn(sheet),
     identify: identifying(sheet, appraisal),
@@ -82,9 +106,12 @@ export function stepStates(sheet: BenchSheet, appraisal: Appraisal, signedOff: b
     chain: judging(sheet, 'chain', appraisal),
     sprocket: judging(sheet, 'driveSprocket', appraisal),
     why: explaining(appraisal),
-    decide: signedOff ? done : open(),
+    decide: course.signedOff ? done : open(),
     rework: reworking(sheet, appraisal),
     order: 'order' in appraisal.order ? done : open(),
+    refit: refitting(sheet, appraisal, renewedParts(appraisal.verdicts, course.choices)),
+    prove: proving(appraisal),
+    'hand-over': course.handedOver ? done : open(),
   };
   return STEPS.map((step) => ({ step, ...(standing[step] ?? ticking(sheet, step)) }));
 }

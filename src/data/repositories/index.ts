@@ -10,3 +10,6 @@ export * from './codes';
 export * from './photos';
 export * from './saw-memory';
 export * from './studies';
+export * from './part-orders';
+export * from './hand-overs';
+export * from './test-cuts';

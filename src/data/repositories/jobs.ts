@@ -1,8 +1,9 @@
-import { asc, count, desc, eq, inArray, sql } from 'drizzle-orm';
+import { asc, count, desc, eq, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
+import { WAITS } from '../../core/workflow';
 import { customer, job, saw } from '../schema';
 import type { Queryable, Transaction } from '../store';
 
-export type JobState = 'open' | 'signed-off';
+export type JobState = 'open' | 'signed-off' | 'handed-over';
 
 /** A job with whose it is and which saw. */
 export interface JobRecord {
@@ -14,6 +15,8 @@ export interface JobRecord {
   readonly createdBy: string;
   readonly summary: unknown;
   readonly summaryKey: string;
+  /** What it waits for on the Bench; null once it was handed over. */
+  readonly waits: string | null;
   readonly customer: { readonly id: string; readonly name: string; readonly contact: string };
   readonly saw: SawRecord | null;
 }
@@ -47,6 +50,7 @@ const columns = {
   createdBy: job.createdBy,
   summary: job.summary,
   summaryKey: job.summaryKey,
+  waits: job.waits,
   customer: { id: customer.id, name: customer.name, contact: customer.contact },
   saw: { id: saw.id, customerId: saw.customerId, label: saw.label, tag: saw.tag, mount: saw.mount, maxRpm: saw.maxRpm },
 };
@@ -58,18 +62,20 @@ const selectJobs = (db: Queryable) =>
     .innerJoin(customer, eq(job.customerId, customer.id))
     .leftJoin(saw, eq(job.sawId, saw.id));
 
-/** Which jobs a list shows. */
+/** Which jobs a list shows; the Bench may be narrowed to what waits for one thing. */
 export type JobFilter =
-  | { readonly show: 'open' }
-  | { readonly show: 'signed-off' }
+  | { readonly show: 'bench'; readonly waits: string | null }
+  /** Jobs that have left the Bench: handed over, or signed off before there was a hand-over. */
+  | { readonly show: 'gone' }
   | { readonly show: 'customer'; readonly customerId: string }
   | { readonly show: 'saw'; readonly sawId: string };
 
 function condition(filter: JobFilter) {
   switch (filter.show) {
-    case 'open':
-    case 'signed-off':
-      return eq(job.state, filter.show);
+    case 'bench':
+      return filter.waits === null ? isNotNull(job.waits) : eq(job.waits, filter.waits);
+    case 'gone':
+      return isNull(job.waits);
     case 'customer':
       return eq(job.customerId, filter.customerId);
     case 'saw':
@@ -80,13 +86,19 @@ function condition(filter: JobFilter) {
 /** The order in which jobs were taken in, whatever the clock said. */
 const takenIn = sql`${job}.rowid`;
 
-/** One page of jobs: open ones by the day they are promised for, all others newest first. */
+/** What jobs wait for, in the order of the work. */
+const inOrderOfWork = sql`CASE ${job.waits} ${sql.join(
+  WAITS.map((each, i) => sql`WHEN ${each} THEN ${i}`),
+  sql` `,
+)} END`;
+
+/** One page of jobs: those on the Bench by what they wait for and the day they are promised for, all others newest first. */
 export async function listJobs(
   db: Queryable,
   filter: JobFilter,
   page: { limit: number; offset: number },
 ): Promise<readonly JobRecord[]> {
-  const order = filter.show === 'open' ? [asc(job.promisedFor), asc(takenIn)] : [desc(takenIn)];
+  const order = filter.show === 'bench' ? [inOrderOfWork, asc(job.promisedFor), asc(takenIn)] : [desc(takenIn)];
   return selectJobs(db)
     .where(condition(filter))
     .orderBy(...order)
@@ -98,6 +110,16 @@ export async function listJobs(
 export async function countJobs(db: Queryable, filter: JobFilter): Promise<number> {
   const [row] = await db.select({ all: count() }).from(job).where(condition(filter));
   return row?.all ?? 0;
+}
+
+/** How many jobs on the Bench wait for each thing. */
+export async function countWaiting(db: Queryable): Promise<ReadonlyMap<string, number>> {
+  const rows = await db
+    .select({ waits: job.waits, all: count() })
+    .from(job)
+    .where(isNotNull(job.waits))
+    .groupBy(job.waits);
+  return new Map(rows.map(({ waits, all }) => [waits!, all]));
 }
 
 export async function findJob(db: Queryable, id: string): Promise<JobRecord | null> {
@@ -126,8 +148,18 @@ export async function nextTag(tx: Transaction): Promise<string> {
   return `L-${String(Number(row?.last ?? 0) + 1).padStart(4, '0')}`;
 }
 
-export async function setSummary(tx: Transaction, id: string, summary: unknown, key: string): Promise<void> {
-  await tx.update(job).set({ summary, summaryKey: key }).where(eq(job.id, id));
+/** What the Bench shows of a job, made with these rules. */
+export interface KeptSummary {
+  readonly summary: unknown;
+  readonly key: string;
+  readonly waits: string | null;
+}
+
+export async function setSummary(tx: Transaction, id: string, { key, ...kept }: KeptSummary): Promise<void> {
+  await tx
+    .update(job)
+    .set({ ...kept, summaryKey: key })
+    .where(eq(job.id, id));
 }
 
 export async function setState(tx: Transaction, id: string, state: JobState): Promise<void> {

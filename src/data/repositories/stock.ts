@@ -155,8 +155,9 @@ export async function putPart(tx: Transaction, part: StockPart): Promise<void> {
 
 /** One change of what is on the shelf. */
 export type StockMovementRecord = Omit<typeof stockMovement.$inferSelect, 'seq'>;
+type NewMovement = Omit<StockMovementRecord, 'jobId'> & { readonly jobId?: string | null };
 
-export async function addMovements(tx: Transaction, movements: readonly StockMovementRecord[]): Promise<void> {
+export async function addMovements(tx: Transaction, movements: readonly NewMovement[]): Promise<void> {
   if (movements.length > 0) await tx.insert(stockMovement).values([...movements]);
 }
 
@@ -174,6 +175,12 @@ export async function movementsOf(db: Queryable, sku: string, limit: number): Pr
     .where(eq(stockMovement.sku, sku))
     .orderBy(desc(stockMovement.seq))
     .limit(limit);
+}
+
+/** Movements for a job, oldest first. */
+export async function movementsFor(db: Queryable, jobId: string): Promise<readonly StockMovementRecord[]> {
+  const { seq: _seq, ...about } = getTableColumns(stockMovement);
+  return db.select(about).from(stockMovement).where(eq(stockMovement.jobId, jobId)).orderBy(asc(stockMovement.seq));
 }
 
 export async function removePart(tx: Transaction, sku: string): Promise<void> {

@@ -14,4 +14,6 @@ export const STEP_KEYS: Readonly<Record<Step, string>> = {
   rework: '9',
   order: '0',
   refit: 'f',
+  prove: 'p',
+  'hand-over': 'h',
 };

@@ -4,22 +4,24 @@ import { limitName } from '../../wording';
 import { Empty } from '../../ui/parts/Notice';
 import { LimitRow } from './LimitRow';
 
-/** Limits by the part that they judge. */
-const LIMIT_GROUPS = { bar: 'Bar', chain: 'Chain', sprocket: 'Drive sprocket' } as const;
-/** Rates by what they are about. */
-const RATE_GROUPS = {
-  'plan.l': 'Work and lives',
-  'plan.c': 'Work and lives',
-  'plan.h': 'Work and lives',
-  'plan.w': 'Work and lives',
-  'plan.p': 'Prices where the shelf has none',
-  'plan.m': 'Minutes',
-} as const;
-
-const groupOf = (id: LimitId): string => {
-  const groups: Readonly<Record<string, string>> = id.startsWith('plan.') ? RATE_GROUPS : LIMIT_GROUPS;
-  return Object.entries(groups).find(([begin]) => id.startsWith(begin))?.[1] ?? 'Other';
+/** Limits by the first word of their id, rates by the second. */
+const LIMIT_GROUPS: Readonly<Record<string, string>> = {
+  bar: 'Bar',
+  chain: 'Chain',
+  sprocket: 'Drive sprocket',
+  refit: 'Tension',
+  proof: 'Test cut',
+  visit: 'Next visit',
 };
+const RATE_GROUPS: Readonly<Record<string, string>> = {
+  price: 'Prices where the shelf has none',
+  minutes: 'Minutes',
+};
+
+function groupOf(id: LimitId): string {
+  const [first = '', second = ''] = id.split('.');
+  return first === 'plan' ? (RATE_GROUPS[second] ?? 'Work and lives') : (LIMIT_GROUPS[first] ?? 'Other');
+}
 
 interface LimitListProps {
   readonly limits: Limits;

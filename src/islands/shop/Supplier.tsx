@@ -10,6 +10,7 @@ import { useChangedHere } from '../frame/server-data';
 const MOODS: readonly { readonly value: SupplierMood; readonly label: string }[] = [
   { value: 'usual', label: 'as usual' },
   { value: 'slow', label: 'very slow' },
+  { value: 'late', label: 'late with orders' },
   { value: 'out-of-stock', label: 'out of stock' },
   { value: 'unreachable', label: 'not to be reached' },
 ];
@@ -32,7 +33,8 @@ export function Supplier({ mood }: { mood: SupplierMood }) {
     <>
       <p className="mb-3 max-w-prose text-ink-soft">
         A stand-in that ships with Serrata. The counter asks it for price and delivery of what the shelf lacks. As usual
-        it takes about a second, finds its shelf empty for some chains and is not to be reached for others.
+        it takes about a second, finds its shelf empty for some chains and is not to be reached for others; orders for a
+        job it confirms with a day.
       </p>
       <Choice
         legend="The simulated supplier is"

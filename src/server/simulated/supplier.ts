@@ -1,5 +1,6 @@
 import { FAMILIES, FAMILY_IDS, GAUGE_IDS } from '../../core/families';
 import type { SupplierAnswer, SupplierMood } from '../../contract';
+import { spread } from './spread';
 
 /** What the stand-in supplier is asked for: a chain by its three numbers. */
 export interface SupplierQuestion {
@@ -18,13 +19,6 @@ const SLOW_WAIT_MS = 9000;
 /** One question in so many finds the shelf empty, one in so many the line dead. */
 const EMPTY_EVERY = 6;
 const DEAD_EVERY = 11;
-
-/** A number that is always the same for the same text, so that the stand-in can be repeated. */
-function spread(text: string): number {
-  let hash = 7;
-  for (const letter of text) hash = (hash * 31 + letter.charCodeAt(0)) % 9973;
-  return hash;
-}
 
 function offers({ pitch, gauge, links, standard }: SupplierQuestion): SupplierAnswer['offers'] {
   const family = FAMILY_IDS.find((id) => id === pitch);

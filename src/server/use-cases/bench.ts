@@ -1,15 +1,18 @@
 import {
   countJobs,
+  countWaiting,
   currentReadings,
+  dueVisits,
   findCustomer,
+  findJob,
   findSaw,
   listCustomers,
   listJobs,
   sawsOf,
-  setSummary,
   type JobFilter,
   type JobRecord,
 } from '../../data/repositories';
+import { WAITS, type Waits } from '../../core/workflow';
 import { troubleOf } from '../../data/trouble';
 import type { BenchView, JobRow, JobSummary } from '../../contract';
 import { calendarDay } from '../../wording';
@@ -17,7 +20,8 @@ import type { Context } from '../context';
 import { complained } from '../log';
 import { paging } from '../paging';
 import { rulesInForce, shopView, type Rules } from './shop';
-import { summarise, summaryKey } from './summary';
+import { courseOf } from './course';
+import { keep, summarise, summaryKey, type Kept } from './summary';
 
 const PAGE = 24;
 /** Customers offered for a new job; others are found by typing. */
@@ -30,32 +34,32 @@ async function summaries(
   rules: Rules,
 ): Promise<ReadonlyMap<string, JobSummary>> {
   const key = summaryKey(rules);
+  const { db } = context.store;
   const stale = jobs.filter((job) => job.summaryKey !== key);
   const readings = await currentReadings(
-    context.store.db,
+    db,
     stale.map(({ id }) => id),
   );
-  const made = stale.map((job) => ({
-    job,
-    summary: summarise(
-      readings.filter(({ jobId }) => jobId === job.id),
-      rules,
-      job.state === 'signed-off',
-    ),
-  }));
+  const made: { readonly job: JobRecord; readonly kept: Kept }[] = [];
+  for (const job of stale) {
+    const entries = readings.filter(({ jobId }) => jobId === job.id);
+    made.push({ job, kept: summarise(entries, rules, await courseOf(db, job)) });
+  }
   if (made.length > 0) keepSummaries(context, made, key);
-  const fresh = new Map(made.map(({ job, summary }) => [job.id, summary]));
+  const fresh = new Map(made.map(({ job, kept }) => [job.id, kept.summary]));
   return new Map(jobs.map((job) => [job.id, fresh.get(job.id) ?? (job.summary as JobSummary)]));
 }
 
 /** Keeps summaries for the next look. Nobody waits for it, and a store that takes nothing in can still be looked at. */
 function keepSummaries(
   { store }: Context,
-  made: readonly { readonly job: JobRecord; readonly summary: JobSummary }[],
+  made: readonly { readonly job: JobRecord; readonly kept: Kept }[],
   key: string,
 ): void {
   const kept = store.write(async (tx) => {
-    for (const { job, summary } of made) await setSummary(tx, job.id, summary, key);
+    // What became of a job meanwhile was kept with it: an older look is not written over it.
+    for (const { job, kept: its } of made)
+      if ((await findJob(tx, job.id))?.summaryKey === job.summaryKey) await keep(tx, job, its, key);
   });
   kept.catch((error: unknown) => {
     if (!troubleOf(error)) complained(error);
@@ -86,20 +90,35 @@ async function complaintsOf({ store }: Context, jobs: readonly JobRecord[]): Pro
   return new Map(readings.map(({ jobId, text }) => [jobId, text]));
 }
 
-/** The Bench: open jobs by the day they are promised for, or the jobs of one customer or saw. */
-export async function benchView(
-  context: Context,
-  wanted: { page: string | null; customerId?: string | undefined; sawId?: string | undefined; done?: boolean },
-): Promise<BenchView> {
+/** What of the Bench is asked for. */
+export interface BenchWanted {
+  readonly page: string | null;
+  readonly customerId?: string | undefined;
+  readonly sawId?: string | undefined;
+  readonly done?: boolean;
+  readonly waits?: string | undefined;
+}
+
+/** Visits are shown when they fall due within so many days. */
+const DUE_WITHIN = 14;
+const DUE_SHOWN = 40;
+const DAY_MS = 86_400_000;
+
+/** The Bench: jobs by what they wait for and the day they are promised for, or the jobs of one customer or saw; and who is due. */
+export async function benchView(context: Context, wanted: BenchWanted): Promise<BenchView> {
   const { db } = context.store;
   const filter = jobFilter(wanted);
   const total = await countJobs(db, filter);
   const { page, pages, limit, offset } = paging(wanted.page, total, PAGE);
-  const [shop, jobs, customers, title] = await Promise.all([
-    shopView(context),
+  const shop = await shopView(context);
+  const today = calendarDay(context.now(), shop.timeZone);
+  const until = calendarDay(new Date(context.now().getTime() + DUE_WITHIN * DAY_MS), shop.timeZone);
+  const [jobs, customers, title, waiting, due] = await Promise.all([
     listJobs(db, filter, { limit, offset }),
     listCustomers(db, OFFERED_CUSTOMERS),
     titleOf(context, filter),
+    countWaiting(db),
+    dueVisits(db, until, DUE_SHOWN),
   ]);
   const saws = await sawsOf(
     db,
@@ -107,7 +126,10 @@ export async function benchView(
   );
   return {
     shop,
-    today: calendarDay(context.now(), shop.timeZone),
+    today,
+    waits: filter.show === 'bench' ? filter.waits : null,
+    waiting: Object.fromEntries(waiting),
+    due,
     title,
     jobs: await rows(context, jobs),
     total,
@@ -123,22 +145,18 @@ export async function benchView(
   };
 }
 
-function jobFilter({
-  customerId,
-  sawId,
-  done,
-}: {
-  customerId?: string | undefined;
-  sawId?: string | undefined;
-  done?: boolean;
-}): JobFilter {
+/** A narrowed Bench, as the list asks for it. */
+type BenchFilter = Exclude<JobFilter, { show: 'bench' }> | { readonly show: 'bench'; readonly waits: Waits | null };
+
+function jobFilter({ customerId, sawId, done, waits }: BenchWanted): BenchFilter {
   if (customerId) return { show: 'customer', customerId };
   if (sawId) return { show: 'saw', sawId };
-  return { show: done ? 'signed-off' : 'open' };
+  if (done) return { show: 'gone' };
+  return { show: 'bench', waits: WAITS.find((each) => each === waits) ?? null };
 }
 
 async function titleOf({ store }: Context, filter: JobFilter): Promise<string | null> {
   if (filter.show === 'customer') return (await findCustomer(store.db, filter.customerId))?.name ?? null;
   if (filter.show === 'saw') return (await findSaw(store.db, filter.sawId))?.label ?? null;
-  return filter.show === 'signed-off' ? 'Signed off' : null;
+  return filter.show === 'gone' ? 'Handed over' : null;
 }

@@ -29,12 +29,13 @@ export async function previewLimit(context: Context, id: string, { value }: Prev
   const limitId = LIMIT_IDS.find((known) => known === id);
   if (!limitId) throw notFound('limit');
   const { db } = context.store;
-  const [rules, overrides, stock, jobs] = await Promise.all([
+  const [rules, overrides, stock, onBench] = await Promise.all([
     rulesInForce(context),
     standingOverrides(db),
     allStock(db),
-    listJobs(db, { show: 'open' }, { limit: MOST_JOBS, offset: 0 }),
+    listJobs(db, { show: 'bench', waits: null }, { limit: MOST_JOBS, offset: 0 }),
   ]);
+  const jobs = onBench.filter(({ state }) => state === 'open');
   const changed = resolveLimits({ ...overrides, [limitId]: value });
   if (!changed.ok) throw new Refusal(422, 'limit-refused', changed.error.map(limitProblem).join(' '));
   const readings = await currentReadings(

@@ -131,7 +131,7 @@ export async function mustBePossible(
   rules: Rules,
   chosen: ChosenPlan,
   offers: readonly Offered[],
-): Promise<void> {
+): Promise<PlanView> {
   const { plans } = await plansFor(db, sheet, rules, offers);
   const plan = plans.find(({ key }) => key === chosen.key);
   if (!plan || plan.costToday !== chosen.costToday)
@@ -142,4 +142,5 @@ export async function mustBePossible(
     );
   if (plan.isBeaten && chosen.reason === '')
     throw new Refusal(422, 'reason-missing', 'Another plan costs no more today and no more an hour: say why this one.');
+  return plan;
 }

@@ -42,7 +42,7 @@ export async function signOff(
     await refuseSecond(tx, jobId, upToReading);
     const entries = await currentReadings(tx, [jobId]);
     const { sheet, written } = sheetFromEntries(entries, rules.studies);
-    if (plan) await mustBePossible(tx, sheet, rules, plan, offers);
+    const parts = plan && (await mustBePossible(tx, sheet, rules, plan, offers)).parts;
     const assessment = assessmentDocument(assess(sheet, rules.limits, rules.codes, rules.schools));
     await addSignOff(tx, {
       id: context.newId(),
@@ -52,13 +52,13 @@ export async function signOff(
       sheet: written,
       limits: rules.limits,
       assessment,
-      plan,
+      plan: plan && { ...plan, parts },
       rules: seen,
       version: PROGRAMME_VERSION,
       upToReading,
     });
     await setState(tx, jobId, 'signed-off');
-    await refreshSummary(tx, jobId, rules, true);
+    await refreshSummary(tx, jobId, rules);
   });
   return signOffViews(context.store.db, jobId);
 }
@@ -66,7 +66,7 @@ export async function signOff(
 /** Of several who sign the same off at once, the first has signed; the others are told. */
 async function refuseSecond(tx: Transaction, jobId: string, upToReading: number): Promise<void> {
   const [job, [latest]] = [await findJob(tx, jobId), await signOffsOf(tx, jobId)];
-  if (job?.state === 'signed-off' && latest?.upToReading === upToReading)
+  if (job && job.state !== 'open' && latest?.upToReading === upToReading)
     throw new Refusal(409, 'signed-already', `${latest.by} has signed this off already.`);
 }
 
@@ -76,6 +76,6 @@ export async function reopen(context: Context, jobId: string): Promise<void> {
   const rules = await rulesInForce(context);
   await context.store.write(async (tx) => {
     await setState(tx, jobId, 'open');
-    await refreshSummary(tx, jobId, rules, false);
+    await refreshSummary(tx, jobId, rules);
   });
 }

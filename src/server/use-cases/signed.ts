@@ -1,7 +1,7 @@
 import { PARTS } from '../../core/reading';
 import type { Assessment } from '../../core/report';
 import { signOffsOf } from '../../data/repositories';
-import type { ChosenPlan, JobView } from '../../contract';
+import type { SignedPlan, JobView } from '../../contract';
 import type { Queryable } from '../../data/store';
 
 const actionsOf = (verdicts: Assessment['verdicts']): JobView['signOffs'][number]['actions'] =>
@@ -11,7 +11,7 @@ const actionsOf = (verdicts: Assessment['verdicts']): JobView['signOffs'][number
 export async function signOffViews(db: Queryable, jobId: string): Promise<JobView['signOffs']> {
   return (await signOffsOf(db, jobId)).map(({ verdicts, plan, ...signed }) => ({
     ...signed,
-    plan: plan as ChosenPlan | null,
+    plan: plan as SignedPlan | null,
     actions: actionsOf(JSON.parse(verdicts) as Assessment['verdicts']),
   }));
 }

@@ -1,16 +1,18 @@
-import { assess, type Appraisal } from '../../core/assess';
+import { assess, provedWith, type Appraisal } from '../../core/assess';
 import { brought } from '../../core/judge';
-import { nextStep, stepOfReading, stepStates } from '../../core/workflow';
+import { nextStep, stepOfReading, stepStates, waitsFor } from '../../core/workflow';
 import { PARTS } from '../../core/reading';
-import { type BenchSheet, sheetFromEntries, type EntryBy } from '../../core/sheet';
-import { currentReadings, setSummary } from '../../data/repositories';
+import { renewedParts } from '../../core/refit';
+import { readingAt, sheetFromEntries, type BenchSheet, type EntryBy } from '../../core/sheet';
+import { currentReadings, findJob, setJobText, setSummary, setTestCut, type JobRecord } from '../../data/repositories';
 import type { Transaction } from '../../data/store';
 import type { JobSummary } from '../../contract';
-import { nextSentence, stepName } from '../../wording';
+import { nextSentence, replacedPart, stepName, verdictReason } from '../../wording';
+import { courseOf, type StoredCourse } from './course';
 import type { Rules } from './shop';
 
 /** Raised whenever a change of the programme makes stored summaries out of date. */
-const SUMMARY_VERSION = 6;
+const SUMMARY_VERSION = 7;
 
 /** Names what a summary was made with: it is made again when the limits, the codes or the programme change. */
 export function summaryKey({ limits, codes, schools, studies }: Rules): string {
@@ -18,18 +20,34 @@ export function summaryKey({ limits, codes, schools, studies }: Rules): string {
   return `${SUMMARY_VERSION}:${JSON.stringify([figures, codes.map(({ code, pitch, gauge }) => [code, pitch, gauge]), schools, studies])}`;
 }
 
-/** What the Bench shows of a job. */
+/** What is kept of a job beside its readings: what the Bench shows, its test cut, and the words it is found by. */
+export interface Kept {
+  readonly summary: JobSummary;
+  readonly cut: { readonly predicted: number; readonly measured: number } | null;
+  readonly words: string;
+}
+
+/** What a job's readings come to. */
 export function summarise(
   entries: readonly EntryBy[],
   { limits, codes, schools, studies }: Rules,
-  signedOff: boolean,
-): JobSummary {
+  course: StoredCourse,
+): Kept {
   const { sheet } = sheetFromEntries(entries, studies);
-  return summaryOf(sheet, assess(sheet, limits, codes, schools), signedOff);
+  const asItCame = assess(sheet, limits, codes, schools);
+  const renewed = renewedParts(asItCame.verdicts, course.choices);
+  const appraisal = { ...asItCame, proof: provedWith(sheet, asItCame, renewed, schools) };
+  const { cut } = appraisal.proof;
+  return {
+    summary: summaryOf(sheet, appraisal, course),
+    cut: cut && cut.predicted !== null ? { predicted: cut.predicted, measured: cut.measured } : null,
+    words: wordsOf(entries, appraisal, course),
+  };
 }
 
-function summaryOf(sheet: BenchSheet, appraisal: Appraisal, signedOff: boolean): JobSummary {
-  const step = nextStep(stepStates(sheet, appraisal, signedOff));
+function summaryOf(sheet: BenchSheet, appraisal: Appraisal, course: StoredCourse): JobSummary {
+  const step = nextStep(stepStates(sheet, appraisal, course));
+  const { signedOff: signed, choices, lacksParts } = course;
   return {
     verdicts: Object.fromEntries(
       PARTS.map((part) => [part, appraisal.verdicts[part].action]),
@@ -37,6 +55,7 @@ function summaryOf(sheet: BenchSheet, appraisal: Appraisal, signedOff: boolean):
     brought: PARTS.filter((part) => brought(sheet, part) && !(part === 'nose' && sheet.bar?.nose === 'hard')),
     next: { step, text: nextText(step, appraisal) },
     orderReady: 'order' in appraisal.order,
+    waits: waitsFor({ sheet, appraisal, signed, choices, lacksParts }),
   };
 }
 
@@ -46,8 +65,45 @@ function nextText(step: JobSummary['next']['step'], { next }: Appraisal): string
   return first ? `${stepName[step]}: ${nextSentence(first)}` : `${stepName[step]}.`;
 }
 
-/** Brings a job's stored summary up to date with its readings. */
-export async function refreshSummary(tx: Transaction, jobId: string, rules: Rules, signedOff: boolean): Promise<void> {
-  const entries = await currentReadings(tx, [jobId]);
-  await setSummary(tx, jobId, summarise(entries, rules, signedOff), summaryKey(rules));
+/** What a job is found by: what was written in words, why parts were condemned, and the parts that were chosen. */
+function wordsOf(entries: readonly EntryBy[], { verdicts }: Appraisal, { skus }: StoredCourse): string {
+  const written = entries.filter(({ path }) => readingAt(path)?.kind.kind === 'text').map(({ text }) => text);
+  const condemned = PARTS.filter((part) => verdicts[part].action === 'replace').flatMap((part) => [
+    replacedPart(part),
+    ...verdicts[part].reasons.map((reason) => verdictReason(reason)),
+  ]);
+  return [...written, ...condemned, ...skus].join(' · ');
+}
+
+/** What a job's readings come to, with what is stored of it. */
+export async function keptOf(
+  db: Transaction,
+  job: Pick<JobRecord, 'id' | 'state'>,
+  rules: Rules,
+  entries?: readonly EntryBy[],
+): Promise<Kept> {
+  const [course, read] = [await courseOf(db, job), entries ?? (await currentReadings(db, [job.id]))];
+  return summarise(read, rules, course);
+}
+
+/** Keeps what a job's readings come to. */
+export async function keep(
+  tx: Transaction,
+  job: Pick<JobRecord, 'id' | 'state' | 'waits' | 'customer' | 'saw'>,
+  { summary, cut, words }: Kept,
+  key: string,
+): Promise<void> {
+  // A job that was signed off before there was a hand-over has left the bench, and stays off it.
+  const hasLeft = job.state === 'handed-over' || (job.state === 'signed-off' && job.waits === null);
+  const waits = hasLeft ? null : summary.waits;
+  await setSummary(tx, job.id, { summary, key, waits });
+  await setTestCut(tx, job.id, cut);
+  const whose = [job.customer.name, job.saw?.label, job.saw?.tag].filter(Boolean).join(', ');
+  await setJobText(tx, job.id, [whose, words].filter(Boolean).join(' · '));
+}
+
+/** Brings what is kept of a job up to date with its readings and what became of it. */
+export async function refreshSummary(tx: Transaction, jobId: string, rules: Rules): Promise<void> {
+  const job = await findJob(tx, jobId);
+  if (job) await keep(tx, job, await keptOf(tx, job, rules), summaryKey(rules));
 }

@@ -1,7 +1,16 @@
 import { UNNAMED } from '../../wording';
 import { setShopFact, shopFacts } from '../../data/repositories';
-import { SUPPLIER_MOODS, supplierAnswerSchema, type SupplierMood, type SupplierReply } from '../../contract';
+import type { z } from 'zod';
+import {
+  orderAnswerSchema,
+  SUPPLIER_MOODS,
+  supplierAnswerSchema,
+  type OrderAnswer,
+  type SupplierMood,
+  type SupplierReply,
+} from '../../contract';
 import type { Context } from '../context';
+import { simulatedOrder, type OrderBehaviour } from '../simulated/supplier-orders';
 import { simulatedSupplier, type SupplierBehaviour } from '../simulated/supplier';
 
 /** The counter waits this long for a supplier, and then goes on without. */
@@ -34,6 +43,33 @@ export async function supplierStandIn(context: Context, params: URLSearchParams)
   });
 }
 
+/** What came of asking the supplier: what it said, or why nothing was heard. */
+export type Heard<T> = { readonly heard: true; readonly answer: T } | { readonly heard: false; readonly why: string };
+
+/** Asks over the line, and goes on without where it is silent, dead, or talks nonsense. */
+export async function hearSupplier<T>(
+  url: URL,
+  schema: z.ZodType<T>,
+  patienceMs: number = PATIENCE_MS,
+  init: RequestInit = {},
+): Promise<Heard<T>> {
+  try {
+    const response = await fetch(url, { ...init, signal: AbortSignal.timeout(patienceMs) });
+    if (!response.ok) return { heard: false, why: `The supplier's line is down (${response.status}).` };
+    const text = await response.text();
+    const read = text.length <= MOST_BYTES ? schema.safeParse(JSON.parse(text)) : null;
+    return read?.success
+      ? { heard: true, answer: read.data }
+      : { heard: false, why: 'The supplier answered what nobody here can read.' };
+  } catch (error) {
+    const late = error instanceof Error && error.name === 'TimeoutError';
+    return {
+      heard: false,
+      why: late ? `The supplier did not answer within ${patienceMs / 1000} s.` : 'The supplier cannot be reached.',
+    };
+  }
+}
+
 /**
  * Asks the supplier for price and delivery. Whatever happens on its side (silence, nonsense, a dead line) comes back as a reply: it never blocks
  * the counter.
@@ -46,22 +82,36 @@ export async function askSupplier(
 ): Promise<SupplierReply> {
   const url = new URL(address);
   for (const name of ['pitch', 'gauge', 'links', 'class']) url.searchParams.set(name, params.get(name) ?? '');
-  try {
-    const response = await fetch(url, { signal: AbortSignal.timeout(patienceMs) });
-    if (!response.ok) return { state: 'no-answer', why: `The supplier's line is down (${response.status}).` };
-    const text = await response.text();
-    const read = text.length <= MOST_BYTES ? supplierAnswerSchema.safeParse(JSON.parse(text)) : null;
-    if (!read?.success) return { state: 'no-answer', why: 'The supplier answered what nobody here can read.' };
-    const offers = read.data.offers;
-    return offers.length === 0 ? { state: 'none' } : { state: 'offers', offers };
-  } catch (error) {
-    const late = error instanceof Error && error.name === 'TimeoutError';
-    return {
-      state: 'no-answer',
-      why: late ? `The supplier did not answer within ${patienceMs / 1000} s.` : 'The supplier cannot be reached.',
-    };
-  }
+  const reply = await hearSupplier(url, supplierAnswerSchema, patienceMs);
+  if (!reply.heard) return { state: 'no-answer', why: reply.why };
+  const { offers } = reply.answer;
+  return offers.length === 0 ? { state: 'none' } : { state: 'offers', offers };
 }
+
+/**
+ * Places an order with the supplier, or asks about one that was placed.
+ * @param address where the supplier answers; orders go to the address beside it
+ */
+export function askOrder(
+  address: string,
+  order: { readonly id: string; readonly sku: string },
+  act: 'place' | 'ask',
+): Promise<Heard<OrderAnswer>> {
+  const url = new URL(`${address.replace(/\/$/, '')}/orders`);
+  if (act === 'place')
+    return hearSupplier(url, orderAnswerSchema, PATIENCE_MS, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify({ id: order.id, sku: order.sku }),
+    });
+  url.searchParams.set('id', order.id);
+  url.searchParams.set('sku', order.sku);
+  return hearSupplier(url, orderAnswerSchema);
+}
+
+/** What the stand-in does with an order. */
+export const orderStandIn = async (context: Context, sku: string, asked: boolean): Promise<OrderBehaviour> =>
+  simulatedOrder(await supplierMood(context), sku, asked);
 
 /**
  * Where the supplier answers: as the shop's machine is set up, else the stand-in that ships with the application.

@@ -68,7 +68,7 @@ export async function createJob(context: Context, wanted: CreateJob): Promise<{ 
         ...written,
       })),
     );
-    await refreshSummary(tx, id, rules, false);
+    await refreshSummary(tx, id, rules);
     return { id, tag };
   });
 }

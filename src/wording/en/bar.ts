@@ -81,6 +81,7 @@ export const schoolName: Record<SchoolId, string> = {
   bentBar: 'A slightly bent bar',
   flatSpots: 'Deep flat spots and chips',
   outerEdges: 'Outer edges of the rails',
+  tension: 'Tensioning the chain',
   lowKickback: 'Low-kickback chain',
 };
 
@@ -118,6 +119,10 @@ export const schoolSays: Record<SchoolId, { readonly says: string; readonly chan
     says: 'A slight bevel makes the next burr come later; plain deburring takes less metal.',
     changes: 'Changes the words of the work card and of the tag.',
   },
+  tension: {
+    says: 'One school sets every chain snug; another lets it hang a little round a hard nose, where nothing turns under it; a third tensions it warm from cutting and slackens it before it cools, lest it shrinks tight on the bar.',
+    changes: 'Changes the limit on the lift at mid-bar, what Refit asks for, and what the customer is told.',
+  },
   lowKickback: {
     says: 'One school gives standard chain to nobody untrained, whatever they ask for; the other lets professionals choose. By default nobody is stepped up from low-kickback without a choice on record.',
     changes: 'Changes the order slip, the counter\u2019s answer and what stock offers. Local rules come first.',
@@ -139,6 +144,11 @@ export const schoolAnswer: { readonly [K in SchoolId]: Readonly<Record<Schools[K
     'condemn-at-half': 'condemn at half',
   },
   outerEdges: { bevel: 'slight bevel', 'plain-deburr': 'plain deburr' },
+  tension: {
+    snug: 'snug',
+    'sag-on-hard-nose': 'some sag round a hard nose',
+    warm: 'warm, slackened before it cools',
+  },
   lowKickback: {
     'recorded-choice': 'stepped up only on record',
     'trained-only': 'never for the untrained',

@@ -30,4 +30,8 @@ export const checkName: Record<CheckId, string> = {
   'chain.tight-joints': 'Tight joints',
   'sprocket.wear': 'Wear depth',
   'sprocket.chains': 'Chains run on it',
+  'refit.lift': 'Tension',
+  'proof.oil': 'Oil at the nose',
+  'proof.drift': 'Drift of the test cut',
+  'proof.swarf': 'What it throws',
 };

@@ -40,6 +40,10 @@ export function placeName(at: Place | null): string {
 
 /** Observations that are no finding of their own: they follow from several readings. */
 const OBSERVED: Readonly<Record<string, string>> = {
+  'proof.oil.flies': 'Oil flies off the nose.',
+  'proof.oil.none': 'No oil comes at the nose: it does not go out like this.',
+  'proof.swarf.chips': 'It throws chips.',
+  'proof.swarf.dust': 'It throws dust: it scrapes where it should cut.',
   'bar.nose.replaceable': 'The nose has failed and can be replaced on this bar.',
   'bar.nose.fixed': 'The nose has failed and cannot be replaced on this bar.',
   'bar.nose.unknown': 'The nose has failed: whether it can be replaced on this bar decides.',
@@ -100,6 +104,10 @@ function beyond(check: Check, value: string, limit: string): string {
           : `${value} drive-link tangs are burred: file them.`;
     case 'chain.tight-joints':
       return check.value === 1 ? 'One joint is tight: free it.' : `${value} joints are tight: free them.`;
+    case 'refit.lift':
+      return `The chain lifts ${value} at mid-bar, the most is ${limit}: tension it again.`;
+    case 'proof.drift':
+      return `The test cut drifts ${value}, at this depth ${limit} is noticed.`;
     case 'sprocket.wear':
       return `The sprocket is worn ${value} deep, the most is ${limit}: it would ruin the next chain.`;
     default:

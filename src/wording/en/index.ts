@@ -22,6 +22,7 @@ export * from './doubt';
 export * from './hand';
 export * from './plans';
 export * from './ailments';
+export * from './going-out';
 export { CHAIN_WORDS } from './readings/chain';
 export { TAKE_IN_WORDS } from './readings/take-in';
 export { READING_WORDS } from './readings';

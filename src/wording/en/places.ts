@@ -45,6 +45,8 @@ const GROUPS: Readonly<Record<GroupId, string>> = {
   strip: 'stripping',
   clean: 'cleaning',
   refit: 'putting the parts back on',
+  proof: 'the proof',
+  'proof.cut': 'the test cut',
 };
 
 const SUBJECTS: Readonly<Record<Subject, string>> = {

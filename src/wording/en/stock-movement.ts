@@ -24,4 +24,7 @@ export const movementWord = {
   changed: 'put right',
   list: 'by a list',
   'list-undone': 'list undone',
+  'for-job': 'taken for a job',
+  'from-job': 'put back from a job',
+  arrived: 'arrived',
 } as const;

@@ -15,8 +15,22 @@ const mean = (values: readonly number[]): number | null =>
 /** Where the bar's height is not measured, a usual one stands in, mm (common practice, no source). */
 export const USUAL_BODY_HEIGHT = 60;
 
+/** Height of the bar as it was measured, else a usual one, mm. */
+export const bodyHeight = ({ bar }: BenchSheet): number =>
+  (bar?.bodyHeight && estimate(bar.bodyHeight)?.value) || USUAL_BODY_HEIGHT;
+
 /** The edge that cut: the one that was down as the saw came; A where nobody noted it. */
 export const cuttingEdge = ({ bar }: BenchSheet): Edge => bar?.edgeDown ?? 'A';
+
+/** Mean lean of the links on an edge, degrees, above 0 to the far side; null where it was not measured. */
+export const edgeLean = ({ figures }: EdgeAssessment): Degrees | null =>
+  mean(figures.flatMap((figure) => figure.setLean ?? figure.rawLean ?? [])) as Degrees | null;
+
+/** The side a lean draws the cut to: the stamped side is to the operator's right with edge A down (common practice, no source). */
+export function drawnTo(lean: number, edgeDown: Edge): 'left' | 'right' {
+  const isToFar = lean > 0;
+  return isToFar === (edgeDown === 'A') ? 'left' : 'right';
+}
 
 /**
  * What the sheet says of the three causes. The stamped side is to the operator's right with edge A down (common practice, no source); the lean of the other
@@ -30,15 +44,14 @@ export function crookedEvidence(
   schools: Schools,
 ): CrookedEvidence {
   const edge = cuttingEdge(sheet);
-  const leans = edges[edge].figures.flatMap((figure) => figure.setLean ?? figure.rawLean ?? []);
   const plays = EDGES.flatMap((name) => edges[name].figures.flatMap(({ play }) => play?.value ?? []));
   const cutters = imbalance({
     left: estimates(sheet.chain?.cuttersLeft),
     right: estimates(sheet.chain?.cuttersRight),
   });
   return {
-    lean: mean(leans) as Degrees | null,
-    leanLimit: noticedLean((sheet.bar?.bodyHeight && estimate(sheet.bar.bodyHeight)?.value) || USUAL_BODY_HEIGHT),
+    lean: edgeLean(edges[edge]),
+    leanLimit: noticedLean(bodyHeight(sheet), limits['proof.drift'].value),
     play: plays.length === 0 ? null : Math.max(...plays),
     playLimit,
     cutters: cutters?.value ?? null,

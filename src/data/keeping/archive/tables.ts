@@ -1,10 +1,13 @@
 import { getTableColumns, getTableName, type Table } from 'drizzle-orm';
 import {
   customer,
+  handOver,
   handStudy,
   job,
   learnedCode,
   limitChange,
+  partOrder,
+  partOrderEvent,
   person,
   photo,
   reading,
@@ -17,6 +20,7 @@ import {
   stockImportRow,
   stockMovement,
   stockPart,
+  testCut,
 } from '../../schema';
 
 /** Every table of the store, so that what a row refers to comes before it. The search is made of them and is not among them. */
@@ -36,6 +40,10 @@ const TABLES: readonly Table[] = [
   shopChange,
   stockPart,
   stockMovement,
+  partOrder,
+  partOrderEvent,
+  handOver,
+  testCut,
   stockImport,
   stockImportRow,
 ];

@@ -1,5 +1,6 @@
 import { createContext, useContext, useEffect, useMemo, useState, useSyncExternalStore, type ReactNode } from 'react';
 import type { JobView, PutReadingsReply } from '../../../contract';
+import type { JobCourse } from '../../../core/workflow';
 import { api, RequestFailed } from '../../frame/api';
 import { JobStore, type Outside, type Snapshot } from './job-store';
 import { keeping } from './keeping';
@@ -91,6 +92,16 @@ function useKeepingUp(store: JobStore, jobId: string, who: string): void {
   }, [store, jobId, who]);
 }
 
+/** What became of the job beside its readings. */
+function courseOf({ job, signOffs }: JobView): JobCourse {
+  const signedOff = job.state !== 'open' && signOffs.length > 0;
+  return {
+    signedOff,
+    choices: signedOff ? (signOffs[0]?.plan?.choices ?? null) : null,
+    handedOver: job.state === 'handed-over',
+  };
+}
+
 interface JobProviderProps {
   readonly view: JobView;
   readonly who: string;
@@ -113,12 +124,12 @@ export function JobProvider({ view: arrived, who, children }: JobProviderProps) 
   });
   const snapshot = useSyncExternalStore(store.subscribe, store.getSnapshot, store.getSnapshot);
   useKeepingUp(store, view.job.id, who);
-  const signedOff = view.signOffs.length > 0 && view.job.state === 'signed-off';
+  const { signedOff } = courseOf(view);
   const [find] = useState(() => keeping(meaningOf, ['checks', 'stations', 'figures', 'hangsOn']));
   const { standing, drafts } = snapshot;
   const meaning = useMemo(
-    () => find({ standing, drafts }, view, signedOff, who),
-    [find, standing, drafts, view, signedOff, who],
+    () => find({ standing, drafts }, view, courseOf(view), who),
+    [find, standing, drafts, view, who],
   );
   const value = useMemo(() => ({ view, snapshot, signedOff, ...meaning }), [view, snapshot, signedOff, meaning]);
   return (

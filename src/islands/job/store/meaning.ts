@@ -1,5 +1,6 @@
-import { assess, type Appraisal } from '../../../core/assess';
-import { stepStates, type StepState } from '../../../core/workflow';
+import { assess, provedWith, type Appraisal } from '../../../core/assess';
+import { renewedParts } from '../../../core/refit';
+import { stepStates, type JobCourse, type StepState } from '../../../core/workflow';
 import { sheetFromEntries, type EnteredSheet } from '../../../core/sheet';
 import type { JobView } from '../../../contract';
 import type { Snapshot } from './job-store';
@@ -18,12 +19,16 @@ export interface Meaning {
 export function meaningOf(
   { standing, drafts }: Pick<Snapshot, 'standing' | 'drafts'>,
   { limits, codes, schools, studies }: Pick<JobView, 'limits' | 'codes' | 'schools' | 'studies'>,
-  signedOff: boolean,
+  course: JobCourse,
   who: string,
 ): Meaning {
   // What is being typed is in the hand of who is here.
   const typed = [...drafts.values()].map((draft) => ({ ...draft, by: who }));
   const { sheet, refused, stationKeys } = sheetFromEntries([...standing.values(), ...typed], studies);
-  const appraisal = assess(sheet, limits, codes, schools);
-  return { entered: { sheet, refused, stationKeys }, appraisal, steps: stepStates(sheet, appraisal, signedOff) };
+  const asItCame = assess(sheet, limits, codes, schools);
+  const appraisal = {
+    ...asItCame,
+    proof: provedWith(sheet, asItCame, renewedParts(asItCame.verdicts, course.choices), schools),
+  };
+  return { entered: { sheet, refused, stationKeys }, appraisal, steps: stepStates(sheet, appraisal, course) };
 }

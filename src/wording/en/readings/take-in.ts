@@ -45,6 +45,9 @@ export const TAKE_IN_WORDS = {
     name: 'how the chain gets sharpened',
     words: { hand: 'file, free hand', guide: 'file with a guide', grinder: 'grinder', never: 'never' },
   },
+  'job.filesOnBar': { name: 'whether the chain is filed on the bar', words: YES_NO },
+  'job.carriesWrench': { name: 'whether the wrench is carried', words: YES_NO },
+  'job.hoursPerWeek': 'running hours in a usual week',
   'job.kickbackChoice': 'why standard chain was chosen',
   'job.turnOver': {
     name: 'how often the bar is turned over',
@@ -93,7 +96,7 @@ export const TAKE_IN_WORDS = {
   'refit.done': {
     name: 'acts of putting it back on',
     words: {
-      'tensioner-back': 'Tensioner back; for a new sprocket, all the way',
+      'tensioner-back': 'New sprocket: tensioner all the way back first',
       'other-edge-down': 'Bar turned over: the other edge down than came',
       'cutters-forward': 'Chain on, cutters on top facing the nose',
       'pin-in-hole': 'Tensioner pin in its hole',
@@ -101,8 +104,18 @@ export const TAKE_IN_WORDS = {
       tension: 'Nose held up: it lifts midway by one drive link at most, about 12 mm, and snaps back',
       'nuts-evenly': 'Nose still up: tighten the nuts evenly',
       'runs-by-hand': 'It pulls round by hand, gloves on',
+      'tension-again': 'New chain: after the first minutes, tension looked at again',
       'oil-flies': 'Oil flies off the nose onto a pale surface',
     },
   },
+  'refit.lift': 'lift at mid-bar',
+  'proof.oil': { name: 'oil at the nose', words: { flies: 'flies', none: 'none' } },
+  'proof.cut.depth': 'depth of the test cut',
+  'proof.cut.drift': 'drift of the test cut',
+  'proof.cut.side': {
+    name: 'side of the drift',
+    words: { left: 'left', right: 'right', none: 'straight' },
+  },
+  'proof.swarf': { name: 'what it throws', words: { chips: 'chips', dust: 'dust' } },
   setAside: 'evidence set aside',
 } as const satisfies SomeReadingWords;

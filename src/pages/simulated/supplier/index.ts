@@ -1,5 +1,5 @@
 import type { APIRoute } from 'astro';
-import { context, supplierStandIn } from '../../server';
+import { context, supplierStandIn } from '../../../server';
 
 /** The simulated supplier's own endpoint: it takes its time, and sometimes nobody is there. */
 export const GET: APIRoute = async ({ url }) => {

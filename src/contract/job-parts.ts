@@ -1,0 +1,60 @@
+import { z } from 'zod';
+import type { BookingState, OrderState } from '../core/booking';
+
+const by = z.string().min(1).max(80);
+const id = z.string().min(1).max(60);
+
+/** Something done with one part of a job's plan. Its id is made where it was asked for, so that sending it twice does it once. */
+export const jobPartSchema = z.strictObject({
+  id,
+  by,
+  sku: z.string().min(1).max(60),
+  act: z.enum(['take', 'put-back', 'order']),
+});
+export type JobPartAct = z.infer<typeof jobPartSchema>;
+
+/** Something done about an order: ask how it stands, book in what came, call it off. */
+export const orderActSchema = z.strictObject({ id, by, act: z.enum(['ask', 'arrived', 'cancel']) });
+export type OrderAct = z.infer<typeof orderActSchema>;
+
+/** What the supplier answers to an order, or about one. */
+export const orderAnswerSchema = z.object({
+  state: z.enum(['confirmed', 'late', 'refused']),
+  /** Working days until it is here; none where it is refused. */
+  days: z.int().min(0).max(400).nullable(),
+  why: z.string().max(200).optional(),
+});
+export type OrderAnswer = z.infer<typeof orderAnswerSchema>;
+
+/** An order for a job as it stands, with what became of it. */
+export interface PartOrderView {
+  readonly id: string;
+  readonly state: OrderState;
+  readonly due: string | null;
+  readonly events: readonly {
+    readonly state: OrderState;
+    readonly note: string;
+    readonly at: string;
+    readonly by: string;
+  }[];
+}
+
+/** A part that the signed plan needs, and how it stands. */
+export interface JobPartView {
+  readonly sku: string;
+  readonly name: string;
+  readonly priceCents: number;
+  readonly state: BookingState;
+  /** Pieces on the shelf now. */
+  readonly left: number;
+  readonly order: PartOrderView | null;
+}
+
+/** The parts of a job's plan. */
+export interface JobPartsView {
+  /** False while no plan is signed. */
+  readonly signed: boolean;
+  readonly parts: readonly JobPartView[];
+  /** Parts taken for this job that its plan does not need, or needs no more. */
+  readonly stray: readonly { readonly sku: string; readonly pieces: number }[];
+}

@@ -1,0 +1,39 @@
+import { noticedDrift } from '../bar';
+import { observedCheck, readingCheck, workCheck, type Check } from '../judge';
+import type { Limits } from '../limits';
+import { estimate, mm } from '../quantity';
+import type { BenchSheet } from '../sheet';
+
+/** The test cut as it was made, mm; null while its depth or its drift is missing. A cut to no side has none. */
+export function measuredCut({
+  proof,
+}: BenchSheet): { readonly depth: number; readonly drift: number; readonly side: 'left' | 'right' | 'none' } | null {
+  const depth = proof?.cut?.depth && estimate(proof.cut.depth)?.value;
+  if (!depth || !proof?.cut) return null;
+  const { drift, side } = proof.cut;
+  if (side === 'none') return { depth, drift: 0, side };
+  const off = drift && estimate(drift)?.value;
+  if (off === undefined || (side === undefined && off > 0)) return null;
+  return { depth, drift: off, side: side ?? 'none' };
+}
+
+/** The drift of the test cut against what somebody notices at its depth. */
+function driftCheck(sheet: BenchSheet, limits: Limits): readonly Check[] {
+  const cut = measuredCut(sheet);
+  if (!cut) return [];
+  const limit = { ...limits['proof.drift'], value: noticedDrift(limits['proof.drift'].value, cut.depth) };
+  const head = { id: 'proof.drift', part: 'bar', condemns: false } as const;
+  const reading = cut.side === 'none' ? undefined : sheet.proof?.cut?.drift;
+  const value = reading ? estimate(reading) : { value: mm(cut.drift), u: 0 };
+  return [value ? workCheck(head, value, limit) : readingCheck(head, reading!, limit, null)];
+}
+
+/** What the proof found: oil, drift, chips. Only what was looked at. It speaks of the saw as it goes out, and moves no verdict. */
+export function proofChecks(sheet: BenchSheet, limits: Limits): readonly Check[] {
+  const { oil, swarf } = sheet.proof ?? {};
+  return [
+    ...(oil ? [observedCheck({ id: 'proof.oil', part: 'bar' }, oil, { flies: 'ok', none: 'fail' })] : []),
+    ...driftCheck(sheet, limits),
+    ...(swarf ? [observedCheck({ id: 'proof.swarf', part: 'chain' }, swarf, { chips: 'ok', dust: 'fail' })] : []),
+  ];
+}

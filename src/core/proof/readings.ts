@@ -1,0 +1,27 @@
+import { group, length, oneOf, recorded } from '../reading';
+
+/** The side a test cut drifts to, seen along the saw. */
+export const CUT_SIDES = ['left', 'right', 'none'] as const;
+
+/** The saw is proved: does oil come, does it cut straight, does it cut chips. */
+export const proofReadings = group(
+  {
+    oil: oneOf(['flies', 'none'], {
+      means: 'Whether oil flies off the nose onto a pale surface.',
+      idle: recorded,
+    }),
+    cut: group(
+      {
+        depth: length({ kind: 'cutDepth', instrument: 'rule' }, { idle: recorded }),
+        drift: length(
+          { kind: 'cutDrift', instrument: 'rule' },
+          { means: 'How far the cut is off the square line at its full depth.', idle: recorded },
+        ),
+        side: oneOf(CUT_SIDES, { idle: recorded }),
+      },
+      { minutes: 2 },
+    ),
+    swarf: oneOf(['chips', 'dust'], { means: 'What the chain throws.', idle: recorded }),
+  },
+  { step: 'prove', minutes: 0.5 },
+);

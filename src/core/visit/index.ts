@@ -1,0 +1,2 @@
+/** When to come back. */
+export * from './visit';

@@ -1,0 +1,54 @@
+import type { Appraisal } from '../assess';
+import { judgedParts, missingReadings } from '../judge';
+import { isWholeSaw, refitList, renewedParts, type SignedChoices } from '../refit';
+import type { BenchSheet } from '../sheet';
+
+/** What a job on the bench waits for, in the order of the work. */
+export const WAITS = [
+  'to-measure',
+  'too-close',
+  'to-decide',
+  'waiting-for-parts',
+  'at-the-vise',
+  'to-prove',
+  'ready',
+] as const;
+export type Waits = (typeof WAITS)[number];
+
+/** What is known of a job beside its sheet. */
+export interface JobStanding {
+  readonly sheet: BenchSheet;
+  readonly appraisal: Pick<Appraisal, 'verdicts' | 'proof'>;
+  /** Signed off as it stands. */
+  readonly signed: boolean;
+  /** What the signed plan does with each part; null where none was signed. */
+  readonly choices: SignedChoices | null;
+  /** A part of the plan is neither taken nor on the shelf. */
+  readonly lacksParts: boolean;
+}
+
+/** Whether work is left on the parts, or on putting them together. */
+function isWorkLeft({ sheet, appraisal: { verdicts }, choices }: JobStanding): boolean {
+  const renewed = renewedParts(verdicts, choices);
+  const parts = judgedParts(sheet).filter((part) => !renewed.includes(part));
+  const toWork = parts.some((part) => verdicts[part].operations.length > 0 || verdicts[part].action === 'undecided');
+  const done = sheet.refit?.done ?? [];
+  return toWork || refitList({ sheet, renewed }).some((act) => !done.includes(act));
+}
+
+/** Whether a verdict is open for want of a reading, or although all are there. */
+function isOpen({ sheet, appraisal: { verdicts } }: JobStanding): Waits | null {
+  const parts = judgedParts(sheet);
+  if (parts.length === 0) return 'to-measure';
+  const open = parts.filter((part) => verdicts[part].action === 'undecided');
+  if (open.length === 0) return null;
+  return open.some((part) => missingReadings(sheet, part).length > 0) ? 'to-measure' : 'too-close';
+}
+
+/** What a job waits for: readings, a call, a signature, parts, the vise, the proof, or whoever it belongs to. */
+export function waitsFor(job: JobStanding): Waits {
+  if (!job.signed) return isOpen(job) ?? 'to-decide';
+  if (job.lacksParts) return 'waiting-for-parts';
+  if (isWorkLeft(job)) return 'at-the-vise';
+  return isWholeSaw(job.sheet) && job.appraisal.proof.state !== 'passed' ? 'to-prove' : 'ready';
+}

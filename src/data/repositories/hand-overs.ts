@@ -1,0 +1,40 @@
+import { desc, eq, sql } from 'drizzle-orm';
+import { handOver } from '../schema';
+import type { Queryable, Transaction } from '../store';
+
+export type HandOverRecord = typeof handOver.$inferSelect;
+
+export async function addHandOver(tx: Transaction, record: HandOverRecord): Promise<void> {
+  await tx.insert(handOver).values(record);
+}
+
+/** The newest hand-over of a job; null where it was never handed over. */
+export async function lastHandOver(db: Queryable, jobId: string): Promise<HandOverRecord | null> {
+  const [row] = await db
+    .select()
+    .from(handOver)
+    .where(eq(handOver.jobId, jobId))
+    .orderBy(desc(sql`rowid`))
+    .limit(1);
+  return row ?? null;
+}
+
+/** A visit that is due: whose, which saw, and the job that it follows. */
+export interface DueVisit {
+  readonly jobId: string;
+  readonly tag: string;
+  readonly day: string;
+  readonly customer: string;
+  readonly saw: string | null;
+}
+
+/** Visits due until a day, the longest due first: of each job the newest hand-over, and of each saw only where no later job has brought it back. */
+export async function dueVisits(db: Queryable, until: string, limit: number): Promise<readonly DueVisit[]> {
+  return db.all<DueVisit>(sql`
+    SELECT j.id AS "jobId", j.tag, h.next_visit AS day, c.name AS customer, nullif(trim(s.label || ' ' || s.tag), '') AS saw
+    FROM hand_over h JOIN job j ON j.id = h.job_id JOIN customer c ON c.id = j.customer_id LEFT JOIN saw s ON s.id = j.saw_id
+    WHERE h.next_visit <= ${until} AND j.state = 'handed-over'
+      AND NOT EXISTS (SELECT 1 FROM hand_over later WHERE later.job_id = h.job_id AND later.rowid > h.rowid)
+      AND NOT EXISTS (SELECT 1 FROM job again WHERE again.saw_id = j.saw_id AND again.rowid > j.rowid)
+    ORDER BY h.next_visit, h.rowid LIMIT ${limit}`);
+}

@@ -1,0 +1,67 @@
+import { bookingOf, lacks, type Booked, type MovedForJob, type PartOrder } from '../../core/booking';
+import type { JobCourse } from '../../core/workflow';
+import {
+  movementsFor,
+  ordersFor,
+  partsBySku,
+  signOffsOf,
+  type JobState,
+  type OrderWithEvents,
+} from '../../data/repositories';
+import type { SignedPlan } from '../../contract';
+import type { Queryable } from '../../data/store';
+
+/** An order as its newest event has it. */
+export function standingOrder({ id, sku, events }: OrderWithEvents): PartOrder {
+  const last = events.at(-1);
+  const due = events.findLast((event) => event.due !== null)?.due ?? null;
+  return { id, sku, state: last?.state ?? 'ordered', due };
+}
+
+/** What is known of parts of a job: moved, ordered, on the shelf. */
+export async function bookedFor(db: Queryable, jobId: string, skus: readonly string[], today: string): Promise<Booked> {
+  const [moved, orders, shelf] = await Promise.all([
+    movementsFor(db, jobId),
+    ordersFor(db, jobId),
+    partsBySku(db, skus),
+  ]);
+  return {
+    moved: moved.filter((each): each is typeof each & MovedForJob =>
+      ['for-job', 'from-job', 'arrived'].includes(each.kind),
+    ),
+    orders: orders.map(standingOrder),
+    shelf: new Map(shelf.map(({ sku, quantity }) => [sku, quantity])),
+    today,
+  };
+}
+
+/** The plan that was signed last; null where none was, or the job was opened again since. */
+export async function signedPlan(db: Queryable, jobId: string, state: JobState): Promise<SignedPlan | null> {
+  if (state === 'open') return null;
+  const [latest] = await signOffsOf(db, jobId);
+  return (latest?.plan as SignedPlan | null | undefined) ?? null;
+}
+
+/** What became of a job beside its readings. */
+export interface StoredCourse extends JobCourse {
+  readonly lacksParts: boolean;
+  /** Parts of the signed plan. */
+  readonly skus: readonly string[];
+}
+
+/** What became of a job: signed with which plan, which parts it waits for, handed over. */
+export async function courseOf(
+  db: Queryable,
+  job: { readonly id: string; readonly state: JobState },
+): Promise<StoredCourse> {
+  const plan = await signedPlan(db, job.id, job.state);
+  const skus = plan?.skus ?? [];
+  const booked = skus.length === 0 ? null : await bookedFor(db, job.id, skus, '');
+  return {
+    signedOff: job.state !== 'open',
+    choices: plan?.choices ?? null,
+    handedOver: job.state === 'handed-over',
+    lacksParts: booked !== null && skus.some((sku) => lacks(bookingOf(sku, booked))),
+    skus,
+  };
+}

@@ -1,0 +1,119 @@
+import { never } from '../../core/result';
+import type { Advice, AdviceCode, Because } from '../../core/advice';
+import type { DriftFactor } from '../../core/bar';
+import type { FailedProof } from '../../core/proof';
+import type { Schools } from '../../core/schools';
+import type { HarderHabit, NextVisit } from '../../core/visit';
+import type { Waits } from '../../core/workflow';
+import { ailmentName, symptomName } from './ailments';
+import { checkName } from './check-names';
+import { choiceLabel } from './choices';
+import { partName, stepName } from './labels';
+import { readingName } from './places';
+import { list, sentence } from './sentence';
+
+/** What a job on the bench waits for. */
+export const waitsWord: Record<Waits, string> = {
+  'to-measure': 'To measure',
+  'too-close': 'Too close to call',
+  'to-decide': 'To decide',
+  'waiting-for-parts': 'Waiting for parts',
+  'at-the-vise': 'At the vise',
+  'to-prove': 'To prove',
+  ready: 'Ready to collect',
+};
+
+/** Cautions before a saw is put together and started. */
+export const REFIT_CAUTIONS = [
+  'Battery out or spark lead off until all of it is on. Gloves on: a dressed rail is sharp.',
+  'Follow the saw maker’s approved bar and chain combinations.',
+] as const;
+
+export const PROOF_CAUTIONS = [
+  'Protective clothing for the test cut, and the saw maker’s own instructions and the local rules on saw work before these.',
+  'A saw whose chain turns while it idles is not tried: it goes back to the sprocket.',
+] as const;
+
+/** Cautions that go home with the customer. */
+export const HOME_CAUTIONS = [
+  'This is what was measured here, and advice to a competent user; it is no certificate of the saw.',
+  'Follow the saw maker’s approved bar and chain combinations and the local rules on saw work and kickback.',
+  'A worn bar edge can cut like a knife: gloves on whenever the chain is off.',
+] as const;
+
+/** How the chain is tensioned in this shop. */
+export const TENSION_SAYS: Record<Schools['tension'], string> = {
+  snug: 'Here: snug. It pulls round by hand, snaps back, and lifts midway by one drive link at most.',
+  'sag-on-hard-nose': 'Here: snug on a sprocket nose; round a hard nose it may hang a little.',
+  warm: 'Here: set while the chain is warm, and slackened before it cools.',
+};
+
+/** How the shop’s factor on the predicted drift stands. */
+export function driftFactorSentence({ factor, interval, cuts }: DriftFactor): string {
+  const from = cuts === 1 ? '1 other test cut is logged' : `${cuts} other test cuts are logged`;
+  if (!interval) return `Uncalibrated: ${from}, five are needed. The curve is the plain model.`;
+  return `Calibrated by the shop’s ${cuts} other test cuts: ${factor.toFixed(2)} times the plain model (${interval.low.toFixed(2)} to ${interval.high.toFixed(2)}, 95 %).`;
+}
+
+/** A proof that failed: what it is like, what explains it best, where to go back to. */
+export function failedProofSentence({ symptom, cause, share, step, measure }: FailedProof): string {
+  const why = `${sentence(symptomName(symptom))}: best explained by ${inSentence(ailmentName[cause])} (${Math.round(100 * share)} %).`;
+  const back = measure === null ? '' : ` What tells it from the next cause: ${readingName(measure)}.`;
+  return `${why} Back to ${stepName[step]}.${back}`;
+}
+
+/** A name that begins with a capital, within a sentence. */
+const inSentence = (name: string): string => name.charAt(0).toLowerCase() + name.slice(1);
+
+/** Advice in the customer’s words. */
+export const adviceSentence: Record<AdviceCode, string> = {
+  'check-tension-soon':
+    'Look at the tension after the first minutes: a new chain settles. Saw off, chain cool, gloves on.',
+  'carry-wrench': 'Take the wrench along and look at the tension at each tank or battery: a slack chain comes off.',
+  'slacken-when-cold': 'Slacken the chain before the saw cools: set warm, it shrinks tight on the bar.',
+  'clear-after-filing':
+    'Filing on the bar drops filings into the oil port: clear it each time, and turn the bar over at each filing.',
+  'sharpen-sooner':
+    'Sharpen when it wants pushing: a sharp chain pulls itself in. Forcing a blunt one wears the bar at one spot.',
+  'sharpen-evenly': 'File both sides alike: the longer side cuts more, and wears the rail of its side.',
+  'keep-oil-coming': 'See that oil flies off the nose before you begin; rake the groove when it does not.',
+  'turn-over': 'Turn the bar over at every chain change: it lasts about half as long again.',
+  'go-on-greasing': 'The nose has been greased: go on greasing it at each service.',
+};
+
+const because = (reason: Because): string => {
+  switch (reason.from) {
+    case 'word':
+      return `${readingName(reason.reading)}: ${choiceLabel(reason.reading, reason.word)}`;
+    case 'check':
+      return inSentence(checkName[reason.check.id]);
+    case 'renewed':
+      return `new ${inSentence(partName[reason.part])}`;
+    case 'one-spot':
+      return 'worn at one spot';
+    case 'greased':
+      return 'greased before';
+    case 'school':
+      return 'the way this shop tensions';
+    default:
+      return never(reason);
+  }
+};
+
+/** What an advice follows from. */
+export const adviceBecause = ({ because: reasons }: Advice): string => list([...new Set(reasons.map(because))]);
+
+const HABIT: Record<HarderHabit, string> = {
+  'never-turned-over': 'the bar is never turned over',
+  'never-sharpened': 'the chain is never sharpened',
+  forced: 'the bar is worn at one spot',
+};
+
+/** Why the next visit is then. */
+export function visitBecause({ because: reason, habits }: NextVisit): string {
+  if (reason.code === 'wear')
+    return `The ${inSentence(partName[reason.part])} has about ${Math.round(reason.hours)} running hours left, at ${reason.hoursPerWeek} a week.`;
+  const use =
+    reason.use === null ? 'Usual where the use is not known' : `Usual for ${choiceLabel('job.use', reason.use)}`;
+  return habits.length === 0 ? `${use}.` : `${use}, sooner because ${list(habits.map((habit) => HABIT[habit]))}.`;
+}
