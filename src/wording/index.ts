@@ -4,3 +4,4 @@ export * from './assessment';
 export { amountText, calendarDay, decimalsOf, money, shopDay, shopMoment } from './shop-format';
 export { fileSize } from './file-size';
 export { plansDocument, plansText } from './plans';
+export { handOverDocument, type HandOverHead } from './hand-over';

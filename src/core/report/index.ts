@@ -1,3 +1,4 @@
 /** The assessment document: its schema, everything else inferred. */
 export * from './assessment';
 export * from './plans';
+export * from './hand-over';

@@ -1,0 +1,115 @@
+import { adviceFor, type Advice } from '../advice';
+import type { BarAssessment } from '../bar/checks';
+import type { FamilyId, GaugeId } from '../families';
+import { judgedParts, type Check, type Verdict } from '../judge';
+import type { Limits } from '../limits';
+import { numbersOfSet, type Choice, type Choices, type Judged } from '../plan';
+import type { Proof } from '../proof';
+import type { Part } from '../reading';
+import { refitList, renewedParts, type RefitAct } from '../refit';
+import type { Schools } from '../schools';
+import type { Operation } from '../sheet';
+import { nextVisit, type NextVisit } from '../visit';
+import { findingsOf, type Finding } from './findings';
+
+/** A new part that went on. */
+export interface NewPart {
+  readonly sku: string;
+  readonly name: string;
+  readonly pitch: FamilyId | null;
+  readonly gauge: GaugeId | null;
+  readonly driveLinks: number | null;
+}
+
+/** What became of one part. */
+export interface PartOutcome {
+  readonly part: Part;
+  readonly verdict: Verdict;
+  readonly choice: Choice | null;
+  /** Condemned: by its verdict as it came or as it stands. */
+  readonly condemned: Verdict | null;
+  readonly done: readonly Operation[];
+}
+
+/** A job as it is handed over. */
+export interface HandOver {
+  readonly parts: readonly PartOutcome[];
+  readonly findings: readonly Finding[];
+  readonly numbers: {
+    readonly pitch: FamilyId | null;
+    readonly gauge: GaugeId | null;
+    readonly driveLinks: number | null;
+  };
+  readonly edgeDown: 'A' | 'B' | null;
+  readonly refit: { readonly list: readonly RefitAct[]; readonly done: readonly RefitAct[]; readonly tension: Check | null };
+  readonly proof: Proof;
+  readonly advice: readonly Advice[];
+  readonly visit: NextVisit;
+}
+
+/** What a hand-over is made of. */
+export interface HandedOver {
+  /** The job as it stands. */
+  readonly judged: Judged & { readonly proof: Proof; readonly bar: BarAssessment };
+  /** Checks and verdicts of the sheet as the parts came. */
+  readonly before: { readonly checks: readonly Check[]; readonly verdicts: Readonly<Record<Part, Verdict>> };
+  /** What the signed plan did with each part; null where none was signed. */
+  readonly choices: Choices | null;
+  /** The new chain, where the plan put one on: its numbers are those for next time. */
+  readonly newChain: NewPart | null;
+  readonly limits: Limits;
+  readonly schools: Schools;
+}
+
+/** What the verdicts come to where no plan was signed. */
+const CHOICE_OF: Readonly<Record<Verdict['action'], Choice | null>> = {
+  keep: 'keep',
+  clean: 'keep',
+  recondition: 'recondition',
+  replace: 'replace',
+  undecided: null,
+};
+
+/** The choices of a plan, else those that the verdicts come to. */
+export function choicesOf({ sheet, verdicts }: Pick<Judged, 'sheet' | 'verdicts'>, signed: Choices | null): Choices {
+  if (signed) return signed;
+  return Object.fromEntries(
+    judgedParts(sheet).flatMap((part) => {
+      const choice = CHOICE_OF[verdicts[part].action];
+      return choice ? [[part, choice]] : [];
+    }),
+  ) as Choices;
+}
+
+/** Puts together what is handed over: what was found, done and condemned, the numbers, the proof, advice, and the next visit. */
+export function handOver({ judged, before, choices, newChain, limits, schools }: HandedOver): HandOver {
+  const { sheet, verdicts, checks, bar, proof } = judged;
+  const made = choicesOf(judged, choices);
+  const renewed = renewedParts(verdicts, made);
+  const done = {
+    bar: sheet.bar?.reworkDone,
+    nose: undefined,
+    chain: sheet.chain?.reworkDone,
+    driveSprocket: sheet.driveSprocket?.reworkDone,
+  };
+  return {
+    parts: judgedParts(sheet).map((part) => ({
+      part,
+      verdict: verdicts[part],
+      choice: made[part] ?? null,
+      condemned: [before.verdicts[part], verdicts[part]].find(({ action }) => action === 'replace') ?? null,
+      done: done[part] ?? [],
+    })),
+    findings: findingsOf(before.checks, checks),
+    numbers: newChain ?? numbersOfSet(judged.identity),
+    edgeDown: sheet.bar?.edgeDownNow ?? null,
+    refit: {
+      list: refitList({ sheet, renewed }),
+      done: sheet.refit?.done ?? [],
+      tension: checks.find(({ id }) => id === 'refit.lift') ?? null,
+    },
+    proof,
+    advice: adviceFor({ sheet, bar, checks: before.checks, renewed, schools }),
+    visit: nextVisit(judged, made, limits),
+  };
+}
