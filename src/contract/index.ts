@@ -12,3 +12,5 @@ export * from './backups';
 export * from './studies';
 export * from './plans';
 export * from './job-parts';
+export * from './paper';
+export * from './hand-over';

@@ -1,8 +1,9 @@
 /** What pages may use of the server. */
 export { context } from './context';
 export { Refusal } from './refusal';
-export { answer, body, errorReply } from './http/endpoint';
-export { atTheDoor, ownAddress, shopNames } from './http/door';
+export { answer, answerFile, body, errorReply } from './http/endpoint';
+export { download } from './http/download';
+export { atTheDoor, ownAddress, reachedAt, shopNames } from './http/door';
 export { SAFETY_HEADERS, turnAway } from './http/guard';
 export * from './use-cases/bench';
 export * from './use-cases/jobs';
@@ -21,6 +22,12 @@ export * from './use-cases/studies';
 export { jobOrderedParts, jobPlans } from './use-cases/plans';
 export { previewLimit } from './use-cases/limit-preview';
 export * from './use-cases/photos';
+export * from './use-cases/job-parts';
+export { handOverJob, handOverOf, handOverView } from './use-cases/hand-over';
+export * from './use-cases/calendar';
+export * from './use-cases/drift';
+export { jobPaper, slipPaper } from './papers';
+export { paperPdf } from './papers/pdf';
 export { bringBackup, keptBackup, makeArchive, makeBackup, putBackupBack, tryStore } from './use-cases/backup';
 export { health } from './health';
 export { sentFile } from './http/sent-file';

@@ -23,6 +23,9 @@ export interface HandOverHead {
   readonly by: string;
   /** ISO date. */
   readonly on: string;
+  /** What is still open, in sentences, and why it goes all the same. */
+  readonly open: readonly string[];
+  readonly note: string;
 }
 
 const found = (check: Check | null) =>
@@ -36,7 +39,7 @@ const found = (check: Check | null) =>
 
 /** Writes a hand-over as a document. */
 export function handOverDocument(
-  { on, by, shop, ...job }: HandOverHead,
+  { on, by, shop, open, note, ...job }: HandOverHead,
   { parts, findings, numbers, edgeDown, refit, proof, advice, visit }: HandOver,
   fitted: readonly NewPart[],
   sheet: WrittenBenchSheet,
@@ -70,6 +73,8 @@ export function handOverDocument(
       says: adviceSentence[each.code],
       because: adviceBecause(each),
     })),
+    open: [...open],
+    note,
     cautions: [...HOME_CAUTIONS],
     nextVisit: { on: daysAfter(on, visit.days), days: visit.days, why: visitBecause(visit) },
     sheet,

@@ -28,6 +28,10 @@ export function shopDay(iso: string, { style, timeZone }: ShopStyle): string {
   return new Intl.DateTimeFormat(style, { dateStyle: 'medium', timeZone }).format(new Date(iso));
 }
 
+/** A calendar day as the shop writes it: it is the same day in every zone. */
+export const plainDay = (day: string, { style }: Pick<ShopStyle, 'style'>): string =>
+  shopDay(`${day}T00:00:00Z`, { style, timeZone: 'UTC', currency: '' });
+
 /** A day and time in the shop's zone. */
 export function shopMoment(iso: string, { style, timeZone }: ShopStyle): string {
   return new Intl.DateTimeFormat(style, { dateStyle: 'medium', timeStyle: 'short', timeZone }).format(new Date(iso));

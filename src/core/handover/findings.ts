@@ -9,7 +9,13 @@ export interface Finding {
 }
 
 /** Figures that a customer is told even where nothing is wrong with them. */
-const ALWAYS_TOLD: readonly Check['id'][] = ['bar.depth', 'bar.play', 'chain.cutter', 'chain.elongation', 'sprocket.wear'];
+const ALWAYS_TOLD: readonly Check['id'][] = [
+  'bar.depth',
+  'bar.play',
+  'chain.cutter',
+  'chain.elongation',
+  'sprocket.wear',
+];
 
 const WORST_FIRST: readonly Check['outcome'][] = ['fail', 'undecided', 'watch', 'ok', 'not-measured'];
 const rank = ({ outcome }: Check): number => WORST_FIRST.indexOf(outcome);

@@ -41,7 +41,11 @@ export interface HandOver {
     readonly driveLinks: number | null;
   };
   readonly edgeDown: 'A' | 'B' | null;
-  readonly refit: { readonly list: readonly RefitAct[]; readonly done: readonly RefitAct[]; readonly tension: Check | null };
+  readonly refit: {
+    readonly list: readonly RefitAct[];
+    readonly done: readonly RefitAct[];
+    readonly tension: Check | null;
+  };
   readonly proof: Proof;
   readonly advice: readonly Advice[];
   readonly visit: NextVisit;

@@ -2,3 +2,4 @@
 export * from './before';
 export * from './findings';
 export * from './hand-over';
+export * from './open';

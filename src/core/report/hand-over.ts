@@ -65,11 +65,12 @@ export const handOverSchema = z.strictObject({
   proof: z.strictObject({
     state: z.enum(['not-needed', 'not-proved', 'passed', 'failed']),
     /** Drift of the test cut, to the right above 0. */
-    cut: z
-      .strictObject({ depth: z.number(), predicted: z.number().nullable(), measured: z.number() })
-      .nullable(),
+    cut: z.strictObject({ depth: z.number(), predicted: z.number().nullable(), measured: z.number() }).nullable(),
   }),
   advice: z.array(z.strictObject({ code: z.string(), says: z.string(), because: z.string() })),
+  /** What was still open when it went, and why it went all the same; empty where nothing was. */
+  open: z.array(z.string()),
+  note: z.string(),
   cautions: z.array(z.string()),
   nextVisit: z.strictObject({ on: z.iso.date(), days: z.int(), why: z.string() }),
   /** The bench sheet that all this rests on. */

@@ -58,3 +58,7 @@ export function atTheDoor(
   if (SHUT.test(url ?? '')) return { status: 404, code: 'not-found', message: 'There is nothing here.' };
   return null;
 }
+
+/** The address that somebody reached the application under, so that what is written for them leads back to it. The door lets in no name but the shop's own. */
+export const reachedAt = ({ headers }: Request, { protocol, host }: URL): string =>
+  `${protocol}//${headers.get('host') ?? host}`;

@@ -36,10 +36,14 @@ export async function body<T extends z.ZodType>(request: Request, schema: T): Pr
   throw new Refusal(422, 'not-understood', problems[0] ?? 'The request is not understood.', problems);
 }
 
-/** Answers with what the work returns, or with its refusal. Anything else is a defect: logged here, nameless outside. */
-export async function answer(work: () => Promise<unknown>): Promise<Response> {
+/** Answers with what the work returns, or with its refusal. */
+export const answer = (work: () => Promise<unknown>): Promise<Response> =>
+  answerFile(async () => json((await work()) ?? {}));
+
+/** Answers with the file that the work makes, or with its refusal. Anything else is a defect: logged here, nameless outside. */
+export async function answerFile(work: () => Promise<Response>): Promise<Response> {
   try {
-    return json((await work()) ?? {});
+    return await work();
   } catch (error) {
     if (error instanceof Refusal) {
       const { status, code, message, problems } = error;

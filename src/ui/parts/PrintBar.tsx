@@ -1,9 +1,17 @@
+import type { ReactNode } from 'react';
 import { ArrowLeft, Printer } from 'lucide-react';
 
+interface PrintBarProps {
+  readonly back: string;
+  readonly to: string;
+  /** Other ways to take it along. */
+  readonly children?: ReactNode;
+}
+
 /** Above a page that is made to be printed: the way back, and the printer. Neither is printed. */
-export function PrintBar({ back, to }: { back: string; to: string }) {
+export function PrintBar({ back, to, children }: PrintBarProps) {
   return (
-    <div className="no-print mb-4 flex gap-3">
+    <div className="no-print mb-4 flex flex-wrap gap-3">
       <a className="flex quiet items-center gap-2" href={back}>
         <ArrowLeft size={17} aria-hidden="true" />
         Back to {to}
@@ -12,6 +20,7 @@ export function PrintBar({ back, to }: { back: string; to: string }) {
         <Printer size={17} aria-hidden="true" />
         Print
       </button>
+      {children}
     </div>
   );
 }

@@ -1,8 +1,10 @@
 import { never } from '../../core/result';
 import type { Advice, AdviceCode, Because } from '../../core/advice';
 import type { DriftFactor } from '../../core/bar';
-import type { FailedProof } from '../../core/proof';
+import type { Choice } from '../../core/plan';
+import type { FailedProof, Proof } from '../../core/proof';
 import type { Schools } from '../../core/schools';
+import type { StillOpen } from '../../core/handover';
 import type { HarderHabit, NextVisit } from '../../core/visit';
 import type { Waits } from '../../core/workflow';
 import { ailmentName, symptomName } from './ailments';
@@ -21,6 +23,21 @@ export const waitsWord: Record<Waits, string> = {
   'at-the-vise': 'At the vise',
   'to-prove': 'To prove',
   ready: 'Ready to collect',
+};
+
+/** What was done with a part, to its owner. */
+export const choiceDone: Record<Choice, string> = {
+  keep: 'Kept.',
+  recondition: 'Worked on.',
+  replace: 'Replaced by a new one.',
+};
+
+/** How the saw was proved. */
+export const proofWord: Record<Proof['state'], string> = {
+  'not-needed': 'not needed',
+  'not-proved': 'not proved',
+  passed: 'cuts as it should',
+  failed: 'failed',
 };
 
 /** Cautions before a saw is put together and started. */
@@ -116,4 +133,32 @@ export function visitBecause({ because: reason, habits }: NextVisit): string {
   const use =
     reason.use === null ? 'Usual where the use is not known' : `Usual for ${choiceLabel('job.use', reason.use)}`;
   return habits.length === 0 ? `${use}.` : `${use}, sooner because ${list(habits.map((habit) => HABIT[habit]))}.`;
+}
+
+/** What is still open about a job that is to be handed over. */
+export function stillOpenSentence(open: StillOpen): string {
+  switch (open.code) {
+    case 'not-signed':
+      return 'Nobody has signed the verdicts off.';
+    case 'undecided':
+      return `The ${inSentence(partName[open.part])} is undecided.`;
+    case 'condemned':
+      return `The ${inSentence(partName[open.part])} is condemned, and no plan that was signed replaces it.`;
+    case 'work-left':
+      return `Work on the ${inSentence(partName[open.part])} is not ticked off.`;
+    case 'parts-missing':
+      return `Not taken from the shelf: ${list(open.skus)}.`;
+    case 'refit-left':
+      return open.acts === 1
+        ? 'One act of putting it back on is not ticked off.'
+        : `${open.acts} acts of putting it back on are not ticked off.`;
+    case 'slack':
+      return 'The chain lifts more than it may.';
+    case 'not-proved':
+      return 'The saw was not proved.';
+    case 'proof-failed':
+      return 'The proof failed.';
+    default:
+      return never(open);
+  }
 }

@@ -1,0 +1,46 @@
+import { FileDown } from 'lucide-react';
+import type { Paper } from '../../contract';
+import { PrintBar } from '../../ui/parts/PrintBar';
+import { Frame } from '../frame/Frame';
+import type { Preferences } from '../frame/preferences';
+import { PaperBlocks } from './PaperBlocks';
+
+interface PaperPageProps {
+  readonly paper: Paper;
+  readonly preferences: Preferences;
+  /** Where it was written. */
+  readonly back: string;
+  /** Where the same is to be had as PDF; null where it is not. */
+  readonly pdf: string | null;
+}
+
+/** A paper on the screen: to read, also on a phone, to print, or to take as PDF. */
+export function PaperPage({ paper, preferences, back, pdf }: PaperPageProps) {
+  const width = paper.size === 'tag' ? 'max-w-sm' : paper.large ? 'max-w-4xl text-lg' : 'max-w-3xl';
+  return (
+    <Frame shop={paper.shop} preferences={preferences} place={back.startsWith('/counter') ? 'counter' : 'bench'}>
+      <PrintBar back={back} to={paper.tag}>
+        {pdf && (
+          <a className="flex quiet items-center gap-2" href={pdf}>
+            <FileDown size={17} aria-hidden="true" />
+            PDF
+          </a>
+        )}
+      </PrintBar>
+      <article
+        className={`mx-auto border border-line-strong bg-sheet p-8 max-md:p-4 print:border-0 print:p-0 ${width}`}
+      >
+        <header className="mb-3 graduated pt-5">
+          <div className="flex items-baseline justify-between gap-3">
+            <h1 className="text-2xl font-extrabold">{paper.title}</h1>
+            <p className="figures text-xl font-bold whitespace-nowrap">{paper.tag}</p>
+          </div>
+          {paper.lines.map((line) => (
+            <p key={line}>{line}</p>
+          ))}
+        </header>
+        <PaperBlocks blocks={paper.blocks} />
+      </article>
+    </Frame>
+  );
+}

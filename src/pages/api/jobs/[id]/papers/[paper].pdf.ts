@@ -1,0 +1,15 @@
+import type { APIRoute } from 'astro';
+import { preferencesFrom } from '../../../../../islands/frame/preferences';
+import { answerFile, context, download, jobPaper, paperPdf, reachedAt } from '../../../../../server';
+
+/** A paper of a job as PDF. */
+export const GET: APIRoute = ({ params, request, url }) =>
+  answerFile(async () => {
+    const { unit } = preferencesFrom(request.headers.get('cookie') ?? '');
+    const paper = await jobPaper(context(), params.id ?? '', params.paper ?? '', {
+      unit,
+      origin: reachedAt(request, url),
+    });
+    const pdf = await paperPdf(paper);
+    return download(new Uint8Array(pdf), 'application/pdf', `${paper.tag}-${params.paper}.pdf`, true);
+  });

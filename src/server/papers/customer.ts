@@ -1,0 +1,161 @@
+import { formatLength, mm, type UnitSystem } from '../../core/quantity';
+import type { BarAssessment } from '../../core/bar/checks';
+import type { HandOverDocument } from '../../core/report';
+import type { Paper, PaperBlock, PaperTone, ShopView } from '../../contract';
+import {
+  actionWord,
+  checkValue,
+  choiceDone,
+  familyLabel,
+  list,
+  operationWord,
+  partName,
+  plainDay,
+  proofWord,
+  sentence,
+} from '../../wording';
+import { railDrawings } from './rails';
+
+type Part = HandOverDocument['parts'][number];
+type Found = NonNullable<HandOverDocument['findings'][number]['before']>;
+
+const TONE_OF: Readonly<Record<Part['verdict'], PaperTone>> = {
+  keep: 'good',
+  clean: 'work',
+  recondition: 'work',
+  replace: 'gone',
+  undecided: 'open',
+};
+
+/** Lines below the title of a hand-over's papers. */
+export function headOf({ shop, on, job }: HandOverDocument, view: ShopView): readonly string[] {
+  return [`${shop} · ${plainDay(on, view)}`, [`For ${job.customer}`, job.saw].filter(Boolean).join(', ')];
+}
+
+/** What was done with a part, in a sentence; a condemned one says why. */
+function partText({ choice, condemned, done, why }: Part): string {
+  const work = done.length > 0 ? ` Done: ${list(done.map((operation) => operationWord[operation]))}.` : '';
+  const reason = (condemned ?? why)[0] ?? '';
+  return [choice && choiceDone[choice], reason].filter(Boolean).join(' ') + work;
+}
+
+const value = (found: Found | null, unit: UnitSystem): string => {
+  if (!found) return '–';
+  const shown = checkValue(found, unit);
+  return shown === '' ? outcomeWord(found) : shown;
+};
+
+const outcomeWord = ({ outcome }: Found): string =>
+  ({ ok: 'sound', watch: 'watch', fail: 'not right', undecided: 'open', 'not-measured': '–' })[outcome];
+
+function findings({ findings: all }: HandOverDocument, unit: UnitSystem): readonly PaperBlock[] {
+  if (all.length === 0) return [];
+  return [
+    {
+      is: 'table',
+      title: 'What was found',
+      head: ['', 'as it came', 'as it goes'],
+      rows: all.map(({ name, part, before, after }) => [
+        `${partName[part]}: ${name.charAt(0).toLowerCase()}${name.slice(1)}`,
+        value(before, unit),
+        value(after, unit),
+      ]),
+    },
+  ];
+}
+
+function numbers({ numbers: { pitch, gauge, driveLinks } }: HandOverDocument): readonly PaperBlock[] {
+  const family = pitch === null ? 'not known' : familyLabel(pitch as Parameters<typeof familyLabel>[0]);
+  const [short, ...rest] = family.split(' ');
+  return [
+    { is: 'heading', text: 'Three numbers for the next chain' },
+    {
+      is: 'numbers',
+      items: [
+        { name: 'Pitch', value: pitch === null ? '–' : short!, note: pitch === null ? family : rest.join(' ') },
+        { name: 'Gauge', value: gauge ?? '–', note: gauge === null ? 'not known' : 'inch' },
+        {
+          name: 'Drive links',
+          value: driveLinks === null ? '–' : String(driveLinks),
+          note: driveLinks === null ? 'not known' : '',
+        },
+      ],
+    },
+  ];
+}
+
+/** How it goes out: the edge that is down, its tension, its proof. */
+function goesOut({ edgeDown, refit, proof }: HandOverDocument, unit: UnitSystem): readonly PaperBlock[] {
+  const show = (length: number) => formatLength(mm(length), unit, unit === 'mm' ? 0 : undefined);
+  const { cut } = proof;
+  const items = [
+    ...(edgeDown ? [{ name: 'Edge down now', value: edgeDown }] : []),
+    ...(refit.tension?.value != null ? [{ name: 'Chain lifts at mid-bar', value: show(refit.tension.value) }] : []),
+    ...(proof.state === 'not-needed' ? [] : [{ name: 'Proved', value: proofWord[proof.state] }]),
+    ...(cut
+      ? [
+          {
+            name: `Test cut ${show(cut.depth)} deep`,
+            value:
+              cut.measured === 0
+                ? 'straight'
+                : `${show(Math.abs(cut.measured))} to the ${cut.measured < 0 ? 'left' : 'right'}`,
+          },
+        ]
+      : []),
+  ];
+  return items.length === 0
+    ? []
+    : [
+        { is: 'heading', text: 'As it goes out' },
+        { is: 'pairs', items },
+      ];
+}
+
+/** The customer's page: in plain words what was found, done and condemned, with the bar before and after, and what to do at home. */
+export function customerPaper(document: HandOverDocument, bar: BarAssessment, shop: ShopView, unit: UnitSystem): Paper {
+  const drawings = railDrawings(bar, (length) => formatLength(mm(length), unit));
+  const { advice, nextVisit, open, note, cautions, fitted, job } = document;
+  return {
+    shop,
+    title: 'Your saw',
+    tag: job.reference,
+    lines: [...headOf(document, shop), ...(job.complaint === '' ? [] : [`“${job.complaint}”`])],
+    size: 'page',
+    blocks: [
+      {
+        is: 'marks',
+        items: document.parts.map((part) => ({
+          tone: part.condemned ? 'gone' : TONE_OF[part.verdict],
+          word: `${partName[part.part]}: ${(part.condemned ? actionWord.replace : actionWord[part.verdict]).toLowerCase()}`,
+          text: partText(part),
+        })),
+      },
+      ...(fitted.length > 0
+        ? [{ is: 'text', text: `New: ${list(fitted.map(({ name }) => name))}.`, look: 'strong' } as const]
+        : []),
+      ...drawings.map((drawing) => ({ is: 'drawing', drawing }) as const),
+      ...findings(document, unit),
+      ...goesOut(document, unit),
+      ...numbers(document),
+      ...(advice.length > 0
+        ? [
+            { is: 'heading', text: 'So that it stays so' } as const,
+            { is: 'list', items: advice.map(({ says }) => says) } as const,
+          ]
+        : []),
+      { is: 'heading', text: `Next visit: ${plainDay(nextVisit.on, shop)}` },
+      { is: 'text', text: nextVisit.why },
+      ...(open.length > 0
+        ? [
+            {
+              is: 'notice',
+              kind: 'caution',
+              items: [...open, ...(note === '' ? [] : [sentence(note)])],
+            } as const,
+          ]
+        : []),
+      ...cautions.map((text) => ({ is: 'text', text, look: 'small' }) as const),
+    ],
+  };
+}

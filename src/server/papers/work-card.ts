@@ -1,0 +1,75 @@
+import { formatLength, formatPosition, mm, type UnitSystem } from '../../core/quantity';
+import type { Paper, PaperBlock, WorkCardView, WorkOnPart } from '../../contract';
+
+/** Less than this is nothing that a file could take. */
+const NOTHING = 0.005;
+
+function edgeTable({ edge, effort, rows }: WorkCardView['edges'][number], unit: UnitSystem): readonly PaperBlock[] {
+  const off = (amount: number | null): string =>
+    amount === null ? 'stay off' : amount < NOTHING ? '–' : formatLength(mm(amount), unit);
+  return [
+    {
+      is: 'table',
+      title: `Edge ${edge}`,
+      head: ['at', 'near off', 'far off'],
+      rows: rows.map(({ at, near, far }) => [formatPosition(mm(at), unit), off(near), off(far)]),
+      large: true,
+    },
+    { is: 'text', text: effort },
+  ];
+}
+
+/** What comes off which rail, in which order, and how it is levelled. */
+function barBlocks(view: WorkCardView, unit: UnitSystem): readonly PaperBlock[] {
+  const { edges, left, operations, levelling, cautions } = view;
+  return [
+    ...(edges.length === 0
+      ? [{ is: 'notice', kind: 'info', items: ['No metal has to come off this bar.'] } as const]
+      : [{ is: 'columns', columns: edges.map((edge) => edgeTable(edge, unit)) } as const]),
+    ...left.map((text) => ({ is: 'text', text }) as const),
+    {
+      is: 'columns',
+      columns: [
+        [
+          { is: 'heading', text: 'In this order' },
+          { is: 'list', items: [...operations, 'Measure again'], numbered: true },
+        ],
+        [
+          { is: 'heading', text: `Levelling: ${levelling.school}` },
+          { is: 'list', items: levelling.steps, numbered: true },
+        ],
+      ],
+    },
+    { is: 'notice', kind: 'caution', items: cautions },
+  ];
+}
+
+/** The work on the chain or the drive sprocket, below the bar's. */
+const partBlocks = ({ title, verdict, rows, notes, operations, cautions }: WorkOnPart): readonly PaperBlock[] => [
+  { is: 'heading', text: `${title}: ${verdict}` },
+  {
+    is: 'columns',
+    columns: [
+      [{ is: 'list', items: operations, numbered: true }],
+      ...(rows.length > 0 ? [[{ is: 'pairs', items: rows } as const]] : []),
+    ],
+  },
+  ...notes.map((text) => ({ is: 'text', text }) as const),
+  { is: 'notice', kind: 'caution', items: cautions },
+];
+
+/** The work card, large, to lay beside the vise. */
+export const workCardPaper = (view: WorkCardView, unit: UnitSystem): Paper => ({
+  shop: view.shop,
+  title: 'Work card',
+  tag: view.tag,
+  lines: [[view.customer, view.saw, view.date].filter(Boolean).join(' · ')],
+  size: 'page',
+  large: true,
+  blocks: [
+    ...(view.verdict === null
+      ? []
+      : [{ is: 'text', text: `Bar: ${view.verdict}`, look: 'lead' } as const, ...barBlocks(view, unit)]),
+    ...view.others.flatMap(partBlocks),
+  ],
+});

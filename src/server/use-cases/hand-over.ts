@@ -1,0 +1,158 @@
+import { assess, provedWith } from '../../core/assess';
+import { bookingOf } from '../../core/booking';
+import { asItCame, handOver, stillOpen, type NewPart } from '../../core/handover';
+import type { Choices } from '../../core/plan';
+import { handOverSchema, type HandOverDocument } from '../../core/report';
+import { renewedParts } from '../../core/refit';
+import {
+  addHandOver,
+  findJob,
+  lastHandOver,
+  lastReading,
+  ordersFor,
+  partsBySku,
+  setState,
+} from '../../data/repositories';
+import type { HandOverRequest, HandOverView } from '../../contract';
+import type { StockPart } from '../../core/stock';
+import { calendarDay, handOverDocument, stillOpenSentence } from '../../wording';
+import type { Context } from '../context';
+import { Refusal } from '../refusal';
+import { bookedFor, courseOf } from './course';
+import { jobSheet, mustFindJob } from './jobs';
+import { rulesInForce, shopView } from './shop';
+import { refreshSummary } from './summary';
+
+/** New parts of the plan that were taken for the job, as the shelf knows them. */
+async function fittedParts(
+  { store: { db } }: Context,
+  skus: readonly string[],
+  jobId: string,
+): Promise<readonly StockPart[]> {
+  const [shelf, orders] = await Promise.all([partsBySku(db, skus), ordersFor(db, jobId)]);
+  return skus.flatMap((sku) => {
+    const part = shelf.find((each) => each.sku === sku) ?? orders.find((each) => each.sku === sku)?.part;
+    return part ? [part as StockPart] : [];
+  });
+}
+
+interface Written {
+  readonly by: string;
+  readonly note: string;
+  readonly nextVisit: string | null;
+}
+
+/** The hand-over of a job as it stands. */
+export async function handOverNow(
+  context: Context,
+  jobId: string,
+  { by, note, nextVisit }: Written = { by: '', note: '', nextVisit: null },
+): Promise<HandOverDocument> {
+  const { db } = context.store;
+  const job = await mustFindJob(context, jobId);
+  const [{ sheet, written }, rules, shop, course] = await Promise.all([
+    jobSheet(context, jobId),
+    rulesInForce(context),
+    shopView(context),
+    courseOf(db, job),
+  ]);
+  const { limits, codes, schools } = rules;
+  const appraisal = assess(sheet, limits, codes, schools);
+  const choices = course.choices as Choices | null;
+  const proof = provedWith(sheet, appraisal, renewedParts(appraisal.verdicts, choices), schools);
+  const fitted = await fittedParts(context, course.skus, jobId);
+  const booked = await bookedFor(db, jobId, course.skus, '');
+  const open = stillOpen({
+    sheet,
+    verdicts: appraisal.verdicts,
+    proof,
+    slack: appraisal.checks.some(({ id, outcome }) => id === 'refit.lift' && outcome === 'fail'),
+    signed: course.signedOff,
+    choices,
+    notTaken: course.skus.filter((sku) => bookingOf(sku, booked) !== 'taken'),
+  });
+  const parts: readonly NewPart[] = fitted;
+  const document = handOverDocument(
+    {
+      reference: job.tag,
+      customer: job.customer.name,
+      saw: job.saw && [job.saw.label, job.saw.tag].filter(Boolean).join(', '),
+      complaint: sheet.job?.complaint ?? '',
+      shop: shop.name,
+      by,
+      on: calendarDay(context.now(), shop.timeZone),
+      open: open.map(stillOpenSentence),
+      note,
+    },
+    handOver({
+      judged: { sheet, ...appraisal, proof },
+      before: assess(asItCame(sheet), limits, codes, schools),
+      choices,
+      newChain: fitted.find(({ kind }) => kind === 'chain') ?? null,
+      limits,
+      schools,
+    }),
+    parts,
+    written,
+  );
+  return nextVisit === null ? document : withVisit(document, nextVisit);
+}
+
+const DAY_MS = 86_400_000;
+
+/** Another day was agreed on with the customer. */
+function withVisit(document: HandOverDocument, on: string): HandOverDocument {
+  const days = Math.round((Date.parse(on) - Date.parse(document.on)) / DAY_MS);
+  if (days < 0) throw new Refusal(422, 'visit-past', 'The next visit lies in the past: name a day from today on.');
+  return { ...document, nextVisit: { on, days, why: 'Agreed on with the customer.' } };
+}
+
+/** The hand-over as the job's page shows it: as it would be written, and as it was written last. */
+export async function handOverView(context: Context, jobId: string): Promise<HandOverView> {
+  const [draft, last, upToReading] = await Promise.all([
+    handOverNow(context, jobId),
+    lastHandOver(context.store.db, jobId),
+    lastReading(context.store.db, jobId),
+  ]);
+  return {
+    draft,
+    last: last && { at: last.at, by: last.by, document: last.document as HandOverDocument },
+    upToReading,
+  };
+}
+
+/** The document of a job: as it was handed over, else as it would be now. */
+export async function handOverOf(context: Context, jobId: string): Promise<HandOverDocument> {
+  const { state } = await mustFindJob(context, jobId);
+  const last = state === 'handed-over' ? await lastHandOver(context.store.db, jobId) : null;
+  return last ? (last.document as HandOverDocument) : handOverNow(context, jobId);
+}
+
+/** Hands a job over: its document is kept as it stands, and it leaves the bench. Refused when readings have come in since it was looked at, or where something is open and nobody says why. */
+export async function handOverJob(
+  context: Context,
+  jobId: string,
+  { by, upToReading, nextVisit, note }: HandOverRequest,
+): Promise<HandOverView> {
+  const document = await handOverNow(context, jobId, { by, note, nextVisit });
+  // What is kept must be readable by whoever brings it back.
+  handOverSchema.parse(document);
+  if (document.open.length > 0 && note === '')
+    throw new Refusal(422, 'reason-missing', 'Something is still open: say why it goes all the same.', document.open);
+  const rules = await rulesInForce(context);
+  await context.store.write(async (tx) => {
+    if ((await findJob(tx, jobId))?.state === 'handed-over')
+      throw new Refusal(409, 'handed-over-already', 'This job was handed over already.');
+    if ((await lastReading(tx, jobId)) !== upToReading)
+      throw new Refusal(
+        409,
+        'read-again',
+        'Readings have come in since this was shown: look at it again, then hand over.',
+      );
+    const at = context.now().toISOString();
+    await addHandOver(tx, { id: context.newId(), jobId, document, nextVisit: document.nextVisit.on, at, by });
+    await setState(tx, jobId, 'handed-over');
+    await refreshSummary(tx, jobId, rules);
+  });
+  return handOverView(context, jobId);
+}
