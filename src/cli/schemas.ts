@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { limitsFileSchema } from '../core/limits';
-import { assessmentSchema, plansSchema } from '../core/report';
+import { assessmentSchema, handOverSchema, plansSchema } from '../core/report';
 import { benchSheetSchema } from '../core/sheet';
 
 const TITLES = {
@@ -8,6 +8,7 @@ const TITLES = {
   assessment: 'Serrata assessment, version 1',
   limits: 'Serrata limits, version 1',
   plans: 'Serrata repair plans, version 1',
+  handover: 'Serrata hand-over, version 1',
 } as const;
 
 /** The documents that have a schema. */
@@ -19,6 +20,7 @@ const SCHEMAS: Record<SchemaName, z.ZodType> = {
   assessment: assessmentSchema,
   limits: limitsFileSchema,
   plans: plansSchema,
+  handover: handOverSchema,
 };
 
 /** JSON Schema (draft 2020-12) of a document as it is written. */

@@ -21,7 +21,7 @@ export const createJobSchema = z.strictObject({
     .nullable(),
   complaint: z.string().max(2000),
   promisedFor: z.iso.date().nullable(),
-  /** A bench sheet to start from, as imported. */
+  /** A bench sheet to start from, as imported; or a hand-over, which brings its own. */
   sheet: z.unknown().optional(),
   /** What the counter learned, as first readings. */
   entries: z.array(counterEntrySchema).max(60).optional(),

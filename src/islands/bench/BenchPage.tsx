@@ -1,12 +1,16 @@
 import { useCallback, useMemo, useRef, useState } from 'react';
 import { Plus } from 'lucide-react';
+import { WAITS } from '../../core/workflow';
 import type { BenchView } from '../../contract';
+import { waitsWord } from '../../wording';
 import { Empty } from '../../ui/parts/Notice';
 import { Pager } from '../../ui/parts/Pager';
 import { Frame } from '../frame/Frame';
 import { useKeys } from '../frame/keys';
 import type { Preferences } from '../frame/preferences';
-import { JobList } from './JobList';
+import { DueList } from './DueList';
+import { JobGroups } from './JobGroups';
+import { JobLine } from './JobLine';
 import { NewJob } from './NewJob';
 
 interface BenchPageProps {
@@ -16,7 +20,7 @@ interface BenchPageProps {
   readonly query: string;
 }
 
-/** The Bench: today's work, each job with its next step. */
+/** The Bench: today's work by what it waits for, each job with its next step; and who is due. */
 export function BenchPage({ view, preferences, query }: BenchPageProps) {
   return (
     <Frame shop={view.shop} preferences={preferences} place="bench">
@@ -27,7 +31,8 @@ export function BenchPage({ view, preferences, query }: BenchPageProps) {
 
 function Bench({ view, query }: { view: BenchView; query: string }) {
   const [taking, setTaking] = useState(false);
-  const list = useRef<HTMLUListElement>(null);
+  const list = useRef<HTMLDivElement>(null);
+  const isBench = view.title === null;
   const move = useCallback((step: 1 | -1) => {
     const links = [...(list.current?.querySelectorAll<HTMLAnchorElement>('a[data-job]') ?? [])];
     const at = links.findIndex((link) => link === document.activeElement);
@@ -59,14 +64,24 @@ function Bench({ view, query }: { view: BenchView; query: string }) {
           Take in a job
         </button>
       </div>
+      {isBench && <Waiting view={view} />}
       {view.jobs.length === 0 ? (
         <Empty title="Nothing on the bench">
           Take in a job with the button above, or press <kbd className="figures">n</kbd>.
         </Empty>
+      ) : isBench ? (
+        <JobGroups jobs={view.jobs} today={view.today} ref={list} />
       ) : (
-        <JobList jobs={view.jobs} today={view.today} ref={list} />
+        <div ref={list}>
+          <ul className="border-t border-line-strong">
+            {view.jobs.map((job) => (
+              <JobLine key={job.id} job={job} today={view.today} />
+            ))}
+          </ul>
+        </div>
       )}
       <Pager page={view.page} pages={view.pages} href={(page) => `/?${withPage(query, page)}`} />
+      {isBench && <DueList due={view.due} today={view.today} />}
       <NewJob customers={view.customers} open={taking} onClose={() => setTaking(false)} />
     </>
   );
@@ -78,21 +93,42 @@ function withPage(query: string, page: number): string {
   return params.toString();
 }
 
-/** Open or signed off. */
+const TAB =
+  'grid min-h-11 place-items-center px-3 font-semibold text-ink-soft border-b-3 border-transparent aria-[current=true]:border-brass aria-[current=true]:text-ink';
+
+/** On the bench, or gone. */
 function Show({ query }: { query: string }) {
   const params = new URLSearchParams(query);
   const narrowed = params.has('customer') || params.has('saw');
   const done = params.get('show') === 'done';
-  const look =
-    'grid min-h-11 place-items-center px-3 font-semibold text-ink-soft border-b-3 border-transparent aria-[current=true]:border-brass aria-[current=true]:text-ink';
   return (
     <nav aria-label="Which jobs" className="flex">
-      <a className={look} href="/" aria-current={!done && !narrowed ? 'true' : undefined}>
-        Open
+      <a className={TAB} href="/" aria-current={!done && !narrowed ? 'true' : undefined}>
+        On the bench
       </a>
-      <a className={look} href="/?show=done" aria-current={done ? 'true' : undefined}>
-        Signed off
+      <a className={TAB} href="/?show=done" aria-current={done ? 'true' : undefined}>
+        Handed over
       </a>
+    </nav>
+  );
+}
+
+/** What jobs wait for, and how many for each thing; one narrows the list to it. */
+function Waiting({ view: { waiting, waits } }: { view: BenchView }) {
+  const there = WAITS.filter((each) => (waiting[each] ?? 0) > 0 || each === waits);
+  if (there.length < 2 && waits === null) return null;
+  const look =
+    'flex min-h-11 items-center gap-1.5 rounded-[3px] border border-line-strong px-3 hover:bg-well aria-[current=true]:border-ink aria-[current=true]:bg-ink aria-[current=true]:text-sheet';
+  return (
+    <nav aria-label="What jobs wait for" className="mb-4 flex flex-wrap gap-2">
+      <a className={look} href="/" aria-current={waits === null ? 'true' : undefined}>
+        All
+      </a>
+      {there.map((each) => (
+        <a key={each} className={look} href={`/?waits=${each}`} aria-current={waits === each ? 'true' : undefined}>
+          {waitsWord[each]} <span className="figures font-bold">{waiting[each] ?? 0}</span>
+        </a>
+      ))}
     </nav>
   );
 }

@@ -111,12 +111,14 @@ function ImportSheet({ form, name }: { form: SentForm<Draft>; name: string | nul
       form.setValue('sheet', { name: file.name, document: JSON.parse(await file.text()) as unknown });
       form.clearErrors('root');
     } catch {
-      form.setError('root', { message: `${file.name} is not a bench sheet: it is not JSON.` });
+      form.setError('root', { message: `${file.name} is neither a bench sheet nor a hand-over: it is not JSON.` });
     }
   };
   return (
     <label className="grid gap-1">
-      <span className="text-sm font-semibold text-ink-soft">Start from a bench sheet (JSON), if you have one</span>
+      <span className="text-sm font-semibold text-ink-soft">
+        Start from a bench sheet or a hand-over (JSON), if you have one
+      </span>
       <input
         type="file"
         accept="application/json,.json"

@@ -143,7 +143,7 @@ function Job({ asked, onOpened }: { asked: string; onOpened: () => void }) {
     useMemo(
       () => [
         {
-          shown: ['1', '…', '9', '0', 'y', 'f'],
+          shown: ['1', '…', '9', '0', 'y', 'f', 'p', 'h'],
           does: 'go to a step, by the key that stands beside it',
           answer: (key) => {
             const meant = STEPS.find((each) => STEP_KEYS[each] === key);

@@ -1,4 +1,5 @@
-import { isWithin, entriesFromSheet, readSheet, type Entry, type WrittenBenchSheet } from '../../core/sheet';
+import { handOverSchema, type HandOverDocument } from '../../core/report';
+import { entriesFromSheet, isWithin, readSheet, showPath, type Entry, type WrittenBenchSheet } from '../../core/sheet';
 import {
   addCustomer,
   addJob,
@@ -28,8 +29,24 @@ function sawEntries(saw: SawRecord | null): readonly Entry[] {
   );
 }
 
-function importedEntries(sheet: unknown): readonly Entry[] {
-  if (sheet === undefined) return [];
+/** The bench sheet that a hand-over rests on; a bench sheet is its own. */
+function sheetOf(document: unknown): unknown {
+  const isHandOver =
+    typeof document === 'object' && document !== null && 'format' in document && document.format === 'serrata-handover';
+  if (!isHandOver) return document;
+  const read = handOverSchema.safeParse(document);
+  if (read.success) return (document as unknown as HandOverDocument).sheet;
+  throw new Refusal(
+    422,
+    'hand-over-refused',
+    'This hand-over cannot be read.',
+    read.error.issues.map(({ path, message }) => `${showPath(path)}: ${message}`),
+  );
+}
+
+function importedEntries(document: unknown): readonly Entry[] {
+  if (document === undefined) return [];
+  const sheet = sheetOf(document);
   const read = readSheet(sheet);
   if (!read.ok)
     throw new Refusal(422, 'sheet-refused', 'This bench sheet cannot be read.', read.error.map(sheetProblem));
@@ -60,12 +77,14 @@ export async function createJob(context: Context, wanted: CreateJob): Promise<{ 
     entries.delete('job.reference');
     await storeFirstReadings(
       tx,
-      [...entries.values()].map((entry) => ({
+      // What an imported sheet was measured by stays in the name of that hand.
+      [...entries.values()].map(({ hand, ...entry }) => ({
         ...entry,
         id: context.newId(),
         jobId: id,
         supersedes: null,
-        ...written,
+        at: written.at,
+        by: hand ?? written.by,
       })),
     );
     await refreshSummary(tx, id, rules);

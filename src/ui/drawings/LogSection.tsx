@@ -6,6 +6,8 @@ interface LogSectionProps {
   /** Drift down the cut, mm; null where nothing is predicted. */
   readonly curve: readonly { readonly depth: number; readonly drift: number }[] | null;
   readonly side: 'left' | 'right';
+  /** The cut that was made; null where none was. */
+  readonly measured: { readonly drift: number; readonly side: 'left' | 'right' | 'none' } | null;
   readonly show: (mm: number) => string;
 }
 
@@ -13,30 +15,43 @@ const W = 270;
 const H = 250;
 const MIDDLE = W / 2;
 const TOP = 22;
+const RADIUS = 104;
+/** Points that the cut is drawn with. */
+const POINTS = 16;
 
-/** A log seen from its end, with the straight cut and the curve that is predicted, both to the same scale. */
-export function LogSection({ depth, curve, side, show }: LogSectionProps) {
-  const radius = 104;
-  const y = linear([0, depth], [TOP, TOP + 2 * radius]);
-  const scale = (2 * radius) / depth;
-  const sign = side === 'left' ? -1 : 1;
+const SIGN = { left: -1, right: 1, none: 0 } as const;
+
+/** Where the figure of a curve stands, off the middle, px. */
+const beside = (end: number): number => Math.max(34, Math.min(100, end + 8));
+
+/** A log seen from its end, with the straight cut, the curve that is predicted and the one that was cut, all to the same scale. */
+export function LogSection({ depth, curve, side, measured, show }: LogSectionProps) {
+  const y = linear([0, depth], [TOP, TOP + 2 * RADIUS]);
+  const scale = (2 * RADIUS) / depth;
+  const sign = SIGN[side];
   const end = curve?.at(-1)?.drift ?? null;
   const points = (curve ?? []).map((point) => ({ x: MIDDLE + sign * point.drift * scale, y: y(point.depth) }));
-  const said =
+  const said = [
     end === null
       ? 'No curve: the lean is not measured.'
-      : `At ${show(depth)} deep the cut drifts about ${show(end)} to the ${side}.`;
+      : `At ${show(depth)} deep the cut drifts about ${show(end)} to the ${side}.`,
+    measured &&
+      (measured.side === 'none' ? 'It cut straight.' : `It cut ${show(measured.drift)} to the ${measured.side}.`),
+  ]
+    .filter(Boolean)
+    .join(' ');
   return (
     <svg viewBox={`0 0 ${W} ${H}`} role="img" aria-label={said} className="block w-full">
-      <circle cx={MIDDLE} cy={TOP + radius} r={radius} className="fill-well stroke-line-strong" strokeWidth="3" />
+      <circle cx={MIDDLE} cy={TOP + RADIUS} r={RADIUS} className="fill-well stroke-line-strong" strokeWidth="3" />
       {[0.75, 0.5, 0.27].map((share) => (
-        <circle key={share} cx={MIDDLE} cy={TOP + radius} r={radius * share} className="fill-none stroke-line" />
+        <circle key={share} cx={MIDDLE} cy={TOP + RADIUS} r={RADIUS * share} className="fill-none stroke-line" />
       ))}
-      <path d={`M${MIDDLE} ${TOP - 8} V${TOP + 2 * radius + 6}`} className="stroke-ink" strokeDasharray="5 4" />
+      <path d={`M${MIDDLE} ${TOP - 8} V${TOP + 2 * RADIUS + 6}`} className="stroke-ink" strokeDasharray="5 4" />
       <path d={path(points)} className="fill-none stroke-brass" strokeWidth="3.5" />
+      {measured && <MeasuredCut depth={depth} measured={measured} scale={scale} y={y} show={show} />}
       {end !== null && points.length > 0 && (
         <text
-          x={MIDDLE + sign * Math.max(34, Math.min(100, end * scale + 8))}
+          x={MIDDLE + sign * beside(end * scale)}
           y={H - 6}
           textAnchor={sign < 0 ? 'end' : 'start'}
           className="fill-brass figures text-[13px] font-bold"
@@ -51,5 +66,41 @@ export function LogSection({ depth, curve, side, show }: LogSectionProps) {
         right
       </text>
     </svg>
+  );
+}
+
+interface MeasuredCutProps extends Pick<LogSectionProps, 'depth' | 'show'> {
+  readonly measured: NonNullable<LogSectionProps['measured']>;
+  readonly scale: number;
+  readonly y: (depth: number) => number;
+}
+
+/** The cut as it was made: only its end was measured, and a curve of the usual form leads there. */
+function MeasuredCut({ depth, measured: { drift, side }, scale, y, show }: MeasuredCutProps) {
+  const sign = SIGN[side];
+  const points = Array.from({ length: POINTS + 1 }, (_, i) => {
+    const share = i / POINTS;
+    return { x: MIDDLE + sign * drift * scale * share ** 2, y: y(depth * share) };
+  });
+  const last = points.at(-1)!;
+  return (
+    <g>
+      <path
+        d={path(points)}
+        className="fill-none stroke-pine"
+        strokeWidth="3.5"
+        strokeDasharray="2 5"
+        strokeLinecap="round"
+      />
+      <circle cx={last.x} cy={last.y} r="5" className="fill-pine" />
+      <text
+        x={MIDDLE + (sign || 1) * beside(drift * scale)}
+        y={H - 22}
+        textAnchor={sign < 0 ? 'end' : 'start'}
+        className="fill-pine figures text-[13px] font-bold"
+      >
+        {side === 'none' ? 'straight' : show(drift)}
+      </text>
+    </g>
   );
 }

@@ -1,6 +1,7 @@
 import { never } from '../../core/result';
 import type { Advice, AdviceCode, Because } from '../../core/advice';
 import type { DriftFactor } from '../../core/bar';
+import type { BookingState } from '../../core/booking';
 import type { Choice } from '../../core/plan';
 import type { FailedProof, Proof } from '../../core/proof';
 import type { Schools } from '../../core/schools';
@@ -23,6 +24,17 @@ export const waitsWord: Record<Waits, string> = {
   'at-the-vise': 'At the vise',
   'to-prove': 'To prove',
   ready: 'Ready to collect',
+};
+
+/** How a part of a plan stands. */
+export const bookingWord: Record<BookingState, string> = {
+  taken: 'Taken',
+  'on-shelf': 'On the shelf',
+  ordered: 'Ordered',
+  confirmed: 'Confirmed',
+  late: 'Late',
+  refused: 'Refused',
+  missing: 'Not on the shelf',
 };
 
 /** What was done with a part, to its owner. */

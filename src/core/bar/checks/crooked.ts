@@ -13,7 +13,7 @@ const mean = (values: readonly number[]): number | null =>
   values.length === 0 ? null : values.reduce((sum, value) => sum + value, 0) / values.length;
 
 /** Where the bar's height is not measured, a usual one stands in, mm (common practice, no source). */
-export const USUAL_BODY_HEIGHT = 60;
+const USUAL_BODY_HEIGHT = 60;
 
 /** Height of the bar as it was measured, else a usual one, mm. */
 export const bodyHeight = ({ bar }: BenchSheet): number =>

@@ -1,7 +1,7 @@
 import { useState } from 'react';
-import { cuttingEdge, USUAL_BODY_HEIGHT } from '../../../core/bar/checks';
+import { bodyHeight, cuttingEdge } from '../../../core/bar/checks';
 import { driftCurve } from '../../../core/bar';
-import { type Degrees, estimate } from '../../../core/quantity';
+import type { Degrees } from '../../../core/quantity';
 import { LogSection } from '../../../ui/drawings/LogSection';
 import {
   causeName,
@@ -31,8 +31,8 @@ export function WhyCrooked() {
   const [depth, setDepth] = useState<number>(300);
   const { bar } = appraisal;
   const lean = bar.crooked.find(({ cause }) => cause === 'lean')!;
-  const measuredHeight = entered.sheet.bar?.bodyHeight ? estimate(entered.sheet.bar.bodyHeight)?.value : undefined;
-  const height = measuredHeight ?? USUAL_BODY_HEIGHT;
+  const height = bodyHeight(entered.sheet);
+  const isUsual = entered.sheet.bar?.bodyHeight === undefined;
   const curve = lean.value === null ? null : driftCurve(depth, Math.abs(lean.value) as Degrees, height);
   const side = lean.toward ?? 'left';
   const pattern = [wearPatternSentence(bar.wearPattern), wearPlaceSentence(bar.wearPlace, unit)].filter(Boolean);
@@ -85,12 +85,18 @@ export function WhyCrooked() {
             </button>
           ))}
         </div>
-        <LogSection depth={depth} curve={curve} side={side} show={(mm) => show(mm, unit === 'mm' ? 0 : 2)} />
+        <LogSection
+          depth={depth}
+          curve={curve}
+          side={side}
+          measured={null}
+          show={(mm) => show(mm, unit === 'mm' ? 0 : 2)}
+        />
         <p className="text-sm text-ink-soft">
           An estimate of our own: the heading follows the lean of edge {cuttingEdge(entered.sheet)} over one bar height
           ({show(height, unit === 'mm' ? 0 : 2)}
-          {measuredHeight === undefined ? ', a usual one' : ''}). The shop’s factor is 1 until five test cuts are
-          logged.
+          {isUsual ? ', a usual one' : ''}). Prove sets a test cut beside it, with the factor that the shop’s own cuts
+          have shown.
         </p>
       </div>
     </div>

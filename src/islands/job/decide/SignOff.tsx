@@ -81,7 +81,7 @@ export function SignOff({ onOpen, plan, supplier }: SignOffProps) {
     }
   };
   const open = PARTS.filter((part) => appraisal.verdicts[part].action === 'undecided');
-  const signed = view.job.state === 'signed-off';
+  const signed = view.job.state !== 'open';
   return (
     <Group title="Sign off">
       {last && (

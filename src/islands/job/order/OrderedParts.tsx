@@ -1,35 +1,15 @@
-import { useEffect, useState } from 'react';
 import type { OrderedPartView } from '../../../contract';
 import { Notice } from '../../../ui/parts/Notice';
 import { neededPart, partName } from '../../../wording';
-import { api } from '../../frame/api';
 import { Group } from '../parts/StepHead';
 import { useJob } from '../store/JobContext';
+import { useJobData } from '../store/use-job-data';
 import { StockAnswers } from './StockAnswers';
-
-/** Parts beside the chain that must be replaced: asked once everything is stored, and anew with every reading. */
-function useOrderedParts(): readonly OrderedPartView[] | 'failed' | null {
-  const { view, snapshot } = useJob();
-  const [found, setFound] = useState<readonly OrderedPartView[] | 'failed' | null>(null);
-  const isStored = snapshot.saving === 'saved';
-  useEffect(() => {
-    if (!isStored) return;
-    let isStale = false;
-    api.get<OrderedPartView[]>(`/api/jobs/${view.job.id}/order-parts.json`).then(
-      (parts) => !isStale && setFound(parts),
-      () => !isStale && setFound('failed'),
-    );
-    return () => {
-      isStale = true;
-    };
-  }, [view.job.id, view.rulesMark, snapshot.lastReading, isStored]);
-  return found;
-}
 
 /** Every condemned part beside the chain: what a new one must be, and what the shelf answers. */
 export function OrderedParts() {
   const { appraisal } = useJob();
-  const found = useOrderedParts();
+  const { data: found } = useJobData<readonly OrderedPartView[]>('order-parts.json');
   const condemned = (['bar', 'nose', 'driveSprocket'] as const).filter(
     (part) => appraisal.verdicts[part].action === 'replace',
   );

@@ -20,14 +20,19 @@ export function Guided({ path, title, aside, acts = choicesAt(path) }: GuidedPro
   const done = field.text.split(/\s*,\s*/).filter(Boolean);
   const toggle = (act: string) => {
     const next = done.includes(act) ? done.filter((each) => each !== act) : [...done, act];
-    field.set(acts.flatMap(({ value }) => (next.includes(value) ? [value] : [])).join(', '));
+    // What was done and is not asked for any more stays written down.
+    field.set(
+      choicesAt(path)
+        .flatMap(({ value }) => (next.includes(value) ? [value] : []))
+        .join(', '),
+    );
   };
   return (
     <section aria-label={title} data-path={path} className="border-t border-line py-3">
       <div className="mb-2 flex items-baseline justify-between gap-4">
         <h3 className="font-bold">{title}</h3>
         <p className="figures text-sm text-ink-soft">
-          {done.length} of {acts.length}
+          {acts.filter(({ value }) => done.includes(value)).length} of {acts.length}
         </p>
       </div>
       <ol className="border-y border-line">

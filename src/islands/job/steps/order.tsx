@@ -6,6 +6,7 @@ import type { StockAnswer } from '../../../contract';
 import { Notice } from '../../../ui/parts/Notice';
 import { familyLabel, familyShort, fitSentence, orderCaution, orderWithheld, sprocketOrder } from '../../../wording';
 import { api } from '../../frame/api';
+import { JobParts } from '../order/JobParts';
 import { OrderedParts } from '../order/OrderedParts';
 import { StockAnswers } from '../order/StockAnswers';
 import { ChoiceField } from '../parts/ChoiceField';
@@ -43,6 +44,7 @@ export default function OrderSlip() {
         </Notice>
       )}
       <Sprocket />
+      <JobParts />
       <OrderedParts />
       {cautions.length > 0 && (
         <div className="mt-3">

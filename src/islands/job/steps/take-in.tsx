@@ -50,6 +50,14 @@ export default function TakeIn({ onOpen, onMeasure }: StepProps) {
             <TurnLog />
           </div>
           <ChoiceField path="job.sharpening" legend="How they sharpen" />
+          <ChoiceField path="job.filesOnBar" legend="Chain filed on the bar" />
+          <ChoiceField path="job.carriesWrench" legend="Wrench carried along" />
+          <EntryField
+            path="job.hoursPerWeek"
+            label="Running in a usual week"
+            suffix="h"
+            hint="Chain turning. With it the next visit follows from the wear."
+          />
         </div>
       </div>
       <div className="mt-4">

@@ -14,6 +14,8 @@ interface JobValue extends Meaning {
   readonly view: JobView;
   readonly snapshot: Snapshot;
   readonly signedOff: boolean;
+  /** What the signed plan does with each part; null where none was signed. */
+  readonly choices: JobCourse['choices'];
 }
 
 const JobContext = createContext<JobValue | null>(null);
@@ -124,14 +126,17 @@ export function JobProvider({ view: arrived, who, children }: JobProviderProps) 
   });
   const snapshot = useSyncExternalStore(store.subscribe, store.getSnapshot, store.getSnapshot);
   useKeepingUp(store, view.job.id, who);
-  const { signedOff } = courseOf(view);
+  const { signedOff, choices } = courseOf(view);
   const [find] = useState(() => keeping(meaningOf, ['checks', 'stations', 'figures', 'hangsOn']));
   const { standing, drafts } = snapshot;
   const meaning = useMemo(
     () => find({ standing, drafts }, view, courseOf(view), who),
     [find, standing, drafts, view, who],
   );
-  const value = useMemo(() => ({ view, snapshot, signedOff, ...meaning }), [view, snapshot, signedOff, meaning]);
+  const value = useMemo(
+    () => ({ view, snapshot, signedOff, choices, ...meaning }),
+    [view, snapshot, signedOff, choices, meaning],
+  );
   return (
     <StoreContext value={store}>
       <JobContext value={value}>{children}</JobContext>

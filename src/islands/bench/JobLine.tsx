@@ -1,4 +1,3 @@
-import type { Ref } from 'react';
 import { ArrowRight } from 'lucide-react';
 import type { JobRow } from '../../contract';
 import { VerdictMark, verdictTone } from '../../ui/parts/VerdictMark';
@@ -16,21 +15,12 @@ function promised(day: string | null, today: string): { text: string; late: bool
   return { text: days < 7 ? `in ${days} days` : day, late: false };
 }
 
-/** Jobs of the Bench, each one line of work: whose, what ails it, what is known, what comes next. */
-export function JobList({ jobs, today, ref }: { jobs: readonly JobRow[]; today: string; ref: Ref<HTMLUListElement> }) {
-  return (
-    <ul ref={ref} className="border-t border-line-strong">
-      {jobs.map((job) => (
-        <JobLine key={job.id} job={job} today={today} />
-      ))}
-    </ul>
-  );
-}
-
-function JobLine({ job, today }: { job: JobRow; today: string }) {
+/** A job as one line of work: whose, what ails it, what is known, what comes next. */
+export function JobLine({ job, today }: { job: JobRow; today: string }) {
   const { summary } = job;
   const day = promised(job.promisedFor, today);
   const step = summary.next.step;
+  const isGone = job.state === 'handed-over';
   return (
     <li className="border-b border-line">
       <a
@@ -40,8 +30,8 @@ function JobLine({ job, today }: { job: JobRow; today: string }) {
       >
         <span>
           <span className="block figures text-lg font-bold">{job.tag}</span>
-          <span className={`text-sm ${day.late && job.state === 'open' ? 'font-bold text-oxide' : 'text-ink-soft'}`}>
-            {job.state === 'signed-off' ? 'signed off' : day.text}
+          <span className={`text-sm ${day.late && !isGone ? 'font-bold text-oxide' : 'text-ink-soft'}`}>
+            {isGone ? 'handed over' : day.text}
           </span>
         </span>
         <span className="min-w-0">

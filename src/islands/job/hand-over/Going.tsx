@@ -1,0 +1,117 @@
+import { useId, useState } from 'react';
+import type { HandOverRequest, HandOverView } from '../../../contract';
+import { Notice } from '../../../ui/parts/Notice';
+import { api, failure } from '../../frame/api';
+import { useFrame } from '../../frame/frame-context';
+import { Group } from '../parts/StepHead';
+import { useJob } from '../store/JobContext';
+
+interface GoingProps {
+  readonly view: HandOverView;
+  readonly onHandedOver: (view: HandOverView) => void;
+}
+
+/** What is still open, the day of the next visit, and the act itself. What is open is listed and let through with a reason. */
+export function Going({ view: { draft, last, upToReading }, onHandedOver }: GoingProps) {
+  const { view, snapshot } = useJob();
+  const { who } = useFrame();
+  const [note, setNote] = useState('');
+  const [day, setDay] = useState<string | null>(null);
+  const [busy, setBusy] = useState(false);
+  const [refused, setRefused] = useState<string | null>(null);
+  const [noteId, dayId] = [useId(), useId()];
+  const isOut = view.job.state === 'handed-over';
+  const lacksReason = draft.open.length > 0 && note.trim() === '';
+  const send = async () => {
+    setBusy(true);
+    const request: HandOverRequest = { by: who, upToReading, nextVisit: day, note: note.trim() };
+    try {
+      onHandedOver(await api.post<HandOverView>(`/api/jobs/${view.job.id}/hand-over`, request));
+      window.location.reload();
+    } catch (error) {
+      setRefused(failure(error, 'It was not handed over: try again.'));
+      setBusy(false);
+    }
+  };
+  const reopen = async () => {
+    setBusy(true);
+    try {
+      await api.post(`/api/jobs/${view.job.id}/reopen`, {});
+      window.location.reload();
+    } catch (error) {
+      setRefused(failure(error, 'It was not opened: try again.'));
+      setBusy(false);
+    }
+  };
+  if (isOut)
+    return (
+      <Group title="It has gone">
+        {last && last.document.note !== '' && (
+          <p className="mb-2">
+            Something was open when it went, because: <strong>{last.document.note}</strong>
+          </p>
+        )}
+        {refused && <Notice kind="error">{refused}</Notice>}
+        <button type="button" className="quiet" disabled={busy} onClick={() => void reopen()}>
+          Open again
+        </button>
+      </Group>
+    );
+  return (
+    <Group title="Before it goes">
+      {draft.open.length === 0 ? (
+        <Notice kind="good">Nothing is open: it can go.</Notice>
+      ) : (
+        <Notice kind="caution">
+          <p className="font-bold">Still open</p>
+          <ul className="list-disc pl-5">
+            {draft.open.map((text) => (
+              <li key={text}>{text}</li>
+            ))}
+          </ul>
+        </Notice>
+      )}
+      <div className="my-3 grid gap-3">
+        {draft.open.length > 0 && (
+          <div className="grid gap-1">
+            <label htmlFor={noteId} className="text-sm font-semibold">
+              Why it goes all the same
+            </label>
+            <input
+              id={noteId}
+              className="entry w-full"
+              maxLength={400}
+              value={note}
+              onChange={({ target }) => setNote(target.value)}
+            />
+          </div>
+        )}
+        <div className="grid gap-1">
+          <label htmlFor={dayId} className="text-sm font-semibold">
+            Next visit
+          </label>
+          <input
+            id={dayId}
+            type="date"
+            className="entry max-w-48 figures"
+            value={day ?? draft.nextVisit.on}
+            min={draft.on}
+            onChange={({ target }) => setDay(target.value === '' ? null : target.value)}
+          />
+          <p className="text-sm text-ink-soft">
+            {day === null || day === draft.nextVisit.on ? draft.nextVisit.why : 'Agreed on with the customer.'}
+          </p>
+        </div>
+      </div>
+      {refused && <Notice kind="error">{refused}</Notice>}
+      <button
+        type="button"
+        className="act"
+        disabled={busy || snapshot.saving !== 'saved' || who === '' || lacksReason}
+        onClick={() => void send()}
+      >
+        {who === '' ? 'Say who is here to hand it over' : `Hand over as ${who}`}
+      </button>
+    </Group>
+  );
+}

@@ -1,0 +1,133 @@
+import { useState } from 'react';
+import type { BookingState } from '../../../core/booking';
+import type { JobPartAct, JobPartsView, JobPartView, OrderAct } from '../../../contract';
+import { Notice } from '../../../ui/parts/Notice';
+import { bookingWord, money, plainDay, shopMoment, UNNAMED } from '../../../wording';
+import { api, failure } from '../../frame/api';
+import { useFrame } from '../../frame/frame-context';
+import { Group } from '../parts/StepHead';
+import { useJob } from '../store/JobContext';
+import { useJobData } from '../store/use-job-data';
+
+const LOOK: Readonly<Record<BookingState, string>> = {
+  taken: 'text-leaf',
+  'on-shelf': 'text-ink',
+  ordered: 'text-steel',
+  confirmed: 'text-steel',
+  late: 'text-oxide',
+  refused: 'text-oxide',
+  missing: 'text-brass',
+};
+
+/** The parts of the signed plan: taken from the shelf by one tap, put back by another, ordered where there is none, and booked in when they come. */
+export function JobParts() {
+  const { view } = useJob();
+  const { data, put } = useJobData<JobPartsView>('parts.json');
+  const { who } = useFrame();
+  const [busy, setBusy] = useState(false);
+  const [refused, setRefused] = useState<string | null>(null);
+  const send = async (url: string, body: Omit<JobPartAct, 'by' | 'id'> | Omit<OrderAct, 'by' | 'id'>) => {
+    setBusy(true);
+    try {
+      put(await api.post<JobPartsView>(url, { id: crypto.randomUUID(), by: who || UNNAMED, ...body }));
+      setRefused(null);
+    } catch (error) {
+      setRefused(failure(error, 'It was not booked: try again.'));
+    }
+    setBusy(false);
+  };
+  const onPart = (sku: string, act: JobPartAct['act']) => void send(`/api/jobs/${view.job.id}/parts`, { sku, act });
+  const onOrder = (id: string, act: OrderAct['act']) => void send(`/api/orders/${id}`, { act });
+  return (
+    <Group title="Parts of the plan">
+      {data === null && <p className="text-ink-soft">Looking on the shelf…</p>}
+      {data === 'failed' && <Notice kind="error">The shelf did not answer. Try again in a moment.</Notice>}
+      {refused && <Notice kind="error">{refused}</Notice>}
+      {data !== null && data !== 'failed' && (
+        <>
+          <None view={data} />
+          <ul className="border-t border-line">
+            {data.parts.map((part) => (
+              <PartLine key={part.sku} part={part} busy={busy} onPart={onPart} onOrder={onOrder} />
+            ))}
+            {data.stray.map(({ sku, pieces }) => (
+              <li key={sku} className="flex flex-wrap items-center gap-3 border-b border-line py-2">
+                <span className="figures">{sku}</span>
+                <span className="flex-1">{pieces} taken, and the plan needs it no more.</span>
+                <button type="button" className="quiet" disabled={busy} onClick={() => onPart(sku, 'put-back')}>
+                  Put back
+                </button>
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+    </Group>
+  );
+}
+
+function None({ view: { signed, parts } }: { readonly view: JobPartsView }) {
+  if (parts.length > 0) return null;
+  return (
+    <p className="text-ink-soft">
+      {signed
+        ? 'The plan that was signed takes no new part.'
+        : 'No plan is signed yet: under Decide choose one and sign it off, then its parts are taken or ordered here.'}
+    </p>
+  );
+}
+
+interface PartLineProps {
+  readonly part: JobPartView;
+  readonly busy: boolean;
+  readonly onPart: (sku: string, act: JobPartAct['act']) => void;
+  readonly onOrder: (id: string, act: OrderAct['act']) => void;
+}
+
+function PartLine({ part, busy, onPart, onOrder }: PartLineProps) {
+  const { view } = useJob();
+  const { sku, name, priceCents, state, left, order } = part;
+  const isOpen = state === 'ordered' || state === 'confirmed' || state === 'late';
+  const acts = [
+    ...(state === 'on-shelf' ? [{ label: 'Take it', main: true, act: () => onPart(sku, 'take') }] : []),
+    ...(state === 'taken' ? [{ label: 'Put back', main: false, act: () => onPart(sku, 'put-back') }] : []),
+    ...(state === 'missing' || state === 'refused'
+      ? [{ label: state === 'refused' ? 'Order again' : 'Order it', main: true, act: () => onPart(sku, 'order') }]
+      : []),
+    ...(isOpen && order
+      ? [
+          { label: 'It is here', main: true, act: () => onOrder(order.id, 'arrived') },
+          { label: 'Ask the supplier', main: false, act: () => onOrder(order.id, 'ask') },
+          { label: 'Call it off', main: false, act: () => onOrder(order.id, 'cancel') },
+        ]
+      : []),
+  ];
+  const said = order?.events.findLast(({ note }) => note !== '');
+  return (
+    <li aria-label={name} className="flex flex-wrap items-center gap-x-4 gap-y-2 border-b border-line py-2">
+      <span className="min-w-40 flex-1">
+        <span className="block font-semibold">{name}</span>
+        <span className="block text-sm text-ink-soft">
+          <span className="figures">{sku}</span> · <span className="figures">{money(priceCents, view.shop)}</span> ·{' '}
+          {left} on the shelf
+        </span>
+      </span>
+      <span className="min-w-36">
+        <span className={`block font-bold ${LOOK[state]}`}>{bookingWord[state]}</span>
+        {isOpen && order?.due && <span className="block text-sm">due {plainDay(order.due, view.shop)}</span>}
+        {said && state !== 'taken' && (
+          <span className="block text-sm text-ink-soft" title={shopMoment(said.at, view.shop)}>
+            {said.note}
+          </span>
+        )}
+      </span>
+      <span className="flex flex-wrap gap-2">
+        {acts.map(({ label, main, act }) => (
+          <button key={label} type="button" className={main ? 'act' : 'quiet'} disabled={busy} onClick={act}>
+            {label}
+          </button>
+        ))}
+      </span>
+    </li>
+  );
+}

@@ -1,0 +1,53 @@
+import type { DriftFactor } from '../../../core/bar';
+import { driftCurve } from '../../../core/bar';
+import { expectedLean, measuredCut } from '../../../core/proof';
+import { renewedParts } from '../../../core/refit';
+import { LogSection } from '../../../ui/drawings/LogSection';
+import { driftFactorSentence } from '../../../wording';
+import { useFrame } from '../../frame/frame-context';
+import { useJob } from '../store/JobContext';
+import { useJobData } from '../store/use-job-data';
+
+/** A depth to draw while none was typed, mm. */
+const USUAL_DEPTH = 300;
+const PLAIN: DriftFactor = { factor: 1, spread: null, interval: null, cuts: 0 };
+
+/** The log with the curve that the bar lets expect and the one that was cut, both to the same scale. */
+export function CutDrawing() {
+  const { appraisal, entered, choices } = useJob();
+  const { unit, show } = useFrame();
+  const { data } = useJobData<DriftFactor>('drift-factor.json');
+  const known = data === null || data === 'failed' ? null : data;
+  const { factor } = known ?? PLAIN;
+  const isNewBar = renewedParts(appraisal.verdicts, choices).includes('bar');
+  const expected = isNewBar ? null : expectedLean(entered.sheet, appraisal.bar);
+  const cut = measuredCut(entered.sheet);
+  const depth = cut?.depth ?? USUAL_DEPTH;
+  const curve = expected && driftCurve(depth, expected.lean, expected.bodyHeight, factor);
+  const round = (mm: number) => show(mm, unit === 'mm' ? 0 : 2);
+  return (
+    <div className="grid content-start gap-1 border-t border-line py-3 max-lg:max-w-[19rem]">
+      <h3 className="font-bold">Foreseen and cut</h3>
+      <LogSection
+        depth={depth}
+        curve={curve}
+        side={expected?.side ?? 'left'}
+        measured={cut && { drift: cut.drift, side: cut.side }}
+        show={round}
+      />
+      <ul className="grid grid-cols-2 gap-1 text-sm font-semibold" aria-hidden="true">
+        <li className="border-t-4 border-brass">foreseen</li>
+        <li className="border-t-4 border-dotted border-pine">cut</li>
+      </ul>
+      <p className="text-sm text-ink-soft">
+        {isNewBar
+          ? 'The bar is new: nothing was measured of it, so nothing is foreseen.'
+          : expected === null
+            ? 'The edge that is down was not measured, so nothing is foreseen.'
+            : known
+              ? driftFactorSentence(known)
+              : 'The curve is the plain model: an estimate of our own.'}
+      </p>
+    </div>
+  );
+}

@@ -1,0 +1,106 @@
+import type { FailedProof } from '../../../core/proof';
+import { Notice } from '../../../ui/parts/Notice';
+import { checkSentence, failedProofSentence, list, PROOF_CAUTIONS, readingName, stepName } from '../../../wording';
+import { useFrame } from '../../frame/frame-context';
+import { ChoiceField } from '../parts/ChoiceField';
+import { EntryField } from '../parts/EntryField';
+import { Group, StepHead } from '../parts/StepHead';
+import { CutDrawing } from '../prove/CutDrawing';
+import { useJob } from '../store/JobContext';
+import type { StepProps } from './index';
+
+/** Prove: oil, a test cut, chips or dust; what was foreseen beside what was measured, and the way back where it fails. */
+export default function Prove({ onOpen, onMeasure }: StepProps) {
+  return (
+    <>
+      <StepHead title="Prove it" />
+      <Notice kind="caution">
+        {PROOF_CAUTIONS.map((text) => (
+          <p key={text}>{text}</p>
+        ))}
+      </Notice>
+      <Outcome onOpen={onOpen} onMeasure={onMeasure} />
+      <div className="mt-3 grid grid-cols-[minmax(0,1fr)_minmax(0,19rem)] gap-8 max-lg:grid-cols-1">
+        <div>
+          <Group title="Oil">
+            <ChoiceField
+              path="proof.oil"
+              legend="At the nose, over a pale surface"
+              hint="Nose close over a stump or card, chain running: a line of oil must show."
+            />
+          </Group>
+          <Group title="Test cut">
+            <div className="grid grid-cols-2 gap-4">
+              <EntryField path="proof.cut.depth" label="Depth of the cut" suffix="unit" placeholder="300" />
+              <EntryField
+                path="proof.cut.drift"
+                label="Drift at full depth"
+                suffix="unit"
+                placeholder="4"
+                hint="Off the square line from where it began."
+              />
+            </div>
+            <div className="mt-2">
+              <ChoiceField path="proof.cut.side" legend="Which side" hint="Seen along the saw." />
+            </div>
+          </Group>
+          <Group title="What it throws">
+            <ChoiceField path="proof.swarf" legend="Chips or dust" />
+          </Group>
+        </div>
+        <CutDrawing />
+      </div>
+    </>
+  );
+}
+
+/** Proved, failed with the way back, or what is still to be looked at. */
+function Outcome({ onOpen, onMeasure }: Pick<StepProps, 'onOpen' | 'onMeasure'>) {
+  const { appraisal } = useJob();
+  const { state, failed, missing } = appraisal.proof;
+  if (state === 'not-needed')
+    return (
+      <div className="mt-3">
+        <Notice kind="info">
+          No whole saw came: nothing here can be started. Parts that came alone are not proved.
+        </Notice>
+      </div>
+    );
+  return (
+    <section aria-label="Proof" className="mt-3 grid gap-2">
+      {failed.map((each) => (
+        <Failed key={each.check} failed={each} onOpen={onOpen} onMeasure={onMeasure} />
+      ))}
+      {state === 'passed' && (
+        <Notice kind="good">Proved: oil comes, it cuts straight enough, and it throws chips.</Notice>
+      )}
+      {state === 'not-proved' && (
+        <p className="text-ink-soft">Still to be looked at: {list(missing.map(readingName))}.</p>
+      )}
+    </section>
+  );
+}
+
+function Failed({
+  failed,
+  onOpen,
+  onMeasure,
+}: { readonly failed: FailedProof } & Pick<StepProps, 'onOpen' | 'onMeasure'>) {
+  const { appraisal } = useJob();
+  const { unit } = useFrame();
+  const check = appraisal.checks.find(({ id }) => id === failed.check);
+  const { measure, step } = failed;
+  return (
+    <Notice kind="error">
+      {check && <p className="font-bold">{checkSentence(check, unit)}</p>}
+      <p>{failedProofSentence(failed)}</p>
+      <button
+        type="button"
+        className="mt-2 quiet"
+        onClick={() => (measure === null ? onOpen(step) : onMeasure(measure))}
+      >
+        Back to {stepName[step]}
+      </button>
+    </Notice>
+  );
+}
