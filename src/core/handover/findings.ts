@@ -31,9 +31,15 @@ const isWorthTelling = (check: Check | null): boolean => check !== null && check
 /**
  * What was found before the work and stands after it: all that was wrong or near it, and the figures that are always told. Checks of what dressing would leave are no finding; how it goes out is told by itself.
  * @param before checks of the sheet as the parts came
- * @param after checks of the sheet as it stands
+ * @param standing checks of the sheet as it stands
+ * @param renewed parts that went: what was found of them does not go out
  */
-export function findingsOf(before: readonly Check[], after: readonly Check[]): readonly Finding[] {
+export function findingsOf(
+  before: readonly Check[],
+  standing: readonly Check[],
+  renewed: readonly Part[],
+): readonly Finding[] {
+  const after = standing.filter(({ part }) => !renewed.includes(part));
   const told = [...before, ...after].filter(({ id }) => !/^(refit|proof)\.|-after$/.test(id));
   const ids = [...new Set(told.map(({ id }) => id))];
   return ids.flatMap((id): Finding[] => {

@@ -104,7 +104,7 @@ export function handOver({ judged, before, choices, newChain, limits, schools }:
       condemned: [before.verdicts[part], verdicts[part]].find(({ action }) => action === 'replace') ?? null,
       done: done[part] ?? [],
     })),
-    findings: findingsOf(before.checks, checks),
+    findings: findingsOf(before.checks, checks, renewed),
     numbers: newChain ?? numbersOfSet(judged.identity),
     edgeDown: sheet.bar?.edgeDownNow ?? null,
     refit: {

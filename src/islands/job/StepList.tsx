@@ -40,7 +40,7 @@ export function StepList({ current, onOpen }: StepListProps) {
 function WhoseJob() {
   const { view } = useJob();
   return (
-    <div className="border-b border-line px-3 py-2 max-lg:px-1.5 max-md:border-b-0 max-md:p-0">
+    <div className="border-b border-line px-3 py-1 max-lg:px-1.5 max-md:border-b-0 max-md:p-0">
       <h1 className="figures text-lg font-bold whitespace-nowrap max-lg:text-center max-lg:text-xs">{view.job.tag}</h1>
       <p className="truncate text-sm font-semibold max-lg:hidden">{view.customer.name}</p>
       <p className="truncate text-sm text-ink-soft max-lg:hidden">
@@ -83,7 +83,7 @@ function StepButton({ state, isCurrent, onOpen }: StepButtonProps) {
         aria-current={isCurrent ? 'step' : undefined}
         title={missingText(state)}
         onClick={() => onOpen(state.step)}
-        className="flex min-h-12 w-full items-center gap-2 border-l-4 border-transparent px-2.5 text-left hover:bg-well aria-[current=step]:border-pine aria-[current=step]:bg-sheet aria-[current=step]:font-bold max-lg:flex-col max-lg:justify-center max-lg:gap-0 max-lg:px-0.5 max-lg:text-center max-lg:text-[11px]"
+        className="flex min-h-11 w-full items-center gap-2 border-l-4 border-transparent px-2.5 text-left hover:bg-well aria-[current=step]:border-pine aria-[current=step]:bg-sheet aria-[current=step]:font-bold max-lg:flex-col max-lg:justify-center max-lg:gap-0 max-lg:px-0.5 max-lg:text-center max-lg:text-[11px]"
       >
         <Mark
           size={16}

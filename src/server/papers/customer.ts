@@ -3,7 +3,6 @@ import type { BarAssessment } from '../../core/bar/checks';
 import type { HandOverDocument } from '../../core/report';
 import type { Paper, PaperBlock, PaperTone, ShopView } from '../../contract';
 import {
-  actionWord,
   checkValue,
   choiceDone,
   familyLabel,
@@ -19,12 +18,10 @@ import { railDrawings } from './rails';
 type Part = HandOverDocument['parts'][number];
 type Found = NonNullable<HandOverDocument['findings'][number]['before']>;
 
-const TONE_OF: Readonly<Record<Part['verdict'], PaperTone>> = {
+const TONE_OF: Readonly<Record<NonNullable<Part['choice']>, PaperTone>> = {
   keep: 'good',
-  clean: 'work',
   recondition: 'work',
-  replace: 'gone',
-  undecided: 'open',
+  replace: 'act',
 };
 
 /** Lines below the title of a hand-over's papers. */
@@ -33,10 +30,15 @@ export function headOf({ shop, on, job }: HandOverDocument, view: ShopView): rea
 }
 
 /** What was done with a part, in a sentence; a condemned one says why. */
-function partText({ choice, condemned, done, why }: Part): string {
+function partText({ condemned, done, why }: Part): string {
   const work = done.length > 0 ? ` Done: ${list(done.map((operation) => operationWord[operation]))}.` : '';
-  const reason = (condemned ?? why)[0] ?? '';
-  return [choice && choiceDone[choice], reason].filter(Boolean).join(' ') + work;
+  return `${(condemned ?? why)[0] ?? ''}${work}`;
+}
+
+/** What became of a part, in a word and its tone. */
+function became({ choice, condemned }: Part): { readonly tone: PaperTone; readonly word: string } {
+  if (condemned) return { tone: 'gone', word: 'condemned' };
+  return choice === null ? { tone: 'open', word: 'undecided' } : { tone: TONE_OF[choice], word: choiceDone[choice] };
 }
 
 const value = (found: Found | null, unit: UnitSystem): string => {
@@ -48,8 +50,9 @@ const value = (found: Found | null, unit: UnitSystem): string => {
 const outcomeWord = ({ outcome }: Found): string =>
   ({ ok: 'sound', watch: 'watch', fail: 'not right', undecided: 'open', 'not-measured': '–' })[outcome];
 
-function findings({ findings: all }: HandOverDocument, unit: UnitSystem): readonly PaperBlock[] {
+function findings({ findings: all, parts }: HandOverDocument, unit: UnitSystem): readonly PaperBlock[] {
   if (all.length === 0) return [];
+  const isNew = (part: Part['part']) => parts.some((each) => each.part === part && each.choice === 'replace');
   return [
     {
       is: 'table',
@@ -58,7 +61,7 @@ function findings({ findings: all }: HandOverDocument, unit: UnitSystem): readon
       rows: all.map(({ name, part, before, after }) => [
         `${partName[part]}: ${name.charAt(0).toLowerCase()}${name.slice(1)}`,
         value(before, unit),
-        value(after, unit),
+        isNew(part) ? 'new part' : value(after, unit),
       ]),
     },
   ];
@@ -126,8 +129,8 @@ export function customerPaper(document: HandOverDocument, bar: BarAssessment, sh
       {
         is: 'marks',
         items: document.parts.map((part) => ({
-          tone: part.condemned ? 'gone' : TONE_OF[part.verdict],
-          word: `${partName[part.part]}: ${(part.condemned ? actionWord.replace : actionWord[part.verdict]).toLowerCase()}`,
+          tone: became(part).tone,
+          word: `${partName[part.part]}: ${became(part).word}`,
           text: partText(part),
         })),
       },

@@ -48,14 +48,21 @@ const styles = StyleSheet.create({
     borderTopColor: INK.plain,
     paddingTop: 8,
   },
-  title: { fontSize: 18, fontWeight: 700 },
+  title: { fontSize: 18, fontWeight: 700, lineHeight: 1.25, marginBottom: 3 },
   reference: { fontSize: 14, fontWeight: 700, fontFamily: FIGURES },
-  heading: { fontSize: 12.5, fontWeight: 700, marginTop: 12, borderBottomWidth: 0.7, borderBottomColor: INK.soft },
+  heading: {
+    fontSize: 12.5,
+    lineHeight: 1.3,
+    fontWeight: 700,
+    marginTop: 12,
+    borderBottomWidth: 0.7,
+    borderBottomColor: INK.soft,
+  },
   block: { marginTop: 5 },
   row: { flexDirection: 'row' },
   strong: { fontWeight: 700 },
   small: { fontSize: 8.5, color: '#565046' },
-  lead: { fontSize: 13, fontWeight: 700 },
+  lead: { fontSize: 13, lineHeight: 1.3, fontWeight: 700 },
   figures: { fontFamily: FIGURES, fontWeight: 700 },
   cell: { flex: 1, paddingRight: 6, paddingVertical: 2 },
   line: { borderBottomWidth: 0.5, borderBottomColor: '#cdc3b1' },
@@ -68,7 +75,6 @@ const styles = StyleSheet.create({
     backgroundColor: '#f6efdd',
     borderLeftColor: INK.work,
   },
-  foot: { position: 'absolute', bottom: 18, left: 40, right: 40, fontSize: 8, color: '#565046', textAlign: 'right' },
 });
 
 const LOOK = { strong: styles.strong, small: styles.small, lead: styles.lead } as const;
@@ -251,13 +257,6 @@ export function paperPdf(paper: Paper): Promise<Buffer> {
         {paper.blocks.map((block, i) => (
           <Block key={i} block={block} width={width} />
         ))}
-        {!isTag && (
-          <Text
-            style={styles.foot}
-            fixed
-            render={({ pageNumber, totalPages }) => `${paper.tag} · page ${pageNumber} of ${totalPages}`}
-          />
-        )}
       </Page>
     </Document>,
   );

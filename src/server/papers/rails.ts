@@ -3,7 +3,7 @@ import type { BarAssessment } from '../../core/bar/checks';
 import type { PaperDrawing, PaperShape } from '../../contract';
 
 const WIDTH = 640;
-const HEIGHT = 150;
+const HEIGHT = 112;
 const LEFT = 62;
 const RIGHT = 12;
 const TOP = 24;

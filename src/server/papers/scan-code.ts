@@ -14,7 +14,7 @@ export function scanCode(address: string, said: string): PaperDrawing {
   return {
     width: side,
     height: side,
-    share: 0.5,
+    share: 0.72,
     said,
     shapes: [
       { is: 'path', d: `M0 0h${side}v${side}h-${side}z`, fill: 'ground' },

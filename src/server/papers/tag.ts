@@ -25,6 +25,5 @@ export const tagPaper = (
       is: 'pairs',
       items: parts.map(({ part, verdict }) => ({ name: partName[part], value: actionWord[verdict].toLowerCase() })),
     },
-    { is: 'text', text: address, look: 'small' },
   ],
 });

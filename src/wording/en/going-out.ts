@@ -37,11 +37,11 @@ export const bookingWord: Record<BookingState, string> = {
   missing: 'Not on the shelf',
 };
 
-/** What was done with a part, to its owner. */
+/** What became of a part, to its owner. */
 export const choiceDone: Record<Choice, string> = {
-  keep: 'Kept.',
-  recondition: 'Worked on.',
-  replace: 'Replaced by a new one.',
+  keep: 'kept',
+  recondition: 'worked on',
+  replace: 'a new one',
 };
 
 /** How the saw was proved. */
@@ -86,7 +86,7 @@ export function driftFactorSentence({ factor, interval, cuts }: DriftFactor): st
 
 /** A proof that failed: what it is like, what explains it best, where to go back to. */
 export function failedProofSentence({ symptom, cause, share, step, measure }: FailedProof): string {
-  const why = `${sentence(symptomName(symptom))}: best explained by ${inSentence(ailmentName[cause])} (${Math.round(100 * share)} %).`;
+  const why = `${sentence(symptomName(symptom))}: most likely ${inSentence(ailmentName[cause])} (${Math.round(100 * share)} %).`;
   const back = measure === null ? '' : ` What tells it from the next cause: ${readingName(measure)}.`;
   return `${why} Back to ${stepName[step]}.${back}`;
 }

@@ -1,7 +1,7 @@
 import type { HandOverView, PaperId } from '../../../contract';
 import { CalendarPlus, FileDown, Printer } from 'lucide-react';
 import { Notice } from '../../../ui/parts/Notice';
-import { familyLabel, partName, plainDay, proofWord, sentence, shopMoment } from '../../../wording';
+import { choiceDone, familyLabel, partName, plainDay, proofWord, sentence, shopMoment } from '../../../wording';
 import { Going } from '../hand-over/Going';
 import { Group, StepHead } from '../parts/StepHead';
 import { useJob } from '../store/JobContext';
@@ -62,7 +62,7 @@ function Told({ document }: { readonly document: Document }) {
           {parts.map(({ part, condemned, choice, why }) => (
             <li key={part}>
               <span className={`font-bold ${condemned ? 'text-oxide' : ''}`}>
-                {partName[part]}: {condemned ? 'condemned' : (choice ?? 'undecided')}
+                {partName[part]}: {condemned ? 'condemned' : choice ? choiceDone[choice] : 'undecided'}
               </span>
               <span className="block text-sm text-ink-soft">{(condemned ?? why)[0]}</span>
             </li>
@@ -78,7 +78,7 @@ function Told({ document }: { readonly document: Document }) {
         <p className="figures text-2xl font-bold">{known.join(' · ')}</p>
         <p>
           {edgeDown ? `Edge ${edgeDown} is down now.` : 'Nobody said which edge is down now.'}
-          {proof.state !== 'not-needed' && ` The saw: ${proofWord[proof.state]}.`}
+          {proof.state !== 'not-needed' && ` Proof: ${proofWord[proof.state]}.`}
         </p>
         <p className="mt-1">
           Next visit <strong>{plainDay(nextVisit.on, view.shop)}</strong>. {nextVisit.why}
