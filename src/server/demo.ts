@@ -1,10 +1,11 @@
-import { entriesFromSheet } from '../core/sheet';
+import { entriesFromSheet, type WrittenBenchSheet } from '../core/sheet';
 import { studiesThatCount } from '../core/hand';
 import { DEFAULT_SCHOOLS } from '../core/schools';
 import { DEFAULTS } from '../core/limits';
 import {
   DEMO_CODES,
   DEMO_CUSTOMERS,
+  DEMO_FURTHER_SAWS,
   DEMO_JOBS,
   DEMO_MEMORIES,
   DEMO_PEOPLE,
@@ -33,6 +34,7 @@ import {
 import type { Transaction } from '../data/store';
 import { calendarDay } from '../wording';
 import type { Context } from './context';
+import { loadFurther } from './demo-further';
 import { rulesInForce, rulesMark, type Rules } from './use-cases/shop';
 import { signOff } from './use-cases/sign-off';
 import { keep, keptOf, summaryKey } from './use-cases/summary';
@@ -53,18 +55,26 @@ function demoRules(context: Context): Rules {
   return { limits: DEFAULTS, codes: DEMO_CODES, schools: DEFAULT_SCHOOLS, studies: studiesThatCount(studies) };
 }
 
-type DemoJob = (typeof DEMO_JOBS)[number];
 const nameOf = (id: string): string => DEMO_PEOPLE.find((person) => person.id === id)!.name;
+
+/** A job of the demo: whose, on which sheet, due in how many days. */
+type DemoJob = Omit<(typeof DEMO_JOBS)[number], 'signedOff' | 'tag' | 'sawId' | 'customerId' | 'due'> & {
+  readonly tag: string;
+  readonly customerId: string;
+  readonly sawId: string | null;
+  readonly due: number;
+  readonly sheet: WrittenBenchSheet;
+};
 
 async function loadJob(
   tx: Transaction,
   context: Context,
-  { tag, customerId, sawId, due, by: person }: DemoJob,
+  { tag, customerId, sawId, due, by: person, sheet }: DemoJob,
   rules: Rules,
 ): Promise<string> {
   const written = { at: context.now().toISOString(), by: nameOf(person) };
   const id = context.newId();
-  const saw = DEMO_SAWS.find((each) => each.id === sawId);
+  const saw = [...DEMO_SAWS, ...DEMO_FURTHER_SAWS].find((each) => each.id === sawId);
   const about = saw ? { 'saw.label': saw.label, 'saw.mount': saw.mount, 'saw.maxRpm': String(saw.maxRpm) } : {};
   const slips = DEMO_SLIPS.filter((slip) => slip.tag === tag).flatMap(({ path, text, position }) => [
     { path: path.replace(/\w+$/, 'at'), text: position, unit: 'mm' as const },
@@ -72,7 +82,7 @@ async function loadJob(
   ]);
   const entries = [
     ...Object.entries(about).map(([path, text]) => ({ path, text, unit: 'mm' as const })),
-    ...entriesFromSheet(DEMO_SHEETS[tag]!),
+    ...entriesFromSheet(sheet),
     ...slips,
   ];
   const promisedFor = calendarDay(new Date(context.now().getTime() + due * DAY_MS), DEMO_SHOP.timeZone);
@@ -105,7 +115,7 @@ export async function loadDemo(context: Context): Promise<{ readonly loaded: num
     for (const { sawId, entries } of DEMO_MEMORIES) await rememberSaw(tx, { sawId, entries, ...written });
     const ids: { id: string; by: string }[] = [];
     for (const job of DEMO_JOBS) {
-      const id = await loadJob(tx, context, job, demoRules(context));
+      const id = await loadJob(tx, context, { ...job, sheet: DEMO_SHEETS[job.tag]! }, demoRules(context));
       if (job.signedOff) ids.push({ id, by: nameOf(job.by) });
     }
     return ids;
@@ -113,5 +123,8 @@ export async function loadDemo(context: Context): Promise<{ readonly loaded: num
   const rules = rulesMark(await rulesInForce(context));
   for (const { id, by } of signed)
     await signOff(context, id, { by, upToReading: await lastReading(store.db, id), rules });
-  return { loaded: DEMO_JOBS.length };
+  const further = await loadFurther(context, (past, job, customerId) =>
+    store.write((tx) => loadJob(tx, past, { ...job, customerId, due: 3 }, demoRules(context))),
+  );
+  return { loaded: DEMO_JOBS.length + further };
 }

@@ -3,3 +3,4 @@ export * from './scenario';
 export * from './sheets';
 export * from './stock';
 export * from './studies';
+export * from './further';

@@ -1,0 +1,86 @@
+import { DEMO_FURTHER_JOBS, DEMO_FURTHER_SAWS, DEMO_PEOPLE, type FurtherJob } from '../data/demo';
+import { addOrder, addOrderEvent, addSaw, lastReading, partsBySku, partOf } from '../data/repositories';
+import { calendarDay } from '../wording';
+import type { Context } from './context';
+import { handOverJob } from './use-cases/hand-over';
+import { jobPlans } from './use-cases/plans';
+import { rulesInForce, rulesMark, shopView } from './use-cases/shop';
+import { signOff } from './use-cases/sign-off';
+import { refreshSummary } from './use-cases/summary';
+
+const DAY_MS = 86_400_000;
+
+/** The context as it was some days ago: what is written then says so. */
+const ago = (context: Context, days: number): Context => ({
+  ...context,
+  now: () => new Date(context.now().getTime() - days * DAY_MS),
+});
+
+const nameOf = (id: string): string => DEMO_PEOPLE.find((person) => person.id === id)!.name;
+
+/** Signs a job, with the cheapest plan that makes these choices where it has any. */
+async function signed(context: Context, id: string, job: FurtherJob): Promise<readonly string[]> {
+  const [{ plans, upToReading }, rules] = await Promise.all([jobPlans(context, id), rulesInForce(context)]);
+  const same = (choices: object) =>
+    JSON.stringify(Object.entries(choices).sort()) === JSON.stringify(Object.entries(job.choices ?? {}).sort());
+  const plan = job.choices && plans.find(({ choices }) => same(choices));
+  if (job.choices && !plan) throw new Error(`The demo's ${job.tag} has no plan with its choices.`);
+  const skus = plan ? plan.parts.map(({ sku }) => sku) : [];
+  await signOff(context, id, {
+    by: nameOf(job.by),
+    upToReading,
+    rules: rulesMark(rules),
+    plan: plan ? { key: plan.key, choices: plan.choices, skus, costToday: plan.costToday, reason: '' } : null,
+  });
+  return skus;
+}
+
+/** An order that was to be here yesterday. */
+async function orderLate(context: Context, id: string, skus: readonly string[], by: string): Promise<void> {
+  const { timeZone } = await shopView(context);
+  const day = (days: number) => calendarDay(ago(context, days).now(), timeZone);
+  const rules = await rulesInForce(context);
+  await context.store.write(async (tx) => {
+    for (const part of await partsBySku(tx, skus)) {
+      const [orderId, at] = [context.newId(), ago(context, 6).now().toISOString()];
+      await addOrder(tx, { id: orderId, jobId: id, sku: part.sku, part: partOf(part), at, by });
+      const event = { orderId, note: '', at, by };
+      await addOrderEvent(tx, { ...event, state: 'ordered', due: null });
+      await addOrderEvent(tx, { ...event, state: 'confirmed', due: day(1) });
+      await addOrderEvent(tx, {
+        ...event,
+        state: 'late',
+        due: day(-5),
+        note: 'Held up on the way.',
+        at: ago(context, 1).now().toISOString(),
+      });
+    }
+    await refreshSummary(tx, id, rules);
+  });
+}
+
+/**
+ * Loads the jobs that have gone further: signed, with parts on order, or handed over some weeks ago.
+ * @param load stores a job as it was taken in and tells its id
+ */
+export async function loadFurther(
+  context: Context,
+  load: (past: Context, job: FurtherJob, customerId: string) => Promise<string>,
+): Promise<number> {
+  const written = { at: ago(context, 60).now().toISOString(), by: DEMO_PEOPLE[0].name };
+  await context.store.write(async (tx) => {
+    for (const saw of DEMO_FURTHER_SAWS) await addSaw(tx, { ...saw, ...written });
+  });
+  for (const job of DEMO_FURTHER_JOBS) {
+    const past = ago(context, (job.goneSince ?? 2) + 1);
+    const { customerId } = DEMO_FURTHER_SAWS.find(({ id }) => id === job.sawId)!;
+    const id = await load(past, job, customerId);
+    const skus = await signed(past, id, job);
+    if (job.late) await orderLate(context, id, skus, nameOf(job.by));
+    if (job.goneSince === null) continue;
+    const upToReading = await lastReading(context.store.db, id);
+    const request = { by: nameOf(job.by), upToReading, nextVisit: null, note: '' };
+    await handOverJob(ago(context, job.goneSince), id, request);
+  }
+  return DEMO_FURTHER_JOBS.length;
+}
