@@ -1,5 +1,7 @@
 import { DEMO_FURTHER_JOBS, DEMO_FURTHER_SAWS, DEMO_PEOPLE, type FurtherJob } from '../data/demo';
 import { addOrder, addOrderEvent, addSaw, lastReading, partsBySku, partOf } from '../data/repositories';
+import type { ChosenPlan } from '../contract';
+import type { Choices } from '../core/plan';
 import { calendarDay } from '../wording';
 import type { Context } from './context';
 import { handOverJob } from './use-cases/hand-over';
@@ -18,21 +20,23 @@ const ago = (context: Context, days: number): Context => ({
 
 const nameOf = (id: string): string => DEMO_PEOPLE.find((person) => person.id === id)!.name;
 
+const inOrder = (choices: object): string => JSON.stringify(Object.entries(choices).sort());
+
+/** The cheapest plan of a job that makes these choices, as it is signed. */
+async function chosen(context: Context, id: string, choices: Choices): Promise<ChosenPlan> {
+  const { plans } = await jobPlans(context, id);
+  const plan = plans.find((each) => inOrder(each.choices) === inOrder(choices));
+  if (!plan) throw new Error(`The demo has no plan with ${inOrder(choices)}.`);
+  const { key, costToday, parts } = plan;
+  return { key, choices: plan.choices, skus: parts.map(({ sku }) => sku), costToday, reason: '' };
+}
+
 /** Signs a job, with the cheapest plan that makes these choices where it has any. */
-async function signed(context: Context, id: string, job: FurtherJob): Promise<readonly string[]> {
-  const [{ plans, upToReading }, rules] = await Promise.all([jobPlans(context, id), rulesInForce(context)]);
-  const same = (choices: object) =>
-    JSON.stringify(Object.entries(choices).sort()) === JSON.stringify(Object.entries(job.choices ?? {}).sort());
-  const plan = job.choices && plans.find(({ choices }) => same(choices));
-  if (job.choices && !plan) throw new Error(`The demo's ${job.tag} has no plan with its choices.`);
-  const skus = plan ? plan.parts.map(({ sku }) => sku) : [];
-  await signOff(context, id, {
-    by: nameOf(job.by),
-    upToReading,
-    rules: rulesMark(rules),
-    plan: plan ? { key: plan.key, choices: plan.choices, skus, costToday: plan.costToday, reason: '' } : null,
-  });
-  return skus;
+async function signed(context: Context, id: string, { by, choices }: FurtherJob): Promise<readonly string[]> {
+  const plan = choices && (await chosen(context, id, choices));
+  const [rules, upToReading] = [await rulesInForce(context), await lastReading(context.store.db, id)];
+  await signOff(context, id, { by: nameOf(by), upToReading, rules: rulesMark(rules), plan });
+  return plan?.skus ?? [];
 }
 
 /** An order that was to be here yesterday. */

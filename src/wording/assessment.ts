@@ -1,4 +1,6 @@
+import type { Advice } from '../core/advice';
 import type { Appraisal } from '../core/assess';
+import type { Proof } from '../core/proof';
 import type { Check, Verdict } from '../core/judge';
 import type { EdgeAssessment } from '../core/bar/checks';
 import type { LoopAssessment } from '../core/loop/assessed';
@@ -10,8 +12,11 @@ import type { ChainOrder } from '../core/order';
 import type { StockMatch } from '../core/stock';
 import type { Assessment } from '../core/report';
 import {
+  adviceBecause,
+  adviceSentence,
   causeSentence,
   checkSentence,
+  failedProofSentence,
   fitSentence,
   identityFinding,
   idleSentence,
@@ -27,6 +32,30 @@ import {
   writtenPlace,
 } from './en';
 import { causeBecause, foundSentence } from './causes';
+
+/** Advice as a document has it. */
+export const adviceResult = (advice: Advice): Assessment['advice'][number] => ({
+  code: advice.code,
+  says: adviceSentence[advice.code],
+  because: adviceBecause(advice),
+});
+
+function proofResult({ state, missing, cut, failed }: Proof): Assessment['proof'] {
+  return {
+    state,
+    missing: missing.map(writtenPlace),
+    cut: cut && { ...cut },
+    failed: failed.map((each) => ({
+      check: each.check,
+      symptom: each.symptom,
+      cause: each.cause,
+      share: each.share,
+      step: each.step,
+      next: each.measure && writtenPlace(each.measure),
+      why: failedProofSentence(each),
+    })),
+  };
+}
 
 type IdentityOf<T> = {
   status: 'settled' | 'open' | 'conflict';
@@ -324,6 +353,9 @@ export function assessmentDocument(
       why: nextSentence(next),
     })),
     symptoms: appraisal.diagnoses.map(symptomOf),
+    refit: { acts: [...appraisal.refit] },
+    proof: proofResult(appraisal.proof),
+    advice: appraisal.advice.map(adviceResult),
     plan: appraisal.plan.steps.map((step) => ({
       measure: writtenPlace(step.measure),
       minutes: step.minutes,

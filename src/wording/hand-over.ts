@@ -3,15 +3,8 @@ import type { Check } from '../core/judge';
 import type { HandOver, NewPart } from '../core/handover';
 import type { HandOverDocument } from '../core/report';
 import type { WrittenBenchSheet } from '../core/sheet';
-import {
-  adviceBecause,
-  adviceSentence,
-  checkName,
-  checkSentence,
-  HOME_CAUTIONS,
-  verdictReason,
-  visitBecause,
-} from './en';
+import { adviceResult } from './assessment';
+import { checkName, checkSentence, HOME_CAUTIONS, verdictReason, visitBecause } from './en';
 
 /** Whose job it is, and who hands it over when. */
 export interface HandOverHead {
@@ -68,11 +61,7 @@ export function handOverDocument(
     edgeDown,
     refit: { asked: [...refit.list], done: [...refit.done], tension: found(refit.tension) },
     proof: { state: proof.state, cut: proof.cut && { ...proof.cut } },
-    advice: advice.map((each) => ({
-      code: each.code,
-      says: adviceSentence[each.code],
-      because: adviceBecause(each),
-    })),
+    advice: advice.map(adviceResult),
     open: [...open],
     note,
     cautions: [...HOME_CAUTIONS],

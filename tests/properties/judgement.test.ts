@@ -46,6 +46,13 @@ function isSurelyLonger(path: string, { chain }: BenchSheet): boolean {
   return own !== undefined && least(own) > Math.min(...all) + 0.2;
 }
 
+/** Whether a width near the floor stands without a mouth while another station's width is known: it is a bound from below then, and may say nothing beside that. */
+const isBoundBeside = ({ path }: Entry, entries: readonly Entry[]): boolean => {
+  const own = path.slice(0, path.lastIndexOf('.'));
+  const isWidth = (other: Entry) => /\.(mouth|deep)$/.test(other.path) && !other.path.startsWith(`${own}.`);
+  return path.endsWith('.deep') && !entries.some((other) => other.path === `${own}.mouth`) && entries.some(isWidth);
+};
+
 describe('no reading vanishes', () => {
   it('taken off, each changes the assessment, or it was said why it would not', () => {
     fc.assert(
@@ -65,6 +72,7 @@ describe('no reading vanishes', () => {
             )
           )
             continue;
+          if (isBoundBeside(entry, entries)) continue;
           // Of many cutters the shortest decides: one that is surely longer may move nothing.
           if (isSurelyLonger(entry.path, sheet)) continue;
           if (said.some((measure) => entry.path === measure || entry.path.startsWith(`${measure}.`))) continue;

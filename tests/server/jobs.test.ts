@@ -171,8 +171,9 @@ describe('signing off', () => {
       limits: { 'bar.bow': { value: 0.5 } },
     });
     expect((record!.assessment as { verdicts: { bar: { action: string } } }).verdicts.bar.action).toBe('replace');
-    expect((await benchView(context, { page: '1' })).jobs).toEqual([]);
-    expect((await benchView(context, { page: '1', done: true })).jobs).toHaveLength(1);
+    const { jobs } = await benchView(context, { page: '1' });
+    expect(jobs).toMatchObject([{ id, state: 'signed-off' }]);
+    expect((await benchView(context, { page: '1', done: true })).jobs).toEqual([]);
     await reopen(context, id);
     expect((await jobView(context, id)).signOffs).toHaveLength(1);
     expect((await benchView(context, { page: '1' })).jobs).toHaveLength(1);

@@ -6,7 +6,8 @@ import { sql } from 'drizzle-orm';
 import { readSheet } from '../../src/core/sheet';
 import { assess } from '../../src/core/assess';
 import { DEFAULTS } from '../../src/core/limits';
-import { DEMO_JOBS, DEMO_SHEETS, DEMO_STOCK } from '../../src/data/demo';
+import { WAITS } from '../../src/core/workflow';
+import { DEMO_FURTHER_JOBS, DEMO_JOBS, DEMO_SHEETS, DEMO_STOCK } from '../../src/data/demo';
 import { EditedMigration, migrateStore } from '../../src/data/migrate';
 import { storeUrl } from '../../src/data/store';
 import { loadDemo } from '../../src/server/demo';
@@ -78,10 +79,13 @@ describe('the demo scenario', () => {
   });
 
   it('loads once, and leaves a store with jobs alone', async () => {
-    expect(await loadDemo(context)).toEqual({ loaded: DEMO_JOBS.length });
+    expect(await loadDemo(context)).toEqual({ loaded: DEMO_JOBS.length + DEMO_FURTHER_JOBS.length });
     expect(await loadDemo(context)).toEqual({ loaded: 0 });
     const bench = await benchView(context, { page: '1' });
-    expect(bench.total).toBe(DEMO_JOBS.filter(({ signedOff }) => !signedOff).length);
+    expect(bench.total).toBe(DEMO_JOBS.length + DEMO_FURTHER_JOBS.filter(({ goneSince }) => goneSince === null).length);
+    // Every thing that a job can wait for but the closest call has a job to show it.
+    expect(Object.keys(bench.waiting).sort()).toEqual(WAITS.filter((waits) => waits !== 'too-close').sort());
+    expect(bench.due.length).toBeGreaterThan(0);
   });
 });
 

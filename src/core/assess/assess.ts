@@ -1,3 +1,4 @@
+import { adviceFor, type Advice } from '../advice';
 import { EDGES } from '../bar';
 import { doubtOf, factorsOf, type Factor, type PartDoubt } from '../doubt';
 import { assessBar, type BarAssessment } from '../bar/checks';
@@ -22,7 +23,7 @@ import { assessNose, noseOnBar } from '../nose/checks';
 import { decideOrder, type OrderOutcome } from '../order';
 import { judgeProof, proofChecks, type Proof } from '../proof';
 import { PARTS, type Part } from '../reading';
-import { renewedParts, tensionCheck } from '../refit';
+import { refitList, renewedParts, tensionCheck, type RefitAct } from '../refit';
 import { DEFAULT_SCHOOLS, type Schools } from '../schools';
 import {
   idleReadings,
@@ -51,6 +52,10 @@ export interface Appraisal {
   readonly order: OrderOutcome;
   /** What ails it: each symptom of the complaint with its causes. */
   readonly diagnoses: readonly Diagnosis[];
+  /** Acts of putting the parts back on that apply, with those renewed that are condemned. */
+  readonly refit: readonly RefitAct[];
+  /** What to tell the customer. */
+  readonly advice: readonly Advice[];
   /** How the saw was proved, with the parts renewed that are condemned. */
   readonly proof: Proof;
   readonly next: readonly NextMeasurement[];
@@ -101,7 +106,10 @@ export function assess(
   const hangsOn = eachPart((part) => factorsOf(verdicts[part], checks, bar, doneOn(part, sheet)));
   const lift = tensionCheck(sheet, identity.chain.pitch.value ?? identity.bar.pitch.value, limits, schools);
   const proved = proofChecks(sheet, limits);
-  const proof = judgeProof(told, bar, proved, renewedParts(verdicts, null), schools);
+  const renewed = renewedParts(verdicts, null);
+  const proof = judgeProof(told, bar, proved, renewed, schools);
+  const refit = refitList({ sheet, renewed });
+  const advice = adviceFor({ sheet, bar, checks, renewed, schools });
   const doubts = eachPart((part) => hangsOn[part] && doubtOf(hangsOn[part], verdicts[part].action));
   return {
     identity,
@@ -116,6 +124,8 @@ export function assess(
     fit,
     order,
     diagnoses,
+    refit,
+    advice,
     proof,
     next,
     plan,

@@ -1,4 +1,4 @@
-import { group, length, oneOf, recorded } from '../reading';
+import { goesWith, group, length, oneOf } from '../reading';
 
 /** The side a test cut drifts to, seen along the saw. */
 export const CUT_SIDES = ['left', 'right', 'none'] as const;
@@ -8,20 +8,25 @@ export const proofReadings = group(
   {
     oil: oneOf(['flies', 'none'], {
       means: 'Whether oil flies off the nose onto a pale surface.',
-      idle: recorded,
     }),
     cut: group(
       {
-        depth: length({ kind: 'cutDepth', instrument: 'rule' }, { idle: recorded }),
+        depth: length(
+          { kind: 'cutDepth', instrument: 'rule' },
+          { idle: goesWith('proof.cut.drift', 'proof.cut.side') },
+        ),
         drift: length(
           { kind: 'cutDrift', instrument: 'rule' },
-          { means: 'How far the cut is off the square line at its full depth.', idle: recorded },
+          {
+            means: 'How far the cut is off the square line at its full depth.',
+            idle: goesWith('proof.cut.depth', 'proof.cut.side'),
+          },
         ),
-        side: oneOf(CUT_SIDES, { idle: recorded }),
+        side: oneOf(CUT_SIDES, { idle: goesWith('proof.cut.depth', 'proof.cut.drift') }),
       },
       { minutes: 2 },
     ),
-    swarf: oneOf(['chips', 'dust'], { means: 'What the chain throws.', idle: recorded }),
+    swarf: oneOf(['chips', 'dust'], { means: 'What the chain throws.' }),
   },
   { step: 'prove', minutes: 0.5 },
 );

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { INSTRUMENT_IDS } from '../quantity';
-import { PARTS } from '../reading';
+import { PARTS, STEPS } from '../reading';
+import { REFIT_ACTS } from '../refit';
 import { ACTIONS, OPERATIONS } from '../sheet';
 
 const identified = <T extends z.ZodType>(value: T) =>
@@ -291,6 +292,29 @@ export const assessmentSchema = z.strictObject({
         .nullable(),
     }),
   ),
+  /** Acts of putting the parts back on that apply, with those renewed that are condemned; empty where no whole saw came. */
+  refit: z.strictObject({ acts: z.array(z.enum(REFIT_ACTS)) }),
+  /** How the saw was proved, and what a failure leads back to. */
+  proof: z.strictObject({
+    state: z.enum(['not-needed', 'not-proved', 'passed', 'failed']),
+    missing: z.array(z.string()),
+    /** Drift of the test cut, to the right above 0; foreseen by the plain model. */
+    cut: z.strictObject({ depth: z.number(), predicted: z.number().nullable(), measured: z.number() }).nullable(),
+    failed: z.array(
+      z.strictObject({
+        check: z.string(),
+        symptom: z.string(),
+        cause: z.string(),
+        share: z.number().min(0).max(1),
+        /** The step to go back to, and the reading that tells the cause from the next; null where it is as good as found. */
+        step: z.enum(STEPS),
+        next: z.string().nullable(),
+        why: z.string(),
+      }),
+    ),
+  }),
+  /** What to tell the customer, with what it follows from. */
+  advice: z.array(z.strictObject({ code: z.string(), says: z.string(), because: z.string() })),
   /** The shortest list of readings that can decide the job, in the order to take them. */
   plan: z.array(z.strictObject({ measure: z.string(), minutes: z.number(), why: z.string() })),
   minutesInAll: z.number(),
