@@ -1,5 +1,5 @@
 import { cutDrift, type Edge } from '../bar';
-import { bodyHeight, drawnTo, edgeLean, type BarAssessment } from '../bar/checks';
+import { bodyHeight, drawnTo, setLeanOf, type BarAssessment } from '../bar/checks';
 import type { Degrees } from '../quantity';
 import type { BenchSheet } from '../sheet';
 
@@ -16,10 +16,10 @@ export function edgeDown({ bar }: BenchSheet): Edge {
   return bar?.edgeDown === 'A' ? 'B' : 'A';
 }
 
-/** What the bar lets expect as it goes back; null where the edge that is down was not measured. */
+/** What the bar lets expect as it goes back; null where the lean of the edge that is down is not known: its depths, its groove and the tang tell it. */
 export function expectedLean(sheet: BenchSheet, { standing }: BarAssessment): ExpectedLean | null {
   const edge = edgeDown(sheet);
-  const lean = edgeLean(standing[edge]);
+  const lean = setLeanOf(standing[edge]);
   if (lean === null) return null;
   return { lean: Math.abs(lean) as Degrees, side: drawnTo(lean, edge), bodyHeight: bodyHeight(sheet) };
 }

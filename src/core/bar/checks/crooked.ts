@@ -22,8 +22,12 @@ export const bodyHeight = ({ bar }: BenchSheet): number =>
 /** The edge that cut: the one that was down as the saw came; A where nobody noted it. */
 export const cuttingEdge = ({ bar }: BenchSheet): Edge => bar?.edgeDown ?? 'A';
 
-/** Mean lean of the links on an edge, degrees, above 0 to the far side; null where it was not measured. */
-export const edgeLean = ({ figures }: EdgeAssessment): Degrees | null =>
+/** Mean lean of the links on an edge as the groove lets them stand, degrees, above 0 to the far side; null where depths, widths and tang do not tell it. */
+export const setLeanOf = ({ figures }: EdgeAssessment): Degrees | null =>
+  mean(figures.flatMap((figure) => figure.setLean ?? [])) as Degrees | null;
+
+/** The same, by the rails alone where the groove is not known. */
+const leanOf = ({ figures }: EdgeAssessment): Degrees | null =>
   mean(figures.flatMap((figure) => figure.setLean ?? figure.rawLean ?? [])) as Degrees | null;
 
 /** The side a lean draws the cut to: the stamped side is to the operator's right with edge A down (common practice, no source). */
@@ -50,7 +54,7 @@ export function crookedEvidence(
     right: estimates(sheet.chain?.cuttersRight),
   });
   return {
-    lean: edgeLean(edges[edge]),
+    lean: leanOf(edges[edge]),
     leanLimit: noticedLean(bodyHeight(sheet), limits['proof.drift'].value),
     play: plays.length === 0 ? null : Math.max(...plays),
     playLimit,

@@ -43,7 +43,7 @@ export function CutDrawing() {
         {isNewBar
           ? 'The bar is new: nothing was measured of it, so nothing is foreseen.'
           : expected === null
-            ? 'The edge that is down was not measured, so nothing is foreseen.'
+            ? 'Nothing is foreseen: depths and groove of the edge that is down, and the tang, tell how the chain leans.'
             : known
               ? driftFactorSentence(known)
               : 'The curve is the plain model: an estimate of our own.'}

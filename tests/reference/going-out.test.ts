@@ -1,0 +1,238 @@
+import fc from 'fast-check';
+import { jStat } from 'jstat';
+import { linearRegression } from 'simple-statistics';
+import { describe, expect, it } from 'vitest';
+import { assess } from '../../src/core/assess';
+import { CUTS_NEEDED, cutDrift, driftFactor, noticedDrift } from '../../src/core/bar';
+import { workingDaysAfter } from '../../src/core/booking';
+import { DEFAULTS } from '../../src/core/limits';
+import { originSums, studentWithin, throughOrigin, type Degrees } from '../../src/core/quantity';
+import { DEFAULT_SCHOOLS, resolveSchools } from '../../src/core/schools';
+import { readSheet } from '../../src/core/sheet';
+import { tensionCheck } from '../../src/core/refit';
+
+const sheet = (parts: object) => {
+  const read = readSheet({ format: 'serrata-bench-sheet', version: 1, ...parts });
+  if (!read.ok) throw new Error(JSON.stringify(read.error));
+  return read.value;
+};
+const assessed = (parts: object) => assess(sheet(parts), DEFAULTS);
+
+/** NIST StRD, linear regression without intercept: certified values (from memory). */
+const NO_INT_1 = {
+  points: [130, 131, 132, 133, 134, 135, 136, 137, 138, 139, 140].map((y, i) => ({ x: 60 + i, y })),
+  slope: 2.07438016528926,
+  u: 0.165289256198347e-1,
+  residual: 3.56753034006338,
+};
+const NO_INT_2 = {
+  points: [
+    { x: 4, y: 3 },
+    { x: 5, y: 4 },
+    { x: 6, y: 4 },
+  ],
+  slope: 0.727272727272727,
+  u: 0.420827318078432e-1,
+  residual: 0.369274472937998,
+};
+
+describe('regression through the origin', () => {
+  it.each([NO_INT_1, NO_INT_2])('meets the certified values of NIST StRD NoInt1 and NoInt2', (problem) => {
+    const line = throughOrigin(originSums(problem.points))!;
+    expect(line.slope).toBeCloseTo(problem.slope, 12);
+    expect(line.u).toBeCloseTo(problem.u, 10);
+    expect(line.residual).toBeCloseTo(problem.residual, 9);
+  });
+
+  it('is what an ordinary regression gives over the points and their mirror images (simple-statistics)', () => {
+    const coordinate = fc.double({ min: -40, max: 40, noNaN: true }).filter((value) => Math.abs(value) > 1e-3);
+    fc.assert(
+      fc.property(fc.array(fc.record({ x: coordinate, y: coordinate }), { minLength: 2, maxLength: 30 }), (points) => {
+        const mirrored = points.flatMap(({ x, y }) => [
+          [x, y],
+          [-x, -y],
+        ]);
+        const { m, b } = linearRegression(mirrored);
+        expect(b).toBeCloseTo(0, 6);
+        expect(throughOrigin(originSums(points))!.slope).toBeCloseTo(m, 6);
+      }),
+      { seed: 15, numRuns: 200 },
+    );
+  });
+
+  it('bounds a slope by the quantiles of Student’s t (jstat)', () => {
+    for (let degrees = 1; degrees <= 60; degrees += 1)
+      for (const within of [0.5, 0.8, 0.95, 0.99])
+        expect(studentWithin(within, degrees)).toBeCloseTo(jStat.studentt.inv((1 + within) / 2, degrees), 5);
+    // JCGM 100:2008, table G.2 (from memory).
+    expect(studentWithin(0.95, 10)).toBeCloseTo(2.23, 2);
+    expect(studentWithin(0.95, 4)).toBeCloseTo(2.78, 2);
+  });
+
+  it('finds the factor that test cuts were made with, and holds it in 95 of 100 intervals', () => {
+    let held = 0;
+    const shops = 400;
+    let seed = 7;
+    const normal = () => {
+      const uniform = () => (seed = (seed * 16807) % 2147483647) / 2147483647;
+      return Math.sqrt(-2 * Math.log(uniform())) * Math.cos(2 * Math.PI * uniform());
+    };
+    for (let shop = 0; shop < shops; shop += 1) {
+      const cuts = Array.from({ length: 8 }, (_, i) => ({ x: 4 + 2 * i, y: 0.7 * (4 + 2 * i) + 1.5 * normal() }));
+      const { interval } = driftFactor(originSums(cuts));
+      if (interval!.low <= 0.7 && 0.7 <= interval!.high) held += 1;
+    }
+    expect(held / shops).toBeGreaterThan(0.92);
+    expect(held / shops).toBeLessThan(0.98);
+  });
+
+  it('is uncalibrated below five cuts', () => {
+    const cuts = Array.from({ length: CUTS_NEEDED - 1 }, (_, i) => ({ x: i + 1, y: 2 * i + 2 }));
+    expect(driftFactor(originSums(cuts))).toEqual({ factor: 1, spread: null, interval: null, cuts: 4 });
+  });
+});
+
+/** A whole saw with a worn but sound set, as far as refitting asks. */
+const saw = (over: object = {}) => ({
+  job: { brought: ['whole-saw'] },
+  chain: { stamp: '325 .050', driveLinks: [72, 72] },
+  ...over,
+});
+
+describe('putting it back on (common practice, no source)', () => {
+  it('asks for a new sprocket’s tensioner, and for a new chain’s first minutes, only where they are new', () => {
+    expect(assessed(saw()).refit).not.toContain('tensioner-back');
+    expect(assessed(saw()).refit).not.toContain('tension-again');
+    expect(assessed(saw({ driveSprocket: { wear: '0.9 mm' } })).refit).toContain('tensioner-back');
+    expect(assessed(saw({ chain: { checks: { crack: 'yes' } } })).refit).toContain('tension-again');
+    expect(assessed(saw({ bar: { checks: { crack: 'yes' } } })).refit).not.toContain('other-edge-down');
+  });
+
+  it('asks for nothing where no whole saw came', () => {
+    expect(assessed({ job: { brought: ['bar'] }, bar: { stamp: '325' } })).toMatchObject({
+      refit: [],
+      proof: { state: 'not-needed' },
+    });
+  });
+
+  it('lets a tensioned chain lift by a drive link at most, about 12 mm on 3/8, and more round a hard nose by one school', () => {
+    const lift = (value: string, family: '38' | 'quarter', nose = 'sprocket', schools = DEFAULT_SCHOOLS) =>
+      tensionCheck(sheet({ bar: { nose }, refit: { lift: value } }), family, DEFAULTS, schools)!.outcome;
+    expect(lift('12 mm', '38')).toBe('ok');
+    expect(lift('13 mm', '38')).toBe('fail');
+    expect(lift('12 mm', 'quarter')).toBe('fail');
+    expect(lift('14 mm', '38', 'hard')).toBe('fail');
+    expect(lift('14 mm', '38', 'hard', resolveSchools({ tension: 'sag-on-hard-nose' }))).toBe('ok');
+    expect(lift('14 mm', '38', 'sprocket', resolveSchools({ tension: 'sag-on-hard-nose' }))).toBe('fail');
+  });
+
+  it('never speaks of a part by how it goes out', () => {
+    const before = assessed(saw());
+    const after = assessed(saw({ refit: { lift: '40 mm' }, proof: { oil: 'none', swarf: 'dust' } }));
+    expect(after.verdicts).toEqual(before.verdicts);
+    expect(after.checks.filter(({ outcome }) => outcome === 'fail').map(({ id }) => id)).toEqual(
+      expect.arrayContaining(['refit.lift', 'proof.oil', 'proof.swarf']),
+    );
+  });
+});
+
+const levelEdge = (far: string) => ({
+  stations: [60, 160, 260, 360].map((at) => ({
+    at: `${at} mm`,
+    near: '7.9 mm',
+    far,
+    mouth: '1.38 mm',
+    deep: '1.34 mm',
+    deepAt: '3 mm',
+  })),
+});
+
+const proved = (cut: object, over: object = {}) =>
+  saw({
+    chain: { stamp: '325 .050', driveLinks: [72, 72], tang: '5.2 mm' },
+    bar: {
+      stamp: '18 in 325 .050 72DL',
+      thickness: '4.2 mm',
+      bodyHeight: '60 mm',
+      edgeDownNow: 'A',
+      edges: { A: levelEdge('7.4 mm'), B: levelEdge('7.9 mm') },
+    },
+    proof: { oil: 'flies', swarf: 'chips', cut },
+    ...over,
+  });
+
+describe('proving it', () => {
+  it('foresees the drift by the lean of the edge that is down, to the side it leans', () => {
+    const { bar, proof } = assessed(proved({ depth: '300 mm', drift: '4 mm', side: 'left' }));
+    const [figure] = bar.standing.A.figures;
+    const lean = Math.abs(figure!.setLean!) as Degrees;
+    // Near stands higher: the link leans to the far side, which is left with edge A down.
+    expect(proof.cut!.predicted).toBeCloseTo(-cutDrift(300, lean, 60), 1);
+    expect(proof.cut!.measured).toBe(-4);
+    const turned = assessed(proved({ depth: '300 mm', drift: '0 mm', side: 'none' }, {}));
+    expect(turned.proof).toMatchObject({ state: 'passed', failed: [], cut: { measured: 0 } });
+  });
+
+  it('counts a drift that grows with the square of the depth', () => {
+    expect(noticedDrift(5, 300)).toBe(5);
+    expect(noticedDrift(5, 150)).toBe(1.25);
+    const at = (depth: string, drift: string) =>
+      assessed(proved({ depth, drift, side: 'left' })).checks.find(({ id }) => id === 'proof.drift')!.outcome;
+    expect(at('300 mm', '4 mm')).toBe('ok');
+    expect(at('150 mm', '4 mm')).toBe('fail');
+    expect(at('500 mm', '12 mm')).toBe('ok');
+  });
+
+  it('leads a crooked cut back to the rails that lean it, dust to a dull edge, and no oil to blocked holes', () => {
+    const crooked = assessed(proved({ depth: '300 mm', drift: '20 mm', side: 'left' })).proof;
+    expect(crooked).toMatchObject({
+      state: 'failed',
+      failed: [{ symptom: 'cuts-curved-left', cause: 'rails-unlevel', step: 'bar' }],
+    });
+    const dust = assessed(saw({ chain: { checks: { edge: 'dull' } }, proof: { oil: 'flies', swarf: 'dust' } })).proof
+      .failed;
+    expect(dust).toMatchObject([{ symptom: 'fine-dust', cause: 'cutters-dull' }]);
+    const dry = assessed(saw({ bar: { checks: { oilHoles: 'blocked' } }, proof: { oil: 'none' } })).proof.failed;
+    expect(dry).toMatchObject([{ symptom: 'will-not-oil', cause: 'oil-blocked' }]);
+  });
+
+  it('holds nothing against the saw that was mended or renewed since', () => {
+    const mended = {
+      chain: { checks: { edge: 'dull' }, reworkDone: ['sharpen'] },
+      proof: { oil: 'flies', swarf: 'dust' },
+    };
+    const [now] = assessed(saw(mended)).proof.failed;
+    const [before] = assessed(saw({ ...mended, chain: { checks: { edge: 'dull' } } })).proof.failed;
+    expect(now!.share).toBeLessThan(before!.share);
+    const renewed = assessed(
+      proved({ depth: '300 mm', drift: '20 mm', side: 'left' }, { bar: { checks: { crack: 'yes' } } }),
+    ).proof;
+    expect(renewed.cut!.predicted).toBeNull();
+  });
+});
+
+describe('advice (common practice, no source)', () => {
+  const codes = (parts: object) => assessed(parts).advice.map(({ code }) => code);
+  it('follows from habits and findings, and from nothing else', () => {
+    expect(codes(saw())).toEqual([]);
+    expect(codes(saw({ job: { brought: ['whole-saw'], filesOnBar: true } }))).toEqual(['clear-after-filing']);
+    expect(codes(saw({ job: { brought: ['whole-saw'], filesOnBar: false } }))).toEqual([]);
+    expect(codes(saw({ job: { symptoms: ['needs-force'] } }))).toEqual(['sharpen-sooner']);
+    expect(codes(saw({ job: { carriesWrench: false } }))).toEqual(['carry-wrench']);
+    expect(codes(saw({ job: { turnOver: 'never' } }))).toEqual(['turn-over']);
+    expect(codes(saw({ bar: { noseGreased: true } }))).toEqual(['go-on-greasing']);
+    expect(codes(saw({ bar: { noseGreased: true, nosePort: false } }))).toEqual([]);
+    expect(codes(saw({ chain: { checks: { crack: 'yes' } } }))).toEqual(['check-tension-soon']);
+  });
+});
+
+describe('working days', () => {
+  it('leave weekends out', () => {
+    // 2026-11-27 is a Friday (proleptic calendar).
+    expect(new Date('2026-11-27T00:00:00Z').getUTCDay()).toBe(5);
+    expect(workingDaysAfter('2026-11-27', 0)).toBe('2026-11-27');
+    expect(workingDaysAfter('2026-11-27', 1)).toBe('2026-11-30');
+    expect(workingDaysAfter('2026-11-28', 0)).toBe('2026-11-30');
+    expect(workingDaysAfter('2026-11-26', 7)).toBe('2026-12-07');
+  });
+});
