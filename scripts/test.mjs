@@ -3,7 +3,7 @@
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { BUILD } from './lib/build.mjs';
-import { installChromium, installPackages, ROOT, say, tool } from './lib/run.mjs';
+import { installForTests, installPackages, ROOT, say, tool } from './lib/run.mjs';
 
 const results = resolve(ROOT, 'test-results');
 const quiet = { ASTRO_TELEMETRY_DISABLED: '1' };
@@ -36,7 +36,7 @@ function suite(name, command, args, count) {
 const json = (file) => JSON.parse(readFileSync(resolve(results, file), 'utf8'));
 
 installPackages();
-installChromium();
+installForTests();
 rmSync(results, { recursive: true, force: true });
 mkdirSync(results, { recursive: true });
 check('Lint', ['eslint', ['.', '--max-warnings', '0']], ['prettier', ['--check', '--log-level', 'warn', '.']]);

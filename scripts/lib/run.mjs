@@ -60,15 +60,24 @@ export function installPackages() {
   writeFileSync(stamp, wanted);
 }
 
-/** Installs Debian's Chromium for the browser tests, if it is missing. */
-export function installChromium() {
-  if (existsSync(CHROMIUM)) return;
-  say("Installing Debian's Chromium for the browser tests");
+/** Debian's packages that the tests look at the product with, by a file that each brings. */
+const DEBIAN = { chromium: CHROMIUM, 'poppler-utils': '/usr/bin/pdftotext' };
+
+/** Installs what is missing of Debian's packages: Chromium for the browser tests, poppler to read PDFs back. */
+function installDebian(...names) {
+  const missing = names.filter((name) => !existsSync(DEBIAN[name]));
+  if (missing.length === 0) return;
+  say(`Installing ${missing.join(' and ')} from Debian`);
   const sudo = process.getuid?.() === 0 ? [] : ['sudo'];
   const apt = (...args) => {
     const [command, ...rest] = [...sudo, 'apt-get', ...args];
     return run(command, rest, { DEBIAN_FRONTEND: 'noninteractive' });
   };
   must(apt('update', '-qq'), 'apt-get update');
-  must(apt('install', '-y', '-qq', '--no-install-recommends', 'chromium'), 'apt-get install chromium');
+  must(apt('install', '-y', '-qq', '--no-install-recommends', ...missing), `apt-get install ${missing.join(' ')}`);
 }
+
+export const installChromium = () => installDebian('chromium');
+
+/** All that the tests need of Debian. */
+export const installForTests = () => installDebian('chromium', 'poppler-utils');

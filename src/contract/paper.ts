@@ -57,6 +57,7 @@ export type PaperBlock =
     }
   | { readonly is: 'notice'; readonly kind: 'caution' | 'info'; readonly items: readonly string[] }
   | { readonly is: 'drawing'; readonly drawing: PaperDrawing }
+  | { readonly is: 'section'; readonly title: string; readonly label: string; readonly blocks: readonly PaperBlock[] }
   | { readonly is: 'columns'; readonly columns: readonly (readonly PaperBlock[])[] };
 
 /** The papers of a job. */

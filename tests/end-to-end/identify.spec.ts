@@ -70,16 +70,22 @@ test('a loop that will not take up tension is computed, and a length no custom m
 });
 
 test('refitting is ticked off in order, open while a whole saw waits for it', async ({ page }) => {
-  await freshJob(page, 'refit');
+  await freshJob(page, 'take-in');
+  await page.getByRole('button', { name: 'whole saw', exact: true }).click();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('f');
   await page.getByText('Chain on, cutters on top facing the nose').click();
-  await expect(page.getByText('1 of 9')).toBeVisible();
+  await expect(page.getByText('1 of 7')).toBeVisible();
   await page.getByRole('radio', { name: 'B', exact: true }).check({ force: true });
   await saved(page);
   await page.reload();
   await page.waitForSelector('[data-ready=true]');
-  await expect(page.getByText('1 of 9')).toBeVisible();
-  await expect(page.getByRole('button', { name: /^Refit.*not needed/ })).toHaveAttribute('aria-current', 'step');
+  await page.keyboard.press('f');
+  await expect(page.getByText('1 of 7')).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Refit.*open/ })).toHaveAttribute('aria-current', 'step');
   for (const act of await page.getByRole('checkbox').all()) await act.check({ force: true });
+  await page.getByLabel('Lift at mid-bar').fill('8');
+  await page.getByLabel('Lift at mid-bar').press('Enter');
   await expect(page.getByRole('button', { name: /^Refit.*done/ })).toBeVisible();
 });
 

@@ -19,6 +19,7 @@ for (const bench of ['light', 'dark'] as const) {
     for (const address of [
       '/',
       '/?show=done',
+      '/?waits=to-measure',
       '/stock',
       '/stock?q=nothing-of-the-kind',
       '/shop',

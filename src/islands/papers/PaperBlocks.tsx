@@ -67,6 +67,12 @@ function Block({ block }: { readonly block: PaperBlock }) {
           </Notice>
         </div>
       );
+    case 'section':
+      return (
+        <section aria-label={block.label}>
+          <PaperBlocks blocks={[{ is: 'heading', text: block.title }, ...block.blocks]} />
+        </section>
+      );
     case 'drawing':
       return <Drawing {...block.drawing} />;
     case 'columns':

@@ -215,6 +215,14 @@ function Block({ block, width }: { readonly block: PaperBlock; readonly width: n
           ))}
         </View>
       );
+    case 'section':
+      return (
+        <View>
+          {[{ is: 'heading', text: block.title } as const, ...block.blocks].map((each, i) => (
+            <Block key={i} block={each} width={width} />
+          ))}
+        </View>
+      );
     case 'drawing':
       return <Drawing drawing={block.drawing} width={width} />;
     case 'columns':

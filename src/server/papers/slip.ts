@@ -66,11 +66,12 @@ export function slipPaper(view: SlipView): Paper {
           ]
         : []),
       ...(view.order ? shelf(view, view.stock) : []),
-      ...others.flatMap(({ name, needed, stock }): PaperBlock[] => [
-        { is: 'heading', text: name },
-        { is: 'text', text: needed, look: 'strong' },
-        ...shelf(view, stock),
-      ]),
+      ...others.map(({ name, needed, stock }): PaperBlock => ({
+        is: 'section',
+        title: name,
+        label: `Order: ${name.toLowerCase()}`,
+        blocks: [{ is: 'text', text: needed, look: 'strong' }, ...shelf(view, stock)],
+      })),
       {
         is: 'text',
         look: 'small',
