@@ -44,11 +44,12 @@ export function handOverDocument(
     by,
     shop,
     job,
-    parts: parts.map(({ part, verdict, choice, condemned, done }) => ({
+    parts: parts.map(({ part, verdict, before, choice, condemned, done }) => ({
       part,
       verdict: verdict.action,
       choice,
       condemned: condemned && condemned.reasons.map((reason) => verdictReason(reason)),
+      found: before.reasons.map((reason) => verdictReason(reason)),
       why: verdict.reasons.map((reason) => verdictReason(reason)),
       done: [...done],
     })),

@@ -4,4 +4,4 @@ export * from './assessment';
 export { amountText, calendarDay, decimalsOf, money, plainDay, shopDay, shopMoment } from './shop-format';
 export { fileSize } from './file-size';
 export { plansDocument, plansText } from './plans';
-export { handOverDocument, type HandOverHead } from './hand-over';
+export { handOverDocument } from './hand-over';

@@ -71,7 +71,7 @@ test('a loop that will not take up tension is computed, and a length no custom m
 
 test('refitting is ticked off in order, open while a whole saw waits for it', async ({ page }) => {
   await freshJob(page, 'take-in');
-  await page.getByRole('button', { name: 'whole saw', exact: true }).click();
+  await page.getByRole('checkbox', { name: 'whole saw' }).check({ force: true });
   await page.keyboard.press('Escape');
   await page.keyboard.press('f');
   await page.getByText('Chain on, cutters on top facing the nose').click();

@@ -29,7 +29,13 @@ test('a page drawn far away is the page that is drawn here: nothing is written t
   page.on('console', (message) => message.type() === 'error' && wrong.push(`${page.url()}: ${message.text()}`));
   const bench = await (await fetch(`${server.address}/`)).text();
   const jobs = [...new Set(bench.match(/\/jobs\/[\da-f-]{36}/g))];
-  for (const view of [...VIEWS, ...jobs.slice(0, 3), `${jobs[0]}?step=decide`, `${jobs[0]}/customer`, `${jobs[0]}/tag`]) {
+  for (const view of [
+    ...VIEWS,
+    ...jobs.slice(0, 3),
+    `${jobs[0]}?step=decide`,
+    `${jobs[0]}/customer`,
+    `${jobs[0]}/tag`,
+  ]) {
     await page.goto(`${server.address}${view}`);
     await page.waitForSelector('[data-ready=true]');
   }

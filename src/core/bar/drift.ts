@@ -69,11 +69,12 @@ export interface DriftFactor {
  */
 export function driftFactor(cuts: OriginSums): DriftFactor {
   const line = throughOrigin(cuts);
-  if (cuts.n < CUTS_NEEDED || line?.u == null) return { factor: 1, spread: null, interval: null, cuts: cuts.n };
-  const half = studentWithin(INTERVAL, cuts.n - 1) * line.u;
+  const u = line?.u ?? null;
+  if (cuts.n < CUTS_NEEDED || !line || u === null) return { factor: 1, spread: null, interval: null, cuts: cuts.n };
+  const half = studentWithin(INTERVAL, cuts.n - 1) * u;
   return {
     factor: line.slope,
-    spread: line.u,
+    spread: u,
     interval: { low: line.slope - half, high: line.slope + half },
     cuts: cuts.n,
   };

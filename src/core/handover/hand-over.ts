@@ -25,6 +25,8 @@ export interface NewPart {
 export interface PartOutcome {
   readonly part: Part;
   readonly verdict: Verdict;
+  /** As it came, before anything was done. */
+  readonly before: Verdict;
   readonly choice: Choice | null;
   /** Condemned: by its verdict as it came or as it stands. */
   readonly condemned: Verdict | null;
@@ -100,6 +102,7 @@ export function handOver({ judged, before, choices, newChain, limits, schools }:
     parts: judgedParts(sheet).map((part) => ({
       part,
       verdict: verdicts[part],
+      before: before.verdicts[part],
       choice: made[part] ?? null,
       condemned: [before.verdicts[part], verdicts[part]].find(({ action }) => action === 'replace') ?? null,
       done: done[part] ?? [],

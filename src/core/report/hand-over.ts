@@ -35,6 +35,8 @@ export const handOverSchema = z.strictObject({
       choice: z.enum(CHOICES).nullable(),
       /** Why it was condemned; null where it was not. */
       condemned: z.array(z.string()).nullable(),
+      /** Reasons of its verdict as it came, and as it stands. */
+      found: z.array(z.string()),
       why: z.array(z.string()),
       done: z.array(z.enum(OPERATIONS)),
     }),

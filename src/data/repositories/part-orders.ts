@@ -5,7 +5,6 @@ import type { Queryable, Transaction } from '../store';
 export type PartOrderRecord = typeof partOrder.$inferSelect;
 /** One step of an order. */
 export type PartOrderEvent = Omit<typeof partOrderEvent.$inferSelect, 'seq'>;
-export type OrderState = PartOrderEvent['state'];
 
 /** An order with all that became of it, oldest first. */
 export interface OrderWithEvents extends PartOrderRecord {

@@ -29,10 +29,11 @@ export function headOf({ shop, on, job }: HandOverDocument, view: ShopView): rea
   return [`${shop} · ${plainDay(on, view)}`, [`For ${job.customer}`, job.saw].filter(Boolean).join(', ')];
 }
 
-/** What was done with a part, in a sentence; a condemned one says why. */
-function partText({ condemned, done, why }: Part): string {
-  const work = done.length > 0 ? ` Done: ${list(done.map((operation) => operationWord[operation]))}.` : '';
-  return `${(condemned ?? why)[0] ?? ''}${work}`;
+/** What was found of a part and done with it; a condemned one says why. */
+function partText({ condemned, done, found, why }: Part): string {
+  if (condemned) return condemned[0] ?? '';
+  if (done.length === 0) return why[0] ?? '';
+  return `${found[0] ?? ''} Done: ${list(done.map((operation) => operationWord[operation]))}. Now: ${why[0] ?? ''}`;
 }
 
 /** What became of a part, in a word and its tone. */
@@ -57,7 +58,7 @@ function findings({ findings: all, parts }: HandOverDocument, unit: UnitSystem):
     {
       is: 'table',
       title: 'What was found',
-      head: ['', 'as it came', 'as it goes'],
+      head: ['found', 'as it came', 'as it goes'],
       rows: all.map(({ name, part, before, after }) => [
         `${partName[part]}: ${name.charAt(0).toLowerCase()}${name.slice(1)}`,
         value(before, unit),
@@ -93,7 +94,9 @@ function goesOut({ edgeDown, refit, proof }: HandOverDocument, unit: UnitSystem)
   const { cut } = proof;
   const items = [
     ...(edgeDown ? [{ name: 'Edge down now', value: edgeDown }] : []),
-    ...(refit.tension?.value != null ? [{ name: 'Chain lifts at mid-bar', value: show(refit.tension.value) }] : []),
+    ...(typeof refit.tension?.value === 'number'
+      ? [{ name: 'Chain lifts at mid-bar', value: show(refit.tension.value) }]
+      : []),
     ...(proof.state === 'not-needed' ? [] : [{ name: 'Proved', value: proofWord[proof.state] }]),
     ...(cut
       ? [

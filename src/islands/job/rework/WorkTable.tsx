@@ -1,3 +1,4 @@
+import { useRef } from 'react';
 import { EntryField } from '../parts/EntryField';
 import { useFrame } from '../../frame/frame-context';
 import { exceptionSentence } from '../../../wording';
@@ -5,10 +6,16 @@ import { ChoiceField } from '../parts/ChoiceField';
 import { useJob } from '../store/JobContext';
 import type { Edge, StationRow } from '../bar/stations';
 
+/** What is measured again at a station, in order. */
+const FIELDS = ['near', 'far', 'mouth'] as const;
+
 /** One edge of the work card: what to take off which rail at each station, and the second measurement beside it. */
 export function WorkTable({ edge, rows }: { edge: Edge; rows: readonly StationRow[] }) {
   const { appraisal } = useJob();
   const { position, show, unit } = useFrame();
+  const table = useRef<HTMLTableElement>(null);
+  // As in the first measurement, Enter walks on: near, far, width, next station.
+  const goOn = (from: number) => table.current?.querySelectorAll('input')[from + 1]?.focus();
   const { dressing, stations } = appraisal.bar.edges[edge];
   const measured = rows.filter(({ index }) => index !== null);
   if (!dressing?.advised || measured.length === 0) return null;
@@ -20,7 +27,7 @@ export function WorkTable({ edge, rows }: { edge: Edge; rows: readonly StationRo
     <section aria-label={`Work on edge ${edge}`} className="mt-2 border-t border-line pt-2">
       <h3 className="font-bold">Edge {edge}: take off, then measure again</h3>
       <div className="relative overflow-x-auto">
-        <table className="w-full border-collapse max-md:min-w-[34rem]">
+        <table ref={table} className="w-full border-collapse max-md:min-w-[34rem]">
           <thead>
             <tr className="text-left text-sm text-ink-soft">
               <th scope="col" className="w-20">
@@ -47,12 +54,13 @@ export function WorkTable({ edge, rows }: { edge: Edge; rows: readonly StationRo
                 <td className="pr-3 figures text-lg font-bold whitespace-nowrap text-brass">
                   {off(dressing.plan.removeFar, row.index!)}
                 </td>
-                {(['near', 'far', 'mouth'] as const).map((field) => (
+                {FIELDS.map((field, k) => (
                   <td key={field} className="py-0.5 pr-2">
                     <EntryField
                       path={`${row.path}.after.${field}`}
                       label={`Edge ${edge}, station ${i + 1}, ${field === 'mouth' ? 'groove width' : field} after`}
                       bare
+                      onEnter={(accepted) => accepted && goOn(i * FIELDS.length + k)}
                     />
                   </td>
                 ))}
