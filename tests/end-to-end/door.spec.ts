@@ -248,6 +248,10 @@ const TAKES: readonly (readonly [string, string, z.ZodType])[] = [
   ['POST', '/api/stock/shelved', contract.shelvedSchema],
   ['POST', '/api/backups/put-back', contract.putBackSchema],
   ['PUT', '/api/supplier/mood', contract.supplierMoodSchema],
+  ['POST', '/api/jobs/:job/parts', contract.jobPartSchema],
+  ['POST', '/api/jobs/:job/hand-over', contract.handOverRequestSchema],
+  ['POST', '/api/orders/:any', contract.orderActSchema],
+  ['POST', '/simulated/supplier/orders', contract.bySchema],
   ['POST', '/simulated/caliper/command', contract.caliperCommandSchema],
 ];
 
@@ -267,13 +271,37 @@ const ASKED = [
   '/api/jobs/:any/plans.json',
   '/api/jobs/:any/order-parts.json',
   '/api/jobs/:any/photos/:any',
+  '/api/jobs/:job/parts.json',
+  '/api/jobs/:job/drift-factor.json',
+  '/api/jobs/:job/hand-over',
+  '/api/jobs/:job/hand-over.json',
+  '/api/jobs/:job/next-visit.ics',
+  '/api/jobs/:job/papers/:any.pdf',
+  '/jobs/:job/:any',
+  '/jobs/:job/customer',
+  '/simulated/supplier/orders',
   '/api/counter/saws/:any',
   '/api/backups/:any',
   '/api/stock/parts/:any',
   '/jobs/:any',
   '/simulated/supplier',
 ];
-const WORDS = ['page', 'q', 'customer', 'saw', 'show', 'view', 'pitch', 'gauge', 'links', 'low', 'kind', 'step', 'sku'];
+const WORDS = [
+  'waits',
+  'page',
+  'q',
+  'customer',
+  'saw',
+  'show',
+  'view',
+  'pitch',
+  'gauge',
+  'links',
+  'low',
+  'kind',
+  'step',
+  'sku',
+];
 
 test('whatever is sent, nothing answers with a fault of ours, hangs or grows', async () => {
   test.setTimeout(240_000);

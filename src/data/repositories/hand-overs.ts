@@ -28,12 +28,20 @@ export interface DueVisit {
   readonly saw: string | null;
 }
 
-/** Visits due until a day, the longest due first: of each job the newest hand-over, and of each saw only where no later job has brought it back. */
-export async function dueVisits(db: Queryable, until: string, limit: number): Promise<readonly DueVisit[]> {
+/**
+ * Visits due between two days, the longest due first: of each job the newest hand-over, and of each saw only where no later job has brought it back.
+ * @param from ISO date: who is due longer than that has gone elsewhere
+ */
+export async function dueVisits(
+  db: Queryable,
+  from: string,
+  until: string,
+  limit: number,
+): Promise<readonly DueVisit[]> {
   return db.all<DueVisit>(sql`
     SELECT j.id AS "jobId", j.tag, h.next_visit AS day, c.name AS customer, nullif(trim(s.label || ' ' || s.tag), '') AS saw
     FROM hand_over h JOIN job j ON j.id = h.job_id JOIN customer c ON c.id = j.customer_id LEFT JOIN saw s ON s.id = j.saw_id
-    WHERE h.next_visit <= ${until} AND j.state = 'handed-over'
+    WHERE h.next_visit BETWEEN ${from} AND ${until} AND j.state = 'handed-over'
       AND NOT EXISTS (SELECT 1 FROM hand_over later WHERE later.job_id = h.job_id AND later.rowid > h.rowid)
       AND NOT EXISTS (SELECT 1 FROM job again WHERE again.saw_id = j.saw_id AND again.rowid > j.rowid)
     ORDER BY h.next_visit, h.rowid LIMIT ${limit}`);

@@ -99,8 +99,9 @@ export interface BenchWanted {
   readonly waits?: string | undefined;
 }
 
-/** Visits are shown when they fall due within so many days. */
+/** Visits are shown when they fall due within so many days, and so long after. */
 const DUE_WITHIN = 14;
+const DUE_SINCE = 120;
 const DUE_SHOWN = 40;
 const DAY_MS = 86_400_000;
 
@@ -111,14 +112,13 @@ export async function benchView(context: Context, wanted: BenchWanted): Promise<
   const total = await countJobs(db, filter);
   const { page, pages, limit, offset } = paging(wanted.page, total, PAGE);
   const shop = await shopView(context);
-  const today = calendarDay(context.now(), shop.timeZone);
-  const until = calendarDay(new Date(context.now().getTime() + DUE_WITHIN * DAY_MS), shop.timeZone);
+  const day = (days: number) => calendarDay(new Date(context.now().getTime() + days * DAY_MS), shop.timeZone);
   const [jobs, customers, title, waiting, due] = await Promise.all([
     listJobs(db, filter, { limit, offset }),
     listCustomers(db, OFFERED_CUSTOMERS),
     titleOf(context, filter),
     countWaiting(db),
-    dueVisits(db, until, DUE_SHOWN),
+    dueVisits(db, day(-DUE_SINCE), day(DUE_WITHIN), DUE_SHOWN),
   ]);
   const saws = await sawsOf(
     db,
@@ -126,7 +126,7 @@ export async function benchView(context: Context, wanted: BenchWanted): Promise<
   );
   return {
     shop,
-    today,
+    today: day(0),
     waits: filter.show === 'bench' ? filter.waits : null,
     waiting: Object.fromEntries(waiting),
     due,
