@@ -9,7 +9,7 @@ import type { LearnedCode } from '../core/identify';
 import type { SignedPlan } from './plans';
 import type { StudyView } from './studies';
 import type { Action } from '../core/sheet';
-import type { Waits } from '../core/workflow';
+import type { Waits } from '../core/reading';
 import type { ShopFacts } from './shop-style';
 import type { SupplierMood } from './supplier';
 import type { StoredReadingMessage } from './readings';

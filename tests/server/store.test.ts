@@ -6,7 +6,7 @@ import { sql } from 'drizzle-orm';
 import { readSheet } from '../../src/core/sheet';
 import { assess } from '../../src/core/assess';
 import { DEFAULTS } from '../../src/core/limits';
-import { WAITS } from '../../src/core/workflow';
+import { WAITS } from '../../src/core/reading';
 import { DEMO_FURTHER_JOBS, DEMO_JOBS, DEMO_SHEETS, DEMO_STOCK } from '../../src/data/demo';
 import { EditedMigration, migrateStore } from '../../src/data/migrate';
 import { storeUrl } from '../../src/data/store';

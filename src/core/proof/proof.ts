@@ -70,10 +70,9 @@ export function judgeProof(
     ...(cut ? [] : (['proof.cut'] as const)),
     ...(sheet.proof?.swarf ? [] : (['proof.swarf'] as const)),
   ];
-  const out = asItGoesOut(told, renewed);
-  const failed = proof
-    .filter(({ outcome }) => outcome === 'fail')
-    .map((check) => explained(check, out, cut?.side ?? 'none', schools));
+  const against = proof.filter(({ outcome }) => outcome === 'fail');
+  const out = against.length > 0 ? asItGoesOut(told, renewed) : told;
+  const failed = against.map((check) => explained(check, out, cut?.side ?? 'none', schools));
   return {
     state:
       failed.length > 0 ? 'failed' : missing.length === 0 ? 'passed' : isWholeSaw(sheet) ? 'not-proved' : 'not-needed',

@@ -1,5 +1,6 @@
 /** The catalogue's engine: how a reading is declared, once, and how a place of the sheet is found by its path. */
 export * from './step';
+export * from './waits';
 export * from './told';
 export * from './declare';
 export * from './place';

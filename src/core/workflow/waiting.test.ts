@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { assess } from '../assess';
 import { DEFAULTS } from '../limits';
 import { readSheet } from '../sheet';
-import { waitsFor, WAITS, type JobStanding } from './waiting';
+import { WAITS } from '../reading';
+import { waitsFor, type JobStanding } from './waiting';
 
 const standing = (parts: object, over: Partial<JobStanding> = {}) => {
   const read = readSheet({ format: 'serrata-bench-sheet', version: 1, ...parts });

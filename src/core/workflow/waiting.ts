@@ -1,19 +1,8 @@
 import type { Appraisal } from '../assess';
 import { judgedParts, missingReadings } from '../judge';
 import { isWholeSaw, refitList, renewedParts, type SignedChoices } from '../refit';
+import type { Waits } from '../reading';
 import type { BenchSheet } from '../sheet';
-
-/** What a job on the bench waits for, in the order of the work. */
-export const WAITS = [
-  'to-measure',
-  'too-close',
-  'to-decide',
-  'waiting-for-parts',
-  'at-the-vise',
-  'to-prove',
-  'ready',
-] as const;
-export type Waits = (typeof WAITS)[number];
 
 /** What is known of a job beside its sheet. */
 export interface JobStanding {

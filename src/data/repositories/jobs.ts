@@ -1,5 +1,5 @@
 import { asc, count, desc, eq, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
-import { WAITS } from '../../core/workflow';
+import { WAITS } from '../../core/reading';
 import { customer, job, saw } from '../schema';
 import type { Queryable, Transaction } from '../store';
 

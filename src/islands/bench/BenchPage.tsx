@@ -1,6 +1,6 @@
 import { useCallback, useMemo, useRef, useState } from 'react';
 import { Plus } from 'lucide-react';
-import { WAITS } from '../../core/workflow';
+import { WAITS } from '../../core/reading';
 import type { BenchView } from '../../contract';
 import { waitsWord } from '../../wording';
 import { Empty } from '../../ui/parts/Notice';

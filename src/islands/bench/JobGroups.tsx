@@ -1,5 +1,5 @@
 import type { Ref } from 'react';
-import { WAITS } from '../../core/workflow';
+import { WAITS } from '../../core/reading';
 import type { JobRow } from '../../contract';
 import { waitsWord } from '../../wording';
 import { JobLine } from './JobLine';

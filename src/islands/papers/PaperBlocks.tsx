@@ -135,7 +135,7 @@ function Table({ title, head, rows, large = false }: Extract<PaperBlock, { is: '
               {first}
             </th>
             {rest.map((cell, i) => (
-              <td key={i} className="pr-2 figures font-bold max-md:text-sm">
+              <td key={i} className="pr-2 figures font-bold whitespace-nowrap max-md:text-sm">
                 {cell}
               </td>
             ))}

@@ -97,7 +97,7 @@ function goesOut({ edgeDown, refit, proof }: HandOverDocument, unit: UnitSystem)
     ...(typeof refit.tension?.value === 'number'
       ? [{ name: 'Chain lifts at mid-bar', value: show(refit.tension.value) }]
       : []),
-    ...(proof.state === 'not-needed' ? [] : [{ name: 'Proved', value: proofWord[proof.state] }]),
+    ...(proof.state === 'not-needed' ? [] : [{ name: 'Proof', value: proofWord[proof.state] }]),
     ...(cut
       ? [
           {

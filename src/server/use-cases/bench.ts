@@ -12,7 +12,7 @@ import {
   type JobFilter,
   type JobRecord,
 } from '../../data/repositories';
-import { WAITS, type Waits } from '../../core/workflow';
+import { WAITS, type Waits } from '../../core/reading';
 import { troubleOf } from '../../data/trouble';
 import type { BenchView, JobRow, JobSummary } from '../../contract';
 import { calendarDay } from '../../wording';
@@ -109,15 +109,15 @@ const DAY_MS = 86_400_000;
 export async function benchView(context: Context, wanted: BenchWanted): Promise<BenchView> {
   const { db } = context.store;
   const filter = jobFilter(wanted);
-  const total = await countJobs(db, filter);
+  const waiting = await countWaiting(db);
+  const total = filter.show === 'bench' ? waitingFor(filter.waits, waiting) : await countJobs(db, filter);
   const { page, pages, limit, offset } = paging(wanted.page, total, PAGE);
   const shop = await shopView(context);
   const day = (days: number) => calendarDay(new Date(context.now().getTime() + days * DAY_MS), shop.timeZone);
-  const [jobs, customers, title, waiting, due] = await Promise.all([
+  const [jobs, customers, title, due] = await Promise.all([
     listJobs(db, filter, { limit, offset }),
     listCustomers(db, OFFERED_CUSTOMERS),
     titleOf(context, filter),
-    countWaiting(db),
     dueVisits(db, day(-DUE_SINCE), day(DUE_WITHIN), DUE_SHOWN),
   ]);
   const saws = await sawsOf(
@@ -144,6 +144,10 @@ export async function benchView(context: Context, wanted: BenchWanted): Promise<
     })),
   };
 }
+
+/** Jobs that wait for one thing, or all that wait for anything. */
+const waitingFor = (waits: Waits | null, waiting: ReadonlyMap<string, number>): number =>
+  waits === null ? [...waiting.values()].reduce((sum, each) => sum + each, 0) : (waiting.get(waits) ?? 0);
 
 /** A narrowed Bench, as the list asks for it. */
 type BenchFilter = Exclude<JobFilter, { show: 'bench' }> | { readonly show: 'bench'; readonly waits: Waits | null };

@@ -7,24 +7,12 @@ import type { FailedProof, Proof } from '../../core/proof';
 import type { Schools } from '../../core/schools';
 import type { StillOpen } from '../../core/handover';
 import type { HarderHabit, NextVisit } from '../../core/visit';
-import type { Waits } from '../../core/workflow';
 import { ailmentName, symptomName } from './ailments';
 import { checkName } from './check-names';
 import { choiceLabel } from './choices';
 import { partName, stepName } from './labels';
 import { readingName } from './places';
 import { list, sentence } from './sentence';
-
-/** What a job on the bench waits for. */
-export const waitsWord: Record<Waits, string> = {
-  'to-measure': 'To measure',
-  'too-close': 'Too close to call',
-  'to-decide': 'To decide',
-  'waiting-for-parts': 'Waiting for parts',
-  'at-the-vise': 'At the vise',
-  'to-prove': 'To prove',
-  ready: 'Ready to collect',
-};
 
 /** How a part of a plan stands. */
 export const bookingWord: Record<BookingState, string> = {

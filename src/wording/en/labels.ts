@@ -1,5 +1,5 @@
 import type { Rail, StraightEdgeOutcome } from '../../core/bar';
-import type { Step, Part } from '../../core/reading';
+import type { Step, Part, Waits } from '../../core/reading';
 import { FAMILIES, GAUGES, type FamilyId, type GaugeId, type Provenance, type PitchMark } from '../../core/families';
 import type { LimitId } from '../../core/limits';
 import type { FitRule } from '../../core/fit';
@@ -215,4 +215,15 @@ export const stepName: Record<Step, string> = {
   refit: 'Refit',
   prove: 'Prove',
   'hand-over': 'Hand over',
+};
+
+/** What a job on the bench waits for. */
+export const waitsWord: Record<Waits, string> = {
+  'to-measure': 'To measure',
+  'too-close': 'Too close to call',
+  'to-decide': 'To decide',
+  'waiting-for-parts': 'Waiting for parts',
+  'at-the-vise': 'At the vise',
+  'to-prove': 'To prove',
+  ready: 'Ready to collect',
 };
