@@ -67,7 +67,6 @@ const PICTURES = [
     },
   },
   { name: 'chain', job: 'L-0427', step: 'chain' },
-  { name: 'sprocket', job: 'L-0425', step: 'sprocket' },
   { name: 'why', job: 'L-0427', step: 'why' },
   { name: 'rework', job: 'L-0417', step: 'rework' },
   { name: 'decide', job: 'L-0418', step: 'decide' },
@@ -82,11 +81,12 @@ const PICTURES = [
   },
   { name: 'order', job: 'L-0423', step: 'order' },
   { name: 'stock', address: '/stock?kind=chain' },
-  { name: 'rates', address: '/shop?view=rates' },
-  { name: 'instruments', address: '/shop?view=instruments' },
+  { name: 'refit', job: 'L-0415', step: 'refit' },
+  { name: 'prove', job: 'L-0415', step: 'prove' },
+  { name: 'hand-over', job: 'L-0407', step: 'hand-over' },
   // Last of its job: it changes the bar.
   { name: 'before-after', job: 'L-0417', step: 'rework', prepare: measureAgain },
-  { name: 'bar-dark', job: 'L-0419', step: 'bar', bench: 'dark' },
+  { name: 'customer', job: 'L-0417', page: 'customer' },
 ];
 
 installPackages();

@@ -9,7 +9,7 @@ import {
   type Limits,
 } from '../core/limits';
 import type { StockPart } from '../core/stock';
-import { readSheetText, showPath, type BenchSheet } from '../core/sheet';
+import { readSheetText, showPath, type BenchSheet, type WrittenBenchSheet } from '../core/sheet';
 import { readStockCsv } from '../server/stock-csv';
 import { limitProblem, sheetProblem } from '../wording';
 
@@ -47,12 +47,15 @@ export async function* linesFrom(path: string): AsyncGenerator<string> {
   }
 }
 
-/** Reads a bench sheet from a file, or from standard input for `-`. */
-export function sheetFrom(path: string): BenchSheet {
-  const read = readSheetText(readText(path));
+/** Reads a bench sheet from a file, or from standard input for `-`: as it is used, and as it was written. */
+export function documentFrom(path: string): { readonly sheet: BenchSheet; readonly written: WrittenBenchSheet } {
+  const text = readText(path);
+  const read = readSheetText(text);
   if (!read.ok) throw new Unreadable(read.error.map(sheetProblem));
-  return read.value;
+  return { sheet: read.value, written: JSON.parse(text) as WrittenBenchSheet };
 }
+
+export const sheetFrom = (path: string): BenchSheet => documentFrom(path).sheet;
 
 /** Changes of limits: a limits file, or a plain object of changes by limit id. */
 function overridesFrom(path: string): LimitOverrides {

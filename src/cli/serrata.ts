@@ -1,11 +1,22 @@
+import { z } from 'zod';
 import { Command, Argument, CommanderError, InvalidArgumentError } from 'commander';
 import { assess } from '../core/assess';
 import { limitsFile } from '../core/limits';
 import { chainNeed, searchStock } from '../core/stock';
 import { planSet } from '../core/plan';
-import { assessmentDocument, plansDocument, plansText, sheetProblem, type Draws } from '../wording';
+import { asItCame, handOver, stillOpen } from '../core/handover';
+import { DEFAULT_SCHOOLS } from '../core/schools';
+import {
+  assessmentDocument,
+  handOverDocument,
+  plansDocument,
+  plansText,
+  sheetProblem,
+  stillOpenSentence,
+  type Draws,
+} from '../wording';
 import { readSheetText } from '../core/sheet';
-import { limitsFrom, linesFrom, sheetFrom, stockFrom, Unreadable } from './documents';
+import { documentFrom, limitsFrom, linesFrom, sheetFrom, stockFrom, Unreadable } from './documents';
 import { jsonSchema, SCHEMA_NAMES, type SchemaName } from './schemas';
 import { assessmentText } from './text';
 import { archive, backup, StoreRefused, restore } from '../server/use-cases/backup';
@@ -89,6 +100,41 @@ function planCommand(path: string, { stock, rates, limits: limitsPath, toOrder =
   return text ? plansText(plans, PLAIN_MONEY) : json(plansDocument(plans));
 }
 
+/** The hand-over of a sheet as it stands, from no shop: whoever reads it knows whose it is. */
+function handOverCommand(path: string, { on, limits: limitsPath }: { on: string; limits?: string }): string {
+  const [{ sheet, written }, limits] = [documentFrom(path), limitsFrom(limitsPath)];
+  const appraisal = assess(sheet, limits);
+  const handed = handOver({
+    judged: { sheet, ...appraisal },
+    before: assess(asItCame(sheet), limits),
+    choices: null,
+    newChain: null,
+    limits,
+    schools: DEFAULT_SCHOOLS,
+  });
+  const open = stillOpen({
+    sheet,
+    verdicts: appraisal.verdicts,
+    proof: appraisal.proof,
+    slack: appraisal.checks.some(({ id, outcome }) => id === 'refit.lift' && outcome === 'fail'),
+    signed: false,
+    choices: null,
+    notTaken: [],
+  });
+  const { reference = '', complaint = '' } = sheet.job ?? {};
+  const head = {
+    ...{ reference, customer: '', saw: sheet.saw?.label ?? null, complaint, shop: '', by: '', on, note: '' },
+    open: open.map(stillOpenSentence),
+  };
+  return json(handOverDocument(head, handed, [], written));
+}
+
+/** A day, of an option. */
+function day(text: string): string {
+  if (z.iso.date().safeParse(text).success) return text;
+  throw new InvalidArgumentError('A day such as 2026-11-26.');
+}
+
 function program(print: (text: string) => unknown): Command {
   const command = new Command('serrata').description('Assess a bench sheet from the command line.').exitOverride();
   command
@@ -116,6 +162,15 @@ function program(print: (text: string) => unknown): Command {
     .option('--to-order', 'parts that are not on the shelf may be ordered')
     .option('--text', 'print sentences instead of JSON')
     .action((path: string, options: PlanOptions) => void print(planCommand(path, options)));
+  command
+    .command('handover')
+    .description(
+      'Print the hand-over of a bench sheet: findings before and after, what was done, advice, the next visit.',
+    )
+    .argument('<sheet>', 'path of the bench sheet, or - for standard input')
+    .requiredOption('--on <day>', 'the day it is handed over, such as 2026-11-26', day)
+    .option('--limits <file>', "the shop's limits, as printed by `serrata limits`")
+    .action((path: string, options: { on: string; limits?: string }) => void print(handOverCommand(path, options)));
   command
     .command('schema')
     .description('Print the JSON Schema of a document.')

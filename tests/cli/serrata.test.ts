@@ -4,7 +4,13 @@ import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { jsonSchema, SCHEMA_NAMES } from '../../src/cli/schemas';
-import { assessmentSchema, plansSchema, type Assessment } from '../../src/core/report';
+import {
+  assessmentSchema,
+  handOverSchema,
+  plansSchema,
+  type Assessment,
+  type HandOverDocument,
+} from '../../src/core/report';
 import { DEMO_SHEETS } from '../../src/data/demo';
 
 const folder = mkdtempSync(join(tmpdir(), 'serrata-cli-'));
@@ -181,6 +187,25 @@ describe('serrata plan', () => {
     expect(serrata(['plan', sheet, '--text']).stdout).toMatch(/^Least today, Least per hour: €/);
     const { status, stderr } = serrata(['plan', sheet, '--rates', file('odd.json', { 'plan.nothing': 1 })]);
     expect([status, stderr]).toEqual([2, expect.stringContaining('plan.nothing')]);
+  });
+});
+
+describe('serrata handover', () => {
+  it('prints a hand-over that its own schema accepts, with the very sheet it was made of', () => {
+    const { status, stdout } = serrata(['handover', sheet, '--on', '2026-11-26']);
+    expect(status).toBe(0);
+    const document = JSON.parse(stdout) as HandOverDocument;
+    handOverSchema.parse(document);
+    expect(document.sheet).toEqual(DEMO_SHEETS['L-0417']);
+    expect(document.nextVisit).toMatchObject({ on: '2026-12-28', days: 32 });
+    expect(document.advice.map(({ code }) => code)).toContain('turn-over');
+  });
+
+  it('wants a day, and says so', () => {
+    expect(serrata(['handover', sheet, '--on', 'soon'])).toMatchObject({
+      status: 2,
+      stderr: expect.stringContaining('2026-11-26'),
+    });
   });
 });
 

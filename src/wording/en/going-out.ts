@@ -47,7 +47,7 @@ export const REFIT_CAUTIONS = [
 ] as const;
 
 export const PROOF_CAUTIONS = [
-  'Protective clothing for the test cut, and the saw maker’s own instructions and the local rules on saw work before these.',
+  'Protective clothing for the test cut. The saw maker’s instructions and the local rules on saw work come first.',
   'A saw whose chain turns while it idles is not tried: it goes back to the sprocket.',
 ] as const;
 
