@@ -45,6 +45,16 @@ describe('a study of a hand and its tool', () => {
     expect(studiesThatCount([study(), study({ by: 'Tam' }), study({ instrument: 'feeler' })])).toHaveLength(3);
   });
 
+  it('is not believed with a bias that no tool has: the block or the tool is wrong', () => {
+    const beyond = { known: { value: mm(7.5), u: 0.001 } };
+    expect(codes(beyond)).toContain('not-believed');
+    expect(codes(beyond)).not.toContain('biased');
+    expect(figuresOf(study(beyond))).toBeNull();
+    const within = { known: { value: mm(7.9), u: 0.001 } };
+    expect(codes(within)).toContain('biased');
+    expect(figuresOf(study(within))?.bias?.value).toBeCloseTo(0.107, 9);
+  });
+
   it('never claims less than the step of the tool', () => {
     expect(figuresOf(study({ takes: Array(10).fill(mm(8)) as Study['takes'] }))!.own).toBeCloseTo(
       0.01 / Math.sqrt(12),

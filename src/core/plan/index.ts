@@ -7,3 +7,4 @@ export * from './wanted';
 export * from './picks';
 export * from './order-parts';
 export * from './plan';
+export * from './choosing';

@@ -1,5 +1,5 @@
-import { PARTS, type Part } from '../../../core/reading';
-import { CHOICES, type Choice } from '../../../core/plan';
+import { PARTS } from '../../../core/reading';
+import { CHOICES, whatIf } from '../../../core/plan';
 import type { PlansView, PlanView } from '../../../contract';
 import { choiceWord, dueSentence, money, partName, planNameWord, planNote, planRule, sentence } from '../../../wording';
 import { useFrame } from '../../frame/frame-context';
@@ -39,12 +39,6 @@ export function Plans({ view, chosen, onChoose }: PlansProps) {
 function WhatIf({ view: { plans }, chosen, onChoose }: PlansProps) {
   if (!chosen) return null;
   const parts = PARTS.filter((part) => chosen.choices[part] !== undefined);
-  const kept = (plan: PlanView, but: Part) =>
-    parts.filter((part) => part !== but && plan.choices[part] === chosen.choices[part]).length;
-  const leadsTo = (part: Part, choice: Choice): PlanView | undefined =>
-    plans
-      .filter((plan) => plan.choices[part] === choice)
-      .sort((a, b) => kept(b, part) - kept(a, part) || a.costToday - b.costToday)[0];
   return (
     <table className="mt-1 border-collapse text-sm">
       <caption className="mb-1 text-left text-ink-soft">
@@ -57,7 +51,7 @@ function WhatIf({ view: { plans }, chosen, onChoose }: PlansProps) {
               {partName[part]}
             </th>
             {CHOICES.map((choice) => {
-              const plan = leadsTo(part, choice);
+              const plan = whatIf(plans, chosen, part, choice);
               const isNow = chosen.choices[part] === choice;
               return (
                 <td key={choice} className="py-1 pr-2">

@@ -1,6 +1,6 @@
 import { useState } from 'react';
+import { looksFirst } from '../../../core/plan';
 import { type Step, PARTS } from '../../../core/reading';
-import type { PlanView } from '../../../contract';
 import { Notice } from '../../../ui/parts/Notice';
 import { FitRules } from '../decide/FitRules';
 import { PartVerdict } from '../decide/PartVerdict';
@@ -10,13 +10,6 @@ import { usePlans } from '../decide/use-plans';
 import { Group, StepHead } from '../parts/StepHead';
 import { useJob } from '../store/JobContext';
 
-/** The plan that is looked at first: the cheapest hour, or what costs least today where hours are alike. */
-function adviceOf(plans: readonly PlanView[]): PlanView | null {
-  const [cheapest] = plans;
-  const hour = plans.find(({ named }) => named.includes('least-per-hour'));
-  return (cheapest?.isAlike && !cheapest.isBeaten ? cheapest : hour) ?? cheapest ?? null;
-}
-
 /** Decide: the verdict of every part with what it rests on, the plans, the rules of the set, and the sign-off. */
 export default function Decide({ onOpen }: { onOpen: (step: Step) => void }) {
   const { appraisal } = useJob();
@@ -24,7 +17,7 @@ export default function Decide({ onOpen }: { onOpen: (step: Step) => void }) {
   const state = usePlans(supplier);
   const [wished, setWished] = useState<string | null>(null);
   const plans = state.is === 'there' ? state.view.plans : [];
-  const chosen = plans.find(({ key }) => key === wished) ?? adviceOf(plans);
+  const chosen = plans.find(({ key }) => key === wished) ?? looksFirst(plans);
   return (
     <>
       <StepHead title="Decide">
