@@ -1,3 +1,4 @@
+import { stockPart } from '../support/stock-part';
 import fc from 'fast-check';
 import highs from 'highs';
 import { describe, expect, it } from 'vitest';
@@ -354,23 +355,7 @@ describe('a plan in the trade', () => {
     if (!read.ok) throw new Error(JSON.stringify(read.error));
     return { sheet: read.value, ...assess(read.value, DEFAULTS) };
   };
-  const part = (over: Partial<StockPart>): StockPart => ({
-    sku: 'X',
-    kind: 'chain',
-    name: 'X',
-    pitch: '325',
-    gauge: '.050',
-    driveLinks: 72,
-    kickbackClass: 'low-kickback',
-    mount: null,
-    oilHole: null,
-    listedInches: null,
-    teeth: null,
-    quantity: 1,
-    minimum: 0,
-    priceCents: 1000,
-    ...over,
-  });
+  const part = stockPart;
   const chain = { stamp: '.325 .050', driveLinks: [72, 72], checks: { crack: 'yes' as const } };
 
   it('never steps up from low-kickback chain in silence (common practice, no source)', () => {

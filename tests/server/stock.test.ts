@@ -1,3 +1,4 @@
+import { stockPart } from '../support/stock-part';
 import { readFileSync } from 'node:fs';
 import { sql } from 'drizzle-orm';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
@@ -22,23 +23,8 @@ beforeEach(async () => {
 afterEach(() => context.done());
 
 const list = async () => (await allStock(context.store.db)) as StockPart[];
-const part = (sku: string, over: Partial<StockPart> = {}): StockPart => ({
-  sku,
-  kind: 'chain',
-  name: `Chain ${sku}`,
-  pitch: '325',
-  gauge: '.050',
-  driveLinks: 66,
-  kickbackClass: 'low-kickback',
-  mount: null,
-  oilHole: null,
-  listedInches: null,
-  teeth: null,
-  quantity: 3,
-  minimum: 1,
-  priceCents: 1700,
-  ...over,
-});
+const part = (sku: string, over: Partial<StockPart> = {}): StockPart =>
+  stockPart({ sku, name: `Chain ${sku}`, driveLinks: 66, quantity: 3, minimum: 1, priceCents: 1700, ...over });
 const batch = (parts: StockPart[]) => ({ by: 'Ines', name: 'spring.csv', parts });
 
 describe('taking in a list', () => {

@@ -1,3 +1,4 @@
+import { stockPart } from '../../../tests/support/stock-part';
 import { describe, expect, it } from 'vitest';
 import { assess } from '../assess';
 import { DEFAULTS } from '../limits';
@@ -5,41 +6,9 @@ import { readSheet, type WrittenBenchSheet } from '../sheet';
 import type { StockPart } from '../stock';
 import { possiblePlans } from './plan';
 
-const nothing = {
-  pitch: null,
-  gauge: null,
-  driveLinks: null,
-  kickbackClass: null,
-  mount: null,
-  oilHole: null,
-  listedInches: null,
-  teeth: null,
-};
 const stock: readonly StockPart[] = [
-  {
-    ...nothing,
-    sku: 'C',
-    kind: 'chain',
-    name: 'chain',
-    pitch: '325',
-    gauge: '.050',
-    driveLinks: 72,
-    kickbackClass: 'low-kickback',
-    quantity: 3,
-    minimum: 0,
-    priceCents: 1700,
-  },
-  {
-    ...nothing,
-    sku: 'S',
-    kind: 'drive-sprocket',
-    name: 'sprocket',
-    pitch: '325',
-    teeth: 7,
-    quantity: 3,
-    minimum: 0,
-    priceCents: 900,
-  },
+  stockPart({ sku: 'C', quantity: 3 }),
+  stockPart({ sku: 'S', kind: 'drive-sprocket', gauge: null, driveLinks: null, kickbackClass: null, teeth: 7 }),
 ];
 
 const edge = { stations: [{ at: '60 mm', near: '8 mm', far: '8 mm', mouth: '1.34 mm' }] };

@@ -1,3 +1,4 @@
+import { stockPart } from '../../../tests/support/stock-part';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { FAMILY_IDS, GAUGE_IDS } from '../families';
@@ -8,23 +9,7 @@ import { stockPartSchema, type StockPart } from './stock-part';
 
 const order: ChainNumbers = { pitch: '325', gauge: '.050', driveLinks: 72, kickbackClass: 'low-kickback' };
 
-const part = (over: Partial<StockPart> = {}): StockPart => ({
-  sku: 'A',
-  kind: 'chain',
-  name: 'A chain',
-  pitch: '325',
-  gauge: '.050',
-  driveLinks: 72,
-  kickbackClass: 'low-kickback',
-  mount: null,
-  oilHole: null,
-  listedInches: null,
-  teeth: null,
-  quantity: 1,
-  minimum: 0,
-  priceCents: 1000,
-  ...over,
-});
+const part = stockPart;
 
 const codes = (given: Partial<StockPart>, wanted = order) =>
   stockMisses(chainNeed(wanted), part(given)).map((miss) => (miss.code === 'differs' ? miss.property : miss.code));
