@@ -41,7 +41,9 @@ describe('what another reading would buy', () => {
 
   it('says it in points and minutes, and how finely it was drawn', () => {
     expect(worthPoints({ drop: 0.119, minutes: 0.5 })).toBe('−11.9 points · 0.5 min');
-    expect(drawnSentence({ wrong: 0.264 }, 20_000)).toBe('By 20,000 draws: 26 % wrong, ± 0.6 points.');
+    expect(drawnSentence({ wrong: 0.264 }, 20_000, { style: 'en-GB' })).toBe(
+      'By 20,000 draws: 26 % wrong, ± 0.6 points.',
+    );
   });
 
   it('says when to stop, and what could be surer all the same', () => {

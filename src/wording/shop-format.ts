@@ -23,6 +23,10 @@ export function money(smallest: number, shop: ShopStyle): string {
 export const amountText = (smallest: number, shop: ShopStyle): string =>
   (smallest / 10 ** decimalsOf(shop)).toFixed(decimalsOf(shop));
 
+/** A whole number as the shop writes it, such as `20,000`. */
+export const wholeNumber = (value: number, { style }: Pick<ShopStyle, 'style'>): string =>
+  new Intl.NumberFormat(style, { maximumFractionDigits: 0 }).format(value);
+
 /** A day in the shop's zone, such as `25 Nov 2026`. */
 export function shopDay(iso: string, { style, timeZone }: ShopStyle): string {
   return new Intl.DateTimeFormat(style, { dateStyle: 'medium', timeZone }).format(new Date(iso));

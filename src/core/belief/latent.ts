@@ -1,4 +1,4 @@
-import { normalCdf, ownUncertainty, type Estimate, type InstrumentId, type LimitKind, type Unit } from '../quantity';
+import { chanceAbove, ownUncertainty, type Estimate, type InstrumentId, type LimitKind, type Unit } from '../quantity';
 import type { Least } from './least';
 import { manyWithin, type Alike } from './many';
 
@@ -87,15 +87,6 @@ function normalPart(terms: readonly Term[]): Normal {
   return { value, variance };
 }
 
-/** Beyond so many standard uncertainties nothing is left of a normal. */
-const NOTHING_LEFT = 8;
-
-/** The chance that a normal about a margin is at or above nothing; far from it there is nothing to work out. */
-function phi(margin: number, u: number): number {
-  if (Math.abs(margin) > NOTHING_LEFT * u) return Number(margin >= 0);
-  return u === 0 ? 1 : normalCdf(margin / u);
-}
-
 /** The share of an interval that is at or above a level. */
 function shareAbove([lo, hi]: readonly [number, number], level: number): number {
   return hi === lo ? Number(lo >= level) : Math.min(1, Math.max(0, (hi - level) / (hi - lo)));
@@ -111,11 +102,11 @@ function above({ terms, limit }: Way): number {
     const [a, b] = only.of.estimate.between;
     return shareAbove(only.times > 0 ? [only.times * a, only.times * b] : [only.times * b, only.times * a], limit);
   }
-  if (!drawn) return phi(value - limit, u);
+  if (!drawn) return chanceAbove(value - limit, u);
   const { times, of } = drawn;
   if (of.is === 'shortest') return manyWithin(of.pieces, u, (limit - value) / times);
   const { draws } = (of as Extract<Latent, { is: 'least' }>).least;
-  return draws.reduce((sum, draw) => sum + phi(times * draw + value - limit, u), 0) / draws.length;
+  return draws.reduce((sum, draw) => sum + chanceAbove(times * draw + value - limit, u), 0) / draws.length;
 }
 
 /**

@@ -1,4 +1,4 @@
-import { mm, normalCdf, type Estimate } from '../quantity';
+import { chanceAbove, mm, normalCdf, type Estimate } from '../quantity';
 import { normalPoints, ROWS } from './normal-points';
 import type { Component, ProfileBelief } from './profile';
 
@@ -49,16 +49,11 @@ export interface Least {
   readonly common: number;
 }
 
-/** Beyond so many standard uncertainties nothing is left of a normal. */
-const NOTHING_LEFT = 8;
-
 /** Probability that the least of all is at or above a limit: one question, however many were read. */
 export function leastWithin({ draws, common }: Least, limit: number): number {
   let sum = 0;
   for (let i = 0; i < draws.length; i += 1) {
-    const margin = draws[i]! - limit;
-    if (margin > NOTHING_LEFT * common) sum += 1;
-    else if (margin >= -NOTHING_LEFT * common) sum += common === 0 ? 1 : normalCdf(margin / common);
+    sum += chanceAbove(draws[i]! - limit, common);
   }
   return sum / draws.length;
 }

@@ -1,4 +1,4 @@
-import { quadrature, mm, normalCdf, normalPdf, type Estimate } from '../quantity';
+import { chanceAbove, quadrature, mm, normalCdf, normalPdf, type Estimate } from '../quantity';
 
 /** One of many alike: what it is expected to be, its own standard uncertainty, mm. */
 export interface Alike {
@@ -81,12 +81,9 @@ const NODES = HERMITE.flatMap(([x, w]): (readonly [number, number])[] => {
       ];
 });
 
-/** Φ with no uncertainty as a step: the limit itself is good. */
-const phi = (margin: number, u: number): number => (u === 0 ? Number(margin >= 0) : normalCdf(margin / u));
-
 /** Chance that all of independent pieces are at or above a limit. */
 const allAbove = (pieces: readonly Alike[], limit: number): number =>
-  pieces.reduce((chance, { value, own }) => (chance === 0 ? 0 : chance * phi(value - limit, own)), 1);
+  pieces.reduce((chance, { value, own }) => (chance === 0 ? 0 : chance * chanceAbove(value - limit, own)), 1);
 
 /**
  * Probability that the shortest of many is at or above a limit, in closed form: the pieces are independent but for the error they have in common, which is
@@ -95,7 +92,7 @@ const allAbove = (pieces: readonly Alike[], limit: number): number =>
  */
 export function manyWithin(pieces: readonly Alike[], common: number, limit: number): number {
   const [only] = pieces;
-  if (pieces.length === 1 && only) return phi(only.value - limit, quadrature(only.own, common));
+  if (pieces.length === 1 && only) return chanceAbove(only.value - limit, quadrature(only.own, common));
   if (common === 0) return allAbove(pieces, limit);
   return NODES.reduce((sum, [node, weight]) => sum + weight * allAbove(pieces, limit - common * node), 0);
 }

@@ -32,6 +32,19 @@ export function normalCdf(z: number): number {
   return z >= 0 ? 1 - upperTail : upperTail;
 }
 
+/** Beyond so many standard uncertainties nothing is left of a normal. */
+const NOTHING_LEFT = 8;
+
+/**
+ * The chance that a normal about a margin is at or above nothing; far from it there is nothing to work out. With no uncertainty it is a step, and the limit itself is good.
+ * @param margin what lies between the value and its limit, on the good side above 0
+ * @param u standard uncertainty of the value, 0 or more, in the same unit
+ */
+export function chanceAbove(margin: number, u: number): number {
+  if (Math.abs(margin) > NOTHING_LEFT * u) return margin >= 0 ? 1 : 0;
+  return u === 0 ? 1 : normalCdf(margin / u);
+}
+
 /** Standard normal density φ(z). */
 export function normalPdf(z: number): number {
   return Math.exp(-(z * z) / 2) / Math.sqrt(2 * Math.PI);

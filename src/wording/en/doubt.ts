@@ -1,3 +1,4 @@
+import { wholeNumber, type ShopStyle } from '../shop-format';
 import type { Part } from '../../core/reading';
 import { DESERVED, type DrawnPart, type PartDoubt, type Worth } from '../../core/doubt';
 import { actionWord, instrumentName, partName } from './labels';
@@ -49,9 +50,13 @@ export const worthPoints = ({ drop, minutes }: Pick<Worth, 'drop' | 'minutes'>):
   `−${(100 * drop).toFixed(1)} points · ${minutes} min`;
 
 /** How finely the draws tell the chance of a wrong verdict: two standard deviations of a share. */
-export function drawnSentence({ wrong }: Pick<DrawnPart, 'wrong'>, draws: number): string {
+export function drawnSentence(
+  { wrong }: Pick<DrawnPart, 'wrong'>,
+  draws: number,
+  shop: Pick<ShopStyle, 'style'>,
+): string {
   const points = 200 * Math.sqrt((wrong * (1 - wrong)) / draws);
-  return `By ${draws.toLocaleString('en')} draws: ${percent(wrong)} wrong, ± ${points.toFixed(points < 0.1 ? 2 : 1)} points.`;
+  return `By ${wholeNumber(draws, shop)} draws: ${percent(wrong)} wrong, ± ${points.toFixed(points < 0.1 ? 2 : 1)} points.`;
 }
 
 /** What is said when no verdict waits for a reading: which parts could be surer all the same. */

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import type { DrawnPart } from '../../../core/doubt';
 import type { Part } from '../../../core/reading';
 import type { Askable } from '../../../core/sheet';
-import { drawnSentence, readableName, sentence, worthPoints, worthSentence } from '../../../wording';
+import { drawnSentence, readableName, sentence, wholeNumber, worthPoints, worthSentence } from '../../../wording';
 import { useFrame } from '../../frame/frame-context';
 import { useDrawnDoubt } from './use-drawn-doubt';
 
@@ -20,6 +20,7 @@ const DRAWS = { at: 20_000, finer: 200_000 } as const;
 export function WhyUnsure({ part, onMeasure, onMeasureBetween }: WhyUnsureProps) {
   const [isOpen, setOpen] = useState(false);
   const [draws, setDraws] = useState<number>(DRAWS.at);
+  const { shop } = useFrame();
   const { drawing, stop, drawAgain } = useDrawnDoubt(isOpen, draws);
   const drawn = drawing.is === 'drawn' ? (drawing.doubt.parts[part] ?? null) : null;
   return (
@@ -33,7 +34,7 @@ export function WhyUnsure({ part, onMeasure, onMeasureBetween }: WhyUnsureProps)
           <>
             <Help drawn={drawn} onMeasure={onMeasure} onMeasureBetween={onMeasureBetween} />
             <p className="mt-1 text-ink-soft">
-              {drawnSentence(drawn, draws)}{' '}
+              {drawnSentence(drawn, draws, shop)}{' '}
               {draws < DRAWS.finer && (
                 <button type="button" className="min-h-6 underline" onClick={() => setDraws(DRAWS.finer)}>
                   Draw ten times as many
@@ -48,13 +49,14 @@ export function WhyUnsure({ part, onMeasure, onMeasureBetween }: WhyUnsureProps)
 }
 
 function Progress({ draws, progress, onStop }: { draws: number; progress: number; onStop: () => void }) {
+  const { shop } = useFrame();
   return (
     <div className="flex items-center gap-2">
       <progress
         className="h-2 flex-1 accent-pine"
         max={1}
         value={progress}
-        aria-label={`Drawing ${draws.toLocaleString('en')} times`}
+        aria-label={`Drawing ${wholeNumber(draws, shop)} times`}
       />
       <button type="button" className="min-h-6 px-1 underline" onClick={onStop}>
         Stop
