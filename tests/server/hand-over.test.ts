@@ -10,6 +10,7 @@ import { benchView } from '../../src/server/use-cases/bench';
 import { visitCalendar } from '../../src/server/use-cases/calendar';
 import { driftFactorFor } from '../../src/server/use-cases/drift';
 import { handOverJob, handOverOf, handOverView } from '../../src/server/use-cases/hand-over';
+import { actOnPart } from '../../src/server/use-cases/job-parts';
 import { jobSheet, jobView, putReadings } from '../../src/server/use-cases/jobs';
 import { reopen } from '../../src/server/use-cases/sign-off';
 import { searchView } from '../../src/server/use-cases/stock';
@@ -108,6 +109,10 @@ describe('handing over', () => {
     expect(bar).toMatchObject({ verdict: 'replace', choice: 'replace' });
     expect(bar.condemned!.length).toBeGreaterThan(0);
     expect(document.open).toContain(`Not taken from the shelf: ${sku}.`);
+    // What was not taken is not on the saw.
+    expect(document.fitted).toEqual([]);
+    await actOnPart(context, id, { id: 'take', by: 'Ines', sku: sku!, act: 'take' }, 'http://127.0.0.1:9');
+    expect((await handOverView(context, id)).draft.fitted).toMatchObject([{ sku }]);
     expect(document.numbers).toEqual({ pitch: '38', gauge: '.058', driveLinks: 72 });
     // What was found of the old bar does not go out with the new one.
     expect(document.findings.filter(({ part }) => part === 'bar').every(({ after }) => after === null)).toBe(true);

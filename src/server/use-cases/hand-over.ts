@@ -1,6 +1,6 @@
 import { assess, provedWith } from '../../core/assess';
 import { bookingOf } from '../../core/booking';
-import { asItCame, handOver, stillOpen, type NewPart } from '../../core/handover';
+import { asItCame, handOver, stillOpen } from '../../core/handover';
 import type { Choices } from '../../core/plan';
 import { handOverSchema, type HandOverDocument } from '../../core/report';
 import { renewedParts } from '../../core/refit';
@@ -13,6 +13,7 @@ import {
   partsBySku,
   setState,
 } from '../../data/repositories';
+import type { Queryable } from '../../data/store';
 import type { HandOverRequest, HandOverView } from '../../contract';
 import type { StockPart } from '../../core/stock';
 import { calendarDay, handOverDocument, stillOpenSentence } from '../../wording';
@@ -23,17 +24,23 @@ import { jobSheet, mustFindJob } from './jobs';
 import { rulesInForce, shopView } from './shop';
 import { refreshSummary } from './summary';
 
-/** New parts of the plan that were taken for the job, as the shelf knows them. */
-async function fittedParts(
-  { store: { db } }: Context,
-  skus: readonly string[],
+/** New parts of the plan: those that were taken for the job, as the shelf knows them, and the numbers of those that were not. */
+async function partsOf(
+  db: Queryable,
   jobId: string,
-): Promise<readonly StockPart[]> {
-  const [shelf, orders] = await Promise.all([partsBySku(db, skus), ordersFor(db, jobId)]);
-  return skus.flatMap((sku) => {
+  skus: readonly string[],
+): Promise<{ readonly fitted: readonly StockPart[]; readonly notTaken: readonly string[] }> {
+  const [shelf, orders, booked] = await Promise.all([
+    partsBySku(db, skus),
+    ordersFor(db, jobId),
+    bookedFor(db, jobId, skus, ''),
+  ]);
+  const isTaken = (sku: string): boolean => bookingOf(sku, booked) === 'taken';
+  const fitted = skus.filter(isTaken).flatMap((sku) => {
     const part = shelf.find((each) => each.sku === sku) ?? orders.find((each) => each.sku === sku)?.part;
     return part ? [part as StockPart] : [];
   });
+  return { fitted, notTaken: skus.filter((sku) => !isTaken(sku)) };
 }
 
 interface Written {
@@ -60,8 +67,7 @@ export async function handOverNow(
   const appraisal = assess(sheet, limits, codes, schools);
   const choices = course.choices as Choices | null;
   const proof = provedWith(sheet, appraisal, renewedParts(appraisal.verdicts, choices), schools);
-  const fitted = await fittedParts(context, course.skus, jobId);
-  const booked = await bookedFor(db, jobId, course.skus, '');
+  const { fitted, notTaken } = await partsOf(db, jobId, course.skus);
   const open = stillOpen({
     sheet,
     verdicts: appraisal.verdicts,
@@ -69,9 +75,8 @@ export async function handOverNow(
     slack: appraisal.checks.some(({ id, outcome }) => id === 'refit.lift' && outcome === 'fail'),
     signed: course.signedOff,
     choices,
-    notTaken: course.skus.filter((sku) => bookingOf(sku, booked) !== 'taken'),
+    notTaken,
   });
-  const parts: readonly NewPart[] = fitted;
   const document = handOverDocument(
     {
       reference: job.tag,
@@ -92,7 +97,7 @@ export async function handOverNow(
       limits,
       schools,
     }),
-    parts,
+    fitted,
     written,
   );
   return nextVisit === null ? document : withVisit(document, nextVisit);
