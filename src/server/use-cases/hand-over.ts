@@ -133,6 +133,10 @@ export async function handOverOf(context: Context, jobId: string): Promise<HandO
   return last ? (last.document as HandOverDocument) : handOverNow(context, jobId);
 }
 
+/** Part numbers as one text. */
+const inOrder = (parts: readonly { readonly sku: string }[]): string =>
+  JSON.stringify(parts.map(({ sku }) => sku).sort());
+
 /** Hands a job over: its document is kept as it stands, and it leaves the bench. Refused when readings have come in since it was looked at, or where something is open and nobody says why. */
 export async function handOverJob(
   context: Context,
@@ -146,13 +150,15 @@ export async function handOverJob(
     throw new Refusal(422, 'reason-missing', 'Something is still open: say why it goes all the same.', document.open);
   const rules = await rulesInForce(context);
   await context.store.write(async (tx) => {
-    if ((await findJob(tx, jobId))?.state === 'handed-over')
-      throw new Refusal(409, 'handed-over-already', 'This job was handed over already.');
-    if ((await lastReading(tx, jobId)) !== upToReading)
+    const job = (await findJob(tx, jobId))!;
+    if (job.state === 'handed-over') throw new Refusal(409, 'handed-over-already', 'This job was handed over already.');
+    const { fitted } = await partsOf(tx, jobId, (await courseOf(tx, job)).skus);
+    const isSame = inOrder(fitted) === inOrder(document.fitted);
+    if ((await lastReading(tx, jobId)) !== upToReading || !isSame)
       throw new Refusal(
         409,
         'read-again',
-        'Readings have come in since this was shown: look at it again, then hand over.',
+        'Readings have come in, or parts have moved, since this was shown: look at it again, then hand over.',
       );
     const at = context.now().toISOString();
     await addHandOver(tx, { id: context.newId(), jobId, document, nextVisit: document.nextVisit.on, at, by });
