@@ -247,11 +247,12 @@ const TAKES: readonly (readonly [string, string, z.ZodType])[] = [
   ['POST', '/api/stock/parts/:any', contract.movePartSchema],
   ['POST', '/api/stock/shelved', contract.shelvedSchema],
   ['POST', '/api/backups/put-back', contract.putBackSchema],
-  ['PUT', '/api/supplier/mood', contract.supplierMoodSchema],
   ['POST', '/api/jobs/:job/parts', contract.jobPartSchema],
   ['POST', '/api/jobs/:job/hand-over', contract.handOverRequestSchema],
   ['POST', '/api/orders/:any', contract.orderActSchema],
   ['POST', '/simulated/supplier/orders', contract.bySchema],
+  // Last of those that the supplier answers: it may be told to be slow.
+  ['PUT', '/api/supplier/mood', contract.supplierMoodSchema],
   ['POST', '/simulated/caliper/command', contract.caliperCommandSchema],
 ];
 
