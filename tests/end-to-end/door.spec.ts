@@ -336,6 +336,8 @@ test('whatever is sent, nothing answers with a fault of ours, hangs or grows', a
           Object.entries(query).map(([key, value]) => [key, value.toWellFormed()]),
         ).toString();
         const { status, text } = await send({ path: `${fill(path, any)}?${search}` });
+        // The simulated supplier's line is dead for some questions, as it is meant to be.
+        if (path.startsWith('/simulated/') && status === 502) return;
         expect(status, `${path}?${search}: ${text.slice(0, 200)}`).toBeLessThan(500);
       }),
       { seed: SEED, numRuns: 15 },
