@@ -30,13 +30,8 @@ export interface Leaving {
   readonly notTaken: readonly string[];
 }
 
-function ofPart(
-  part: Part,
-  { action, operations }: Verdict,
-  isRenewed: boolean,
-  signed: boolean,
-): readonly StillOpen[] {
-  if (isRenewed && signed) return [];
+function ofPart(part: Part, { action, operations }: Verdict, isReplaced: boolean): readonly StillOpen[] {
+  if (isReplaced) return [];
   if (action === 'undecided') return [{ code: 'undecided', part }];
   if (action === 'replace') return [{ code: 'condemned', part }];
   return operations.length > 0 ? [{ code: 'work-left', part }] : [];
@@ -49,7 +44,7 @@ export function stillOpen({ sheet, verdicts, proof, slack, signed, choices, notT
   const acts = refitList({ sheet, renewed }).filter((act) => !done.includes(act)).length;
   return [
     ...(signed ? [] : [{ code: 'not-signed' } as const]),
-    ...judgedParts(sheet).flatMap((part) => ofPart(part, verdicts[part], renewed.includes(part), signed)),
+    ...judgedParts(sheet).flatMap((part) => ofPart(part, verdicts[part], choices?.[part] === 'replace')),
     ...(notTaken.length > 0 ? [{ code: 'parts-missing', skus: notTaken } as const] : []),
     ...(acts > 0 ? [{ code: 'refit-left', acts } as const] : []),
     ...(slack ? [{ code: 'slack' } as const] : []),

@@ -19,13 +19,14 @@ export function measuredCut({
 
 /** The drift of the test cut against what somebody notices at its depth. */
 function driftCheck(sheet: BenchSheet, limits: Limits): readonly Check[] {
-  const cut = measuredCut(sheet);
-  if (!cut) return [];
-  const limit = { ...limits['proof.drift'], value: noticedDrift(limits['proof.drift'].value, cut.depth) };
+  const { depth, drift, side } = sheet.proof?.cut ?? {};
+  const deep = depth && estimate(depth)?.value;
+  if (!deep || (!drift && side !== 'none')) return [];
+  const limit = { ...limits['proof.drift'], value: noticedDrift(limits['proof.drift'].value, deep) };
   const head = { id: 'proof.drift', part: 'bar', condemns: false } as const;
-  const reading = cut.side === 'none' ? undefined : sheet.proof?.cut?.drift;
-  const value = reading ? estimate(reading) : { value: mm(cut.drift), u: 0 };
-  return [value ? workCheck(head, value, limit) : readingCheck(head, reading!, limit, null)];
+  // What was measured counts, whatever side was named or none: “straight” takes no drift back.
+  const value = drift ? estimate(drift) : { value: mm(0), u: 0 };
+  return [value ? workCheck(head, value, limit) : readingCheck(head, drift!, limit, null)];
 }
 
 /** What the proof found: oil, drift, chips. Only what was looked at. It speaks of the saw as it goes out, and moves no verdict. */

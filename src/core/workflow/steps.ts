@@ -87,7 +87,8 @@ function refitting(sheet: BenchSheet, { checks }: Appraisal, renewed: readonly P
   const list = refitList({ sheet, renewed });
   if (list.length === 0) return notNeeded;
   const ticked = sheet.refit?.done ?? [];
-  const hangs = checks.some(({ id, outcome }) => id === 'refit.lift' && outcome === 'fail');
+  // A tension that cannot be judged yet is none that was found right.
+  const hangs = checks.some(({ id, outcome }) => id === 'refit.lift' && outcome !== 'ok');
   if (hangs || !list.every((act) => ticked.includes(act))) return open();
   return sheet.refit?.lift ? done : open('refit.lift');
 }
