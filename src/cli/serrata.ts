@@ -114,9 +114,7 @@ function handOverCommand(path: string, { on, limits: limitsPath }: { on: string;
   });
   const open = stillOpen({
     sheet,
-    verdicts: appraisal.verdicts,
-    proof: appraisal.proof,
-    slack: appraisal.checks.some(({ id, outcome }) => id === 'refit.lift' && outcome === 'fail'),
+    ...appraisal,
     signed: false,
     choices: null,
     notTaken: [],

@@ -173,6 +173,16 @@ describe('proving it', () => {
     expect(turned.proof).toMatchObject({ state: 'passed', failed: [], cut: { measured: 0 } });
   });
 
+  it('judges what was measured, whatever side was named: “straight” takes no drift back, and a bound is one', () => {
+    const state = (cut: object) => assessed(proved({ depth: '300 mm', ...cut })).proof.state;
+    expect(state({ drift: '20 mm', side: 'none' })).toBe('failed');
+    expect(state({ drift: '20 mm' })).toBe('failed');
+    expect(state({ drift: { enters: '9 mm' }, side: 'left' })).toBe('failed');
+    expect(state({ drift: '1 mm', side: 'none' })).toBe('passed');
+    expect(state({ side: 'none' })).toBe('passed');
+    expect(state({ drift: '1 mm' })).toBe('not-proved');
+  });
+
   it('counts a drift that grows with the square of the depth', () => {
     expect(noticedDrift(5, 300)).toBe(5);
     expect(noticedDrift(5, 150)).toBe(1.25);

@@ -1,4 +1,3 @@
-import { adviceFor, type Advice } from '../advice';
 import { EDGES } from '../bar';
 import { doubtOf, factorsOf, type Factor, type PartDoubt } from '../doubt';
 import { assessBar, type BarAssessment } from '../bar/checks';
@@ -21,9 +20,9 @@ import { assessLoop, type LoopAssessment } from '../loop/assessed';
 import { measuringPlan, nextMeasurements, type MeasuringPlan, type NextMeasurement } from '../next';
 import { assessNose, noseOnBar } from '../nose/checks';
 import { decideOrder, type OrderOutcome } from '../order';
-import { judgeProof, proofChecks, type Proof } from '../proof';
+import { proofChecks } from '../proof';
 import { PARTS, type Part } from '../reading';
-import { refitList, renewedParts, tensionCheck, type RefitAct } from '../refit';
+import { renewedParts, tensionCheck, type SignedChoices } from '../refit';
 import { DEFAULT_SCHOOLS, type Schools } from '../schools';
 import {
   idleReadings,
@@ -35,9 +34,10 @@ import {
 } from '../sheet';
 import { diagnose, type Diagnosis } from '../symptom';
 import { assessDriveSprocket, sprocketSound } from '../sprocket/checks';
+import { goingOut, type GoingOut } from './going-out';
 
 /** All that a sheet means, as data: the wording makes the document of it. */
-export interface Appraisal {
+export interface Appraisal extends GoingOut {
   readonly identity: Identity;
   readonly bar: BarAssessment;
   readonly chain: ChainAssessment;
@@ -52,12 +52,6 @@ export interface Appraisal {
   readonly order: OrderOutcome;
   /** What ails it: each symptom of the complaint with its causes. */
   readonly diagnoses: readonly Diagnosis[];
-  /** Acts of putting the parts back on that apply, with those renewed that are condemned. */
-  readonly refit: readonly RefitAct[];
-  /** What to tell the customer. */
-  readonly advice: readonly Advice[];
-  /** How the saw was proved, with the parts renewed that are condemned. */
-  readonly proof: Proof;
   readonly next: readonly NextMeasurement[];
   /** The shortest list of readings that can decide the job. */
   readonly plan: MeasuringPlan;
@@ -105,32 +99,40 @@ export function assess(
   const plan = measuringPlan(next);
   const hangsOn = eachPart((part) => factorsOf(verdicts[part], checks, bar, doneOn(part, sheet)));
   const lift = tensionCheck(sheet, identity.chain.pitch.value ?? identity.bar.pitch.value, limits, schools);
-  const proved = proofChecks(sheet, limits);
-  const renewed = renewedParts(verdicts, null);
-  const proof = judgeProof(told, bar, proved, renewed, schools);
-  const refit = refitList({ sheet, renewed });
-  const advice = adviceFor({ sheet, bar, checks, renewed, schools });
+  // How it goes out speaks of no part that came in: it is looked at beside the verdicts.
+  const all = [...checks, ...(lift ? [lift] : []), ...proofChecks(sheet, limits)];
   const doubts = eachPart((part) => hangsOn[part] && doubtOf(hangsOn[part], verdicts[part].action));
   return {
     identity,
     bar,
     chain,
     loop,
-    // How it goes out speaks of no part that came in: it is looked at beside the verdicts.
-    checks: [...checks, ...(lift ? [lift] : []), ...proved],
+    checks: all,
     verdicts,
     hangsOn,
     doubts,
     fit,
     order,
     diagnoses,
-    refit,
-    advice,
-    proof,
+    ...goingOut(sheet, { checks: all, fit, loop, bar }, renewedParts(verdicts, null), schools),
     next,
     plan,
     idle,
   };
+}
+
+/**
+ * The same with the parts renewed that a signed plan renews, where they are not simply those that are condemned.
+ * @param choices what the plan does with each part; null where none was signed
+ */
+export function asSigned(
+  sheet: BenchSheet,
+  appraisal: Appraisal,
+  choices: SignedChoices | null,
+  schools: Schools,
+): Appraisal {
+  if (choices === null) return appraisal;
+  return { ...appraisal, ...goingOut(sheet, appraisal, renewedParts(appraisal.verdicts, choices), schools) };
 }
 
 const eachPart = <T>(of: (part: Part) => T): Readonly<Record<Part, T>> =>

@@ -1,3 +1,2 @@
 /** A sheet in, an appraisal out: composition of what the rooms know. */
 export * from './assess';
-export * from './proof';

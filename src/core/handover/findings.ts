@@ -1,4 +1,4 @@
-import type { Check } from '../judge';
+import { FORESEEN_CHECKS, GOING_OUT_CHECKS, type Check } from '../judge';
 import type { Part } from '../reading';
 
 /** What was found of one thing, before the work and after it. */
@@ -16,6 +16,8 @@ const ALWAYS_TOLD: readonly Check['id'][] = [
   'chain.elongation',
   'sprocket.wear',
 ];
+
+const NO_FINDING: readonly Check['id'][] = [...GOING_OUT_CHECKS, ...FORESEEN_CHECKS];
 
 const WORST_FIRST: readonly Check['outcome'][] = ['fail', 'undecided', 'watch', 'ok', 'not-measured'];
 const rank = ({ outcome }: Check): number => WORST_FIRST.indexOf(outcome);
@@ -40,7 +42,7 @@ export function findingsOf(
   renewed: readonly Part[],
 ): readonly Finding[] {
   const after = standing.filter(({ part }) => !renewed.includes(part));
-  const told = [...before, ...after].filter(({ id }) => !/^(refit|proof)\.|-after$/.test(id));
+  const told = [...before, ...after].filter(({ id }) => !NO_FINDING.includes(id));
   const ids = [...new Set(told.map(({ id }) => id))];
   return ids.flatMap((id): Finding[] => {
     const finding = { before: telling(before, id), after: telling(after, id) };

@@ -6,7 +6,7 @@ import type { Limits } from '../limits';
 import { numbersOfSet, type Choice, type Choices, type Judged } from '../plan';
 import type { Proof } from '../proof';
 import type { Part } from '../reading';
-import { refitList, renewedParts, type RefitAct } from '../refit';
+import { refitList, renewedParts, tensionOf, type RefitAct } from '../refit';
 import type { Schools } from '../schools';
 import type { Operation } from '../sheet';
 import { nextVisit, type NextVisit } from '../visit';
@@ -113,7 +113,7 @@ export function handOver({ judged, before, choices, newChain, limits, schools }:
     refit: {
       list: refitList({ sheet, renewed }),
       done: sheet.refit?.done ?? [],
-      tension: checks.find(({ id }) => id === 'refit.lift') ?? null,
+      tension: tensionOf(checks),
     },
     proof,
     advice: adviceFor({ sheet, bar, checks: before.checks, renewed, schools }),

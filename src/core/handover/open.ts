@@ -1,7 +1,7 @@
-import { judgedParts, type Verdict } from '../judge';
+import { judgedParts, type Check, type Verdict } from '../judge';
 import type { Proof } from '../proof';
 import type { Part } from '../reading';
-import { refitList, renewedParts, type SignedChoices } from '../refit';
+import { isWholeSaw, tensionOf, type RefitAct, type SignedChoices } from '../refit';
 import type { BenchSheet } from '../sheet';
 
 /** Something that is still open when a job is handed over: listed, and let through with a reason. */
@@ -14,6 +14,8 @@ export type StillOpen =
   | { readonly code: 'parts-missing'; readonly skus: readonly string[] }
   | { readonly code: 'refit-left'; readonly acts: number }
   | { readonly code: 'slack' }
+  /** The tension was not measured, or cannot be judged. */
+  | { readonly code: 'tension-open' }
   | { readonly code: 'not-proved' }
   | { readonly code: 'proof-failed' };
 
@@ -21,9 +23,10 @@ export type StillOpen =
 export interface Leaving {
   readonly sheet: BenchSheet;
   readonly verdicts: Readonly<Record<Part, Verdict>>;
+  readonly checks: readonly Check[];
+  /** Acts of putting it back on that apply. */
+  readonly refit: readonly RefitAct[];
   readonly proof: Proof;
-  /** Whether the chain lifts more than it may. */
-  readonly slack: boolean;
   readonly signed: boolean;
   readonly choices: SignedChoices | null;
   /** Parts of the plan that were not taken. */
@@ -37,17 +40,24 @@ function ofPart(part: Part, { action, operations }: Verdict, isReplaced: boolean
   return operations.length > 0 ? [{ code: 'work-left', part }] : [];
 }
 
+/** Whether the chain hangs, or nobody can say that it does not. */
+function ofTension({ sheet, checks }: Leaving): readonly StillOpen[] {
+  const tension = tensionOf(checks);
+  if (tension?.outcome === 'fail') return [{ code: 'slack' }];
+  return tension?.outcome === 'ok' || (!tension && !isWholeSaw(sheet)) ? [] : [{ code: 'tension-open' }];
+}
+
 /** All that is still open about a job, in the order of the work. */
-export function stillOpen({ sheet, verdicts, proof, slack, signed, choices, notTaken }: Leaving): readonly StillOpen[] {
-  const renewed = renewedParts(verdicts, choices);
+export function stillOpen(leaving: Leaving): readonly StillOpen[] {
+  const { sheet, verdicts, refit, proof, signed, choices, notTaken } = leaving;
   const done = sheet.refit?.done ?? [];
-  const acts = refitList({ sheet, renewed }).filter((act) => !done.includes(act)).length;
+  const acts = refit.filter((act) => !done.includes(act)).length;
   return [
     ...(signed ? [] : [{ code: 'not-signed' } as const]),
     ...judgedParts(sheet).flatMap((part) => ofPart(part, verdicts[part], choices?.[part] === 'replace')),
     ...(notTaken.length > 0 ? [{ code: 'parts-missing', skus: notTaken } as const] : []),
     ...(acts > 0 ? [{ code: 'refit-left', acts } as const] : []),
-    ...(slack ? [{ code: 'slack' } as const] : []),
+    ...ofTension(leaving),
     ...(proof.state === 'failed' ? [{ code: 'proof-failed' } as const] : []),
     ...(proof.state === 'not-proved' ? [{ code: 'not-proved' } as const] : []),
   ];

@@ -12,6 +12,13 @@ export interface Place {
   readonly rail?: Rail;
 }
 
+/** Checks of the proof. */
+export const PROOF_CHECKS = ['proof.oil', 'proof.drift', 'proof.swarf'] as const;
+/** Checks of the saw as it goes out: they speak of no part as it came, and move no verdict. */
+export const GOING_OUT_CHECKS = ['refit.lift', ...PROOF_CHECKS] as const;
+/** Checks of what dressing would leave. */
+export const FORESEEN_CHECKS = ['bar.depth-after', 'bar.floor-clearance-after', 'bar.play-after'] as const;
+
 /** Checks that are computed, in the order they are named; those of a finding stand with its declaration. */
 export const COMPUTED_CHECKS = [
   'bar.bow',
@@ -40,10 +47,7 @@ export const COMPUTED_CHECKS = [
   'chain.tight-joints',
   'sprocket.wear',
   'sprocket.chains',
-  'refit.lift',
-  'proof.oil',
-  'proof.drift',
-  'proof.swarf',
+  ...GOING_OUT_CHECKS,
 ] as const;
 export type ComputedCheckId = (typeof COMPUTED_CHECKS)[number];
 export type CheckId = ComputedCheckId | SeenCheckId;

@@ -1,5 +1,5 @@
 import type { BarAssessment } from '../bar/checks';
-import type { Check } from '../judge';
+import { PROOF_CHECKS, type Check } from '../judge';
 import type { Part, Step } from '../reading';
 import { isWholeSaw } from '../refit';
 import type { Schools } from '../schools';
@@ -7,7 +7,7 @@ import { beginOf, readingAt, type Askable } from '../sheet';
 import { CAUSE_PARTS, diagnose, type Cause, type Symptom, type Told } from '../symptom';
 import { asItGoesOut } from './as-it-goes-out';
 import { measuredCut } from './checks';
-import { expectedLean, predictedDrift, signed } from './predicted';
+import { expectedLean, predictedDrift, signed, type ExpectedLean } from './predicted';
 
 /** A proof that failed: as a symptom, with the cause that explains it best, and the step to go back to. */
 export interface FailedProof {
@@ -27,8 +27,12 @@ export interface Proof {
   readonly missing: readonly ('proof.oil' | 'proof.cut' | 'proof.swarf')[];
   /** Drift of the test cut, mm, to the right above 0: as foreseen by the model without a factor, and as measured; null where either is not known. */
   readonly cut: { readonly depth: number; readonly predicted: number | null; readonly measured: number } | null;
+  /** What the bar lets expect; null where that is not known, or the bar is new. */
+  readonly expected: ExpectedLean | null;
   readonly failed: readonly FailedProof[];
 }
+
+const PROVES: readonly Check['id'][] = PROOF_CHECKS;
 
 /** The step in which a cause is mended where no reading is asked for. */
 const STEP_OF_PART = { bar: 'bar', nose: 'bar', chain: 'chain', driveSprocket: 'sprocket' } as const;
@@ -55,13 +59,7 @@ function explained(check: Check, told: Told, side: 'left' | 'right' | 'none', sc
 }
 
 /** How the proof stands: a whole saw whose oil, cut and chips were all looked at is proved; parts that came alone cannot be started. */
-export function judgeProof(
-  told: Told,
-  bar: BarAssessment,
-  proof: readonly Check[],
-  renewed: readonly Part[],
-  schools: Schools,
-): Proof {
+export function judgeProof(told: Told, bar: BarAssessment, renewed: readonly Part[], schools: Schools): Proof {
   const { sheet } = told;
   const cut = measuredCut(sheet);
   const expected = renewed.includes('bar') ? null : expectedLean(sheet, bar);
@@ -70,7 +68,7 @@ export function judgeProof(
     ...(cut ? [] : (['proof.cut'] as const)),
     ...(sheet.proof?.swarf ? [] : (['proof.swarf'] as const)),
   ];
-  const against = proof.filter(({ outcome }) => outcome === 'fail');
+  const against = told.checks.filter(({ id, outcome }) => outcome === 'fail' && PROVES.includes(id));
   const out = against.length > 0 ? asItGoesOut(told, renewed) : told;
   const failed = against.map((check) => explained(check, out, cut?.side ?? 'none', schools));
   return {
@@ -82,6 +80,7 @@ export function judgeProof(
       predicted: expected && predictedDrift(expected, cut.depth),
       measured: signed(cut.drift, cut.side),
     },
+    expected,
     failed,
   };
 }

@@ -35,3 +35,7 @@ export function tensionCheck(
   const value = estimate(lift);
   return value ? workCheck(head, value, limit) : readingCheck(head, lift, limit, null);
 }
+
+/** The check of the tension, where it was measured. */
+export const tensionOf = (checks: readonly Check[]): Check | null =>
+  checks.find(({ id }) => id === 'refit.lift') ?? null;

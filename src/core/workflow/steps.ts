@@ -1,5 +1,5 @@
-import { STEPS, type Part, type Step } from '../reading';
-import { refitList, renewedParts, type SignedChoices } from '../refit';
+import { STEPS, type Step } from '../reading';
+import { tensionOf } from '../refit';
 import { beginOf, readingAt, READINGS, valuesAt, type Askable, type BenchSheet } from '../sheet';
 import type { Appraisal } from '../assess';
 import { missingReadings } from '../judge';
@@ -77,20 +77,17 @@ function explaining({ diagnoses }: Appraisal): Standing {
 /** What became of a job beside its sheet. */
 export interface JobCourse {
   readonly signedOff: boolean;
-  /** What the signed plan does with each part; null where none was signed. */
-  readonly choices: SignedChoices | null;
   readonly handedOver: boolean;
 }
 
 /** The parts are back on when every act that applies was done and the chain does not hang. */
-function refitting(sheet: BenchSheet, { checks }: Appraisal, renewed: readonly Part[]): Standing {
-  const list = refitList({ sheet, renewed });
+function refitting(sheet: BenchSheet, { checks, refit: list }: Appraisal): Standing {
   if (list.length === 0) return notNeeded;
   const ticked = sheet.refit?.done ?? [];
   // A tension that cannot be judged yet is none that was found right.
-  const hangs = checks.some(({ id, outcome }) => id === 'refit.lift' && outcome !== 'ok');
-  if (hangs || !list.every((act) => ticked.includes(act))) return open();
-  return sheet.refit?.lift ? done : open('refit.lift');
+  const tension = tensionOf(checks);
+  if ((tension && tension.outcome !== 'ok') || !list.every((act) => ticked.includes(act))) return open();
+  return tension ? done : open('refit.lift');
 }
 
 function proving({ proof }: Appraisal): Standing {
@@ -110,7 +107,7 @@ export function stepStates(sheet: BenchSheet, appraisal: Appraisal, course: JobC
     decide: course.signedOff ? done : open(),
     rework: reworking(sheet, appraisal),
     order: 'order' in appraisal.order ? done : open(),
-    refit: refitting(sheet, appraisal, renewedParts(appraisal.verdicts, course.choices)),
+    refit: refitting(sheet, appraisal),
     prove: proving(appraisal),
     'hand-over': course.handedOver ? done : open(),
   };

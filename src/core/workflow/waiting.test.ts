@@ -1,22 +1,21 @@
 import { describe, expect, it } from 'vitest';
-import { assess } from '../assess';
+import { asSigned, assess } from '../assess';
+import type { SignedChoices } from '../refit';
+import { DEFAULT_SCHOOLS } from '../schools';
 import { DEFAULTS } from '../limits';
 import { readSheet } from '../sheet';
 import { WAITS } from '../reading';
 import { waitsFor, type JobStanding } from './waiting';
 
-const standing = (parts: object, over: Partial<JobStanding> = {}) => {
+const standing = (
+  parts: object,
+  { choices = null, ...over }: Partial<JobStanding> & { readonly choices?: SignedChoices | null } = {},
+) => {
   const read = readSheet({ format: 'serrata-bench-sheet', version: 1, ...parts });
   if (!read.ok) throw new Error(JSON.stringify(read.error));
   const sheet = read.value;
-  return waitsFor({
-    sheet,
-    appraisal: assess(sheet, DEFAULTS),
-    signed: false,
-    choices: null,
-    lacksParts: false,
-    ...over,
-  });
+  const appraisal = asSigned(sheet, assess(sheet, DEFAULTS), choices, DEFAULT_SCHOOLS);
+  return waitsFor({ sheet, appraisal, signed: false, lacksParts: false, ...over });
 };
 
 const sprocket = (wear: string, over: object = {}) => ({ driveSprocket: { pitch: '325', wear, ...over } });
@@ -65,6 +64,9 @@ describe('what a job waits for', () => {
       'tension-again',
     ];
     expect(standing(saw({ refit: { done } }), replaced)).toBe('to-prove');
+    // A chain that hangs goes back to the vise.
+    const hangs = saw({ refit: { done, lift: '30 mm' }, chain: { stamp: '325', checks: { crack: 'yes' } } });
+    expect(standing(hangs, replaced)).toBe('at-the-vise');
     const proof = { oil: 'flies', swarf: 'chips', cut: { depth: '300 mm', side: 'none' } };
     expect(standing(saw({ refit: { done }, proof }), replaced)).toBe('ready');
     expect(standing(saw({ refit: { done }, proof: { ...proof, oil: 'none' } }), replaced)).toBe('to-prove');

@@ -1,28 +1,27 @@
 import type { Appraisal } from '../assess';
 import { judgedParts, missingReadings } from '../judge';
-import { isWholeSaw, refitList, renewedParts, type SignedChoices } from '../refit';
+import { isWholeSaw, tensionOf } from '../refit';
 import type { Waits } from '../reading';
 import type { BenchSheet } from '../sheet';
 
 /** What is known of a job beside its sheet. */
 export interface JobStanding {
   readonly sheet: BenchSheet;
-  readonly appraisal: Pick<Appraisal, 'verdicts' | 'proof'>;
+  readonly appraisal: Pick<Appraisal, 'verdicts' | 'checks' | 'renewed' | 'refit' | 'proof'>;
   /** Signed off as it stands. */
   readonly signed: boolean;
-  /** What the signed plan does with each part; null where none was signed. */
-  readonly choices: SignedChoices | null;
   /** A part of the plan is neither taken nor on the shelf. */
   readonly lacksParts: boolean;
 }
 
 /** Whether work is left on the parts, or on putting them together. */
-function isWorkLeft({ sheet, appraisal: { verdicts }, choices }: JobStanding): boolean {
-  const renewed = renewedParts(verdicts, choices);
+function isWorkLeft({ sheet, appraisal: { verdicts, checks, renewed, refit } }: JobStanding): boolean {
   const parts = judgedParts(sheet).filter((part) => !renewed.includes(part));
   const toWork = parts.some((part) => verdicts[part].operations.length > 0 || verdicts[part].action === 'undecided');
   const done = sheet.refit?.done ?? [];
-  return toWork || refitList({ sheet, renewed }).some((act) => !done.includes(act));
+  const tension = tensionOf(checks);
+  const hangs = tension !== null && tension.outcome !== 'ok';
+  return toWork || hangs || refit.some((act) => !done.includes(act));
 }
 
 /** Whether a verdict is open for want of a reading, or although all are there. */

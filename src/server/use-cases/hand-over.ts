@@ -1,9 +1,8 @@
-import { assess, provedWith } from '../../core/assess';
+import { asSigned, assess } from '../../core/assess';
 import { bookingOf } from '../../core/booking';
 import { asItCame, handOver, stillOpen } from '../../core/handover';
 import type { Choices } from '../../core/plan';
 import { handOverSchema, type HandOverDocument } from '../../core/report';
-import { renewedParts } from '../../core/refit';
 import {
   addHandOver,
   findJob,
@@ -64,15 +63,12 @@ export async function handOverNow(
     courseOf(db, job),
   ]);
   const { limits, codes, schools } = rules;
-  const appraisal = assess(sheet, limits, codes, schools);
   const choices = course.choices as Choices | null;
-  const proof = provedWith(sheet, appraisal, renewedParts(appraisal.verdicts, choices), schools);
+  const appraisal = asSigned(sheet, assess(sheet, limits, codes, schools), choices, schools);
   const { fitted, notTaken } = await partsOf(db, jobId, course.skus);
   const open = stillOpen({
     sheet,
-    verdicts: appraisal.verdicts,
-    proof,
-    slack: appraisal.checks.some(({ id, outcome }) => id === 'refit.lift' && outcome === 'fail'),
+    ...appraisal,
     signed: course.signedOff,
     choices,
     notTaken,
@@ -90,7 +86,7 @@ export async function handOverNow(
       note,
     },
     handOver({
-      judged: { sheet, ...appraisal, proof },
+      judged: { sheet, ...appraisal },
       before: assess(asItCame(sheet), limits, codes, schools),
       choices,
       newChain: fitted.find(({ kind }) => kind === 'chain') ?? null,

@@ -1,8 +1,7 @@
-import { assess, provedWith, type Appraisal } from '../../core/assess';
+import { asSigned, assess, type Appraisal } from '../../core/assess';
 import { brought } from '../../core/judge';
 import { nextStep, stepOfReading, stepStates, waitsFor } from '../../core/workflow';
 import { PARTS } from '../../core/reading';
-import { renewedParts } from '../../core/refit';
 import { readingAt, sheetFromEntries, type BenchSheet, type EntryBy } from '../../core/sheet';
 import { currentReadings, findJob, setJobText, setSummary, setTestCut, type JobRecord } from '../../data/repositories';
 import type { Transaction } from '../../data/store';
@@ -34,9 +33,7 @@ export function summarise(
   course: StoredCourse,
 ): Kept {
   const { sheet } = sheetFromEntries(entries, studies);
-  const asItCame = assess(sheet, limits, codes, schools);
-  const renewed = renewedParts(asItCame.verdicts, course.choices);
-  const appraisal = { ...asItCame, proof: provedWith(sheet, asItCame, renewed, schools) };
+  const appraisal = asSigned(sheet, assess(sheet, limits, codes, schools), course.choices, schools);
   const { cut } = appraisal.proof;
   return {
     summary: summaryOf(sheet, appraisal, course),
@@ -47,7 +44,7 @@ export function summarise(
 
 function summaryOf(sheet: BenchSheet, appraisal: Appraisal, course: StoredCourse): JobSummary {
   const step = nextStep(stepStates(sheet, appraisal, course));
-  const { signedOff: signed, choices, lacksParts } = course;
+  const { signedOff: signed, lacksParts } = course;
   return {
     verdicts: Object.fromEntries(
       PARTS.map((part) => [part, appraisal.verdicts[part].action]),
@@ -55,7 +52,7 @@ function summaryOf(sheet: BenchSheet, appraisal: Appraisal, course: StoredCourse
     brought: PARTS.filter((part) => brought(sheet, part) && !(part === 'nose' && sheet.bar?.nose === 'hard')),
     next: { step, text: nextText(step, appraisal) },
     orderReady: 'order' in appraisal.order,
-    waits: waitsFor({ sheet, appraisal, signed, choices, lacksParts }),
+    waits: waitsFor({ sheet, appraisal, signed, lacksParts }),
   };
 }
 

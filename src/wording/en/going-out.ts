@@ -154,6 +154,8 @@ export function stillOpenSentence(open: StillOpen): string {
         : `${open.acts} acts of putting it back on are not ticked off.`;
     case 'slack':
       return 'The chain lifts more than it may.';
+    case 'tension-open':
+      return 'The tension was not measured, or cannot be judged.';
     case 'not-proved':
       return 'The saw was not proved.';
     case 'proof-failed':

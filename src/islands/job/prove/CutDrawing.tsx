@@ -1,7 +1,6 @@
 import type { DriftFactor } from '../../../core/bar';
 import { driftCurve } from '../../../core/bar';
-import { expectedLean, measuredCut } from '../../../core/proof';
-import { renewedParts } from '../../../core/refit';
+import { measuredCut } from '../../../core/proof';
 import { LogSection } from '../../../ui/drawings/LogSection';
 import { driftFactorSentence } from '../../../wording';
 import { useFrame } from '../../frame/frame-context';
@@ -14,13 +13,13 @@ const PLAIN: DriftFactor = { factor: 1, spread: null, interval: null, cuts: 0 };
 
 /** The log with the curve that the bar lets expect and the one that was cut, both to the same scale. */
 export function CutDrawing() {
-  const { appraisal, entered, choices } = useJob();
+  const { appraisal, entered } = useJob();
   const { unit, show } = useFrame();
   const { data } = useJobData<DriftFactor>('drift-factor.json');
   const known = data === null || data === 'failed' ? null : data;
   const { factor } = known ?? PLAIN;
-  const isNewBar = renewedParts(appraisal.verdicts, choices).includes('bar');
-  const expected = isNewBar ? null : expectedLean(entered.sheet, appraisal.bar);
+  const isNewBar = appraisal.renewed.includes('bar');
+  const { expected } = appraisal.proof;
   const cut = measuredCut(entered.sheet);
   const depth = cut?.depth ?? USUAL_DEPTH;
   const curve = expected && driftCurve(depth, expected.lean, expected.bodyHeight, factor);

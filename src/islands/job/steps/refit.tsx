@@ -1,4 +1,4 @@
-import { refitList, renewedParts } from '../../../core/refit';
+import { tensionOf } from '../../../core/refit';
 import { Notice } from '../../../ui/parts/Notice';
 import { checkSentence, choicesAt, list, partName, REFIT_CAUTIONS, TENSION_SAYS } from '../../../wording';
 import { useFrame } from '../../frame/frame-context';
@@ -10,9 +10,8 @@ import { useJob } from '../store/JobContext';
 
 /** Refit: bar and chain go back on, the other way round than they came, and are tensioned. Only what applies is asked. */
 export default function Refit() {
-  const { appraisal, entered, choices, view } = useJob();
-  const renewed = renewedParts(appraisal.verdicts, choices);
-  const asked = refitList({ sheet: entered.sheet, renewed });
+  const { appraisal, signedOff, view } = useJob();
+  const { renewed, refit: asked } = appraisal;
   const acts = choicesAt('refit.done').filter(({ value }) => asked.some((act) => act === value));
   return (
     <>
@@ -20,7 +19,7 @@ export default function Refit() {
         {renewed.length > 0 && (
           <p className="text-sm text-ink-soft">
             New: {list(renewed.map((part) => partName[part].toLowerCase()))}
-            {choices === null && ', once they are replaced'}
+            {!signedOff && ', once they are replaced'}
           </p>
         )}
       </StepHead>
@@ -68,7 +67,7 @@ export default function Refit() {
 function Tension() {
   const { appraisal } = useJob();
   const { unit } = useFrame();
-  const check = appraisal.checks.find(({ id }) => id === 'refit.lift');
+  const check = tensionOf(appraisal.checks);
   if (!check) return null;
   const kind = check.outcome === 'fail' ? 'caution' : check.outcome === 'ok' ? 'good' : 'info';
   return <Notice kind={kind}>{checkSentence(check, unit)}</Notice>;

@@ -1,10 +1,9 @@
 import { createContext, useContext, useEffect, useMemo, useState, useSyncExternalStore, type ReactNode } from 'react';
 import type { JobView, PutReadingsReply } from '../../../contract';
-import type { JobCourse } from '../../../core/workflow';
 import { api, RequestFailed } from '../../frame/api';
 import { JobStore, type Outside, type Snapshot } from './job-store';
 import { keeping } from './keeping';
-import { meaningOf, type Meaning } from './meaning';
+import { meaningOf, type Meaning, type SignedCourse } from './meaning';
 import { Outbox, type OutboxStorage } from './outbox';
 
 /** How often a visible screen asks for what other machines have stored. */
@@ -14,8 +13,6 @@ interface JobValue extends Meaning {
   readonly view: JobView;
   readonly snapshot: Snapshot;
   readonly signedOff: boolean;
-  /** What the signed plan does with each part; null where none was signed. */
-  readonly choices: JobCourse['choices'];
 }
 
 const JobContext = createContext<JobValue | null>(null);
@@ -95,7 +92,7 @@ function useKeepingUp(store: JobStore, jobId: string, who: string): void {
 }
 
 /** What became of the job beside its readings. */
-function courseOf({ job, signOffs }: JobView): JobCourse {
+function courseOf({ job, signOffs }: JobView): SignedCourse {
   const signedOff = job.state !== 'open' && signOffs.length > 0;
   return {
     signedOff,
@@ -126,17 +123,14 @@ export function JobProvider({ view: arrived, who, children }: JobProviderProps) 
   });
   const snapshot = useSyncExternalStore(store.subscribe, store.getSnapshot, store.getSnapshot);
   useKeepingUp(store, view.job.id, who);
-  const { signedOff, choices } = courseOf(view);
+  const { signedOff } = courseOf(view);
   const [find] = useState(() => keeping(meaningOf, ['checks', 'stations', 'figures', 'hangsOn']));
   const { standing, drafts } = snapshot;
   const meaning = useMemo(
     () => find({ standing, drafts }, view, courseOf(view), who),
     [find, standing, drafts, view, who],
   );
-  const value = useMemo(
-    () => ({ view, snapshot, signedOff, choices, ...meaning }),
-    [view, snapshot, signedOff, choices, meaning],
-  );
+  const value = useMemo(() => ({ view, snapshot, signedOff, ...meaning }), [view, snapshot, signedOff, meaning]);
   return (
     <StoreContext value={store}>
       <JobContext value={value}>{children}</JobContext>

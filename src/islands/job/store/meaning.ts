@@ -1,5 +1,5 @@
-import { assess, provedWith, type Appraisal } from '../../../core/assess';
-import { renewedParts } from '../../../core/refit';
+import { asSigned, assess, type Appraisal } from '../../../core/assess';
+import type { SignedChoices } from '../../../core/refit';
 import { stepStates, type JobCourse, type StepState } from '../../../core/workflow';
 import { sheetFromEntries, type EnteredSheet } from '../../../core/sheet';
 import type { JobView } from '../../../contract';
@@ -12,6 +12,9 @@ export interface Meaning {
   readonly steps: readonly StepState[];
 }
 
+/** What became of a job, with what its signed plan does with each part; null where none was signed. */
+export type SignedCourse = JobCourse & { readonly choices: SignedChoices | null };
+
 /**
  * Reads what was typed, entered or not, as a sheet and assesses it.
  * @param who is at the bench
@@ -19,16 +22,12 @@ export interface Meaning {
 export function meaningOf(
   { standing, drafts }: Pick<Snapshot, 'standing' | 'drafts'>,
   { limits, codes, schools, studies }: Pick<JobView, 'limits' | 'codes' | 'schools' | 'studies'>,
-  course: JobCourse,
+  course: SignedCourse,
   who: string,
 ): Meaning {
   // What is being typed is in the hand of who is here.
   const typed = [...drafts.values()].map((draft) => ({ ...draft, by: who }));
   const { sheet, refused, stationKeys } = sheetFromEntries([...standing.values(), ...typed], studies);
-  const asItCame = assess(sheet, limits, codes, schools);
-  const appraisal = {
-    ...asItCame,
-    proof: provedWith(sheet, asItCame, renewedParts(asItCame.verdicts, course.choices), schools),
-  };
+  const appraisal = asSigned(sheet, assess(sheet, limits, codes, schools), course.choices, schools);
   return { entered: { sheet, refused, stationKeys }, appraisal, steps: stepStates(sheet, appraisal, course) };
 }
