@@ -253,6 +253,14 @@ describe('papers', () => {
     expect(pdfFonts(pdf).every((font) => /HankenGrotesk|SplineSansMono/.test(font))).toBe(true);
   });
 
+  it('of the vise take nothing off a bar that goes', async () => {
+    const card = async (tag: string) =>
+      jobPaper(context, await jobOf(context, tag), 'work-card', { unit: 'mm', origin: '' });
+    expect((await card('L-0418')).blocks.some(({ is }) => is === 'table')).toBe(false);
+    expect(JSON.stringify((await card('L-0418')).blocks)).toContain('Nothing is to be done on this bar.');
+    expect(JSON.stringify((await card('L-0417')).blocks)).toContain('near off');
+  });
+
   it('write names of other alphabets', async () => {
     const { id } = await createJob(context, {
       by: 'Ines',

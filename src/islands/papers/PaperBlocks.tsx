@@ -117,7 +117,7 @@ function Numbers({ items }: Extract<PaperBlock, { is: 'numbers' }>) {
 
 function Table({ title, head, rows, large = false }: Extract<PaperBlock, { is: 'table' }>) {
   return (
-    <table className={`mt-2 w-full border-collapse ${large ? 'text-2xl' : ''}`}>
+    <table className={`mt-2 w-full border-collapse ${large ? 'text-2xl max-md:text-lg' : 'max-md:text-sm'}`}>
       <caption className="text-left text-lg font-extrabold">{title}</caption>
       <thead>
         <tr className="border-b-2 border-ink text-left text-base">
@@ -135,7 +135,7 @@ function Table({ title, head, rows, large = false }: Extract<PaperBlock, { is: '
               {first}
             </th>
             {rest.map((cell, i) => (
-              <td key={i} className="pr-2 figures font-bold whitespace-nowrap max-md:text-sm">
+              <td key={i} className="pr-2 figures font-bold whitespace-nowrap">
                 {cell}
               </td>
             ))}

@@ -22,6 +22,8 @@ function edgeTable({ edge, effort, rows }: WorkCardView['edges'][number], unit: 
 /** What comes off which rail, in which order, and how it is levelled. */
 function barBlocks(view: WorkCardView, unit: UnitSystem): readonly PaperBlock[] {
   const { edges, left, operations, levelling, cautions } = view;
+  if (operations.length === 0 && edges.length === 0)
+    return [{ is: 'notice', kind: 'info', items: ['Nothing is to be done on this bar.'] }];
   return [
     ...(edges.length === 0
       ? [{ is: 'notice', kind: 'info', items: ['No metal has to come off this bar.'] } as const]

@@ -33,7 +33,9 @@ export async function workCardView(context: Context, jobId: string): Promise<Wor
   ]);
   const appraisal = assess(sheet, limits, codes, schools);
   const { bar, verdicts } = appraisal;
-  const advised = EDGES.flatMap((edge) => {
+  // Nothing is taken off a bar that goes.
+  const dressed = verdicts.bar.action === 'replace' ? [] : EDGES;
+  const advised = dressed.flatMap((edge) => {
     const { stations, dressing } = bar.edges[edge];
     return dressing?.advised ? [{ edge, stations, dressing }] : [];
   });

@@ -103,9 +103,9 @@ function Ordered({ order }: { order: ChainOrder }) {
     <>
       <dl className="grid grid-cols-3 border-y-2 border-ink">
         {numbers.map(({ name, value, also }) => (
-          <div key={name} className="border-r border-line px-4 py-3 last:border-r-0">
+          <div key={name} className="border-r border-line px-4 py-3 last:border-r-0 max-md:px-2">
             <dt className="text-sm font-semibold text-ink-soft">{name}</dt>
-            <dd className="figures text-[34px] leading-tight font-bold">
+            <dd className="figures text-[34px] leading-tight font-bold max-md:text-2xl">
               <span className="block whitespace-nowrap">{value}</span>{' '}
               <span className="block font-sans text-base font-semibold text-ink-soft">{also}</span>
             </dd>
