@@ -1,3 +1,4 @@
+import { flatMap } from '../flat-map';
 import type { BarAssessment } from '../bar/checks';
 import type { Check, CheckId } from '../judge';
 import type { Part } from '../reading';
@@ -43,7 +44,7 @@ export interface Advised {
 
 /** The words of a reading that speak for an advice, where the sheet says one of them. */
 function words(sheet: BenchSheet, reading: ReadingPath, ...saying: readonly string[]): readonly Because[] {
-  const said = valuesAt(sheet, reading.split('.')).flatMap((value) => (Array.isArray(value) ? value : [value]));
+  const said = flatMap(valuesAt(sheet, reading.split('.')), (value) => (Array.isArray(value) ? value : [value]));
   const asWords = said.map((value) => (value === true ? 'yes' : value === false ? 'no' : String(value)));
   return saying.filter((word) => asWords.includes(word)).map((word) => ({ from: 'word', reading, word }));
 }

@@ -1,3 +1,4 @@
+import { flatMap } from '../flat-map';
 import {
   believedAlong,
   CLEAR_ROWS,
@@ -53,7 +54,7 @@ function fitWidths(widths: readonly Width[], tool: InstrumentId | null, designs:
   const places = placesAlong(sorted.map(({ at }) => at));
   const sightings = sorted.map(({ at, width }) => ({ at, value: -width.value, variance: ownVariance(width, tool) }));
   const held = new Map(
-    sorted.flatMap(({ at, width: { between } }): readonly (readonly [number, readonly [number, number]])[] =>
+    flatMap(sorted, ({ at, width: { between } }): readonly (readonly [number, readonly [number, number]])[] =>
       between ? [[places.indexOf(at), [-between[1], -between[0]]]] : [],
     ),
   );
@@ -114,11 +115,11 @@ export function widthBelief(
   designs: Designs = designsOfSheet(),
 ): WidthBelief {
   const levels = widths.map((width) => -width);
-  const all = EDGES.flatMap((edge) =>
+  const all = flatMap(EDGES, (edge) =>
     stations[edge].map((station, i) => ({ edge, station, bounds: boundsAt(edge, station, i) })),
   );
   const side = (which: 'lo' | 'hi') =>
-    all.flatMap(({ edge, station, bounds }): readonly Width[] => {
+    flatMap(all, ({ edge, station, bounds }): readonly Width[] => {
       const width = bounds[which];
       const { mouth, deep } = station.widths;
       const isBound = [mouth, deep].some((bounds) => bounds && (!bounds.lo || !bounds.hi));

@@ -1,3 +1,4 @@
+import { flatMap } from '../flat-map';
 import {
   CLEAR_ROWS,
   CLOSE_ROWS,
@@ -160,7 +161,9 @@ export function barBelief(
   asked: Asked,
   designs: Designs = designsOfSheet(),
 ): BarBelief {
-  const readings = [...stations.A, ...stations.B].flatMap(({ near, far }) => [near, far].flatMap((each) => each ?? []));
+  const readings = flatMap([...stations.A, ...stations.B], ({ near, far }) =>
+    flatMap([near, far], (each) => each ?? []),
+  );
   if (readings.length === 0)
     return { edges: { A: null, B: null }, least: null, leastAt: null, tool: null, along: () => ({ A: [], B: [] }) };
   const tool = commonToolOf(readings);

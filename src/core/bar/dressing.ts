@@ -1,3 +1,4 @@
+import { flatMap } from '../flat-map';
 import { mm, type Mm } from '../quantity';
 import { widthAt, type GrooveShape } from './rock';
 
@@ -65,9 +66,12 @@ export function dressProfile(
     at: station.at,
     low: lowAt(station) + tolerance,
   }));
-  return stations.map((station) =>
-    inPlan(station) ? mm(Math.min(...anchors.map(({ at, low }) => low + slope * Math.abs(station.at - at)))) : null,
-  );
+  return stations.map((station) => {
+    if (!inPlan(station)) return null;
+    let least = Infinity;
+    for (const { at, low } of anchors) least = Math.min(least, low + slope * Math.abs(station.at - at));
+    return mm(least);
+  });
 }
 
 /** The height that rails are levelled to at a station: the lower rail, or the bottom of a long chip. */
@@ -109,7 +113,7 @@ export function dressPlan(stations: readonly DressStation[], rules: DressRules, 
   const widths = stations.map(({ groove }, i) =>
     groove && target[i] !== null ? mouthAfter(groove, Math.max(removeNear[i] ?? 0, removeFar[i] ?? 0)) : null,
   );
-  const depths = stations.flatMap((station, i) => {
+  const depths = flatMap(stations, (station, i) => {
     const height = target[i] ?? null;
     return height === null
       ? []
@@ -192,14 +196,14 @@ export function dressExceptions(
 ): readonly DressException[] {
   const whole = dressPlan(stations, rules);
   const costly = costlyStations(stations, whole, rules, worthFrom);
-  return stations.flatMap((_, i): DressException[] => {
+  return flatMap(stations, (_, i): DressException[] => {
     if (!costly.has(i)) return [];
     const without = dressPlan(
       stations.map((each, j) => (j === i ? { ...each, leaveLow: true } : each)),
       rules,
     );
     if (takenElsewhere(whole, i) <= takenElsewhere(without, i)) return [];
-    const savings = stations.flatMap((_, j) =>
+    const savings = flatMap(stations, (_, j) =>
       j === i
         ? []
         : [

@@ -1,3 +1,4 @@
+import { flatMap } from '../flat-map';
 import { believedAlong, dipChance, pairBelief, type Designs, type PairMake, type ProfileBelief } from '../belief';
 import type { Estimate, InstrumentId } from '../quantity';
 import { depthSighting, isReadAlike, ownVariance, pairSightings, stepSightings } from './edge-sightings';
@@ -41,7 +42,7 @@ export function railAt({ depth, step: lean, covariance }: RailsAt, sign: 1 | -1)
 
 /** Dips of single readings, or of both rails of a station where they were read alike. */
 function dipsOf(sorted: readonly Station[], rails: RailsBelief, common: InstrumentId | null): readonly Dip[] {
-  return sorted.flatMap((station, key): readonly Dip[] => {
+  return flatMap(sorted, (station, key): readonly Dip[] => {
     const { at, near, far } = station;
     const believed = rails.at[rails.places.indexOf(at)]!;
     const both = near && far && isReadAlike(station, common) ? depthSighting(station, common) : null;
@@ -61,13 +62,12 @@ function dipsOf(sorted: readonly Station[], rails: RailsBelief, common: Instrume
 const MOST_PAIRS = 6;
 
 function likelyPairs(depth: ProfileBelief, steps: ProfileBelief): readonly PairMake[] {
-  return depth.components
-    .flatMap((first) =>
-      steps.components.map((second) => ({
-        likely: first.weight * second.weight,
-        make: { first: first.made, second: second.made, weight: first.made.weight * second.made.weight },
-      })),
-    )
+  return flatMap(depth.components, (first) =>
+    steps.components.map((second) => ({
+      likely: first.weight * second.weight,
+      make: { first: first.made, second: second.made, weight: first.made.weight * second.made.weight },
+    })),
+  )
     .sort((a, b) => b.likely - a.likely)
     .slice(0, MOST_PAIRS)
     .map(({ make }) => make);
@@ -79,7 +79,7 @@ function railsOf(
   common: InstrumentId | null,
   designs: Designs,
 ): RailsBelief {
-  const depths = sorted.flatMap((station) => depthSighting(station, common) ?? []);
+  const depths = flatMap(sorted, (station) => depthSighting(station, common) ?? []);
   const steps = stepSightings(sorted, stands);
   const places = placesAlong(depths.map(({ at }) => at));
   const depth = believedAlong(designs, depths, places, ANY_LEVEL);
@@ -103,7 +103,7 @@ export function fitEdge(
   if (sorted.length === 0) return null;
   const rails = railsOf(sorted, stands, common, designs);
   const held = new Map(
-    sorted.flatMap(({ at, near, far }): readonly (readonly [number, Held])[] =>
+    flatMap(sorted, ({ at, near, far }): readonly (readonly [number, Held])[] =>
       (near?.between ?? far?.between) ? [[rails.places.indexOf(at), { near: near?.between, far: far?.between }]] : [],
     ),
   );

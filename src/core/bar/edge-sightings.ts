@@ -1,3 +1,4 @@
+import { flatMap } from '../flat-map';
 import type { PairSighting, Sighting } from '../belief';
 import { mm, ownUncertainty, type Estimate, type InstrumentId } from '../quantity';
 import { contradictsStep, markerSaysStep, squareSays, standsSays, type EdgeStands, type StepSaid } from './level-tests';
@@ -36,7 +37,7 @@ function asOne(at: number, said: readonly StepSaid[]): Sighting | null {
 /** The level tests of a station that its measured step does not contradict. */
 function testsOf(station: Station): readonly StepSaid[] {
   const measured = step(station);
-  return [squareSays(station), markerSaysStep(station)].flatMap((said) =>
+  return flatMap([squareSays(station), markerSaysStep(station)], (said) =>
     said && !contradictsStep(said, measured) ? [said] : [],
   );
 }
@@ -58,7 +59,7 @@ function meanOf(sightings: readonly Sighting[]): Estimate | null {
 
 /** Steps along an edge, and the edge stood up as one more reading in its middle. */
 export function stepSightings(stations: readonly Station[], stands: EdgeStands[Edge]): readonly Sighting[] {
-  const found = stations.flatMap((station) => stepSighting(station) ?? []);
+  const found = flatMap(stations, (station) => stepSighting(station) ?? []);
   const said = standsSays(stands);
   if (!said || stations.length === 0 || contradictsStep(said, meanOf(found))) return found;
   const middle = (stations[0]!.at + stations.at(-1)!.at) / 2;
@@ -91,10 +92,10 @@ export function pairSightings(
     variance: u ** 2,
   });
   const whole = standsSays(stands);
-  const steps = sorted.flatMap((station) => stepSighting(station) ?? []);
+  const steps = flatMap(sorted, (station) => stepSighting(station) ?? []);
   const middle = (sorted[0]!.at + sorted.at(-1)!.at) / 2;
   return [
-    ...sorted.flatMap((station) => [
+    ...flatMap(sorted, (station) => [
       ...rail(station.at, station.near, 1 / 2),
       ...rail(station.at, station.far, -1 / 2),
       ...testsOf(station).map((test) => said(station.at, test)),

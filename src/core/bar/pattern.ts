@@ -1,3 +1,4 @@
+import { flatMap } from '../flat-map';
 import { type Edge, type Station, step } from './station';
 import type { EdgeBelief } from './believed';
 import type { Turned } from './turns';
@@ -21,7 +22,7 @@ export const DIRECTION_SURE = 2;
 
 /** Mean step of an edge and its standard uncertainty, or null where no station has both rails. */
 export function meanStep(stations: readonly Station[]): { value: number; u: number } | null {
-  const steps = stations.flatMap((station) => step(station) ?? []);
+  const steps = flatMap(stations, (station) => step(station) ?? []);
   if (steps.length === 0) return null;
   const value = steps.reduce((sum, each) => sum + each.value, 0) / steps.length;
   const u = Math.sqrt(steps.reduce((sum, each) => sum + each.u ** 2, 0)) / steps.length;
@@ -63,7 +64,7 @@ export function wearPattern(
 /** The weakest depth of an edge as it is believed to be, or null where none was measured. */
 export function weakestDepth(belief: EdgeBelief | null): number | null {
   if (!belief || belief.places.length === 0) return null;
-  return Math.min(...belief.places.flatMap(({ near, far }) => [near.value, far.value]));
+  return Math.min(...flatMap(belief.places, ({ near, far }) => [near.value, far.value]));
 }
 
 /** Edges whose weakest places differ by less than this are alike, mm. */

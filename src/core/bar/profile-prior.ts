@@ -1,3 +1,4 @@
+import { flatMap } from '../flat-map';
 import type { Make, ProfilePrior } from '../belief';
 import type { Estimate, InstrumentId } from '../quantity';
 
@@ -40,7 +41,7 @@ const MOST_PARTS = 9;
 /** Stations and places between them, none further apart than is asked for; each once, along the bar. */
 export function placesAlong(ats: readonly number[]): readonly number[] {
   const own = [...new Set(ats)].sort((a, b) => a - b);
-  return own.flatMap((at, i) => {
+  return flatMap(own, (at, i) => {
     const next = own[i + 1];
     if (next === undefined) return [at];
     const parts = Math.min(MOST_PARTS, Math.ceil((next - at) / PLACE_EVERY));
@@ -50,7 +51,7 @@ export function placesAlong(ats: readonly number[]): readonly number[] {
 
 /** What readings of a tool have in common, standard deviation, mm: of several hands the most. */
 export const commonOf = (readings: readonly Estimate[], tool: InstrumentId | null): number =>
-  Math.max(0, ...readings.flatMap((reading) => (tool && reading.tool === tool ? (reading.shared ?? 0) : [])));
+  Math.max(0, ...flatMap(readings, (reading) => (tool && reading.tool === tool ? (reading.shared ?? 0) : [])));
 
 /** The tool that most readings were made with: its own error is what they have in common. Null where none was named. */
 export function commonToolOf(readings: readonly Estimate[]): InstrumentId | null {

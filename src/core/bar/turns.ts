@@ -1,3 +1,4 @@
+import { flatMap } from '../flat-map';
 import type { Edge } from './station';
 
 /** How a bar sat at one service: the edge that was down as it came, and as it went back. Either may not have been noted. */
@@ -19,7 +20,7 @@ export interface Turned {
  * @param cameNow the edge that is down as the bar comes now, if it was noted
  */
 export function turnsIn(log: readonly Service[], cameNow?: Edge): Turned {
-  const noted = [...log.flatMap(({ came, went }) => [came, went]), cameNow].filter((edge) => edge !== undefined);
+  const noted = [...flatMap(log, ({ came, went }) => [came, went]), cameNow].filter((edge) => edge !== undefined);
   const times = noted.filter((edge, i) => i > 0 && edge !== noted[i - 1]).length;
   return { times, seen: Math.max(0, noted.length - 1) };
 }

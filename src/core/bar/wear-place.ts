@@ -1,3 +1,4 @@
+import { flatMap } from '../flat-map';
 import type { EdgeBelief } from './believed';
 import type { Edge } from './station';
 
@@ -29,9 +30,9 @@ interface Depth {
 
 /** The place of least depth on an edge, by what is believed at its stations, and what it tells; one station or none tells nothing. */
 export function wearPlace(edge: Edge, belief: EdgeBelief | null): WearPlace {
-  const depths = (belief?.stations ?? [])
-    .flatMap((place): Depth[] => (place ? [{ at: place.at, depth: Math.min(place.near.value, place.far.value) }] : []))
-    .sort((a, b) => a.at - b.at);
+  const depths = flatMap(belief?.stations ?? [], (place): Depth[] =>
+    place ? [{ at: place.at, depth: Math.min(place.near.value, place.far.value) }] : [],
+  ).sort((a, b) => a.at - b.at);
   if (depths.length < 3) return { code: 'not-measured' };
   const lowest = depths.reduce((least, next) => (next.depth < least.depth ? next : least));
   const lost = Math.max(...depths.map(({ depth }) => depth)) - lowest.depth;

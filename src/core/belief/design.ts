@@ -1,4 +1,5 @@
-import { factorise, solveLower, type Matrix } from './matrix';
+import { flatMap } from '../flat-map';
+import { columnOf, factorise, solveLower, type Matrix } from './matrix';
 import {
   layoutOf,
   type Component,
@@ -155,7 +156,7 @@ function componentOf(way: MadeSo, layout: Layout, residual: Float64Array, centre
 export function believedBy({ layout, prior, ways }: Design, values: readonly number[]): ProfileBelief {
   const n = values.length;
   const centre = prior.level ?? values.reduce((sum, value) => sum + value, 0) / n;
-  const off = Float64Array.from(values, (value) => value - centre);
+  const off = columnOf(values, (value) => value - centre);
   const residuals = ways.map(({ factor }) => solveLower(factor, n, off.slice()));
   const fitness = ways.map(({ logWeight }, i) => {
     let sum = logWeight;
@@ -169,7 +170,7 @@ export function believedBy({ layout, prior, ways }: Design, values: readonly num
   const left = kept.reduce((sum, each) => sum + each, 0);
   return {
     places: layout.places,
-    components: ways.flatMap((way, i) =>
+    components: flatMap(ways, (way, i) =>
       kept[i]! > 0 ? [componentOf(way, layout, residuals[i]!, centre, kept[i]! / left)] : [],
     ),
   };
@@ -177,7 +178,7 @@ export function believedBy({ layout, prior, ways }: Design, values: readonly num
 
 /** The same from readings that share their design with no others. */
 export function profileBelief(sightings: readonly Sighting[], layout: Layout, prior: ProfilePrior): ProfileBelief {
-  const variances = Float64Array.from(sightings, ({ variance }) => variance);
+  const variances = columnOf(sightings, ({ variance }) => variance);
   return believedBy(
     designOf(variances, layout, prior),
     sightings.map(({ value }) => value),
@@ -191,7 +192,7 @@ export function believedAlong(
   places: readonly number[],
   prior: ProfilePrior,
 ): ProfileBelief {
-  const variances = Float64Array.from(sightings, ({ variance }) => variance);
+  const variances = columnOf(sightings, ({ variance }) => variance);
   const ats = sightings.map(({ at }) => at);
   return believedBy(
     designs(variances, ats, places, prior),

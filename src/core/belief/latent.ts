@@ -106,7 +106,9 @@ function above({ terms, limit }: Way): number {
   const { times, of } = drawn;
   if (of.is === 'shortest') return manyWithin(of.pieces, u, (limit - value) / times);
   const { draws } = (of as Extract<Latent, { is: 'least' }>).least;
-  return draws.reduce((sum, draw) => sum + chanceAbove(times * draw + value - limit, u), 0) / draws.length;
+  let sum = 0;
+  for (let i = 0; i < draws.length; i += 1) sum += chanceAbove(times * draws[i]! + value - limit, u);
+  return sum / draws.length;
 }
 
 /**

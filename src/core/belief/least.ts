@@ -1,4 +1,5 @@
 import { chanceAbove, mm, normalCdf, type Estimate } from '../quantity';
+import { columnOf } from './matrix';
 import { normalPoints, ROWS } from './normal-points';
 import type { Component, ProfileBelief } from './profile';
 
@@ -84,7 +85,7 @@ const QUANTILES = [-1.87, -1.23, -0.84, -0.53, -0.26, 0, 0.26, 0.53, 0.84, 1.23,
 
 /** Few draws for a least that is known by its value and uncertainty alone: enough where no limit is near. */
 export function leastAbout({ value, u }: Estimate, common: number): Least {
-  return { draws: Float64Array.from(QUANTILES, (quantile) => value + u * quantile), common };
+  return { draws: columnOf(QUANTILES, (quantile) => value + u * quantile), common };
 }
 
 /** The least of what two things have as their least, drawn apart from one another. */

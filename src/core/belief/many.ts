@@ -1,3 +1,4 @@
+import { flatMap } from '../flat-map';
 import { chanceAbove, quadrature, mm, normalCdf, normalPdf, type Estimate } from '../quantity';
 
 /** One of many alike: what it is expected to be, its own standard uncertainty, mm. */
@@ -70,7 +71,7 @@ const HERMITE: readonly (readonly [number, number])[] = [
   [2.266580584531843, 0.004943624275536947],
   [3.190993201781528, 0.00003960697726326438],
 ];
-const NODES = HERMITE.flatMap(([x, w]): (readonly [number, number])[] => {
+const NODES = flatMap(HERMITE, ([x, w]): (readonly [number, number])[] => {
   const scaled = w / Math.sqrt(Math.PI);
   const node = Math.SQRT2 * x;
   return x === 0
@@ -102,7 +103,8 @@ function lesserOfTwo(a: Alike, b: Alike): Alike {
   const spread = quadrature(a.own, b.own);
   if (spread === 0) return a.value <= b.value ? a : b;
   const alpha = (b.value - a.value) / spread;
-  const [first, second, bend] = [normalCdf(alpha), normalCdf(-alpha), normalPdf(alpha)];
+  const first = normalCdf(alpha);
+  const [second, bend] = [1 - first, normalPdf(alpha)];
   const mean = a.value * first + b.value * second - spread * bend;
   const square =
     (a.value ** 2 + a.own ** 2) * first + (b.value ** 2 + b.own ** 2) * second - (a.value + b.value) * spread * bend;

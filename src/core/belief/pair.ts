@@ -1,4 +1,5 @@
-import { factorise, solveLower, type Matrix } from './matrix';
+import { flatMap } from '../flat-map';
+import { columnOf, factorise, solveLower, type Matrix } from './matrix';
 import { correlation, type Make } from './profile';
 
 /** One reading of two profiles at once: so much of the first and so much of the second, and the variance that it has for itself, mm². */
@@ -62,17 +63,21 @@ function predict(
     const isFirst = k < size;
     const at = places[k % size]!;
     const own = isFirst ? make.first : make.second;
-    const column = Float64Array.from(sightings, (each) => {
+    const column = columnOf(sightings, (each) => {
       return (isFirst ? each.first : each.second) * covarianceOf(own, Math.abs(each.at - at));
     });
     solveLower(factor, n, column);
     solved.push(column);
-    mean[k] = (isFirst ? centre : 0) + column.reduce((sum, each, i) => sum + each * residual[i]!, 0);
+    let expected = isFirst ? centre : 0;
+    for (let i = 0; i < n; i += 1) expected += column[i]! * residual[i]!;
+    mean[k] = expected;
     for (let l = 0; l <= k; l += 1) {
       const isAlike = l < size === isFirst;
       const prior = isAlike ? covarianceOf(own, Math.abs(places[l % size]! - at)) : 0;
       const other = solved[l]!;
-      covariance[k * 2 * size + l] = column.reduce((left, each, i) => left - each * other[i]!, prior);
+      let rest = prior;
+      for (let i = 0; i < n; i += 1) rest -= column[i]! * other[i]!;
+      covariance[k * 2 * size + l] = rest;
     }
   }
   return { mean, factor: factorise(covariance, 2 * size) };
@@ -92,7 +97,7 @@ export function pairBelief(
   const fits = makes.map((make) => {
     const n = sightings.length;
     const factor = factorise(between(sightings, make), n);
-    const values = Float64Array.from(sightings, ({ value, first }) => value - first * centre);
+    const values = columnOf(sightings, ({ value, first }) => value - first * centre);
     const residual = solveLower(factor, n, values);
     let fitness = Math.log(make.weight);
     for (let i = 0; i < n; i += 1) fitness -= Math.log(factor[i * n + i]!) + (residual[i]! * residual[i]!) / 2;
@@ -103,7 +108,7 @@ export function pairBelief(
   const all = shares.reduce((sum, each) => sum + each, 0);
   const kept = shares.map((share) => (share / all >= NEGLIGIBLE ? share : 0));
   const left = kept.reduce((sum, each) => sum + each, 0);
-  return fits.flatMap(({ make, factor, residual }, i) =>
+  return flatMap(fits, ({ make, factor, residual }, i) =>
     kept[i]! > 0 ? [{ weight: kept[i]! / left, ...predict(sightings, places, make, factor, residual, centre) }] : [],
   );
 }

@@ -1,3 +1,4 @@
+import { flatMap } from '../flat-map';
 import { believedAlike, manyWithin, shortestOf, type Alike } from '../belief';
 import {
   quadrature,
@@ -103,7 +104,7 @@ export function lengthAfterCorrection(
   const sides = { left: believed('left', cutters.left), right: believed('right', cutters.right) };
   const standing = [...sides.left, ...sides.right];
   if (standing.length === 0) return null;
-  const filed = damage.flatMap((each): Piece[] => {
+  const filed = flatMap(damage, (each): Piece[] => {
     const on = onCutter(each, sides, shorter);
     return on
       ? [{ side: each.side, cutter: each.cutter, lo: less(on.lo, each.setBack.hi), hi: less(on.hi, each.setBack.lo) }]
@@ -116,10 +117,10 @@ export function lengthAfterCorrection(
   }));
   const pieces = [...sharpened, ...filed].map((piece) => angled(piece, angles));
   const worst = pieces.reduce(shorter);
-  const readings = [...cutters.left, ...cutters.right].flatMap(({ lo, hi }) => lo ?? hi ?? []);
+  const readings = flatMap([...cutters.left, ...cutters.right], ({ lo, hi }) => lo ?? hi ?? []);
   const common = Math.max(0, ...readings.map(({ shared = 0 }) => shared));
   const isWhole = pieces.every(({ lo, hi }) => lo && hi);
-  const shown = pieces.flatMap(({ lo, hi }) => hi ?? lo ?? []);
+  const shown = flatMap(pieces, ({ lo, hi }) => hi ?? lo ?? []);
   return {
     side: worst.side,
     cutter: worst.cutter,
@@ -136,7 +137,7 @@ export function lengthAfterCorrection(
 export function correctionWithin({ pieces, common, tool }: Correction, limit: Estimate): Within {
   const cancels = sameTool({ value: mm(0), u: 0, ...(tool ? { tool } : {}) }, limit);
   const together = cancels ? ownUncertainty(limit) : quadrature(common, limit.u);
-  const side = (which: 'lo' | 'hi') => pieces.flatMap((piece) => piece[which] ?? []);
+  const side = (which: 'lo' | 'hi') => flatMap(pieces, (piece) => piece[which] ?? []);
   const [lo, hi] = [side('lo'), side('hi')];
   return {
     least: lo.length < pieces.length ? 0 : manyWithin(lo, together, limit.value),
@@ -157,7 +158,7 @@ const shorterBounds = (a: Bounds, b: Bounds): Bounds =>
 
 /** The cutter that loses the greatest share of its length to its damage; null where there is none, or no length to hold it against. */
 export function greatestShare(cutters: Cutters, damage: readonly Damage[]): ShareGoing | null {
-  const shares = damage.flatMap(({ side, cutter, setBack }): ShareGoing[] => {
+  const shares = flatMap(damage, ({ side, cutter, setBack }): ShareGoing[] => {
     const on = onCutter({ side, cutter }, cutters, shorterBounds);
     const [length, off] = [on && middle(on), middle(setBack)];
     if (!length || !off || length.value <= 0) return [];

@@ -1,3 +1,4 @@
+import { flatMap } from '../flat-map';
 import { believedAlike } from '../belief';
 import { mm, ownUncertainty, quadrature, type Bounds, type Estimate } from '../quantity';
 import { SIDES, type Side } from './cutters';
@@ -22,7 +23,7 @@ const asAlike = (height: Estimate) => ({ value: height.value, own: ownUncertaint
 
 /** What each gauge is believed to be, from all of its side; a bound stays what it is. */
 function believed(side: Side, heights: readonly Bounds[], which: 'lo' | 'hi'): readonly GaugeAt[] {
-  const at = heights.flatMap((bounds, i) => {
+  const at = flatMap(heights, (bounds, i) => {
     const height = bounds[which];
     return height ? [{ side, cutter: i + 1, height }] : [];
   });
@@ -34,7 +35,7 @@ function believed(side: Side, heights: readonly Bounds[], which: 'lo' | 'hi'): r
 }
 
 const all = (heights: GaugeHeights, which: 'lo' | 'hi') =>
-  SIDES.flatMap((side) => believed(side, heights[side], which));
+  flatMap(SIDES, (side) => believed(side, heights[side], which));
 
 /** A gauge that is surely no lower than its mark can be too low, one that is surely no higher can be too high: each end is looked for among what bounds it. */
 export function gaugeRange(heights: GaugeHeights): GaugeRange {

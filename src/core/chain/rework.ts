@@ -1,3 +1,4 @@
+import { flatMap } from '../flat-map';
 import { difference, mm, quadrature, type Bounds, type Estimate } from '../quantity';
 import { onCutter, SIDES, type Cutters, type Damage, type Side } from './cutters';
 
@@ -43,7 +44,7 @@ export function standingCutters(before: Cutters, after: Cutters, damage: readonl
   const of = (side: Side) => (again.includes(side) ? after[side] : before[side]);
   return {
     cutters: { left: of('left'), right: of('right') },
-    damage: damage.flatMap((each) =>
+    damage: flatMap(damage, (each) =>
       again.includes(each.side) ? (leftOf(each, before, after[each.side]) ?? []) : [each],
     ),
     again,

@@ -1,3 +1,4 @@
+import { flatMap } from '../flat-map';
 import { classKnown, fitContext, judgeFit, live, LIVE_WEIGHT, sameProperty, type FitJudgement } from '../fit';
 import { need, UNKNOWN, wantedOf, type Need, type StockKind, type Wanted } from '../stock';
 import {
@@ -75,7 +76,7 @@ function cautionsFor(sheet: BenchSheet, identity: Identity, numbers: CounterNumb
   );
   const byStamp = numbers.driveLinks.status === 'settled' && identity.chain.driveLinks.value === null;
   const buildOpen = [...numbers.pitch.values].sort().join() === '38,38lp';
-  const marks = (['pitch', 'gauge'] as const).flatMap((number): readonly CounterCaution[] => {
+  const marks = flatMap(['pitch', 'gauge'] as const, (number): readonly CounterCaution[] => {
     const onMark = standsOnMark(identity.chain[number], identity.bar[number], numbers[number].status === 'settled');
     return onMark ? [{ code: 'on-one-mark', number, onMark }] : [];
   });

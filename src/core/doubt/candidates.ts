@@ -1,3 +1,4 @@
+import { flatMap } from '../flat-map';
 import { EDGES, RAILS, type Edge, type PlaceDraws, type Rail } from '../bar';
 import type { BarAssessment } from '../bar/checks';
 import type { Identity } from '../identify';
@@ -48,7 +49,7 @@ function ofQuestions(
   first: number,
   identity: Identity,
 ): readonly Candidate[] {
-  return factors.flatMap((factor, i): readonly Candidate[] => {
+  return flatMap(factors, (factor, i): readonly Candidate[] => {
     if (!isOpen(factor)) return [];
     const { measure, repeat, rests } = factor;
     const question = first + i;
@@ -87,8 +88,8 @@ interface LeastHere {
 /** Where the least depth is, draw by draw: the places that most often hold it. */
 function whereLeast(bar: BarAssessment): readonly LeastHere[] {
   const along = bar.belief.along();
-  const all = EDGES.flatMap((edge) =>
-    along[edge].flatMap((place) => RAILS.map((rail) => ({ edge, rail, place, often: 0 }))),
+  const all = flatMap(EDGES, (edge) =>
+    flatMap(along[edge], (place) => RAILS.map((rail) => ({ edge, rail, place, often: 0 }))),
   );
   const draws = all[0]?.place.rails.near.length ?? 0;
   for (let draw = 0; draw < draws; draw += 1) {
@@ -106,9 +107,9 @@ function alongBar(compiled: Compiled, bar: BarAssessment): readonly Candidate[] 
   const latent = compiled.latents.findIndex((each) => each.is === 'least' && each.least === least);
   if (!least || !tool || latent < 0) return [];
   const used = compiled.latentTool[latent]!;
-  return whereLeast(bar)
-    .filter(({ often }) => often > 0)
-    .flatMap(({ edge, rail, place }) => {
+  return flatMap(
+    whereLeast(bar).filter(({ often }) => often > 0),
+    ({ edge, rail, place }) => {
       const { at, station, rails } = place;
       const drawn = rails[rail];
       const measure = stationPath(edge, station ?? bar.standing[edge].stations.length, rail);
@@ -123,7 +124,8 @@ function alongBar(compiled: Compiled, bar: BarAssessment): readonly Candidate[] 
         at: station === null ? at : null,
         ...readAgain(compiled, shown, placed.tool, placed.own),
       }));
-    });
+    },
+  );
 }
 
 /**

@@ -1,3 +1,4 @@
+import { flatMap } from '../flat-map';
 import { ownOf, toolOf, towards, type Latent, type Way } from '../belief';
 import type { InstrumentId } from '../quantity';
 import { PARTS, type Part } from '../reading';
@@ -92,11 +93,11 @@ function begins(lengths: readonly number[]): Uint16Array {
  */
 export function compile(hangsOn: Readonly<Record<Part, readonly Factor[] | null>>): Compiled {
   const parts = PARTS.filter((part) => hangsOn[part] !== null);
-  const questions = parts.flatMap((part, i) => hangsOn[part]!.map((factor) => ({ factor, part: i })));
+  const questions = flatMap(parts, (part, i) => hangsOn[part]!.map((factor) => ({ factor, part: i })));
   const factors = questions.map(({ factor }) => factor);
   const ways: readonly (readonly Way[])[] = factors.map(({ rests }) => rests?.ways ?? []);
   const all = ways.flat();
-  const terms = all.flatMap((way) => way.terms);
+  const terms = flatMap(all, (way) => way.terms);
   const [latents, tools, groups] = [
     new Listed<Latent>(identityOf),
     new Listed<InstrumentId>((tool) => tool),
@@ -112,7 +113,7 @@ export function compile(hangsOn: Readonly<Record<Part, readonly Factor[] | null>
     parts,
     tools: tools.all,
     toolError: Float64Array.from(tools.all, (id) =>
-      Math.max(...used.flatMap((tool) => (tool?.tool === id ? tool.shared : []))),
+      Math.max(...flatMap(used, (tool) => (tool?.tool === id ? tool.shared : []))),
     ),
     choices,
     latents: latents.all,

@@ -1,3 +1,4 @@
+import { flatMap } from '../flat-map';
 import type { BarAssessment } from '../bar/checks';
 import type { Identity } from '../identify';
 import type { Verdict } from '../judge';
@@ -78,7 +79,7 @@ interface Drawn {
 
 function readsOf(compiled: Compiled, { hangsOn, bar, identity }: Doubted, draws: number): readonly Read[] {
   let first = 0;
-  return compiled.parts.flatMap((part) => {
+  return flatMap(compiled.parts, (part) => {
     const factors = hangsOn[part]!;
     // No reading takes off more than all the doubt there is.
     const isAsked = 1 - Math.max(...Object.values(sharesOf(factors))) >= WORTH_MEASURING / 2;

@@ -1,3 +1,4 @@
+import { flatMap } from '../flat-map';
 import { EDGES } from '../bar';
 import type { BarAssessment } from '../bar/checks';
 import { isMended, openWork, readingOf, type Check, type Repeat, type Verdict } from '../judge';
@@ -68,25 +69,36 @@ const callsOf = (operation: Operation | null): 'recondition' | 'clean' =>
 const ASKED_ELSEWHERE = ['bar.step', 'bar.marker', 'bar.square', 'bar.stands'];
 
 type Head = Pick<Factor, 'group' | 'measure' | 'repeat'>;
+type Outlook = Pick<Factor, 'calls' | 'well' | 'rests'>;
+
+/** Written out member by member: a check's factors are made anew at every keystroke, and what is spread and then added to is slow. */
+const factor = ({ measure, repeat }: Head, group: string, { calls, well, rests }: Outlook): Factor => ({
+  group,
+  calls,
+  well,
+  measure,
+  repeat,
+  rests,
+});
 
 /** Work that a check calls for, or would if its value is beyond the limit in truth: a value near its limit is work that may be needed. */
 function workFactor(check: Check, head: Head, done: readonly Operation[]): readonly Factor[] {
   const { might, work, condemns, outcome, probability, watch } = check;
   const operation = might?.operation ?? work;
   if (operation && openWork([operation], done).length === 0) return [];
-  if (!might) return work === null ? [] : [{ ...head, calls: callsOf(work), well: 0, rests: null }];
+  if (!might) return work === null ? [] : [factor(head, head.group, { calls: callsOf(work), well: 0, rests: null })];
   const calls = callsOf(might.operation);
   const group = condemns ? `${head.group} work` : head.group;
   if (might.from === 'watch') {
     const rests = watch === null ? null : restsOf(check, watch);
     const well = rests ? waysWithin(rests.ways, rests.kind) : Number(work === null);
-    return [{ ...head, group, calls, well, rests }];
+    return [factor(head, group, { calls, well, rests })];
   }
   if (condemns) return [];
   // What was found by another way than its figures is found.
   const isByFigures = probability !== null && probability > UNSURE === (outcome !== 'fail');
   const [well, rests] = isByFigures ? [probability, restsOf(check)] : [Number(work === null), null];
-  return [{ ...head, group, calls, well, rests }];
+  return [factor(head, group, { calls, well, rests })];
 }
 
 function factorsOfCheck(check: Check, done: readonly Operation[]): readonly Factor[] {
@@ -96,12 +108,13 @@ function factorsOfCheck(check: Check, done: readonly Operation[]): readonly Fact
   const head: Head = { group: TOGETHER[id] ?? id, measure, repeat };
   if (!condemns) return workFactor(check, head, done);
   const rests = restsOf(check);
-  return [{ ...head, calls: 'replace', well: chanceOf(check, rests), rests }, ...workFactor(check, head, done)];
+  const condemned = factor(head, head.group, { calls: 'replace', well: chanceOf(check, rests), rests });
+  return [condemned, ...workFactor(check, head, done)];
 }
 
 /** The rails of each edge: how likely they stand level. What only the plan of the dressing finds is as good as certain. */
 function rails({ standing }: BarAssessment): readonly Factor[] {
-  return EDGES.flatMap((edge): readonly Factor[] => {
+  return flatMap(EDGES, (edge): readonly Factor[] => {
     const { belief, dressing } = standing[edge];
     const chance = belief?.stepChance ?? null;
     if (chance === null) return dressing?.advised ? [certain('recondition', `rails ${edge}`)] : [];
@@ -153,7 +166,7 @@ export function factorsOf(
   );
   if (waits || unjudged) return null;
   return [
-    ...checks.flatMap((check) => factorsOfCheck(check, done)),
+    ...flatMap(checks, (check) => factorsOfCheck(check, done)),
     ...(part === 'bar' ? rails(bar) : []),
     ...planned(verdict.operations, checks),
   ];

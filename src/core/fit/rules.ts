@@ -1,3 +1,4 @@
+import { flatMap } from '../flat-map';
 import { GAUGES, familyAndGaugeMeet, type FamilyId, type GaugeId } from '../families';
 import type { Identified, Identity } from '../identify';
 import { rock } from '../bar';
@@ -123,7 +124,7 @@ function compared<T extends string | number>(
 ): FitJudgement {
   const holds = sameProperty(a, b);
   if (holds === null) {
-    const missing = [a, b].flatMap((property, i) => (property.value === null ? [names[i]!] : []));
+    const missing = flatMap([a, b], (property, i) => (property.value === null ? [names[i]!] : []));
     return { rule, holds, reason: { code: 'not-known', missing } };
   }
   const shown = (property: Identified<T>) => live(property).join(' or ');

@@ -1,3 +1,4 @@
+import { flatMap } from '../flat-map';
 import { FORESEEN_CHECKS, GOING_OUT_CHECKS, type Check } from '../judge';
 import type { Part } from '../reading';
 
@@ -44,7 +45,7 @@ export function findingsOf(
   const after = standing.filter(({ part }) => !renewed.includes(part));
   const told = [...before, ...after].filter(({ id }) => !NO_FINDING.includes(id));
   const ids = [...new Set(told.map(({ id }) => id))];
-  return ids.flatMap((id): Finding[] => {
+  return flatMap(ids, (id): Finding[] => {
     const finding = { before: telling(before, id), after: telling(after, id) };
     const there = finding.after ?? finding.before;
     if (!there) return [];

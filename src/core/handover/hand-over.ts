@@ -1,3 +1,4 @@
+import { flatMap } from '../flat-map';
 import { adviceFor, type Advice } from '../advice';
 import type { BarAssessment } from '../bar/checks';
 import type { FamilyId, GaugeId } from '../families';
@@ -80,7 +81,7 @@ const CHOICE_OF: Readonly<Record<Verdict['action'], Choice | null>> = {
 export function choicesOf({ sheet, verdicts }: Pick<Judged, 'sheet' | 'verdicts'>, signed: Choices | null): Choices {
   if (signed) return signed;
   return Object.fromEntries(
-    judgedParts(sheet).flatMap((part) => {
+    flatMap(judgedParts(sheet), (part) => {
       const choice = CHOICE_OF[verdicts[part].action];
       return choice ? [[part, choice]] : [];
     }),

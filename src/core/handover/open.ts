@@ -1,3 +1,4 @@
+import { flatMap } from '../flat-map';
 import { judgedParts, type Check, type Verdict } from '../judge';
 import type { Proof } from '../proof';
 import type { Part } from '../reading';
@@ -54,7 +55,7 @@ export function stillOpen(leaving: Leaving): readonly StillOpen[] {
   const acts = refit.filter((act) => !done.includes(act)).length;
   return [
     ...(signed ? [] : [{ code: 'not-signed' } as const]),
-    ...judgedParts(sheet).flatMap((part) => ofPart(part, verdicts[part], choices?.[part] === 'replace')),
+    ...flatMap(judgedParts(sheet), (part) => ofPart(part, verdicts[part], choices?.[part] === 'replace')),
     ...(notTaken.length > 0 ? [{ code: 'parts-missing', skus: notTaken } as const] : []),
     ...(acts > 0 ? [{ code: 'refit-left', acts } as const] : []),
     ...ofTension(leaving),

@@ -1,3 +1,4 @@
+import { flatMap } from '../flat-map';
 import type { FamilyId, GaugeId } from '../families';
 import { estimate, type LengthReading } from '../quantity';
 import type { BarSheet, BenchSheet, ChainSheet, DriveSprocketSheet, EvidenceId } from '../sheet';
@@ -40,9 +41,9 @@ function stampStatements(source: Source, stamp: StampReading, on: 'stamp' | 'spr
   const pitches = unique(stated(stamp, 'pitch'), ({ meaning: { value } }) => value);
   const gauges = unique(stated(stamp, 'gauge'), ({ meaning: { value } }) => value);
   return [
-    ...pitches.flatMap(({ token, meaning }) => pitchOf(source, pitchMarkEvidence([meaning.value], on, token))),
-    ...gauges.flatMap(({ token, meaning }) => gaugeOf(source, gaugeMarkEvidence(meaning.value, token))),
-    ...stated(stamp, 'outOfScope').flatMap(({ meaning: { what } }) =>
+    ...flatMap(pitches, ({ token, meaning }) => pitchOf(source, pitchMarkEvidence([meaning.value], on, token))),
+    ...flatMap(gauges, ({ token, meaning }) => gaugeOf(source, gaugeMarkEvidence(meaning.value, token))),
+    ...flatMap(stated(stamp, 'outOfScope'), ({ meaning: { what } }) =>
       what === 'harvester-pitch'
         ? pitchOf(source, { code: 'harvester-pitch' })
         : gaugeOf(source, { code: 'harvester-gauge' }),
@@ -54,10 +55,10 @@ function stampStatements(source: Source, stamp: StampReading, on: 'stamp' | 'spr
 function chainStamp(text: string, codes: readonly LearnedCode[]): Statement[] {
   const source = { id: 'chain.stamp', part: 'chain' } as const;
   const stamp = readStamp(text);
-  const learned = stamp.tokens.flatMap(({ text: piece }) => codeOf(piece, codes) ?? []);
+  const learned = flatMap(stamp.tokens, ({ text: piece }) => codeOf(piece, codes) ?? []);
   const rest = { ...stamp, tokens: stamp.tokens.filter(({ text: piece }) => !codeOf(piece, codes)) };
   return [
-    ...learned.flatMap((code) => [
+    ...flatMap(learned, (code) => [
       ...pitchOf(source, codePitchEvidence(code)),
       ...gaugeOf(source, codeGaugeEvidence(code)),
     ]),

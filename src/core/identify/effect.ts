@@ -1,3 +1,4 @@
+import { flatMap } from '../flat-map';
 import type { BenchSheet, EvidenceId } from '../sheet';
 import { identify, type Identity } from './identify';
 import type { LearnedCode } from './learned-code-schema';
@@ -48,8 +49,8 @@ export function effectOf(
   codes: readonly LearnedCode[] = [],
 ): readonly EvidenceEffect[] {
   const other = identify(toggled(sheet, id), codes);
-  return NUMBERS.flatMap(({ part, properties }) =>
-    properties.flatMap((property) => {
+  return flatMap(NUMBERS, ({ part, properties }) =>
+    flatMap(properties, (property) => {
       const [before, after] = [numberOf(identity, part, property), numberOf(other, part, property)];
       return before && after && !alike(before, after) ? [{ part, property, before, after }] : [];
     }),

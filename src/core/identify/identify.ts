@@ -1,3 +1,4 @@
+import { flatMap } from '../flat-map';
 import { FAMILY_IDS, GAUGE_IDS, type FamilyId, type GaugeId } from '../families';
 import { estimate } from '../quantity';
 import { EVIDENCE_IDS, type BenchSheet, type EvidenceId } from '../sheet';
@@ -34,10 +35,10 @@ export interface Identity {
 function evidenceOf(statements: readonly Statement[], part: IdentifiedPart): PitchAndGaugeEvidence {
   const own = statements.filter((statement) => statement.part === part);
   return {
-    pitch: own.flatMap((each) => (each.property === 'pitch' && 'evidence' in each ? [each.evidence] : [])),
-    gauge: own.flatMap((each) => (each.property === 'gauge' && 'evidence' in each ? [each.evidence] : [])),
-    pitchNotes: own.flatMap((each) => (each.property === 'pitch' && 'note' in each ? [each.note] : [])),
-    gaugeNotes: own.flatMap((each) => (each.property === 'gauge' && 'note' in each ? [each.note] : [])),
+    pitch: flatMap(own, (each) => (each.property === 'pitch' && 'evidence' in each ? [each.evidence] : [])),
+    gauge: flatMap(own, (each) => (each.property === 'gauge' && 'evidence' in each ? [each.evidence] : [])),
+    pitchNotes: flatMap(own, (each) => (each.property === 'pitch' && 'note' in each ? [each.note] : [])),
+    gaugeNotes: flatMap(own, (each) => (each.property === 'gauge' && 'note' in each ? [each.note] : [])),
   };
 }
 
@@ -67,7 +68,7 @@ function sourcedOf<T extends string>(
   part: IdentifiedPart,
   property: 'pitch' | 'gauge',
 ): readonly Sourced<T>[] {
-  return statements.flatMap((each) =>
+  return flatMap(statements, (each) =>
     each.part === part && each.property === property && 'evidence' in each
       ? [{ id: each.id, evidence: each.evidence as unknown as Sourced<T>['evidence'] }]
       : [],
@@ -146,15 +147,16 @@ export function identify(sheet: BenchSheet, codes: readonly LearnedCode[] = []):
         barCount,
         { sheet, part: 'bar', name: 'driveLinks' },
         barCount.candidates.map(({ value }) => value),
-        counts(barLinks).flatMap((statement) => ('evidence' in statement ? [statement] : [])),
+        flatMap(counts(barLinks), (statement) => ('evidence' in statement ? [statement] : [])),
       ),
     },
     driveSprocket: { pitch: pitchOf('driveSprocket', driveSprocket.pitch) },
     nose: { pitch: pitchOf('nose', nose.pitch) },
   };
-  const mouth = (['A', 'B'] as const)
-    .flatMap((edge) => sheet.bar?.edges?.[edge]?.stations ?? [])
-    .flatMap((station) => (station.mouth ? [estimate(station.mouth)?.value ?? 0] : []));
+  const mouth = flatMap(
+    flatMap(['A', 'B'] as const, (edge) => sheet.bar?.edges?.[edge]?.stations ?? []),
+    (station) => (station.mouth ? [estimate(station.mouth)?.value ?? 0] : []),
+  );
   return {
     ...known,
     evidence: itemsOf(said, setAside),

@@ -1,3 +1,4 @@
+import { flatMap } from '../flat-map';
 import { quadrature, type Estimate, type Mm } from '../quantity';
 import type { EvidenceId } from '../sheet';
 import {
@@ -62,9 +63,9 @@ export type LinksStatement = { readonly id: EvidenceId } & (
 );
 
 const weighed = (statements: readonly LinksStatement[]): readonly Evidence<number>[] =>
-  statements.flatMap((statement) => ('evidence' in statement ? [statement.evidence] : []));
+  flatMap(statements, (statement) => ('evidence' in statement ? [statement.evidence] : []));
 const noted = (statements: readonly LinksStatement[]): readonly IdentityReason[] =>
-  statements.flatMap((statement) => ('note' in statement ? [statement.note] : []));
+  flatMap(statements, (statement) => ('note' in statement ? [statement.note] : []));
 
 /** One count of the links. */
 export function countEvidence(value: number): Evidence<number> {
@@ -141,7 +142,7 @@ function candidatesOf({ reason }: Evidence<number>): readonly number[] {
 }
 
 const valuesOf = (evidence: readonly Evidence<number>[]): readonly number[] =>
-  [...new Set(evidence.flatMap(candidatesOf))].sort((a, b) => a - b);
+  [...new Set(flatMap(evidence, candidatesOf))].sort((a, b) => a - b);
 
 const product = (evidence: readonly Evidence<number>[], value: number): number =>
   evidence.reduce((weight, item) => weight * item.weightOf(value), 1);
@@ -157,7 +158,7 @@ export function identifyChainLinks(statements: readonly LinksStatement[]): Ident
   const values = valuesOf(evidence);
   const candidates = ranked(values.map((value) => ({ value, weight: product(evidence, value) })));
   const clash = contradiction(values, evidence, (a, b) => a.reason.code !== 'count' || b.reason.code !== 'count');
-  const counts = evidence.flatMap(({ reason }) => (reason.code === 'count' ? [reason.value] : []));
+  const counts = flatMap(evidence, ({ reason }) => (reason.code === 'count' ? [reason.value] : []));
   const repeated = counts.some((count, i) => counts.indexOf(count) !== i);
   const reasons: IdentityReason[] = [...evidence.map(({ reason }) => reason), ...notes];
   const equal = new Set(counts).size === 1 && counts.length > 1;

@@ -35,31 +35,18 @@ export function identifyPitchAndGauge(given: PitchAndGaugeEvidence): {
     };
   const evidence = given.gauge.some(({ mark }) => mark) ? { ...given, gauge: given.gauge.map(believingMarks) } : given;
   const ofFamily = FAMILY_IDS.map((family) => product(evidence.pitch, family));
-  const pairsBy = (gauges: readonly Evidence<GaugeId>[]) => {
+  /** The weight of each pair, families down and gauges across. */
+  const pairsBy = (gauges: readonly Evidence<GaugeId>[]): readonly (readonly number[])[] => {
     const ofGauge = GAUGE_IDS.map((gauge) => product(gauges, gauge));
-    return FAMILY_IDS.flatMap((family, i) =>
-      GAUGE_IDS.map((gauge, j) => ({ family, gauge, weight: PAIRS[i]![j]! * ofFamily[i]! * ofGauge[j]! })),
-    );
+    return PAIRS.map((row, i) => row.map((freely, j) => freely * ofFamily[i]! * ofGauge[j]!));
   };
   const pairs = pairsBy(evidence.gauge);
   // A worn groove never overrules a pitch that is marked.
   const isMarked = evidence.pitch.some(({ mark }) => mark);
   const pitchPairs = isMarked ? pairsBy(evidence.gauge.filter(({ wears }) => !wears)) : pairs;
-  /** Each value with the weight of the best pair it is part of. */
-  const share = <T>(
-    values: readonly T[],
-    of: (pair: (typeof pairs)[number]) => T,
-    from = pairs,
-  ): readonly Candidate<T>[] =>
-    ranked(
-      values.map((value) => ({
-        value,
-        weight: from.reduce((most, pair) => (of(pair) === value ? Math.max(most, pair.weight) : most), 0),
-      })),
-    );
-
-  const families = share(FAMILY_IDS, ({ family }) => family, pitchPairs);
-  const gauges = share(GAUGE_IDS, ({ gauge }) => gauge);
+  // Each value weighs as much as the best pair it is part of.
+  const families = ranked(FAMILY_IDS.map((value, i) => ({ value, weight: Math.max(...pitchPairs[i]!) })));
+  const gauges = ranked(GAUGE_IDS.map((value, j) => ({ value, weight: Math.max(...pairs.map((row) => row[j]!)) })));
   const pitchClash = contradiction(FAMILY_IDS, evidence.pitch);
   const gaugeClash = contradiction(GAUGE_IDS, evidence.gauge, notOnlyWorn);
   const pitch = concluded(families, pitchReasons(evidence, families), pitchClash);

@@ -1,3 +1,4 @@
+import { flatMap } from '../flat-map';
 import { FAMILIES, FAMILY_IDS, HARVESTER_PITCH, type FamilyId, type PitchMark } from '../families';
 import { estimate, mm, normalCdf, type LengthReading, type Mm } from '../quantity';
 import { CROSS_CHECK_ERROR, MARK_ERROR, misread, naming, scaled, type Evidence } from './combine';
@@ -86,7 +87,7 @@ export function pitchMarkEvidence(
 ): Evidence<FamilyId> {
   const isMark = on !== 'template';
   const doubt = isMark ? misread(MARK_ERROR, FAMILY_IDS.length - 1) : misread(CROSS_CHECK_ERROR);
-  return naming(marks.flatMap(familiesOfMark), { code: 'pitch-mark', on, value: marks[0]!, text }, doubt, isMark);
+  return naming(flatMap(marks, familiesOfMark), { code: 'pitch-mark', on, value: marks[0]!, text }, doubt, isMark);
 }
 
 /** A file that is a size off the custom is found on some benches: chance that it speaks for another family (shop's figure). */

@@ -1,3 +1,4 @@
+import { flatMap } from '../flat-map';
 import { FAMILIES, FAMILY_IDS, GAUGE_IDS, GAUGES_OF_FAMILY, type FamilyId, type GaugeId } from '../families';
 import { minutesFor, type Askable, type BenchSheet, type EvidenceId } from '../sheet';
 import { MARK_ERROR } from './combine';
@@ -114,7 +115,7 @@ function repeatOf(
   sourceOf: (reason: IdentityReason) => EvidenceId | null,
 ): Settling | null {
   if (clash?.code !== 'disagree') return null;
-  const sources = [clash.first, clash.second].flatMap((reason) => sourceOf(reason) ?? []);
+  const sources = flatMap([clash.first, clash.second], (reason) => sourceOf(reason) ?? []);
   const [quickest] = [...sources].sort((a, b) => minutesFor(a) - minutesFor(b));
   return quickest ? { measure: quickest, minutes: minutesFor(quickest), gain: 0.5 } : null;
 }

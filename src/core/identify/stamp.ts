@@ -1,3 +1,4 @@
+import { flatMap } from '../flat-map';
 import { GAUGE_IDS, type GaugeId, type PitchMark } from '../families';
 import { inches, mm, type Mm } from '../quantity';
 
@@ -156,7 +157,7 @@ export function stated<P extends StampMeaning['property']>(
   stamp: StampReading,
   property: P,
 ): readonly { readonly token: string; readonly meaning: Extract<StampMeaning, { property: P }> }[] {
-  return stamp.tokens.flatMap((token) => {
+  return flatMap(stamp.tokens, (token) => {
     const [only, ...others] = token.meanings;
     if (!only || others.length > 0 || only.property !== property) return [];
     return [{ token: token.text, meaning: only as Extract<StampMeaning, { property: P }> }];

@@ -1,3 +1,4 @@
+import { flatMap } from '../flat-map';
 import { PARTS, type Part } from '../reading';
 import { NEEDS, valuesAt, type Askable, type BenchSheet } from '../sheet';
 
@@ -18,7 +19,7 @@ const COMES_WITH: Readonly<Record<string, readonly Part[]>> = {
 
 /** Parts to be judged: those that something is said of, and those that were brought and nobody has looked at yet. */
 export function judgedParts(sheet: BenchSheet): readonly Part[] {
-  const came = (sheet.job?.brought ?? []).flatMap((what) => COMES_WITH[what] ?? []);
+  const came = flatMap(sheet.job?.brought ?? [], (what) => COMES_WITH[what] ?? []);
   return PARTS.filter((part) => came.includes(part) || brought(sheet, part));
 }
 

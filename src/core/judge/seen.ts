@@ -1,3 +1,4 @@
+import { flatMap } from '../flat-map';
 import { placeAt, type GroupPlace, type Seen } from '../reading';
 import { READINGS, SHEET, type GroupId, type ReadingPath, type SeenCheckId, type SeenId } from '../sheet';
 import type { Check, CheckId } from './check';
@@ -29,7 +30,7 @@ function findingsIn(group: GroupId) {
   const known = FINDINGS.get(group);
   if (known) return known;
   const { members } = placeAt(SHEET, group) as GroupPlace;
-  const found = [...members].flatMap(([key, member]) => {
+  const found = flatMap([...members], ([key, member]) => {
     const { seen, nose } = member.is === 'reading' ? member.reading.told : {};
     return seen ? [[key, seen, nose] as const] : [];
   });
@@ -47,7 +48,7 @@ export function seenChecks(
   found: Readonly<Record<string, unknown>>,
   nose: 'sprocket' | 'hard' = 'sprocket',
 ): Check[] {
-  return findingsIn(group).flatMap(([key, seen, ownNose]) => {
+  return flatMap(findingsIn(group), ([key, seen, ownNose]) => {
     const isAsked = seen.part === part && !seen.together && (ownNose ?? nose) === nose;
     const word = found[key] as string | undefined;
     return isAsked && (seen.always || word !== undefined) ? [judged(seen, word, {})] : [];
@@ -56,14 +57,14 @@ export function seenChecks(
 
 /** Each finding's check with its reading, looked up once. */
 const READING_OF = new Map<string, ReadingPath>(
-  READINGS.flatMap(({ id, told }) => (told.seen ? [[told.seen.check, id as ReadingPath] as const] : [])).reverse(),
+  flatMap(READINGS, ({ id, told }) => (told.seen ? [[told.seen.check, id as ReadingPath] as const] : [])).reverse(),
 );
 
 /** The reading that a finding's check comes from, whatever edge or member of a list it belongs to; null where the check is computed. */
 export const readingOf = (check: CheckId): ReadingPath | null => READING_OF.get(check) ?? null;
 
 /** What is told of each finding, whatever edge or member of a list it belongs to. */
-const SEEN = new Map(READINGS.flatMap(({ id, told: { seen } }) => (seen ? [[id, seen] as const] : [])));
+const SEEN = new Map(flatMap(READINGS, ({ id, told: { seen } }) => (seen ? [[id, seen] as const] : [])));
 
 /** The check of one finding that is judged beside others, or stands at a place of its own. */
 export const seenCheck = (id: SeenId, word: string | undefined, more: Beside = {}): Check =>

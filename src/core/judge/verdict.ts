@@ -1,3 +1,4 @@
+import { flatMap } from '../flat-map';
 import type { Part } from '../reading';
 import { CLEANING, READINGS, type Action, type Askable, type Operation, type SeenCheckId } from '../sheet';
 import { COMPUTED_CHECKS, type Check, type CheckId } from './check';
@@ -22,7 +23,7 @@ export interface Verdict {
 
 /** Checks that findings make, in the order they are declared. */
 function findings(condemning: boolean): readonly SeenCheckId[] {
-  const made = READINGS.flatMap(({ told: { seen } }) =>
+  const made = flatMap(READINGS, ({ told: { seen } }) =>
     seen?.condemns === condemning ? [seen.check as SeenCheckId] : [],
   );
   return [...new Set(made)];

@@ -1,3 +1,4 @@
+import { flatMap } from '../flat-map';
 import { MEASURED_AGAIN, OPERATIONS, SEEN_TO_BE_DONE, type Operation } from '../sheet';
 import type { Check } from './check';
 
@@ -7,7 +8,7 @@ export const isMended = ({ condemns, value, work }: Check, done: readonly Operat
 
 /** Work in working order and once each: what checks call for, and what was planned beside them. */
 export function operationsFor(checks: readonly Check[], planned: readonly Operation[]): readonly Operation[] {
-  const wanted = [...checks.flatMap(({ work }) => work ?? []), ...planned];
+  const wanted = [...flatMap(checks, ({ work }) => work ?? []), ...planned];
   return OPERATIONS.filter((operation) => wanted.includes(operation));
 }
 

@@ -1,3 +1,4 @@
+import { flatMap } from '../flat-map';
 import { err, ok, type Result } from '../result';
 import { parseLength } from '../quantity';
 import { FAMILIES, type FamilyId, type Provenance } from '../families';
@@ -221,7 +222,7 @@ const WARNING_BANDS: readonly (readonly [LimitId, LimitId])[] = [
 
 /** A warning band must begin on the good side of its limit. */
 function crossedWatches(limits: Limits): LimitProblem[] {
-  return WARNING_BANDS.flatMap(([watchId, limitId]) => {
+  return flatMap(WARNING_BANDS, ([watchId, limitId]) => {
     const main = limits[limitId];
     const watch = limits[watchId];
     const crossed = main.role === 'min' ? watch.value < main.value : watch.value > main.value;

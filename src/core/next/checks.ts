@@ -1,3 +1,4 @@
+import { flatMap } from '../flat-map';
 import { EDGES } from '../bar';
 import { toolOf } from '../belief';
 import type { BarAssessment } from '../bar/checks';
@@ -21,7 +22,7 @@ function sharedWith({ ways, repeat }: Check): number {
 
 /** One more reading for each condemning check that is too close to call, with its own tool, in the unit of its value. */
 export function repeats(checks: readonly Check[]): Asked[] {
-  return checks.flatMap((check): Asked[] => {
+  return flatMap(checks, (check): Asked[] => {
     const { condemns, outcome, value, limit, uncertainty, repeat } = check;
     if (!condemns || outcome !== 'undecided' || value === null || limit === null || !uncertainty || !repeat) return [];
     const gain = gainOfRepeat(value - limit, uncertainty, repeat.u, sharedWith(check));
@@ -35,7 +36,7 @@ export function repeats(checks: readonly Check[]): Asked[] {
 
 /** What could come out either way and has no figure: somebody looks again. */
 export function looksAgain(checks: readonly Check[]): Asked[] {
-  return checks.flatMap((check): Asked[] => {
+  return flatMap(checks, (check): Asked[] => {
     if (!check.condemns || check.outcome !== 'undecided' || check.value !== null) return [];
     const measure = check.repeat?.measure ?? readingOf(check.id);
     if (!measure) return [];
@@ -53,7 +54,7 @@ export function looksAgain(checks: readonly Check[]): Asked[] {
 
 /** Where only one side of a value is known: the other side is what to measure. */
 export function otherSide(checks: readonly Check[]): Asked[] {
-  return checks.flatMap((check): Asked[] => {
+  return flatMap(checks, (check): Asked[] => {
     const { condemns, outcome, note, at, bound, repeat } = check;
     if (!condemns || outcome !== 'undecided') return [];
     const found = (measure: Askable): Asked => ({
@@ -72,7 +73,7 @@ export function otherSide(checks: readonly Check[]): Asked[] {
 
 /** Measured values that nothing holds for themselves: a reading that contradicts another, a mark that bounds one side only. */
 export function unjudged(checks: readonly Check[]): Asked[] {
-  return checks.flatMap((check): Asked[] => {
+  return flatMap(checks, (check): Asked[] => {
     const { outcome, value, repeat, note } = check;
     if (outcome !== 'not-measured' || value === null || !repeat) return [];
     if (note?.code === 'needs' && note.readings.some((reading) => reading === 'bar.pitch' || reading === 'bar.gauge'))
@@ -84,11 +85,11 @@ export function unjudged(checks: readonly Check[]): Asked[] {
 
 /** A step may stand and the tool cannot show it: half a minute with the square, or the edge stood up. */
 export function levelTests({ standing }: Pick<BarAssessment, 'standing'>, sheet: BenchSheet): Asked[] {
-  return EDGES.flatMap((edge): Asked[] => {
+  return flatMap(EDGES, (edge): Asked[] => {
     const { belief, stations } = standing[edge];
     const chance = belief?.stepChance ?? 0;
     if (!belief || Math.min(chance, 1 - chance) < WORTH_A_TEST) return [];
-    const open = belief.stations.flatMap((place, i) =>
+    const open = flatMap(belief.stations, (place, i) =>
       place && stations[i] && !stations[i].square ? [{ i, step: Math.abs(place.step.value) }] : [],
     );
     const steepest = open.reduce<{ i: number; step: number } | null>(

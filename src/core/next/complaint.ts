@@ -1,3 +1,4 @@
+import { flatMap } from '../flat-map';
 import type { FitJudgement } from '../fit';
 import type { Verdict } from '../judge';
 import { minutesFor, type Askable, type BenchSheet } from '../sheet';
@@ -6,7 +7,7 @@ import type { Asked } from './asked';
 
 /** The check that separates the two causes in front, for each symptom of the complaint. */
 export const separating = (diagnoses: readonly Diagnosis[]): Asked[] =>
-  diagnoses.flatMap(({ symptom, next }): Asked[] => {
+  flatMap(diagnoses, ({ symptom, next }): Asked[] => {
     if (!next) return [];
     const { measure, gain, minutes, between } = next;
     return [{ measure, gain, minutes, reason: { code: 'separates', symptom, between }, question: `cause ${symptom}` }];
@@ -35,7 +36,7 @@ const WORTH_A_LOOK = 0.2;
 
 /** How much of the open complaint a reading speaks of: the shares of all causes that it is evidence for, where the cause is not as good as found. */
 export function bearing(measure: Askable, diagnoses: readonly Diagnosis[]): number {
-  const speaks = EVIDENCE_LIST.flatMap(([id, { asks }]) => (asks.includes(measure) ? [REACHES.get(id)!] : []));
+  const speaks = flatMap(EVIDENCE_LIST, ([id, { asks }]) => (asks.includes(measure) ? [REACHES.get(id)!] : []));
   let sum = 0;
   for (const { next, causes } of diagnoses)
     if (next !== null)

@@ -1,3 +1,4 @@
+import { flatMap } from '../flat-map';
 import type { Identity } from '../identify';
 import { judgedParts, missingReadings, type Check, type Verdict } from '../judge';
 import { minutesFor, type Askable, type BenchSheet } from '../sheet';
@@ -6,9 +7,9 @@ import { BLIND, type Asked } from './asked';
 /** Readings that a part to be judged waits for: what every part of its kind needs, and what this one's verdict names. */
 export function missing(sheet: BenchSheet, verdicts: readonly Verdict[]): Asked[] {
   const parts = judgedParts(sheet);
-  return verdicts.flatMap(({ part, action, reasons }) => {
+  return flatMap(verdicts, ({ part, action, reasons }) => {
     if (action !== 'undecided' || !parts.includes(part)) return [];
-    const named = reasons.flatMap((reason) => (reason.code === 'missing' ? reason.readings : []));
+    const named = flatMap(reasons, (reason) => (reason.code === 'missing' ? reason.readings : []));
     return [...new Set([...missingReadings(sheet, part), ...named])].map((measure): Asked => ({
       measure,
       gain: BLIND,
@@ -22,7 +23,7 @@ export function missing(sheet: BenchSheet, verdicts: readonly Verdict[]): Asked[
 export function identifying(sheet: BenchSheet, { chain }: Identity): Asked[] {
   const isThere = judgedParts(sheet).includes('chain') || sheet.job?.brought?.includes('scrap');
   if (!isThere) return [];
-  return (['pitch', 'gauge', 'driveLinks'] as const).flatMap((property): Asked[] => {
+  return flatMap(['pitch', 'gauge', 'driveLinks'] as const, (property): Asked[] => {
     const { settledBy } = chain[property];
     if (!settledBy) return [];
     const minutes = settledBy.minutes * timesToTake(sheet, settledBy.measure);
@@ -38,7 +39,7 @@ const timesToTake = ({ chain }: BenchSheet, measure: Askable): number =>
 export function limitWaits(checks: readonly Check[], { bar }: Identity): Asked[] {
   const waits = (reading: Askable) =>
     checks.some(({ note }) => note?.code === 'needs' && note.readings.includes(reading));
-  return (['pitch', 'gauge'] as const).flatMap((property): Asked[] => {
+  return flatMap(['pitch', 'gauge'] as const, (property): Asked[] => {
     if (!waits(`bar.${property}`)) return [];
     const measure = bar[property].settledBy?.measure ?? 'bar.stamp';
     return [{ measure, gain: BLIND, minutes: minutesFor(measure), reason: { code: 'limit-waits', property } }];

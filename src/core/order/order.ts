@@ -1,3 +1,4 @@
+import { flatMap } from '../flat-map';
 import type { FamilyId, GaugeId } from '../families';
 import type { ClassKnown, FitJudgement, FitRule, KickbackClass } from '../fit';
 import type { DriveSprocketSheet } from '../sheet';
@@ -47,7 +48,7 @@ export interface OrderCaution {
 
 /** The numbers of an order that stand on one mark alone; chain and bar that say the same confirm each other. */
 export function orderCautions({ chain, bar }: Identity): readonly OrderCaution[] {
-  return (['pitch', 'gauge'] as const).flatMap((number): readonly OrderCaution[] => {
+  return flatMap(['pitch', 'gauge'] as const, (number): readonly OrderCaution[] => {
     const [own, other] = [ordered<string>(chain[number], bar[number]), bar[number]];
     const isConfirmed = chain[number].value !== null && chain[number].value === other.value;
     return own.onMark && !isConfirmed ? [{ number, onMark: own.onMark }] : [];

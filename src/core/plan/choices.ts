@@ -1,3 +1,4 @@
+import { flatMap } from '../flat-map';
 import type { BarAssessment } from '../bar/checks';
 import type { ChainAssessment } from '../chain/checks';
 import type { FitJudgement, FitRule } from '../fit';
@@ -85,7 +86,7 @@ const choicesFor = (part: Part, { verdicts }: Judged): readonly Choice[] =>
 export function combinations(judged: Judged): readonly Choices[] {
   const all = plannedParts(judged).reduce<readonly Choices[]>(
     (before, part) =>
-      before.flatMap((choices) => choicesFor(part, judged).map((choice) => ({ ...choices, [part]: choice }))),
+      flatMap(before, (choices) => choicesFor(part, judged).map((choice) => ({ ...choices, [part]: choice }))),
     [{}],
   );
   return all.filter(({ bar, nose }) => bar !== 'replace' || nose === undefined || nose === 'replace');

@@ -1,3 +1,4 @@
+import { flatMap } from '../flat-map';
 import { leastValue } from '../belief';
 import { EDGES } from '../bar';
 import type { Limits } from '../limits';
@@ -30,7 +31,7 @@ const wholeLife = (part: Part, limits: Limits): number => Math.max(LEAST, limits
 function barLeft({ bar }: Judged, isDressed: boolean, limits: Limits): number | null {
   const { least } = bar.belief;
   if (!least || bar.depthLimit === null) return null;
-  const plans = EDGES.flatMap((edge) => {
+  const plans = flatMap(EDGES, (edge) => {
     const dressing = bar.standing[edge].dressing;
     return isDressed && dressing?.advised && dressing.plan.weakest ? [dressing.plan.weakest.depth as number] : [];
   });

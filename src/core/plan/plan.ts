@@ -1,3 +1,4 @@
+import { flatMap } from '../flat-map';
 import type { Limits } from '../limits';
 import { PARTS, type Part } from '../reading';
 import { DEFAULT_SCHOOLS, type Schools } from '../schools';
@@ -90,7 +91,7 @@ function notesOf(input: PlanInput, choices: Choices, picks: Picks, cost: number)
   const { judged, limits } = input;
   const came = numbersOfSet(judged.identity);
   const bar = picks.bar;
-  const toOrder = Object.values(picks).flatMap((part) => (part.quantity > 0 ? [] : [part.sku]));
+  const toOrder = flatMap(Object.values(picks), (part) => (part.quantity > 0 ? [] : [part.sku]));
   const isBudget = judged.sheet.bar?.construction === 'laminated' && choices.bar === 'recondition';
   const newBar = Math.max(1, limits['plan.price.bar'].value);
   return [
@@ -219,4 +220,4 @@ export function planSet(input: PlanInput): Plans {
 
 /** Names a plan: what is done with each part, and what goes on. */
 export const keyOf = ({ choices, picks }: Pick<Plan, 'choices' | 'picks'>): string =>
-  PARTS.flatMap((part) => (choices[part] ? [`${part}:${choices[part]}:${picks[part]?.sku ?? ''}`] : [])).join(' ');
+  flatMap(PARTS, (part) => (choices[part] ? [`${part}:${choices[part]}:${picks[part]?.sku ?? ''}`] : [])).join(' ');

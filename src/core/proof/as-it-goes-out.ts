@@ -1,3 +1,4 @@
+import { flatMap } from '../flat-map';
 import type { Part } from '../reading';
 import { READINGS, valuesAt, type BenchSheet, type Operation } from '../sheet';
 import type { Told } from '../symptom';
@@ -21,7 +22,7 @@ function done({ bar, chain, driveSprocket }: BenchSheet): readonly Operation[] {
 
 /** Places of findings that were mended since. */
 const mended = (sheet: BenchSheet, work: readonly string[]): readonly (readonly string[])[] =>
-  SEEN.flatMap(({ id, told }) => {
+  flatMap(SEEN, ({ id, told }) => {
     const keys = id.split('.');
     const [word] = valuesAt(sheet, keys);
     const calledFor = typeof word === 'string' ? told.seen!.words[word]?.work : null;
@@ -34,7 +35,7 @@ const mended = (sheet: BenchSheet, work: readonly string[]): readonly (readonly 
  */
 export function asItGoesOut({ sheet, checks, fit, tension, pattern }: Told, renewed: readonly Part[]): Told {
   const work = done(sheet);
-  const gone = renewed.flatMap((part) => (part === 'nose' ? [] : [[GROUP_OF[part]]]));
+  const gone = flatMap(renewed, (part) => (part === 'nose' ? [] : [[GROUP_OF[part]]]));
   const places = [...mended(sheet, work), ['strip', 'tension'], ...gone];
   const noseGone = renewed.includes('nose') || renewed.includes('bar');
   const isGone = (part: Part): boolean => renewed.includes(part) || (part === 'nose' && noseGone);

@@ -1,3 +1,4 @@
+import { flatMap } from '../flat-map';
 import { err, ok, type Result } from '../result';
 import { bareUnits, plausibleRange, UNIT_MM, type FieldKind } from './field';
 import { mm, type Mm } from './length';
@@ -115,7 +116,7 @@ export function parseLength(text: string, kind: FieldKind, declared?: 'mm' | 'in
   const written = parts.unit === '' ? undefined : UNIT_WORDS[parts.unit];
   if (parts.unit !== '' && !written) return err({ code: 'not-a-length', text: trimmed, kind });
 
-  const readings = numbers.flatMap((number) => {
+  const readings = flatMap(numbers, (number) => {
     const units = written ?? (number.fraction ? (['in'] as const) : bareUnits(kind));
     return units.map((unit) => ({ unit, shown: `${number.shown} ${unit}`, length: mm(number.value * UNIT_MM[unit]) }));
   });

@@ -1,3 +1,4 @@
+import { flatMap } from '../flat-map';
 import type { Declaration, Kind, Shape } from './declare';
 import { isMember, isSide } from './place';
 import type { Told } from './told';
@@ -66,7 +67,7 @@ export function placeOf(declaration: Declaration, id = '', around: Told = {}): P
     told,
     members: new Map(members.map(([key, member]) => [key, placeOf(member, idOf(key), below)])),
     must: declaration.must as readonly string[],
-    empty: members.flatMap(([key, member]) => (member.is === 'list' && member.standsEmpty ? [key] : [])),
+    empty: flatMap(members, ([key, member]) => (member.is === 'list' && member.standsEmpty ? [key] : [])),
   };
 }
 
@@ -85,6 +86,6 @@ export function placeAt(root: Place, path: string): Place | null {
 export function readingsOf(place: Place): readonly Reading[] {
   if (place.is === 'reading') return [place.reading];
   if (place.is === 'list') return readingsOf(place.item);
-  const all = [...place.members.values()].flatMap(readingsOf);
+  const all = flatMap([...place.members.values()], readingsOf);
   return [...new Map(all.map((reading) => [reading.id, reading])).values()];
 }

@@ -1,3 +1,4 @@
+import { flatMap } from '../flat-map';
 import type { InstrumentId } from '../quantity';
 import type { WrittenBenchSheet } from './bench-sheet';
 import type { Entry } from './entry';
@@ -14,7 +15,7 @@ function lengthText(written: { [key: string]: Json }): { text: string; instrumen
       ...(typeof written.by === 'string' ? { hand: written.by } : {}),
     };
   }
-  const marks = ['enters', 'refuses'].flatMap((mark) =>
+  const marks = flatMap(['enters', 'refuses'], (mark) =>
     typeof written[mark] === 'string' ? [`${mark} ${written[mark]}`] : [],
   );
   return { text: marks.join(', ') };

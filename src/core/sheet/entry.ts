@@ -7,7 +7,7 @@ import {
   type LengthReading,
   type ReadingProblem,
 } from '../quantity';
-import type { Kind } from '../reading';
+import type { Kind, Reading } from '../reading';
 import type { Json } from './json';
 import { readingAt } from './places';
 
@@ -111,8 +111,13 @@ function readAs(entry: Entry, kind: Kind): Result<ReadValue, EntryProblem> {
   }
 }
 
-/** Reads one entry as what its place in the sheet holds. */
-export function readEntry(entry: Entry): Result<ReadValue, EntryProblem> {
-  const reading = readingAt(entry.path);
+/**
+ * Reads one entry as what its place in the sheet holds.
+ * @param reading what stands at the entry's path; null where the sheet has no such place
+ */
+export function readEntry(
+  entry: Entry,
+  reading: Reading | null = readingAt(entry.path),
+): Result<ReadValue, EntryProblem> {
   return reading ? readAs(entry, reading.kind) : err({ code: 'no-such-place', path: entry.path });
 }

@@ -1,3 +1,4 @@
+import { flatMap } from '../flat-map';
 import type { Part, Place } from '../reading';
 import type { BenchSheet } from './bench-sheet';
 import { beginOf, idAt, isSubject, SHEET, type Askable } from './places';
@@ -32,7 +33,7 @@ function needsWithin(place: Place, path: string): readonly Need[] {
   if (place.is === 'list') return [...own, ...needsWithin(place.item, `${path}.0`)];
   return [
     ...own,
-    ...[...place.members].flatMap(([key, member]) => needsWithin(member, path === '' ? key : `${path}.${key}`)),
+    ...flatMap([...place.members], ([key, member]) => needsWithin(member, path === '' ? key : `${path}.${key}`)),
   ];
 }
 
@@ -51,8 +52,8 @@ export function valuesAt(value: unknown, keys: readonly string[]): readonly unkn
   const [key, ...rest] = keys;
   if (key === undefined) return [value];
   if (Array.isArray(value))
-    return /^\d+$/.test(key) ? valuesAt(value[Number(key)], rest) : value.flatMap((each) => valuesAt(each, keys));
+    return /^\d+$/.test(key) ? valuesAt(value[Number(key)], rest) : flatMap(value, (each) => valuesAt(each, keys));
   const group = value as Record<string, unknown>;
-  if (key === 'stations' && !('stations' in group)) return ['A', 'B'].flatMap((edge) => valuesAt(group[edge], keys));
+  if (key === 'stations' && !('stations' in group)) return flatMap(['A', 'B'], (edge) => valuesAt(group[edge], keys));
   return valuesAt(group[key], rest);
 }

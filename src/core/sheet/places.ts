@@ -91,9 +91,13 @@ export function idAt(path: ReadingPath | GroupPath): ReadingId | GroupId {
 }
 
 /** The tool that a length is usually measured with; null for anything else. */
+export const usualToolOf = ({ kind }: Reading): InstrumentId | null =>
+  kind.kind === 'length' ? kind.spec.instrument : null;
+
+/** The same for the reading at a path. */
 export function usualToolAt(path: ReadingPath): InstrumentId | null {
-  const kind = readingAt(path)?.kind;
-  return kind?.kind === 'length' ? kind.spec.instrument : null;
+  const reading = readingAt(path);
+  return reading && usualToolOf(reading);
 }
 
 /** Minutes where nothing is told of a reading. */

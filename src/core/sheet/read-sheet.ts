@@ -1,3 +1,4 @@
+import { flatMap } from '../flat-map';
 import type { z } from 'zod';
 import { err, ok, type Result } from '../result';
 import type { BenchSheet } from './bench-sheet';
@@ -100,7 +101,7 @@ function unionProblems(issue: Issue & { code: 'invalid_union' }, path: string): 
   const branch = keys.includes('repeats') ? 1 : keys.includes('enters') || keys.includes('refuses') ? 2 : -1;
   const inner = issue.errors[branch];
   if (!inner) return [{ path, code: 'quantity-shape', given: show(given) }];
-  return inner.flatMap((nested) => problemsOf({ ...nested, path: [...issue.path, ...nested.path] } as Issue));
+  return flatMap(inner, (nested) => problemsOf({ ...nested, path: [...issue.path, ...nested.path] } as Issue));
 }
 
 /** A quantity with a stranger among its keys is one problem, not two: that its right keys are missing then goes without saying. */
@@ -114,7 +115,7 @@ function withoutEchoes(problems: readonly SheetProblem[]): readonly SheetProblem
 /** Reads an already parsed document against the bench sheet schema. */
 export function readSheet(document: unknown): Result<BenchSheet, readonly SheetProblem[]> {
   const parsed = benchSheetSchema.safeParse(document, { reportInput: true });
-  return parsed.success ? ok(parsed.data) : err(withoutEchoes(parsed.error.issues.flatMap(problemsOf)));
+  return parsed.success ? ok(parsed.data) : err(withoutEchoes(flatMap(parsed.error.issues, problemsOf)));
 }
 
 /** Reads JSON text as a bench sheet. */

@@ -1,9 +1,10 @@
+import { flatMap } from '../flat-map';
 import { estimate, type LengthReading } from '../quantity';
-import type { GroupPlace, ListPlace, Place } from '../reading';
+import type { GroupPlace, ListPlace, Place, Reading } from '../reading';
 import type { BenchSheet, WrittenBenchSheet } from './bench-sheet';
 import { readEntry, type Entry, type EntryProblem, type ReadValue } from './entry';
 import type { Json } from './json';
-import { isReadingPath, SHEET, usualToolAt } from './places';
+import { readingAt, SHEET, usualToolOf } from './places';
 import { studiesThatCount, writtenStudy, type Study } from '../hand';
 
 /** A refused entry: kept as typed, with its reason, out of the sheet. */
@@ -82,12 +83,10 @@ function position(member: Node, orderedBy: string | null): number {
 
 /** Members in the order of what the list is ordered by, then of their numbers; beyond the list's room they are named and left out. */
 function buildList(at: Node, { item, most, orderedBy }: ListPlace, path: string, lists: Lists): Built {
-  const whole = [...at.children]
-    .flatMap(([key, member]) => {
-      const built = build(member, item, `${path}.${key}`, lists);
-      return built ? [{ key, built, position: position(member, orderedBy) }] : [];
-    })
-    .sort((a, b) => a.position - b.position || Number(a.key) - Number(b.key));
+  const whole = flatMap([...at.children], ([key, member]) => {
+    const built = build(member, item, `${path}.${key}`, lists);
+    return built ? [{ key, built, position: position(member, orderedBy) }] : [];
+  }).sort((a, b) => a.position - b.position || Number(a.key) - Number(b.key));
   const there = whole.slice(0, most);
   for (const { key } of whole.slice(most)) lists.overflow.set(`${path}.${key}`, most);
   lists.members.set(
@@ -95,6 +94,23 @@ function buildList(at: Node, { item, most, orderedBy }: ListPlace, path: string,
     there.map(({ key }) => key),
   );
   return { value: there.map(({ built }) => built.value), written: there.map(({ built }) => built.written) };
+}
+
+/** An entry as it was read, and the keys that lead to its place. */
+interface ReadOnce {
+  readonly keys: readonly string[];
+  readonly read: ReturnType<typeof readEntry>;
+}
+
+/** What entries were read as, for as long as they are kept: a key changes one of them, and the others need not be read again. */
+const READ = new WeakMap<Entry, ReadOnce>();
+
+function readOnce(entry: Entry, reading: Reading | null): ReadOnce {
+  const known = READ.get(entry);
+  if (known) return known;
+  const once = { keys: entry.path.split('.'), read: readEntry(entry, reading) };
+  READ.set(entry, once);
+  return once;
 }
 
 /**
@@ -109,8 +125,9 @@ export function sheetFromEntries(entries: readonly EntryBy[], studies: readonly 
   const latest = new Map(entries.map((entry) => [entry.path, entry]));
   for (const entry of latest.values()) {
     if (entry.text.trim() === '') continue;
-    const read = readEntry(hands.name(entry));
-    if (read.ok) put(root, entry.path.split('.'), read.value);
+    const reading = readingAt(entry.path);
+    const { keys, read } = readOnce(hands.name(entry, reading), reading);
+    if (read.ok) put(root, keys, read.value);
     else refused.push({ path: entry.path, text: entry.text, problem: read.error });
   }
   const lists: Lists = { members: new Map(), overflow: new Map() };
@@ -138,9 +155,9 @@ class Hands {
     this.counting = studiesThatCount(studies);
   }
 
-  name(entry: EntryBy): Entry {
+  name(entry: EntryBy, reading: Reading | null): Entry {
     if (this.counting.length === 0) return entry;
-    const tool = entry.instrument ?? (isReadingPath(entry.path) ? usualToolAt(entry.path) : null);
+    const tool = entry.instrument ?? (reading && usualToolOf(reading));
     const study = this.counting.find(({ by, instrument }) => by === entry.by && instrument === tool);
     if (!study) return entry;
     this.used.add(study);
@@ -151,7 +168,7 @@ class Hands {
 /** Entries of members that a list had no room for. */
 function overflowing(entries: readonly Entry[], overflow: Lists['overflow']): readonly RefusedEntry[] {
   if (overflow.size === 0) return [];
-  return entries.flatMap(({ path, text }): RefusedEntry[] => {
+  return flatMap(entries, ({ path, text }): RefusedEntry[] => {
     const over = [...overflow].find(([member]) => path === member || path.startsWith(`${member}.`));
     return over && text.trim() !== '' ? [{ path, text, problem: { code: 'list-full', most: over[1] } }] : [];
   });

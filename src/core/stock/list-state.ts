@@ -1,3 +1,4 @@
+import { flatMap } from '../flat-map';
 import { strayCell, type ListRow, type ListRows } from './list-rows';
 import type { StockPart } from './stock-part';
 import {
@@ -40,7 +41,7 @@ export const columnsIn = (columns: Columns): readonly StockColumn[] =>
 
 function rowIn({ cells }: ListRow, columns: Columns): StockRow {
   return Object.fromEntries(
-    STOCK_COLUMNS.flatMap((column) => {
+    flatMap(STOCK_COLUMNS, (column) => {
       const at = columns[column];
       return at === null ? [] : [[column, cells[at] ?? '']];
     }),

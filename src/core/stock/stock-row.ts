@@ -1,3 +1,4 @@
+import { flatMap } from '../flat-map';
 import { GAUGES, GAUGE_IDS, type FamilyId, type GaugeId } from '../families';
 import { tokenMeanings } from '../identify';
 import { err, ok, type Result } from '../result';
@@ -145,7 +146,7 @@ export function readStockRow(row: StockRow): Result<StockPart, readonly CellProb
     minimum: whole(at('minimum'), 0, MOST_PIECES),
     price: decimal(at('price'), 0, MOST_PIECES),
   };
-  const problems = Object.values(cells).flatMap((cell) => (cell.ok ? [] : [cell.error]));
+  const problems = flatMap(Object.values(cells), (cell) => (cell.ok ? [] : [cell.error]));
   if (problems.length > 0) return err(problems);
   const value = <T>(cell: Cell<T>): T => {
     if (!cell.ok) throw new Error('A cell with a problem was read.');

@@ -65,12 +65,15 @@ function ranked(
 
 /** The same with what speaks for and against each. */
 const withEvidence = (ranking: ReturnType<typeof ranked>, found: readonly Found[]): readonly CauseStanding[] =>
-  ranking.map(({ cause, share }) => ({
-    cause,
-    share,
-    for: found.filter((each) => moves(each.says, cause) > 0),
-    against: found.filter((each) => moves(each.says, cause) < 0),
-  }));
+  ranking.map(({ cause, share }) => {
+    const moved = found.map((each) => moves(each.says, cause));
+    return {
+      cause,
+      share,
+      for: found.filter((_, i) => moved[i]! > 0),
+      against: found.filter((_, i) => moved[i]! < 0),
+    };
+  });
 
 /** With so large a share a cause counts as found: nothing more is asked for it. */
 export const FOUND_SHARE = 0.85;

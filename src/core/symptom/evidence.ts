@@ -1,3 +1,4 @@
+import { flatMap } from '../flat-map';
 import type { FitReason, FitRule } from '../fit';
 import type { CheckId } from '../judge';
 import type { Outcome } from '../quantity';
@@ -216,7 +217,7 @@ interface Reach {
 
 function reachesOf({ results }: Evidence): ReadonlyMap<Cause, Reach> {
   const says = Object.values(results) as readonly Says[];
-  const causes = new Set(says.flatMap((each) => [...(each.for?.causes ?? []), ...(each.against?.causes ?? [])]));
+  const causes = new Set(flatMap(says, (each) => [...(each.for?.causes ?? []), ...(each.against?.causes ?? [])]));
   const reach = (cause: Cause): Reach => {
     const all = says.map((each) => moves(each, cause));
     return { up: Math.exp(Math.max(0, ...all)), down: Math.exp(Math.min(0, ...all)) };

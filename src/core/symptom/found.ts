@@ -1,3 +1,4 @@
+import { flatMap } from '../flat-map';
 import type { WearPattern } from '../bar';
 import type { FitJudgement } from '../fit';
 import type { Check } from '../judge';
@@ -31,17 +32,29 @@ export interface Found {
 
 const SEVERITY: readonly Check['outcome'][] = ['fail', 'watch', 'ok'];
 
-/** The check that says most of those of one kind: the worst that is judged; one that is too close to call says nothing yet. */
-function worstOf(checks: readonly Check[], id: Check['id']): Check | null {
-  const judged = checks.filter((check) => check.id === id && SEVERITY.includes(check.outcome));
-  return judged.reduce<Check | null>(
-    (worst, next) => (worst && SEVERITY.indexOf(worst.outcome) <= SEVERITY.indexOf(next.outcome) ? worst : next),
-    null,
-  );
+/** What the checks of one kind say together. */
+interface Kind {
+  /** The worst that is judged; null where none is. */
+  readonly worst: Check | null;
+  /** Whether one of them is too close to call, which says nothing yet. */
+  readonly isOpen: boolean;
 }
 
-const isOpen = (checks: readonly Check[], id: Check['id']): boolean =>
-  checks.some((check) => check.id === id && check.outcome === 'undecided');
+const worse = (worst: Check | null, next: Check): Check =>
+  worst && SEVERITY.indexOf(worst.outcome) <= SEVERITY.indexOf(next.outcome) ? worst : next;
+
+function kindsOf(checks: readonly Check[]): ReadonlyMap<Check['id'], Kind> {
+  const kinds = new Map<Check['id'], Kind>();
+  for (const check of checks) {
+    const { worst = null, isOpen = false } = kinds.get(check.id) ?? {};
+    const judged = SEVERITY.includes(check.outcome);
+    kinds.set(check.id, {
+      worst: judged ? worse(worst, check) : worst,
+      isOpen: isOpen || check.outcome === 'undecided',
+    });
+  }
+  return kinds;
+}
 
 /** What a check says, as far as it is sure: one that could as well have come out the other way says nothing. */
 function asSure(says: Says | undefined, { probability }: Check): Says | undefined {
@@ -53,12 +66,16 @@ function asSure(says: Says | undefined, { probability }: Check): Says | undefine
 }
 
 /** What one piece of evidence has to say; null while nobody has looked. */
-function sourceOf(evidence: Evidence, told: Told): { readonly says: Says | undefined; readonly source: Source } | null {
+function sourceOf(
+  evidence: Evidence,
+  told: Told,
+  kinds: ReturnType<typeof kindsOf>,
+): { readonly says: Says | undefined; readonly source: Source } | null {
   switch (evidence.from) {
     case 'check': {
-      const check = worstOf(told.checks, evidence.check);
+      const { worst: check = null, isOpen = false } = kinds.get(evidence.check) ?? {};
       // A kind that is clear in one place and open in another is not cleared.
-      if (!check || (check.outcome === 'ok' && isOpen(told.checks, evidence.check))) return null;
+      if (!check || (check.outcome === 'ok' && isOpen)) return null;
       return { says: asSure(evidence.results[check.outcome], check), source: { from: 'check', check } };
     }
     case 'word': {
@@ -86,8 +103,9 @@ function sourceOf(evidence: Evidence, told: Told): { readonly says: Says | undef
 
 /** All evidence that is there. */
 export function findings(told: Told): readonly Found[] {
-  return EVIDENCE_LIST.flatMap(([id, evidence]) => {
-    const there = sourceOf(evidence, told);
+  const kinds = kindsOf(told.checks);
+  return flatMap(EVIDENCE_LIST, ([id, evidence]) => {
+    const there = sourceOf(evidence, told, kinds);
     return there ? [{ id, says: there.says ?? {}, source: there.source }] : [];
   });
 }

@@ -1,3 +1,4 @@
+import { flatMap } from '../flat-map';
 import type { SYMPTOMS } from '../take-in';
 import type { Schools } from '../schools';
 import type { Cause } from './causes';
@@ -137,7 +138,7 @@ export const isDisputed = (symptom: Symptom): boolean =>
 
 /** The weights as lists, made once. */
 const LISTED = new Map(
-  Object.values(WEIGHTS).flatMap((bySchool) =>
+  flatMap(Object.values(WEIGHTS), (bySchool) =>
     Object.values(bySchool).map((weights) => [weights, Object.entries(weights) as [Cause, number][]] as const),
   ),
 );

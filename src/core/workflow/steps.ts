@@ -1,3 +1,4 @@
+import { flatMap } from '../flat-map';
 import { STEPS, type Step } from '../reading';
 import { tensionOf } from '../refit';
 import { beginOf, readingAt, READINGS, valuesAt, type Askable, type BenchSheet } from '../sheet';
@@ -68,7 +69,7 @@ function reworking(sheet: BenchSheet, { verdicts, bar, chain }: Appraisal): Stan
 /** A complaint is understood when each of its symptoms has a cause that is as good as found; without one nothing is asked. */
 function explaining({ diagnoses }: Appraisal): Standing {
   if (diagnoses.length === 0) return notNeeded;
-  const left = diagnoses.flatMap(({ next, causes }) =>
+  const left = flatMap(diagnoses, ({ next, causes }) =>
     (causes[0]?.share ?? 0) < FOUND_SHARE && next ? [next.measure] : [],
   );
   return left.length === 0 ? done : open(...new Set(left));

@@ -1,3 +1,4 @@
+import { flatMap } from '../../flat-map';
 import { EDGES, type Edge } from '..';
 import type { Limits } from '../../limits';
 import type { BenchSheet } from '../../sheet';
@@ -26,6 +27,6 @@ export function blueingCauses(
     ['pinched', grooveShape === 'pinched' || tight],
     ['nose-stiff', noseTurns === 'rough' || noseTurns === 'seized' || nosePinch === 'yes'],
   ];
-  const found = causes.flatMap(([cause, there]) => (there ? [cause] : []));
+  const found = flatMap(causes, ([cause, there]) => (there ? [cause] : []));
   return found.length > 0 ? found : ['ran-tight-or-blunt'];
 }

@@ -1,3 +1,4 @@
+import { flatMap } from '../../flat-map';
 import { EDGES, noticedLean, type CrookedEvidence, type Edge } from '..';
 import { imbalance } from '../../chain';
 import type { Limits } from '../../limits';
@@ -7,7 +8,7 @@ import type { BenchSheet } from '../../sheet';
 import type { EdgeAssessment } from './edge';
 
 const estimates = (readings: readonly LengthReading[] | undefined): readonly Estimate[] =>
-  (readings ?? []).flatMap((reading) => estimate(reading) ?? []);
+  flatMap(readings ?? [], (reading) => estimate(reading) ?? []);
 
 const mean = (values: readonly number[]): number | null =>
   values.length === 0 ? null : values.reduce((sum, value) => sum + value, 0) / values.length;
@@ -24,11 +25,11 @@ export const cuttingEdge = ({ bar }: BenchSheet): Edge => bar?.edgeDown ?? 'A';
 
 /** Mean lean of the links on an edge as the groove lets them stand, degrees, above 0 to the far side; null where depths, widths and tang do not tell it. */
 export const setLeanOf = ({ figures }: EdgeAssessment): Degrees | null =>
-  mean(figures.flatMap((figure) => figure.setLean ?? [])) as Degrees | null;
+  mean(flatMap(figures, (figure) => figure.setLean ?? [])) as Degrees | null;
 
 /** The same, by the rails alone where the groove is not known. */
 const leanOf = ({ figures }: EdgeAssessment): Degrees | null =>
-  mean(figures.flatMap((figure) => figure.setLean ?? figure.rawLean ?? [])) as Degrees | null;
+  mean(flatMap(figures, (figure) => figure.setLean ?? figure.rawLean ?? [])) as Degrees | null;
 
 /** The side a lean draws the cut to: the stamped side is to the operator's right with edge A down (common practice, no source). */
 export function drawnTo(lean: number, edgeDown: Edge): 'left' | 'right' {
@@ -48,7 +49,7 @@ export function crookedEvidence(
   schools: Schools,
 ): CrookedEvidence {
   const edge = cuttingEdge(sheet);
-  const plays = EDGES.flatMap((name) => edges[name].figures.flatMap(({ play }) => play?.value ?? []));
+  const plays = flatMap(EDGES, (name) => flatMap(edges[name].figures, ({ play }) => play?.value ?? []));
   const cutters = imbalance({
     left: estimates(sheet.chain?.cuttersLeft),
     right: estimates(sheet.chain?.cuttersRight),

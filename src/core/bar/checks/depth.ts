@@ -1,3 +1,4 @@
+import { flatMap } from '../../flat-map';
 import { along, leastValue, leastWithin, onlyWay, valueOf, type Latent, type Least, type Term } from '../../belief';
 import { EDGES, RAILS, type Edge } from '..';
 import { depthLimitId } from '../../limits';
@@ -95,9 +96,9 @@ function leastDepthCheck(least: Least, drawn: Latent, context: BarContext): Chec
 
 /** Depths of which one mark alone is known: each is a bound of its own, and asks for more where it straddles. */
 function oneSidedDepths(context: BarContext): Check[] {
-  return EDGES.flatMap((edge) =>
-    context.edges[edge].stations.flatMap(({ index, oneSided }) =>
-      RAILS.flatMap((rail) => {
+  return flatMap(EDGES, (edge) =>
+    flatMap(context.edges[edge].stations, ({ index, oneSided }) =>
+      flatMap(RAILS, (rail) => {
         const reading = oneSided[rail];
         if (!reading) return [];
         const { lo, hi } = boundsOf(reading);
@@ -197,7 +198,7 @@ export function depthChecks(context: BarContext): Check[] {
   return [
     ...(least && drawn ? [leastDepthCheck(least, drawn, context), ...floorClearanceChecks(least, drawn, context)] : []),
     ...oneSidedDepths(context),
-    ...EDGES.flatMap((edge) => {
+    ...flatMap(EDGES, (edge) => {
       const { dressing } = edges[edge];
       return dressing?.advised ? afterDressing(edge, dressing, drawn, context) : [];
     }),

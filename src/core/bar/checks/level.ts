@@ -1,3 +1,4 @@
+import { flatMap } from '../../flat-map';
 import { EDGES, markerSaysStep, meanStep, squareSays, standsSays, step, testDisagrees, type Edge } from '..';
 import { exactly, mm } from '../../quantity';
 import type { BarContext } from './context';
@@ -58,7 +59,7 @@ function testChecks(edge: Edge, { edges, sheet }: BarContext): Check[] {
   const whole = meanStep(stations);
   const stands = standsSays(sheet.bar?.edges?.[edge]?.stands ?? null);
   return [
-    ...stations.flatMap((station) => {
+    ...flatMap(stations, (station) => {
       const at = { edge, station: station.index };
       const measured = step(station);
       return [
@@ -72,5 +73,5 @@ function testChecks(edge: Edge, { edges, sheet }: BarContext): Check[] {
 
 /** All that levelness decides. */
 export function levelChecks(context: BarContext): Check[] {
-  return EDGES.flatMap((edge) => [...stepCheck(edge, context), ...testChecks(edge, context)]);
+  return flatMap(EDGES, (edge) => [...stepCheck(edge, context), ...testChecks(edge, context)]);
 }

@@ -1,3 +1,4 @@
+import { flatMap } from '../../flat-map';
 import { leastValue, leastWithin, valueOf, type Way } from '../../belief';
 import {
   EDGES,
@@ -130,9 +131,9 @@ function widestCheck(
 
 /** Places where the groove is no wider than the link that runs in it. */
 function pinchChecks({ edges, setting, playLimit }: BarContext): Check[] {
-  const read = EDGES.flatMap((edge) => edges[edge].figures.filter(({ play }) => play !== null)).length;
-  return EDGES.flatMap((edge) =>
-    edges[edge].figures.flatMap(({ play }, i): Check[] => {
+  const read = flatMap(EDGES, (edge) => edges[edge].figures.filter(({ play }) => play !== null)).length;
+  return flatMap(EDGES, (edge) =>
+    flatMap(edges[edge].figures, ({ play }, i): Check[] => {
       if (!play || !(setting.ownLink ?? setting.linkThickness) || !isPinched(play, read)) return [];
       const at = { edge, station: edges[edge].stations[i]!.index };
       const head = { id: 'bar.play', part, at, condemns: false, note: { code: 'pinches' } } as const;

@@ -1,3 +1,4 @@
+import { flatMap } from '../../flat-map';
 import { EDGES, leastDepth, measuredAgainAt, type Edge } from '..';
 import type { BarAssessment } from './bar';
 import type { EdgeAssessment } from './edge';
@@ -18,7 +19,7 @@ export function reworkFigures({ edges, standing }: Pick<BarAssessment, 'edges' |
   readonly after: WorstFigures;
 } {
   const measuredIn = (edge: Edge) =>
-    edges[edge].stations.flatMap((station, i) => (measuredAgainAt(station) ? [i] : []));
+    flatMap(edges[edge].stations, (station, i) => (measuredAgainAt(station) ? [i] : []));
   const again = { A: measuredIn('A'), B: measuredIn('B') };
   return { before: worstFigures(edges, again), after: worstFigures(standing, again) };
 }
@@ -27,8 +28,8 @@ function worstFigures(
   edges: Readonly<Record<Edge, EdgeAssessment>>,
   chosen: Readonly<Record<Edge, readonly number[]>>,
 ): WorstFigures {
-  const stations = EDGES.flatMap((edge) => chosen[edge].map((i) => edges[edge].stations[i]!));
-  const figures = EDGES.flatMap((edge) => chosen[edge].map((i) => edges[edge].figures[i]!));
+  const stations = flatMap(EDGES, (edge) => chosen[edge].map((i) => edges[edge].stations[i]!));
+  const figures = flatMap(EDGES, (edge) => chosen[edge].map((i) => edges[edge].figures[i]!));
   return {
     depth: whole(
       stations.map((station) => leastDepth(station)?.value ?? null),

@@ -1,3 +1,4 @@
+import { flatMap } from '../../flat-map';
 import { EDGES, RAILS, type Edge, type Station } from '..';
 import type { Limits } from '../../limits';
 import { mm } from '../../quantity';
@@ -63,8 +64,8 @@ export function observations(context: BarContext): Check[] {
 
 /** What was seen at the stations: burrs and chips. */
 export function stationsSeen({ sheet, limits, edges }: BarContext): Check[] {
-  return EDGES.flatMap((edge) =>
-    edges[edge].stations.flatMap((station) => [
+  return flatMap(EDGES, (edge) =>
+    flatMap(edges[edge].stations, (station) => [
       ...burrChecks(edge, station.index, sheet),
       ...chipChecks(edge, station, limits),
     ]),
@@ -73,7 +74,7 @@ export function stationsSeen({ sheet, limits, edges }: BarContext): Check[] {
 
 /** Chips: a short one is left, a long one is levelled to and so costs depth. */
 function chipChecks(edge: Edge, { index, chips }: Station, limits: Limits): Check[] {
-  return RAILS.flatMap((rail) => {
+  return flatMap(RAILS, (rail) => {
     const chip = chips[rail];
     if (!chip) return [];
     const head = { id: 'bar.chip', part, at: { edge, station: index, rail } } as const;
@@ -85,7 +86,7 @@ function chipChecks(edge: Edge, { index, chips }: Station, limits: Limits): Chec
 
 function burrChecks(edge: Edge, index: number, sheet: BarContext['sheet']): Check[] {
   const station = sheet.bar?.edges?.[edge]?.stations[index];
-  return RAILS.flatMap((rail) => {
+  return flatMap(RAILS, (rail) => {
     const field = rail === 'near' ? 'burrNear' : 'burrFar';
     const word = station?.[field];
     return word ? [seenCheck(`bar.edges.stations.${field}`, word, { at: { edge, station: index, rail } })] : [];

@@ -1,3 +1,4 @@
+import { flatMap } from '../../flat-map';
 import { filingsLeft, imbalance, type Correction, type StartValues } from '..';
 import { countedTwice, sequenceAgrees, type Identity } from '../../identify';
 import type { Limits } from '../../limits';
@@ -68,7 +69,7 @@ function measuredNoMore({ chain }: ChainContext): readonly Askable[] {
     ...(done.some((operation) => operation !== ON_GAUGES) ? (['cuttersLeft', 'cuttersRight'] as const) : []),
     ...(done.includes(ON_GAUGES) ? (['depthGaugesLeft', 'depthGaugesRight'] as const) : []),
   ];
-  return lists.flatMap((list) =>
+  return flatMap(lists, (list) =>
     chain[list]?.length && !chain.after?.[list]?.length ? [`chain.after.${list}` as const] : [],
   );
 }

@@ -1,3 +1,4 @@
+import { flatMap } from '../../flat-map';
 import {
   angleSetBackOf,
   filingOf,
@@ -40,7 +41,7 @@ export const boundsOfAll = (readings: readonly LengthReading[] | undefined): rea
   (readings ?? []).map(boundsOf);
 
 export const estimates = (readings: readonly LengthReading[] | undefined): readonly Estimate[] =>
-  (readings ?? []).flatMap((reading) => estimate(reading) ?? []);
+  flatMap(readings ?? [], (reading) => estimate(reading) ?? []);
 
 const damageOf = (chain: ChainSheet): readonly Damage[] =>
   (chain.damage ?? []).map(({ side, cutter, setBack }) => ({ side, cutter, setBack: boundsOf(setBack) }));

@@ -1,3 +1,4 @@
+import { flatMap } from '../../flat-map';
 import { ANGLE_DOUBT, correctionWithin, greatestShare, imbalance, type Correction } from '..';
 import { couldBeShortest, onlyWay, valueOf, type Way } from '../../belief';
 import type { Limit } from '../../limits';
@@ -39,7 +40,7 @@ function cutterRead(chain: ChainSheet, { side }: Correction) {
 function cutterWays({ pieces, common, tool }: Correction, mark: Estimate): readonly Way[] {
   const shortest = {
     is: 'shortest',
-    pieces: couldBeShortest(pieces.flatMap(({ lo }) => lo ?? [])),
+    pieces: couldBeShortest(flatMap(pieces, ({ lo }) => lo ?? [])),
     common,
     tool: tool ?? null,
   } as const;

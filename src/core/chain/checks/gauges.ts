@@ -1,3 +1,4 @@
+import { flatMap } from '../../flat-map';
 import {
   filingToGauges,
   gaugeRange,
@@ -36,7 +37,7 @@ const mean = (values: readonly number[]): number | null =>
   values.length === 0 ? null : values.reduce((sum, value) => sum + value, 0) / values.length;
 
 const middle = (bounds: readonly Bounds[]): number | null =>
-  mean(bounds.flatMap(({ lo, hi }) => (lo ?? hi)?.value ?? []));
+  mean(flatMap(bounds, ({ lo, hi }) => (lo ?? hi)?.value ?? []));
 
 /** What a rework took off the cutters of a side, on average, mm. */
 function takenOff({ before, standing }: ChainContext, side: Side): number {
@@ -60,7 +61,7 @@ function heightsOf(context: ChainContext, side: Side): readonly Bounds[] {
 
 /** How far a gauge's own cutter goes back when all are filed to the worst, mm; the longest of its side where its own was not measured. */
 function filedBack({ standing }: ChainContext, { length }: Correction, { side, cutter }: GaugeAt): number {
-  const lengths = standing.cutters[side].flatMap(({ lo, hi }) => (lo ?? hi)?.value ?? []);
+  const lengths = flatMap(standing.cutters[side], ({ lo, hi }) => (lo ?? hi)?.value ?? []);
   const own = lengths[cutter - 1] ?? Math.max(0, ...lengths);
   return Math.max(0, own - length.value);
 }
@@ -73,8 +74,8 @@ export function gaugeHeights(context: ChainContext): GaugeHeights {
 function leastAfter(context: ChainContext, heights: GaugeHeights): Mm | null {
   const { correction, limits } = context;
   if (!correction) return null;
-  const after = (['left', 'right'] as const).flatMap((side) =>
-    heights[side].flatMap(({ lo, hi }, i) => {
+  const after = flatMap(['left', 'right'] as const, (side) =>
+    flatMap(heights[side], ({ lo, hi }, i) => {
       const height = hi ?? lo;
       if (!height) return [];
       const back = filedBack(context, correction, { side, cutter: i + 1, height });
