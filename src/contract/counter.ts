@@ -3,6 +3,7 @@ import { STOCK_KINDS } from '../core/stock';
 import type { KickbackClass } from '../core/fit';
 import type { IdentifiedProperty } from '../core/identify';
 import type { StockAnswer } from './views';
+import { LONGEST_CUSTOMER } from './names';
 
 /** One thing a caller said, at its place of the bench sheet. */
 export const counterEntrySchema = z.strictObject({
@@ -30,7 +31,7 @@ export const rememberSawSchema = z.strictObject({
   saw: z.union([
     z.strictObject({ id: z.string() }),
     z.strictObject({
-      customer: z.string().trim().min(1, 'Whose saw is it?').max(160),
+      customer: z.string().trim().min(1, 'Whose saw is it?').max(LONGEST_CUSTOMER),
       label: z.string().trim().min(1, 'Which saw is it?').max(120),
     }),
   ]),

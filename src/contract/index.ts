@@ -2,11 +2,13 @@
 export * from './readings';
 export * from './requests';
 export * from './counter';
+export * from './names';
 export * from './caliper';
 export * from './stock';
 export * from './supplier';
 export * from './views';
 export * from './shop-style';
+export { packView, unpackView, type Sent } from './sent';
 export * from './sent-job';
 export * from './backups';
 export * from './studies';

@@ -3,6 +3,7 @@ import { SCHOOL_IDS } from '../core/schools';
 import { chosenPlanSchema } from './plans';
 import { learnedCodeSchema } from '../core/identify';
 import { counterEntrySchema } from './counter';
+import { LONGEST_CUSTOMER } from './names';
 
 const who = z.string().min(1).max(80);
 
@@ -11,7 +12,7 @@ export const createJobSchema = z.strictObject({
   by: who,
   customer: z.union([
     z.strictObject({ id: z.string() }),
-    z.strictObject({ name: z.string().trim().min(1, 'A job needs a customer.').max(160) }),
+    z.strictObject({ name: z.string().trim().min(1, 'A job needs a customer.').max(LONGEST_CUSTOMER) }),
   ]),
   saw: z
     .union([

@@ -1,10 +1,12 @@
+import { DEFAULTS, LIMIT_IDS, type Limits } from '../core/limits';
 import { INSTRUMENT_IDS } from '../core/quantity';
 import type { StoredReadingMessage } from './readings';
+import { carried } from './sent';
 import type { JobView } from './views';
 
-/** A job as its page carries it: two texts, which cost next to nothing to write into a page and to read out of it. */
+/** A job as its page carries it. */
 export interface SentJob {
-  /** All but the readings, as JSON. */
+  /** All but the readings, as JSON; of the limits only those that the shop has changed. */
   readonly view: string;
   /** The readings, one a line: the same words are not written again for each. */
   readonly readings: string;
@@ -34,15 +36,23 @@ function reading(written: string): StoredReadingMessage {
   };
 }
 
-/** Packs a job for its page. */
-export function packJob({ readings, ...view }: JobView): SentJob {
-  return { view: JSON.stringify(view), readings: readings.map(line).join('\n') };
+const ownOf = (limits: Limits): Partial<Limits> =>
+  Object.fromEntries(LIMIT_IDS.filter((id) => limits[id] !== DEFAULTS[id]).map((id) => [id, limits[id]]));
+
+function encoded({ readings, limits, ...view }: JobView): SentJob {
+  return { view: JSON.stringify({ ...view, limits: ownOf(limits) }), readings: readings.map(line).join('\n') };
 }
 
-/** Unpacks what {@link packJob} packed. */
-export function unpackJob({ view, readings }: SentJob): JobView {
+function decoded({ view, readings }: SentJob): JobView {
+  const { limits, ...others } = JSON.parse(view) as Omit<JobView, 'readings' | 'limits'> & {
+    readonly limits: Partial<Limits>;
+  };
   return {
-    ...(JSON.parse(view) as Omit<JobView, 'readings'>),
+    ...others,
+    limits: { ...DEFAULTS, ...limits },
     readings: readings === '' ? [] : readings.split('\n').map(reading),
   };
 }
+
+/** Packs a job for its page, and unpacks it there. */
+export const { pack: packJob, unpack: unpackJob } = carried(encoded, decoded);

@@ -24,7 +24,10 @@ export interface ShopView extends Omit<ShopFacts, 'style'> {
 /** What the Bench shows of a job without reading it all. */
 export interface JobSummary {
   readonly verdicts: Readonly<Record<Part, Action>>;
+  /** Parts that something is said of. */
   readonly brought: readonly Part[];
+  /** Parts whose verdicts the job's page tells: these, and those that came and nobody has looked at yet. */
+  readonly judged: readonly Part[];
   readonly next: { readonly step: Step | null; readonly text: string };
   readonly orderReady: boolean;
   /** What it waits for. */
@@ -65,11 +68,13 @@ export interface BenchView {
   readonly total: number;
   readonly page: number;
   readonly pages: number;
-  readonly customers: readonly {
-    readonly id: string;
-    readonly name: string;
-    readonly saws: readonly { readonly id: string; readonly label: string; readonly tag: string }[];
-  }[];
+}
+
+/** A customer who is known, with the saws a job may be about. */
+export interface OwnerView {
+  readonly id: string;
+  readonly name: string;
+  readonly saws: readonly { readonly id: string; readonly label: string; readonly tag: string }[];
 }
 
 export interface JobView {
@@ -92,6 +97,8 @@ export interface JobView {
   readonly studies: readonly Study[];
   /** Names limits, codes, schools and studies as they were when this view was made: a sign-off says what it was looked at with. */
   readonly rulesMark: string;
+  /** What is kept of the job for the Bench, made with the rules in force. */
+  readonly kept: JobSummary;
   /** How the bar of this saw was turned, newest first. */
   readonly turnOvers: readonly TurnOverView[];
   readonly photos: readonly PhotoView[];

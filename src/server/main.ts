@@ -5,13 +5,19 @@ import { openStore, storeFile, storeUrl } from '../data/store';
 import { builtSite } from './http/built-site';
 import { freshContext } from './context';
 import { loadDemo } from './demo';
-import { atTheDoor, ownAddress, shopNames } from './http/door';
+import { atTheDoor, isFromHere, ownAddress, shopNames } from './http/door';
 import { SAFETY_HEADERS, type Turned } from './http/guard';
 import { isTooMuch } from './http/pace';
 import { runErrand } from './errands/run';
 import { keepDaily } from './errands/daily';
 
 const USUAL_PORT = 4173;
+
+/**
+ * How long a connection that says nothing is kept open. Node.js closes it after 5 seconds, which is about how long
+ * somebody measures between two readings: what is sent just then finds a door that is closing.
+ */
+const QUIET_CONNECTION_MS = 75_000;
 
 /** Where to listen. */
 function address(): { host: string; port: number; fixed: boolean } {
@@ -71,7 +77,7 @@ export async function main(): Promise<void> {
   const { host, port, fixed } = address();
   await prepareStore(process.argv.includes('--demo'));
   const site = await builtSite();
-  // Answers are made once and travel a short way: the least packing is the quickest in all.
+  // Answers are made once: the least packing is the quickest in all, and none where they do not leave the machine.
   const compress = compression({ level: 1 });
   const names = shopNames(process.env.SERRATA_NAMES);
   const answered = async (request: IncomingMessage, response: ServerResponse): Promise<void> => {
@@ -79,11 +85,13 @@ export async function main(): Promise<void> {
     const turned =
       atTheDoor({ method, url, host: headers.host }, names) ?? (await isTooMuch(socket.remoteAddress, method));
     if (turned) return turnedAway(response, turned);
+    if (isFromHere(headers.host)) return site(request, response);
     compress(request as Parameters<typeof compress>[0], response as Parameters<typeof compress>[1], () =>
       site(request, response),
     );
   };
   const server = createServer((request, response) => void answered(request, response));
+  server.keepAliveTimeout = QUIET_CONNECTION_MS;
   const bound = await listen(server, host, port, fixed);
   // The simulated supplier ships with the server and answers at its own address, as a real one would.
   process.env.SERRATA_SUPPLIER ??= `http://${host === '::1' ? '[::1]' : host}:${bound}/simulated/supplier`;

@@ -1,3 +1,5 @@
+import { dayFormat, numberFormat } from './formats';
+
 /** What writing amounts and dates needs of a shop. */
 export interface ShopStyle {
   /** ISO 4217. */
@@ -10,13 +12,13 @@ export interface ShopStyle {
 
 /** Decimals of a currency: two for most, none for some. */
 export function decimalsOf({ currency, style }: Pick<ShopStyle, 'currency' | 'style'>): number {
-  return new Intl.NumberFormat(style, { style: 'currency', currency }).resolvedOptions().maximumFractionDigits ?? 2;
+  return numberFormat(style, { style: 'currency', currency }).resolvedOptions().maximumFractionDigits ?? 2;
 }
 
 /** An amount in the currency's smallest unit, as written on a price tag. */
 export function money(smallest: number, shop: ShopStyle): string {
   const amount = smallest / 10 ** decimalsOf(shop);
-  return new Intl.NumberFormat(shop.style, { style: 'currency', currency: shop.currency }).format(amount);
+  return numberFormat(shop.style, { style: 'currency', currency: shop.currency }).format(amount);
 }
 
 /** The amount as one types it, without its currency. */
@@ -25,11 +27,11 @@ export const amountText = (smallest: number, shop: ShopStyle): string =>
 
 /** A whole number as the shop writes it, such as `20,000`. */
 export const wholeNumber = (value: number, { style }: Pick<ShopStyle, 'style'>): string =>
-  new Intl.NumberFormat(style, { maximumFractionDigits: 0 }).format(value);
+  numberFormat(style, { maximumFractionDigits: 0 }).format(value);
 
 /** A day in the shop's zone, such as `25 Nov 2026`. */
 export function shopDay(iso: string, { style, timeZone }: ShopStyle): string {
-  return new Intl.DateTimeFormat(style, { dateStyle: 'medium', timeZone }).format(new Date(iso));
+  return dayFormat(style, { dateStyle: 'medium', timeZone }).format(new Date(iso));
 }
 
 /** A calendar day as the shop writes it: it is the same day in every zone. */
@@ -38,11 +40,10 @@ export const plainDay = (day: string, { style }: Pick<ShopStyle, 'style'>): stri
 
 /** A day and time in the shop's zone. */
 export function shopMoment(iso: string, { style, timeZone }: ShopStyle): string {
-  return new Intl.DateTimeFormat(style, { dateStyle: 'medium', timeStyle: 'short', timeZone }).format(new Date(iso));
+  return dayFormat(style, { dateStyle: 'medium', timeStyle: 'short', timeZone }).format(new Date(iso));
 }
 
 /** The calendar day of a moment in the shop's zone, `2026-11-23`. */
 export function calendarDay(moment: Date, timeZone: string): string {
-  const parts = new Intl.DateTimeFormat('en-CA', { timeZone, year: 'numeric', month: '2-digit', day: '2-digit' });
-  return parts.format(moment);
+  return dayFormat('en-CA', { timeZone, year: 'numeric', month: '2-digit', day: '2-digit' }).format(moment);
 }

@@ -5,15 +5,14 @@ import { currentReadings, readingHistory, findSignOff } from '../../src/data/rep
 import { openStore } from '../../src/data/store';
 import { Refusal } from '../../src/server/refusal';
 import { benchView } from '../../src/server/use-cases/bench';
-import { jobSheet, jobView, putReadings } from '../../src/server/use-cases/jobs';
+import { assessedJob, jobSheet, jobView, putReadings } from '../../src/server/use-cases/jobs';
 import { reopen, signOff } from '../../src/server/use-cases/sign-off';
-import { createJob } from '../../src/server/use-cases/take-in';
+import { createJob, ownersView } from '../../src/server/use-cases/take-in';
 import { learnCode } from '../../src/server/use-cases/codes';
 import {
   changeLimit,
   chooseSchool,
   joinBench,
-  limitsInForce,
   rulesInForce,
   rulesMark,
   shopPage,
@@ -57,9 +56,38 @@ describe('taking in a job', () => {
     });
   });
 
+  it('offers known customers by what is typed of their names, however many there are', async () => {
+    for (let i = 0; i < 60; i += 1)
+      await createJob(context, { ...newJob, customer: { name: `Crew ${i}` }, saw: { label: `Saw ${i}`, mount: null } });
+    await createJob(context, { ...newJob, customer: { name: 'Weir crew' }, saw: { label: 'Ondral 52', mount: null } });
+    await createJob(context, { ...newJob, customer: { name: 'crew' }, saw: null });
+    const names = async (typed: string) => (await ownersView(context, typed)).map(({ name }) => name);
+    expect(await names('wei')).toEqual(['Weir crew']);
+    expect((await names('Crew'))[0]).toBe('crew');
+    expect(await names('Crew 59')).toEqual(['Crew 59']);
+    expect(await names('nobody of the kind')).toEqual([]);
+    expect((await names('')).length).toBeGreaterThan(10);
+    expect(await names('"*')).toEqual(await names(''));
+    const [weir] = await ownersView(context, 'weir');
+    expect(weir!.saws.map(({ label }) => label)).toEqual(['Ondral 52']);
+  });
+
+  it('knows a customer whatever the capitals, in any letters and signs', async () => {
+    const customersOf = async (...names: readonly string[]) => {
+      for (const name of names) await createJob(context, { ...newJob, customer: { name }, saw: null });
+      const owners = await ownersView(context, '');
+      return owners.map(({ name }) => name).filter((name) => name !== newJob.customer.name);
+    };
+    expect(await customersOf('Ünal', 'ünal', 'U\u0308NAL', 'Ünal & Sons')).toEqual(['Ünal', 'Ünal & Sons']);
+    expect((await customersOf('Weir', 'WEIR', 'Weir crew', '¡!', '¡!', 'कमल', 'कमल')).sort()).toEqual(
+      ['Ünal', 'Ünal & Sons', 'Weir', 'Weir crew', '¡!', 'कमल'].sort(),
+    );
+    expect((await ownersView(context, 'कम')).map(({ name }) => name)).toEqual(['कमल']);
+  });
+
   it('refuses a saw of another customer', async () => {
     await createJob(context, newJob);
-    const { customers } = await benchView(context, { page: '1' });
+    const customers = await ownersView(context, '');
     const saw = { id: customers[0]!.saws[0]!.id };
     await expect(createJob(context, { ...newJob, customer: { name: 'Orchard' }, saw })).rejects.toMatchObject({
       code: 'saw-of-another',
@@ -191,18 +219,31 @@ describe('signing off', () => {
   });
 });
 
+describe('what a job’s page opens with', () => {
+  it('is what its readings come to, up to the newest, by the rules in force', async () => {
+    const { id } = await createJob(context, newJob);
+    const kept = async () => (await jobView(context, id)).kept;
+    expect((await kept()).judged).toEqual([]);
+    await put(id, reading('bar.checks.bow', '0.4 mm'));
+    expect(await kept()).toMatchObject({ judged: ['bar', 'nose'], verdicts: { bar: 'undecided' } });
+    await changeLimit(context, 'bar.bow', { by: 'Ines', value: '0.26 mm', source: null });
+    expect((await kept()).verdicts.bar).toBe('replace');
+    expect((await assessedJob(context, id)).verdicts.bar.action).toBe('replace');
+  });
+});
+
 describe('the shop', () => {
   it('changes a limit, remembers who did, and puts the default back', async () => {
     await changeLimit(context, 'bar.depth.325', { by: 'Ines', value: '5.5 mm', source: null });
-    expect((await limitsInForce(context))['bar.depth.325']).toMatchObject({ value: 5.5, provenance: 'shop' });
+    expect((await rulesInForce(context)).limits['bar.depth.325']).toMatchObject({ value: 5.5, provenance: 'shop' });
     await changeLimit(context, 'bar.depth.325', { by: 'Tam', value: '5.8', source: 'bar maker' });
-    expect((await limitsInForce(context))['bar.depth.325']).toMatchObject({
+    expect((await rulesInForce(context)).limits['bar.depth.325']).toMatchObject({
       value: 5.8,
       provenance: 'published',
       source: 'bar maker',
     });
     await changeLimit(context, 'bar.depth.325', { by: 'Tam', value: null, source: null });
-    expect((await limitsInForce(context))['bar.depth.325']).toMatchObject({ value: 6, provenance: 'memory' });
+    expect((await rulesInForce(context)).limits['bar.depth.325']).toMatchObject({ value: 6, provenance: 'memory' });
     expect((await shopPage(context)).changes.map(({ by }) => by)).toEqual(['Tam', 'Tam', 'Ines']);
   });
 

@@ -16,6 +16,7 @@ import { readStockCsv } from '../../src/server/stock-csv';
 import { benchView } from '../../src/server/use-cases/bench';
 import { jobView } from '../../src/server/use-cases/jobs';
 import { orderFrom, searchView, slipView, stockAnswers, stockView } from '../../src/server/use-cases/stock';
+import { createJob } from '../../src/server/use-cases/take-in';
 import { PROGRAMME_VERSION } from '../../src/server/version';
 import { testContext } from '../support/context';
 
@@ -100,6 +101,18 @@ describe('search, stock and the slip', () => {
     expect(await kinds('L-0417')).toEqual(['job L-0417']);
     expect((await kinds('LD-3250-72'))[0]).toMatch(/^part /);
     expect(await kinds('"; DROP TABLE job')).toEqual([]);
+    expect(await kinds('"L-0417')).toEqual(['job L-0417']);
+    expect(await kinds('L-0417\0^*')).toEqual(['job L-0417']);
+  });
+
+  it('puts what is called so before all that only mentions it, however much of that there is', async () => {
+    const customer = { name: 'Towpath crew' };
+    const saw = { label: 'Copy of L-0417', mount: null };
+    for (let i = 0; i < 20; i += 1)
+      await createJob(context, { by: 'Wilf', customer, saw, complaint: '', promisedFor: null });
+    for (const typed of ['L-0417', ' l-0417 ']) {
+      expect((await searchView(context, typed))[0], typed).toMatchObject({ kind: 'job', title: 'L-0417' });
+    }
   });
 
   it('narrows the stock by the three numbers and ignores what it cannot understand', async () => {

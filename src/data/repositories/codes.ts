@@ -1,4 +1,4 @@
-import { asc, eq } from 'drizzle-orm';
+import { eq } from 'drizzle-orm';
 import { codeKey, type LearnedCode } from '../../core/identify';
 import { learnedCode } from '../schema';
 import type { Queryable, Transaction } from '../store';
@@ -8,11 +8,6 @@ import { addShopChange, type Written } from './shop';
 export interface LearnedCodeRecord extends LearnedCode {
   readonly at: string;
   readonly by: string;
-}
-
-export async function listCodes(db: Queryable): Promise<readonly LearnedCodeRecord[]> {
-  const rows = await db.select().from(learnedCode).orderBy(asc(learnedCode.key));
-  return rows.map(({ key: _key, ...code }) => code);
 }
 
 /** Learns a code, or puts right what it was thought to stand for. */

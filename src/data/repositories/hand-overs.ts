@@ -38,11 +38,13 @@ export async function dueVisits(
   until: string,
   limit: number,
 ): Promise<readonly DueVisit[]> {
-  return db.all<DueVisit>(sql`
-    SELECT j.id AS "jobId", j.tag, h.next_visit AS day, c.name AS customer, nullif(trim(s.label || ' ' || s.tag), '') AS saw
+  // One text for each: the driver makes an object of each column.
+  const due = await db.all<{ visit: string }>(sql`
+    SELECT json_object('jobId', j.id, 'tag', j.tag, 'day', h.next_visit, 'customer', c.name, 'saw', nullif(trim(s.label || ' ' || s.tag), '')) AS visit
     FROM hand_over h JOIN job j ON j.id = h.job_id JOIN customer c ON c.id = j.customer_id LEFT JOIN saw s ON s.id = j.saw_id
     WHERE h.next_visit BETWEEN ${from} AND ${until} AND j.state = 'handed-over'
       AND NOT EXISTS (SELECT 1 FROM hand_over later WHERE later.job_id = h.job_id AND later.rowid > h.rowid)
       AND NOT EXISTS (SELECT 1 FROM job again WHERE again.saw_id = j.saw_id AND again.rowid > j.rowid)
     ORDER BY h.next_visit, h.rowid LIMIT ${limit}`);
+  return due.map(({ visit }) => JSON.parse(visit) as DueVisit);
 }

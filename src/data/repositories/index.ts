@@ -1,7 +1,9 @@
 /** Repositories: queries in, core types out. */
 export * from './readings';
 export * from './jobs';
+export * from './owners';
 export * from './stock';
+export * from './standing';
 export * from './shop';
 export * from './search';
 export * from './sign-offs';

@@ -1,7 +1,12 @@
-import { asc, count, desc, eq, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
+import { and, asc, Column, count, desc, eq, is, isNotNull, isNull, sql, type SQL } from 'drizzle-orm';
 import { WAITS } from '../../core/reading';
-import { customer, job, saw } from '../schema';
+import { isSameName } from '../../core/same-name';
+import type { ReadingPath } from '../../core/sheet';
+import { customer, job, reading, saw } from '../schema';
 import type { Queryable, Transaction } from '../store';
+import { builtOnce } from './built-once';
+import { isStanding } from './readings';
+import { ftsQuery } from './stock';
 
 export type JobState = 'open' | 'signed-off' | 'handed-over';
 
@@ -41,7 +46,11 @@ interface Written {
   readonly by: string;
 }
 
-const columns = {
+interface Columns {
+  readonly [name: string]: Column | Columns;
+}
+
+const COLUMNS = {
   id: job.id,
   tag: job.tag,
   state: job.state,
@@ -53,11 +62,38 @@ const columns = {
   waits: job.waits,
   customer: { id: customer.id, name: customer.name, contact: customer.contact },
   saw: { id: saw.id, customerId: saw.customerId, label: saw.label, tag: saw.tag, mount: saw.mount, maxRpm: saw.maxRpm },
+} satisfies Columns;
+
+/** Columns as one text: the driver makes an object of each row and each column, which is dearer than all else about a list. */
+const asOneText = (columns: Columns): SQL<string> => {
+  const value = (column: Column | Columns): SQL => {
+    if (!is(column, Column)) return asOneText(column);
+    return column.dataType === 'json' ? sql`json(${column})` : sql`${column}`;
+  };
+  const members = Object.entries(columns).map(([name, column]) => sql`${sql.raw(`'${name}'`)}, ${value(column)}`);
+  return sql<string>`json_object(${sql.join(members, sql`, `)})`;
 };
 
-const selectJobs = (db: Queryable) =>
+function fromText(text: string): JobRecord {
+  const { saw: its, ...read } = JSON.parse(text) as JobRecord & { readonly saw: { readonly id: string | null } };
+  return { ...read, saw: its.id === null ? null : its };
+}
+
+/** Where the customer’s words stand on a sheet. */
+const COMPLAINT: ReadingPath = 'job.complaint';
+
+/** What the customer says, where it stands now. */
+const complaint = (db: Queryable) =>
+  sql<string | null>`${db
+    .select({ text: reading.text })
+    .from(reading)
+    .where(and(eq(reading.jobId, job.id), eq(reading.path, COMPLAINT), isStanding(db)))
+    .orderBy(desc(reading.seq))
+    .limit(1)}`;
+
+const selectJobs = <Beside extends Record<string, SQL>>(db: Queryable, beside: Beside) =>
   db
-    .select(columns)
+    .select({ written: asOneText(COLUMNS), ...beside })
     .from(job)
     .innerJoin(customer, eq(job.customerId, customer.id))
     .leftJoin(saw, eq(job.sawId, saw.id));
@@ -70,16 +106,27 @@ export type JobFilter =
   | { readonly show: 'customer'; readonly customerId: string }
   | { readonly show: 'saw'; readonly sawId: string };
 
-function condition(filter: JobFilter) {
+/** What each list is of, with a placeholder for whose it is or what its jobs wait for. */
+const CONDITIONS = {
+  bench: isNotNull(job.waits),
+  waiting: eq(job.waits, sql.placeholder('of')),
+  gone: isNull(job.waits),
+  customer: eq(job.customerId, sql.placeholder('of')),
+  saw: eq(job.sawId, sql.placeholder('of')),
+};
+type List = keyof typeof CONDITIONS;
+
+/** The list that a filter asks for, and whose it is. */
+function asked(filter: JobFilter): { readonly list: List; readonly of: string | null } {
   switch (filter.show) {
     case 'bench':
-      return filter.waits === null ? isNotNull(job.waits) : eq(job.waits, filter.waits);
+      return { list: filter.waits === null ? 'bench' : 'waiting', of: filter.waits };
     case 'gone':
-      return isNull(job.waits);
+      return { list: 'gone', of: null };
     case 'customer':
-      return eq(job.customerId, filter.customerId);
+      return { list: 'customer', of: filter.customerId };
     case 'saw':
-      return eq(job.sawId, filter.sawId);
+      return { list: 'saw', of: filter.sawId };
   }
 }
 
@@ -92,39 +139,67 @@ const inOrderOfWork = sql`CASE ${job.waits} ${sql.join(
   sql` `,
 )} END`;
 
+const ordered = (list: List) =>
+  list === 'bench' || list === 'waiting' ? [inOrderOfWork, asc(job.promisedFor), asc(takenIn)] : [desc(takenIn)];
+
+const pageOf = (list: List) =>
+  builtOnce((db) =>
+    selectJobs(db, { complaint: complaint(db) })
+      .where(CONDITIONS[list])
+      .orderBy(...ordered(list))
+      .limit(sql.placeholder('limit'))
+      .offset(sql.placeholder('offset'))
+      .prepare(),
+  );
+const countOf = (list: List) =>
+  builtOnce((db) => db.select({ all: count() }).from(job).where(CONDITIONS[list]).prepare());
+
+const eachList = <T>(of: (list: List) => T): Readonly<Record<List, T>> =>
+  Object.fromEntries((Object.keys(CONDITIONS) as List[]).map((list) => [list, of(list)])) as Record<List, T>;
+const PAGES = eachList(pageOf);
+const COUNTS = eachList(countOf);
+
+/** A job of a list, with what its customer says. */
+export type ListedJob = JobRecord & { readonly complaint: string };
+
 /** One page of jobs: those on the Bench by what they wait for and the day they are promised for, all others newest first. */
 export async function listJobs(
   db: Queryable,
   filter: JobFilter,
   page: { limit: number; offset: number },
-): Promise<readonly JobRecord[]> {
-  const order = filter.show === 'bench' ? [inOrderOfWork, asc(job.promisedFor), asc(takenIn)] : [desc(takenIn)];
-  return selectJobs(db)
-    .where(condition(filter))
-    .orderBy(...order)
-    .limit(page.limit)
-    .offset(page.offset);
+): Promise<readonly ListedJob[]> {
+  const { list, of } = asked(filter);
+  const rows = await PAGES[list](db).execute({ of, ...page });
+  return rows.map(({ written, complaint: said }) => ({ ...fromText(written), complaint: said ?? '' }));
 }
 
 /** How many jobs a list has in all. */
 export async function countJobs(db: Queryable, filter: JobFilter): Promise<number> {
-  const [row] = await db.select({ all: count() }).from(job).where(condition(filter));
+  const { list, of } = asked(filter);
+  const [row] = await COUNTS[list](db).execute({ of });
   return row?.all ?? 0;
 }
 
+const waiting = builtOnce((db) =>
+  db.select({ waits: job.waits, all: count() }).from(job).where(isNotNull(job.waits)).groupBy(job.waits).prepare(),
+);
+
 /** How many jobs on the Bench wait for each thing. */
 export async function countWaiting(db: Queryable): Promise<ReadonlyMap<string, number>> {
-  const rows = await db
-    .select({ waits: job.waits, all: count() })
-    .from(job)
-    .where(isNotNull(job.waits))
-    .groupBy(job.waits);
+  const rows = await waiting(db).execute();
   return new Map(rows.map(({ waits, all }) => [waits!, all]));
 }
 
+const jobById = builtOnce((db) =>
+  selectJobs(db, {})
+    .where(eq(job.id, sql.placeholder('id')))
+    .limit(1)
+    .prepare(),
+);
+
 export async function findJob(db: Queryable, id: string): Promise<JobRecord | null> {
-  const [row] = await selectJobs(db).where(eq(job.id, id)).limit(1);
-  return row ?? null;
+  const [row] = await jobById(db).execute({ id });
+  return row ? fromText(row.written) : null;
 }
 
 export interface NewJob extends Written {
@@ -170,15 +245,6 @@ export async function addCustomer(tx: Transaction, { at, by, ...rest }: Customer
   await tx.insert(customer).values({ ...rest, createdAt: at, createdBy: by });
 }
 
-/** The first customers by name. */
-export async function listCustomers(db: Queryable, limit: number): Promise<readonly CustomerRecord[]> {
-  return db
-    .select({ id: customer.id, name: customer.name, contact: customer.contact })
-    .from(customer)
-    .orderBy(asc(customer.name))
-    .limit(limit);
-}
-
 export async function findCustomer(db: Queryable, id: string): Promise<CustomerRecord | null> {
   const [row] = await db
     .select({ id: customer.id, name: customer.name, contact: customer.contact })
@@ -190,28 +256,23 @@ export async function findCustomer(db: Queryable, id: string): Promise<CustomerR
 
 /** A customer of exactly this name, whatever its capitals. */
 export async function findCustomerByName(db: Queryable, name: string): Promise<CustomerRecord | null> {
-  const [row] = await db
+  const query = ftsQuery(name);
+  // The index knows words and no signs: a name of signs alone is looked for as it is written.
+  const alike = query
+    ? sql`${customer.id} IN (SELECT ref FROM search WHERE search MATCH ${`{title} : (${query})`} AND kind = 'customer')`
+    : eq(customer.name, name);
+  const rows = await db
     .select({ id: customer.id, name: customer.name, contact: customer.contact })
     .from(customer)
-    .where(sql`lower(${customer.name}) = lower(${name})`)
-    .limit(1);
-  return row ?? null;
+    .where(alike);
+  return rows.find((row) => isSameName(row.name, name)) ?? null;
 }
 
 export async function addSaw(tx: Transaction, { at, by, ...rest }: SawRecord & Written): Promise<void> {
   await tx.insert(saw).values({ ...rest, createdAt: at, createdBy: by });
 }
 
-export async function sawsOf(db: Queryable, customerIds: readonly string[]): Promise<readonly SawRecord[]> {
-  if (customerIds.length === 0) return [];
-  return db
-    .select(columns.saw)
-    .from(saw)
-    .where(inArray(saw.customerId, [...customerIds]))
-    .orderBy(asc(saw.label));
-}
-
 export async function findSaw(db: Queryable, id: string): Promise<SawRecord | null> {
-  const [row] = await db.select(columns.saw).from(saw).where(eq(saw.id, id)).limit(1);
+  const [row] = await db.select(COLUMNS.saw).from(saw).where(eq(saw.id, id)).limit(1);
   return row ?? null;
 }

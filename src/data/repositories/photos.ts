@@ -1,6 +1,7 @@
 import { and, asc, eq, isNull, lt, sql } from 'drizzle-orm';
 import { photo } from '../schema';
 import type { Queryable, Transaction } from '../store';
+import { builtOnce } from './built-once';
 
 export type PhotoRecord = Omit<typeof photo.$inferSelect, 'takenAwayAt'>;
 
@@ -15,13 +16,17 @@ const about = {
 };
 
 /** Pictures of a job that were not taken away, without their bytes, in the order in which they were stored, whatever the clock said. */
-export async function photosOf(db: Queryable, jobId: string): Promise<readonly Omit<PhotoRecord, 'bytes'>[]> {
-  return db
+export const photosOf = (db: Queryable, jobId: string): Promise<readonly Omit<PhotoRecord, 'bytes'>[]> =>
+  photosOfJob(db).execute({ jobId });
+
+const photosOfJob = builtOnce((db) =>
+  db
     .select(about)
     .from(photo)
-    .where(and(eq(photo.jobId, jobId), isNull(photo.takenAwayAt)))
-    .orderBy(asc(sql`rowid`));
-}
+    .where(and(eq(photo.jobId, sql.placeholder('jobId')), isNull(photo.takenAwayAt)))
+    .orderBy(asc(sql`rowid`))
+    .prepare(),
+);
 
 export async function findPhoto(db: Queryable, id: string): Promise<Pick<PhotoRecord, 'type' | 'bytes'> | null> {
   const [row] = await db

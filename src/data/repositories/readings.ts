@@ -1,9 +1,10 @@
-import { and, asc, count, eq, inArray, isNull, notExists, sql } from 'drizzle-orm';
-import { alias } from 'drizzle-orm/sqlite-core';
+import { and, asc, count, eq, isNull, notExists, sql, type SQL } from 'drizzle-orm';
+import { alias, type SQLiteColumn } from 'drizzle-orm/sqlite-core';
 import { INSTRUMENT_IDS, type InstrumentId } from '../../core/quantity';
 import type { Entry } from '../../core/sheet';
 import { reading } from '../schema';
 import type { Queryable, Transaction } from '../store';
+import { builtOnce } from './built-once';
 
 /** A stored reading: an entry with who, when, and what it supersedes. */
 export interface StoredReading extends Entry {
@@ -68,27 +69,38 @@ export async function currentReadings(
   paths?: readonly string[],
 ): Promise<readonly StoredReading[]> {
   if (jobIds.length === 0) return [];
-  const later = alias(reading, 'later');
-  const { seq, id, jobId, path, text, unit, instrument: tool, at, by } = reading;
-  const [all] = await db
-    .select({
-      written: sql<string>`json_group_array(json_array(${seq}, ${id}, ${jobId}, ${path}, ${text}, ${unit}, ${tool}, ${at}, ${by}) ORDER BY ${seq})`,
-    })
-    .from(reading)
-    .where(
-      and(
-        inArray(reading.jobId, [...jobIds]),
-        paths && inArray(reading.path, [...paths]),
-        notExists(
-          db
-            .select({ one: sql`1` })
-            .from(later)
-            .where(eq(later.supersedes, reading.id)),
-        ),
-      ),
-    );
+  const [jobs, places] = [JSON.stringify(jobIds), JSON.stringify(paths ?? [])];
+  const [all] = await (paths ? standingAt(db) : standing(db)).execute({ jobs, places });
   return (JSON.parse(all?.written ?? '[]') as readonly Written[]).map(fromWritten);
 }
+
+/** Whether a column is among those of a list that is given as JSON. */
+const isAmong = (column: SQLiteColumn, list: string) =>
+  sql`${column} IN (SELECT value FROM json_each(${sql.placeholder(list)}))`;
+
+/** Whether no later reading supersedes one. */
+export function isStanding(db: Queryable): SQL {
+  const later = alias(reading, 'later');
+  return notExists(
+    db
+      .select({ one: sql`1` })
+      .from(later)
+      .where(eq(later.supersedes, reading.id)),
+  );
+}
+
+function standingReadings(db: Queryable, at: SQL | undefined) {
+  const { seq, id, jobId, path, text, unit, instrument: tool, at: when, by } = reading;
+  return db
+    .select({
+      written: sql<string>`json_group_array(json_array(${seq}, ${id}, ${jobId}, ${path}, ${text}, ${unit}, ${tool}, ${when}, ${by}) ORDER BY ${seq})`,
+    })
+    .from(reading)
+    .where(and(isAmong(jobId, 'jobs'), at, isStanding(db)))
+    .prepare();
+}
+const standing = builtOnce((db) => standingReadings(db, undefined));
+const standingAt = builtOnce((db) => standingReadings(db, isAmong(reading.path, 'places')));
 
 /** Everything ever typed at one place of a job, oldest first. */
 export async function readingHistory(db: Queryable, jobId: string, path: string): Promise<readonly StoredReading[]> {

@@ -1,4 +1,5 @@
-import { and, asc, desc, eq, inArray, sql } from 'drizzle-orm';
+import { asc, desc, eq, inArray, sql } from 'drizzle-orm';
+import { isSameName } from '../../core/same-name';
 import type { Entry } from '../../core/sheet';
 import { customer, saw, sawMemory } from '../schema';
 import type { Queryable, Transaction } from '../store';
@@ -59,7 +60,7 @@ export async function knownSaw(db: Queryable, id: string): Promise<KnownSaw | nu
 
 /** A customer's saw of this name, whatever its capitals. */
 export async function findSawByLabel(db: Queryable, customerId: string, label: string): Promise<SawRecord | null> {
-  const [row] = await db
+  const rows = await db
     .select({
       id: saw.id,
       customerId: saw.customerId,
@@ -69,9 +70,8 @@ export async function findSawByLabel(db: Queryable, customerId: string, label: s
       maxRpm: saw.maxRpm,
     })
     .from(saw)
-    .where(and(eq(saw.customerId, customerId), sql`lower(${saw.label}) = lower(${label})`))
-    .limit(1);
-  return row ?? null;
+    .where(eq(saw.customerId, customerId));
+  return rows.find((row) => isSameName(row.label, label)) ?? null;
 }
 
 /** The newest memory of a saw. */

@@ -1,6 +1,7 @@
 import { desc, eq, sql } from 'drizzle-orm';
 import { signOff } from '../schema';
 import type { Queryable, Transaction } from '../store';
+import { builtOnce } from './built-once';
 
 /** A verdict signed off, with everything it rested on. */
 export type SignOffRecord = typeof signOff.$inferSelect;
@@ -15,8 +16,11 @@ export type SignedRecord = Pick<SignOffRecord, 'id' | 'at' | 'by' | 'upToReading
 };
 
 /** Sign-offs of a job, newest first, without their snapshots. They stand in the order in which they were stored, whatever the clock said. */
-export async function signOffsOf(db: Queryable, jobId: string): Promise<readonly SignedRecord[]> {
-  return db
+export const signOffsOf = (db: Queryable, jobId: string): Promise<readonly SignedRecord[]> =>
+  signOffsOfJob(db).execute({ jobId });
+
+const signOffsOfJob = builtOnce((db) =>
+  db
     .select({
       verdicts: sql<string>`json_extract(${signOff.assessment}, '$.verdicts')`,
       id: signOff.id,
@@ -26,9 +30,10 @@ export async function signOffsOf(db: Queryable, jobId: string): Promise<readonly
       plan: signOff.plan,
     })
     .from(signOff)
-    .where(eq(signOff.jobId, jobId))
-    .orderBy(desc(sql`rowid`));
-}
+    .where(eq(signOff.jobId, sql.placeholder('jobId')))
+    .orderBy(desc(sql`rowid`))
+    .prepare(),
+);
 
 /** One sign-off whole. */
 export async function findSignOff(db: Queryable, id: string): Promise<SignOffRecord | null> {

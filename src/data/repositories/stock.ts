@@ -20,9 +20,12 @@ export type ShelvedPart = StockPart & { readonly version: number };
 /** What a part is, without how often it was changed. */
 const { version: _version, ...aboutPart } = getTableColumns(stockPart);
 
+/** The words of a search: letters with their marks and figures, nothing that means something to FTS5. */
+export const wordsOf = (text: string): readonly string[] => text.normalize('NFC').match(/[\p{L}\p{M}\p{N}]+/gu) ?? [];
+
 /** Words of a search as an FTS5 query: every word must begin a word of the text. */
 export function ftsQuery(text: string): string | null {
-  const words = text.match(/[\p{L}\p{N}]+/gu) ?? [];
+  const words = wordsOf(text);
   return words.length === 0 ? null : words.map((word) => `"${word}"*`).join(' ');
 }
 

@@ -1,8 +1,7 @@
-import { asc } from 'drizzle-orm';
 import type { Study } from '../../core/hand';
 import { INSTRUMENT_IDS, type Mm } from '../../core/quantity';
 import { handStudy } from '../schema';
-import type { Queryable, Transaction } from '../store';
+import type { Transaction } from '../store';
 
 /** A study as it was stored, and who set it aside. */
 export interface StudyRecord extends Study {
@@ -37,14 +36,6 @@ export function studiesFrom(rows: readonly StudyRow[]): readonly StudyRecord[] {
     ];
   });
 }
-
-/** Every study in the order in which they were stored. */
-export const listStudies = async (db: Queryable): Promise<readonly StudyRecord[]> =>
-  studiesFrom(await db.select().from(handStudy).orderBy(asc(handStudy.seq)));
-
-/** Studies that stand, in the order in which they were stored. */
-export const standingStudies = async (db: Queryable): Promise<readonly StudyRecord[]> =>
-  (await listStudies(db)).filter(({ setAside }) => setAside === null);
 
 /** Stores a study; sent twice it is stored once. */
 export async function addStudy(tx: Transaction, study: Omit<StudyRecord, 'setAside' | 'on'>): Promise<void> {

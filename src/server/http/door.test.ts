@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { atTheDoor, shopNames } from './door';
+import { atTheDoor, isFromHere, shopNames } from './door';
 import { turnAway } from './guard';
 
 const asked = { method: 'GET', url: '/', host: 'bench:4173' };
@@ -11,6 +11,11 @@ describe('the door', () => {
       expect(atTheDoor({ ...asked, host }, names), host).toBeNull();
     for (const host of ['bench.evil.example', 'xbench', '', undefined, '[::1', 'bench:x', 'bench/', '127.0.0.2'])
       expect(atTheDoor({ ...asked, host }, names)?.status, host).toBe(421);
+  });
+
+  it('tells who is on this machine by the name they use', () => {
+    for (const host of ['127.0.0.1:4173', 'localhost', 'LOCALHOST:80', '[::1]:1']) expect(isFromHere(host)).toBe(true);
+    for (const host of ['bench', 'localhost.evil.example', '', undefined]) expect(isFromHere(host)).toBe(false);
   });
 
   it('answers the methods that it has, and not the address that changes pictures', () => {

@@ -38,6 +38,9 @@ function hostName(host: string | undefined): string | null {
   return host.replace(/:\d+$/, '').toLowerCase();
 }
 
+/** Whether a request came from a browser on this machine: it names the machine as only the machine itself does. What others ask for comes through a door of their own. */
+export const isFromHere = (host: string | undefined): boolean => LOOPBACK.includes(hostName(host) ?? '');
+
 /**
  * Checks what every request has, before anything of the application sees it. A page of somebody else's that lets its own name point at this machine still sends that
  * name, and is turned away.

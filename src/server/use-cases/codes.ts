@@ -1,5 +1,5 @@
 import { UNNAMED } from '../../wording';
-import { findCode, listCodes, putCode, removeCode } from '../../data/repositories';
+import { findCode, putCode, removeCode, shopStanding } from '../../data/repositories';
 import type { ForgetCode, LearnedCodeView, PutCode } from '../../contract';
 import type { Context } from '../context';
 import { Refusal } from '../refusal';
@@ -16,12 +16,12 @@ export async function learnCode(context: Context, { by, code, was }: PutCode): P
     mustStandAsSeen(stands, was, known ? `${known.by} has taught what ${known.code} stands for` : 'it was forgotten');
     await putCode(tx, { ...code, at, by });
   });
-  return listCodes(context.store.db);
+  return (await shopStanding(context.store.db)).codes;
 }
 
 /** Forgets a code that turned out wrong. */
 export async function forgetCode(context: Context, { by, code }: ForgetCode): Promise<readonly LearnedCodeView[]> {
   const written = { at: context.now().toISOString(), by: by ?? UNNAMED };
   await context.store.write((tx) => removeCode(tx, code, written));
-  return listCodes(context.store.db);
+  return (await shopStanding(context.store.db)).codes;
 }

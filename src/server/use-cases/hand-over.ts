@@ -20,7 +20,7 @@ import type { Context } from '../context';
 import { Refusal } from '../refusal';
 import { bookedFor, courseOf } from './course';
 import { jobSheet, mustFindJob } from './jobs';
-import { rulesInForce, shopView } from './shop';
+import { rulesInForce, shopAndRules } from './shop';
 import { refreshSummary } from './summary';
 
 /** New parts of the plan: those that were taken for the job, as the shelf knows them, and the numbers of those that were not. */
@@ -56,10 +56,9 @@ export async function handOverNow(
 ): Promise<HandOverDocument> {
   const { db } = context.store;
   const job = await mustFindJob(context, jobId);
-  const [{ sheet, written }, rules, shop, course] = await Promise.all([
+  const [{ sheet, written }, { shop, rules }, course] = await Promise.all([
     jobSheet(context, jobId),
-    rulesInForce(context),
-    shopView(context),
+    shopAndRules(context),
     courseOf(db, job),
   ]);
   const { limits, codes, schools } = rules;

@@ -15,8 +15,9 @@ import type { JobView, PutReadings, PutReadingsReply } from '../../contract';
 import { assessmentDocument } from '../../wording';
 import type { Context } from '../context';
 import { notFound, Refusal } from '../refusal';
-import { rulesInForce, rulesMark, shopView } from './shop';
+import { rulesInForce, rulesMark, shopAndRules } from './shop';
 import { signOffViews } from './signed';
+import { summaries } from './summaries';
 import { refreshSummary } from './summary';
 import { turnOversOf } from './turn-overs';
 
@@ -33,10 +34,9 @@ const message = ({ jobId: _jobId, ...reading }: StoredReading) => reading;
 export async function jobView(context: Context, id: string): Promise<JobView> {
   const { db } = context.store;
   const record = await mustFindJob(context, id);
-  const [shop, readings, rules, signOffs, photos, turnOvers] = await Promise.all([
-    shopView(context),
+  const [{ shop, rules }, readings, signOffs, photos, turnOvers] = await Promise.all([
+    shopAndRules(context),
     currentReadings(db, [id]),
-    rulesInForce(context),
     signOffViews(db, id),
     photosOf(db, id),
     record.saw ? turnOversOf(db, record.saw.id) : [],
@@ -53,6 +53,7 @@ export async function jobView(context: Context, id: string): Promise<JobView> {
     schools: rules.schools,
     studies: rules.studies,
     rulesMark: rulesMark(rules),
+    kept: (await summaries(context, [record], rules)).get(id)!,
     turnOvers,
     signOffs,
     photos: photos.map(({ jobId: _jobId, ...about }) => about),

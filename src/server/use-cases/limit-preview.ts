@@ -4,13 +4,13 @@ import { keyOf, planSet } from '../../core/plan';
 import { PARTS } from '../../core/reading';
 import { sheetFromEntries, type EntryBy } from '../../core/sheet';
 import type { StockPart } from '../../core/stock';
-import { allStock, currentReadings, listJobs, standingOverrides } from '../../data/repositories';
+import { allStock, currentReadings, listJobs, shopStanding } from '../../data/repositories';
 import { letOthers } from '../../data/turn';
 import type { LimitPreview, PreviewLimit } from '../../contract';
 import { limitProblem } from '../../wording';
 import type { Context } from '../context';
 import { notFound, Refusal } from '../refusal';
-import { rulesInForce, type Rules } from './shop';
+import { rulesOf, type Rules } from './shop';
 
 /** Open jobs that a preview looks at: those that are due first. */
 const MOST_JOBS = 100;
@@ -29,14 +29,14 @@ export async function previewLimit(context: Context, id: string, { value }: Prev
   const limitId = LIMIT_IDS.find((known) => known === id);
   if (!limitId) throw notFound('limit');
   const { db } = context.store;
-  const [rules, overrides, stock, onBench] = await Promise.all([
-    rulesInForce(context),
-    standingOverrides(db),
+  const [standing, stock, onBench] = await Promise.all([
+    shopStanding(db),
     allStock(db),
     listJobs(db, { show: 'bench', waits: null }, { limit: MOST_JOBS, offset: 0 }),
   ]);
+  const rules = rulesOf(standing);
   const jobs = onBench.filter(({ state }) => state === 'open');
-  const changed = resolveLimits({ ...overrides, [limitId]: value });
+  const changed = resolveLimits({ ...standing.overrides, [limitId]: value });
   if (!changed.ok) throw new Refusal(422, 'limit-refused', changed.error.map(limitProblem).join(' '));
   const readings = await currentReadings(
     db,

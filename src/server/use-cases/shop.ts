@@ -2,51 +2,43 @@ import { createHash } from 'node:crypto';
 import { studiesThatCount, type Study } from '../../core/hand';
 import type { LearnedCode } from '../../core/identify';
 import { DEFAULTS, LIMIT_IDS, resolveLimits, type LimitId, type Limits } from '../../core/limits';
+import { isSameName } from '../../core/same-name';
 import { resolveSchools, SCHOOLS, type Schools } from '../../core/schools';
 import {
   addLimitChange,
   addPerson,
   limitChanges,
-  listCodes,
-  listPeople,
   setShopFact,
   shopChanges,
-  shopFacts,
-  standingOverrides,
-  standingStudies,
+  shopStanding,
+  type ShopStanding,
 } from '../../data/repositories';
 import type { ChangeLimit, ChooseSchool, PutShopFacts, ShopPageView, ShopView } from '../../contract';
-import type { Queryable } from '../../data/store';
 import { calendarDay, limitProblem, schoolAnswerWord, UNNAMED } from '../../wording';
 import type { Context } from '../context';
 import { notFound, Refusal } from '../refusal';
 import { backupsKept } from './backup';
 import { mustStandAsSeen } from './based-on';
-import { studiesOf } from './studies';
-import { supplierMood } from './supplier';
+import { newestFirst } from './studies';
+import { moodOf } from './supplier';
 
 /** Where the machine stands, until the shop says where it does. */
 const MACHINE_ZONE = Intl.DateTimeFormat().resolvedOptions().timeZone;
 
 /** The shop and its people, for the band of every page. */
-export const shopView = ({ store }: Context): Promise<ShopView> => shopOf(store.db);
+export const shopView = async ({ store }: Context): Promise<ShopView> => shopOf(await shopStanding(store.db));
 
-async function shopOf(db: Queryable): Promise<ShopView> {
-  const [facts, people] = await Promise.all([shopFacts(db), listPeople(db)]);
-  return {
-    name: facts.name ?? 'Saw room',
-    currency: facts.currency ?? 'EUR',
-    timeZone: facts.timeZone ?? MACHINE_ZONE,
-    style: facts.style ?? 'en-GB',
-    people,
-  };
-}
+const shopOf = ({ facts, people }: ShopStanding): ShopView => ({
+  name: facts.name ?? 'Saw room',
+  currency: facts.currency ?? 'EUR',
+  timeZone: facts.timeZone ?? MACHINE_ZONE,
+  style: facts.style ?? 'en-GB',
+  people,
+});
 
 /** The limits in force: defaults with the shop's changes laid over them. */
-export const limitsInForce = ({ store }: Context): Promise<Limits> => limitsOf(store.db);
-
-async function limitsOf(db: Queryable): Promise<Limits> {
-  const resolved = resolveLimits(await standingOverrides(db));
+function limitsOf({ overrides }: ShopStanding): Limits {
+  const resolved = resolveLimits(overrides);
   // What was stored was checked when it was stored; a limit that has gone from the programme since must not stop the bench.
   return resolved.ok ? resolved.value : DEFAULTS;
 }
@@ -76,7 +68,7 @@ export async function chooseSchool(context: Context, { by, school, answer, was }
     throw new Refusal(422, 'no-such-school', `The answers are ${SCHOOLS[school].join(', ')}.`);
   const at = context.now().toISOString();
   await context.store.write(async (tx) => {
-    const stands: string = schoolsOf(await shopFacts(tx))[school];
+    const stands: string = schoolsOf((await shopStanding(tx)).facts)[school];
     mustStandAsSeen(stands, was, `“${schoolAnswerWord(school, stands)}” is followed now`);
     await setShopFact(tx, `${SCHOOL}${school}`, answer, { at, by: by ?? UNNAMED });
   });
@@ -84,15 +76,17 @@ export async function chooseSchool(context: Context, { by, school, answer, was }
 }
 
 /** The rules in force in this shop. */
-export async function rulesInForce(context: Context): Promise<Rules> {
-  const { db } = context.store;
-  const [limits, codes, facts, studies] = await Promise.all([
-    limitsInForce(context),
-    listCodes(db),
-    shopFacts(db),
-    standingStudies(db),
-  ]);
-  const schools = schoolsOf(facts);
+export const rulesInForce = async ({ store }: Context): Promise<Rules> => rulesOf(await shopStanding(store.db));
+
+/** The shop with the rules in force, for pages that show both. */
+export async function shopAndRules({ store }: Context): Promise<{ readonly shop: ShopView; readonly rules: Rules }> {
+  const standing = await shopStanding(store.db);
+  return { shop: shopOf(standing), rules: rulesOf(standing) };
+}
+
+/** The rules of a shop as it stands. */
+export function rulesOf(standing: ShopStanding): Rules {
+  const studies = standing.studies.filter(({ setAside }) => setAside === null);
   const counting = studiesThatCount(studies).map(({ by, instrument, on, takes, known }) => ({
     by,
     instrument,
@@ -101,10 +95,10 @@ export async function rulesInForce(context: Context): Promise<Rules> {
     known,
   }));
   return {
-    limits,
-    schools,
+    limits: limitsOf(standing),
+    schools: schoolsOf(standing.facts),
     studies: counting,
-    codes: codes.map(({ code, pitch, gauge, note }) => ({ code, pitch, gauge, note })),
+    codes: standing.codes.map(({ code, pitch, gauge, note }) => ({ code, pitch, gauge, note })),
   };
 }
 
@@ -119,28 +113,27 @@ export function rulesMark({ limits, codes, schools, studies }: Rules): string {
 const CHANGES_SHOWN = 30;
 
 export async function shopPage(context: Context): Promise<ShopPageView> {
-  const [shop, { limits, schools }, changes, codes, supplier, written, studies] = await Promise.all([
-    shopView(context),
-    rulesInForce(context),
-    limitChanges(context.store.db, CHANGES_SHOWN),
-    listCodes(context.store.db),
-    supplierMood(context),
-    shopChanges(context.store.db, CHANGES_SHOWN),
-    studiesOf(context),
+  const { db } = context.store;
+  const [standing, changes, written] = await Promise.all([
+    shopStanding(db),
+    limitChanges(db, CHANGES_SHOWN),
+    shopChanges(db, CHANGES_SHOWN),
   ]);
+  const shop = shopOf(standing);
+  const { limits, schools } = rulesOf(standing);
   const known = changes.flatMap((change) => {
     const limitId = LIMIT_IDS.find((id) => id === change.limitId);
     return limitId ? [{ limitId, text: changeText(limitId, change.value), at: change.at, by: change.by }] : [];
   });
   return {
     shop,
-    codes,
+    codes: standing.codes,
     schools,
-    supplier,
+    supplier: moodOf(standing),
     limits,
     changes: known,
     written,
-    studies,
+    studies: newestFirst(standing),
     today: calendarDay(context.now(), shop.timeZone),
     backups: backupsKept(context),
   };
@@ -163,11 +156,11 @@ export async function changeLimit(
   const change = value === null ? null : source ? { value, provenance: 'published' as const, source } : { value };
   const at = context.now().toISOString();
   return context.store.write(async (tx) => {
-    const before = await standingOverrides(tx);
-    const { value: stands, unit } = (await limitsOf(tx))[limitId];
+    const standing = await shopStanding(tx);
+    const { value: stands, unit } = limitsOf(standing)[limitId];
     mustStandAsSeen(stands, was, `it is ${stands} ${unit} now`);
-    const { [limitId]: _gone, ...others } = before;
-    const resolved = resolveLimits(change === null ? others : { ...before, [limitId]: change });
+    const { [limitId]: _gone, ...others } = standing.overrides;
+    const resolved = resolveLimits(change === null ? others : { ...standing.overrides, [limitId]: change });
     if (!resolved.ok) throw new Refusal(422, 'limit-refused', resolved.error.map(limitProblem).join(' '));
     await addLimitChange(tx, { limitId, value: change, at, by });
     return resolved.value;
@@ -178,7 +171,7 @@ export async function changeLimit(
 export async function changeShopFacts(context: Context, { by, was, ...facts }: PutShopFacts): Promise<ShopView> {
   const written = { at: context.now().toISOString(), by: by ?? UNNAMED };
   await context.store.write(async (tx) => {
-    const { people: _people, ...stands } = await shopOf(tx);
+    const { people: _people, ...stands } = shopOf(await shopStanding(tx));
     const { name, currency, timeZone, style } = stands;
     mustStandAsSeen<object>(stands, was, `it is ${name}, ${currency}, ${timeZone}, ${style} now`);
     for (const [key, value] of Object.entries(facts))
@@ -192,8 +185,8 @@ const MOST_PEOPLE = 200;
 
 export async function joinBench(context: Context, name: string): Promise<ShopView> {
   await context.store.write(async (tx) => {
-    const people = await listPeople(tx);
-    if (people.some((person) => person.name.toLowerCase() === name.toLowerCase()))
+    const { people } = await shopStanding(tx);
+    if (people.some((person) => isSameName(person.name, name)))
       throw new Refusal(409, 'name-taken', `${name} is at the bench already.`);
     if (people.length >= MOST_PEOPLE) throw new Refusal(409, 'too-many', `A bench has room for ${MOST_PEOPLE} people.`);
     await addPerson(tx, { id: context.newId(), name });

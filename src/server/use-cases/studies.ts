@@ -1,13 +1,16 @@
-import { listStudies, addStudy, setStudyAside, standingStudies } from '../../data/repositories';
+import { addStudy, setStudyAside, shopStanding, type ShopStanding } from '../../data/repositories';
 import { parseLength, type Mm } from '../../core/quantity';
 import type { SetStudyAside, StudyHand, StudyView } from '../../contract';
 import { readingProblem, UNNAMED } from '../../wording';
 import type { Context } from '../context';
 import { notFound, Refusal } from '../refusal';
 
+/** Studies of the shop as it stands, the newest first. */
+export const newestFirst = ({ studies }: Pick<ShopStanding, 'studies'>): readonly StudyView[] => [...studies].reverse();
+
 /** Every study of the shop, the newest first. */
 export const studiesOf = async ({ store }: Context): Promise<readonly StudyView[]> =>
-  [...(await listStudies(store.db))].reverse();
+  newestFirst(await shopStanding(store.db));
 
 /** Reads what was typed, every wrong one named by its number. */
 function readTakes({ takes, unit }: StudyHand): readonly Mm[] {
@@ -47,7 +50,7 @@ export async function studyHand(context: Context, wanted: StudyHand): Promise<re
 export async function putStudyAside(context: Context, { by, id }: SetStudyAside): Promise<readonly StudyView[]> {
   const at = context.now().toISOString();
   await context.store.write(async (tx) => {
-    const study = (await standingStudies(tx)).find((each) => each.id === id);
+    const study = (await shopStanding(tx)).studies.find((each) => each.id === id && each.setAside === null);
     if (!study) throw notFound('study');
     await setStudyAside(tx, study, { rowId: context.newId(), at, by });
   });

@@ -1,5 +1,5 @@
 import { asSigned, assess, type Appraisal } from '../../core/assess';
-import { brought } from '../../core/judge';
+import { brought, judgedParts } from '../../core/judge';
 import { nextStep, stepOfReading, stepStates, waitsFor } from '../../core/workflow';
 import { PARTS } from '../../core/reading';
 import { readingAt, sheetFromEntries, type BenchSheet, type EntryBy } from '../../core/sheet';
@@ -11,7 +11,7 @@ import { courseOf, type StoredCourse } from './course';
 import type { Rules } from './shop';
 
 /** Raised whenever a change of the programme makes stored summaries out of date. */
-const SUMMARY_VERSION = 7;
+const SUMMARY_VERSION = 8;
 
 /** Names what a summary was made with: it is made again when the limits, the codes or the programme change. */
 export function summaryKey({ limits, codes, schools, studies }: Rules): string {
@@ -50,6 +50,7 @@ function summaryOf(sheet: BenchSheet, appraisal: Appraisal, course: StoredCourse
       PARTS.map((part) => [part, appraisal.verdicts[part].action]),
     ) as JobSummary['verdicts'],
     brought: PARTS.filter((part) => brought(sheet, part) && !(part === 'nose' && sheet.bar?.nose === 'hard')),
+    judged: judgedParts(sheet),
     next: { step, text: nextText(step, appraisal) },
     orderReady: 'order' in appraisal.order,
     waits: waitsFor({ sheet, appraisal, signed, lacksParts }),

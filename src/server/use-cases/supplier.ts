@@ -1,5 +1,5 @@
 import { UNNAMED } from '../../wording';
-import { setShopFact, shopFacts } from '../../data/repositories';
+import { setShopFact, shopStanding, type ShopStanding } from '../../data/repositories';
 import type { z } from 'zod';
 import {
   orderAnswerSchema,
@@ -18,11 +18,11 @@ const PATIENCE_MS = 4000;
 /** Largest answer read, bytes: a supplier is not trusted to be brief. */
 const MOST_BYTES = 200_000;
 
-/** Mood of the simulated supplier. */
-export async function supplierMood({ store }: Context): Promise<SupplierMood> {
-  const { supplier } = await shopFacts(store.db);
-  return SUPPLIER_MOODS.find((mood) => mood === supplier) ?? 'usual';
-}
+/** Mood of the simulated supplier, by the shop's facts. */
+export const moodOf = ({ facts }: Pick<ShopStanding, 'facts'>): SupplierMood =>
+  SUPPLIER_MOODS.find((mood) => mood === facts.supplier) ?? 'usual';
+
+export const supplierMood = async ({ store }: Context): Promise<SupplierMood> => moodOf(await shopStanding(store.db));
 
 export async function setSupplierMood(
   { store, now }: Context,

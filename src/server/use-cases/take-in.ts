@@ -6,13 +6,14 @@ import {
   addSaw,
   findCustomer,
   findCustomerByName,
+  findOwners,
   findSaw,
   nextTag,
   storeFirstReadings,
   type SawRecord,
 } from '../../data/repositories';
 import type { Transaction } from '../../data/store';
-import type { CreateJob } from '../../contract';
+import { LONGEST_CUSTOMER, type CreateJob, type OwnerView } from '../../contract';
 import { sheetProblem } from '../../wording';
 import type { Context } from '../context';
 import { notFound, Refusal } from '../refusal';
@@ -54,6 +55,13 @@ function importedEntries(document: unknown): readonly Entry[] {
 }
 
 const isOfTurnLog = ({ path }: Entry): boolean => isWithin(path, 'saw.turnLog');
+
+/** Customers offered at once for a new job. */
+const OFFERED = 40;
+
+/** Customers that a new job may be of, by what is typed of their name so far. */
+export const ownersView = ({ store }: Context, typed: string): Promise<readonly OwnerView[]> =>
+  findOwners(store.db, typed.slice(0, LONGEST_CUSTOMER), OFFERED);
 
 /** Takes in a job: finds or adds the customer and the saw, and stores what is known as its first readings. */
 export async function createJob(context: Context, wanted: CreateJob): Promise<{ id: string; tag: string }> {

@@ -1,0 +1,29 @@
+import { sql, type SQL } from 'drizzle-orm';
+import { customer, saw } from '../schema';
+import type { Queryable } from '../store';
+import type { SawRecord } from './jobs';
+import { ftsQuery } from './stock';
+
+/** A customer with the saws a job may be about. */
+export interface OwnerRecord {
+  readonly id: string;
+  readonly name: string;
+  readonly saws: readonly Pick<SawRecord, 'id' | 'label' | 'tag'>[];
+}
+
+/** Customers whose names have words that begin with those typed, the one called exactly so first; by name where nothing is typed. */
+function called(text: string, limit: number): SQL {
+  const query = ftsQuery(text);
+  return query
+    ? sql`SELECT ref AS id, title AS name FROM search WHERE search MATCH ${`{title} : (${query})`} AND kind = 'customer' ORDER BY title = ${text.trim()} COLLATE NOCASE DESC, title LIMIT ${limit}`
+    : sql`SELECT id, name FROM ${customer} ORDER BY ${customer.name} LIMIT ${limit}`;
+}
+
+/** Finds customers by their names, with their saws by label. */
+export async function findOwners(db: Queryable, text: string, limit: number): Promise<readonly OwnerRecord[]> {
+  const owners = await db.all<{ id: string; name: string; saws: string }>(sql`SELECT id, name, (
+      SELECT json_group_array(json_object('id', ${saw.id}, 'label', ${saw.label}, 'tag', ${saw.tag}) ORDER BY ${saw.label})
+      FROM ${saw} WHERE ${saw.customerId} = owner.id
+    ) AS saws FROM (${called(text, limit)}) AS owner`);
+  return owners.map(({ id, name, saws }) => ({ id, name, saws: JSON.parse(saws) as OwnerRecord['saws'] }));
+}
