@@ -1,6 +1,7 @@
 process.env.ASTRO_TELEMETRY_DISABLED = '1';
 process.env.ASTRO_DISABLE_UPDATE_CHECK = 'true';
 
+import { fileURLToPath } from 'node:url';
 import node from '@astrojs/node';
 import react from '@astrojs/react';
 import tailwindcss from '@tailwindcss/vite';
@@ -18,11 +19,26 @@ const withoutNames = {
       : null,
 };
 
+/** React's integration with a renderer of our own on the server: src/layouts/react-at-once.ts. */
+function reactAtOnce() {
+  const usual = react();
+  const setUp = usual.hooks['astro:config:setup'];
+  const serverEntrypoint = fileURLToPath(new URL('./src/layouts/react-at-once.ts', import.meta.url));
+  return {
+    ...usual,
+    hooks: {
+      ...usual.hooks,
+      'astro:config:setup': (given) =>
+        setUp({ ...given, addRenderer: (renderer) => given.addRenderer({ ...renderer, serverEntrypoint }) }),
+    },
+  };
+}
+
 export default defineConfig({
   output: 'server',
   // Only src/server/main.ts opens a door, so that there is one guard at it.
   adapter: node({ mode: 'middleware' }),
-  integrations: [react()],
+  integrations: [reactAtOnce()],
   session: { driver: 'memory' },
   devToolbar: { enabled: false },
   // Checked in src/middleware.ts, which knows JSON requests and the address behind a proxy.

@@ -25,6 +25,20 @@ export default tseslint.config(
     },
   },
   {
+    files: ['src/core/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: "CallExpression[callee.property.name='flatMap']",
+          message:
+            'The core lays lists open with flatMap of src/core/flat-map.ts: the array’s own is some twenty times slower.',
+        },
+      ],
+    },
+  },
+  {
     files: ['src/**/*.tsx'],
     plugins: { 'react-hooks': reactHooks },
     languageOptions: { globals: globals.browser },

@@ -1,7 +1,7 @@
 import { useCallback, useMemo, useRef, useState } from 'react';
 import { Plus } from 'lucide-react';
 import { WAITS } from '../../core/reading';
-import type { BenchView } from '../../contract';
+import { unpackView, type BenchView, type Sent } from '../../contract';
 import { waitsWord } from '../../wording';
 import { Empty } from '../../ui/parts/Notice';
 import { Pager } from '../../ui/parts/Pager';
@@ -14,14 +14,15 @@ import { JobLine } from './JobLine';
 import { NewJob } from './NewJob';
 
 interface BenchPageProps {
-  readonly view: BenchView;
+  readonly sent: Sent<BenchView>;
   readonly preferences: Preferences;
   /** The query of the address, for paging. */
   readonly query: string;
 }
 
 /** The Bench: today's work by what it waits for, each job with its next step; and who is due. */
-export function BenchPage({ view, preferences, query }: BenchPageProps) {
+export function BenchPage({ sent, preferences, query }: BenchPageProps) {
+  const view = useMemo(() => unpackView(sent), [sent]);
   return (
     <Frame shop={view.shop} preferences={preferences} place="bench">
       <Bench view={view} query={query} />
@@ -82,7 +83,7 @@ function Bench({ view, query }: { view: BenchView; query: string }) {
       )}
       <Pager page={view.page} pages={view.pages} href={(page) => `/?${withPage(query, page)}`} />
       {isBench && <DueList due={view.due} today={view.today} />}
-      <NewJob customers={view.customers} open={taking} onClose={() => setTaking(false)} />
+      <NewJob open={taking} onClose={() => setTaking(false)} />
     </>
   );
 }

@@ -1,11 +1,11 @@
 import { useEffect, type ChangeEvent } from 'react';
-import type { BenchView, CreateJob } from '../../contract';
+import { isSameName } from '../../core/same-name';
+import { LONGEST_CUSTOMER, type CreateJob, type OwnerView } from '../../contract';
 import { api } from '../frame/api';
 import { Form, Labelled, Refusal, SendButton, TextField, useSentForm, type SentForm } from '../frame/form';
 import { useFrame } from '../frame/frame-context';
+import { isAsked, ServerData, useFound, useServerData } from '../frame/server-data';
 import { UNNAMED } from '../../wording';
-
-type Customers = BenchView['customers'];
 
 /** What is typed so far. */
 export interface Draft {
@@ -17,12 +17,11 @@ export interface Draft {
   readonly sheet: { readonly name: string; readonly document: unknown } | null;
 }
 
-const same = (a: string, b: string): boolean => a.trim().toLowerCase() === b.trim().toLowerCase();
 const sawName = (saw: { label: string; tag: string }): string => [saw.label, saw.tag].filter(Boolean).join(', ');
 
-function request(draft: Draft, customers: Customers, by: string): CreateJob {
-  const customer = customers.find(({ name }) => same(name, draft.customer));
-  const saw = customer?.saws.find((each) => same(sawName(each), draft.saw) || same(each.label, draft.saw));
+function request(draft: Draft, customers: readonly OwnerView[], by: string): CreateJob {
+  const customer = customers.find(({ name }) => isSameName(name, draft.customer));
+  const saw = customer?.saws.find((each) => isSameName(sawName(each), draft.saw) || isSameName(each.label, draft.saw));
   const newSaw = draft.saw.trim() === '' ? null : { label: draft.saw.trim(), mount: draft.mount.trim() || null };
   return {
     by,
@@ -34,19 +33,40 @@ function request(draft: Draft, customers: Customers, by: string): CreateJob {
   };
 }
 
+/** Where customers are found by what is typed of their name. */
+const ownersAt = (typed: string): string => `/api/customers?name=${encodeURIComponent(typed.trim())}`;
+
+const NOBODY: readonly OwnerView[] = [];
+
+/** Customers to offer: the first by name, and those whose names begin so once enough is typed; and why there are none, where they cannot be asked for. */
+function useOwners(typed: string): { readonly customers: readonly OwnerView[]; readonly trouble: string | null } {
+  const first = useServerData(ownersAt(''), NOBODY, false);
+  const { items, older, trouble } = useFound<OwnerView>(typed, ownersAt);
+  return { customers: isAsked(typed) ? (items ?? older) : first, trouble };
+}
+
 interface NewJobFormProps {
-  readonly customers: Customers;
   readonly kept: Draft;
   readonly onKeep: (draft: Draft) => void;
 }
 
 /** Takes in a job: whose, which saw, what ails it. Known customers and saws are offered; new ones are simply typed. */
-export function NewJobForm({ customers, kept, onKeep }: NewJobFormProps) {
+export function NewJobForm(props: NewJobFormProps) {
+  return (
+    <ServerData>
+      <Fields {...props} />
+    </ServerData>
+  );
+}
+
+function Fields({ kept, onKeep }: NewJobFormProps) {
   const { who } = useFrame();
   const form = useSentForm<Draft>({
     start: kept,
     send: async (draft) => {
-      const { id } = await api.post<{ id: string }>('/api/jobs', request(draft, customers, who || UNNAMED));
+      // Asked once more by the whole name: what is offered may be behind what was typed.
+      const owners = await api.get<readonly OwnerView[]>(ownersAt(draft.customer));
+      const { id } = await api.post<{ id: string }>('/api/jobs', request(draft, owners, who || UNNAMED));
       window.location.assign(`/jobs/${id}?step=take-in`);
     },
     otherwise: 'The job was not saved. What you typed is still here: try again.',
@@ -55,8 +75,9 @@ export function NewJobForm({ customers, kept, onKeep }: NewJobFormProps) {
   const { getValues } = form;
   useEffect(() => () => onKeep(getValues()), [getValues, onKeep]);
   const typed = form.watch();
-  const known = customers.find(({ name }) => same(name, typed.customer));
-  const knownSaw = known?.saws.some((saw) => same(sawName(saw), typed.saw)) ?? false;
+  const { customers, trouble } = useOwners(typed.customer);
+  const known = customers.find(({ name }) => isSameName(name, typed.customer));
+  const knownSaw = known?.saws.some((saw) => isSameName(sawName(saw), typed.saw)) ?? false;
   const named = (customer: unknown) => String(customer).trim() !== '' || 'Whose job is it? Write the customer’s name.';
   return (
     <Form form={form}>
@@ -64,10 +85,15 @@ export function NewJobForm({ customers, kept, onKeep }: NewJobFormProps) {
         form={form}
         name="customer"
         label="Customer"
-        maxLength={160}
+        maxLength={LONGEST_CUSTOMER}
         offers={customers.map(({ name }) => name)}
         rules={{ validate: named }}
       />
+      {trouble && (
+        <p role="status" className="text-sm font-semibold text-oxide">
+          Known customers cannot be offered: {trouble} They are asked for again when the job is sent.
+        </p>
+      )}
       <div className="grid grid-cols-[minmax(0,1fr)_8rem] gap-3">
         <TextField
           form={form}

@@ -1,3 +1,4 @@
+import { LONGEST_CUSTOMER } from '../../contract';
 import { Form, Refusal, SendButton, TextField, useSentForm } from '../frame/form';
 
 export interface Whose {
@@ -23,7 +24,13 @@ export function WhoseForm({
   const given = (customer: string) => customer.trim() !== '' || 'Whose is it? Write the customer’s name.';
   return (
     <Form form={form}>
-      <TextField form={form} name="customer" label="Customer" maxLength={160} rules={{ validate: given }} />
+      <TextField
+        form={form}
+        name="customer"
+        label="Customer"
+        maxLength={LONGEST_CUSTOMER}
+        rules={{ validate: given }}
+      />
       <TextField form={form} name="saw" label="Saw" maxLength={120} />
       <Refusal form={form} />
       <SendButton form={form}>{action}</SendButton>

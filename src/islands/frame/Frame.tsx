@@ -2,6 +2,7 @@ import { useEffect, useMemo, useState, type ComponentType, type ReactNode } from
 import { formatFigure, formatLength, formatPosition, type Mm } from '../../core/quantity';
 import type { ShopView } from '../../contract';
 import { Band, type Place } from './Band';
+import { doWhatWasEarly } from './early';
 import { FrameContext, type FrameValue } from './frame-context';
 import { remember, type Preferences } from './preferences';
 import { FRAME_KEYS, useKeys } from './keys';
@@ -43,6 +44,7 @@ export function Frame({ shop: given, preferences, place, under, fixed = false, w
   const [shop, setShop] = useState(given);
   const { View: Behind, isSettled } = useBehind();
   useKeys(FRAME_KEYS);
+  useEffect(doWhatWasEarly, []);
   const value = useMemo<FrameValue>(
     () => ({
       unit,

@@ -64,7 +64,10 @@ export function SearchBox() {
           placeholder={PLACEHOLDER}
           className={LOOK}
           value={text}
-          onChange={({ target }) => setText(target.value)}
+          onChange={({ target }) => {
+            setText(target.value);
+            load();
+          }}
           onFocus={load}
         />
       )}

@@ -9,11 +9,11 @@ export interface Later<P extends object> {
 }
 
 /**
- * A view that is fetched when it is opened. The server has it at hand, so that a page arrives with its view drawn; nothing is streamed behind, which would need a hole in
- * the page's policy for scripts.
+ * A view that is fetched when it is opened, and drawn by the browser alone: a page arrives with its verdict, and with room for the instrument, which could not be worked
+ * before its code is there.
  * @param load imports the view
  */
-export async function later<P extends object>(load: () => Promise<ComponentType<P>>): Promise<Later<P>> {
+export function later<P extends object>(load: () => Promise<ComponentType<P>>): Later<P> {
   let here: ComponentType<P> | State = 'fetching';
   const listeners = new Set<() => void>();
   const subscribe = (listener: () => void) => {
@@ -29,8 +29,9 @@ export async function later<P extends object>(load: () => Promise<ComponentType<
     await load().then(say, () => say('failed'));
   };
   const now = () => here;
+  const onServer = () => 'fetching' as const;
   function View(props: P) {
-    const Found = useSyncExternalStore(subscribe, now, now);
+    const Found = useSyncExternalStore<ComponentType<P> | State>(subscribe, now, onServer);
     useEffect(() => void fetch(), []);
     return typeof Found === 'string' ? (
       <NotHere state={Found} onAgain={() => void fetch()} />
@@ -38,12 +39,34 @@ export async function later<P extends object>(load: () => Promise<ComponentType<
       createElement(Found, props)
     );
   }
-  if (import.meta.env.SSR) await fetch();
   return { View, fetch };
 }
 
+type ViewFiles<P extends object> = Readonly<Record<string, () => Promise<{ readonly default: ComponentType<P> }>>>;
+
+/**
+ * Views of which each has a file of its own, named like it.
+ * @param files what `import.meta.glob('./*.tsx')` gives for their folder
+ */
+export function laterEach<Name extends string, P extends object>(
+  names: readonly Name[],
+  files: ViewFiles<P>,
+): Readonly<Record<Name, Later<P>>> {
+  const loaderOf = (name: Name) => async () => (await files[`./${name}.tsx`]!()).default;
+  return Object.fromEntries(names.map((name) => [name, later(loaderOf(name))])) as Record<Name, Later<P>>;
+}
+
+/** What is drawn of each. */
+export const viewsOf = <Name extends string, P extends object>(
+  views: Readonly<Record<Name, Later<P>>>,
+): Readonly<Record<Name, ComponentType<P>>> =>
+  Object.fromEntries(Object.entries<Later<P>>(views).map(([name, { View }]) => [name, View])) as Record<
+    Name,
+    ComponentType<P>
+  >;
+
 function NotHere({ state, onAgain }: { state: State; onAgain: () => void }) {
-  if (state === 'fetching') return <p className="py-3 text-ink-soft">Fetching this view…</p>;
+  if (state === 'fetching') return <p className="unhurried py-3 text-ink-soft">Fetching this view…</p>;
   return (
     <p role="alert" className="py-3">
       This view could not be fetched: the server cannot be reached. What was typed is kept.{' '}

@@ -1,21 +1,28 @@
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { STEPS, type Part, type Step } from '../../core/reading';
+import { nextStep } from '../../core/workflow';
 import { isReadingPath, stationOf, stationPath, readingAt, type Askable } from '../../core/sheet';
 import { unpackJob, type JobView, type SentJob } from '../../contract';
 import { Plates } from '../../ui/parts/Plates';
 import { Frame } from '../frame/Frame';
 import { focusPlace } from '../frame/focus';
 import { useFrame } from '../frame/frame-context';
+import { useHydrated } from '../frame/hydrated';
+import { whenIdle } from '../frame/idle';
 import { useKeys } from '../frame/keys';
 import { WhereTroubleEnds } from '../frame/Trouble';
 import type { Preferences } from '../frame/preferences';
 import { UNNAMED } from '../../wording';
 import { jointsOf, platesOf, setJointsOf } from './plates';
 import { destinationOf } from './places';
+import { firstStep } from './first-step';
+import { JobLayout } from './JobLayout';
+import { Opening } from './Opening';
 import { StepList } from './StepList';
 import { STEP_KEYS } from './step-keys';
 import { fetchStepsAhead, STEP_VIEWS } from './steps';
 import { JobProvider, useJob } from './store/JobContext';
+import { useKept } from './store/use-kept';
 import { keyFor, stationRows } from './bar/stations';
 import { Tag } from './tag/Tag';
 import { TargetContext, type Target } from './target';
@@ -27,17 +34,15 @@ interface JobPageProps {
   readonly step: string;
 }
 
-/**
- * One job: steps at the left, the instrument of the step in the middle, the tag with its verdicts at the right. On a phone one under the other: the tag, the plates,
- * the steps as a menu, the instrument.
- */
+/** One job: its opening as the server draws it, and then, in the browser, all that it means. */
 export function JobPage({ sent, preferences, step }: JobPageProps) {
   const view = useMemo(() => unpackJob(sent), [sent]);
   const [opened, setOpened] = useState(false);
   const onOpened = useCallback(() => setOpened(true), []);
+  const isAlive = useHydrated();
   return (
     <Frame shop={view.shop} preferences={preferences} place="bench" fixed waits={!opened}>
-      <JobInFrame view={view} asked={step} onOpened={onOpened} />
+      {isAlive ? <JobInFrame view={view} asked={step} onOpened={onOpened} /> : <Opening view={view} asked={step} />}
     </Frame>
   );
 }
@@ -71,32 +76,18 @@ function useGoTo(): readonly [Target, (path: string, at?: number | null) => void
   return [target, useCallback((path, at = null) => setTarget(({ count }) => ({ path, at, count: count + 1 })), [])];
 }
 
-/** Steps are fetched ahead after this long where idleness is not told, ms. */
-const AHEAD_AFTER = 1500;
-
 /** Says that a step answers keys and taps, and then fetches the others while nothing else is to do. */
 function Opened({ onOpened }: { onOpened: () => void }) {
   useEffect(() => {
     onOpened();
-    // Not every browser says when it is idle; then a moment later will do.
-    if (!('requestIdleCallback' in window)) {
-      const timer = setTimeout(fetchStepsAhead, AHEAD_AFTER);
-      return () => clearTimeout(timer);
-    }
-    const idle = window.requestIdleCallback(fetchStepsAhead);
-    return () => window.cancelIdleCallback(idle);
+    return whenIdle(fetchStepsAhead);
   }, [onOpened]);
   return null;
 }
 
 function Job({ asked, onOpened }: { asked: string; onOpened: () => void }) {
   const { appraisal, entered, snapshot, steps } = useJob();
-  const [step, setStep] = useState<Step>(
-    () =>
-      STEPS.find((each) => each === asked) ??
-      steps.find((each) => each.state === 'open' && each.step !== 'why')?.step ??
-      'decide',
-  );
+  const [step, setStep] = useState<Step>(() => firstStep(asked, nextStep(steps)));
   const [target, goTo] = useGoTo();
   const [part, setPart] = useState<Part | null>(null);
   const open = useCallback((next: Step) => {
@@ -159,28 +150,15 @@ function Job({ asked, onOpened }: { asked: string; onOpened: () => void }) {
     ),
   );
   const StepView = STEP_VIEWS[step];
+  const plates = useKept(platesOf(appraisal, entered.sheet));
+  const joints = useKept(jointsOf(appraisal));
+  const others = useKept(setJointsOf(appraisal));
   return (
-    <div data-step={step} className="flex h-full flex-col max-md:h-auto max-md:pb-10">
-      <div className="no-print border-b border-line bg-well px-4 py-1.5 max-md:order-2">
-        <Plates
-          plates={platesOf(appraisal, entered.sheet)}
-          joints={jointsOf(appraisal)}
-          others={setJointsOf(appraisal)}
-        />
-      </div>
-      <div className="grid min-h-0 flex-1 grid-cols-[10.5rem_minmax(0,1fr)_18.5rem] max-lg:grid-cols-[4rem_minmax(0,1fr)_15rem] max-md:contents">
-        <StepList current={step} onOpen={open} />
-        <div
-          className="relative min-h-0 overflow-y-auto px-5 py-2 max-md:order-4 max-md:overflow-visible max-md:px-3"
-          tabIndex={-1}
-        >
-          <TargetContext value={target}>
-            <WhereTroubleEnds view={step}>
-              <StepView onOpen={open} onMeasure={measure} onPart={setPart} />
-              <Opened onOpened={onOpened} />
-            </WhereTroubleEnds>
-          </TargetContext>
-        </div>
+    <JobLayout
+      step={step}
+      plates={<Plates plates={plates} joints={joints} others={others} />}
+      steps={<StepList current={step} onOpen={open} />}
+      tag={
         <Tag
           step={step}
           part={part}
@@ -189,7 +167,14 @@ function Job({ asked, onOpened }: { asked: string; onOpened: () => void }) {
           onOpen={open}
           onShow={show}
         />
-      </div>
-    </div>
+      }
+    >
+      <TargetContext value={target}>
+        <WhereTroubleEnds view={step}>
+          <StepView onOpen={open} onMeasure={measure} onPart={setPart} />
+          <Opened onOpened={onOpened} />
+        </WhereTroubleEnds>
+      </TargetContext>
+    </JobLayout>
   );
 }

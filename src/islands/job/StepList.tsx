@@ -1,8 +1,10 @@
+import { memo } from 'react';
 import { Check, Circle, Minus } from 'lucide-react';
 import { STEPS, type Step } from '../../core/reading';
 import type { StepState } from '../../core/workflow';
 import { list, readingName, stepName } from '../../wording';
 import { STEP_KEYS } from './step-keys';
+import { StepZone } from './StepZone';
 import { useJob } from './store/JobContext';
 
 const MARK = { done: Check, open: Circle, 'not-needed': Minus } as const;
@@ -20,38 +22,20 @@ interface StepListProps {
 
 /** The steps in working order. None is locked: a technician may start in the middle. On a phone they are a menu. */
 export function StepList({ current, onOpen }: StepListProps) {
-  const { steps } = useJob();
+  const { steps, view } = useJob();
   return (
-    <nav
-      aria-label="Steps"
-      className="no-print relative flex min-h-0 flex-col overflow-y-auto border-r border-line max-md:order-3 max-md:flex-row max-md:items-center max-md:gap-2 max-md:border-r-0 max-md:border-b max-md:px-3 max-md:py-1.5"
-    >
-      <WhoseJob />
-      <StepMenu current={current} onOpen={onOpen} />
+    <StepZone view={view}>
+      <StepMenu steps={steps} current={current} onOpen={onOpen} />
       <ol className="max-md:hidden">
         {steps.map((state) => (
           <StepButton key={state.step} state={state} isCurrent={current === state.step} onOpen={onOpen} />
         ))}
       </ol>
-    </nav>
+    </StepZone>
   );
 }
 
-function WhoseJob() {
-  const { view } = useJob();
-  return (
-    <div className="border-b border-line px-3 py-1 max-lg:px-1.5 max-md:border-b-0 max-md:p-0">
-      <h1 className="figures text-lg font-bold whitespace-nowrap max-lg:text-center max-lg:text-xs">{view.job.tag}</h1>
-      <p className="truncate text-sm font-semibold max-lg:hidden">{view.customer.name}</p>
-      <p className="truncate text-sm text-ink-soft max-lg:hidden">
-        {view.saw ? [view.saw.label, view.saw.tag].filter(Boolean).join(', ') : 'no saw named'}
-      </p>
-    </div>
-  );
-}
-
-function StepMenu({ current, onOpen }: StepListProps) {
-  const { steps } = useJob();
+const StepMenu = memo(function StepMenu({ steps, current, onOpen }: StepListProps & { steps: readonly StepState[] }) {
   return (
     <select
       aria-label="Step"
@@ -66,7 +50,7 @@ function StepMenu({ current, onOpen }: StepListProps) {
       ))}
     </select>
   );
-}
+});
 
 interface StepButtonProps {
   readonly state: StepState;
@@ -74,7 +58,7 @@ interface StepButtonProps {
   readonly onOpen: (step: Step) => void;
 }
 
-function StepButton({ state, isCurrent, onOpen }: StepButtonProps) {
+const StepButton = memo(function StepButton({ state, isCurrent, onOpen }: StepButtonProps) {
   const Mark = MARK[state.state];
   return (
     <li>
@@ -101,4 +85,4 @@ function StepButton({ state, isCurrent, onOpen }: StepButtonProps) {
       </button>
     </li>
   );
-}
+});

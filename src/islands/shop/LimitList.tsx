@@ -3,6 +3,7 @@ import { LIMIT_IDS, type LimitId, type Limits } from '../../core/limits';
 import { limitName } from '../../wording';
 import { Empty } from '../../ui/parts/Notice';
 import { LimitRow } from './LimitRow';
+import { isRate } from './rates';
 
 /** Limits by the first word of their id, rates by the second. */
 const LIMIT_GROUPS: Readonly<Record<string, string>> = {
@@ -20,7 +21,7 @@ const RATE_GROUPS: Readonly<Record<string, string>> = {
 
 function groupOf(id: LimitId): string {
   const [first = '', second = ''] = id.split('.');
-  return first === 'plan' ? (RATE_GROUPS[second] ?? 'Work and lives') : (LIMIT_GROUPS[first] ?? 'Other');
+  return isRate(id) ? (RATE_GROUPS[second] ?? 'Work and lives') : (LIMIT_GROUPS[first] ?? 'Other');
 }
 
 interface LimitListProps {
@@ -32,7 +33,7 @@ interface LimitListProps {
 export function LimitList({ limits, which }: LimitListProps) {
   const [wanted, setWanted] = useState('');
   const words = wanted.toLowerCase().split(/\s+/).filter(Boolean);
-  const ids = LIMIT_IDS.filter((id) => id.startsWith('plan.') === (which === 'rates')).filter((id) => {
+  const ids = LIMIT_IDS.filter((id) => isRate(id) === (which === 'rates')).filter((id) => {
     const text = `${limitName[id]} ${id} ${groupOf(id)}`.toLowerCase();
     return words.every((word) => text.includes(word));
   });

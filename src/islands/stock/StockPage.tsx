@@ -1,5 +1,5 @@
-import { lazy, Suspense, useState } from 'react';
-import type { StockView } from '../../contract';
+import { lazy, Suspense, useMemo, useState } from 'react';
+import { unpackView, type Sent, type StockView } from '../../contract';
 import { FAMILY_IDS, GAUGE_IDS } from '../../core/families';
 import { STOCK_KINDS } from '../../core/stock';
 import { Empty } from '../../ui/parts/Notice';
@@ -15,7 +15,7 @@ import { PartTable } from './PartTable';
 const TakeInList = lazy(() => import('./take-in/TakeInList'));
 
 interface StockPageProps {
-  readonly view: StockView;
+  readonly sent: Sent<StockView>;
   readonly preferences: Preferences;
   readonly query: string;
 }
@@ -29,7 +29,8 @@ export function StockPage(props: StockPageProps) {
   );
 }
 
-function Stock({ view: arrived, preferences, query }: StockPageProps) {
+function Stock({ sent, preferences, query }: StockPageProps) {
+  const arrived = useMemo(() => unpackView(sent), [sent]);
   const view = useServerData(`/api/stock?${query}`, arrived);
   const [takingIn, setTakingIn] = useState(false);
   const page = (number: number) => {

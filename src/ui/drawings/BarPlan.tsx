@@ -1,3 +1,5 @@
+import { memo } from 'react';
+
 interface BarPlanProps {
   /** Tail to tip, mm; null while not measured. */
   readonly length: number | null;
@@ -15,8 +17,9 @@ interface BarPlanProps {
 const W = 268;
 const PAD = 14;
 
-/** The bar to scale, seen from its stamped side: tail left, edge A down, stations marked on both edges. */
-export function BarPlan({ length, height, hardNose, stations, selected, onSelect, showPosition }: BarPlanProps) {
+/** The bar to scale, seen from its stamped side: tail left, edge A down, stations marked on both edges. Drawn anew only when something of it changes, which few readings do. */
+export const BarPlan = memo(function BarPlan(props: BarPlanProps) {
+  const { length, height, hardNose, stations, selected, onSelect, showPosition } = props;
   const furthest = Math.max(0, ...(['A', 'B'] as const).flatMap((edge) => stations[edge].map(({ at }) => at)));
   const L = length ?? Math.max(400, furthest + 60);
   const body = height ?? 58;
@@ -113,4 +116,4 @@ export function BarPlan({ length, height, hardNose, stations, selected, onSelect
       </text>
     </svg>
   );
-}
+});

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { BOTTOM, H, TOP, type Edge, type ProfileBand, type ProfilePoint } from './profile-frame';
 import { path } from './scale';
 
@@ -43,8 +44,12 @@ function doubt(
   return `${path([...side(1), ...side(-1).reverse()])}Z`;
 }
 
-/** One edge of the profile: its rails as they are believed to stand, with their doubt; the readings as points; the metal to come off, and a mark to choose each station by. */
-export function EdgeProfile({ edge, points, band, x, y, selected, onSelect, show, showPosition }: EdgeProfileProps) {
+/**
+ * One edge of the profile: its rails as they are believed to stand, with their doubt; the readings as points; the metal to come off, and a mark to choose each station by.
+ * Drawn anew only when the edge itself changes: a key is typed on one of two.
+ */
+export const EdgeProfile = memo(function EdgeProfile(props: EdgeProfileProps) {
+  const { edge, points, band, x, y, selected, onSelect, show, showPosition } = props;
   const line = (rail: 'target' | 'nearAfter' | 'farAfter') =>
     path(points.map((point) => (point[rail] === null ? null : { x: x(point.at), y: y(point[rail]) })));
   const believed = (rail: 'near' | 'far') => path(band.map((place) => ({ x: x(place.at), y: y(place[rail]) })));
@@ -59,15 +64,20 @@ export function EdgeProfile({ edge, points, band, x, y, selected, onSelect, show
       <path d={believed('near')} className="fill-none stroke-ink" strokeWidth="2.4" />
       <path d={line('farAfter')} className="fill-none stroke-pine" strokeWidth="3" strokeDasharray="5 3" />
       <path d={line('nearAfter')} className="fill-none stroke-pine" strokeWidth="3" />
-      {points.map((point, i) => (
+      {points.map(({ key, at, near, far, nearAfter, farAfter }, i) => (
         <StationMark
-          key={point.key}
+          key={key}
+          id={key}
           number={i + 1}
           edge={edge}
-          point={point}
-          x={x(point.at)}
+          at={at}
+          near={near}
+          far={far}
+          nearAfter={nearAfter}
+          farAfter={farAfter}
+          x={x(at)}
           y={y}
-          chosen={selected === point.key}
+          chosen={selected === key}
           onSelect={onSelect}
           show={show}
           showPosition={showPosition}
@@ -75,25 +85,22 @@ export function EdgeProfile({ edge, points, band, x, y, selected, onSelect, show
       ))}
     </g>
   );
+});
+
+interface StationMarkProps
+  extends
+    Pick<ProfilePoint, 'at' | 'near' | 'far' | 'nearAfter' | 'farAfter'>,
+    Pick<EdgeProfileProps, 'edge' | 'y' | 'onSelect' | 'show' | 'showPosition'> {
+  /** The station's key. */
+  readonly id: string;
+  readonly number: number;
+  readonly x: number;
+  readonly chosen: boolean;
 }
 
-function StationMark({
-  number,
-  edge,
-  point,
-  x,
-  y,
-  chosen,
-  onSelect,
-  show,
-  showPosition,
-}: Omit<EdgeProfileProps, 'points' | 'band' | 'x' | 'selected'> & {
-  number: number;
-  point: ProfilePoint;
-  x: number;
-  chosen: boolean;
-}) {
-  const { key, at, near, far, nearAfter, farAfter } = point;
+/** A station's readings, and the mark to choose it by. What is believed there moves with every reading of the edge, and is not drawn here. */
+const StationMark = memo(function StationMark(props: StationMarkProps) {
+  const { id, number, edge, at, near, far, nearAfter, farAfter, x, y, chosen, onSelect, show, showPosition } = props;
   const said = [
     near === null ? 'near not measured' : `near ${show(near)}`,
     far === null ? 'far not measured' : `far ${show(far)}`,
@@ -106,9 +113,9 @@ function StationMark({
       tabIndex={-1}
       aria-label={`Edge ${edge}, station ${number} at ${showPosition(at)}: ${said}`}
       aria-pressed={chosen}
-      onPointerEnter={({ pointerType }) => pointerType === 'mouse' && onSelect(edge, key)}
-      onClick={() => onSelect(edge, key)}
-      onKeyDown={(event) => (event.key === 'Enter' || event.key === ' ') && onSelect(edge, key)}
+      onPointerEnter={({ pointerType }) => pointerType === 'mouse' && onSelect(edge, id)}
+      onClick={() => onSelect(edge, id)}
+      onKeyDown={(event) => (event.key === 'Enter' || event.key === ' ') && onSelect(edge, id)}
       className="cursor-pointer"
     >
       <rect
@@ -137,4 +144,4 @@ function StationMark({
       </text>
     </g>
   );
-}
+});

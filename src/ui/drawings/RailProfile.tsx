@@ -1,3 +1,4 @@
+import { useMemo } from 'react';
 import { EdgeProfile } from './EdgeProfile';
 import { alongLine, freestBox, type Spot } from './label-spot';
 import { LevelLine, spotsOf } from './LevelLine';
@@ -22,6 +23,9 @@ interface RailProfileProps {
   readonly showPosition: (mm: number) => string;
 }
 
+/** Where the nose stands. */
+const MIDDLE = LEFT + (W - LEFT - RIGHT) / 2;
+
 type Along = Readonly<Record<Edge, (at: number) => number>>;
 
 function depthRange({ edges, bands, limit, tang, room }: RailProfileProps): readonly [number, number] {
@@ -44,11 +48,13 @@ function depthRange({ edges, bands, limit, tang, room }: RailProfileProps): read
 export function RailProfile(props: RailProfileProps) {
   const { edges, bands, limit, tang, room, selected, onSelect, show, showPosition } = props;
   const [lo, hi] = depthRange(props);
-  const y = linear([lo, hi], [H - BOTTOM, TOP]);
+  const y = useMemo(() => linear([lo, hi], [H - BOTTOM, TOP]), [lo, hi]);
   const ats = (['A', 'B'] as const).flatMap((edge) => edges[edge].map(({ at }) => at));
-  const span: readonly [number, number] = ats.length > 0 ? [0, Math.max(...ats) * 1.06] : [0, 400];
-  const middle = LEFT + (W - LEFT - RIGHT) / 2;
-  const along = { A: linear(span, [LEFT, middle - NOSE / 2]), B: linear(span, [W - RIGHT, middle + NOSE / 2]) };
+  const end = ats.length > 0 ? Math.max(...ats) * 1.06 : 400;
+  const along = useMemo(
+    () => ({ A: linear([0, end], [LEFT, MIDDLE - NOSE / 2]), B: linear([0, end], [W - RIGHT, MIDDLE + NOSE / 2]) }),
+    [end],
+  );
   const rails = railSpots(props, along, y);
   const limitOnTop = limit !== null && tang !== null && limit > tang + room;
   const limitLabel = limit === null ? '' : `least depth ${show(limit)}`;
@@ -77,7 +83,7 @@ export function RailProfile(props: RailProfileProps) {
       <text x={2} y={13} className="fill-ink-soft text-[12px]">
         depth{lo > 0 ? ` from ${show(lo)}` : ''}
       </text>
-      <Nose x={middle} />
+      <Nose x={MIDDLE} />
       {(['A', 'B'] as const).map((edge) => (
         <EdgeProfile
           key={edge}

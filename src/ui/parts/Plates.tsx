@@ -1,3 +1,5 @@
+import { memo } from 'react';
+
 /** One plate of the row: a part and its three numbers, each as far as it is known. */
 export interface Plate {
   readonly name: string;
@@ -112,8 +114,8 @@ interface PlatesProps {
   readonly others: readonly Joint[];
 }
 
-/** Linked plates: four parts in a row, joined like a chain, with a joint for every rule. Opening a joint shows its sentence. */
-export function Plates({ plates, joints, others }: PlatesProps) {
+/** Linked plates: four parts in a row, joined like a chain, with a joint for every rule. Opening a joint shows its sentence. Drawn anew only when one of them says something else. */
+export const Plates = memo(function Plates({ plates, joints, others }: PlatesProps) {
   return (
     <section
       aria-label="Linked plates: what belongs together"
@@ -141,4 +143,4 @@ export function Plates({ plates, joints, others }: PlatesProps) {
       </div>
     </section>
   );
-}
+});

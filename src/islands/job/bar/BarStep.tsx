@@ -1,10 +1,11 @@
-import { useState } from 'react';
+import { useCallback, useState } from 'react';
 import { estimate, type LengthReading } from '../../../core/quantity';
 import { readingAt } from '../../../core/sheet';
 import { BarPlan } from '../../../ui/drawings/BarPlan';
 import { Tabbed, TabList, TabPanel } from '../../../ui/parts/Tabs';
 import { useFrame } from '../../frame/frame-context';
 import { useJob } from '../store/JobContext';
+import { useKept } from '../store/use-kept';
 import { useTarget } from '../target';
 import { later } from '../../frame/later';
 import type { StepProps } from '../steps';
@@ -12,11 +13,9 @@ import { WhyButton } from '../why/WhyButton';
 import { Measure } from './Measure';
 import { useStations, type Stations } from './useStations';
 
-const { View: CaliperPanel } = await later(() =>
-  import('../../caliper/CaliperPanel').then((there) => there.CaliperPanel),
-);
-const { View: LookOver } = await later(() => import('./LookOver').then((there) => there.LookOver));
-const { View: WhyCrooked } = await later(() => import('./WhyCrooked').then((there) => there.WhyCrooked));
+const { View: CaliperPanel } = later(() => import('../../caliper/CaliperPanel').then((there) => there.CaliperPanel));
+const { View: LookOver } = later(() => import('./LookOver').then((there) => there.LookOver));
+const { View: WhyCrooked } = later(() => import('./WhyCrooked').then((there) => there.WhyCrooked));
 
 const VIEWS = { measure: 'Measure', look: 'Look it over', crooked: 'Why crooked?' } as const;
 type View = keyof typeof VIEWS;
@@ -26,6 +25,14 @@ export function BarStep({ onOpen }: StepProps) {
   const [view, setView] = useState<View>('measure');
   const [caliper, setCaliper] = useState(false);
   const stations = useStations();
+  const { select } = stations;
+  const onSelect = useCallback<Stations['select']>(
+    (edge, key) => {
+      setView('measure');
+      select(edge, key);
+    },
+    [select],
+  );
   useTarget((path) => setView(readingAt(path)?.told.view === 'look' ? 'look' : 'measure'));
   return (
     <Tabbed chosen={view} onChoose={setView}>
@@ -43,13 +50,7 @@ export function BarStep({ onOpen }: StepProps) {
           <WhyButton onOpen={onOpen} brief />
         </div>
         <TabList label="Bar" tabs={(Object.keys(VIEWS) as View[]).map((id) => ({ id, name: VIEWS[id] }))} />
-        <Plan
-          stations={stations}
-          onSelect={(edge, key) => {
-            setView('measure');
-            stations.select(edge, key);
-          }}
-        />
+        <Plan stations={stations} onSelect={onSelect} />
       </div>
       {caliper && <CaliperPanel onClose={() => setCaliper(false)} />}
       <TabPanel of={view}>
@@ -70,13 +71,15 @@ function Plan({ stations, onSelect }: { stations: Stations; onSelect: Stations['
   const sheet = entered.sheet.bar;
   const positions = (edge: 'A' | 'B') =>
     stations.points[edge].map(({ key, at, near, far }) => ({ key, at, measured: near !== null || far !== null }));
+  const places = useKept({ A: positions('A'), B: positions('B') });
+  const selected = useKept(stations.selected);
   return (
     <BarPlan
       length={value(sheet?.overallLength)}
       height={value(sheet?.bodyHeight)}
       hardNose={sheet?.nose === 'hard'}
-      stations={{ A: positions('A'), B: positions('B') }}
-      selected={stations.selected}
+      stations={places}
+      selected={selected}
       onSelect={onSelect}
       showPosition={position}
     />

@@ -40,6 +40,7 @@ export function Measure({ stations }: { stations: Stations }) {
       [toEdge],
     ),
   );
+  const showDepth = useCallback((depth: number) => show(depth, unit === 'mm' ? 1 : 2), [show, unit]);
   const onSelect = useCallback((key: string) => select(edge, key), [edge, select]);
   return (
     <div className="grid grid-cols-[minmax(0,1fr)_16.5rem] gap-4 max-md:grid-cols-1">
@@ -53,7 +54,7 @@ export function Measure({ stations }: { stations: Stations }) {
             room={view.limits['bar.floor-clearance'].value}
             selected={selected}
             onSelect={select}
-            show={(mm) => show(mm, unit === 'mm' ? 1 : 2)}
+            show={showDepth}
             showPosition={position}
           />
         </div>

@@ -9,7 +9,7 @@ import { useTarget } from '../target';
 import { FINER, sectionAt, type Edge, type StationRow } from './stations';
 
 /** Fetched when they are asked for: most stations do without. */
-const { View: FinerFields } = await later(() => import('./FinerFields').then((there) => there.FinerFields));
+const { View: FinerFields } = later(() => import('./FinerFields').then((there) => there.FinerFields));
 
 const value = (reading: LengthReading | undefined): number | null =>
   reading ? (estimate(reading)?.value ?? null) : null;

@@ -8,9 +8,9 @@ import type { StepProps } from '../steps';
 import { WhyButton } from '../why/WhyButton';
 import { Cutters } from './Cutters';
 
-const { View: Shape } = await later(() => import('./Shape').then((there) => there.Shape));
-const { View: Stretch } = await later(() => import('./Stretch').then((there) => there.Stretch));
-const { View: Underside } = await later(() => import('./Underside').then((there) => there.Underside));
+const { View: Shape } = later(() => import('./Shape').then((there) => there.Shape));
+const { View: Stretch } = later(() => import('./Stretch').then((there) => there.Stretch));
+const { View: Underside } = later(() => import('./Underside').then((there) => there.Underside));
 
 const VIEWS = {
   cutters: { name: 'Cutters', View: Cutters },

@@ -9,11 +9,11 @@ import { Tabbed, TabList, TabPanel } from '../../../ui/parts/Tabs';
 import { useKeys } from '../../frame/keys';
 import { useTarget } from '../target';
 
-const { View: EvidenceView } = await later(() => import('./EvidenceView').then((there) => there.EvidenceView));
-const { View: GaugeView } = await later(() => import('./GaugeView').then((there) => there.GaugeView));
-const { View: LinksView } = await later(() => import('./LinksView').then((there) => there.LinksView));
-const { View: LoopView } = await later(() => import('./LoopView').then((there) => there.LoopView));
-const { View: PitchView } = await later(() => import('./PitchView').then((there) => there.PitchView));
+const { View: EvidenceView } = later(() => import('./EvidenceView').then((there) => there.EvidenceView));
+const { View: GaugeView } = later(() => import('./GaugeView').then((there) => there.GaugeView));
+const { View: LinksView } = later(() => import('./LinksView').then((there) => there.LinksView));
+const { View: LoopView } = later(() => import('./LoopView').then((there) => there.LoopView));
+const { View: PitchView } = later(() => import('./PitchView').then((there) => there.PitchView));
 
 /** Ways to a number, in the order a hand tries them; and what they weigh against one another. */
 const VIEWS = {

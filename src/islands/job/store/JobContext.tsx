@@ -4,7 +4,7 @@ import { api, RequestFailed } from '../../frame/api';
 import { JobStore, type Outside, type Snapshot } from './job-store';
 import { keeping } from './keeping';
 import { meaningOf, type Meaning, type SignedCourse } from './meaning';
-import { Outbox, type OutboxStorage } from './outbox';
+import { Outbox } from './outbox';
 
 /** How often a visible screen asks for what other machines have stored. */
 const LOOK_AGAIN_MS = 15_000;
@@ -32,19 +32,10 @@ export function useJobStore(): JobStore {
   return store;
 }
 
-/** On the server there is no browser storage: an outbox that is always empty. */
-const NO_STORAGE: OutboxStorage = {
-  length: 0,
-  key: () => null,
-  getItem: () => null,
-  setItem: () => undefined,
-  removeItem: () => undefined,
-};
-
 const channelName = (jobId: string): string => `serrata:job:${jobId}`;
 
-/** All of a view but its readings, which the store keeps up by itself. */
-const besideReadings = ({ readings: _readings, ...rest }: JobView): string => JSON.stringify(rest);
+/** All of a view but its readings, which the store keeps up by itself, and what they came to when the page was drawn. */
+const besideReadings = ({ readings: _readings, kept: _kept, ...rest }: JobView): string => JSON.stringify(rest);
 
 function outsideOf(jobId: string, onView: (view: JobView) => void): Outside {
   return {
@@ -112,16 +103,15 @@ export function JobProvider({ view: arrived, who, children }: JobProviderProps) 
   // Limits, codes, schools, photographs and sign-offs that were changed elsewhere arrive with the readings.
   const [view, setView] = useState(arrived);
   const [store] = useState(() => {
-    const storage = typeof window === 'undefined' ? NO_STORAGE : window.localStorage;
     return new JobStore(
       view.readings,
-      new Outbox(storage, `serrata:outbox:${view.job.id}`, crypto.randomUUID()),
+      new Outbox(window.localStorage, `serrata:outbox:${view.job.id}`, crypto.randomUUID()),
       outsideOf(view.job.id, (next) =>
         setView((before) => (besideReadings(before) === besideReadings(next) ? before : next)),
       ),
     );
   });
-  const snapshot = useSyncExternalStore(store.subscribe, store.getSnapshot, store.getSnapshot);
+  const snapshot = useSyncExternalStore(store.subscribe, store.getSnapshot);
   useKeepingUp(store, view.job.id, who);
   const { signedOff } = courseOf(view);
   const [find] = useState(() => keeping(meaningOf, ['checks', 'stations', 'figures', 'hangsOn']));

@@ -8,23 +8,16 @@ import type { Askable } from '../../../core/sheet';
 import { fitReason } from '../../../wording';
 import { useJob } from '../store/JobContext';
 import { Ails } from './Ails';
+import { leadingPart } from './lead';
 import { NextMeasurement } from './Next';
 import { Saving } from './Saving';
+import { TagZone } from './TagZone';
 import { LeadVerdict, OtherVerdict } from './Verdicts';
 
-/** The part that a step is about; the others begin with the bar. */
-const PART_OF_STEP: Partial<Record<Step, Part>> = {
-  identify: 'chain',
-  bar: 'bar',
-  chain: 'chain',
-  sprocket: 'driveSprocket',
-  order: 'chain',
-};
-
-/** The part that leads: the one in hand, of the step, or the one that the likeliest cause lies in. */
-function partOf(step: Step, { diagnoses }: Appraisal): Part | undefined {
+/** The part that the likeliest cause lies in, where causes are looked for. */
+function partOfCause(step: Step, { diagnoses }: Appraisal): Part | null {
   const cause = step === 'why' ? diagnoses[0]?.causes[0]?.cause : undefined;
-  return cause ? CAUSE_PARTS[cause] : PART_OF_STEP[step];
+  return cause ? CAUSE_PARTS[cause] : null;
 }
 
 interface TagProps {
@@ -44,32 +37,25 @@ interface TagProps {
 export function Tag({ step, part, onMeasure, onMeasureBetween, onOpen, onShow }: TagProps) {
   const { appraisal, entered } = useJob();
   const there = judgedParts(entered.sheet);
-  const wanted = part ?? partOf(step, appraisal);
-  const first = wanted && there.includes(wanted) ? wanted : there[0];
+  const first = leadingPart(there, step, part ?? partOfCause(step, appraisal));
   return (
-    <aside
-      aria-label="Tag: verdicts"
-      className="no-print relative flex min-h-0 flex-col overflow-y-auto border-l border-line bg-sheet max-md:order-1 max-md:border-l-0"
-    >
-      <div aria-live="polite" className="flex-1">
-        <Clashes />
-        {first ? (
-          <LeadVerdict verdict={appraisal.verdicts[first]} onMeasure={onMeasure} onMeasureBetween={onMeasureBetween} />
-        ) : (
-          <NothingYet />
-        )}
-        <ul>
-          {there
-            .filter((part) => part !== first)
-            .map((part) => (
-              <OtherVerdict key={part} verdict={appraisal.verdicts[part]} />
-            ))}
-        </ul>
-        <Ails onOpen={onOpen} />
-        <NextMeasurement onMeasure={onMeasure} />
-      </div>
-      <Saving onShow={onShow} />
-    </aside>
+    <TagZone below={<Saving onShow={onShow} />}>
+      <Clashes />
+      {first ? (
+        <LeadVerdict verdict={appraisal.verdicts[first]} onMeasure={onMeasure} onMeasureBetween={onMeasureBetween} />
+      ) : (
+        <NothingYet />
+      )}
+      <ul>
+        {there
+          .filter((part) => part !== first)
+          .map((part) => (
+            <OtherVerdict key={part} verdict={appraisal.verdicts[part]} />
+          ))}
+      </ul>
+      <Ails onOpen={onOpen} />
+      <NextMeasurement onMeasure={onMeasure} />
+    </TagZone>
   );
 }
 

@@ -1,6 +1,6 @@
 import type { Askable } from '../../../core/sheet';
 import type { Verdict } from '../../../core/judge';
-import { VerdictChip, VerdictMark, verdictGround, verdictTone } from '../../../ui/parts/VerdictMark';
+import { VerdictChip } from '../../../ui/parts/VerdictMark';
 import {
   actionWord,
   limitSource,
@@ -14,6 +14,7 @@ import {
 import { useFrame } from '../../frame/frame-context';
 import { useJob } from '../store/JobContext';
 import { Shares } from './Shares';
+import { VerdictHead } from './VerdictHead';
 
 interface LeadVerdictProps {
   readonly verdict: Verdict;
@@ -29,15 +30,7 @@ export function LeadVerdict({ verdict, onMeasure, onMeasureBetween }: LeadVerdic
   const { part, action, operations, reasons } = verdict;
   const work = list(operations.map((operation) => operationWordIn(operation, view.schools)));
   return (
-    <section
-      aria-label={`${partName[part]}: ${actionWord[action]}`}
-      className={`border-b border-line ${verdictGround(action)} px-4 py-3`}
-    >
-      <p className="text-sm font-semibold">{partName[part]}</p>
-      <p className={`flex items-center gap-2 text-[26px] leading-tight font-extrabold ${verdictTone(action)}`}>
-        <VerdictMark verdict={action} size={24} />
-        {actionWord[action]}
-      </p>
+    <VerdictHead part={part} action={action}>
       {operations.length > 0 && (
         <p className="mt-1 font-semibold">
           {action === 'undecided' ? 'So far: ' : ''}
@@ -53,7 +46,7 @@ export function LeadVerdict({ verdict, onMeasure, onMeasureBetween }: LeadVerdic
       </ul>
       <Doubt verdict={verdict} />
       <Shares part={part} onMeasure={onMeasure} onMeasureBetween={onMeasureBetween} />
-    </section>
+    </VerdictHead>
   );
 }
 

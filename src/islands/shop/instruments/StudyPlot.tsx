@@ -1,6 +1,6 @@
 import { later } from '../../frame/later';
 
 /** The plot is fetched when there is something to draw: it is the heaviest thing of the page. */
-const { View } = await later(() => import('../../../ui/charts/TakesChart').then((there) => there.TakesChart));
+const { View } = later(() => import('../../../ui/charts/TakesChart').then((there) => there.TakesChart));
 
 export const StudyPlot = View;

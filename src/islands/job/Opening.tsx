@@ -1,0 +1,74 @@
+import { STEPS, type Step } from '../../core/reading';
+import type { JobView } from '../../contract';
+import { VerdictChip } from '../../ui/parts/VerdictMark';
+import { actionWord, partName, stepName } from '../../wording';
+import { firstStep } from './first-step';
+import { JobLayout } from './JobLayout';
+import { StepZone } from './StepZone';
+import { leadingPart } from './tag/lead';
+import { TagZone } from './tag/TagZone';
+import { VerdictHead } from './tag/VerdictHead';
+
+interface OpeningProps {
+  readonly view: JobView;
+  /** The step asked for in the address. */
+  readonly asked: string;
+}
+
+/**
+ * A job as the server draws it: whose it is, its steps as links, and the verdicts as they are kept for the Bench. Readings, reasons and instruments are worked out in
+ * the browser, which does so at every keystroke anyhow.
+ */
+export function Opening({ view, asked }: OpeningProps) {
+  const step = firstStep(asked, view.kept.next.step);
+  return (
+    <JobLayout
+      step={step}
+      plates={null}
+      steps={
+        <StepZone view={view}>
+          <ol className="max-md:hidden">
+            {STEPS.map((each) => (
+              <li key={each}>
+                <a
+                  href={`?step=${each}`}
+                  className="flex min-h-11 items-center pr-2.5 pl-10 hover:bg-well max-lg:justify-center max-lg:px-0.5 max-lg:text-[11px]"
+                >
+                  {stepName[each]}
+                </a>
+              </li>
+            ))}
+          </ol>
+        </StepZone>
+      }
+      tag={
+        <TagZone>
+          <KeptVerdicts view={view} step={step} />
+        </TagZone>
+      }
+    >
+      <p className="unhurried py-3 text-ink-soft">Opening…</p>
+    </JobLayout>
+  );
+}
+
+/** Verdicts by their words, the part of the step first. */
+function KeptVerdicts({ view: { kept }, step }: { view: JobView; step: Step }) {
+  const first = leadingPart(kept.judged, step);
+  if (!first) return null;
+  return (
+    <>
+      <VerdictHead part={first} action={kept.verdicts[first]} />
+      <ul>
+        {kept.judged
+          .filter((part) => part !== first)
+          .map((part) => (
+            <li key={part} className="flex items-center justify-between gap-2 border-b border-line px-4 py-2">
+              <span className="text-sm font-semibold">{partName[part]}</span>
+              <VerdictChip verdict={kept.verdicts[part]} word={actionWord[kept.verdicts[part]]} />
+            </li>
+          ))}
+      </ul>
+    </>
+  );
+}

@@ -1,0 +1,16 @@
+import type { ReactNode } from 'react';
+
+/** The zone at the right of a job: what is told there changes with every reading. On a phone it comes first. */
+export function TagZone({ children, below }: { children: ReactNode; below?: ReactNode }) {
+  return (
+    <aside
+      aria-label="Tag: verdicts"
+      className="no-print relative flex min-h-0 flex-col overflow-y-auto border-l border-line bg-sheet max-md:order-1 max-md:border-l-0"
+    >
+      <div aria-live="polite" className="flex-1">
+        {children}
+      </div>
+      {below}
+    </aside>
+  );
+}

@@ -1,0 +1,37 @@
+import type { ComponentType } from 'react';
+import type { ShopPageView } from '../../../contract';
+import { laterEach, viewsOf } from '../../frame/later';
+
+/** The views of the shop, in the order of their tabs. */
+export const SHOP_VIEWS = {
+  limits: 'Limits',
+  rates: 'Rates and lives',
+  instruments: 'Instruments',
+  about: 'About',
+  codes: 'Codes',
+  schools: 'Schools',
+  supplier: 'Supplier',
+  backup: 'Backup',
+} as const;
+export type ShopViewName = keyof typeof SHOP_VIEWS;
+export const SHOP_VIEW_NAMES = Object.keys(SHOP_VIEWS) as readonly ShopViewName[];
+
+/** What a view of the shop is given. */
+export interface ShopViewProps {
+  readonly view: ShopPageView;
+}
+
+/** The view that an address asks for; limits where it asks for none. */
+export const viewAsked = (asked: string | null): ShopViewName =>
+  SHOP_VIEW_NAMES.find((name) => name === asked) ?? 'limits';
+
+const VIEWS = laterEach(
+  SHOP_VIEW_NAMES,
+  import.meta.glob<{ readonly default: ComponentType<ShopViewProps> }>('./*.tsx'),
+);
+
+// The view that the page opens with is there before the page comes alive, and drawn as it does.
+if (!import.meta.env.SSR) await VIEWS[viewAsked(new URLSearchParams(location.search).get('view'))].fetch();
+
+/** What each tab shows. */
+export const SHOP_VIEW = viewsOf(VIEWS);
