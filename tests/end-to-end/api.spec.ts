@@ -1,3 +1,4 @@
+import { Agent, get } from 'node:http';
 import { expect, test } from '@playwright/test';
 import { assessmentSchema } from '../../src/core/report';
 import { benchSheetSchema } from '../../src/core/sheet';
@@ -113,6 +114,22 @@ test('every answer carries the safety headers, and pages a policy without holes'
   expect((await request.get(`${slip[0]!.href}/slip`)).status()).toBe(200);
   expect((await request.get('/jobs/nobody')).status()).toBe(404);
   expect((await request.get('/jobs/nobody/slip')).status()).toBe(404);
+});
+
+/** Asks for the plain answer over the agent's connection, and tells whether it was one already open. */
+const overAgain = (agent: Agent, address: string): Promise<boolean> =>
+  new Promise((resolve, reject) => {
+    const sent = get(`${address}/api/health`, { agent }, (answer) =>
+      answer.resume().on('end', () => resolve(sent.reusedSocket)),
+    ).on('error', reject);
+  });
+
+test('a connection outlasts the pause between two readings', async ({ baseURL }) => {
+  const agent = new Agent({ keepAlive: true, maxSockets: 1 });
+  expect(await overAgain(agent, baseURL!)).toBe(false);
+  await new Promise((resolve) => setTimeout(resolve, 7000));
+  expect(await overAgain(agent, baseURL!)).toBe(true);
+  agent.destroy();
 });
 
 test('stock answers an order, and the search answers oddities', async ({ request }) => {

@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { expect, test } from '@playwright/test';
 import { OwnServer } from './own-server';
+import { ready, visit } from './keyboard';
 
 const folder = mkdtempSync(join(tmpdir(), 'serrata-backup-test-'));
 const server = new OwnServer(join(folder, 'store.db'));
@@ -31,8 +32,7 @@ test('a shop saves itself with one click, is put back by one command, and a clea
 }) => {
   await server.open();
   await nowHere('Before Backup');
-  await page.goto(`${server.address}/shop?view=backup`);
-  await page.waitForSelector('[data-ready=true]');
+  await visit(page, `${server.address}/shop?view=backup`);
   const [download] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'Save a backup' }).click(),
@@ -81,16 +81,14 @@ test('a backup is put back while the shop is open, everybody is told, and what s
 }) => {
   if (!server.isOpen) await server.open();
   await nowHere('Kept Person');
-  await page.goto(`${server.address}/shop?view=backup`);
-  await page.waitForSelector('[data-ready=true]');
+  await visit(page, `${server.address}/shop?view=backup`);
   await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save a backup' }).click()]);
   const list = page.getByRole('list', { name: 'Backups' });
   const first = list.getByRole('listitem').first();
   await expect(first).toContainText('saved by hand');
   await nowHere('Later Person');
   const elsewhere = await context.newPage();
-  await elsewhere.goto(server.address);
-  await elsewhere.waitForSelector('[data-ready=true]');
+  await visit(elsewhere, server.address);
   await elsewhere.waitForResponse('**/api/health').catch(() => undefined);
 
   await first.getByRole('button', { name: 'Put back…' }).click();
@@ -102,7 +100,7 @@ test('a backup is put back while the shop is open, everybody is told, and what s
     timeout: 40_000,
   });
   await expect(first).toContainText('stood here until another was put back');
-  await page.waitForSelector('[data-ready=true]');
+  await ready(page);
   await first.getByRole('button', { name: 'Put back…' }).click();
   await page.getByRole('dialog').getByRole('button', { name: 'Put it back' }).click();
   await expect(page.getByText('The backup was put back.')).toBeVisible({ timeout: 30_000 });
@@ -115,8 +113,7 @@ test('an archive goes out, is brought back, and stands among the backups; what i
   page,
 }) => {
   if (!server.isOpen) await server.open();
-  await page.goto(`${server.address}/shop?view=backup`);
-  await page.waitForSelector('[data-ready=true]');
+  await visit(page, `${server.address}/shop?view=backup`);
   const [download] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'Save an archive' }).click(),

@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
-import { copyOf, freshJob, openJob, saved } from './keyboard';
+import { copyOf, freshJob, openJob, ready, revisit, saved, visit } from './keyboard';
 
 const hand = (page: Page, command: object) => page.request.post('/simulated/caliper/command', { data: command });
 
@@ -47,8 +47,7 @@ test('the caliper fills a bar, drops out, comes back, and its battery runs low',
   await expect(page.getByLabel('Edge A, station 3, near rail')).toHaveValue(/mm; 7\.\d\d mm$/);
   await page.getByLabel('Edge A, station 3, near rail').press('Enter');
   await saved(page);
-  await page.reload();
-  await page.waitForSelector('[data-ready=true]');
+  await revisit(page);
   await expect(page.getByLabel('Edge A, station 3, near rail')).toHaveValue(/mm; 7\.\d\d mm$/);
   await expect(page.getByLabel('Edge A, station 2, far rail')).toHaveValue('7.6');
   await hand(page, { battery: 90 });
@@ -79,7 +78,7 @@ test('rework: the card, the second measurement in the same drawing, and a bar th
   await page.getByRole('link', { name: /^Back to/ }).click();
   await page.waitForURL(/step=rework/);
   await expect(page.getByRole('heading', { name: 'Rework the bar' })).toBeVisible();
-  await page.waitForSelector('[data-ready=true]');
+  await ready(page);
   await page.getByLabel('Edge A, station 4, far after').fill('5.1');
   await page.getByLabel('Edge A, station 4, far after').press('Enter');
   await expect(page.getByRole('alert')).toContainText('Finished after the rework: replace');
@@ -88,8 +87,7 @@ test('rework: the card, the second measurement in the same drawing, and a bar th
   await page.getByRole('radio', { name: 'B', exact: true }).check({ force: true });
   await expect(page.getByText('Turned over: A → B.')).toBeVisible();
   await saved(page);
-  await page.reload();
-  await page.waitForSelector('[data-ready=true]');
+  await revisit(page);
   await expect(page.getByText('came A down, went back B down')).toBeVisible();
 });
 
@@ -167,8 +165,7 @@ test('a station is taken off, and the schools of the shop are followed', async (
   await page.getByRole('button', { name: 'Take this station off' }).click();
   await expect(first).not.toHaveValue(before);
   await saved(page);
-  await page.goto('/shop?view=schools');
-  await page.waitForSelector('[data-ready=true]');
+  await visit(page, '/shop?view=schools');
   await page.getByText('file in a wood block').click();
   await expect(page.getByRole('radio', { name: 'file in a wood block' })).toBeChecked();
   await openJob(page, 'L-0417', 'rework');
@@ -198,8 +195,7 @@ test('the log of a saw counts before what is told, unless another bar is on it',
   const saw = { label: 'Turned saw', mount: null };
   const data = { by: 'Ines Holloway', customer: { name: 'Test bench' }, saw, complaint: '', promisedFor: null, sheet };
   const { id } = (await (await page.request.post('/api/jobs', { data })).json()) as { id: string };
-  await page.goto(`/jobs/${id}?step=take-in`);
-  await page.waitForSelector('[data-ready=true]');
+  await visit(page, `/jobs/${id}?step=take-in`);
   await expect(page.getByText('1 of 1 times. That counts before what was told.')).toBeVisible();
   const same = page.getByRole('radiogroup', { name: 'Same bar as at the last service' });
   await same.getByText('no', { exact: true }).click();
@@ -237,4 +233,49 @@ test.describe('on a tablet, by touch', () => {
       expect(grave.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)).toEqual([]);
     }
   });
+});
+
+/** Marks every element on the page with what React last drew it from. */
+const rememberDrawn = (page: Page): Promise<void> =>
+  page.evaluate(() => {
+    const drawnFrom = (element: Element): unknown =>
+      Object.entries(element).find(([name]) => name.startsWith('__reactProps'))?.[1];
+    const drawn = new Map([...document.querySelectorAll('main *')].map((each) => [each, drawnFrom(each)]));
+    Object.assign(window, {
+      redrawnIn: (within: string) =>
+        [...document.querySelectorAll(`${within} *`)].filter((each) => drawnFrom(each) !== drawn.get(each)).length,
+    });
+  });
+
+/** How many elements within were drawn anew since then. */
+const redrawnIn = (page: Page, within: string): Promise<number> =>
+  page.evaluate((place) => (window as unknown as { redrawnIn: (place: string) => number }).redrawnIn(place), within);
+
+test('a key redraws the station it is typed at, and not the others, the plan, the plates or the steps', async ({
+  page,
+}) => {
+  await copyOf(page, 'L-0417', 'bar');
+  const near = page.getByLabel('Edge A, station 2, near rail');
+  const text = (await near.inputValue()).replace(' mm', '');
+  await near.fill(text);
+  await rememberDrawn(page);
+  await near.press('End');
+  await page.keyboard.type('1');
+  await expect(near).toHaveValue(`${text}1`);
+  for (const within of [
+    '[aria-label^="The bar from its stamped side"]',
+    '[aria-label^="Linked plates"]',
+    '[aria-label="Steps"] li',
+    '[aria-label="Unrolled rail profile"] [aria-label^="Edge B, station"]',
+    '[aria-label="Unrolled rail profile"] [aria-label^="Edge A, station 3"]',
+    'tr:has([aria-label^="Edge A, station 3"])',
+  ]) {
+    expect(await page.locator(`${within} *`).count(), within).toBeGreaterThan(0);
+    expect(await redrawnIn(page, within), within).toBe(0);
+  }
+  for (const within of [
+    '[aria-label="Unrolled rail profile"] [aria-label^="Edge A, station 2"]',
+    'tr:has([aria-label^="Edge A, station 2"])',
+  ])
+    expect(await redrawnIn(page, within), within).toBeGreaterThan(0);
 });

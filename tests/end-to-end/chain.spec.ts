@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
-import { copyOf, freshJob, openJob, saved } from './keyboard';
+import { copyOf, freshJob, openJob, revisit, saved, visit } from './keyboard';
 
 const RULES = ['wcag2a', 'wcag2aa', 'wcag22aa', 'best-practice'];
 
@@ -71,8 +71,7 @@ test('36 cutters typed at the pace of number and Enter, damage marked by key and
   await page.getByRole('radio', { name: 'chipped' }).click();
   await verdict(page, 'Chain: Undecided');
   await saved(page);
-  await page.reload();
-  await page.waitForSelector('[data-ready=true]');
+  await revisit(page);
   await expect(ribbon.getByRole('button', { name: 'Left 6, 8.20 mm, flat spot, set back 1.50 mm' })).toBeVisible();
   await expect(ribbon.getByRole('button', { name: 'Right 3, 8.20 mm', exact: true })).toBeVisible();
 });
@@ -238,8 +237,7 @@ test('rework of the chain: set-backs, the acts, and the second measurement that 
 
 test('schools: each says what it changes, and a choice changes the verdict', async ({ page }) => {
   const id = await copyOf(page, 'L-0423', 'chain');
-  await page.goto('/shop');
-  await page.waitForSelector('[data-ready=true]');
+  await visit(page, '/shop');
   await page.getByRole('tab', { name: 'Schools' }).click();
   for (const question of [
     'What makes it cut in a curve',

@@ -1,9 +1,9 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
+import { ready, revisit, visit } from './keyboard';
 
 async function counter(page: Page): Promise<void> {
-  await page.goto('/counter');
-  await page.waitForSelector('[data-ready=true]');
+  await visit(page, '/counter');
   await expect(page.getByRole('region', { name: 'Ask next' })).toBeVisible();
 }
 
@@ -36,7 +36,7 @@ test('from “18 inch bar, no idea” to a fitting part by keyboard', async ({ p
   await page.getByRole('link', { name: 'Order slip' }).click();
   await expect(page.getByRole('article')).toContainText('LD-3250-72K');
   await page.goBack();
-  await page.waitForSelector('[data-ready=true]');
+  await ready(page);
   await expect(page.getByLabel('Bar length')).toHaveValue('18 in');
 });
 
@@ -46,14 +46,14 @@ test('an unmarked 3/8 is not sold until its build is known', async ({ page }) =>
   await expect(page.getByRole('region', { name: 'Pitch: open' })).toBeVisible();
   await expect(page.getByText('hand nothing over until it is known which')).toBeVisible();
   await expect(page.getByRole('region', { name: 'Ask next' })).toContainText('small links and cutters, or large ones');
-  await page.getByRole('radio', { name: 'small' }).check({ force: true });
+  await page.getByRole('radio', { name: 'small' }).check();
   await expect(page.getByRole('region', { name: 'Pitch: settled' })).toContainText('3/8 low profile');
 });
 
 test('standard chain instead of low-kickback takes a reason', async ({ page }) => {
   await counter(page);
   await page.getByLabel('Punched on the bar').fill('325 .050 72DL');
-  await page.getByRole('radio', { name: 'not trained' }).check({ force: true });
+  await page.getByRole('radio', { name: 'not trained' }).check();
   const standard = page.getByRole('listitem').filter({ hasText: 'LD-3250-72P' });
   await expect(standard).toContainText('would step up from low-kickback');
   await page.getByText('standard chain instead?').click();
@@ -82,7 +82,7 @@ test('a saw is remembered and recalled, and a call becomes a job', async ({ page
   await page.getByRole('button', { name: 'Make it a job' }).click();
   await page.getByRole('dialog').getByRole('button', { name: 'Put it on the bench' }).click();
   await page.waitForURL(/\/jobs\//);
-  await page.waitForSelector('[data-ready=true]');
+  await ready(page);
   await expect(page.getByRole('textbox', { name: 'On the bar' })).toHaveValue('.325 .058 66DL');
 });
 
@@ -90,18 +90,19 @@ test('the supplier is asked for what the shelf lacks; down, silent or empty it b
   await mood(page, 'slow');
   await counter(page);
   await page.getByLabel('Punched on the bar').fill('3/8LP .050 62DL');
-  await page.getByRole('radio', { name: 'not trained' }).check({ force: true });
+  // What is settled comes while one types, and moves what stands below it.
+  await expect(page.getByRole('region', { name: 'Pitch: settled' })).toBeVisible();
+  await page.getByRole('radio', { name: 'not trained' }).check();
   const supplier = page.getByRole('region', { name: 'Supplier' });
   await expect(supplier).toContainText('Asking price and delivery');
-  await expect(page.getByRole('region', { name: 'Pitch: settled' })).toBeVisible();
   await expect(supplier).toContainText('did not answer within 4 s', { timeout: 8000 });
   await mood(page, 'unreachable');
-  await page.reload();
+  await revisit(page);
   await expect(supplier).toContainText('line is down (502)');
   await expect(supplier).toContainText('The three numbers hold all the same');
   await expect(page.getByRole('link', { name: 'Order slip' })).toBeVisible();
   await mood(page, 'out-of-stock');
-  await page.reload();
+  await revisit(page);
   await expect(supplier).toContainText('has none at present');
   await mood(page, 'usual');
 });

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { copyOf, tabTo } from './keyboard';
+import { copyOf, tabTo, visit } from './keyboard';
 
 const who = (page: Page, name: string) => page.getByLabel('At the bench').selectOption(name);
 const plans = (page: Page) => page.getByRole('region', { name: 'Plans' });
@@ -56,7 +56,7 @@ test('the supplier is asked for the chain when one wishes, and says when it come
   await plans(page).getByRole('checkbox', { name: 'ask the supplier for the chain too' }).check();
   await plans(page).getByRole('button', { name: 'Chain: replace' }).click();
   await expect(plans(page)).toContainText(/from the supplier in \d+ working days?|on the shelf/);
-  await page.goto(`/jobs/${id}/slip`);
+  await visit(page, `/jobs/${id}/slip`);
   const bar = page.getByRole('region', { name: 'Order: bar' });
   await expect(bar).toContainText('mount M4');
   await expect(bar).toContainText('LB-M4-3858-72');
@@ -68,11 +68,11 @@ test('what was signed stands beside what the readings say since', async ({ page 
   await expect(card(page, 'Least today')).toBeVisible();
   await page.getByRole('button', { name: 'Sign off as Ines Holloway' }).click();
   await expect(page.getByText(/Signed off by Ines Holloway on/)).toBeVisible();
-  await page.goto(`/jobs/${id}?step=sprocket`);
+  await visit(page, `/jobs/${id}?step=sprocket`);
   const wear = page.locator('input[data-path="driveSprocket.wear"]');
   await wear.fill('0.9');
   await wear.press('Enter');
-  await page.goto(`/jobs/${id}?step=decide`);
+  await visit(page, `/jobs/${id}?step=decide`);
   await expect(page.getByRole('list', { name: 'Changed since it was signed' })).toContainText(
     'Drive sprocket: signed as keep, now replace.',
   );
@@ -97,9 +97,8 @@ test('one click on a part’s choice goes to the plan that has it; one that anot
 test('of two who sign the same job one is told', async ({ page, context }) => {
   const id = await copyOf(page, 'L-0417', 'decide');
   const other = await context.newPage();
-  await other.goto(`/jobs/${id}?step=decide`);
+  await visit(other, `/jobs/${id}?step=decide`);
   for (const each of [page, other]) {
-    await each.waitForSelector('[data-ready=true]');
     await who(each, 'Ines Holloway');
     await expect(card(each, 'Least today')).toBeVisible();
   }
@@ -113,8 +112,7 @@ test('of two who sign the same job one is told', async ({ page, context }) => {
 });
 
 test('a rate is tried on the open jobs before it is saved, and limits are found by their words', async ({ page }) => {
-  await page.goto('/shop?view=rates');
-  await page.waitForSelector('[data-ready=true]');
+  await visit(page, '/shop?view=rates');
   const row = page.getByRole('textbox', { name: /^What an hour of work costs/ });
   await expect(page.getByText('invented, until the shop sets it').first()).toBeVisible();
   await row.fill('9000');

@@ -263,6 +263,7 @@ const ASKED = [
   '/shop',
   '/counter',
   '/api/search',
+  '/api/customers',
   '/api/stock/match',
   '/api/supplier/quote',
   '/api/counter/saws',

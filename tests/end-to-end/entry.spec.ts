@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { freshJob, openJob, saved } from './keyboard';
+import { freshJob, openJob, revisit, saved, visit } from './keyboard';
 
 test('a wrong entry stays in its field with its reason, survives a reload, and can be put right', async ({ page }) => {
   await freshJob(page, 'bar');
@@ -17,7 +17,7 @@ test('a wrong entry stays in its field with its reason, survives a reload, and c
     await expect(page.getByText(reason)).toBeVisible();
   }
   await saved(page);
-  await page.reload();
+  await revisit(page);
   await expect(near).toHaveValue('80 mm');
   await expect(page.getByText('lies between 0.00 mm and 25.00 mm')).toBeVisible();
   await near.fill('8.0');
@@ -43,7 +43,7 @@ test('the unit switch changes every figure and keeps what was typed', async ({ p
   await page.getByRole('radio', { name: 'in', exact: true }).check({ force: true });
   await expect(page.getByRole('complementary', { name: 'Tag: verdicts' })).toContainText('0.026 in');
   await expect(page.getByLabel('Edge A, station 1, near rail')).toHaveValue('8.1 mm');
-  await page.reload();
+  await revisit(page);
   await expect(page.getByRole('complementary', { name: 'Tag: verdicts' })).toContainText('0.026 in');
   await page.getByRole('radio', { name: 'mm', exact: true }).check({ force: true });
 });
@@ -51,8 +51,7 @@ test('the unit switch changes every figure and keeps what was typed', async ({ p
 test('a second tab shows the same, and two who write at one place are both shown', async ({ page, context }) => {
   const id = await freshJob(page, 'take-in');
   const other = await context.newPage();
-  await other.goto(`/jobs/${id}?step=take-in`);
-  await other.waitForSelector('[data-ready=true]');
+  await visit(other, `/jobs/${id}?step=take-in`);
   await page.getByLabel('Mount', { exact: true }).fill('M2');
   await page.getByLabel('Mount', { exact: true }).press('Enter');
   await expect(other.getByLabel('Mount', { exact: true })).toHaveValue('M2');
@@ -71,14 +70,14 @@ test('a second tab shows the same, and two who write at one place are both shown
   await other.getByLabel('Mount', { exact: true }).press('Enter');
   await expect(other.getByText('wrote “M4” here meanwhile; you wrote “M5”')).toBeVisible();
   // Nobody has chosen yet: both are still there when the page is opened again.
-  await other.goto(`/jobs/${id}?step=chain`);
+  await visit(other, `/jobs/${id}?step=chain`);
   await expect(other.getByRole('status')).toContainText('One place was written elsewhere too.');
   await other.getByRole('button', { name: 'Choose' }).click();
   await expect(other.getByLabel('Mount', { exact: true })).toBeFocused();
   await expect(other.getByText('wrote “M4” here meanwhile; you wrote “M5”')).toBeVisible();
   await other.getByRole('button', { name: 'Put M5' }).click();
   await saved(other);
-  await page.reload();
+  await revisit(page);
   await expect(page.getByLabel('Mount', { exact: true })).toHaveValue('M5');
 });
 

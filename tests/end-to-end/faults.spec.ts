@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { READINGS, type ReadingId } from '../../src/core/sheet';
-import { copyOf, freshJob, openJob, saved } from './keyboard';
+import { copyOf, freshJob, openJob, revisit, saved, visit } from './keyboard';
 
 test('arrow keys go over the words of a finding and write none of them down', async ({ page }) => {
   const id = await freshJob(page, 'bar');
@@ -19,8 +19,7 @@ test('arrow keys go over the words of a finding and write none of them down', as
 });
 
 test('Enter in the search waits for the words that stand there, and takes no hit of older ones', async ({ page }) => {
-  await page.goto('/');
-  await page.waitForSelector('[data-ready=true]');
+  await visit(page, '/');
   const search = page.getByRole('combobox', { name: /^Search/ });
   await search.fill('perry');
   await expect(page.getByRole('option').first()).toContainText('Perrydown');
@@ -34,8 +33,7 @@ test('Enter in the search waits for the words that stand there, and takes no hit
 });
 
 test('arrow up before the first answer chooses nothing that is not there', async ({ page }) => {
-  await page.goto('/counter');
-  await page.waitForSelector('[data-ready=true]');
+  await visit(page, '/counter');
   const picker = page.getByRole('combobox', { name: 'Which saw, or whose' });
   await picker.fill('o');
   await page.keyboard.press('ArrowUp');
@@ -74,7 +72,7 @@ test('a fault in drawing stays in its view, says what happened and leads back', 
       throw new Error('no numbers today');
     } as unknown as typeof Intl.NumberFormat;
   });
-  await page.goto('/stock');
+  await visit(page, '/stock');
   const alert = page.getByRole('alert').filter({ hasText: 'This view could not be drawn' });
   await expect(alert).toContainText('no numbers today');
   await expect(page.getByRole('navigation', { name: 'Places' })).toBeVisible();
@@ -89,9 +87,8 @@ test('a browser that tells no idleness, and an address that points nowhere, open
     delete (window as { requestIdleCallback?: unknown }).requestIdleCallback;
   });
   const href = await openJob(page, 'L-0417', 'bar');
-  await page.goto(`${href}?step=bar#%`);
-  await page.reload();
-  await page.waitForSelector('[data-ready=true]');
+  await visit(page, `${href}?step=bar#%`);
+  await revisit(page);
   await expect(page.getByRole('region', { name: 'Bar: Recondition' })).toBeVisible();
   await expect(page.getByText('This view could not be drawn')).toHaveCount(0);
   await page.keyboard.press('6');
@@ -128,13 +125,12 @@ test('an empty bar opens with the caret in its first field, and its drawing says
 
 test('the slip for a new chain says that it takes the place of the condemned one', async ({ page }) => {
   const hits = (await (await page.request.get('/api/search?q=L-0418')).json()) as { href: string }[];
-  await page.goto(`${hits[0]!.href}/slip`);
+  await visit(page, `${hits[0]!.href}/slip`);
   await expect(page.getByText('does not go back on')).toHaveCount(0);
 });
 
 test('a shop says its currency, its zone and how it writes, and pages follow', async ({ page }) => {
-  await page.goto('/shop?view=about');
-  await page.waitForSelector('[data-ready=true]');
+  await visit(page, '/shop?view=about');
   await page.getByLabel('Currency').fill('XXXX');
   await page.getByRole('button', { name: 'Write it down' }).click();
   await expect(page.getByRole('alert')).toContainText('A currency is three letters such as EUR.');
@@ -144,7 +140,7 @@ test('a shop says its currency, its zone and how it writes, and pages follow', a
   await expect(page.getByText(/1\.234,50.€, 31\.12\.2026, 08:30/)).toBeVisible();
   await page.getByRole('button', { name: 'Write it down' }).click();
   await expect(page.getByText('Written down.')).toBeVisible();
-  await page.goto('/stock');
+  await visit(page, '/stock');
   await expect(page.getByRole('table')).toContainText(/\d,\d\d.€/);
   const data = { name: 'Lockgate Depot saw room', currency: 'GBP', timeZone: 'Europe/London', style: 'en-GB' };
   expect((await page.request.put('/api/shop', { data })).status()).toBe(200);

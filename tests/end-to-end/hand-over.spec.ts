@@ -2,7 +2,7 @@ import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
 import jsQR from 'jsqr';
 import { PNG } from 'pngjs';
-import { copyOf, fill, freshJob, openJob, saved, tabTo } from './keyboard';
+import { copyOf, fill, freshJob, openJob, ready, saved, tabTo, visit } from './keyboard';
 
 /** What stands at each place that the plan of measuring may ask for; a place that begins with a key takes its answer. */
 type Answers = Readonly<Record<string, string>>;
@@ -71,14 +71,23 @@ async function answerGroup(page: Page, place: string, answers: Answers, asked: S
   }
 }
 
+/** The place that the caret is led to, however long its step takes to open; null where it is led nowhere. */
+async function placeLedTo(page: Page): Promise<string | null> {
+  for (let i = 0; i < 16; i += 1) {
+    await page.waitForTimeout(250);
+    const place = await focusedPlace(page);
+    if (place !== null) return place;
+  }
+  return null;
+}
+
 /** Follows the measuring plan by its key until it asks for nothing more that is known. */
 async function followPlan(page: Page, answers: Answers): Promise<void> {
   const asked = new Set<string>();
   for (let i = 0; i < 40; i += 1) {
     await page.keyboard.press('Escape');
     await page.keyboard.press('m');
-    await page.waitForTimeout(250);
-    const place = await focusedPlace(page);
+    const place = await placeLedTo(page);
     if (place === null || asked.has(place) || answers[place] === undefined) return;
     await answerGroup(page, place, answers, asked);
   }
@@ -94,8 +103,7 @@ async function edge(page: Page, rows: readonly (readonly [string, string, string
 }
 
 async function takenIn(page: Page, symptom: string): Promise<void> {
-  await page.goto('/');
-  await page.waitForSelector('[data-ready=true]');
+  await visit(page, '/');
   await page.keyboard.press('n');
   await page.keyboard.type('Keyboard crew');
   await page.keyboard.press('Tab');
@@ -104,7 +112,7 @@ async function takenIn(page: Page, symptom: string): Promise<void> {
   await page.keyboard.type('M2');
   await page.keyboard.press('Enter');
   await page.waitForURL(/\/jobs\//);
-  await page.waitForSelector('[data-ready=true]');
+  await ready(page);
   for (const choice of ['whole saw', symptom, 'bucking', 'trained']) {
     await tabTo(page, choice);
     await page.keyboard.press('Space');
@@ -165,7 +173,7 @@ async function signed(page: Page): Promise<void> {
   await tabTo(page, 'Sign off as Ines Holloway');
   await page.keyboard.press('Enter');
   await expect(page.getByText(/Signed off by Ines Holloway on/)).toBeVisible();
-  await page.waitForSelector('[data-ready=true]');
+  await ready(page);
 }
 
 /** Hands over by keyboard, and reads the customer's page. */
@@ -238,7 +246,7 @@ test('a bar that cuts in a curve is measured, dressed, put back on, proved and h
     'Next visit',
   ])
     await expect(paper).toContainText(text);
-  await page.goto('/?show=done');
+  await visit(page, '/?show=done');
   await expect(page.getByRole('link').filter({ hasText: 'Keyboard crew' }).first()).toContainText('handed over');
 });
 
@@ -296,7 +304,7 @@ test('a failed proof says what explains it and leads back there', async ({ page 
 });
 
 test('parts that are late wait on the bench, are asked for, arrive and are taken', async ({ page }) => {
-  await page.goto('/?waits=waiting-for-parts');
+  await visit(page, '/?waits=waiting-for-parts');
   await expect(page.getByRole('heading', { name: 'Waiting for parts' })).toBeVisible();
   await openJob(page, 'L-0413', 'order');
   const part = page.getByRole('region', { name: 'Parts of the plan' }).getByRole('listitem');
@@ -315,22 +323,21 @@ test('parts that are late wait on the bench, are asked for, arrive and are taken
   await expect(part).toContainText('On the shelf');
   await part.getByRole('button', { name: 'Take it' }).click();
   await expect(part).toContainText('Taken');
-  await page.goto('/stock?q=LD-9050-62');
-  await page.waitForSelector('[data-ready=true]');
+  await visit(page, '/stock?q=LD-9050-62');
 });
 
 test('the code on the bench tag opens the job, as a reader sees it on the screen', async ({ page }) => {
   const href = await openJob(page, 'L-0416', 'take-in');
-  await page.goto(`${href}/tag`);
+  await visit(page, `${href}/tag`);
   const code = page.getByRole('img', { name: 'Code that opens job L-0416' });
   for (const bench of ['light', 'dark']) {
     await page.evaluate((name) => document.documentElement.setAttribute('data-bench', name), bench);
     const picture = PNG.sync.read(await code.screenshot());
     const read = jsQR(new Uint8ClampedArray(picture.data), picture.width, picture.height);
     expect(new URL(read!.data).pathname).toBe(href);
-    await page.goto(read!.data);
+    await visit(page, read!.data);
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('L-0416');
-    await page.goto(`${href}/tag`);
+    await visit(page, `${href}/tag`);
   }
 });
 
@@ -344,8 +351,7 @@ test('papers, refit, prove and hand over are read on a phone, and axe finds noth
   ]) {
     await page.setViewportSize(size);
     for (const paper of ['customer', 'condemned', 'slip', 'tag', 'work-card']) {
-      await page.goto(`${href}/${paper}`);
-      await page.waitForSelector('[data-ready=true]');
+      await visit(page, `${href}/${paper}`);
       const wide = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
       expect(wide, `${paper} at ${size.width}`).toBe(0);
       const { violations } = await new AxeBuilder({ page }).analyze();

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { freshJob, openJob, saved } from './keyboard';
+import { freshJob, openJob, revisit, saved, visit } from './keyboard';
 
 test('evidence set aside shows its effect, stays on the sheet, and counts again when it is put back', async ({
   page,
@@ -11,8 +11,7 @@ test('evidence set aside shows its effect, stays on the sheet, and counts again 
   await row.getByRole('button', { name: 'Set aside' }).click();
   await expect(page.getByRole('region', { name: 'Pitch: open' })).toBeVisible();
   await saved(page);
-  await page.reload();
-  await page.waitForSelector('[data-ready=true]');
+  await revisit(page);
   await page.getByRole('tab', { name: 'Evidence' }).click();
   await row.getByRole('button', { name: 'Put back' }).click();
   await expect(page.getByRole('region', { name: 'Pitch: settled' })).toContainText('.325');
@@ -78,8 +77,7 @@ test('refitting is ticked off in order, open while a whole saw waits for it', as
   await expect(page.getByText('1 of 7')).toBeVisible();
   await page.getByRole('radio', { name: 'B', exact: true }).check({ force: true });
   await saved(page);
-  await page.reload();
-  await page.waitForSelector('[data-ready=true]');
+  await revisit(page);
   await page.keyboard.press('f');
   await expect(page.getByText('1 of 7')).toBeVisible();
   await expect(page.getByRole('button', { name: /^Refit.*open/ })).toHaveAttribute('aria-current', 'step');
@@ -120,8 +118,7 @@ test('stripping and cleaning are ticked off in order, with what was seen', async
   await expect(page.getByText('never spin the nose sprocket with air')).toBeVisible();
   await page.getByRole('radio', { name: 'blocked' }).check({ force: true });
   await saved(page);
-  await page.reload();
-  await page.waitForSelector('[data-ready=true]');
+  await revisit(page);
   await expect(page.getByRole('radio', { name: 'blocked' })).toBeChecked();
   await page.keyboard.press('2');
   await expect(page.getByText('2 of 6')).toBeVisible();
@@ -134,8 +131,7 @@ test('photographs are kept with the job; what is no picture is refused by name',
   await expect(page.getByRole('img', { name: 'Photograph 1, by Ines Holloway' })).toBeVisible();
   await input.setInputFiles({ name: 'notes.png', mimeType: 'image/png', buffer: Buffer.from('not a picture') });
   await expect(page.getByRole('alert')).toContainText('notes.png is no picture');
-  await page.goto(`/jobs/${id}?step=take-in`);
-  await page.waitForSelector('[data-ready=true]');
+  await visit(page, `/jobs/${id}?step=take-in`);
   await page.getByRole('button', { name: 'Take photograph 1 away' }).click();
   await expect(page.getByRole('img', { name: /^Photograph/ })).toHaveCount(0);
 });

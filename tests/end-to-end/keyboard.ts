@@ -1,5 +1,20 @@
 import { expect, type Page } from '@playwright/test';
 
+/** Waits until a page answers: before that, tests would press what is only drawn. */
+export const ready = async (page: Page): Promise<void> => void (await page.waitForSelector('[data-ready=true]'));
+
+/** Opens a page, and waits until it answers. */
+export async function visit(page: Page, address: string): Promise<void> {
+  await page.goto(address);
+  await ready(page);
+}
+
+/** Loads the page again, and waits until it answers. */
+export async function revisit(page: Page): Promise<void> {
+  await page.reload();
+  await ready(page);
+}
+
 /** What the focused element is called, as a screen reader would say it. */
 async function focusedName(page: Page): Promise<string> {
   return page.evaluate(() => {
@@ -37,8 +52,7 @@ async function jobOf(page: Page, tag: string): Promise<string> {
 /** Opens a job of the demo by its tag, at a step. */
 export async function openJob(page: Page, tag: string, step: string): Promise<string> {
   const href = await jobOf(page, tag);
-  await page.goto(`${href}?step=${step}`);
-  await page.waitForSelector('[data-ready=true]');
+  await visit(page, `${href}?step=${step}`);
   return href;
 }
 
@@ -46,8 +60,7 @@ export async function openJob(page: Page, tag: string, step: string): Promise<st
 export async function freshJob(page: Page, step: string): Promise<string> {
   const data = { by: 'Ines Holloway', customer: { name: 'Test bench' }, saw: null, complaint: '', promisedFor: null };
   const { id } = (await (await page.request.post('/api/jobs', { data })).json()) as { id: string };
-  await page.goto(`/jobs/${id}?step=${step}`);
-  await page.waitForSelector('[data-ready=true]');
+  await visit(page, `/jobs/${id}?step=${step}`);
   return id;
 }
 
@@ -57,8 +70,7 @@ export async function copyOf(page: Page, tag: string, step: string): Promise<str
   const saw = { label: `Copy of ${tag}`, mount: null };
   const data = { by: 'Ines Holloway', customer: { name: 'Test bench' }, saw, complaint: '', promisedFor: null, sheet };
   const { id } = (await (await page.request.post('/api/jobs', { data })).json()) as { id: string };
-  await page.goto(`/jobs/${id}?step=${step}`);
-  await page.waitForSelector('[data-ready=true]');
+  await visit(page, `/jobs/${id}?step=${step}`);
   return id;
 }
 

@@ -3,6 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, test } from '@playwright/test';
 import { OwnServer } from './own-server';
+import { revisit, visit } from './keyboard';
 
 const server = new OwnServer(join(mkdtempSync(join(tmpdir(), 'serrata-lost-')), 'store.db'));
 
@@ -16,8 +17,7 @@ test('a killed server loses nothing acknowledged, and what is typed meanwhile is
 }) => {
   const hits = (await (await fetch(`${server.address}/api/search?q=L-0420`)).json()) as { href: string }[];
   const job = `${server.address}${hits[0]!.href}?step=take-in`;
-  await page.goto(job);
-  await page.waitForSelector('[data-ready=true]');
+  await visit(page, job);
   await page.getByLabel('Mount', { exact: true }).fill('M3');
   await page.getByLabel('Mount', { exact: true }).press('Enter');
   await expect(page.getByRole('status')).toContainText('Saved');
@@ -29,7 +29,7 @@ test('a killed server loses nothing acknowledged, and what is typed meanwhile is
 
   await server.open();
   await expect(page.getByRole('status')).toContainText('Saved', { timeout: 30_000 });
-  await page.reload();
+  await revisit(page);
   await expect(page.getByLabel('Mount', { exact: true })).toHaveValue('M3');
   await expect(page.getByLabel('Top speed')).toHaveValue('9999');
 });
@@ -37,16 +37,15 @@ test('a killed server loses nothing acknowledged, and what is typed meanwhile is
 test('what could not be sent is taken over when the page is opened again', async ({ page }) => {
   const hits = (await (await fetch(`${server.address}/api/search?q=L-0420`)).json()) as { href: string }[];
   const job = `${server.address}${hits[0]!.href}?step=take-in`;
-  await page.goto(job);
-  await page.waitForSelector('[data-ready=true]');
+  await visit(page, job);
   await page.route('**/readings', (route) => route.abort());
   await page.getByLabel('Saw', { exact: true }).fill('Brask 61');
   await page.getByLabel('Saw', { exact: true }).press('Enter');
   await expect(page.getByRole('status')).toContainText('Not saved');
   await page.unroute('**/readings');
-  await page.goto(job);
+  await visit(page, job);
   await expect(page.getByLabel('Saw', { exact: true })).toHaveValue('Brask 61');
   await expect(page.getByRole('status')).toContainText('Saved');
-  await page.reload();
+  await revisit(page);
   await expect(page.getByLabel('Saw', { exact: true })).toHaveValue('Brask 61');
 });

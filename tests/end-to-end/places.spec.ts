@@ -1,7 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
 import { STEPS } from '../../src/core/reading';
-import { openJob } from './keyboard';
+import { openJob, ready, visit } from './keyboard';
 
 async function expectAccessible(page: Page, what: string): Promise<void> {
   const { violations } = await new AxeBuilder({ page })
@@ -15,6 +15,7 @@ async function expectAccessible(page: Page, what: string): Promise<void> {
 
 for (const bench of ['light', 'dark'] as const) {
   test(`axe finds nothing on any view, ${bench} bench`, async ({ page, context, baseURL }) => {
+    test.slow();
     await context.addCookies([{ name: 'serrata-bench', value: bench, url: baseURL! }]);
     for (const address of [
       '/',
@@ -29,11 +30,12 @@ for (const bench of ['light', 'dark'] as const) {
       '/shop?view=supplier',
       '/shop?view=backup',
       '/counter',
-      '/nowhere',
     ]) {
-      await page.goto(address);
+      await visit(page, address);
       await expectAccessible(page, address);
     }
+    await page.goto('/nowhere');
+    await expectAccessible(page, 'an address that leads nowhere');
     for (const step of STEPS) {
       await openJob(page, 'L-0417', step);
       await expectAccessible(page, `L-0417 ${step}`);
@@ -75,8 +77,7 @@ test('the main act fits 1280×800 without scrolling the page', async ({ page }) 
 });
 
 test('keys lead everywhere: search, places, unit, the sheet of keys', async ({ page }) => {
-  await page.goto('/');
-  await page.waitForSelector('[data-ready=true]');
+  await visit(page, '/');
   await page.keyboard.press('?');
   const sheet = page.getByRole('dialog', { name: 'Keys' });
   await expect(sheet).toContainText('take in a new job');
@@ -88,11 +89,11 @@ test('keys lead everywhere: search, places, unit, the sheet of keys', async ({ p
   await expect(page.getByRole('option').first()).toContainText('Perrydown orchard co-operative');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Perrydown orchard co-operative');
-  await page.waitForSelector('[data-ready=true]');
+  await ready(page);
   await page.keyboard.press('j');
   await page.keyboard.press('Enter');
   await page.waitForURL(/\/jobs\//);
-  await page.waitForSelector('[data-ready=true]');
+  await ready(page);
   await page.keyboard.press('u');
   await expect(page.getByRole('radio', { name: 'in', exact: true })).toBeChecked();
   await page.keyboard.press('u');
@@ -121,8 +122,7 @@ test('an unmarked 3/8 chain stays open until its build is given', async ({ page 
 });
 
 test('a limit is changed with a reason when it makes no sense, and put back', async ({ page }) => {
-  await page.goto('/shop');
-  await page.waitForSelector('[data-ready=true]');
+  await visit(page, '/shop');
   const bow = page.getByRole('textbox', { name: /^Bow: replace above/ });
   await bow.fill('0.1');
   await bow.press('Enter');
@@ -135,9 +135,33 @@ test('a limit is changed with a reason when it makes no sense, and put back', as
   await expect(bow).toHaveValue('0.5');
 });
 
+test('a known customer and a known saw are offered and recognised, and no second saw is made of it', async ({
+  page,
+}) => {
+  const known = { by: 'Ines Holloway', customer: { name: 'Weir wardens' }, complaint: '', promisedFor: null };
+  await page.request.post('/api/jobs', { data: { ...known, saw: { label: 'Tarn 40', mount: 'M2' } } });
+  await visit(page, '/');
+  await page.getByRole('button', { name: 'Take in a job' }).click();
+  const customer = page.getByLabel('Customer', { exact: true });
+  await page.route('**/api/customers*', (route) => route.abort());
+  await customer.fill('weir');
+  const untold = page.getByText('Known customers cannot be offered: The server cannot be reached.');
+  await expect(untold).toBeVisible({ timeout: 15_000 });
+  await page.unroute('**/api/customers*');
+  await customer.fill('weir w');
+  await expect(untold).toHaveCount(0);
+  await expect(page.locator('datalist option[value="Weir wardens"]')).toBeAttached();
+  await customer.fill('weir wardens');
+  await page.getByLabel('Saw, if there is one').fill('tarn 40');
+  await expect(page.getByText('known here')).toBeVisible();
+  await page.getByRole('button', { name: 'Put it on the bench' }).click();
+  await page.waitForURL(/\/jobs\//);
+  const owners = (await (await page.request.get('/api/customers?name=Weir')).json()) as { saws: unknown[] }[];
+  expect(owners.map(({ saws }) => saws.length)).toEqual([1]);
+});
+
 test('a job cannot be taken in without a name, and a bad bench sheet says why', async ({ page }) => {
-  await page.goto('/');
-  await page.waitForSelector('[data-ready=true]');
+  await visit(page, '/');
   await page.getByRole('button', { name: 'Take in a job' }).click();
   await page.getByRole('button', { name: 'Put it on the bench' }).click();
   await expect(page.getByRole('alert')).toContainText('Whose job is it?');
@@ -157,7 +181,7 @@ test('the bench and the search can be used at phone size, and a job at tablet si
   await expect(page.getByRole('region', { name: 'Bar: Recondition' })).toBeInViewport();
   expect(await page.evaluate(() => document.documentElement.scrollWidth - innerWidth)).toBe(0);
   await page.setViewportSize({ width: 390, height: 844 });
-  await page.goto('/');
+  await visit(page, '/');
   expect(await page.evaluate(() => document.documentElement.scrollWidth - innerWidth)).toBe(0);
   await page.getByRole('combobox', { name: /Search/ }).fill('tow');
   await expect(page.getByRole('listbox').getByRole('option').first()).toBeVisible();

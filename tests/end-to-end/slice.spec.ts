@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { fill, freshJob, saved, tabTo } from './keyboard';
+import { fill, freshJob, ready, revisit, saved, tabTo, visit } from './keyboard';
 
 const NEAR_A = ['8.1', '8.0', '7.9', '7.6', '7.8'];
 const FAR_A = ['8.0', '7.7', '7.2', '6.9', '7.5'];
@@ -11,8 +11,7 @@ async function nextWay(page: Page): Promise<void> {
 }
 
 test('from an empty job to the order slip by keyboard alone, and a reload keeps it', async ({ page }) => {
-  await page.goto('/');
-  await page.waitForSelector('[data-ready=true]');
+  await visit(page, '/');
   await page.keyboard.press('n');
   await page.keyboard.type('Keyboard crew');
   await page.keyboard.press('Tab');
@@ -21,7 +20,7 @@ test('from an empty job to the order slip by keyboard alone, and a reload keeps 
   await page.keyboard.type('M2');
   await page.keyboard.press('Enter');
   await page.waitForURL(/\/jobs\//);
-  await page.waitForSelector('[data-ready=true]');
+  await ready(page);
   await expect(page.getByText('Nothing measured yet')).toBeVisible();
 
   await tabTo(page, 'In the customer’s words');
@@ -90,8 +89,7 @@ test('from an empty job to the order slip by keyboard alone, and a reload keeps 
     await expect(slip).toContainText(text);
 
   await page.goBack();
-  await page.reload();
-  await page.waitForSelector('[data-ready=true]');
+  await revisit(page);
   await page.keyboard.press('5');
   await expect(page.getByLabel('Edge A, station 4, far rail')).toHaveValue('6.9');
   await expect(page.getByRole('region', { name: 'Bar: Recondition' })).toBeVisible();

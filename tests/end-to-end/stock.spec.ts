@@ -1,4 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
+import { ready, revisit, visit } from './keyboard';
 
 const LIST = [
   'Part No;Type;Description;Pitch;Gauge;Links;Kickback;Qty;Min;Price',
@@ -9,8 +10,7 @@ const LIST = [
 ].join('\n');
 
 async function openList(page: Page, text: string | Buffer = LIST): Promise<void> {
-  await page.goto('/stock');
-  await page.waitForSelector('[data-ready=true]');
+  await visit(page, '/stock');
   await page.getByRole('button', { name: 'Take in a list' }).click();
   await page.getByLabel('The list', { exact: true }).setInputFiles({
     name: 'spring.csv',
@@ -39,18 +39,18 @@ test('a list with bad rows loses nothing: the good are taken in, the bad mended 
   await page.getByRole('button', { name: 'Take 2 rows in' }).click();
   await expect(page.getByText('2 of 2')).toBeVisible();
   await page.getByRole('link', { name: 'Show the shelf' }).click();
-  await page.goto('/stock?q=EX');
+  await visit(page, '/stock?q=EX');
   await expect(page.getByText('3 parts', { exact: true })).toBeVisible();
-  await page.waitForSelector('[data-ready=true]');
+  await ready(page);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByText('3 parts are as before.')).toBeVisible();
-  await page.reload();
+  await revisit(page);
   await expect(page.getByText('0 parts', { exact: true })).toBeVisible();
 });
 
 test('a list of prices changes prices and nothing else', async ({ page }) => {
   const line = page.getByRole('row', { name: /LD-3250-72 / });
-  await page.goto('/stock?q=LD-3250-72');
+  await visit(page, '/stock?q=LD-3250-72');
   const before = await line.innerText();
   expect(before).toContain('£17.90');
   await openList(page, 'Part No;Type;Description;Price\nLD-3250-72;chain;Chain .325 .050 72 links;18,40');
@@ -60,8 +60,7 @@ test('a list of prices changes prices and nothing else', async ({ page }) => {
   await expect(changes).not.toContainText('lost');
   await page.getByRole('button', { name: 'Take 1 row in' }).click();
   await expect(page.getByText('1 of 1')).toBeVisible();
-  await page.goto('/stock?q=LD-3250-72');
-  await page.waitForSelector('[data-ready=true]');
+  await visit(page, '/stock?q=LD-3250-72');
   expect(await line.innerText()).toBe(before.replace('£17.90', '£18.40'));
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByText('1 part is as before.')).toBeVisible();
@@ -99,9 +98,9 @@ test('a list in another encoding keeps its letters, and one that cannot be read 
   await expect(page.getByRole('button', { name: 'Take 1 row in' })).toBeEnabled();
   await page.getByRole('button', { name: 'Take 1 row in' }).click();
   await expect(page.getByText('1 of 1')).toBeVisible();
-  await page.goto('/stock?q=ENC-1');
+  await visit(page, '/stock?q=ENC-1');
   await expect(page.getByText('Chaîne dégraissée')).toBeVisible();
-  await page.waitForSelector('[data-ready=true]');
+  await ready(page);
   await page.getByRole('button', { name: 'Undo' }).first().click();
   await expect(page.getByText('1 part is as before.')).toBeVisible();
 
@@ -145,8 +144,7 @@ test('a list whose headings say nothing waits for its columns', async ({ page })
 });
 
 test('a part is put right on its card, and what makes no sense is refused', async ({ page }) => {
-  await page.goto('/stock?q=LF-40');
-  await page.waitForSelector('[data-ready=true]');
+  await visit(page, '/stock?q=LF-40');
   await expect(page.getByText('below 4')).toBeVisible();
   await page.getByRole('button', { name: /^Round file 4.0/ }).click();
   const card = page.getByRole('dialog');
@@ -157,7 +155,7 @@ test('a part is put right on its card, and what makes no sense is refused', asyn
   await card.getByLabel('Counted on the shelf').fill('6');
   await card.getByRole('button', { name: 'Put it right' }).click();
   await expect(page.getByText('below 4')).toHaveCount(0);
-  await page.goto('/stock?low=yes');
+  await visit(page, '/stock?low=yes');
   await expect(page.getByText('LF-40')).toHaveCount(0);
 });
 
@@ -165,8 +163,7 @@ test('pieces are taken and booked in, with who and when, and a card changed mean
   page,
   request,
 }) => {
-  await page.goto('/stock?q=LD-3250-72');
-  await page.waitForSelector('[data-ready=true]');
+  await visit(page, '/stock?q=LD-3250-72');
   const line = page.getByRole('row', { name: /LD-3250-72 / });
   const open = () => page.getByRole('button', { name: 'Chain .325 .050 72 links LD-3250-72', exact: true }).click();
   const onShelf = async () =>
@@ -209,8 +206,7 @@ test('pieces are taken and booked in, with who and when, and a card changed mean
 });
 
 test('a learned code is read in jobs and at the counter, and forgotten', async ({ page }) => {
-  await page.goto('/shop?view=codes');
-  await page.waitForSelector('[data-ready=true]');
+  await visit(page, '/shop?view=codes');
   await page.getByRole('button', { name: 'Learn it' }).click();
   await expect(page.getByRole('alert')).toContainText('Write the code');
   await page.getByLabel('Code', { exact: true }).fill('T77');
@@ -220,12 +216,10 @@ test('a learned code is read in jobs and at the counter, and forgotten', async (
   await page.getByRole('combobox', { name: /^Gauge/ }).selectOption('.063');
   await page.getByRole('button', { name: 'Learn it' }).click();
   await expect(page.getByRole('button', { name: 'Forget T77' })).toBeVisible();
-  await page.goto('/counter');
-  await page.waitForSelector('[data-ready=true]');
+  await visit(page, '/counter');
   await page.getByLabel('Mark on the chain').fill('t77');
   await expect(page.getByRole('region', { name: 'Pitch: settled' })).toContainText('.404');
-  await page.goto('/shop?view=codes');
-  await page.waitForSelector('[data-ready=true]');
+  await visit(page, '/shop?view=codes');
   await page.getByRole('button', { name: 'Forget T77' }).click();
   await expect(page.getByRole('button', { name: 'Forget T77' })).toHaveCount(0);
 });

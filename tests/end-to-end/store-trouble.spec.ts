@@ -1,10 +1,11 @@
 import { spawnSync } from 'node:child_process';
-import { closeSync, mkdirSync, mkdtempSync, openSync, rmSync, writeSync } from 'node:fs';
+import { closeSync, mkdirSync, mkdtempSync, openSync, rmSync, statfsSync, writeSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, test, type Page } from '@playwright/test';
 import Database from 'libsql';
 import { OwnServer } from './own-server';
+import { revisit, visit } from './keyboard';
 
 const folder = mkdtempSync(join(tmpdir(), 'serrata-trouble-'));
 const disk = join(folder, 'disk');
@@ -31,8 +32,7 @@ const health = () => server.ask<Health>('/api/health');
 async function openJob(page: Page): Promise<void> {
   const made = { by: 'Ines', customer: { name: 'Crew' }, saw: null, complaint: '', promisedFor: null };
   const { id } = await server.ask<{ id: string }>('/api/jobs', made);
-  await page.goto(`${server.address}/jobs/${id}?step=take-in`);
-  await page.waitForSelector('[data-ready=true]');
+  await visit(page, `${server.address}/jobs/${id}?step=take-in`);
 }
 const mount = (page: Page) => page.getByLabel('Mount', { exact: true });
 const isSaved = (page: Page) =>
@@ -57,11 +57,17 @@ function fill(file: string): void {
 test('health tells space, whether the store can be written to, and the age of the newest backup', async () => {
   await expect.poll(async () => (await health()).backup?.hours, { timeout: 20_000 }).toBe(0);
   expect(await health()).toMatchObject({ status: 'open', store: { writable: true, trouble: null } });
-  expect((await health()).space.freeMb).toBeGreaterThan(0);
+  const { bavail, bsize } = statfsSync(disk);
+  const free = (bavail * bsize) / 1e6;
+  // Others write to a disk that is not the test's own.
+  expect(Math.abs((await health()).space.freeMb - free)).toBeLessThan(isOwnDisk ? 2 : free / 10);
 });
 
 test('a full disk is told, what is typed is kept, and it is stored when there is room again', async ({ page }) => {
   test.skip(!isOwnDisk, 'No disk of its own can be had here.');
+  // Stopped, the store folds its log: opened again, whatever is written makes the log grow, and so needs the disk.
+  await server.end('SIGTERM');
+  await server.open();
   await openJob(page);
   const filler = join(disk, 'filler');
   fill(filler);
@@ -77,8 +83,7 @@ test('a full disk is told, what is typed is kept, and it is stored when there is
   });
   expect(refused.status).toBe(507);
   // Even a page that is loaded anew has it.
-  await page.reload();
-  await page.waitForSelector('[data-ready=true]');
+  await revisit(page);
   await expect(mount(page)).toHaveValue('M77');
   rmSync(filler);
   await isSaved(page);

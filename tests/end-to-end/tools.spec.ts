@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
-import { freshJob, saved } from './keyboard';
+import { freshJob, ready, revisit, saved } from './keyboard';
 
 interface Sheet {
   readonly bar?: {
@@ -31,8 +31,7 @@ test('the tool in hand is taken once, stays, changes the doubt on the spot, and 
   const said = page.locator('p', { hasText: 'All readings together say' });
   const doubt = async () => Number(/± (\d\.\d+)/.exec((await said.textContent())!)![1]);
   expect(await doubt()).toBeGreaterThan(0.4);
-  await page.reload();
-  await page.waitForSelector('[data-ready=true]');
+  await revisit(page);
   await expect(page.getByLabel('Depths: measured with')).toHaveValue('depth-marks');
   // The key changes the reading that the caret stands in: marks, caliper, and round to the rod.
   await near.focus();
@@ -107,7 +106,7 @@ test('a verdict that was looked at by other rules than stand now is not signed',
   await page.getByRole('button', { name: /^Sign off as/ }).click();
   await expect(page.getByText(/changed since this verdict was shown/)).toBeVisible();
   await page.getByRole('button', { name: 'Show it as it stands now' }).click();
-  await page.waitForSelector('[data-ready=true]');
+  await ready(page);
   await page.getByRole('button', { name: /^Sign off as/ }).click();
   await expect(page.getByText(/^Signed off by/)).toBeVisible();
   await page.request.put('/api/limits/bar.bow', { data: { by: 'Tam', value: null, source: null } });

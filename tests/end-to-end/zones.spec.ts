@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { expect, test } from '@playwright/test';
 import { STYLES } from '../../src/contract';
 import { OwnServer } from './own-server';
+import { visit } from './keyboard';
 
 const server = new OwnServer(join(mkdtempSync(join(tmpdir(), 'serrata-zones-')), 'store.db'), {
   TZ: 'America/New_York',
@@ -36,14 +37,13 @@ test('a page drawn far away is the page that is drawn here: nothing is written t
     `${jobs[0]}/customer`,
     `${jobs[0]}/tag`,
   ]) {
-    await page.goto(`${server.address}${view}`);
-    await page.waitForSelector('[data-ready=true]');
+    await visit(page, `${server.address}${view}`);
   }
   expect(wrong).toEqual([]);
 });
 
 test('server and browser write dates and amounts alike, in every style that can be chosen', async ({ page }) => {
-  await page.goto(`${server.address}/`);
+  await visit(page, `${server.address}/`);
   const asked = Object.keys(STYLES).flatMap((style) =>
     ['GBP', 'EUR', 'USD', 'CHF', 'SEK', 'JPY'].map((currency) => ({ style, currency })),
   );
