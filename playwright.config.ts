@@ -6,13 +6,14 @@ const PORT = 4391;
 export default defineConfig({
   testDir: 'tests/end-to-end',
   outputDir: 'test-results/browser',
-  timeout: 180_000,
+  // Machines differ in speed by a factor of five: these times only end what would never end.
+  timeout: 600_000,
+  expect: { timeout: 20_000 },
   workers: 1,
   forbidOnly: true,
   reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
   use: {
-    // What is not there within this time will not come: fail then, not at the test's end.
-    actionTimeout: 15_000,
+    actionTimeout: 30_000,
     baseURL: `http://127.0.0.1:${PORT}`,
     viewport: { width: 1280, height: 800 },
     // Ines is at the bench unless a test says otherwise.
@@ -38,6 +39,6 @@ export default defineConfig({
     url: `http://127.0.0.1:${PORT}/api/health`,
     env: { SERRATA_DB: './test-results/store/e2e.db', PORT: String(PORT) },
     reuseExistingServer: false,
-    timeout: 60_000,
+    timeout: 240_000,
   },
 });

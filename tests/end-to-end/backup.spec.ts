@@ -93,17 +93,17 @@ test('a backup is put back while the shop is open, everybody is told, and what s
 
   await first.getByRole('button', { name: 'Put back…' }).click();
   await page.getByRole('dialog').getByRole('button', { name: 'Put it back' }).click();
-  await expect(page.getByText('The backup was put back.')).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByText('The backup was put back.')).toBeVisible({ timeout: 60_000 });
   expect(await people()).toContain('Kept Person');
   expect(await people()).not.toContain('Later Person');
   await expect(elsewhere.getByText('A backup was put back since this page was opened')).toBeVisible({
-    timeout: 40_000,
+    timeout: 90_000,
   });
   await expect(first).toContainText('stood here until another was put back');
   await ready(page);
   await first.getByRole('button', { name: 'Put back…' }).click();
   await page.getByRole('dialog').getByRole('button', { name: 'Put it back' }).click();
-  await expect(page.getByText('The backup was put back.')).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByText('The backup was put back.')).toBeVisible({ timeout: 60_000 });
   await expect.poll(people).toContain('Later Person');
   await page.getByRole('button', { name: 'Look it through' }).click();
   await expect(page.getByText('The store is whole.')).toBeVisible();
@@ -123,7 +123,7 @@ test('an archive goes out, is brought back, and stands among the backups; what i
   await download.saveAs(archive);
   const bring = page.getByLabel('A backup from elsewhere');
   await bring.setInputFiles(archive);
-  await expect(page.getByText('shop.zip is whole')).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByText('shop.zip is whole')).toBeVisible({ timeout: 60_000 });
   await expect(page.getByRole('list', { name: 'Backups' })).toContainText('brought from elsewhere');
   await bring.setInputFiles({ name: 'letter.txt', mimeType: 'text/plain', buffer: Buffer.from('Dear shop') });
   await expect(page.getByRole('alert')).toContainText('is no store of Serrata');

@@ -84,7 +84,7 @@ test('rework: the card, the second measurement in the same drawing, and a bar th
   await expect(page.getByRole('alert')).toContainText('Finished after the rework: replace');
   await page.getByLabel('Edge A, station 4, far after').fill('7.0');
   await page.getByLabel('Edge A, station 4, far after').press('Enter');
-  await page.getByRole('radio', { name: 'B', exact: true }).check({ force: true });
+  await page.getByRole('radio', { name: 'B', exact: true }).check();
   await expect(page.getByText('Turned over: A → B.')).toBeVisible();
   await saved(page);
   await revisit(page);
@@ -141,9 +141,9 @@ test('why it cuts crooked is answered with three causes, both schools and a curv
 test('findings of the walk have their effect: a torn hole condemns, bare paint says nothing', async ({ page }) => {
   await freshJob(page, 'bar');
   await page.getByRole('tab', { name: 'Look it over' }).click();
-  await page.getByRole('radio', { name: 'bare in places' }).check({ force: true });
+  await page.getByRole('radio', { name: 'bare in places' }).check();
   await expect(page.getByRole('region', { name: /^Bar: Undecided/ })).toBeVisible();
-  await page.getByRole('radio', { name: 'torn out' }).check({ force: true });
+  await page.getByRole('radio', { name: 'torn out' }).check();
   await expect(page.getByRole('region', { name: 'Bar: Replace' })).toContainText('no longer holds the tension');
 });
 

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { freshJob, openJob, revisit, saved, visit } from './keyboard';
+import { freshJob, openJob, revisit, saved, tick, visit } from './keyboard';
 
 test('a wrong entry stays in its field with its reason, survives a reload, and can be put right', async ({ page }) => {
   await freshJob(page, 'bar');
@@ -40,12 +40,12 @@ test('the drawings follow each keystroke', async ({ page }) => {
 
 test('the unit switch changes every figure and keeps what was typed', async ({ page }) => {
   await openJob(page, 'L-0417', 'bar');
-  await page.getByRole('radio', { name: 'in', exact: true }).check({ force: true });
+  await tick(page.getByRole('radio', { name: 'in', exact: true }));
   await expect(page.getByRole('complementary', { name: 'Tag: verdicts' })).toContainText('0.026 in');
   await expect(page.getByLabel('Edge A, station 1, near rail')).toHaveValue('8.1 mm');
   await revisit(page);
   await expect(page.getByRole('complementary', { name: 'Tag: verdicts' })).toContainText('0.026 in');
-  await page.getByRole('radio', { name: 'mm', exact: true }).check({ force: true });
+  await tick(page.getByRole('radio', { name: 'mm', exact: true }));
 });
 
 test('a second tab shows the same, and two who write at one place are both shown', async ({ page, context }) => {

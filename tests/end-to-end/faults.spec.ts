@@ -169,7 +169,6 @@ const WITHOUT_FIELD: readonly ReadingId[] = [
 const ON_WORKED = /\.(reworkDone|after)/;
 
 test('every reading has a control that is reached by its place', async ({ page }) => {
-  test.setTimeout(240_000);
   const missing: string[] = [];
   let opened = '';
   for (const { id } of [...READINGS].sort((a, b) => Number(ON_WORKED.test(a.id)) - Number(ON_WORKED.test(b.id)))) {
@@ -196,7 +195,7 @@ test('every reading has a control that is reached by its place', async ({ page }
     const there = await page
       .locator(`[data-path="${path}"]`)
       .first()
-      .waitFor({ state: 'attached', timeout: 4000 })
+      .waitFor({ state: 'attached', timeout: 60_000 })
       .then(
         () => true,
         () => false,

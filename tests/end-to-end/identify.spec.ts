@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { freshJob, openJob, revisit, saved, visit } from './keyboard';
+import { freshJob, openJob, revisit, saved, tick, visit } from './keyboard';
 
 test('evidence set aside shows its effect, stays on the sheet, and counts again when it is put back', async ({
   page,
@@ -70,18 +70,18 @@ test('a loop that will not take up tension is computed, and a length no custom m
 
 test('refitting is ticked off in order, open while a whole saw waits for it', async ({ page }) => {
   await freshJob(page, 'take-in');
-  await page.getByRole('checkbox', { name: 'whole saw' }).check({ force: true });
+  await tick(page.getByRole('checkbox', { name: 'whole saw' }));
   await page.keyboard.press('Escape');
   await page.keyboard.press('f');
   await page.getByText('Chain on, cutters on top facing the nose').click();
   await expect(page.getByText('1 of 7')).toBeVisible();
-  await page.getByRole('radio', { name: 'B', exact: true }).check({ force: true });
+  await page.getByRole('radio', { name: 'B', exact: true }).check();
   await saved(page);
   await revisit(page);
   await page.keyboard.press('f');
   await expect(page.getByText('1 of 7')).toBeVisible();
   await expect(page.getByRole('button', { name: /^Refit.*open/ })).toHaveAttribute('aria-current', 'step');
-  for (const act of await page.getByRole('checkbox').all()) await act.check({ force: true });
+  for (const act of await page.getByRole('checkbox').all()) await tick(act);
   await page.getByLabel('Lift at mid-bar').fill('8');
   await page.getByLabel('Lift at mid-bar').press('Enter');
   // How far it may lift goes by its pitch: until that is known the tension is not found right.
@@ -113,10 +113,10 @@ test('stripping and cleaning are ticked off in order, with what was seen', async
   await page.getByText('Battery out, or spark lead off').click();
   await page.getByText('Gloves on: a worn rail cuts like a knife').click();
   await expect(page.getByText('2 of 6')).toBeVisible();
-  await page.getByRole('radio', { name: 'B', exact: true }).check({ force: true });
+  await page.getByRole('radio', { name: 'B', exact: true }).check();
   await page.keyboard.press('4');
   await expect(page.getByText('never spin the nose sprocket with air')).toBeVisible();
-  await page.getByRole('radio', { name: 'blocked' }).check({ force: true });
+  await page.getByRole('radio', { name: 'blocked' }).check();
   await saved(page);
   await revisit(page);
   await expect(page.getByRole('radio', { name: 'blocked' })).toBeChecked();

@@ -1,4 +1,4 @@
-import { expect, type Page } from '@playwright/test';
+import { expect, type Locator, type Page } from '@playwright/test';
 
 /** Waits until a page answers: before that, tests would press what is only drawn. */
 export const ready = async (page: Page): Promise<void> => void (await page.waitForSelector('[data-ready=true]'));
@@ -72,6 +72,12 @@ export async function copyOf(page: Page, tag: string, step: string): Promise<str
   const { id } = (await (await page.request.post('/api/jobs', { data })).json()) as { id: string };
   await visit(page, `/jobs/${id}?step=${step}`);
   return id;
+}
+
+/** Ticks a box or chooses a word whose own mark is drawn by its label, by its label as a hand does, and waits until it is ticked. */
+export async function tick(box: Locator): Promise<void> {
+  if (!(await box.isChecked())) await box.locator('xpath=ancestor::label').click();
+  await expect(box).toBeChecked();
 }
 
 /** Waits until everything typed is acknowledged by the server. */

@@ -28,7 +28,7 @@ test('a killed server loses nothing acknowledged, and what is typed meanwhile is
   await expect(page.getByRole('status')).toContainText('Not saved: kept here, will retry');
 
   await server.open();
-  await expect(page.getByRole('status')).toContainText('Saved', { timeout: 30_000 });
+  await expect(page.getByRole('status')).toContainText('Saved', { timeout: 60_000 });
   await revisit(page);
   await expect(page.getByLabel('Mount', { exact: true })).toHaveValue('M3');
   await expect(page.getByLabel('Top speed')).toHaveValue('9999');

@@ -98,7 +98,7 @@ test('from an empty job to the order slip by keyboard alone, and a reload keeps 
 test('signing off is recorded with who and when, and can be opened again', async ({ page }) => {
   await freshJob(page, 'bar');
   await page.getByRole('tab', { name: 'Look it over' }).click();
-  await page.getByRole('radio', { name: 'cracked' }).check({ force: true });
+  await page.getByRole('radio', { name: 'cracked' }).check();
   await expect(page.getByRole('region', { name: 'Bar: Replace' })).toContainText('a crack always condemns');
   await saved(page);
   await page.getByRole('button', { name: /^Decide/ }).click();

@@ -36,7 +36,7 @@ async function openJob(page: Page): Promise<void> {
 }
 const mount = (page: Page) => page.getByLabel('Mount', { exact: true });
 const isSaved = (page: Page) =>
-  expect(page.getByRole('status').filter({ hasText: /^Saved/ })).toBeVisible({ timeout: 30_000 });
+  expect(page.getByRole('status').filter({ hasText: /^Saved/ })).toBeVisible({ timeout: 60_000 });
 
 /** Fills a disk to its last byte. */
 function fill(file: string): void {
@@ -55,7 +55,7 @@ function fill(file: string): void {
 }
 
 test('health tells space, whether the store can be written to, and the age of the newest backup', async () => {
-  await expect.poll(async () => (await health()).backup?.hours, { timeout: 20_000 }).toBe(0);
+  await expect.poll(async () => (await health()).backup?.hours, { timeout: 60_000 }).toBe(0);
   expect(await health()).toMatchObject({ status: 'open', store: { writable: true, trouble: null } });
   const { bavail, bsize } = statfsSync(disk);
   const free = (bavail * bsize) / 1e6;
@@ -74,7 +74,7 @@ test('a full disk is told, what is typed is kept, and it is stored when there is
   await mount(page).fill('M77');
   await mount(page).press('Enter');
   const told = page.getByRole('alert').filter({ hasText: 'The disk is full' });
-  await expect(told.first()).toContainText('What you typed is not lost', { timeout: 30_000 });
+  await expect(told.first()).toContainText('What you typed is not lost', { timeout: 60_000 });
   expect(await health()).toMatchObject({ status: 'trouble', store: { writable: false, trouble: 'full' } });
   const refused = await fetch(`${server.address}/api/people`, {
     method: 'POST',
@@ -87,8 +87,8 @@ test('a full disk is told, what is typed is kept, and it is stored when there is
   await expect(mount(page)).toHaveValue('M77');
   rmSync(filler);
   await isSaved(page);
-  await expect.poll(async () => (await health()).status, { timeout: 30_000 }).toBe('open');
-  await expect(told).toHaveCount(0, { timeout: 40_000 });
+  await expect.poll(async () => (await health()).status, { timeout: 60_000 }).toBe('open');
+  await expect(told).toHaveCount(0, { timeout: 90_000 });
   expect(await server.ask('/api/store/inspect', {})).toEqual({ wrong: null });
 });
 
@@ -98,13 +98,14 @@ test('a store that another programme holds is told, and what waited is stored wh
   other.exec('BEGIN IMMEDIATE');
   await mount(page).fill('M88');
   await mount(page).press('Enter');
-  // Whoever looks is answered meanwhile, and at once.
-  const asked = performance.now();
-  expect((await fetch(`${server.address}/`)).status).toBe(200);
-  expect(performance.now() - asked).toBeLessThan(2000);
+  // Whoever looks is answered meanwhile, and at once: waiting for the store would be as long each time, a machine that stalls is not.
+  await expect(async () => {
+    const soon = AbortSignal.timeout(2000);
+    expect((await fetch(`${server.address}/`, { signal: soon })).status).toBe(200);
+  }).toPass({ timeout: 10_000 });
   await expect(page.getByRole('alert').filter({ hasText: 'Another programme holds the store' }).first()).toContainText(
     'What you typed is not lost',
-    { timeout: 30_000 },
+    { timeout: 60_000 },
   );
   expect(await health()).toMatchObject({ status: 'trouble', store: { trouble: 'held' } });
   other.exec('COMMIT');
