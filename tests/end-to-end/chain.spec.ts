@@ -1,16 +1,6 @@
-import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
+import { axeFindsNothing } from './axe';
 import { copyOf, freshJob, openJob, revisit, saved, visit } from './keyboard';
-
-const RULES = ['wcag2a', 'wcag2aa', 'wcag22aa', 'best-practice'];
-
-async function accessible(page: Page, what: string): Promise<void> {
-  const { violations } = await new AxeBuilder({ page }).withTags(RULES).include('main').analyze();
-  expect(
-    violations.map(({ id, nodes }) => `${what} ${id}: ${nodes[0]?.html}`),
-    what,
-  ).toEqual([]);
-}
 
 const verdict = (page: Page, text: string) =>
   expect(page.getByRole('region', { name: text, exact: true })).toBeVisible();
@@ -174,7 +164,7 @@ test('what ails it: ranked causes move with a finding, the next check leads ther
   await page.getByRole('tab', { name: 'Cuts in a curve, left' }).click();
   await expect(page.getByText('Practitioners disagree')).toBeVisible();
   await expect(shares.first()).toContainText('other school');
-  await accessible(page, 'why');
+  await axeFindsNothing(page, 'why');
 });
 
 test('the measuring plan stands at the end of take-in, grows shorter with a reading, and leads to each', async ({
@@ -196,7 +186,7 @@ test('the measuring plan stands at the end of take-in, grows shorter with a read
   await page.keyboard.press('Enter');
   await step(page, /^Take in/);
   await expect(plan.getByRole('button', { name: /Bow of the bar/ })).toHaveCount(0);
-  await accessible(page, 'take-in with its plan');
+  await axeFindsNothing(page, 'take-in with its plan');
 });
 
 test('rework of the chain: set-backs, the acts, and the second measurement that takes the damage off', async ({
@@ -252,7 +242,7 @@ test('schools: each says what it changes, and a choice changes the verdict', asy
   ])
     await expect(page.getByRole('radiogroup', { name: question, exact: true })).toBeVisible();
   await expect(page.getByText('Changes the chain’s verdict and what its page says of damage.')).toBeVisible();
-  await accessible(page, 'schools');
+  await axeFindsNothing(page, 'schools');
   await page.getByRole('radio', { name: 'plain deburr' }).click();
   await expect(page.getByRole('radio', { name: 'plain deburr' })).toBeChecked();
   const assessment = (await (await page.request.get(`/api/jobs/${id}/assessment.json`)).json()) as {
@@ -274,10 +264,10 @@ test('chain and sprocket can be used by those who cannot see or point', async ({
   await openJob(page, 'L-0427', 'chain');
   for (const tab of ['Cutters', 'Shape and gauges', 'Push and pull', 'Underside']) {
     await page.getByRole('tab', { name: tab }).click();
-    await accessible(page, tab);
+    await axeFindsNothing(page, tab);
   }
   for (const name of ['sprocket', 'rework', 'strip']) {
     await openJob(page, 'L-0427', name);
-    await accessible(page, name);
+    await axeFindsNothing(page, name);
   }
 });

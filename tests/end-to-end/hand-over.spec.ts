@@ -1,7 +1,7 @@
-import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
 import jsQR from 'jsqr';
 import { PNG } from 'pngjs';
+import { axeFindsNothing } from './axe';
 import { copyOf, fill, freshJob, openJob, ready, saved, tabTo, visit } from './keyboard';
 
 /** What stands at each place that the plan of measuring may ask for; a place that begins with a key takes its answer. */
@@ -351,11 +351,7 @@ test('papers, refit, prove and hand over are read on a phone, and axe finds noth
       await visit(page, `${href}/${paper}`);
       const wide = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
       expect(wide, `${paper} at ${size.width}`).toBe(0);
-      const { violations } = await new AxeBuilder({ page }).analyze();
-      expect(
-        violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`),
-        `${paper} at ${size.width}`,
-      ).toEqual([]);
+      await axeFindsNothing(page, `${paper} at ${size.width}`);
     }
   }
   const pdf = await page.request.get(`/api${href}/papers/customer.pdf`);

@@ -117,7 +117,7 @@ describe('a store that another programme holds', () => {
     expect(await names()).toContain('Written by the other');
     await joinBench(context, 'Una');
     expect(await names()).toEqual(expect.arrayContaining(['Una', 'Written by the other']));
-  }, 20_000);
+  });
 });
 
 describe('a copy before a migration', () => {
