@@ -1,5 +1,5 @@
 import { sql, type SQL } from 'drizzle-orm';
-import { customer, saw } from '../schema';
+import { customer, job, saw } from '../schema';
 import type { Queryable } from '../store';
 import type { SawRecord } from './jobs';
 import { ftsQuery } from './stock';
@@ -11,12 +11,17 @@ export interface OwnerRecord {
   readonly saws: readonly Pick<SawRecord, 'id' | 'label' | 'tag'>[];
 }
 
-/** Customers whose names have words that begin with those typed, the one called exactly so first; by name where nothing is typed. */
+/** How many of the newest jobs are gone through for customers to offer before anything is typed: a bound, however many there are. */
+const NEWEST_JOBS = 200;
+
+/** Customers whose names have words that begin with those typed, the one called exactly so first; where nothing is typed, those who came last. */
 function called(text: string, limit: number): SQL {
   const query = ftsQuery(text);
   return query
     ? sql`SELECT ref AS id, title AS name FROM search WHERE search MATCH ${`{title} : (${query})`} AND kind = 'customer' ORDER BY title = ${text.trim()} COLLATE NOCASE DESC, title LIMIT ${limit}`
-    : sql`SELECT id, name FROM ${customer} ORDER BY ${customer.name} LIMIT ${limit}`;
+    : sql`SELECT id, name FROM ${customer} JOIN (
+          SELECT customer_id, max(at) AS at FROM (SELECT customer_id, rowid AS at FROM ${job} ORDER BY rowid DESC LIMIT ${NEWEST_JOBS}) GROUP BY customer_id
+        ) ON customer_id = id ORDER BY at DESC LIMIT ${limit}`;
 }
 
 /** Finds customers by their names, with their saws by label. */
