@@ -210,7 +210,7 @@ test('the log of a saw counts before what is told, unless another bar is on it',
 test.describe('on a tablet, by touch', () => {
   test.use({ viewport: { width: 1024, height: 768 }, hasTouch: true });
 
-  test('a bar is measured and reworked without the page scrolling sideways, and axe finds nothing serious', async ({
+  test('a bar is measured and reworked without the page scrolling sideways, and axe finds nothing', async ({
     page,
   }) => {
     await copyOf(page, 'L-0417', 'bar');

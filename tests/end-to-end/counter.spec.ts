@@ -107,7 +107,7 @@ test('the supplier is asked for what the shelf lacks; down, silent or empty it b
   await mood(page, 'usual');
 });
 
-test('works on a phone, and axe finds nothing serious', async ({ page }) => {
+test('works on a phone, and axe finds nothing', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await counter(page);
   await page.getByLabel('Punched on the bar').fill('325 .050 72DL');
