@@ -184,7 +184,7 @@ describe('asking a supplier', () => {
     ['another shape', () => '{"offers":[{"sku":1}]}', { state: 'no-answer' }],
   ] as const)('that answers %s is heard', async (_name, text, state) => {
     const address = await answering((_request, response) => response.end(text(JSON.stringify({ offers: [offer] }))));
-    expect(await askSupplier(address, new URLSearchParams())).toMatchObject(state);
+    expect(await askSupplier(address, new URLSearchParams(), 60_000)).toMatchObject(state);
   });
 
   it('that is down, silent or not there blocks nothing', async () => {

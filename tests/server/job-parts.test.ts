@@ -2,7 +2,7 @@ import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import fc from 'fast-check';
 import { sql } from 'drizzle-orm';
-import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it } from 'vitest';
+import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it, vi } from 'vitest';
 import { loadDemo } from '../../src/server/demo';
 import { actOnOrder, actOnPart, jobParts } from '../../src/server/use-cases/job-parts';
 import { benchView } from '../../src/server/use-cases/bench';
@@ -19,8 +19,13 @@ let context: Awaited<ReturnType<typeof testContext>>;
 beforeEach(async () => {
   context = await testContext();
   await loadDemo(context);
+  // The stand-in here answers at once; a machine that is slow is no supplier that is silent.
+  vi.spyOn(AbortSignal, 'timeout').mockImplementation(() => new AbortController().signal);
 });
-afterEach(() => context.done());
+afterEach(() => {
+  vi.restoreAllMocks();
+  return context.done();
+});
 
 /** The stand-in supplier on a door of its own; it answers as the shop's mood has it, at once. */
 let supplier: Server;
