@@ -1,7 +1,9 @@
 import { inv, matrix, multiply, transpose, type Matrix } from 'mathjs';
 import { describe, expect, it } from 'vitest';
 import {
-  believedAlike,
+  alikeBelief,
+  allAtLeast,
+  believedPieces,
   CLOSE_ROWS,
   believedAt,
   correlation,
@@ -10,10 +12,11 @@ import {
   leastAlong,
   leastValue,
   leastWithin,
-  manyWithin,
   pairBelief,
   profileBelief,
   shortestOf,
+  type AlikeKind,
+  type AlikeReading,
   type Make,
   type PairSighting,
   type ProfilePrior,
@@ -126,6 +129,15 @@ describe('rails read with two tools, or one of them alone', () => {
 
 describe('the shortest of many', () => {
   const pieces = [4.12, 4.2, 4.08, 4.3, 4.15].map((value) => ({ value, own: 0.04 }));
+  const KIND: AlikeKind = {
+    spreads: [0.02, 0.05, 0.1, 0.2, 0.4, 0.8].map((spread) => [spread, 1] as const),
+    odd: { share: 0.03, spread: 0.4 },
+  };
+  /** Pieces that tell nothing of one another. */
+  const each = (readings: readonly AlikeReading[]) => ({
+    belief: alikeBelief(readings, { spreads: [[1e3, 1]], odd: { share: 0, spread: 0 } }),
+    pieces: readings.map((_, reading) => ({ reading, off: 0, u: 0, bias: 1 })),
+  });
 
   it('has the chance and the moments that a simulation has', () => {
     const { normal } = random(11);
@@ -136,7 +148,7 @@ describe('the shortest of many', () => {
     const mean = draws.reduce((sum, each) => sum + each, 0) / draws.length;
     const spread = Math.sqrt(draws.reduce((sum, each) => sum + (each - mean) ** 2, 0) / draws.length);
     for (const limit of [4, 4.03, 4.08])
-      expect(manyWithin(pieces, 0.03, limit)).toBeCloseTo(
+      expect(allAtLeast([each(pieces)], limit, 0.03, 0)).toBeCloseTo(
         draws.filter((each) => each >= limit).length / draws.length,
         1.7,
       );
@@ -145,7 +157,7 @@ describe('the shortest of many', () => {
   });
 
   it('of one is the one, and of none is nothing', () => {
-    expect(manyWithin([{ value: 4.05, own: 0.03 }], 0.04, 4)).toBeCloseTo(normalCdf(1), 12);
+    expect(allAtLeast([each([{ value: 4.05, own: 0.03 }])], 4, 0.04, 0)).toBeCloseTo(normalCdf(1), 4);
     expect(shortestOf([], 0.03)).toBeNull();
   });
 
@@ -154,9 +166,9 @@ describe('the shortest of many', () => {
     const alike = Array.from({ length: 30 }, () => ({ value: 5 + noise.normal(0.05), own: 0.05 }));
     const spread = (list: readonly { value: number }[]) =>
       Math.max(...list.map(({ value }) => value)) - Math.min(...list.map(({ value }) => value));
-    expect(spread(believedAlike(alike))).toBeLessThan(spread(alike) / 2);
+    expect(spread(believedPieces(alikeBelief(alike, KIND)))).toBeLessThan(spread(alike) / 2);
     const unlike = [4.2, 5.1, 4.7, 5.6, 4.9].map((value) => ({ value, own: 0.02 }));
-    believedAlike(unlike).forEach(({ value }, i) => expect(value).toBeCloseTo(unlike[i]!.value, 2));
+    believedPieces(alikeBelief(unlike, KIND)).forEach(({ value }, i) => expect(value).toBeCloseTo(unlike[i]!.value, 2));
   });
 });
 

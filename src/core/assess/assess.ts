@@ -140,8 +140,7 @@ const eachPart = <T>(of: (part: Part) => T): Readonly<Record<Part, T>> =>
 
 /** Work that is planned and that no check calls for by itself. */
 function plannedFor(part: Part, bar: BarAssessment, chain: ChainAssessment): readonly Operation[] {
-  if (part === 'bar')
-    return EDGES.some((edge) => bar.standing[edge].dressing?.advised) ? ['dress-rails', 'deburr'] : [];
+  if (part === 'bar') return EDGES.some((edge) => bar.standing[edge].called) ? ['dress-rails', 'deburr'] : [];
   return part === 'chain' ? chain.planned : [];
 }
 
@@ -167,6 +166,14 @@ function waitsFor(
   return part === 'chain' ? chain.waitsFor : [];
 }
 
+/** Level tests that agree decide that a bar is dressed: its depth then only tells what metal is left, and no verdict waits for it. */
+function isDecidedByHand(part: Part, asked: Askable, bar: BarAssessment): boolean {
+  if (part !== 'bar' || !DEPTHS.includes(asked)) return false;
+  return EDGES.some((edge) => bar.standing[edge].called && bar.standing[edge].belief?.byHand);
+}
+
+const DEPTHS: readonly Askable[] = EDGES.map((edge) => `bar.edges.${edge}.stations` as const);
+
 function verdictOn(
   part: Part,
   sheet: BenchSheet,
@@ -178,6 +185,8 @@ function verdictOn(
   const checks = all.filter((check) => check.part === part);
   const done = doneOn(part, sheet);
   const wanted = operationsFor(checks, plannedFor(part, bar, chain));
-  const missing = [...missingReadings(sheet, part), ...waitsFor(part, done, bar, chain)];
+  const missing = [...missingReadings(sheet, part), ...waitsFor(part, done, bar, chain)].filter(
+    (asked) => !isDecidedByHand(part, asked, bar),
+  );
   return decide(part, checks, missing, openWork(wanted, done), done);
 }

@@ -19,6 +19,7 @@ import {
   turnsIn,
   wearPattern,
   type DressStation,
+  type EdgeLean,
   type Station,
 } from './index';
 
@@ -42,6 +43,7 @@ const station = (near: number | null, far: number | null, mouth: number | null =
   chips: { near: null, far: null },
   marker: null,
   square: null,
+  squareWith: null,
   leaveLow: false,
   after: null,
 });
@@ -243,8 +245,14 @@ describe('the turn-over log', () => {
 });
 
 describe('wear pattern', () => {
-  const leaning = (low: 'near' | 'far') => [0, 1, 2].map(() => (low === 'near' ? station(7.5, 8) : station(8, 7.5)));
-  const level = [station(8, 8), station(8, 8)];
+  /** An edge as it is believed to stand; work is called for where it leans. */
+  const edge = (stations: readonly Station[]): EdgeLean => {
+    const { edges } = barBelief({ A: stations, B: [] }, { A: null, B: null }, { depths: [6], step: 0.1 });
+    return { belief: edges.A, called: (edges.A?.stepChance ?? 0) > 0.5 };
+  };
+  const leaning = (low: 'near' | 'far') =>
+    edge([0, 1, 2].map(() => (low === 'near' ? station(7.5, 8) : station(8, 7.5))));
+  const level = edge([station(8, 8), station(8, 8)]);
 
   it('reads opposite low rails on a bar never turned over as leaned on, same sides as cutters', () => {
     expect(wearPattern({ A: leaning('near'), B: leaning('far') }, 'never').code).toBe('leaned-on');
@@ -272,7 +280,9 @@ describe('wear pattern', () => {
   it('names no cause from one edge, a level bar, or nothing', () => {
     expect(wearPattern({ A: leaning('near'), B: level }, 'never').code).toBe('one-edge');
     expect(wearPattern({ A: level, B: level }, 'never').code).toBe('level');
-    expect(wearPattern({ A: level, B: [] }, 'never').code).toBe('not-measured');
+    // Level, and yet work is called for: both rails dip.
+    expect(wearPattern({ A: { ...level, called: true }, B: level }, 'never')).toEqual({ code: 'dipped', edges: ['A'] });
+    expect(wearPattern({ A: level, B: edge([]) }, 'never').code).toBe('not-measured');
   });
 
   it('puts the edge with more depth down next', () => {

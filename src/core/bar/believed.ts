@@ -9,12 +9,13 @@ import {
   type Designs,
   type Least,
 } from '../belief';
-import { quadrature, mm, type Estimate, type InstrumentId } from '../quantity';
-import { drawEdge, drawPlaces, type PlaceDraws } from './edge-draws';
+import { chanceAbove, quadrature, mm, type Estimate, type InstrumentId } from '../quantity';
+import { drawEdge, drawPlaces, leaning, type PlaceDraws } from './edge-draws';
 import { fitEdge, railAt, type EdgeFit } from './edge-fit';
-import type { EdgeStands } from './level-tests';
-import { commonOf, commonToolOf } from './profile-prior';
-import { EDGES, type Edge, type Rail, type Station } from './station';
+import { stretches, testedSteps, testedPlaces, type TestFound } from './edge-level';
+import { levelTestsOf, type EdgeStands, type LevelTest } from './level-tests';
+import { commonOf, commonToolOf, placesAlong } from './profile-prior';
+import { EDGES, step, type Edge, type Rail, type Station } from './station';
 
 /** What is believed of both rails at one place, mm. The step is near less far. */
 export interface BelievedPlace {
@@ -24,14 +25,24 @@ export interface BelievedPlace {
   readonly step: Estimate;
 }
 
-/** What is believed of one edge from all its readings together. */
+/** What is believed of one edge from all its readings together: depths and level tests. */
 export interface EdgeBelief {
-  /** Along the edge, stations and places between them. */
+  /** Along the edge, stations and places between them; empty where no depth was measured. */
   readonly places: readonly BelievedPlace[];
   /** At each station, in the order of the sheet; null where no depth was measured. */
   readonly stations: readonly (BelievedPlace | null)[];
+  /** The step at each station, in the order of the sheet; null where neither depth nor level test tells of the place. */
+  readonly steps: readonly (Estimate | null)[];
+  /** The mean step of the edge. */
+  readonly meanStep: Estimate;
+  /** Along the edge, the chance that the rails stand out of level there by more than the limit. */
+  readonly unlevel: readonly { readonly at: number; readonly chance: number }[];
   /** Chance that the rails stand out of level by more than the limit over a length that matters. */
   readonly stepChance: number;
+  /** The level tests, each with how likely its answer was by all else that is known. */
+  readonly tests: readonly TestFound[];
+  /** Whether level tests alone tell of the step: by how much a rail stands high nobody has measured. */
+  readonly byHand: boolean;
 }
 
 /** What is believed of a bar's depth and levelness from all readings together. */
@@ -62,13 +73,79 @@ function placeBelief({ places, rails }: EdgeFit, j: number, common: number): Bel
   };
 }
 
-function edgeBelief(fitted: EdgeFit, stations: readonly Station[], common: number, stepChance: number): EdgeBelief {
-  const places = fitted.places.map((_, j) => placeBelief(fitted, j, common));
+/** The mean of steps along an edge. */
+function meanOf(steps: readonly Estimate[], places: readonly number[]): Estimate {
+  const lengths = stretches(places, 1);
+  const whole = lengths.reduce((sum, each) => sum + each, 0);
+  const value = steps.reduce((sum, step, j) => sum + (step.value * lengths[j]!) / whole, 0);
+  // Neighbours go together: what is not known of one is not known of the next.
+  const u = steps.reduce((sum, step, j) => sum + (step.u * lengths[j]!) / whole, 0);
+  return { value: mm(value), u };
+}
+
+/** The chance that a step is beyond a limit, either rail high. */
+const beyond = ({ value, u }: Estimate, limit: number): number =>
+  1 - chanceAbove(limit - value, u) + 1 - chanceAbove(limit + value, u);
+
+function edgeBelief(
+  fitted: EdgeFit,
+  stations: readonly Station[],
+  common: number,
+  stepChance: number,
+  stepLimit: number,
+): EdgeBelief {
+  const [first, last] = fitted.within;
+  const all = fitted.places.map((_, j) => placeBelief(fitted, j, common));
+  const places = all.slice(first, last + 1);
   const by = new Map(places.map((place) => [place.at, place]));
+  const steps = new Map(all.map(({ at, step }) => [at, step]));
   return {
     places,
     stations: stations.map(({ at, near, far }) => ((near ?? far) ? (by.get(at) ?? null) : null)),
+    steps: stations.map((station) => (isTold(station) ? (steps.get(station.at) ?? null) : null)),
+    meanStep: meanOf(
+      all.map(({ step }) => step),
+      fitted.places,
+    ),
+    unlevel: all.map(({ at, step }) => ({ at, chance: beyond(step, stepLimit) })),
     stepChance,
+    tests: fitted.rails.tested?.tests ?? [],
+    byHand: fitted.rails.tested !== null && fitted.sorted.every((station) => step(station) === null),
+  };
+}
+
+/** Whether anything tells of a station's step. */
+const isTold = ({ near, far, square, marker }: Station): boolean => Boolean(near ?? far ?? square ?? marker);
+
+/** What level tests alone say of an edge; null where none was made. */
+function testedBelief(
+  stations: readonly Station[],
+  tests: readonly LevelTest[],
+  stepLimit: number,
+  designs: Designs,
+): EdgeBelief | null {
+  if (tests.length === 0) return null;
+  const places = testedPlaces(tests, placesAlong);
+  const { paths, tests: found } = testedSteps([], tests, places, designs);
+  const { unlevel, draws } = leaning(paths, places, stepLimit);
+  const size = places.length;
+  const steps = places.map((_, j): Estimate => {
+    let [sum, square] = [0, 0];
+    for (let i = j; i < paths.length; i += size) {
+      sum += paths[i]! / draws;
+      square += paths[i]! ** 2 / draws;
+    }
+    return { value: mm(sum), u: Math.sqrt(Math.max(0, square - sum * sum)) };
+  });
+  return {
+    places: [],
+    stations: stations.map(() => null),
+    steps: stations.map((station) => (isTold(station) ? (steps[places.indexOf(station.at)] ?? null) : null)),
+    meanStep: meanOf(steps, places),
+    unlevel: places.map((at, j) => ({ at, chance: beyond(steps[j]!, stepLimit) })),
+    stepChance: unlevel / draws,
+    tests: found,
+    byHand: true,
   };
 }
 
@@ -164,17 +241,27 @@ export function barBelief(
   const readings = flatMap([...stations.A, ...stations.B], ({ near, far }) =>
     flatMap([near, far], (each) => each ?? []),
   );
+  const tests = { A: levelTestsOf(stations.A, stands.A), B: levelTestsOf(stations.B, stands.B) };
+  const alone = (edge: Edge) => testedBelief(stations[edge], tests[edge], asked.step, designs);
   if (readings.length === 0)
-    return { edges: { A: null, B: null }, least: null, leastAt: null, tool: null, along: () => ({ A: [], B: [] }) };
+    return {
+      edges: { A: alone('A'), B: alone('B') },
+      least: null,
+      leastAt: null,
+      tool: null,
+      along: () => ({ A: [], B: [] }),
+    };
   const tool = commonToolOf(readings);
   const common = commonOf(readings, tool);
-  const fits = { A: fitEdge(stations.A, stands.A, tool, designs), B: fitEdge(stations.B, stands.B, tool, designs) };
+  const fits = { A: fitEdge(stations.A, tests.A, tool, designs), B: fitEdge(stations.B, tests.B, tool, designs) };
   const few = drawBoth(fits, asked.step, common, CLEAR_ROWS);
-  const isSettled = EDGES.every((edge) => isClearChance(chanceOf(few, edge))) && isClear(few.least, asked.depths);
+  const isTested = EDGES.some((edge) => fits[edge]?.rails.tested);
+  const isSettled =
+    !isTested && EDGES.every((edge) => isClearChance(chanceOf(few, edge))) && isClear(few.least, asked.depths);
   const drawn = isSettled ? few : drawBoth(fits, asked.step, common, CLOSE_ROWS, few);
   const believed = (edge: Edge): EdgeBelief | null => {
     const fitted = fits[edge];
-    return fitted && edgeBelief(fitted, stations[edge], common, chanceOf(drawn, edge));
+    return fitted ? edgeBelief(fitted, stations[edge], common, chanceOf(drawn, edge), asked.step) : alone(edge);
   };
   const edges = { A: believed('A'), B: believed('B') };
   const along = () => alongBoth(fits, drawn.least.draws.length / DRAWS_PER_ROW);

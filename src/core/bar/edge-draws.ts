@@ -1,6 +1,7 @@
 import { CLOSE_ROWS, DRAWS_PER_ROW, heldBetween, SPREADS } from '../belief';
+import { stretches } from './edge-level';
 import type { Dip, EdgeFit, Held } from './edge-fit';
-import type { RowDeviations } from './rails-belief';
+import type { RailPaths, RowDeviations } from './rails-belief';
 import type { Rail } from './station';
 
 /** Out of level over less than this is not worth a file, mm (common practice, no source). */
@@ -10,15 +11,6 @@ export const LENGTH_THAT_MATTERS = 30;
 function lowerHeld(mean: number, lean: number, { near, far }: Held): number {
   const [a, b] = [mean + lean / 2, mean - lean / 2];
   return Math.min(near ? heldBetween(a, near) : a, far ? heldBetween(b, far) : b);
-}
-
-/** The length of edge that each place stands for, mm; a lone station stands for whatever is asked. */
-function stretches(places: readonly number[]): Float64Array {
-  const last = places.length - 1;
-  const lengths = new Float64Array(places.length);
-  for (let j = 0; j <= last; j += 1) lengths[j] = (places[Math.min(last, j + 1)]! - places[Math.max(0, j - 1)]!) / 2;
-  if (last === 0) lengths[0] = LENGTH_THAT_MATTERS;
-  return lengths;
 }
 
 /** The four lowest places that one row of points gives an edge, its signs turned, and the lengths that are out of level. */
@@ -97,23 +89,84 @@ function lowestHeld(
   }
 }
 
+/** How much of an edge must be out of level to matter, mm: no more than half of what is known of it. */
+const mattersOf = (lengths: Float64Array): number =>
+  Math.min(LENGTH_THAT_MATTERS, lengths.reduce((sum, each) => sum + each, 0) / 2);
+
+/** Whether a drawn edge is out of level over a length that matters, and which way: above 0 the near rail is the high one. */
+function leansIn(steps: Float64Array, from: number, lengths: Float64Array, stepLimit: number, matters: number): number {
+  let [near, far] = [0, 0];
+  for (let j = 0; j < lengths.length; j += 1) {
+    const step = steps[from + j]!;
+    if (step > stepLimit) near += lengths[j]!;
+    else if (step < -stepLimit) far += lengths[j]!;
+  }
+  return near + far >= matters ? (near >= far ? 1 : -1) : 0;
+}
+
+/** How many draws of an edge are out of level, and in how many of those the near rail is the high one. */
+export interface Leaning {
+  readonly unlevel: number;
+  readonly near: number;
+  readonly draws: number;
+}
+
+/** Counts the draws of steps that are out of level. */
+export function leaning(steps: Float64Array, places: readonly number[], stepLimit: number): Leaning {
+  const lengths = stretches(places, LENGTH_THAT_MATTERS);
+  const matters = mattersOf(lengths);
+  const draws = steps.length / places.length;
+  let [unlevel, near] = [0, 0];
+  for (let draw = 0; draw < draws; draw += 1) {
+    const way = leansIn(steps, draw * places.length, lengths, stepLimit, matters);
+    if (way !== 0) unlevel += 1;
+    if (way > 0) near += 1;
+  }
+  return { unlevel, near, draws };
+}
+
+/** Least depths of a tested edge, path by path, laid over those of the other edge. */
+function leastOfPaths(
+  { depths, steps }: RailPaths,
+  { places, within, held }: EdgeFit,
+  least: Float64Array,
+  first: number,
+): void {
+  const size = places.length;
+  for (let draw = first; draw < least.length; draw += 1) {
+    let lowest = Infinity;
+    for (let j = within[0]; j <= within[1]; j += 1) {
+      const [mean, lean] = [depths[draw * size + j]!, steps[draw * size + j]!];
+      const marks = held.get(j);
+      lowest = Math.min(lowest, marks ? lowerHeld(mean, lean, marks) : mean - Math.abs(lean) / 2);
+    }
+    if (lowest < least[draw]!) least[draw] = lowest;
+  }
+}
+
 /**
  * Least depths of an edge drawn over those of the other, from a row on to the last.
  * @returns in how many of these draws the edge is out of level
  */
 export function drawEdge(
-  { places, rails, dips, held }: EdgeFit,
+  fitted: EdgeFit,
   stepLimit: number,
   least: Float64Array,
   points: readonly Float64Array[],
   offset: number,
   from: number,
 ): number {
+  const { places, rails, dips, held } = fitted;
   const size = places.length;
+  if (rails.tested) {
+    const { paths } = rails.tested;
+    leastOfPaths(paths, fitted, least, DRAWS_PER_ROW * from);
+    for (const dip of dips) drawDip(dip, least, points, DRAWS_PER_ROW * from);
+    return leaning(paths.steps.subarray(size * DRAWS_PER_ROW * from, size * least.length), places, stepLimit).unlevel;
+  }
   const deviations = { up: new Float64Array(size), lift: new Float64Array(size), across: new Float64Array(size) };
-  const lengths = stretches(places);
-  const whole = lengths.reduce((sum, each) => sum + each, 0);
-  const matters = Math.min(LENGTH_THAT_MATTERS, whole / 2);
+  const lengths = stretches(places, LENGTH_THAT_MATTERS);
+  const matters = mattersOf(lengths);
   const row: RowDraw = { lowest: new Float64Array(DRAWS_PER_ROW), unlevel: new Float64Array(DRAWS_PER_ROW) };
   const rows = least.length / DRAWS_PER_ROW;
   let unlevel = 0;
@@ -166,7 +219,7 @@ export interface PlaceDraws {
 
 /** Depths of both rails all along an edge, draw by draw as the least was drawn: what another reading there would tell of it. */
 export function drawPlaces(
-  { places, rails, dips, held, sorted }: EdgeFit,
+  { places, within, rails, dips, held, sorted }: EdgeFit,
   points: readonly Float64Array[],
   offset: number,
   rows: number,
@@ -178,19 +231,23 @@ export function drawPlaces(
     station: sorted.find((station) => station.at === at)?.index ?? null,
     rails: { near: new Float64Array(DRAWS_PER_ROW * rows), far: new Float64Array(DRAWS_PER_ROW * rows) },
   }));
-  for (let i = 0; i < rows; i += 1) {
+  const put = (draw: number, j: number, mean: number, lean: number): void => {
+    const marks = held.get(j);
+    const [a, b] = [mean + lean / 2, mean - lean / 2];
+    drawn[j]!.rails.near[draw] = marks?.near ? heldBetween(a, marks.near) : a;
+    drawn[j]!.rails.far[draw] = marks?.far ? heldBetween(b, marks.far) : b;
+  };
+  const { paths } = rails.tested ?? {};
+  for (let draw = 0; paths && draw < DRAWS_PER_ROW * rows; draw += 1)
+    for (let j = 0; j < size; j += 1) put(draw, j, paths.depths[draw * size + j]!, paths.steps[draw * size + j]!);
+  for (let i = 0; !paths && i < rows; i += 1) {
     const { depths, leans } = rails.draw(i, points, offset, deviations);
     const { up, lift, across } = deviations;
     for (let turn = 0; turn < DRAWS_PER_ROW; turn += 1) {
       const [heave, tilt] = [turn % 2 === 0 ? 1 : -1, turn < 2 ? 1 : -1];
       for (let j = 0; j < size; j += 1) {
         const mean = depths[j]! + heave * up[j]!;
-        const lean = leans[j]! + heave * lift[j]! + tilt * across[j]!;
-        const marks = held.get(j);
-        const [a, b] = [mean + lean / 2, mean - lean / 2];
-        const { near, far } = drawn[j]!.rails;
-        near[DRAWS_PER_ROW * i + turn] = marks?.near ? heldBetween(a, marks.near) : a;
-        far[DRAWS_PER_ROW * i + turn] = marks?.far ? heldBetween(b, marks.far) : b;
+        put(DRAWS_PER_ROW * i + turn, j, mean, leans[j]! + heave * lift[j]! + tilt * across[j]!);
       }
     }
   }
@@ -198,5 +255,5 @@ export function drawPlaces(
     const place = drawn[places.indexOf(sorted[dip.key]!.at)]!;
     drawDip(dip, place.rails[dip.rail], points, 0);
   }
-  return drawn;
+  return drawn.slice(within[0], within[1] + 1);
 }

@@ -2,15 +2,18 @@ import { flatMap } from '../flat-map';
 import { believedAlong, dipChance, pairBelief, type Designs, type PairMake, type ProfileBelief } from '../belief';
 import type { Estimate, InstrumentId } from '../quantity';
 import { depthSighting, isReadAlike, ownVariance, pairSightings, stepSightings } from './edge-sightings';
-import type { EdgeStands } from './level-tests';
+import { testedEdge, testedSteps } from './edge-level';
+import type { LevelTest } from './level-tests';
 import { ANY_LEVEL, LEVEL_OR_NOT, placesAlong } from './profile-prior';
-import { apart, together, type RailsAt, type RailsBelief } from './rails-belief';
-import type { Edge, Rail, Station } from './station';
+import { apart, testedApart, testedTogether, together, type RailsAt, type RailsBelief } from './rails-belief';
+import type { Rail, Station } from './station';
 
 /** The two processes that an edge is believed to be: the mean of its rails, and near less far. */
 export interface EdgeFit {
   readonly sorted: readonly Station[];
   readonly places: readonly number[];
+  /** The first and the last place between which depth was measured: beyond them nothing is said of it. */
+  readonly within: readonly [number, number];
   readonly rails: RailsBelief;
   readonly dips: readonly Dip[];
   /** Marks that hold a rail at a place, by the place's number. */
@@ -73,25 +76,39 @@ function likelyPairs(depth: ProfileBelief, steps: ProfileBelief): readonly PairM
     .map(({ make }) => make);
 }
 
+/** The places at which an edge is believed in: stations with a depth, what was tested beside them, and between. */
+function placesFor(depths: readonly { readonly at: number }[], tests: readonly LevelTest[]): readonly number[] {
+  return placesAlong([...depths.map(({ at }) => at), ...flatMap(tests, ({ at }) => at ?? [])]);
+}
+
 function railsOf(
   sorted: readonly Station[],
-  stands: EdgeStands[Edge],
+  tests: readonly LevelTest[],
   common: InstrumentId | null,
   designs: Designs,
 ): RailsBelief {
   const depths = flatMap(sorted, (station) => depthSighting(station, common) ?? []);
-  const steps = stepSightings(sorted, stands);
-  const places = placesAlong(depths.map(({ at }) => at));
+  const steps = stepSightings(sorted);
+  const places = placesFor(depths, tests);
   const depth = believedAlong(designs, depths, places, ANY_LEVEL);
+  const isApart = sorted.every((station) => isReadAlike(station, common));
+  if (isApart && tests.length > 0) return testedApart(depth, testedSteps(steps, tests, places, designs));
   const lean = believedAlong(designs, steps, places, LEVEL_OR_NOT);
-  if (sorted.every((station) => isReadAlike(station, common))) return apart(depth, lean);
+  if (isApart) return apart(depth, lean);
   const centre = depths.reduce((sum, { value }) => sum + value, 0) / depths.length;
-  return together(pairBelief(pairSightings(sorted, stands, common), places, likelyPairs(depth, lean), centre), places);
+  const pairs = pairBelief(pairSightings(sorted, common), places, likelyPairs(depth, lean), centre);
+  return tests.length === 0
+    ? together(pairs, places)
+    : testedTogether(testedEdge(pairs, tests, places, places.length), places);
 }
 
+/**
+ * What all readings of an edge leave of it; null where no depth was measured.
+ * @param tests its level tests
+ */
 export function fitEdge(
   stations: readonly Station[],
-  stands: EdgeStands[Edge],
+  tests: readonly LevelTest[],
   common: InstrumentId | null,
   designs: Designs,
 ): EdgeFit | null {
@@ -101,11 +118,12 @@ export function fitEdge(
       (a, b) => a.at - b.at || (a.near?.value ?? 0) + (a.far?.value ?? 0) - (b.near?.value ?? 0) - (b.far?.value ?? 0),
     );
   if (sorted.length === 0) return null;
-  const rails = railsOf(sorted, stands, common, designs);
+  const rails = railsOf(sorted, tests, common, designs);
   const held = new Map(
     flatMap(sorted, ({ at, near, far }): readonly (readonly [number, Held])[] =>
       (near?.between ?? far?.between) ? [[rails.places.indexOf(at), { near: near?.between, far: far?.between }]] : [],
     ),
   );
-  return { sorted, places: rails.places, rails, dips: dipsOf(sorted, rails, common), held };
+  const within = [rails.places.indexOf(sorted[0]!.at), rails.places.indexOf(sorted.at(-1)!.at)] as const;
+  return { sorted, places: rails.places, within, rails, dips: dipsOf(sorted, rails, common), held };
 }

@@ -7,6 +7,7 @@ export * from './play';
 export * from './figures';
 export * from './level-tests';
 export * from './believed';
+export type { TestFound } from './edge-level';
 export type { PlaceDraws } from './edge-draws';
 export * from './believed-play';
 export * from './dressing';

@@ -1,6 +1,7 @@
 import { flatMap } from '../flat-map';
-import { type Edge, type Station, step } from './station';
+import type { Edge } from './station';
 import type { EdgeBelief } from './believed';
+import { testDisagrees } from './level-tests';
 import type { Turned } from './turns';
 
 /** How often the bar is turned over. */
@@ -10,6 +11,10 @@ export type TurnOver = 'never' | 'sometimes' | 'every-chain' | 'every-sharpening
 export type WearPattern =
   | { readonly code: 'not-measured' }
   | { readonly code: 'level' }
+  /** No rail stands over the other, and both dip: levelling takes metal all the same. */
+  | { readonly code: 'dipped'; readonly edges: readonly Edge[] }
+  /** A test speaks against the rest, or it is open whether a rail stands high. */
+  | { readonly code: 'open'; readonly edges: readonly Edge[] }
   | { readonly code: 'one-edge'; readonly edge: Edge; readonly low: 'near' | 'far' }
   | { readonly code: 'leaned-on'; readonly low: Readonly<Record<Edge, 'near' | 'far'>> }
   | { readonly code: 'cutters-of-one-side'; readonly low: 'near' | 'far' }
@@ -17,24 +22,32 @@ export type WearPattern =
   | { readonly code: 'measure-the-cutters'; readonly opposite: boolean; readonly logged: number | null }
   | { readonly code: 'turning-not-told'; readonly opposite: boolean };
 
-/** A mean step counts as a direction when it stands this many standard uncertainties from level. */
-export const DIRECTION_SURE = 2;
-
-/** Mean step of an edge and its standard uncertainty, or null where no station has both rails. */
-export function meanStep(stations: readonly Station[]): { value: number; u: number } | null {
-  const steps = flatMap(stations, (station) => step(station) ?? []);
-  if (steps.length === 0) return null;
-  const value = steps.reduce((sum, each) => sum + each.value, 0) / steps.length;
-  const u = Math.sqrt(steps.reduce((sum, each) => sum + each.u ** 2, 0)) / steps.length;
-  return { value, u };
+/** How the rails of an edge stand: as they are believed to, by depths and level tests together. */
+export interface EdgeLean {
+  readonly belief: EdgeBelief | null;
+  /** Whether they are to be dressed. */
+  readonly called: boolean;
 }
 
-type Direction = 'near' | 'far' | 'level';
+/** With a chance of a step from here on an edge leans; below its complement it is level. */
+const LEANS_FROM = 0.5;
+const LEVEL_BELOW = 0.2;
+/** A mean step counts as a direction when it stands this many standard uncertainties from level, even where no file is called for. */
+const DIRECTION_SURE = 2;
 
-/** The low rail of an edge as a whole. */
-function direction(mean: { value: number; u: number }): Direction {
-  if (Math.abs(mean.value) <= DIRECTION_SURE * mean.u) return 'level';
-  return mean.value < 0 ? 'near' : 'far';
+type Direction = 'near' | 'far' | 'level' | 'dipped' | 'open';
+
+/** Whether a level test speaks against all else that is known of an edge. */
+const isContradicted = ({ tests }: EdgeBelief): boolean => tests.some(({ expected }) => testDisagrees(expected));
+
+/** The low rail of an edge as a whole; or that there is none, or that it is open. */
+function direction({ belief, called }: EdgeLean & { readonly belief: EdgeBelief }): Direction {
+  const { stepChance, meanStep } = belief;
+  if (isContradicted(belief)) return 'open';
+  const low = meanStep.value < 0 ? 'near' : 'far';
+  if (stepChance > LEANS_FROM || Math.abs(meanStep.value) > DIRECTION_SURE * meanStep.u) return low;
+  if (stepChance > LEVEL_BELOW) return 'open';
+  return called ? 'dipped' : 'level';
 }
 
 /**
@@ -43,17 +56,19 @@ function direction(mean: { value: number; u: number }): Direction {
  * that was seen counts before what is told; that none was seen proves nothing, because an owner may turn it back.
  */
 export function wearPattern(
-  edges: Readonly<Record<Edge, readonly Station[]>>,
+  { A, B }: Readonly<Record<Edge, EdgeLean>>,
   turnOver: TurnOver | undefined,
   turned: Turned = { times: 0, seen: 0 },
 ): WearPattern {
-  const a = meanStep(edges.A);
-  const b = meanStep(edges.B);
-  if (!a || !b) return { code: 'not-measured' };
-  const low = { A: direction(a), B: direction(b) };
-  if (low.A === 'level' && low.B === 'level') return { code: 'level' };
-  if (low.A === 'level') return { code: 'one-edge', edge: 'B', low: low.B as 'near' | 'far' };
-  if (low.B === 'level') return { code: 'one-edge', edge: 'A', low: low.A };
+  if (!A.belief || !B.belief) return { code: 'not-measured' };
+  const low = { A: direction({ ...A, belief: A.belief }), B: direction({ ...B, belief: B.belief }) };
+  const that = (is: Direction): readonly Edge[] => (['A', 'B'] as const).filter((edge) => low[edge] === is);
+  if (that('open').length > 0) return { code: 'open', edges: that('open') };
+  const isLeaning = (is: Direction): is is 'near' | 'far' => is === 'near' || is === 'far';
+  if (!isLeaning(low.A) && !isLeaning(low.B))
+    return that('dipped').length > 0 ? { code: 'dipped', edges: that('dipped') } : { code: 'level' };
+  if (!isLeaning(low.A)) return { code: 'one-edge', edge: 'B', low: low.B as 'near' | 'far' };
+  if (!isLeaning(low.B)) return { code: 'one-edge', edge: 'A', low: low.A };
   const opposite = low.A !== low.B;
   if (turnOver !== undefined && turnOver !== 'never') return { code: 'measure-the-cutters', opposite, logged: null };
   if (turned.times > 0) return { code: 'measure-the-cutters', opposite, logged: turned.times };

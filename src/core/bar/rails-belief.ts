@@ -1,4 +1,14 @@
-import { believedAt, deviate, pick, SPREADS, type PairComponent, type ProfileBelief } from '../belief';
+import {
+  believedAt,
+  deviate,
+  DRAWS_PER_ROW,
+  normalPoints,
+  pick,
+  SPREADS,
+  type PairComponent,
+  type ProfileBelief,
+} from '../belief';
+import { TESTED_DRAWS, type TestedEdge, type TestFound } from './edge-level';
 
 /** What is believed at one place: the mean of both rails, their step (near less far), standard uncertainties, and the covariance of the two, mm and mm². */
 export interface RailsAt {
@@ -14,10 +24,18 @@ export interface RowDeviations {
   readonly across: Float64Array;
 }
 
+/** Both rails draw by draw, place by place within a draw: the mean of both, and the step. */
+export interface RailPaths {
+  readonly depths: Float64Array;
+  readonly steps: Float64Array;
+}
+
 /** The rails of an edge as they are believed to be: a mean and a step along the edge, which may be drawn. */
 export interface RailsBelief {
   readonly places: readonly number[];
   readonly at: readonly RailsAt[];
+  /** Where level tests had their say the rails are drawn once, and nothing else is drawn of them; null where none was made. */
+  readonly tested: { readonly paths: RailPaths; readonly tests: readonly TestFound[] } | null;
   /** Fills in the deviations of a row, and returns the means that they are from. */
   readonly draw: (
     row: number,
@@ -34,6 +52,7 @@ export function apart(depth: ProfileBelief, step: ProfileBelief): RailsBelief {
   return {
     places,
     at,
+    tested: null,
     draw: (row, points, offset, { up, across }) => {
       const mean = pick(depth.components, ((row + 0.5) * SPREADS[0]) % 1);
       const lean = pick(step.components, ((row + 0.5) * SPREADS[1]) % 1);
@@ -74,6 +93,7 @@ export function together(components: readonly PairComponent[], places: readonly 
   return {
     places,
     at,
+    tested: null,
     draw: (row, points, offset, { up, lift, across }) => {
       const component = pick(components, ((row + 0.5) * SPREADS[0]) % 1);
       const { factor, mean } = component;
@@ -94,4 +114,63 @@ export function together(components: readonly PairComponent[], places: readonly 
       return { depths: mean.subarray(0, size), leans: mean.subarray(size) };
     },
   };
+}
+
+/** Mean, spread and covariance of the rails at each place, from their draws. */
+function momentsOf({ depths, steps }: RailPaths, size: number): readonly RailsAt[] {
+  const draws = steps.length / size;
+  return Array.from({ length: size }, (_, j): RailsAt => {
+    let [depth, step, depthSquare, stepSquare, product] = [0, 0, 0, 0, 0];
+    for (let i = j; i < steps.length; i += size) {
+      const [a, b] = [depths[i]!, steps[i]!];
+      depth += a / draws;
+      step += b / draws;
+      depthSquare += (a * a) / draws;
+      stepSquare += (b * b) / draws;
+      product += (a * b) / draws;
+    }
+    return {
+      depth: { mean: depth, u: Math.sqrt(Math.max(0, depthSquare - depth * depth)) },
+      step: { mean: step, u: Math.sqrt(Math.max(0, stepSquare - step * step)) },
+      covariance: product - depth * step,
+    };
+  });
+}
+
+const notDrawnByRows = (): never => {
+  throw new Error('A tested edge is drawn once, path by path.');
+};
+
+function tested(places: readonly number[], paths: RailPaths, tests: readonly TestFound[]): RailsBelief {
+  return { places, at: momentsOf(paths, places.length), tested: { paths, tests }, draw: notDrawnByRows };
+}
+
+/** Depth that was read apart from a step that level tests had their say on. */
+export function testedApart(depth: ProfileBelief, { paths: steps, tests }: TestedEdge): RailsBelief {
+  const { places } = depth;
+  const size = places.length;
+  const points = normalPoints(2 * size);
+  const depths = new Float64Array(TESTED_DRAWS * size);
+  const up = new Float64Array(size);
+  for (let draw = 0; draw < TESTED_DRAWS; draw += 1) {
+    const row = Math.floor(draw / DRAWS_PER_ROW);
+    const component = pick(depth.components, ((row + 0.5) * SPREADS[0]) % 1);
+    if (draw % 2 === 0) deviate(component, points[row]!, (draw % DRAWS_PER_ROW < 2 ? 0 : 1) * size, up);
+    const sign = draw % 2 === 0 ? 1 : -1;
+    for (let j = 0; j < size; j += 1) depths[draw * size + j] = component.mean[j]! + sign * up[j]!;
+  }
+  const own = places.map((_, j) => believedAt(depth, j));
+  const belief = tested(places, { depths, steps }, tests);
+  return { ...belief, at: belief.at.map(({ step }, j) => ({ depth: own[j]!, step, covariance: 0 })) };
+}
+
+/** Depth and step that were read together, once level tests had their say. */
+export function testedTogether({ paths, tests }: TestedEdge, places: readonly number[]): RailsBelief {
+  const size = places.length;
+  const half = (from: number) =>
+    Float64Array.from(
+      { length: paths.length / 2 },
+      (_, i) => paths[2 * size * Math.floor(i / size) + from + (i % size)]!,
+    );
+  return tested(places, { depths: half(0), steps: half(size) }, tests);
 }

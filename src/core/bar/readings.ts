@@ -49,7 +49,7 @@ const checks = group(
       { check: 'bar.ruts', means: 'Secondary ruts worn into the rail tops.' },
     ),
     grooveShape: seen(
-      { even: 'ok', pinched: ['fail', 'ease-pinch'], splayed: 'watch' },
+      { even: 'ok', pinched: ['fail', 'ease-pinch'], splayed: ['fail', 'dress-rails'] },
       { check: 'bar.groove-shape', together: true },
     ),
     rust: seen(

@@ -12,15 +12,11 @@ import {
   dressProfile,
   driftCurve,
   driftFactor,
+  levelTestsOf,
   markerSays,
-  markerSaysStep,
   measuredAgainAt,
   noticedLean,
-  squareSays,
   standingStation,
-  standsSays,
-  step,
-  testDisagrees,
   wearPlace,
   type CrookedEvidence,
   type DressStation,
@@ -43,6 +39,7 @@ const station = (over: Partial<Station> = {}): Station => ({
   widths: { mouth: null, deep: null },
   marker: null,
   square: null,
+  squareWith: null,
   leaveLow: false,
   after: null,
   ...over,
@@ -109,24 +106,13 @@ describe('the marker', () => {
     expect(markerSays(station({ marker: 'none' }))).toBeNull();
   });
 
-  it('is held against the measured step, where the step is large enough to see', () => {
-    const stepped = { near: sure(8), far: sure(7.6) };
-    const disagrees = (over: Partial<Station>) => testDisagrees(markerSaysStep(station(over)), step(station(over)));
-    expect(disagrees({ ...stepped, marker: 'near' })).toBe(false);
-    expect(disagrees({ ...stepped, marker: 'far' })).toBe(true);
-    expect(disagrees({ ...stepped, marker: 'both' })).toBe(true);
-    expect(disagrees({ near: sure(8), far: sure(7.98), marker: 'far' })).toBeNull();
-    expect(disagrees({ marker: 'both' })).toBe(false);
-    expect(disagrees(stepped)).toBeNull();
-  });
-
-  it('says which rail is high as the square does, and the edge stood up by the side it falls to', () => {
-    expect(Math.sign(markerSaysStep(station({ marker: 'near' }))!.value)).toBe(1);
-    expect(Math.sign(squareSays(station({ square: 'far-high' }))!.value)).toBe(-1);
-    expect(squareSays(station({ square: 'level' }))!.value).toBe(0);
-    expect(Math.sign(standsSays('near')!.value)).toBe(-1);
-    expect(standsSays(null)).toBeNull();
-    expect(markerSaysStep(station({ marker: 'none' }))).toBeNull();
+  it('is one test of the edge, as the square and the edge stood up are, each naming the high rail', () => {
+    const tests = (over: Partial<Station>, stands: 'yes' | 'near' | 'far' | null = null) =>
+      levelTestsOf([station(over)], stands).map(({ kind, says }) => `${kind} ${says}`);
+    expect(tests({ marker: 'near' })).toEqual(['marker near']);
+    expect(tests({ marker: 'none' })).toEqual([]);
+    expect(tests({ square: 'far-high' })).toEqual(['square far']);
+    expect(tests({ square: 'level', squareWith: 'blade' }, 'near')).toEqual(['blade level', 'stands far']);
   });
 });
 

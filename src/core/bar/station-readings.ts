@@ -19,6 +19,9 @@ export const MARKER = ['near', 'far', 'both', 'none'] as const;
 /** What a square held against the light shows at a station: both rails touched, or light under the low one. */
 export const SQUARE = ['level', 'near-high', 'far-high'] as const;
 
+/** How a step under the square was looked for: by light, or with a blade of 0.10 mm slipped under its low side, which an eye keener than most does not need. */
+export const SQUARE_WITH = ['eye', 'blade'] as const;
+
 /** A clean bar stood on its edge on a flat surface: it stands, or falls to a side. */
 export const STANDS = ['yes', 'near', 'far'] as const;
 
@@ -32,6 +35,7 @@ interface Measured {
   readonly mouth?: unknown;
   readonly deep?: unknown;
   readonly marker?: string;
+  readonly square?: string;
   readonly after?: Partial<Record<'near' | 'far' | 'mouth', unknown>>;
 }
 
@@ -47,10 +51,8 @@ const takenAgain = (field: 'near' | 'far') => at(({ after }) => (after?.[field] 
 const whenDressed = at((station) => (isDressed(station) ? measuredAgain : null));
 const withoutLink = ({ hasLink }: Around): IdleReason | null => (hasLink ? null : goesWith('bar.gauge'));
 
-/** A test of level counts together with depths. */
-const testOfLevel = at((station) =>
-  isDressed(station) ? measuredAgain : station.near || station.far ? null : goesWith('bar.edges.depth'),
-);
+/** A test of level counts by itself, until the rails were dressed. */
+const testOfLevel = whenDressed;
 
 /** A piece broken out of a rail: how long along the rail, how deep below it. */
 const chip = (rail: string) =>
@@ -110,8 +112,13 @@ export const stationReadings = group(
       idle: (around) => ((around.group as Measured).marker === 'none' ? recorded : testOfLevel(around)),
     }),
     square: oneOf(SQUARE, {
-      means: 'Square on the rails against the light: level, or which rail is high.',
+      means: 'Square on the rails: level, or which rail is high. Beside the bare word `{ says, with }`.',
+      madeWith: 'squareWith',
       idle: testOfLevel,
+    }),
+    squareWith: oneOf(SQUARE_WITH, {
+      means: 'How the step was looked for: by the light, or with a blade of 0.10 mm under the low side.',
+      idle: at(({ square }) => (square === undefined ? goesWith('bar.edges.square') : null)),
     }),
     leaveLow: yesNo({
       means: 'A dip left as it is, because levelling to it would cost the whole edge.',
@@ -140,8 +147,7 @@ export const edgeReadings = () =>
       stands: oneOf(STANDS, {
         means: 'The clean bar stood on this edge on a flat surface: it stands, or falls to that side.',
         minutes: 0.3,
-        idle: ({ group: edge }) =>
-          (edge as EdgeAround).stations?.some(isDressed) ? measuredAgain : goesWith('bar.edges.depth'),
+        idle: ({ group: edge }) => ((edge as EdgeAround).stations?.some(isDressed) ? measuredAgain : null),
       }),
     },
     { view: 'measure' },

@@ -39,6 +39,8 @@ export interface Station {
   readonly marker: Marker | null;
   /** What a square held against the light showed. */
   readonly square: Square | null;
+  /** What the square was used with. */
+  readonly squareWith: SquareWith | null;
   /** A dip left as it is. */
   readonly leaveLow: boolean;
   /** The second measurement, after the rework; null where it was not made. */
@@ -62,6 +64,8 @@ export interface Chip {
 export type Marker = NonNullable<StationSheet['marker']>;
 /** What a square held against the light showed. */
 export type Square = NonNullable<StationSheet['square']>;
+/** By the light under it, or by a blade slipped under its low side. */
+export type SquareWith = NonNullable<StationSheet['squareWith']>;
 
 /** What a reading says at worst where less is better: its value, or the mark that it does not exceed; one mark from below is all there is otherwise. */
 function worst(reading: LengthReading): Mm {
@@ -114,6 +118,7 @@ export function stationsOf(bar: BarSheet | undefined, edge: Edge): readonly Stat
     chips: { near: chipOf(station.chipNear), far: chipOf(station.chipFar) },
     marker: station.marker ?? null,
     square: station.square ?? null,
+    squareWith: station.squareWith ?? null,
     leaveLow: station.leaveLow ?? false,
     after: secondMeasurement(station),
   }));

@@ -151,9 +151,14 @@ function componentOf(way: MadeSo, layout: Layout, residual: Float64Array, centre
 /**
  * What is believed of a profile from all its readings: a Gaussian process whose roughness is not fixed but averaged over (Rasmussen & Williams, ch. 2 and
  * 5). Few readings lean on the prior, many on themselves.
- * @param values readings at the places of the design, one for each, at least one
+ * @param values readings at the places of the design, one for each; none where the prior has a level of its own
+ * @param negligible ways lighter than this are dropped
  */
-export function believedBy({ layout, prior, ways }: Design, values: readonly number[]): ProfileBelief {
+export function believedBy(
+  { layout, prior, ways }: Design,
+  values: readonly number[],
+  negligible = NEGLIGIBLE,
+): ProfileBelief {
   const n = values.length;
   const centre = prior.level ?? values.reduce((sum, value) => sum + value, 0) / n;
   const off = columnOf(values, (value) => value - centre);
@@ -166,7 +171,7 @@ export function believedBy({ layout, prior, ways }: Design, values: readonly num
   const best = Math.max(...fitness);
   const raw = fitness.map((each) => Math.exp(each - best));
   const total = raw.reduce((sum, each) => sum + each, 0);
-  const kept = raw.map((each) => (each / total >= NEGLIGIBLE ? each : 0));
+  const kept = raw.map((each) => (each / total >= negligible ? each : 0));
   const left = kept.reduce((sum, each) => sum + each, 0);
   return {
     places: layout.places,

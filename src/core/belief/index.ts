@@ -5,5 +5,8 @@ export * from './pair';
 export * from './normal-points';
 export * from './dip';
 export * from './least';
+export * from './alike';
 export * from './many';
 export * from './latent';
+export * from './answers';
+export * from './graded';

@@ -1,6 +1,6 @@
 import { chanceAbove, ownUncertainty, type Estimate, type InstrumentId, type LimitKind, type Unit } from '../quantity';
 import type { Least } from './least';
-import { manyWithin, type Alike } from './many';
+import { allAtLeast, lessBias, type AskedAlike } from './alike';
 
 /**
  * One thing that nobody knows exactly, as its readings leave it: what the tool showed, with what each placing added. The tool's own error is not in it: it is drawn once
@@ -14,7 +14,7 @@ export type Latent =
   /** The shortest of many pieces. */
   | {
       readonly is: 'shortest';
-      readonly pieces: readonly Alike[];
+      readonly kinds: readonly AskedAlike[];
       readonly common: number;
       readonly tool: InstrumentId | null;
     };
@@ -92,9 +92,28 @@ function shareAbove([lo, hi]: readonly [number, number], level: number): number 
   return hi === lo ? Number(lo >= level) : Math.min(1, Math.max(0, (hi - level) / (hi - lo)));
 }
 
+type ShortestTerm = Term & { readonly of: Extract<Latent, { is: 'shortest' }> };
+const isShortest = (term: Term): term is ShortestTerm => term.of.is === 'shortest';
+
+/** The same where the sum is of the shortest of many pieces, each with its tool's error as often as it says. */
+function shortestAbove(shortest: ShortestTerm, terms: readonly Term[], limit: number): number {
+  const { kinds, tool, common } = shortest.of;
+  let [value, variance, times] = [0, 0, 0];
+  for (const term of terms) {
+    if (term === shortest || term.of.is !== 'value') continue;
+    const used = toolOf(term.of);
+    value += term.times * term.of.estimate.value;
+    variance += (term.times * ownOf(term.of)) ** 2;
+    if (used && used.tool === tool) times -= term.times;
+    else if (used) variance += (term.times * used.shared) ** 2;
+  }
+  return allAtLeast(times === 0 ? kinds : lessBias(kinds, times), limit - value, common, Math.sqrt(variance));
+}
+
 /** Probability that a sum is at or above its limit. A sum has at most one latent that is not a plain value. */
 function above({ terms, limit }: Way): number {
   const drawn = terms.find(({ of }) => of.is !== 'value');
+  if (drawn && isShortest(drawn)) return shortestAbove(drawn, terms, limit);
   const { value, variance } = normalPart(terms);
   const u = Math.sqrt(variance);
   const [only, second] = terms;
@@ -104,7 +123,6 @@ function above({ terms, limit }: Way): number {
   }
   if (!drawn) return chanceAbove(value - limit, u);
   const { times, of } = drawn;
-  if (of.is === 'shortest') return manyWithin(of.pieces, u, (limit - value) / times);
   const { draws } = (of as Extract<Latent, { is: 'least' }>).least;
   let sum = 0;
   for (let i = 0; i < draws.length; i += 1) sum += chanceAbove(times * draws[i]! + value - limit, u);

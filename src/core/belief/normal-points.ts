@@ -54,3 +54,25 @@ export function normalPoints(columns: number): readonly Float64Array[] {
   if (rows[0]!.length < columns) grow(columns);
   return rows;
 }
+
+/** Normal points by rows, for draws that are more than the table has rows: as many columns as were asked for, made once. */
+const BY_ROWS = new Map<string, Float64Array>();
+
+/**
+ * Standard normal points that never change, laid out row by row: for tables of another height than {@link normalPoints} has. A table of so many rows and columns is the same whenever it is asked for.
+ */
+export function pointsOf(rowCount: number, columns: number): Float64Array {
+  const key = `${rowCount} ${columns}`;
+  const known = BY_ROWS.get(key);
+  if (known) return known;
+  const uniform = evenly(SEED + columns);
+  const table = new Float64Array(rowCount * columns);
+  for (let i = 0; i < table.length; i += 2) {
+    const radius = Math.sqrt(-2 * Math.log(1 - uniform()));
+    const angle = 2 * Math.PI * uniform();
+    table[i] = radius * Math.cos(angle);
+    if (i + 1 < table.length) table[i + 1] = radius * Math.sin(angle);
+  }
+  BY_ROWS.set(key, table);
+  return table;
+}

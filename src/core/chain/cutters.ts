@@ -1,15 +1,18 @@
 import { flatMap } from '../flat-map';
-import { believedAlike, manyWithin, shortestOf, type Alike } from '../belief';
 import {
-  quadrature,
-  mm,
-  ownUncertainty,
-  percent,
-  sameTool,
-  type Bounds,
-  type Estimate,
-  type Within,
-} from '../quantity';
+  alikeBelief,
+  allAtLeast,
+  believedPieces,
+  couldBeShortest,
+  lessBias,
+  shortestOf,
+  type Alike,
+  type AlikeBelief,
+  type AlikeKind,
+  type AskedAlike,
+  type AskedPiece,
+} from '../belief';
+import { quadrature, mm, ownUncertainty, percent, type Bounds, type Estimate, type Within } from '../quantity';
 
 export const SIDES = ['left', 'right'] as const;
 export type Side = (typeof SIDES)[number];
@@ -17,22 +20,52 @@ export type Side = (typeof SIDES)[number];
 /** Lengths of the cutters of each side as read, in their order; numbers of damage refer to them. */
 export type Cutters = Readonly<Record<Side, readonly Bounds[]>>;
 
-/** Damage that must be filed back: on which cutter (numbered from 1), and how far. */
+/** Where damage sits: at the working corner, which a correction of the angle takes off too; or behind it, where it does not. */
+export type DamagePlace = 'corner' | 'behind';
+
+/** Damage that must be filed back: on which cutter (numbered from 1), how far, and where it sits. */
 export interface Damage {
   readonly side: Side;
   readonly cutter: number;
   readonly setBack: Bounds;
+  /** Where nobody has said, it sits at the corner: that is where cutters meet stone. */
+  readonly place?: DamagePlace;
 }
 
 /** What correcting the angle takes off every cutter of a side. */
 export type SideSetBack = Readonly<Partial<Record<Side, Estimate>>>;
 
+/** How cutters of one side differ among themselves, mm (shop's figures). */
+const CUTTERS: AlikeKind = {
+  spreads: [
+    [0.02, 1],
+    [0.05, 1],
+    [0.1, 1],
+    [0.2, 1],
+    [0.4, 0.5],
+    [0.8, 0.25],
+  ],
+  odd: { share: 0.03, spread: 0.4 },
+};
+
+/** What is known from one mark alone stands by itself: it tells nothing of the others. */
+const BY_ITSELF: AlikeKind = { spreads: [[1e3, 1]], odd: { share: 0, spread: 0 } };
+
+/** From so many on, cutters tell enough of one another that the scatter of the readings is seen for what it is. */
+const ENOUGH = 4;
+
+/** One cutter as long as it will be, seen from one side of the bounds. */
+interface Shown extends Alike {
+  readonly belief: AlikeBelief;
+  readonly asked: AskedPiece;
+}
+
 /** One cutter as long as it may be left, from below and from above. */
 interface Piece {
   readonly side: Side;
   readonly cutter: number;
-  readonly lo: Alike | null;
-  readonly hi: Alike | null;
+  readonly lo: Shown | null;
+  readonly hi: Shown | null;
 }
 
 /** The cutter that pulls everyone back, and how long all will be. */
@@ -49,32 +82,86 @@ export interface Correction {
   /** Tool error that all lengths have in common, mm. */
   readonly common: number;
   readonly tool: Estimate['tool'];
+  /** The cutter of which most goes, share of its length: its damage and its angle together. */
+  readonly going: ShareGoing | null;
 }
 
-const alike = (bound: Estimate | null): Alike | null => bound && { value: bound.value, own: ownUncertainty(bound) };
+/** A cutter as it was read: its length from below and from above. */
+interface ReadCutter {
+  readonly side: Side;
+  readonly cutter: number;
+  readonly length: Bounds;
+  readonly lo: Shown | null;
+  readonly hi: Shown | null;
+}
+
+const ofWhole = { off: 0, u: 0, bias: 1 } as const;
+
+function shownAlone(bound: Estimate | null): Shown | null {
+  if (!bound) return null;
+  const own = ownUncertainty(bound);
+  const belief = alikeBelief([{ value: bound.value, own }], BY_ITSELF);
+  return { value: bound.value, own, belief, asked: { reading: 0, ...ofWhole } };
+}
 
 /** What each side's measured cutters are believed to be, from all of them; a bound stays what it is. */
-function believed(side: Side, lengths: readonly Bounds[]): readonly Piece[] {
+function cuttersOf(side: Side, lengths: readonly Bounds[]): readonly ReadCutter[] {
   const whole = lengths.filter(({ lo, hi }) => lo && lo === hi);
-  const drawn = new Map(whole.map((bounds, i) => [bounds, believedAlike(whole.map(({ lo }) => alike(lo)!))[i]!]));
-  return lengths.map((bounds, i) => {
-    const piece = drawn.get(bounds);
-    return { side, cutter: i + 1, lo: piece ?? alike(bounds.lo), hi: piece ?? alike(bounds.hi) };
+  const readings = whole.map(({ lo }) => ({ value: lo!.value as number, own: ownUncertainty(lo!) }));
+  const belief = readings.length > 0 ? alikeBelief(readings, readings.length < ENOUGH ? BY_ITSELF : CUTTERS) : null;
+  const pieces = belief ? believedPieces(belief) : [];
+  return lengths.map((length, i) => {
+    const reading = whole.indexOf(length);
+    const shown = belief && reading >= 0 ? { ...pieces[reading]!, belief, asked: { reading, ...ofWhole } } : null;
+    return { side, cutter: i + 1, length, lo: shown ?? shownAlone(length.lo), hi: shown ?? shownAlone(length.hi) };
   });
 }
 
-const less = (length: Alike | null, off: Estimate | null): Alike | null =>
-  length && off && { value: length.value - off.value, own: quadrature(length.own, ownUncertainty(off)) };
-
 const exact = (length: number): Estimate => ({ value: mm(length), u: 0 });
 
-function angled(piece: Piece, angles: SideSetBack): Piece {
-  const off = angles[piece.side];
-  return off ? { ...piece, lo: less(piece.lo, off), hi: less(piece.hi, off) } : piece;
+/** The greater of two set-backs, with the doubt of which it is. */
+function greater(a: Estimate, b: Estimate): Estimate {
+  if (a.u === 0 && b.u === 0) return a.value >= b.value ? a : b;
+  const least = shortestOf(
+    [
+      { value: -a.value, own: a.u },
+      { value: -b.value, own: b.u },
+    ],
+    0,
+  )!;
+  return { value: mm(-least.value), u: least.u };
 }
 
-const value = ({ lo, hi }: Piece): number => (hi ?? lo)?.value ?? Infinity;
-const shorter = (a: Piece, b: Piece): Piece => (value(b) < value(a) ? b : a);
+/** What comes off a cutter, and whether the tool that read its length read that too: then its own error is in neither. */
+interface Off {
+  readonly off: Estimate;
+  readonly cancels: boolean;
+}
+
+/**
+ * What a cutter must lose. At its working corner the larger of damage and angle correction counts: a flat there goes with the angle. Damage behind it is reached only once the point has gone back by
+ * both.
+ */
+function offOf(damage: Estimate | null, place: DamagePlace, angle: Estimate | null, tool: Estimate['tool']): Off {
+  if (!damage) return { off: angle ?? exact(0), cancels: false };
+  const cancels = damage.tool !== undefined && damage.tool === tool;
+  const own: Estimate = { value: damage.value, u: cancels ? ownUncertainty(damage) : damage.u };
+  if (!angle) return { off: own, cancels };
+  if (place === 'behind')
+    return { off: { value: mm(own.value + angle.value), u: quadrature(own.u, angle.u) }, cancels };
+  return { off: greater(own, angle), cancels: cancels && damage.value >= angle.value };
+}
+
+const less = (shown: Shown | null, { off, cancels }: Off): Shown | null =>
+  shown && {
+    value: shown.value - off.value,
+    own: quadrature(shown.own, off.u),
+    belief: shown.belief,
+    asked: { ...shown.asked, off: off.value, u: off.u, bias: cancels ? 0 : 1 },
+  };
+
+const value = ({ lo, hi }: Pick<Piece, 'lo' | 'hi'>): number => (hi ?? lo)?.value ?? Infinity;
+const shorter = <T extends Pick<Piece, 'lo' | 'hi'>>(a: T, b: T): T => (value(b) < value(a) ? b : a);
 
 /** The cutter that damage is on: its own, or the shortest of its side, or of the other side where its own was not measured. */
 export function onCutter<T>(
@@ -90,9 +177,9 @@ export function onCutter<T>(
 
 /**
  * Length all cutters must be filed to: the least of (length − set-back), one question of all cutters. Damage on a cutter whose length was not measured is taken off the
- * shortest of its side, or of the other where nothing of its side was: the cautious reading. What an angle takes comes off beside the damage: a chip at the inner end of the edge is
- * reached only after the point has gone back by both.
- * @param sharpening what a filing takes off a cutter that has no damage to be filed out, mm; filing damage out sharpens
+ * shortest of its side, or of the other where nothing of its side was: the cautious reading. At the working corner damage and angle go together, and the larger counts; damage that sits behind it
+ * adds to the angle.
+ * @param sharpening what a filing takes off a cutter that has no damage to be filed out, mm; filing damage out, or an angle right, sharpens
  * @returns null when no cutter was measured
  */
 export function lengthAfterCorrection(
@@ -101,23 +188,33 @@ export function lengthAfterCorrection(
   angles: SideSetBack = {},
   sharpening = 0,
 ): Correction | null {
-  const sides = { left: believed('left', cutters.left), right: believed('right', cutters.right) };
+  const sides = { left: cuttersOf('left', cutters.left), right: cuttersOf('right', cutters.right) };
   const standing = [...sides.left, ...sides.right];
   if (standing.length === 0) return null;
-  const filed = flatMap(damage, (each): Piece[] => {
-    const on = onCutter(each, sides, shorter);
-    return on
-      ? [{ side: each.side, cutter: each.cutter, lo: less(on.lo, each.setBack.hi), hi: less(on.hi, each.setBack.lo) }]
-      : [];
-  });
-  const sharpened = standing.map((piece) => ({
-    ...piece,
-    lo: less(piece.lo, exact(sharpening)),
-    hi: less(piece.hi, exact(sharpening)),
-  }));
-  const pieces = [...sharpened, ...filed].map((piece) => angled(piece, angles));
-  const worst = pieces.reduce(shorter);
   const readings = flatMap([...cutters.left, ...cutters.right], ({ lo, hi }) => lo ?? hi ?? []);
+  const tool = readings[0]?.tool;
+  const sharpened = standing.map(({ side, cutter, lo, hi }): Piece => {
+    const angle = angles[side];
+    const off = angle && angle.value > sharpening ? angle : exact(sharpening);
+    const plain = { off, cancels: false };
+    return { side, cutter, lo: less(lo, plain), hi: less(hi, plain) };
+  });
+  const filed = flatMap(damage, (each): { readonly piece: Piece; readonly going: ShareGoing | null }[] => {
+    const on = onCutter(each, sides, shorter);
+    if (!on) return [];
+    const angle = angles[each.side] ?? null;
+    const place = each.place ?? 'corner';
+    const [most, least] = [each.setBack.hi, each.setBack.lo].map((bound) => bound && offOf(bound, place, angle, tool));
+    const { side, cutter } = each;
+    const piece = { side, cutter, lo: most ? less(on.lo, most) : null, hi: least ? less(on.hi, least) : null };
+    return [{ piece, going: goingOf(each, on.length, (least ?? most)?.off ?? null) }];
+  });
+  const angled = flatMap(
+    standing,
+    ({ side, cutter, length }) => goingOf({ side, cutter }, length, angles[side] ?? null) ?? [],
+  );
+  const pieces = [...sharpened, ...filed.map(({ piece }) => piece)];
+  const worst = pieces.reduce(shorter);
   const common = Math.max(0, ...readings.map(({ shared = 0 }) => shared));
   const isWhole = pieces.every(({ lo, hi }) => lo && hi);
   const shown = flatMap(pieces, ({ lo, hi }) => hi ?? lo ?? []);
@@ -129,23 +226,43 @@ export function lengthAfterCorrection(
     notPlaced: damage.find(({ side }) => cutters[side].length === 0)?.side ?? null,
     pieces,
     common,
-    tool: readings[0]?.tool,
+    tool,
+    going: [...flatMap(filed, ({ going }) => going ?? []), ...angled].reduce<ShareGoing | null>(
+      (most, next) => (most && most.share.value >= next.share.value ? most : next),
+      null,
+    ),
   };
 }
 
-/** How likely all cutters end at or above the limit, one question of all. The mark was measured too: with one tool its own error cancels. */
-export function correctionWithin({ pieces, common, tool }: Correction, limit: Estimate): Within {
-  const cancels = sameTool({ value: mm(0), u: 0, ...(tool ? { tool } : {}) }, limit);
-  const together = cancels ? ownUncertainty(limit) : quadrature(common, limit.u);
-  const side = (which: 'lo' | 'hi') => flatMap(pieces, (piece) => piece[which] ?? []);
-  const [lo, hi] = [side('lo'), side('hi')];
+/** Cutters that may turn out to be the shortest, by what they are believed to be together. */
+export function askedOf({ pieces }: Correction, which: 'lo' | 'hi'): readonly AskedAlike[] {
+  const all = flatMap(pieces, (piece) => piece[which] ?? []);
+  const could = new Set(couldBeShortest(all));
+  const kinds = new Map<AlikeBelief, AskedPiece[]>();
+  for (const shown of all)
+    if (could.has(shown)) kinds.set(shown.belief, [...(kinds.get(shown.belief) ?? []), shown.asked]);
+  return [...kinds].map(([belief, asked]) => ({ belief, pieces: asked }));
+}
+
+/** How likely all cutters end at or above the limit, one question of all. The mark was measured too: what one tool put into both cancels. */
+export function correctionWithin(correction: Correction, limit: Estimate): Within {
+  const { pieces, common, tool } = correction;
+  const isOneTool = tool !== undefined && limit.tool === tool;
+  const side = (which: 'lo' | 'hi') =>
+    allAtLeast(
+      isOneTool ? lessBias(askedOf(correction, which), 1) : askedOf(correction, which),
+      limit.value,
+      common,
+      isOneTool ? ownUncertainty(limit) : limit.u,
+    );
+  const isHeld = (which: 'lo' | 'hi') => pieces.every((piece) => piece[which]);
   return {
-    least: lo.length < pieces.length ? 0 : manyWithin(lo, together, limit.value),
-    most: hi.length === 0 ? 1 : manyWithin(hi, together, limit.value),
+    least: isHeld('lo') ? side('lo') : 0,
+    most: pieces.some(({ hi }) => hi) ? side('hi') : 1,
   };
 }
 
-/** How much of a cutter its damage would take, percent of its length. */
+/** How much of a cutter goes with its damage and its angle, percent of its length. */
 export interface ShareGoing {
   readonly side: Side;
   readonly cutter: number;
@@ -153,23 +270,18 @@ export interface ShareGoing {
 }
 
 const middle = ({ lo, hi }: Bounds): Estimate | null => lo ?? hi;
-const shorterBounds = (a: Bounds, b: Bounds): Bounds =>
-  (middle(b)?.value ?? Infinity) < (middle(a)?.value ?? Infinity) ? b : a;
 
-/** The cutter that loses the greatest share of its length to its damage; null where there is none, or no length to hold it against. */
-export function greatestShare(cutters: Cutters, damage: readonly Damage[]): ShareGoing | null {
-  const shares = flatMap(damage, ({ side, cutter, setBack }): ShareGoing[] => {
-    const on = onCutter({ side, cutter }, cutters, shorterBounds);
-    const [length, off] = [on && middle(on), middle(setBack)];
-    if (!length || !off || length.value <= 0) return [];
-    const share = (100 * off.value) / length.value;
-    const u = quadrature((100 * off.u) / length.value, (share * length.u) / length.value);
-    return [{ side, cutter, share: { value: percent(share), u } }];
-  });
-  return shares.reduce<ShareGoing | null>(
-    (most, next) => (most && most.share.value >= next.share.value ? most : next),
-    null,
-  );
+/** The share that goes of a cutter; null where nothing does, or there is no length to hold it against. */
+function goingOf(
+  { side, cutter }: Pick<Damage, 'side' | 'cutter'>,
+  of: Bounds,
+  off: Estimate | null,
+): ShareGoing | null {
+  const length = middle(of);
+  if (!length || !off || off.value <= 0 || length.value <= 0) return null;
+  const share = (100 * off.value) / length.value;
+  const u = quadrature((100 * off.u) / length.value, (share * length.u) / length.value);
+  return { side, cutter, share: { value: percent(share), u } };
 }
 
 /** Whole filings before the limit: `(length − limit)/loss per filing`, never below 0. */

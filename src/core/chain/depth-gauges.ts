@@ -1,6 +1,6 @@
 import { flatMap } from '../flat-map';
-import { believedAlike } from '../belief';
-import { mm, ownUncertainty, quadrature, type Bounds, type Estimate } from '../quantity';
+import { alikeBelief, allAtLeast, believedPieces, type AlikeKind, type AskedAlike } from '../belief';
+import { mm, ownUncertainty, quadrature, type Bounds, type Estimate, type Within } from '../quantity';
 import { SIDES, type Side } from './cutters';
 
 /** Heights of the depth gauges below their cutter's edge, in the order of the cutters. */
@@ -13,41 +13,105 @@ export interface GaugeAt {
   readonly height: Estimate;
 }
 
-/** The depth gauges that stand highest and lowest: the least and the greatest height below the edge. */
-export interface GaugeRange {
-  readonly highest: GaugeAt | null;
-  readonly lowest: GaugeAt | null;
+/** How depth gauges of a chain differ among themselves, mm, and the odd one that a stone or a hasty file made (shop's figures, model §18). */
+const GAUGES: AlikeKind = {
+  spreads: [
+    [0.01, 1],
+    [0.02, 1],
+    [0.03, 1],
+    [0.045, 1],
+    [0.065, 1],
+    [0.09, 0.7],
+    [0.13, 0.5],
+    [0.2, 0.3],
+  ],
+  odd: { share: 0.03, spread: 0.15 },
+};
+
+/** All depth gauges seen from one side of their bounds: what is known from one mark alone bounds that side. */
+export interface GaugesSeen {
+  readonly gauges: readonly GaugeAt[];
+  readonly asked: AskedAlike;
+  /** The tool's own error, which is in all of them. */
+  readonly common: number;
 }
 
-const asAlike = (height: Estimate) => ({ value: height.value, own: ownUncertainty(height) });
-
-/** What each gauge is believed to be, from all of its side; a bound stays what it is. */
-function believed(side: Side, heights: readonly Bounds[], which: 'lo' | 'hi'): readonly GaugeAt[] {
-  const at = flatMap(heights, (bounds, i) => {
-    const height = bounds[which];
-    return height ? [{ side, cutter: i + 1, height }] : [];
-  });
-  const drawn = believedAlike(at.map(({ height }) => asAlike(height)));
-  return at.map((gauge, i) => {
-    const { value, own } = drawn[i]!;
-    return { ...gauge, height: { ...gauge.height, value: mm(value), u: quadrature(own, gauge.height.shared ?? 0) } };
-  });
-}
-
-const all = (heights: GaugeHeights, which: 'lo' | 'hi') =>
-  flatMap(SIDES, (side) => believed(side, heights[side], which));
-
-/** A gauge that is surely no lower than its mark can be too low, one that is surely no higher can be too high: each end is looked for among what bounds it. */
-export function gaugeRange(heights: GaugeHeights): GaugeRange {
-  const pick = (gauges: readonly GaugeAt[], better: (a: number, b: number) => boolean): GaugeAt | null =>
-    gauges.reduce<GaugeAt | null>(
-      (best, next) => (best && !better(next.height.value, best.height.value) ? best : next),
-      null,
-    );
+/** All gauges that are held from one side; null where none is. */
+export function gaugesSeen(heights: GaugeHeights, which: 'lo' | 'hi'): GaugesSeen | null {
+  const read = flatMap(SIDES, (side) =>
+    flatMap(heights[side], (bounds, i) => {
+      const height = bounds[which];
+      return height ? [{ side, cutter: i + 1, height }] : [];
+    }),
+  );
+  if (read.length === 0) return null;
+  const belief = alikeBelief(
+    read.map(({ height }) => ({ value: height.value, own: ownUncertainty(height) })),
+    GAUGES,
+  );
+  const common = Math.max(0, ...read.map(({ height }) => height.shared ?? 0));
+  const pieces = believedPieces(belief);
   return {
-    highest: pick(all(heights, 'hi'), (a, b) => a < b),
-    lowest: pick(all(heights, 'lo'), (a, b) => a > b),
+    gauges: read.map((gauge, i) => {
+      const { value, own } = pieces[i]!;
+      const shared = gauge.height.shared ?? 0;
+      return { ...gauge, height: { ...gauge.height, value: mm(value), u: quadrature(own, shared) } };
+    }),
+    asked: { belief, pieces: read.map((_, reading) => ({ reading, off: 0, u: 0, bias: 1 })) },
+    common,
   };
+}
+
+/** The same gauges, each lower by what comes off: negative where its edge comes down on it. */
+const lowered = ({ belief, pieces }: AskedAlike, by: readonly number[]): AskedAlike => ({
+  belief,
+  pieces: pieces.map((piece, i) => ({ ...piece, off: by[i] ?? 0 })),
+});
+
+/** A chain turned upside down: what is at most a limit is at least its negative. */
+const negated = ({ belief, pieces }: AskedAlike): AskedAlike => ({
+  belief: {
+    readings: belief.readings.map(({ value, own }) => ({ value: -value, own })),
+    fits: belief.fits.map((fit) => ({ ...fit, centre: -fit.centre })),
+  },
+  pieces,
+});
+
+const NOTHING_OFF: readonly number[] = [];
+
+/**
+ * Chance that no gauge stands higher than a limit allows: one question of all of them.
+ * @param least height below the edge, mm
+ * @param by what their heights lose when the cutters are filed back, in the order of the gauges
+ */
+export function noneHigher(seen: GaugesSeen, least: number, by: readonly number[] = NOTHING_OFF): number {
+  return allAtLeast([lowered(seen.asked, by)], least, seen.common, 0);
+}
+
+/** Chance that no gauge stands lower than a limit allows. */
+export const noneLower = (seen: GaugesSeen, most: number): number =>
+  allAtLeast([negated(seen.asked)], -most, seen.common, 0);
+
+/** The same for one gauge: how likely it stands higher than a limit allows, and lower. */
+export function oneBeyond({ asked, common }: GaugesSeen, i: number, least: number, most: number) {
+  const one = { belief: asked.belief, pieces: [asked.pieces[i]!] };
+  return {
+    high: 1 - allAtLeast([one], least, common, 0),
+    low: 1 - allAtLeast([negated(one)], -most, common, 0),
+  };
+}
+
+/** What bounds leave of a chance that all gauges are right: by those held from the bad side, and by those held from the good one. */
+export function withinSeen(
+  heights: GaugeHeights,
+  bad: GaugesSeen | null,
+  good: GaugesSeen | null,
+  of: (seen: GaugesSeen) => number,
+): Within {
+  const all = heights.left.length + heights.right.length;
+  const most = good ? of(good) : 1;
+  const least = bad && bad.gauges.length === all ? of(bad) : 0;
+  return { least: Math.min(least, most), most };
 }
 
 /**

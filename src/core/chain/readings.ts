@@ -62,6 +62,9 @@ const MOST_CUTTERS = 200;
 /** What may be wrong with a cutter so that it must be filed back. */
 export const DAMAGE_KINDS = ['chip', 'flat', 'burnt', 'angle'] as const;
 
+/** Where damage of a cutter sits: at the working corner, or away from it. */
+export const DAMAGE_PLACES = ['corner', 'behind'] as const;
+
 /** The second measurement, after the rework, stands in the place of the first. */
 const takenAgain =
   (list: 'cuttersLeft' | 'cuttersRight') =>
@@ -156,7 +159,11 @@ const worn = {
       {
         side: oneOf(['left', 'right']),
         cutter: count({ from: 1, to: 400 }),
-        kind: oneOf(DAMAGE_KINDS, { idle: recorded }),
+        kind: oneOf(DAMAGE_KINDS, { idle: goesWith('chain.damage', 'chain.topPlateAngleLeft') }),
+        place: oneOf(DAMAGE_PLACES, {
+          means: 'Where it sits: at the working corner, which filing the angle right takes off too, or behind it.',
+          idle: goesWith('chain.damage', 'chain.topPlateAngleLeft'),
+        }),
         setBack: cutterLength(),
       },
       {},
@@ -190,7 +197,10 @@ const worn = {
   ),
   topPlateAngleLeft: degrees(),
   topPlateAngleRight: degrees(),
-  pushPull: pushAndPull({ needed: { by: ['chain'] }, idle: goesWith('chain.pushPull') }),
+  pushPull: pushAndPull({
+    needed: { by: ['chain'], orElse: ['chain.checks.feel'] },
+    idle: goesWith('chain.pushPull'),
+  }),
   newPushPull: pushAndPull({ means: 'The same of this chain when it was new.', idle: goesWith('chain.pushPull') }),
   checks: group(
     {
@@ -217,6 +227,16 @@ const worn = {
         },
       ),
       strapBurrs: seen({ none: 'ok', light: 'watch', heavy: ['fail', 'dress-straps'] }, { check: 'chain.straps' }),
+      feel: seen(
+        { tight: 'ok', some: 'watch', loose: 'undecided' },
+        {
+          check: 'chain.feel',
+          condemns: true,
+          together: true,
+          view: 'push',
+          means: 'Push and pull of a stretch felt by hand, without a tape: how much the joints give.',
+        },
+      ),
       resin: seen(
         { none: 'ok', soft: 'ok', baked: 'watch' },
         { check: 'chain.resin', means: 'Bright: it was sharp and oiled.', step: 'strip' },

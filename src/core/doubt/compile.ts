@@ -45,7 +45,7 @@ const RANK: Readonly<Record<Factor['calls'], number>> = { clean: 1, recondition:
 
 /** What makes two latents one and the same: the readings they are made of. */
 const identityOf = (latent: Latent): object =>
-  latent.is === 'value' ? latent.estimate : latent.is === 'least' ? latent.least : latent.pieces;
+  latent.is === 'value' ? latent.estimate : latent.is === 'least' ? latent.least : latent.kinds;
 
 /** Things in the order in which they come, each once, by what makes it itself. */
 class Listed<T> {

@@ -1,4 +1,4 @@
-import type { Latent } from '../belief';
+import { believedPieces, pick, type Latent } from '../belief';
 import { ROUNDING } from '../judge';
 import type { Compiled } from './compile';
 import type { Stream } from './seeded';
@@ -28,7 +28,14 @@ const STRIDES = [1, 3, 7, 11, 13, 17, 19, 23] as const;
 export const drawOf = (latent: number, draw: number, draws: number): number =>
   (draw * STRIDES[latent % STRIDES.length]!) % draws;
 
-function shownOf(latent: Latent, own: number, i: number, draw: number, { uniform, normal }: Stream): number {
+function shownOf(
+  latent: Latent,
+  own: number,
+  toolError: number,
+  i: number,
+  draw: number,
+  { uniform, normal }: Stream,
+): number {
   switch (latent.is) {
     case 'value': {
       const { value, between } = latent.estimate;
@@ -38,17 +45,35 @@ function shownOf(latent: Latent, own: number, i: number, draw: number, { uniform
       const { draws } = latent.least;
       return draws[drawOf(i, draw, draws.length)]! + (own === 0 ? 0 : own * normal());
     }
-    case 'shortest': {
-      let shortest = Infinity;
-      for (const piece of latent.pieces) shortest = Math.min(shortest, piece.value + piece.own * normal());
-      return shortest + (own === 0 ? 0 : own * normal());
+    case 'shortest':
+      return shortestShown(latent.kinds, toolError, { uniform, normal }) + (own === 0 ? 0 : own * normal());
+  }
+}
+
+/** The shortest of many pieces as its tool would show it: spread and mean of each kind drawn first, then the pieces about it. */
+function shortestShown(
+  kinds: Extract<Latent, { is: 'shortest' }>['kinds'],
+  toolError: number,
+  { uniform, normal }: Stream,
+): number {
+  let shortest = Infinity;
+  for (const { belief, pieces } of kinds) {
+    const fit = pick(belief.fits, uniform());
+    const about = fit.centre + fit.u * normal();
+    for (const { reading, off, u, bias } of pieces) {
+      const { value, own } = belief.readings[reading]!;
+      const spread = uniform() < fit.oddness[reading]! ? fit.odd : fit.spread;
+      const toward = own === 0 ? 0 : own ** 2 / (own ** 2 + spread ** 2);
+      const drawn = value + toward * (about - value) + Math.hypot(Math.sqrt(toward) * spread, u) * normal();
+      shortest = Math.min(shortest, drawn - off + (1 - bias) * toolError);
     }
   }
+  return shortest;
 }
 
 /** Draws one world into a place that is used again for the next. */
 export function drawWorld(compiled: Compiled, draw: number, stream: Stream, into: World): void {
-  const { toolError, choices, latents, latentOwn, groups } = compiled;
+  const { toolError, choices, latents, latentOwn, latentTool, groups } = compiled;
   for (let i = 0; i < toolError.length; i += 1) into.toolError[i] = toolError[i]! * stream.normal();
   for (let i = 0; i < choices.length; i += 1) {
     const { upTo } = choices[i]!;
@@ -57,7 +82,11 @@ export function drawWorld(compiled: Compiled, draw: number, stream: Stream, into
     while (which < upTo.length - 1 && at >= upTo[which]!) which += 1;
     into.choice[i] = which;
   }
-  for (let i = 0; i < latents.length; i += 1) into.shown[i] = shownOf(latents[i]!, latentOwn[i]!, i, draw, stream);
+  for (let i = 0; i < latents.length; i += 1) {
+    const tool = latentTool[i]!;
+    const error = tool < 0 ? 0 : into.toolError[tool]!;
+    into.shown[i] = shownOf(latents[i]!, latentOwn[i]!, error, i, draw, stream);
+  }
   for (let i = 0; i < groups.length; i += 1) into.group[i] = stream.uniform();
 }
 
@@ -75,7 +104,13 @@ export function likeliestWorld(compiled: Compiled): World {
 
 function middleOf(latent: Latent): number {
   if (latent.is === 'value') return latent.estimate.value;
-  if (latent.is === 'shortest') return Math.min(...latent.pieces.map(({ value }) => value));
+  if (latent.is === 'shortest')
+    return Math.min(
+      ...latent.kinds.flatMap(({ belief, pieces }) => {
+        const believed = believedPieces(belief);
+        return pieces.map(({ reading, off }) => believed[reading]!.value - off);
+      }),
+    );
   return latent.least.draws.reduce((sum, draw) => sum + draw, 0) / latent.least.draws.length;
 }
 

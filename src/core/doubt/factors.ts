@@ -32,6 +32,9 @@ export interface Rests {
 /** Somebody who was not sure of what they saw is as likely right as wrong (shop's figure); so is a bound that leaves all open. */
 const UNSURE = 0.5;
 
+/** What somebody saw, and condemns by itself, is not so once in so many (shop's figure): nothing that was only looked at is beyond doubt. */
+const MISSEEN = 0.02;
+
 /** Checks that are read off one thing: the least depth decides them all, or the widest place of the groove does. */
 const TOGETHER: Readonly<Record<string, string>> = {
   'bar.depth': 'depth',
@@ -45,6 +48,8 @@ const TOGETHER: Readonly<Record<string, string>> = {
   'chain.half': 'cutters',
   'sprocket.wear': 'sprocket',
   'sprocket.grade': 'sprocket',
+  'chain.elongation': 'stretch',
+  'chain.feel': 'stretch',
 };
 
 /** Sums of a check, and their limit unless another is named: a way beside the settled one counts where it changes anything. */
@@ -59,14 +64,14 @@ function chanceOf(check: Check, rests: Rests | null): number {
   if (rests && rests.ways.length > 1) return waysWithin(rests.ways, rests.kind);
   if (probability !== null) return probability;
   if (outcome === 'undecided') return UNSURE;
-  return outcome === 'fail' ? 0 : 1;
+  return outcome === 'fail' ? MISSEEN : 1;
 }
 
 const callsOf = (operation: Operation | null): 'recondition' | 'clean' =>
   operation !== null && CLEANING.includes(operation) ? 'clean' : 'recondition';
 
 /** Levelling is asked of the rails of an edge as a whole, and not of each check of a step. */
-const ASKED_ELSEWHERE = ['bar.step', 'bar.marker', 'bar.square', 'bar.stands'];
+const ASKED_ELSEWHERE = ['bar.step', 'bar.dip', 'bar.marker', 'bar.square', 'bar.stands'];
 
 type Head = Pick<Factor, 'group' | 'measure' | 'repeat'>;
 type Outlook = Pick<Factor, 'calls' | 'well' | 'rests'>;
@@ -115,15 +120,14 @@ function factorsOfCheck(check: Check, done: readonly Operation[]): readonly Fact
 /** The rails of each edge: how likely they stand level. What only the plan of the dressing finds is as good as certain. */
 function rails({ standing }: BarAssessment): readonly Factor[] {
   return flatMap(EDGES, (edge): readonly Factor[] => {
-    const { belief, dressing } = standing[edge];
-    const chance = belief?.stepChance ?? null;
-    if (chance === null) return dressing?.advised ? [certain('recondition', `rails ${edge}`)] : [];
-    const isByStep = chance > UNSURE === (dressing?.advised ?? false);
+    const { belief, called } = standing[edge];
+    if (!belief) return called ? [certain('recondition', `rails ${edge}`)] : [];
+    const isByStep = belief.stepChance > UNSURE === called;
     return [
       {
         group: `rails ${edge}`,
         calls: 'recondition',
-        well: isByStep ? 1 - chance : dressing?.advised ? 0 : 1,
+        well: isByStep ? 1 - belief.stepChance : called ? 0 : 1,
         measure: `bar.edges.${edge}.stands`,
         repeat: null,
         rests: null,
@@ -131,6 +135,13 @@ function rails({ standing }: BarAssessment): readonly Factor[] {
     ];
   });
 }
+
+/** Of bars whose depth nobody has measured about so many are deep enough (shop's figure). */
+const DEEP_ENOUGH = 0.9;
+
+/** What was not measured and may yet condemn the part: a bar that level tests alone send to the file. */
+const unmeasured = ({ belief }: BarAssessment): readonly Factor[] =>
+  belief.least === null ? [{ ...certain('replace', 'depth'), well: DEEP_ENOUGH, measure: 'bar.edges.depth' }] : [];
 
 const certain = (calls: Factor['calls'], group: string): Factor => ({
   group,
@@ -167,7 +178,7 @@ export function factorsOf(
   if (waits || unjudged) return null;
   return [
     ...flatMap(checks, (check) => factorsOfCheck(check, done)),
-    ...(part === 'bar' ? rails(bar) : []),
+    ...(part === 'bar' ? [...rails(bar), ...unmeasured(bar)] : []),
     ...planned(verdict.operations, checks),
   ];
 }

@@ -28,7 +28,9 @@ export const COMPUTED_CHECKS = [
   'bar.floor-clearance-after',
   'bar.play',
   'bar.play-after',
+  'bar.pinch',
   'bar.step',
+  'bar.dip',
   'bar.chip',
   'bar.marker',
   'bar.square',
@@ -60,15 +62,16 @@ export type BlueingCause =
 export type CheckNote =
   | { readonly code: 'needs'; readonly readings: readonly Askable[] }
   | { readonly code: 'depends-on-pitch'; readonly families: readonly FamilyId[] }
-  | { readonly code: 'pinches' }
   /** The mouth alone says only that there is no more play than this. */
   | { readonly code: 'mouth-alone'; readonly lifted: boolean }
   /** The width near the floor alone says only that there is no less. */
   | { readonly code: 'floor-alone' }
   /** The chain that was on is thinner than the bar's own: a test with it tells of the chain. */
   | { readonly code: 'thin-chain' }
-  /** Rails are level, but so low in places that levelling takes more than a step's limit. */
-  | { readonly code: 'dressing-takes' }
+  /** Level tests alone say which rail stands high, if any: by how much nobody has measured. */
+  | { readonly code: 'by-hand'; readonly high: Rail; readonly tests: number }
+  /** A splayed mouth whose play was measured and is within its limit. */
+  | { readonly code: 'play-clears' }
   /** Closed came out longer than pulled. */
   | { readonly code: 'closed-longer' }
   | { readonly code: 'damage-not-placed'; readonly side: 'left' | 'right' }
@@ -85,13 +88,19 @@ export type CheckNote =
       readonly side: 'left' | 'right';
       readonly cutter: number;
       readonly strokes: number;
+      /** Gauges that are filed. */
+      readonly filed: number;
     }
   /** How far the cutters would have to go back until the lowest depth gauge stands right. */
   | { readonly code: 'gauge-back'; readonly side: 'left' | 'right'; readonly cutter: number; readonly back: number }
   /** Counted over what the chain showed when it was new. */
   | { readonly code: 'over-baseline'; readonly percent: number }
   /** The grade seen by eye contradicts the measured wear. */
-  | { readonly code: 'grade-disagrees' };
+  | { readonly code: 'grade-disagrees'; readonly measured: 'sound' | 'worn' }
+  /** The same of the hand that felt a chain's joints. */
+  | { readonly code: 'feel-disagrees' }
+  /** Seized and packed with dirt: washed and tried again before it is judged. */
+  | { readonly code: 'wash-first' };
 
 /** A reading to take again, and what one more of it is worth. */
 export interface Repeat {
@@ -128,6 +137,8 @@ export interface Check {
   readonly bound: 'at-least' | 'at-most' | null;
   /** The reading it hangs on most, and the standard uncertainty that one more such reading would have, in the unit of the value. */
   readonly repeat: Repeat | null;
+  /** What to make again, because it contradicts all else that is known; null where it does not. */
+  readonly again: Askable | null;
   /** True when failing it condemns the part; false when it only calls for work or watching. */
   readonly condemns: boolean;
   /** Work that it calls for, with this outcome. */

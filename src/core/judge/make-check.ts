@@ -19,7 +19,7 @@ import type { Check, CheckNote, Work } from './check';
 
 /** What is said of a check before it is judged. */
 export type Head = Pick<Check, 'id' | 'part'> &
-  Partial<Pick<Check, 'at' | 'condemns' | 'note' | 'repeat'>> & { readonly work?: Work };
+  Partial<Pick<Check, 'at' | 'condemns' | 'note' | 'repeat' | 'again'>> & { readonly work?: Work };
 
 /** What the kinds of check differ in. */
 type Judged = Pick<Check, 'kind' | 'outcome' | 'provenance' | 'condemns'> &
@@ -65,6 +65,7 @@ export function make(head: Head, judged: Judged): Check {
     source: judged.source ?? null,
     bound: judged.bound ?? null,
     repeat: head.repeat ?? null,
+    again: head.again ?? null,
     condemns,
     work: judged.work ?? workOf(head, judged.outcome, condemns),
     might: head.work ?? null,
@@ -153,6 +154,25 @@ export function workCheck<U extends Unit>(head: Head, value: Estimate<U>, limit:
     provenance: limit.provenance,
     source: limit.source,
     ways: valueWay(value, limit.value),
+  });
+}
+
+/** A limit held against what tests by hand tell: how likely it is kept, and no value. */
+export function unmeasuredCheck<U extends Unit>(
+  head: Head,
+  limit: Limit<U>,
+  probability: number,
+  outcome: Outcome,
+): Check {
+  return make(head, {
+    condemns: false,
+    unit: limit.unit,
+    limit: limit.value,
+    kind: kindOf(limit),
+    probability,
+    outcome,
+    provenance: limit.provenance,
+    source: limit.source,
   });
 }
 

@@ -19,7 +19,12 @@ export interface Verdict {
   readonly reasons: readonly VerdictReason[];
   /** The check that decided, or null when something missing did. */
   readonly decidedBy: Check | null;
+  /** What speaks against it: tests and findings that contradict all else, each to be made again. */
+  readonly against: readonly Check[];
 }
+
+/** A verdict before it is told what speaks against it. */
+type Decision = Omit<Verdict, 'against'>;
 
 /** Checks that findings make, in the order they are declared. */
 function findings(condemning: boolean): readonly SeenCheckId[] {
@@ -41,13 +46,18 @@ const byRank = (a: Check, b: Check): number =>
  * Decides one part. One condemning failure is enough to replace, whatever is missing. Otherwise anything required and missing, or a condemning
  * limit too close to call, leaves it undecided, with the work already known listed. Checks that only call for work never condemn.
  */
-export function decide(
+export function decide(...given: Parameters<typeof decision>): Verdict {
+  const [, checks] = given;
+  return { ...decision(...given), against: checks.filter(({ again }) => again !== null) };
+}
+
+function decision(
   part: Part,
   checks: readonly Check[],
   missing: readonly Askable[],
   operations: readonly Operation[],
   done: readonly Operation[] = [],
-): Verdict {
+): Decision {
   const ordered = checks.filter((check) => !isMended(check, done)).sort(byRank);
   const condemning = ordered.filter(({ condemns }) => condemns);
   const reason = (check: Check): VerdictReason => ({ code: 'check', check });
@@ -93,6 +103,7 @@ export const notBrought = (part: Part): Verdict => ({
   operations: [],
   reasons: [{ code: 'not-brought' }],
   decidedBy: null,
+  against: [],
 });
 
 /** One check per kind, the worst of it: a bar with twelve stepped stations gives one reason. */

@@ -23,6 +23,8 @@ export type NextReason =
 /** One measurement worth making: what it takes off the chance of a wrong verdict, and the minutes it costs. */
 export interface NextMeasurement {
   readonly measure: Askable;
+  /** Where along an edge, mm, for a place where no station is yet; null elsewhere. */
+  readonly at: number | null;
   readonly gain: number;
   readonly minutes: number;
   readonly reason: NextReason;
@@ -31,7 +33,7 @@ export interface NextMeasurement {
 }
 
 /** Before it is known what else answers the same question. */
-export type Asked = Omit<NextMeasurement, 'question'> & { readonly question?: string };
+export type Asked = Omit<NextMeasurement, 'question' | 'at'> & { readonly question?: string; readonly at?: number };
 
 /** With nothing known of it, a condemning reading is as likely good as bad: deciding blind is wrong half the time. */
 export const BLIND = 0.5;

@@ -1,7 +1,7 @@
 import { flatMap } from '../flat-map';
 import { EDGES } from '../bar';
 import { toolOf } from '../belief';
-import type { BarAssessment } from '../bar/checks';
+import type { BarAssessment, EdgeAssessment } from '../bar/checks';
 import { readingOf, type Check } from '../judge';
 import { minutesFor, stationPath, type Askable, type BenchSheet } from '../sheet';
 import { BLIND, type Asked } from './asked';
@@ -83,29 +83,49 @@ export function unjudged(checks: readonly Check[]): Asked[] {
   });
 }
 
-/** A step may stand and the tool cannot show it: half a minute with the square, or the edge stood up. */
+/** Stations with their numbers, and places without one, of an edge: where the square was not set yet. */
+function untested({
+  belief,
+  stations,
+}: EdgeAssessment): readonly { readonly station: number | null; readonly at: number; readonly open: number }[] {
+  return flatMap(belief?.unlevel ?? [], ({ at, chance }) => {
+    const station = stations.find((each) => Math.abs(each.at - at) < SAME_PLACE);
+    return station?.square ? [] : [{ station: station?.index ?? null, at, open: chance * (1 - chance) }];
+  });
+}
+
+/** A step may stand and it is open: half a minute with the square where that is most open, or the edge stood up. */
 export function levelTests({ standing }: Pick<BarAssessment, 'standing'>, sheet: BenchSheet): Asked[] {
   return flatMap(EDGES, (edge): Asked[] => {
     const { belief, stations } = standing[edge];
     const chance = belief?.stepChance ?? 0;
-    if (!belief || Math.min(chance, 1 - chance) < WORTH_A_TEST) return [];
-    const open = flatMap(belief.stations, (place, i) =>
-      place && stations[i] && !stations[i].square ? [{ i, step: Math.abs(place.step.value) }] : [],
-    );
-    const steepest = open.reduce<{ i: number; step: number } | null>(
-      (most, next) => (most && most.step >= next.step ? most : next),
+    const worth = belief && belief.tests.length > 0 ? WORTH_ANOTHER : WORTH_A_TEST;
+    if (!belief || chance < worth.from || chance > worth.to) return [];
+    const open = untested(standing[edge]).reduce<ReturnType<typeof untested>[number] | null>(
+      (most, next) => (most && most.open >= next.open ? most : next),
       null,
     );
     const reason = { code: 'step-may-stand', edge, chance } as const;
     const gain = Math.min(chance, 1 - chance) / 2;
     const question = `level ${edge}`;
-    const at = (measure: Askable): Asked => ({ measure, gain, minutes: minutesFor(measure), reason, question });
+    const test = (measure: Askable, at?: number): Asked => ({
+      measure,
+      gain,
+      minutes: minutesFor(measure),
+      reason,
+      question,
+      ...(at === undefined ? {} : { at }),
+    });
     return [
-      ...(sheet.bar?.edges?.[edge]?.stands ? [] : [at(`bar.edges.${edge}.stands`)]),
-      ...(steepest ? [at(stationPath(edge, steepest.i, 'square'))] : []),
+      ...(sheet.bar?.edges?.[edge]?.stands ? [] : [test(`bar.edges.${edge}.stands`)]),
+      ...(open ? [test(stationPath(edge, open.station ?? stations.length, 'square'), open.at)] : []),
     ];
   });
 }
 
-/** A chance of a step below this, or above its complement, is no question. */
-const WORTH_A_TEST = 0.2;
+/** A station nearer than this is the same place, mm. */
+const SAME_PLACE = 5;
+
+/** A chance of a step outside these is no question: before any level test, and once some were made (tried on simulated bars, model §18). */
+const WORTH_A_TEST = { from: 0.2, to: 0.8 } as const;
+const WORTH_ANOTHER = { from: 0.08, to: 0.9 } as const;

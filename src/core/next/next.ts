@@ -45,7 +45,7 @@ function worthAsking({ sheet, identity, checks, verdicts, bar, fit, diagnoses }:
 export function nextMeasurements(meaning: Meaning): readonly NextMeasurement[] {
   const best = new Map<string, NextMeasurement>();
   for (const asked of worthAsking(meaning)) {
-    const next = { question: asked.measure, ...asked };
+    const next = { at: null, question: asked.measure, ...asked };
     if (next.gain > (best.get(next.measure)?.gain ?? 0)) best.set(next.measure, next);
   }
   const rate = ({ measure, gain, minutes }: NextMeasurement) => (gain + bearing(measure, meaning.diagnoses)) / minutes;

@@ -72,12 +72,18 @@ const PRICE = {
 export const labour = (minutes: number, limits: Limits): number =>
   Math.round((minutes * limits['plan.labour'].value) / 60);
 
-/** Minutes of dressing, edge by edge as the dressing plan has them. */
-const dressingMinutes = ({ bar }: Judged): number =>
-  EDGES.reduce((sum, edge) => {
+/** Passes of a dressing that no plan foresees, because nobody has measured how much comes off (common practice, no source). */
+const USUAL_PASSES = 8;
+
+/** Minutes of dressing: edge by edge as the dressing plan has them, else the usual. */
+function dressingMinutes({ bar }: Judged, limits: Limits): number {
+  const planned = EDGES.reduce((sum, edge) => {
     const { dressing } = bar.standing[edge];
     return sum + (dressing?.advised ? dressing.effort.minutes : 0);
   }, 0);
+  if (planned > 0) return planned;
+  return limits['bar.dress.minutes-setup'].value + USUAL_PASSES * limits['bar.dress.minutes-per-pass'].value;
+}
 
 /** Minutes of work on a part that stays: cleaning and what its verdict names. */
 export function workMinutes(part: Part, judged: Judged, limits: Limits): number {
@@ -88,7 +94,7 @@ export function workMinutes(part: Part, judged: Judged, limits: Limits): number 
   return (
     cleaned * limits['plan.minutes.cleaning'].value +
     worked * limits['plan.minutes.operation'].value +
-    (dressed > 0 ? dressingMinutes(judged) : 0)
+    (dressed > 0 ? dressingMinutes(judged, limits) : 0)
   );
 }
 

@@ -21,11 +21,17 @@ function schemaOfKind(kind: Kind): z.ZodType {
   }
 }
 
+/** A finding as its bare word, or with the reading beside it that tells how it was made. */
+function withHow(word: z.ZodType, how: Declaration | undefined): z.ZodType {
+  return how ? z.union([word, z.strictObject({ says: word, with: schemaOf(how) })]) : word;
+}
+
 /** The members of a group, each optional unless the group cannot do without it. */
 export function shapeOf({ shape, must }: Pick<GroupDeclaration, 'shape' | 'must'>): Record<string, z.ZodType> {
   return Object.fromEntries(
     Object.entries(shape).map(([key, member]) => {
-      const schema = schemaOf(member);
+      const { madeWith } = member.told;
+      const schema = withHow(schemaOf(member), madeWith === undefined ? undefined : shape[madeWith]);
       if (member.is === 'list' && member.standsEmpty) return [key, schema.default([])];
       return [key, (must as readonly string[]).includes(key) ? schema : schema.optional()];
     }),

@@ -88,6 +88,8 @@ export interface Told {
   readonly nose?: 'sprocket' | 'hard';
   /** Why it may move nothing, as it stands; it moves something where this is null or not told. */
   readonly idle?: IdleReason | ((around: Around) => IdleReason | null);
+  /** The reading beside it that tells how a finding was made: a sheet may write both as one, `{ says, with }`. */
+  readonly madeWith?: string;
   /** The reading of a group to begin with; else its first. */
   readonly leads?: string;
 }

@@ -3,6 +3,7 @@ import type { InstrumentId } from '../quantity';
 import type { WrittenBenchSheet } from './bench-sheet';
 import type { Entry } from './entry';
 import type { Json } from './json';
+import { withHowApart } from './how-apart';
 import { readingAt } from './places';
 
 /** A length as one would type it: the reverse of reading an entry. */
@@ -23,7 +24,7 @@ function lengthText(written: { [key: string]: Json }): { text: string; instrumen
 
 /** Takes a written sheet apart into entries, so that an imported sheet is stored like a typed one. */
 export function entriesFromSheet(written: WrittenBenchSheet): readonly Entry[] {
-  const { format: _format, version: _version, studies: _studies, ...content } = written;
+  const { format: _format, version: _version, studies: _studies, ...content } = withHowApart(written);
   const entries: Entry[] = [];
   const walk = (value: Json, path: string): void => {
     const kind = readingAt(path)?.kind.kind;

@@ -62,6 +62,7 @@ export const SUBJECTS = {
   'bar.edges.mouth': { begin: 'bar.edges.A.stations.0.mouth' },
   'bar.edges.deep': { begin: 'bar.edges.A.stations.0.deep' },
   'bar.edges.depth': { begin: 'bar.edges.A.stations.0.near' },
+  'bar.edges.square': { begin: 'bar.edges.A.stations.0.square' },
   'bar.after': { begin: 'bar.edges.A.stations.0.after.near' },
 } as const satisfies Record<string, { readonly begin: ReadingPath }>;
 export type Subject = keyof typeof SUBJECTS;

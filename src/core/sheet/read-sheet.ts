@@ -3,6 +3,7 @@ import type { z } from 'zod';
 import { err, ok, type Result } from '../result';
 import type { BenchSheet } from './bench-sheet';
 import { benchSheetSchema } from './schema';
+import { withHowApart } from './how-apart';
 import { isTooDeep, MOST_LEVELS } from './nesting';
 import type { LengthIssue } from '../reading';
 
@@ -91,10 +92,20 @@ function problemsOf(issue: Issue): SheetProblem[] {
   }
 }
 
-/** The only unions in the format are quantities: say what the given shape was meant to be. */
+/** A finding that may tell how it was made is a word, or `{ says, with }`. */
+function wordProblems(issue: Issue & { code: 'invalid_union' }): SheetProblem[] | null {
+  const [word, made] = issue.errors;
+  if (word?.[0]?.code !== 'invalid_value' || !made) return null;
+  const inner = typeof issue.input === 'object' && issue.input !== null ? made : word;
+  return flatMap(inner, (nested) => problemsOf({ ...nested, path: [...issue.path, ...nested.path] } as Issue));
+}
+
+/** The unions in the format are quantities, and findings that tell how they were made: say what the given shape was meant to be. */
 function unionProblems(issue: Issue & { code: 'invalid_union' }, path: string): SheetProblem[] {
   const given = issue.input;
   if (given === undefined) return [{ path, code: 'missing' }];
+  const ofWord = wordProblems(issue);
+  if (ofWord) return ofWord;
   if (typeof given === 'number') return [{ path, code: 'bare-number', given: show(given) }];
   if (given === null || typeof given !== 'object') return [{ path, code: 'quantity-shape', given: show(given) }];
   const keys = Object.keys(given);
@@ -115,7 +126,7 @@ function withoutEchoes(problems: readonly SheetProblem[]): readonly SheetProblem
 /** Reads an already parsed document against the bench sheet schema. */
 export function readSheet(document: unknown): Result<BenchSheet, readonly SheetProblem[]> {
   const parsed = benchSheetSchema.safeParse(document, { reportInput: true });
-  return parsed.success ? ok(parsed.data) : err(withoutEchoes(flatMap(parsed.error.issues, problemsOf)));
+  return parsed.success ? ok(withHowApart(parsed.data)) : err(withoutEchoes(flatMap(parsed.error.issues, problemsOf)));
 }
 
 /** Reads JSON text as a bench sheet. */

@@ -9,35 +9,63 @@ import {
   type Check,
 } from '../judge';
 import type { Limits } from '../limits';
-import { countOf } from '../quantity';
+import { atMost, CONTRADICTS_BELOW, evenlyOver, gradedAs, weighedBy, type Grades } from '../belief';
+import { boundsOf, countOf, exactly, outcomeWithin } from '../quantity';
 import type { BenchSheet, DriveSprocketSheet } from '../sheet';
 
 const part = 'driveSprocket' as const;
 
-/** Measured wear against its limit. Compared by eye alone, the grade is asked. */
-function wearChecks({ wear, grade }: DriveSprocketSheet, limits: Limits): readonly Check[] {
-  const [limit, watch] = [limits['sprocket.wear'], limits['sprocket.wear.watch']];
-  const measured = wear
-    ? [readingCheck({ id: 'sprocket.wear', part, repeat: repeatOf('driveSprocket.wear', wear) }, wear, limit, watch)]
-    : [];
-  if (grade === undefined)
-    return wear
-      ? measured
-      : [
-          missingCheck({ id: 'sprocket.wear', part }, limit.provenance, {
-            code: 'needs',
-            readings: ['driveSprocket.wear'],
-          }),
-        ];
-  return [...measured, gradeCheck(grade, measured[0] ?? null)];
+type Grade = NonNullable<DriveSprocketSheet['grade']>;
+
+/** The eye against the drawn grades, mm of wear (shop's figures): it sees deep grooves well and light ones badly. */
+const EYE: Grades<Grade> = { words: ['none', 'light', 'deep'], from: [0.15, 0.55], spread: 0.07 };
+/** Before anybody looks a drive sprocket may be worn anything up to this, mm (shop's figure). */
+const ANY_WEAR = evenlyOver(0, 0.9);
+
+const OUTCOME_OF = { none: 'ok', light: 'watch', deep: 'fail' } as const satisfies Record<Grade, Check['outcome']>;
+
+/** What the eye finds where nothing was measured: its word, and how likely the wear is within its limit. */
+function gradeAlone(grade: Grade, limit: number): Check {
+  return { ...seenCheck('driveSprocket.grade', grade), probability: atMost(gradedAs(ANY_WEAR, EYE, grade), limit) };
 }
 
-/** What the eye finds. Deep by eye beside a measure that clears contradicts it: one of the two is made again before anybody decides. */
-function gradeCheck(grade: NonNullable<DriveSprocketSheet['grade']>, measured: Check | null): Check {
+/**
+ * What the eye finds beside a measure: it moves the same belief. Where the measure makes its word unlikely one of the two is made again; an eye that says deep then leaves it undecided, and never
+ * condemns by itself.
+ */
+function gradeBeside(grade: Grade, measured: Check, expected: number): Check {
   const check = seenCheck('driveSprocket.grade', grade);
-  const clears = measured !== null && (measured.outcome === 'ok' || measured.outcome === 'watch');
-  if (grade !== 'deep' || !clears) return check;
-  return { ...withOutcome(check, 'undecided'), repeat: measured.repeat, note: { code: 'grade-disagrees' } };
+  const { outcome, repeat } = measured;
+  if (expected < CONTRADICTS_BELOW)
+    return {
+      ...withOutcome(check, grade === 'deep' ? 'undecided' : 'watch'),
+      repeat,
+      again: 'driveSprocket.wear',
+      note: { code: 'grade-disagrees', measured: outcome === 'fail' ? 'worn' : 'sound' },
+    };
+  // It agrees as far as the measure goes: the measure, with the eye's say in it, decides.
+  const follows = grade === 'deep' && outcome !== 'fail' ? (outcome === 'undecided' ? 'undecided' : 'watch') : null;
+  return follows ? { ...withOutcome(check, follows), repeat } : withOutcome(check, OUTCOME_OF[grade]);
+}
+
+/** Wear against its limit: by what was measured and what the eye found together, or by one of them alone. */
+function wearChecks({ wear, grade }: DriveSprocketSheet, limits: Limits): readonly Check[] {
+  const [limit, watch] = [limits['sprocket.wear'], limits['sprocket.wear.watch']];
+  if (!wear && grade !== undefined) return [gradeAlone(grade, limit.value)];
+  const head = { id: 'sprocket.wear', part } as const;
+  if (!wear) return [missingCheck(head, limit.provenance, { code: 'needs', readings: ['driveSprocket.wear'] })];
+  const measured = readingCheck({ ...head, repeat: repeatOf('driveSprocket.wear', wear) }, wear, limit, watch);
+  if (grade === undefined) return [measured];
+  const weighed = weighedBy(boundsOf(wear));
+  if (!weighed) return [measured, gradeBeside(grade, measured, 1)];
+  const both = gradedAs(weighed, EYE, grade);
+  const within = both.expected < CONTRADICTS_BELOW ? measured.probability! : atMost(both, limit.value);
+  const together = {
+    ...measured,
+    probability: within,
+    outcome: outcomeWithin(exactly(within), measured.value! > watch.value),
+  };
+  return [together, gradeBeside(grade, together, both.expected)];
 }
 
 /** Chains that wore in turn share the wear: a set that rotates counts as long as it has chains. */

@@ -47,15 +47,13 @@ const OBSERVED: Readonly<Record<string, string>> = {
   'bar.nose.replaceable': 'The nose has failed and can be replaced on this bar.',
   'bar.nose.fixed': 'The nose has failed and cannot be replaced on this bar.',
   'bar.nose.unknown': 'The nose has failed: whether it can be replaced on this bar decides.',
-  'bar.marker.agrees': 'The marker and the measured step say the same.',
-  'bar.marker.disagrees':
-    'The marker and the measured step contradict each other: the marker does not count until one of them is made again.',
-  'bar.square.agrees': 'The square and the measured step say the same.',
-  'bar.square.disagrees':
-    'The square and the measured step contradict each other: the square does not count until one of them is made again.',
-  'bar.stands.agrees': 'Stood on its edge, the bar says the same as the measured steps.',
+  'bar.marker.agrees': 'The marker says the same as all else.',
+  'bar.marker.disagrees': 'The marker speaks against all else that is known of this edge: ink it and pass the file once more.',
+  'bar.square.agrees': 'The square says the same as all else.',
+  'bar.square.disagrees': 'The square speaks against all else that is known of this edge: set it there once more.',
+  'bar.stands.agrees': 'Stood on its edge, the bar says the same as all else.',
   'bar.stands.disagrees':
-    'Stood on its edge, the bar contradicts the measured steps: the test does not count until one of them is made again.',
+    'Stood on its edge, the bar speaks against all else that is known of this edge: clean it and stand it up once more.',
 };
 
 /** Sentences for a value beyond its limit. */
@@ -73,8 +71,11 @@ function beyond(check: Check, value: string, limit: string): string {
       return `The chain has ${value} of side play, the most is ${limit}: the groove is worn out.`;
     case 'bar.play-after':
       return `Even dressed, the chain would keep ${value} of side play, the most is ${limit}: splayed beyond what dressing recovers.`;
+    case 'bar.dip':
+      return `Both rails dip here, neither over the other: levelling to it takes ${value} off in places, dress above ${limit}.`;
+    case 'bar.pinch':
+      return `The groove is ${value.replace(/^[-\u2212]/, '')} narrower than the link: it pinches. Ease the place.`;
     case 'bar.step':
-      if (check.note?.code === 'dressing-takes') return `Levelling takes ${value} off in places, dress above ${limit}.`;
       return `One rail stands ${value} over the other, dress above ${limit}.`;
     case 'bar.bow':
       return `The bar is bowed by ${value}, the most is ${limit}: replace.`;
@@ -176,14 +177,14 @@ function note(item: CheckNote, unit: UnitSystem): string {
       return 'The width near the floor alone: the mouth may be wider. Measure it.';
     case 'thin-chain':
       return 'The chain it was made with is thinner than the bar is for: the test tells of the chain. Make it with a chain of the bar’s gauge.';
-    case 'dressing-takes':
+    case 'by-hand':
       return '';
+    case 'play-clears':
+      return 'The play that was measured is within its limit: nothing is to be done about it.';
     case 'closed-longer':
       return 'Closed came out longer than pulled: one of the two is wrong. Measure both again.';
     case 'damage-not-placed':
       return `Damage on the ${item.side} side was taken off the shortest cutter of the other side: measure a cutter of its own.`;
-    case 'pinches':
-      return 'The groove is no wider than the link: it pinches. Ease the place.';
     case 'test-disagrees':
       return `In the test ${straightEdgeWord[item.observed as keyof typeof straightEdgeWord]}; from the measured groove ${straightEdgeWord[item.predicted as keyof typeof straightEdgeWord]}. Make the test or measure the width again.`;
     case 'causes':
@@ -200,7 +201,7 @@ function note(item: CheckNote, unit: UnitSystem): string {
     case 'gauge-strokes':
       return item.strokes === 0
         ? `It is the ${item.side} cutter ${item.cutter}.`
-        : `It is the ${item.side} cutter ${item.cutter}; the highest needs about ${item.strokes} ${item.strokes === 1 ? 'stroke' : 'strokes'} of the flat file.`;
+        : `It is the ${item.side} cutter ${item.cutter}; ${item.filed === 1 ? 'one is filed' : `${item.filed} are filed`}, the highest by about ${item.strokes} ${item.strokes === 1 ? 'stroke' : 'strokes'} of the flat file.`;
     case 'gauge-back':
       return item.back === 0
         ? ''
@@ -208,12 +209,28 @@ function note(item: CheckNote, unit: UnitSystem): string {
     case 'over-baseline':
       return `Counted over the ${item.percent.toFixed(2)} % that it showed when it was new.`;
     case 'grade-disagrees':
-      return 'The measured wear says that it is sound: measure it again, and look once more.';
+      return item.measured === 'sound'
+        ? 'The measured wear says that it is sound: measure it again, and look once more.'
+        : 'The measured wear says that it is worn: measure it again, and look once more.';
+    case 'feel-disagrees':
+      return 'The tape says otherwise: measure once more.';
+    case 'wash-first':
+      return 'It is packed with dirt: wash it, blow it out from the side, and try it again before it is condemned.';
     case 'ask-replaceable':
       return 'Say whether the nose is replaceable.';
     default:
       return never(item);
   }
+}
+
+/** What level tests alone say of an edge. */
+function byHand({ outcome, probability }: Check, { high, tests }: Extract<CheckNote, { code: 'by-hand' }>): string {
+  const chance = `${Math.round(100 * (1 - (probability ?? 0)))} %`;
+  const said = tests === 1 ? 'one test by hand' : `${tests} tests by hand`;
+  if (outcome === 'fail')
+    return `The ${high} rail stands high, by ${said} (${chance} sure), amount unknown: dress it until both rails shine, and measure the depth for what metal is left.`;
+  if (outcome === 'ok') return `The rails stand level, by ${said}.`;
+  return `Whether a rail stands high is open after ${said} (${chance}): set the square at more places.`;
 }
 
 function core(check: Check, unit: UnitSystem): string {
@@ -223,16 +240,19 @@ function core(check: Check, unit: UnitSystem): string {
     if (check.observed === null) return `${checkName[check.id]} not measured.`;
     return OBSERVED[`${check.id}.${check.observed}`] ?? `${checkName[check.id]}: ${check.observed}.`;
   }
+  if (check.note?.code === 'by-hand') return byHand(check, check.note);
   const value = checkValue(check, unit);
   if (check.note?.code === 'closed-longer') return '';
   if (check.outcome === 'not-measured')
     return `${checkName[check.id]} is ${value}, with nothing yet to hold it against.`;
   const limit = check.limit === null ? '' : figure(check.limit, check.unit, unit);
-  if (check.outcome === 'fail') return check.note?.code === 'pinches' ? '' : beyond(check, value, limit);
+  if (check.outcome === 'fail') return beyond(check, value, limit);
   if (check.outcome === 'watch')
     return warned(check, value, check.watch === null ? limit : figure(check.watch, check.unit, unit));
   if (check.outcome === 'undecided' && check.bound !== null)
     return `Still open: ${checkName[check.id].toLowerCase()} is ${value} against ${limit}.`;
+  if (check.outcome === 'undecided' && !check.condemns)
+    return `Open: ${checkName[check.id].toLowerCase()} is ${valueWithDoubt(check, unit)} against ${limit}.`;
   if (check.outcome === 'undecided' && check.id === 'bar.depth')
     return `Too close to call: the least depth anywhere is ${valueWithDoubt(check, unit)} against ${limit}, ${sure(check, unit)}. Measure there again.`;
   if (check.outcome === 'undecided')

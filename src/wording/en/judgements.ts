@@ -61,6 +61,10 @@ export function wearPatternSentence(pattern: WearPattern): string | null {
       return null;
     case 'level':
       return 'Both edges are level: no lean to read.';
+    case 'dipped':
+      return `No rail stands over the other, so there is no lean to read; both rails of edge ${list(pattern.edges)} dip.`;
+    case 'open':
+      return `Whether a rail of edge ${list(pattern.edges)} stands high is open: no lean to read before that is cleared up.`;
     case 'one-edge':
       return `Only edge ${pattern.edge} leans (${pattern.low} rail low): one edge alone names no cause.`;
     case 'leaned-on':

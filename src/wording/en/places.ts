@@ -58,6 +58,7 @@ const SUBJECTS: Readonly<Record<Subject, string>> = {
   'bar.edges.mouth': 'groove width at one station',
   'bar.edges.deep': 'groove near the floor, at a station',
   'bar.edges.depth': 'depths of the rails',
+  'bar.edges.square': 'square on the rails',
   'bar.after': 'the second measurement, after the rework',
 };
 

@@ -36,7 +36,7 @@ import type { BlueingCause, Check } from '../../judge';
 import { blueingCauses } from './blueing';
 import { crookedEvidence } from './crooked';
 import type { BarContext, OwnLink } from './context';
-import { assessEdge, measuredAgain, type EdgeAssessment } from './edge';
+import { assessEdge, dressedSince, measuredAgain, type EdgeAssessment } from './edge';
 
 /** Everything computed about the bar. */
 export interface BarAssessment {
@@ -221,7 +221,7 @@ export function assessBar(
   const isAgain = again.A || again.B;
   const now = isAgain ? { A: first.A.map(standingStation), B: first.B.map(standingStation) } : first;
   // An edge stood up before it was dressed says nothing of it now.
-  const standsNow = { A: again.A ? null : stands.A, B: again.B ? null : stands.B };
+  const standsNow = { A: dressedSince(first.A) ? null : stands.A, B: dressedSince(first.B) ? null : stands.B };
   const believedNow = isAgain ? barBelief(now, standsNow, asked, designs) : belief;
   const standing = isAgain ? assessed(now, believedNow) : edges;
   const turned = loggedTurns(sheet);
@@ -259,7 +259,7 @@ export function assessBar(
     playLimit,
     cutter,
     straightEdgePredicted: predicted.atMost,
-    wearPattern: wearPattern(first, sheet.job?.turnOver, turned),
+    wearPattern: wearPattern(edges, sheet.job?.turnOver, turned),
     turned,
     edgeDownNext: edgeDownNext(believedNow.edges),
     checks: barChecks(context),

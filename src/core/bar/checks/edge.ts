@@ -51,6 +51,8 @@ export interface EdgeAssessment {
   readonly belief: EdgeBelief | null;
   /** Null when no station has both rails. */
   readonly dressing: EdgeDressing | null;
+  /** Whether the rails are to be dressed: by the plan, or by level tests that agree where nothing tells how much. */
+  readonly called: boolean;
 }
 
 /** What an edge is judged with beside its stations. */
@@ -168,6 +170,8 @@ function dressingOf(
 
 /** Work is called for when it is more likely needed than not. */
 const MORE_LIKELY_THAN_NOT = 0.5;
+/** The same where level tests had their say, which answer a little oftener than they should (tried on simulated bars, model §18). */
+const BY_TESTS = 0.6;
 /** A tool that cannot show a step of the limit calls for work only when it shows much more than that. */
 const SHOWN_ALL_THE_SAME = 0.85;
 
@@ -177,6 +181,7 @@ const SHOWN_ALL_THE_SAME = 0.85;
  */
 function calledFor(plan: DressPlan, belief: EdgeBelief | null, stepLimit: number): boolean {
   if (!belief || plan.most === 0) return false;
+  if (belief.tests.length > 0) return belief.stepChance > BY_TESTS || plan.most > stepLimit + ROUNDING;
   const doubt = Math.max(...belief.stations.map((place) => place?.step.u ?? 0));
   if (doubt > stepLimit) return belief.stepChance > SHOWN_ALL_THE_SAME;
   return belief.stepChance > MORE_LIKELY_THAN_NOT || plan.most > stepLimit + ROUNDING;
@@ -189,8 +194,14 @@ export function assessEdge(
   context: EdgeContext,
 ): EdgeAssessment {
   const figures = stations.map((station) => stationFigures(station, context.setting));
-  return { stations, figures, belief, dressing: dressingOf(stations, belief, context) };
+  const dressing = dressingOf(stations, belief, context);
+  const called = dressing?.advised ?? (belief !== null && belief.byHand && belief.stepChance > BY_TESTS);
+  return { stations, figures, belief, dressing, called };
 }
 
 /** Whether any station was measured again. */
 export const measuredAgain = (stations: readonly Station[]): boolean => stations.some(measuredAgainAt);
+
+/** Whether the rails of any station were measured again: what was tried of the whole edge before says nothing of it now. */
+export const dressedSince = (stations: readonly Station[]): boolean =>
+  stations.some(({ after }) => after !== null && (after.near !== null || after.far !== null));

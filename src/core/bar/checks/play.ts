@@ -16,6 +16,7 @@ import {
   difference,
   exactly,
   outcomeWithin,
+  probabilityWithin,
   type Bounds,
   type Estimate,
   type LengthReading,
@@ -129,16 +130,20 @@ function widestCheck(
   ];
 }
 
+/** A link needs room to run. */
+const NO_PLAY = { value: 0, unit: 'mm', role: 'min', provenance: 'derived' } as const;
+
 /** Places where the groove is no wider than the link that runs in it. */
-function pinchChecks({ edges, setting, playLimit }: BarContext): Check[] {
+function pinchChecks({ edges, setting }: BarContext): Check[] {
   const read = flatMap(EDGES, (edge) => edges[edge].figures.filter(({ play }) => play !== null)).length;
   return flatMap(EDGES, (edge) =>
     flatMap(edges[edge].figures, ({ play }, i): Check[] => {
       if (!play || !(setting.ownLink ?? setting.linkThickness) || !isPinched(play, read)) return [];
       const at = { edge, station: edges[edge].stations[i]!.index };
-      const head = { id: 'bar.play', part, at, condemns: false, note: { code: 'pinches' } } as const;
-      const check = judgedCheck(head, { value: play, within: exactly(1), ways: null }, playLimit, null);
-      // A groove no wider than its link pinches it, whatever the play's limit says.
+      const head = { id: 'bar.pinch', part, at, condemns: false } as const;
+      const sure = probabilityWithin(play, NO_PLAY.value, NO_PLAY.role);
+      const check = judgedCheck(head, { value: play, within: exactly(sure), ways: null }, NO_PLAY, null);
+      // A groove no wider than its link pinches it: that speaks of pinching, and of no play.
       return [withOutcome(check, 'fail', 'ease-pinch')];
     }),
   );
@@ -195,6 +200,19 @@ function straightEdgeCheck(context: BarContext, before: Check | undefined, after
   return { ...check, outcome: 'undecided', condemns: true, note: { code: 'test-disagrees', observed, predicted } };
 }
 
+/**
+ * The groove along its length. A splayed mouth is worked: closed where the shop is of that school, else dressed off; or cleared, where play was measured and is within its limit.
+ */
+function grooveShapeCheck({ sheet, schools }: BarContext, play: Check | undefined, straight: Check): Check[] {
+  const shape = sheet.bar?.checks?.grooveShape;
+  if (shape === undefined) return [];
+  const check = seenCheck('bar.checks.grooveShape', shape);
+  if (shape !== 'splayed') return [check];
+  if (schools.closeRails === 'on') return [withOutcome(check, 'fail', 'close-rails')];
+  const cleared = [play, straight].some((each) => each?.outcome === 'ok') && play?.outcome !== 'fail';
+  return [cleared ? { ...withOutcome(check, 'watch'), note: { code: 'play-clears' } } : check];
+}
+
 /** All that the groove's width decides. */
 export function playChecks(context: BarContext): Check[] {
   const { edges, setting, schools } = context;
@@ -209,5 +227,6 @@ export function playChecks(context: BarContext): Check[] {
   // Where the shop closes splayed rails, too much play after dressing is work and no condemnation.
   const after = then ? widestCheck('bar.play-after', then, schools.closeRails === 'off', context) : [];
   const before = widestCheck('bar.play', now, after.length === 0, context);
-  return [...before, ...pinchChecks(context), ...after, straightEdgeCheck(context, before[0], after[0])];
+  const straight = straightEdgeCheck(context, before[0], after[0]);
+  return [...before, ...pinchChecks(context), ...after, straight, ...grooveShapeCheck(context, before[0], straight)];
 }

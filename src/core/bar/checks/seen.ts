@@ -44,21 +44,12 @@ const bySchool = (check: Check, { schools }: BarContext): Check =>
     ? withOutcome(check, 'fail')
     : check;
 
-/** The groove along its length: splayed rails are closed where the shop is of that school. */
-function grooveShapeCheck({ sheet, schools }: BarContext): Check[] {
-  const shape = sheet.bar?.checks?.grooveShape;
-  if (shape === undefined) return [];
-  const check = seenCheck('bar.checks.grooveShape', shape);
-  return [shape === 'splayed' && schools.closeRails === 'on' ? withOutcome(check, 'fail', 'close-rails') : check];
-}
-
 /** What was seen of the bar as a whole. */
 export function observations(context: BarContext): Check[] {
   return [
     ...seenChecks('bar', 'bar.checks', context.sheet.bar?.checks ?? {}).map((check) => bySchool(check, context)),
     bowCheck(context),
     blueingCheck(context),
-    ...grooveShapeCheck(context),
   ];
 }
 

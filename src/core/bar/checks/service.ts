@@ -41,7 +41,7 @@ export function barWork(
   schools: Schools,
 ): readonly Operation[] {
   const done: readonly Operation[] = sheet.bar?.reworkDone ?? [];
-  const planned = bar.edges.A.dressing?.advised || bar.edges.B.dressing?.advised;
+  const planned = bar.edges.A.called || bar.edges.B.called;
   const dress: readonly Operation[] = planned && verdict.action !== 'replace' ? ['dress-rails', 'deburr'] : [];
   const work = [...verdict.operations, ...done, ...dress];
   if (work.length === 0) return [];

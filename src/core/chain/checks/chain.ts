@@ -17,8 +17,8 @@ import {
   undercutCheck,
   unevenCheck,
 } from './cutters';
-import { gaugeChecks, gaugeWork, judgeGauges, type GaugeJudgement } from './gauges';
-import { elongationCheck, stretchOf, type Stretch } from './stretch';
+import { gaugeChecks, gaugesToRepeat, gaugeWork, judgeGauges, type GaugeJudgement, type GaugeWork } from './gauges';
+import { elongationChecks, stretchOf, type Stretch } from './stretch';
 import { undersideChecks } from './under';
 
 /** Everything computed about the chain. */
@@ -29,7 +29,10 @@ export interface ChainAssessment {
   readonly imbalance: Estimate | null;
   readonly filingsLeft: number | null;
   readonly hoursLeft: number | null;
+  /** The depth gauges by the setting of the likeliest family; null where none was measured, or no family is known. */
   readonly gauges: GaugeJudgement | null;
+  /** Depth gauges to read again. */
+  readonly gaugesToRepeat: readonly GaugeWork[];
   /** Values to file it by. */
   readonly start: StartValues;
   /** The length below which no cutter may end. */
@@ -44,13 +47,13 @@ export interface ChainAssessment {
   readonly waitsFor: readonly Askable[];
 }
 
-function checksOf(context: ChainContext, stretch: Stretch, gauges: GaugeJudgement | null): readonly Check[] {
+function checksOf(context: ChainContext, stretch: Stretch, gauges: readonly GaugeJudgement[]): readonly Check[] {
   const { chain, limits } = context;
   return [
     ...seenChecks('chain', 'chain.checks', chain.checks ?? {}),
     cutterCheck(context),
     ...halfCheck(context),
-    elongationCheck(chain, stretch, limits),
+    ...elongationChecks(chain, stretch, limits),
     ...unevenCheck(context),
     ...angleCheck(context),
     ...undercutCheck(context),
@@ -96,7 +99,8 @@ export function assessChain(
     imbalance: imbalance(standingEstimates(chain)),
     filingsLeft: filings,
     hoursLeft: filings === null ? null : filings * limits['chain.filing-hours'].value,
-    gauges,
+    gauges: gauges[0] ?? null,
+    gaugesToRepeat: gaugesToRepeat(gauges, sheet.chain),
     start,
     cutterLimit: limit.value,
     sequenceAgrees: sequenceAgrees(links, chain.cutters, chain.sequence),

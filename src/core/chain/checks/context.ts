@@ -33,8 +33,8 @@ export interface ChainContext {
   readonly start: StartValues;
   /** Sides whose top plates stand off the wanted angle by more than the shop lets pass, degrees as found. */
   readonly offAngle: Readonly<Partial<Record<Side, number>>>;
-  /** The setting of the depth gauges; null while the families in question differ in it. */
-  readonly setting: Limit<'mm'> | null;
+  /** Settings of the depth gauges that the families in question have, each once; one where they agree, none where no family is known. */
+  readonly settings: readonly Limit<'mm'>[];
 }
 
 export const boundsOfAll = (readings: readonly LengthReading[] | undefined): readonly Bounds[] =>
@@ -44,7 +44,13 @@ export const estimates = (readings: readonly LengthReading[] | undefined): reado
   flatMap(readings ?? [], (reading) => estimate(reading) ?? []);
 
 const damageOf = (chain: ChainSheet): readonly Damage[] =>
-  (chain.damage ?? []).map(({ side, cutter, setBack }) => ({ side, cutter, setBack: boundsOf(setBack) }));
+  (chain.damage ?? []).map(({ side, cutter, kind, place, setBack }) => ({
+    side,
+    cutter,
+    setBack: boundsOf(setBack),
+    // A wrong angle is the angle itself: it sits where the correction takes it off.
+    place: kind === 'angle' ? 'corner' : (place ?? 'corner'),
+  }));
 
 /** A candidate lighter than this is out of the question. */
 const LIVE = 0.05;
@@ -52,18 +58,23 @@ const LIVE = 0.05;
 /** Families that the chain may be of: its own, or its bar's where nothing is known of it. */
 function familiesOf({ chain, bar }: Identity): readonly FamilyId[] {
   const { candidates } = chain.pitch.candidates.length > 0 ? chain.pitch : bar.pitch;
-  return candidates.filter(({ weight }) => weight >= LIVE).map(({ value }) => value);
+  return [...candidates]
+    .filter(({ weight }) => weight >= LIVE)
+    .sort((a, b) => b.weight - a.weight)
+    .map(({ value }) => value);
 }
 
 const cutOf = ({ job }: BenchSheet): Cut => (job?.use === 'milling' ? 'ripping' : 'cross-cut');
 
 /** What is marked on the gauges or named by the maker wins over the table. */
-function settingOf(chain: ChainSheet, families: readonly FamilyId[], limits: Limits): Limit<'mm'> | null {
+function settingsOf(chain: ChainSheet, families: readonly FamilyId[], limits: Limits): readonly Limit<'mm'>[] {
   const marked = chain.gaugeSetting && estimate(chain.gaugeSetting)?.value;
-  const [first, ...others] = families.map((family) => limits[gaugeSettingId(family)]);
   if (marked !== undefined && marked !== null)
-    return { ...limits['chain.gauge.38'], value: marked, provenance: 'published', source: 'marked on the depth gauge' };
-  return first && others.every(({ value }) => value === first.value) ? first : null;
+    return [
+      { ...limits['chain.gauge.38'], value: marked, provenance: 'published', source: 'marked on the depth gauge' },
+    ];
+  const all = families.map((family) => limits[gaugeSettingId(family)]);
+  return all.filter((setting, i) => all.findIndex(({ value }) => value === setting.value) === i);
 }
 
 function offAngleOf(chain: ChainSheet, { topPlate }: StartValues, limits: Limits): ChainContext['offAngle'] {
@@ -118,6 +129,6 @@ export function chainContext(sheet: BenchSheet, identity: Identity, limits: Limi
     ),
     start,
     offAngle,
-    setting: settingOf(chain, families, limits),
+    settings: settingsOf(chain, families, limits),
   };
 }

@@ -1,6 +1,5 @@
-import { flatMap } from '../../flat-map';
-import { ANGLE_DOUBT, correctionWithin, greatestShare, imbalance, type Correction } from '..';
-import { couldBeShortest, onlyWay, valueOf, type Way } from '../../belief';
+import { ANGLE_DOUBT, askedOf, correctionWithin, imbalance, type Correction } from '..';
+import { onlyWay, valueOf, type Way } from '../../belief';
 import type { Limit } from '../../limits';
 import { angleOf, boundsOf, mm, probabilityWithin, type Estimate } from '../../quantity';
 import { usualToolAt, type ChainSheet } from '../../sheet';
@@ -37,13 +36,9 @@ function cutterRead(chain: ChainSheet, { side }: Correction) {
 }
 
 /** The shortest cutter over its mark, as it can be drawn. */
-function cutterWays({ pieces, common, tool }: Correction, mark: Estimate): readonly Way[] {
-  const shortest = {
-    is: 'shortest',
-    pieces: couldBeShortest(flatMap(pieces, ({ lo }) => lo ?? [])),
-    common,
-    tool: tool ?? null,
-  } as const;
+function cutterWays(correction: Correction, mark: Estimate): readonly Way[] {
+  const { common, tool } = correction;
+  const shortest = { is: 'shortest', kinds: askedOf(correction, 'lo'), common, tool: tool ?? null } as const;
   return mark.u === 0
     ? onlyWay(mark.value, { times: 1, of: shortest })
     : onlyWay(0, { times: 1, of: shortest }, { times: -1, of: valueOf(mark) });
@@ -80,8 +75,8 @@ export function cutterCheck(context: ChainContext): Check {
 }
 
 /** How much of a cutter its damage would take: advised on at half, or condemned at half, as the shop's school has it. */
-export function halfCheck({ standing, limits, schools }: ChainContext): readonly Check[] {
-  const going = greatestShare(standing.cutters, standing.damage);
+export function halfCheck({ correction, limits, schools }: ChainContext): readonly Check[] {
+  const going = correction?.going;
   if (!going || schools.flatSpots === 'grind-back') return [];
   const limit = limits['chain.cutter.half'];
   const head = {

@@ -1,27 +1,46 @@
 import { flatMap } from '../../flat-map';
 import {
   filingToGauges,
-  gaugeRange,
+  gaugesSeen,
   heightAfter,
+  noneHigher,
+  noneLower,
+  oneBeyond,
   strokesFor,
+  withinSeen,
   type Correction,
   type GaugeAt,
   type GaugeHeights,
-  type GaugeRange,
+  type GaugesSeen,
   type Side,
 } from '..';
 import type { Limit } from '../../limits';
-import { estimate, mm, boundsOf, probabilityWithin, type Bounds, type Estimate, type Mm } from '../../quantity';
-import type { ChainSheet, Operation } from '../../sheet';
-import { judgedCheck, missingCheck, repeatOf, workCheck, type Check } from '../../judge';
+import { estimate, exactly, mm, boundsOf, type Bounds, type Estimate, type Mm, type Within } from '../../quantity';
+import type { Askable, ChainSheet, Operation } from '../../sheet';
+import { judgedCheck, missingCheck, repeatOf, withOutcome, type Check } from '../../judge';
 import { boundsOfAll, type ChainContext } from './context';
 import { cutterLimit } from './cutters';
 
 const part = 'chain' as const;
 
+/** One depth gauge as it is to be worked on. */
+export interface GaugeWork extends GaugeAt {
+  /** How likely it stands higher than the shop lets pass, and lower. */
+  readonly high: number;
+  readonly low: number;
+  /** Strokes of the flat file that bring it to the setting once the cutters were filed back; a gauge that is too low is never filed. */
+  readonly strokes: number;
+  /** The reading to take again for it. */
+  readonly measure: Askable;
+}
+
 /** The depth gauges against their setting, as they stand and once the cutters were filed back. */
 export interface GaugeJudgement {
-  readonly range: GaugeRange;
+  /** All that were measured, in their order. */
+  readonly each: readonly GaugeWork[];
+  /** The least and the greatest height below the edge. */
+  readonly highest: GaugeAt | null;
+  readonly lowest: GaugeAt | null;
   readonly setting: number;
   /** The gauge furthest from the setting. */
   readonly worst: GaugeAt;
@@ -31,6 +50,10 @@ export interface GaugeJudgement {
   readonly strokes: number;
   /** How far the cutters would have to go back until the lowest gauge stands right; 0 where none is too low. */
   readonly backToGauges: number;
+  /** Chance that none stands too high, that none will once the cutters were filed back, and that none stands too low. */
+  readonly noneHigh: Within;
+  readonly noneHighAfter: Within;
+  readonly noneLow: Within;
 }
 
 const mean = (values: readonly number[]): number | null =>
@@ -48,10 +71,12 @@ function takenOff({ before, standing }: ChainContext, side: Side): number {
 const lowered = (bound: Estimate | null, by: number): Estimate | null =>
   bound && { ...bound, value: mm(Math.max(0, bound.value - by)) };
 
+const fieldOf = (side: Side) => (side === 'left' ? ('depthGaugesLeft' as const) : ('depthGaugesRight' as const));
+
 /** The gauges of a side as they stand: measured again, or as they must stand over cutters that were filed back since. */
 function heightsOf(context: ChainContext, side: Side): readonly Bounds[] {
   const { chain, standing, limits } = context;
-  const field = side === 'left' ? 'depthGaugesLeft' : 'depthGaugesRight';
+  const field = fieldOf(side);
   if (chain.after?.[field]?.length) return boundsOfAll(chain.after[field]);
   const first = boundsOfAll(chain[field]);
   if (!standing.again.includes(side)) return first;
@@ -70,77 +95,121 @@ export function gaugeHeights(context: ChainContext): GaugeHeights {
   return { left: heightsOf(context, 'left'), right: heightsOf(context, 'right') };
 }
 
-/** Least height over all gauges once their cutters were filed back. */
-function leastAfter(context: ChainContext, heights: GaugeHeights): Mm | null {
+/** What each gauge's height loses when all cutters are filed back to the worst. */
+function lossesOf(context: ChainContext, { gauges }: GaugesSeen): readonly number[] {
   const { correction, limits } = context;
-  if (!correction) return null;
-  const after = flatMap(['left', 'right'] as const, (side) =>
-    flatMap(heights[side], ({ lo, hi }, i) => {
-      const height = hi ?? lo;
-      if (!height) return [];
-      const back = filedBack(context, correction, { side, cutter: i + 1, height });
-      return [heightAfter(height.value, back, limits['chain.gauge.fall'].value)];
-    }),
-  );
-  return after.length === 0 ? null : mm(Math.max(0, Math.min(...after)));
+  if (!correction) return [];
+  return gauges.map((gauge) => filedBack(context, correction, gauge) * limits['chain.gauge.fall'].value);
 }
 
-/** Judges the depth gauges; null where none was measured, or the setting waits for the pitch. */
-export function judgeGauges(context: ChainContext): GaugeJudgement | null {
-  const { setting, limits } = context;
+const pathOf = ({ chain }: ChainContext, { side, cutter }: GaugeAt): Askable => {
+  const field = fieldOf(side);
+  return chain.after?.[field]?.length ? `chain.after.${field}.${cutter - 1}` : `chain.${field}.${cutter - 1}`;
+};
+
+/** A gauge more likely too low than not is never filed. */
+const MORE_LIKELY_THAN_NOT = 0.5;
+
+/** Each gauge as it is believed to stand, and what is to be done about it. */
+function eachOf(context: ChainContext, seen: GaugesSeen, setting: number): readonly GaugeWork[] {
+  const { limits } = context;
+  const off = limits['chain.gauge.off'].value;
+  const losses = lossesOf(context, seen);
+  return seen.gauges.map((gauge, i) => {
+    const { high, low } = oneBeyond(seen, i, setting - off, setting + off);
+    const after = heightAfter(gauge.height.value, losses[i] ?? 0, 1);
+    const strokes = low > MORE_LIKELY_THAN_NOT ? 0 : strokesFor(after, setting, limits['chain.gauge.stroke'].value);
+    return { ...gauge, high, low, strokes, measure: pathOf(context, gauge) };
+  });
+}
+
+const pick = (gauges: readonly GaugeAt[], better: (a: number, b: number) => boolean): GaugeAt | null =>
+  gauges.reduce<GaugeAt | null>(
+    (best, next) => (best && !better(next.height.value, best.height.value) ? best : next),
+    null,
+  );
+
+/** Judges the depth gauges against one setting; null where none was measured. */
+function judgedBy(context: ChainContext, { value: setting }: Limit<'mm'>): GaugeJudgement | null {
+  const { limits } = context;
   const heights = gaugeHeights(context);
-  const range = gaugeRange(heights);
-  const ends = [range.highest, range.lowest].filter((gauge) => gauge !== null);
-  if (ends.length === 0 || !setting) return null;
-  const off = ({ height }: GaugeAt) => Math.abs(height.value - setting.value);
-  const worst = ends.reduce((most, next) => (off(next) > off(most) ? next : most));
-  const afterCorrection = leastAfter(context, heights);
-  const highest = afterCorrection ?? range.highest?.height.value ?? setting.value;
+  const [lo, hi] = [gaugesSeen(heights, 'lo'), gaugesSeen(heights, 'hi')];
+  const any = hi ?? lo;
+  if (!any) return null;
+  const [highest, lowest] = [pick(hi?.gauges ?? [], (a, b) => a < b), pick(lo?.gauges ?? [], (a, b) => a > b)];
+  const ends = [highest, lowest].filter((gauge) => gauge !== null);
+  const off = ({ height }: GaugeAt) => Math.abs(height.value - setting);
+  const losses = lossesOf(context, any);
+  const after = any.gauges.map(({ height }, i) => height.value - (losses[i] ?? 0));
+  const afterCorrection = context.correction ? mm(Math.max(0, Math.min(...after))) : null;
+  const tolerance = limits['chain.gauge.off'].value;
+  const each = eachOf(context, any, setting);
   return {
-    range,
-    setting: setting.value,
-    worst,
+    each,
+    highest,
+    lowest,
+    setting,
+    worst: ends.reduce((most, next) => (off(next) > off(most) ? next : most)),
     afterCorrection,
-    strokes: strokesFor(highest, setting.value, limits['chain.gauge.stroke'].value),
-    backToGauges: range.lowest
-      ? filingToGauges(range.lowest.height.value, setting.value, limits['chain.gauge.fall'].value)
-      : 0,
+    strokes: Math.max(0, ...each.map(({ strokes }) => strokes)),
+    backToGauges: lowest ? filingToGauges(lowest.height.value, setting, limits['chain.gauge.fall'].value) : 0,
+    noneHigh: withinSeen(heights, lo, hi, (seen) => noneHigher(seen, setting - tolerance)),
+    noneHighAfter: withinSeen(heights, lo, hi, (seen) =>
+      noneHigher(seen, setting - tolerance, lossesOf(context, seen)),
+    ),
+    noneLow: withinSeen(heights, hi, lo, (seen) => noneLower(seen, setting + tolerance)),
   };
 }
 
-function repeatAt(chain: ChainSheet, { side }: GaugeAt) {
-  const field = side === 'left' ? 'depthGaugesLeft' : 'depthGaugesRight';
-  const again = chain.after?.[field]?.length;
-  return repeatOf(
-    again ? `chain.after.${field}` : `chain.${field}`,
-    (again ? chain.after : chain)?.[field]?.[0],
-    'feeler',
-  );
+/** Judges the depth gauges, by the setting of each family that the pitch still leaves open; the first is the likeliest. */
+export function judgeGauges(context: ChainContext): readonly GaugeJudgement[] {
+  return flatMap(context.settings, (setting) => judgedBy(context, setting) ?? []);
+}
+
+/** How a question of all gauges comes out: work is called for when it is more likely needed than not, whichever family is right. */
+function calledFor(each: readonly Within[]): 'fail' | 'ok' | 'undecided' {
+  if (each.every(({ most }) => most < MORE_LIKELY_THAN_NOT)) return 'fail';
+  return each.every(({ least }) => least >= MORE_LIKELY_THAN_NOT) ? 'ok' : 'undecided';
+}
+
+/** Of several families the one that a question is least sure to condemn by. */
+const mildest = (judged: readonly GaugeJudgement[], of: (each: GaugeJudgement) => Within): GaugeJudgement =>
+  judged.reduce((best, next) => (of(next).most > of(best).most ? next : best));
+
+function repeatAt(context: ChainContext, gauge: GaugeAt) {
+  const { chain } = context;
+  const field = fieldOf(gauge.side);
+  const list = chain.after?.[field]?.length ? chain.after[field] : chain[field];
+  return repeatOf(pathOf(context, gauge), list?.[gauge.cutter - 1], 'feeler');
 }
 
 /** Gauges that stand too high: fine dust, and pushing. */
-function highCheck({ chain, limits }: ChainContext, { range, setting, strokes }: GaugeJudgement): readonly Check[] {
-  const { highest } = range;
+function highCheck(context: ChainContext, judged: readonly GaugeJudgement[]): readonly Check[] {
+  const { noneHigh, highest, setting, strokes, each } = mildest(judged, ({ noneHigh: within }) => within);
   if (!highest) return [];
-  const off = limits['chain.gauge.off'];
+  const off = context.limits['chain.gauge.off'];
   const limit: Limit<'mm'> = { ...off, value: setting - off.value, role: 'min' };
-  const work = { operation: 'lower-gauges', from: 'fail' } as const;
-  const note = { code: 'gauge-strokes', side: highest.side, cutter: highest.cutter, strokes } as const;
-  return [
-    workCheck({ id: 'chain.gauges-high', part, work, note, repeat: repeatAt(chain, highest) }, highest.height, limit),
-  ];
+  const filed = each.filter((gauge) => gauge.strokes > 0).length;
+  const note = { code: 'gauge-strokes', side: highest.side, cutter: highest.cutter, strokes, filed } as const;
+  const head = { id: 'chain.gauges-high', part, condemns: false, note, repeat: repeatAt(context, highest) } as const;
+  const check = judgedCheck(head, { value: highest.height, within: noneHigh, ways: null }, limit, null);
+  const outcome = calledFor(judged.map(({ noneHigh: within }) => within));
+  return [withOutcome(check, outcome, outcome === 'fail' ? 'lower-gauges' : null)];
 }
 
 /** Gauges that stand too low: grab, kickback, worn straps. They cannot be raised: the cutters go back until they stand right, and where those have not so much left the chain goes. */
-function lowChecks(context: ChainContext, { range, setting, backToGauges }: GaugeJudgement): readonly Check[] {
-  const { chain, limits, correction } = context;
-  const { lowest } = range;
+function lowChecks(context: ChainContext, judged: readonly GaugeJudgement[]): readonly Check[] {
+  const { limits, correction } = context;
+  const { lowest, setting, backToGauges, noneLow } = mildest(judged, ({ noneLow: within }) => within);
   if (!lowest) return [];
   const off = limits['chain.gauge.off'];
   const limit: Limit<'mm'> = { ...off, value: setting + off.value };
-  const work = { operation: 'file-to-gauges', from: 'fail' } as const;
   const note = { code: 'gauge-back', side: lowest.side, cutter: lowest.cutter, back: backToGauges } as const;
-  const low = workCheck({ id: 'chain.gauges-low', part, work, note }, lowest.height, limit);
+  const repeat = repeatAt(context, lowest);
+  const head = { id: 'chain.gauges-low', part, condemns: false, note, repeat } as const;
+  const check = judgedCheck(head, { value: lowest.height, within: noneLow, ways: null }, limit, null);
+  const outcome = calledFor(judged.map(({ noneLow: within }) => within));
+  const low = withOutcome(check, outcome, outcome === 'fail' ? 'file-to-gauges' : null);
   if (!correction) return [low];
   const toSpare = Math.max(0, correction.length.value - cutterLimit(context).limit.value);
   const end: Limit<'mm'> = {
@@ -148,27 +217,60 @@ function lowChecks(context: ChainContext, { range, setting, backToGauges }: Gaug
     value: limit.value + toSpare * limits['chain.gauge.fall'].value,
     provenance: 'derived',
   };
-  const u = lowest.height.u;
-  const sure = probabilityWithin({ ...lowest.height, u }, end.value, 'max');
-  const head = { id: 'chain.gauges-too-low', part, repeat: repeatAt(chain, lowest) } as const;
-  const tooLow = judgedCheck(head, { value: lowest.height, within: { least: sure, most: sure } }, end, null);
-  return [low, tooLow];
+  const heights = gaugeHeights(context);
+  const [lo, hi] = [gaugesSeen(heights, 'lo'), gaugesSeen(heights, 'hi')];
+  const within = withinSeen(heights, hi, lo, (seen) => noneLower(seen, end.value));
+  const tooLow = { id: 'chain.gauges-too-low', part, repeat } as const;
+  const known = lo === hi || within.least === within.most ? exactly(within.most) : within;
+  return [low, judgedCheck(tooLow, { value: lowest.height, within: known, ways: null }, end, null)];
 }
 
 /** The checks of the depth gauges; measured gauges whose setting waits for the pitch are a reason to wait, never silence. */
-export function gaugeChecks(context: ChainContext, judged: GaugeJudgement | null): readonly Check[] {
-  if (judged) return [...highCheck(context, judged), ...lowChecks(context, judged)];
+export function gaugeChecks(context: ChainContext, judged: readonly GaugeJudgement[]): readonly Check[] {
   const { chain, limits } = context;
+  const found = judged.length > 0 ? [...highCheck(context, judged), ...lowChecks(context, judged)] : [];
+  // What is so for every family that is still open is so at once; the rest waits for the pitch.
+  if (judged.length === 1 || found.some(({ outcome }) => outcome === 'fail')) return found;
+  const isOpen = judged.length === 0 || found.some(({ outcome }) => outcome === 'undecided');
   const reading = chain.depthGaugesLeft?.[0] ?? chain.depthGaugesRight?.[0];
   const height = reading && (estimate(reading) ?? boundsOf(reading).lo ?? boundsOf(reading).hi);
-  if (!height) return [];
+  if (!isOpen || !height) return found;
   const head = { id: 'chain.gauges-too-low', part, repeat: repeatOf('chain.pitch', reading, 'feeler') } as const;
   const waits = missingCheck(head, limits['chain.gauge.38'].provenance, { code: 'needs', readings: ['chain.pitch'] });
   return [{ ...waits, value: height.value, unit: 'mm' }];
 }
 
 /** Work on the gauges that follows from how far the cutters go back. */
-export function gaugeWork({ limits }: ChainContext, judged: GaugeJudgement | null): readonly Operation[] {
-  if (!judged || judged.afterCorrection === null) return [];
-  return judged.afterCorrection < judged.setting - limits['chain.gauge.off'].value ? ['lower-gauges'] : [];
+export function gaugeWork(_context: ChainContext, judged: readonly GaugeJudgement[]): readonly Operation[] {
+  const after = judged
+    .filter(({ afterCorrection }) => afterCorrection !== null)
+    .map(({ noneHighAfter }) => noneHighAfter);
+  return after.length > 0 && calledFor(after) === 'fail' ? ['lower-gauges'] : [];
+}
+
+/** How sure it must be that all gauges are right, or that one is not, before none of them is read again. */
+const OPEN = { from: 0.1, to: 0.9 } as const;
+/** Gauges that are read again at a time. */
+const READ_AGAIN = 3;
+
+/** Gauges to read again, the likeliest to be wrong first: while it is open whether one is. */
+export function gaugesToRepeat(
+  [judged]: readonly GaugeJudgement[],
+  chain: ChainSheet | undefined,
+): readonly GaugeWork[] {
+  if (!judged) return [];
+  const isOpen = ({ least, most }: Within) => most > OPEN.from && least < OPEN.to;
+  const asked = [
+    ...(isOpen(judged.noneHigh) ? [...judged.each].sort((a, b) => b.high - a.high).slice(0, READ_AGAIN) : []),
+    ...(isOpen(judged.noneLow) ? [...judged.each].sort((a, b) => b.low - a.low).slice(0, READ_AGAIN) : []),
+  ];
+  return asked.filter((gauge, i) => asked.indexOf(gauge) === i && !isRepeated(gauge, chain));
+}
+
+/** Read twice and more a gauge is not asked for again: what is then open one reading more does not close. */
+function isRepeated({ side, cutter }: GaugeAt, chain: ChainSheet | undefined): boolean {
+  const field = fieldOf(side);
+  const list = chain?.after?.[field]?.length ? chain.after[field] : chain?.[field];
+  const reading = list?.[cutter - 1];
+  return reading?.kind === 'measured' && reading.repeats.length > 1;
 }

@@ -1,8 +1,9 @@
 import { adjusterTravel, elongation, elongationBounds, elongationBySpan, overBaseline, type Elongation } from '..';
 import type { Limits } from '../../limits';
-import { boundsOf, boundsWithin, estimate, percent, type Bounds, type Estimate } from '../../quantity';
+import { atMost, CONTRADICTS_BELOW, evenlyOver, gradedAs, weighedBy, type Grades } from '../../belief';
+import { boundsOf, boundsWithin, estimate, mm, percent, type Bounds, type Estimate } from '../../quantity';
 import { usualToolAt, type ChainSheet } from '../../sheet';
-import { judgedCheck, missingCheck, repeatOf, type Check } from '../../judge';
+import { judgedCheck, missingCheck, repeatOf, seenCheck, withOutcome, type Check } from '../../judge';
 
 const part = 'chain' as const;
 
@@ -55,7 +56,7 @@ const over = ({ lo, hi }: Bounds<'%'>, fresh: Elongation | null): Bounds<'%'> =>
 });
 
 /** Wear in the rivets against its limit. Closed longer than pulled is a mistake in one of them, and no wear. */
-export function elongationCheck(chain: ChainSheet, { counted, fresh }: Stretch, limits: Limits): Check {
+function tapedCheck(chain: ChainSheet, { counted, fresh }: Stretch, limits: Limits): Check {
   const id = 'chain.elongation' as const;
   const [limit, watch] = [limits['chain.elongation'], limits['chain.elongation.watch']];
   if (!chain.pushPull)
@@ -81,4 +82,39 @@ export function elongationCheck(chain: ChainSheet, { counted, fresh }: Stretch, 
   const within = boundsWithin(bounds, limit.value, 'max');
   const note = fresh ? ({ code: 'over-baseline', percent: fresh.percent } as const) : null;
   return judgedCheck({ id, part, repeat, note }, { value: shown, within, bound }, limit, watch);
+}
+
+type Feel = NonNullable<NonNullable<ChainSheet['checks']>['feel']>;
+
+/** What a hand feels of a chain's growth, percent (shop's figures). */
+const HAND: Grades<Feel> = { words: ['tight', 'some', 'loose'], from: [0.8, 2.2], spread: 0.35 };
+/** Before anybody tries, a chain may have grown by anything up to this, percent (shop's figure). */
+const ANY_GROWTH = evenlyOver(0, 4);
+
+/** A hand that is not sure is helped by a tape. */
+const TAPED = repeatOf('chain.pushPull', undefined, 'tape');
+
+/** What the hand says of the growth where nothing was measured. */
+function feltAlone(feel: Feel, limit: number): Check {
+  const check = seenCheck('chain.checks.feel', feel);
+  return { ...check, probability: atMost(gradedAs(ANY_GROWTH, HAND, feel), limit), repeat: TAPED };
+}
+
+/** What the hand says beside a tape: where the tape makes its word unlikely one of the two is made again. */
+function feltBeside(feel: Feel, taped: Check, counted: Estimate<'%'> | null): Check {
+  const check = seenCheck('chain.checks.feel', feel);
+  const value = counted && { value: mm(counted.value), u: counted.u };
+  const expected = value ? gradedAs(weighedBy({ lo: value, hi: value })!, HAND, feel).expected : 1;
+  if (expected < CONTRADICTS_BELOW)
+    return { ...withOutcome(check, 'watch'), again: 'chain.pushPull', note: { code: 'feel-disagrees' } };
+  return withOutcome(check, feel === 'loose' && taped.outcome === 'fail' ? 'fail' : feel === 'tight' ? 'ok' : 'watch');
+}
+
+/** Wear in the rivets: by tape, and by the hand that felt it. */
+export function elongationChecks(chain: ChainSheet, stretch: Stretch, limits: Limits): readonly Check[] {
+  const feel = chain.checks?.feel;
+  if (feel === undefined) return [tapedCheck(chain, stretch, limits)];
+  if (!chain.pushPull) return [feltAlone(feel, limits['chain.elongation'].value)];
+  const taped = tapedCheck(chain, stretch, limits);
+  return [taped, feltBeside(feel, taped, stretch.counted)];
 }

@@ -96,8 +96,8 @@ function DepthGauges() {
           />
         </div>
         <GaugeHeight
-          highest={gauges?.range.highest?.height.value ?? null}
-          lowest={gauges?.range.lowest?.height.value ?? null}
+          highest={gauges?.highest?.height.value ?? null}
+          lowest={gauges?.lowest?.height.value ?? null}
           setting={gauges?.setting ?? null}
           after={gauges?.afterCorrection ?? null}
           show={show}

@@ -122,7 +122,7 @@ export const BAR_WORDS = {
     says: {
       even: 'The groove is even along its length.',
       pinched: 'The groove is pinched somewhere: ease the place.',
-      splayed: 'The rails are splayed: dressing takes the flared mouth off; some shops close them.',
+      splayed: 'The rails are splayed at the mouth: dressing takes the flare off; some shops close them.',
     },
   },
   'bar.checks.rust': {

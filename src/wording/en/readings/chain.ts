@@ -25,6 +25,10 @@ export const CHAIN_WORDS = {
     name: 'kind of damage on a cutter',
     words: { chip: 'chipped', flat: 'flat spot', burnt: 'burnt corner', angle: 'wrong angle' },
   },
+  'chain.damage.place': {
+    name: 'where the damage sits',
+    words: { corner: 'at the working corner', behind: 'behind the corner' },
+  },
   'chain.damage.setBack': 'set-back that clears the damage',
   'chain.witnessLimit': 'witness mark',
   'chain.depthGaugesLeft': 'height of a left depth gauge',
@@ -84,6 +88,16 @@ export const CHAIN_WORDS = {
       none: 'Strap undersides are clean.',
       light: 'Strap undersides are lightly peened: it ran slack or blunt.',
       heavy: 'Strap undersides are burred: dress them, and look for a slack or blunt run as the cause.',
+    },
+  },
+  'chain.checks.feel': {
+    name: 'push and pull by feel',
+    words: { tight: 'tight', some: 'some give', loose: 'loose' },
+    check: 'Push and pull by feel',
+    says: {
+      tight: 'Pushed and pulled by hand, the joints give next to nothing.',
+      some: 'Pushed and pulled by hand, the joints give a little.',
+      loose: 'Pushed and pulled by hand, the joints are loose: measure by how much before it is judged.',
     },
   },
   'chain.checks.resin': {

@@ -33,8 +33,12 @@ export const STATION_WORDS = {
     words: { near: 'near only', far: 'far only', both: 'both', none: 'neither' },
   },
   'bar.edges.stations.square': {
-    name: 'square against the light',
+    name: 'square on the rails',
     words: { level: 'level', 'near-high': 'near high', 'far-high': 'far high' },
+  },
+  'bar.edges.stations.squareWith': {
+    name: 'how the square was used',
+    words: { eye: 'by the light', blade: 'with a 0.10 mm blade' },
   },
   'bar.edges.stations.leaveLow': { name: 'the dip that is left', words: YES_NO },
   'bar.edges.stations.after.near': 'near rail, after the rework',
