@@ -7,14 +7,14 @@ import type { LoopAssessment } from '../core/loop/assessed';
 import type { Identified } from '../core/identify';
 import { leastDepth, measuredAgainAt, type Station } from '../core/bar';
 import { drawnDoubt, type PartDoubt } from '../core/doubt';
-import type { Diagnosis } from '../core/symptom';
+import type { Cause, Diagnosis } from '../core/symptom';
 import type { ChainOrder } from '../core/order';
 import type { StockMatch } from '../core/stock';
 import type { Assessment } from '../core/report';
 import {
   adviceBecause,
   adviceSentence,
-  causeSentence,
+  crookedSentence,
   checkSentence,
   failedProofSentence,
   fitSentence,
@@ -31,7 +31,7 @@ import {
   wearPatternSentence,
   writtenPlace,
 } from './en';
-import { causeBecause, foundSentence } from './causes';
+import { aggravatedSentence, becauseOf, foundSentence, heatSentence } from './causes';
 
 /** Advice as a document has it. */
 export const adviceResult = (advice: Advice): Assessment['advice'][number] => ({
@@ -183,6 +183,8 @@ function edge(
       u: near.u,
     })),
     stepChance: belief?.stepChance ?? null,
+    called: standing.called,
+    byHand: belief?.byHand ?? false,
     stations: stations.map(({ at }, i) => {
       const figure = figures[i]!;
       return {
@@ -216,7 +218,7 @@ function edge(
 }
 
 const verdict = (
-  { action, operations, reasons, decidedBy }: Verdict,
+  { action, operations, reasons, decidedBy, against }: Verdict,
   doubt: PartDoubt | null,
 ): Assessment['verdicts']['bar'] => ({
   action,
@@ -224,6 +226,8 @@ const verdict = (
   why: reasons.map((reason) => verdictReason(reason)),
   decidedBy: decidedBy?.id ?? null,
   doubt: doubt && doubt.wrong,
+  against: against.map((item) => checkSentence(item)),
+  asked: against[0]?.again ? writtenPlace(against[0].again) : null,
 });
 
 function orderOf({ driveSprocket, ...chain }: ChainOrder): NonNullable<Assessment['order']> {
@@ -231,18 +235,35 @@ function orderOf({ driveSprocket, ...chain }: ChainOrder): NonNullable<Assessmen
 }
 
 const causes = (symptom: Diagnosis['symptom'], standing: Diagnosis['causes']) =>
-  standing.map(({ cause, share, for: likelier, against }) => ({
+  standing.map(({ cause, share, present, acting, aggravatedBy, for: likelier, against }) => ({
     cause,
     share,
-    because: (causeBecause[symptom] as Readonly<Record<string, string>>)[cause] ?? '',
+    present,
+    acting,
+    aggravatedBy: [...aggravatedBy],
+    because: [becauseOf(cause, symptom), aggravatedSentence(aggravatedBy)].filter(Boolean).join(' '),
     for: likelier.map((found) => foundSentence(found)),
     against: against.map((found) => foundSentence(found)),
   }));
 
-function symptomOf({ symptom, causes: standing, next, otherSchool }: Diagnosis): Assessment['symptoms'][number] {
+function symptomOf(diagnosis: Diagnosis): Assessment['symptoms'][number] {
+  const {
+    symptom,
+    causes: standing,
+    unexplained,
+    unexplainedShare,
+    notLookedAt,
+    enough,
+    next,
+    otherSchool,
+  } = diagnosis;
   return {
     symptom,
     causes: causes(symptom, standing),
+    unexplained,
+    unexplainedShare,
+    notLookedAt: { measures: notLookedAt.measures.map(writtenPlace), minutes: notLookedAt.minutes },
+    enough,
     next: next && writtenPlace(next.measure),
     otherSchool: otherSchool && {
       school: otherSchool.school,
@@ -250,6 +271,26 @@ function symptomOf({ symptom, causes: standing, next, otherSchool }: Diagnosis):
     },
   };
 }
+
+/** Names that the causes of a crooked cut have had in the document from the first. */
+const CROOKED_NAMES: Readonly<Partial<Record<Cause, 'lean' | 'play' | 'cutters'>>> = {
+  'rails-unlevel': 'lean',
+  'groove-worn': 'play',
+  'cutters-uneven': 'cutters',
+};
+
+function crookedResult(findings: Appraisal['crookedFindings']): Assessment['bar']['crooked'] {
+  return findings.flatMap((finding) => {
+    const cause = CROOKED_NAMES[finding.cause];
+    return cause ? [{ ...finding, cause, why: crookedSentence(finding) }] : [];
+  });
+}
+
+/** A check as it stands, with what is said beside it. */
+const checkWith = (item: Check, heat: string | null): Assessment['checks'][number] => {
+  const written = check(item);
+  return item.id === 'bar.blueing' && heat ? { ...written, why: `${written.why} ${heat}` } : written;
+};
 
 /** Draws that were asked for, and the seed they begin with. */
 export interface Draws {
@@ -303,13 +344,14 @@ export function assessmentDocument(
         says: says.map((reason) => identityReason(reason)),
       })),
     },
-    checks: appraisal.checks.map(check),
+    checks: appraisal.checks.map((item) => checkWith(item, heatSentence(appraisal.heat))),
     bar: {
       edges: { A: edge(bar.edges.A, bar.standing.A), B: edge(bar.edges.B, bar.standing.B) },
       wearPattern: wearPatternSentence(bar.wearPattern),
       wearPlace: wearPlaceSentence(bar.wearPlace),
       measuredAgain: bar.measuredAgain,
-      crooked: bar.crooked.map((finding) => ({ ...finding, why: causeSentence(finding) })),
+      crooked: crookedResult(appraisal.crookedFindings),
+      drift: { ...appraisal.crooked.pull, odds: { ...appraisal.crooked.odds } },
       edgeDownNext: bar.edgeDownNext,
       playLimit: bar.playLimit.value,
       straightEdgePredicted: bar.straightEdgePredicted,
@@ -330,6 +372,11 @@ export function assessmentDocument(
         setting: chain.gauges.setting,
         afterCorrection: chain.gauges.afterCorrection,
         strokes: chain.gauges.strokes,
+        noneTooHigh: chain.gauges.noneHigh.most,
+        noneTooLow: chain.gauges.noneLow.least,
+        filed: chain.gauges.each
+          .filter(({ strokes }) => strokes > 0)
+          .map(({ side, cutter, strokes }) => ({ side, cutter, strokes })),
       },
       start: { ...chain.start },
       sequenceAgrees: chain.sequenceAgrees,
@@ -348,6 +395,7 @@ export function assessmentDocument(
     ...('order' in order ? { order: orderOf(order.order) } : { orderWithheld: order.withheld.map(orderWithheld) }),
     next: appraisal.next.map((next) => ({
       measure: writtenPlace(next.measure),
+      at: next.at,
       gain: next.gain,
       minutes: next.minutes,
       why: nextSentence(next),
@@ -358,6 +406,7 @@ export function assessmentDocument(
     advice: appraisal.advice.map(adviceResult),
     plan: appraisal.plan.steps.map((step) => ({
       measure: writtenPlace(step.measure),
+      at: step.at,
       minutes: step.minutes,
       why: nextSentence(step),
     })),

@@ -32,7 +32,18 @@ import {
   type IdleReading,
   type Operation,
 } from '../sheet';
-import { diagnose, type Diagnosis } from '../symptom';
+import {
+  crookedFindings,
+  crookedOf,
+  diagnose,
+  driftBelief,
+  heatCauses,
+  type Cause,
+  type Crooked,
+  type CrookedFinding,
+  type Diagnosis,
+  type Told,
+} from '../symptom';
 import { assessDriveSprocket, sprocketSound } from '../sprocket/checks';
 import { goingOut, type GoingOut } from './going-out';
 
@@ -52,6 +63,11 @@ export interface Appraisal extends GoingOut {
   readonly order: OrderOutcome;
   /** What ails it: each symptom of the complaint with its causes. */
   readonly diagnoses: readonly Diagnosis[];
+  /** What draws a cut aside, whether or not anybody complains of it. */
+  readonly crooked: Crooked;
+  readonly crookedFindings: readonly CrookedFinding[];
+  /** What may have made the bar run so hot that it went blue; empty where it did not. */
+  readonly heat: readonly Cause[];
   readonly next: readonly NextMeasurement[];
   /** The shortest list of readings that can decide the job. */
   readonly plan: MeasuringPlan;
@@ -85,14 +101,25 @@ export function assess(
   const fit = judgeFit(fitContext(sheet, identity, sprocketSound(sprocket), verdicts, schools));
   const order = decideOrder(identity, fit, classKnown(sheet, schools), sheet.driveSprocket);
   const idle = idleReadings(asRead, bar.setting.ownLink !== null || bar.setting.linkThickness !== null);
-  const told = { sheet, checks, fit, tension: loop.tension, pattern: bar.wearPattern };
-  const diagnoses = diagnose(told, schools.curvedCuts);
+  const told: Told = {
+    sheet,
+    checks,
+    fit,
+    tension: loop.tension,
+    pattern: bar.wearPattern,
+    wearPlace: bar.wearPlace,
+    drift: driftBelief(bar, chain),
+  };
+  const school = schools.curvedCuts;
+  const diagnoses = diagnose(told, school);
+  const crooked = crookedOf(told, school);
   const next = nextMeasurements({
     sheet,
     identity,
     checks,
     verdicts: Object.values(verdicts),
     bar,
+    chain,
     fit,
     diagnoses,
   });
@@ -114,7 +141,10 @@ export function assess(
     fit,
     order,
     diagnoses,
-    ...goingOut(sheet, { checks: all, fit, loop, bar }, renewedParts(verdicts, null), schools),
+    crooked,
+    crookedFindings: crookedFindings(crooked, { bar, chain, checks, limits }, school),
+    heat: heatCauses(told, school),
+    ...goingOut(sheet, { checks: all, fit, loop, bar, chain }, renewedParts(verdicts, null), schools),
     next,
     plan,
     idle,

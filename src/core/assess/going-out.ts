@@ -1,5 +1,6 @@
 import { adviceFor, type Advice } from '../advice';
 import type { BarAssessment } from '../bar/checks';
+import type { ChainAssessment } from '../chain/checks';
 import type { FitJudgement } from '../fit';
 import type { Check } from '../judge';
 import type { LoopAssessment } from '../loop/assessed';
@@ -8,6 +9,7 @@ import type { Part } from '../reading';
 import { refitList, type RefitAct } from '../refit';
 import type { Schools } from '../schools';
 import type { BenchSheet } from '../sheet';
+import { driftBelief } from '../symptom';
 
 /** How a saw goes out: what follows from the parts that are new on it. */
 export interface GoingOut {
@@ -25,16 +27,25 @@ interface Judged {
   readonly fit: readonly FitJudgement[];
   readonly loop: LoopAssessment;
   readonly bar: BarAssessment;
+  readonly chain: ChainAssessment;
 }
 
 /** Works out how a saw goes out with these parts renewed. */
 export function goingOut(
   sheet: BenchSheet,
-  { checks, fit, loop, bar }: Judged,
+  { checks, fit, loop, bar, chain }: Judged,
   renewed: readonly Part[],
   schools: Schools,
 ): GoingOut {
-  const told = { sheet, checks, fit, tension: loop.tension, pattern: bar.wearPattern };
+  const told = {
+    sheet,
+    checks,
+    fit,
+    tension: loop.tension,
+    pattern: bar.wearPattern,
+    wearPlace: bar.wearPlace,
+    drift: driftBelief(bar, chain),
+  };
   return {
     renewed,
     refit: refitList({ sheet, renewed }),

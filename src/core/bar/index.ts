@@ -15,4 +15,3 @@ export * from './pattern';
 export * from './turns';
 export * from './drift';
 export * from './wear-place';
-export * from './crooked';

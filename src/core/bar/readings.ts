@@ -24,12 +24,17 @@ const checks = group(
   {
     crack: seen(
       { no: 'ok', yes: 'fail', unsure: 'undecided' },
-      { check: 'bar.crack', condemns: true, always: true, minutes: 1, needed: { by: ['bar'] } },
+      { check: 'bar.crack', condemns: true, always: true, minutes: 1, decides: 0.03, needed: { by: ['bar'] } },
     ),
     slot: seen({ ok: 'ok', worn: 'watch', wallowed: 'fail' }, { check: 'bar.slot', condemns: true, always: true }),
     bow: length(
       { kind: 'smallDefect', instrument: 'feeler' },
-      { means: 'Largest gap under a straight edge along the side.', minutes: 1, needed: { by: ['bar'] } },
+      {
+        means: 'Largest gap under a straight edge along the side.',
+        minutes: 1,
+        decides: 0.06,
+        needed: { by: ['bar'] },
+      },
     ),
     twist: seen({ none: 'ok', slight: ['watch', 'straighten'], plain: 'fail' }, { check: 'bar.twist', condemns: true }),
     holes: seen(
@@ -38,7 +43,7 @@ const checks = group(
     ),
     oilHoles: seen({ clear: 'ok', blocked: ['fail', 'clean-oil-holes'] }, { check: 'bar.oil-holes', always: true }),
     groove: seen({ clean: 'ok', packed: ['fail', 'rake-groove'] }, { check: 'bar.groove', always: true }),
-    blueing: seen({ no: 'ok', light: 'watch', heavy: 'watch' }, { check: 'bar.blueing', always: true, together: true }),
+    blueing: seen({ no: 'ok', light: 'watch', heavy: 'watch' }, { check: 'bar.blueing', always: true }),
     dents: seen({ none: 'ok', light: 'ok', deep: 'watch' }, { check: 'bar.dents' }),
     tailErosion: seen(
       { none: 'ok', slight: 'watch', deep: 'watch' },
@@ -69,6 +74,7 @@ const checks = group(
         condemns: true,
         always: true,
         together: true,
+        decides: 0.1,
         means: 'Rule against bar side and cutter, cutter pushed over.',
       },
     ),

@@ -36,6 +36,7 @@ interface Measured {
   readonly deep?: unknown;
   readonly marker?: string;
   readonly square?: string;
+  readonly squareWith?: string;
   readonly after?: Partial<Record<'near' | 'far' | 'mouth', unknown>>;
 }
 
@@ -90,10 +91,13 @@ export const stationReadings = group(
         orElse: ['bar.edges.stations.deep', 'bar.checks.straightEdge'],
         asks: 'bar.edges.mouth',
       },
+      decides: 0.1,
+      setUp: 'caliper',
       idle: at((station, around) => (station.after?.mouth ? measuredAgain : withoutLink(around))),
     }),
     deep: length(width, {
       means: 'Groove width near the floor.',
+      setUp: 'caliper',
       idle: at((station, around) => (station.after?.mouth || isDressed(station) ? measuredAgain : withoutLink(around))),
     }),
     deepAt: length(depth, {
@@ -118,7 +122,9 @@ export const stationReadings = group(
     }),
     squareWith: oneOf(SQUARE_WITH, {
       means: 'How the step was looked for: by the light, or with a blade of 0.10 mm under the low side.',
-      idle: at(({ square }) => (square === undefined ? goesWith('bar.edges.square') : null)),
+      idle: at(({ square, squareWith }) =>
+        square === undefined ? goesWith('bar.edges.square') : squareWith === 'eye' ? recorded : null,
+      ),
     }),
     leaveLow: yesNo({
       means: 'A dip left as it is, because levelling to it would cost the whole edge.',
@@ -142,6 +148,7 @@ export const edgeReadings = () =>
     {
       stations: orderedList(stationReadings, 60, 'at', {
         minutes: 2.5,
+        decides: 0.15,
         needed: { by: ['bar'], enough: (there) => (there as Measured[]).some(({ near, far }) => near && far) },
       }),
       stands: oneOf(STANDS, {
@@ -150,5 +157,5 @@ export const edgeReadings = () =>
         idle: ({ group: edge }) => ((edge as EdgeAround).stations?.some(isDressed) ? measuredAgain : null),
       }),
     },
-    { view: 'measure' },
+    { view: 'measure', setUp: 'bar-in-vise' },
   );

@@ -145,12 +145,16 @@ const worn = {
   ),
   cuttersLeft: listOf(cutterLength(), MOST_CUTTERS, {
     minutes: 3,
+    decides: 0.2,
+    setUp: 'caliper',
     view: 'cutters',
     idle: takenAgain('cuttersLeft'),
     needed: { by: ['chain'], orElse: ['chain.cuttersRight'], enough: (there) => (there as unknown[]).length > 0 },
   }),
   cuttersRight: listOf(cutterLength(), MOST_CUTTERS, {
     minutes: 3,
+    decides: 0.2,
+    setUp: 'caliper',
     view: 'cutters',
     idle: takenAgain('cuttersRight'),
   }),
@@ -198,6 +202,8 @@ const worn = {
   topPlateAngleLeft: degrees(),
   topPlateAngleRight: degrees(),
   pushPull: pushAndPull({
+    decides: 0.1,
+    setUp: 'tape',
     needed: { by: ['chain'], orElse: ['chain.checks.feel'] },
     idle: goesWith('chain.pushPull'),
   }),
@@ -206,7 +212,7 @@ const worn = {
     {
       crack: seen(
         { no: 'ok', yes: 'fail', unsure: 'undecided' },
-        { check: 'chain.crack', condemns: true, always: true, minutes: 2, needed: { by: ['chain'] } },
+        { check: 'chain.crack', condemns: true, always: true, minutes: 2, decides: 0.05, needed: { by: ['chain'] } },
       ),
       broken: seen(
         { no: 'ok', yes: 'fail' },

@@ -42,6 +42,7 @@ export const COMPUTED_CHECKS = [
   'chain.gauges-too-low',
   'chain.gauges-low',
   'chain.gauges-high',
+  'chain.gauges-uneven',
   'chain.uneven',
   'chain.angle',
   'chain.tangs',
@@ -53,10 +54,6 @@ export const COMPUTED_CHECKS = [
 ] as const;
 export type ComputedCheckId = (typeof COMPUTED_CHECKS)[number];
 export type CheckId = ComputedCheckId | SeenCheckId;
-
-/** What may have made a bar run so hot that it went blue. */
-export type BlueingCause =
-  'no-oil' | 'groove-packed' | 'link-on-floor' | 'pinched' | 'nose-stiff' | 'ran-tight-or-blunt';
 
 /** What must be said beside a check's figures. */
 export type CheckNote =
@@ -76,7 +73,6 @@ export type CheckNote =
   | { readonly code: 'closed-longer' }
   | { readonly code: 'damage-not-placed'; readonly side: 'left' | 'right' }
   | { readonly code: 'test-disagrees'; readonly observed: string; readonly predicted: string }
-  | { readonly code: 'causes'; readonly causes: readonly BlueingCause[] }
   | { readonly code: 'ask-replaceable' }
   /** The cutter that it is about. */
   | { readonly code: 'on-cutter'; readonly side: 'left' | 'right'; readonly cutter: number }

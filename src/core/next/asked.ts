@@ -15,8 +15,14 @@ export type NextReason =
   | { readonly code: 'step-may-stand'; readonly edge: Edge; readonly chance: number }
   /** Somebody was not sure of what they saw, or it contradicts what was measured. */
   | { readonly code: 'not-sure'; readonly check: Check }
-  /** It separates the two causes in front of a complaint. */
-  | { readonly code: 'separates'; readonly symptom: Symptom; readonly between: readonly [Cause, Cause] }
+  /** It finds or clears a cause of a complaint. */
+  | { readonly code: 'tells-cause'; readonly symptom: Symptom; readonly about: Cause; readonly again: boolean }
+  /** A level test, an eye or a hand contradicts all else: it is made again. */
+  | { readonly code: 'contradicts'; readonly check: Check }
+  /** Level tests decide that the bar is dressed: its depth tells what metal is left. */
+  | { readonly code: 'metal-left' }
+  /** One of many depth gauges may stand wrong. */
+  | { readonly code: 'gauge-open'; readonly chance: number }
   /** A chain that came off may have hurt what catches it, and the groove. */
   | { readonly code: 'came-off' };
 
@@ -26,6 +32,8 @@ export interface NextMeasurement {
   /** Where along an edge, mm, for a place where no station is yet; null elsewhere. */
   readonly at: number | null;
   readonly gain: number;
+  /** Chance that it decides: that it condemns, or settles what is open. */
+  readonly decides: number;
   readonly minutes: number;
   readonly reason: NextReason;
   /** What it answers: of several that answer one question the best is enough. */
@@ -33,7 +41,14 @@ export interface NextMeasurement {
 }
 
 /** Before it is known what else answers the same question. */
-export type Asked = Omit<NextMeasurement, 'question' | 'at'> & { readonly question?: string; readonly at?: number };
+export type Asked = Omit<NextMeasurement, 'question' | 'at' | 'decides'> & {
+  readonly question?: string;
+  readonly at?: number;
+  /** Where it is not told, what it takes off the chance of a wrong call. */
+  readonly decides?: number;
+};
 
 /** With nothing known of it, a condemning reading is as likely good as bad: deciding blind is wrong half the time. */
 export const BLIND = 0.5;
+/** What a verdict waits for by name settles it as often as not. */
+export const SETTLES = 0.5;

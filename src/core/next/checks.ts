@@ -1,17 +1,15 @@
 import { flatMap } from '../flat-map';
 import { EDGES } from '../bar';
 import { toolOf } from '../belief';
+import type { ChainAssessment } from '../chain/checks';
 import type { BarAssessment, EdgeAssessment } from '../bar/checks';
-import { readingOf, type Check } from '../judge';
-import { minutesFor, stationPath, type Askable, type BenchSheet } from '../sheet';
-import { BLIND, type Asked } from './asked';
-import { gainOfRepeat } from './gain';
+import { readingOf, type Check, type Verdict } from '../judge';
+import { minutesFor, stationPath, valuesAt, type Askable, type BenchSheet } from '../sheet';
+import { BLIND, SETTLES, type Asked } from './asked';
+import { gainOfMove, movedBy, settleChance } from './gain';
 
 /** All readings that would settle one check answer one question. */
 const aboutCheck = ({ id, at }: Check): string => [id, at?.edge, at?.station, at?.rail].join(' ');
-
-/** What is undecided is never worth nothing to measure again. */
-const LEAST_GAIN = 0.01;
 
 /** What a value has in common with another reading by the tool that would repeat it: the tool's own error. */
 function sharedWith({ ways, repeat }: Check): number {
@@ -20,19 +18,67 @@ function sharedWith({ ways, repeat }: Check): number {
   return used && used.tool === repeat?.tool ? used.shared : 0;
 }
 
-/** One more reading for each condemning check that is too close to call, with its own tool, in the unit of its value. */
-export function repeats(checks: readonly Check[]): Asked[] {
+/** A repeat that settles less often than this is not asked for: the call is too close for this tool. */
+const LEAST_CHANCE = 0.03;
+/** Readings of one value beyond which the scatter is known and the tool's own error is all that is left. */
+const MOST_REPEATS = 4;
+
+/** How often a value was read. */
+function repeatsAt(sheet: BenchSheet, measure: Askable): number {
+  const reads = valuesAt(sheet, measure.split('.')) as readonly { readonly repeats?: readonly unknown[] }[];
+  return Math.max(0, ...reads.map((read) => read?.repeats?.length ?? 0));
+}
+
+/** One more reading for each condemning check that is too close to call, with its own tool, in the unit of its value. The least depth of a bar has its own way of asking. */
+export function repeats(checks: readonly Check[], sheet: BenchSheet): Asked[] {
   return flatMap(checks, (check): Asked[] => {
-    const { condemns, outcome, value, limit, uncertainty, repeat } = check;
+    const { id, bound, condemns, outcome, value, limit, uncertainty, repeat } = check;
     if (!condemns || outcome !== 'undecided' || value === null || limit === null || !uncertainty || !repeat) return [];
-    const gain = gainOfRepeat(value - limit, uncertainty, repeat.u, sharedWith(check));
-    const reason = { code: 'too-close', check, instrument: repeat.tool } as const;
-    const { measure } = repeat;
-    return [
-      { measure, gain: Math.max(gain, LEAST_GAIN), minutes: minutesFor(measure), reason, question: aboutCheck(check) },
-    ];
+    if (id === 'bar.depth' && bound === null) return [];
+    const { measure, tool } = repeat;
+    const spread = movedBy(uncertainty, repeat.u, sharedWith(check));
+    const decides = settleChance(value - limit, uncertainty, spread);
+    if (decides < LEAST_CHANCE || repeatsAt(sheet, measure) >= MOST_REPEATS) return [];
+    const gain = gainOfMove(value - limit, uncertainty, spread);
+    const reason = { code: 'too-close', check, instrument: tool } as const;
+    return [{ measure, gain, decides, minutes: minutesFor(measure), reason, question: aboutCheck(check) }];
   });
 }
+
+/** Depth gauges to read again, while it is open whether one stands wrong. */
+export const gaugesAgain = ({ gaugesToRepeat }: Pick<ChainAssessment, 'gaugesToRepeat'>): Asked[] =>
+  gaugesToRepeat.map(({ measure, high, low }) => {
+    const chance = Math.max(high, low);
+    return {
+      measure,
+      gain: Math.min(chance, 1 - chance),
+      decides: SETTLES * Math.min(chance, 1 - chance),
+      minutes: ONE_GAUGE,
+      reason: { code: 'gauge-open', chance },
+    };
+  });
+
+/** Minutes to read one depth gauge again (shop's figure). */
+const ONE_GAUGE = 0.3;
+
+/** Level tests, eyes and hands that contradict all else: each is made again, whatever the verdict. */
+export const contradicted = (verdicts: readonly Verdict[]): Asked[] =>
+  flatMap(verdicts, ({ against }) =>
+    flatMap(against, (check): Asked[] => {
+      const measure = check.again;
+      return measure
+        ? [
+            {
+              measure,
+              gain: BLIND / 2,
+              decides: SETTLES,
+              minutes: minutesFor(measure),
+              reason: { code: 'contradicts', check },
+            },
+          ]
+        : [];
+    }),
+  );
 
 /** What could come out either way and has no figure: somebody looks again. */
 export function looksAgain(checks: readonly Check[]): Asked[] {
@@ -111,6 +157,8 @@ export function levelTests({ standing }: Pick<BarAssessment, 'standing'>, sheet:
     const test = (measure: Askable, at?: number): Asked => ({
       measure,
       gain,
+      // It moves work and decides nothing that a verdict waits for: what does comes first.
+      decides: BESIDE * gain,
       minutes: minutesFor(measure),
       reason,
       question,
@@ -122,6 +170,9 @@ export function levelTests({ standing }: Pick<BarAssessment, 'standing'>, sheet:
     ];
   });
 }
+
+/** What moves work counts this much beside what a verdict waits for (tried on simulated jobs). */
+const BESIDE = 0.1;
 
 /** A station nearer than this is the same place, mm. */
 const SAME_PLACE = 5;

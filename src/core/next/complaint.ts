@@ -1,16 +1,17 @@
 import { flatMap } from '../flat-map';
 import type { FitJudgement } from '../fit';
 import type { Verdict } from '../judge';
-import { minutesFor, type Askable, type BenchSheet } from '../sheet';
-import { EVIDENCE_LIST, REACHES, type Diagnosis } from '../symptom';
+import { isThere, minutesFor, type Askable, type BenchSheet } from '../sheet';
+import { FINDINGS, REACHES, type Diagnosis } from '../symptom';
 import type { Asked } from './asked';
 
-/** The check that separates the two causes in front, for each symptom of the complaint. */
-export const separating = (diagnoses: readonly Diagnosis[]): Asked[] =>
+/** What to look at for each symptom of the complaint. */
+export const lookingFor = (sheet: BenchSheet, diagnoses: readonly Diagnosis[]): Asked[] =>
   flatMap(diagnoses, ({ symptom, next }): Asked[] => {
     if (!next) return [];
-    const { measure, gain, minutes, between } = next;
-    return [{ measure, gain, minutes, reason: { code: 'separates', symptom, between }, question: `cause ${symptom}` }];
+    const { measure, gain, minutes, about } = next;
+    const reason = { code: 'tells-cause', symptom, about, again: isThere(sheet, measure) } as const;
+    return [{ measure, gain, minutes, reason, question: `cause ${symptom}` }];
   });
 
 /** What a chain that came off may have hurt, where that came along and nobody has looked. */
@@ -34,12 +35,13 @@ export function afterDerailing(sheet: BenchSheet, fit: readonly FitJudgement[], 
 /** What a look is worth where something may have been hurt. */
 const WORTH_A_LOOK = 0.2;
 
-/** How much of the open complaint a reading speaks of: the shares of all causes that it is evidence for, where the cause is not as good as found. */
+/** How much of the open complaint a reading speaks of: the shares of all causes that it may find or clear, where the cause is not as good as found. */
 export function bearing(measure: Askable, diagnoses: readonly Diagnosis[]): number {
-  const speaks = flatMap(EVIDENCE_LIST, ([id, { asks }]) => (asks.includes(measure) ? [REACHES.get(id)!] : []));
   let sum = 0;
   for (const { next, causes } of diagnoses)
     if (next !== null)
-      for (const { cause, share } of causes) for (const reach of speaks) if (reach.has(cause)) sum += share;
+      for (const { cause, share } of causes)
+        if (REACHES.get(cause)!.some(([finding]) => (FINDINGS[finding].asks as readonly Askable[]).includes(measure)))
+          sum += share;
   return sum;
 }

@@ -1,8 +1,19 @@
 import { flatMap } from '../flat-map';
+import { EDGES } from '../bar';
+import type { BarAssessment } from '../bar/checks';
 import type { Identity } from '../identify';
 import { judgedParts, missingReadings, type Check, type Verdict } from '../judge';
-import { minutesFor, type Askable, type BenchSheet } from '../sheet';
+import { decidesFor, minutesFor, type Askable, type BenchSheet } from '../sheet';
 import { BLIND, type Asked } from './asked';
+
+/** Edges of one bar wear alike: where one was measured the other seldom decides (shop's figure). */
+const LIKE_THE_OTHER = 0.2;
+
+function chanceFor(measure: Askable, { bar }: BenchSheet): number {
+  const isMeasured = EDGES.some((edge) => bar?.edges?.[edge]?.stations.some(({ near, far }) => near && far));
+  const isEdge = EDGES.some((edge) => measure === `bar.edges.${edge}.stations`);
+  return decidesFor(measure) * (isEdge && isMeasured ? LIKE_THE_OTHER : 1);
+}
 
 /** Readings that a part to be judged waits for: what every part of its kind needs, and what this one's verdict names. */
 export function missing(sheet: BenchSheet, verdicts: readonly Verdict[]): Asked[] {
@@ -13,6 +24,7 @@ export function missing(sheet: BenchSheet, verdicts: readonly Verdict[]): Asked[
     return [...new Set([...missingReadings(sheet, part), ...named])].map((measure): Asked => ({
       measure,
       gain: BLIND,
+      decides: chanceFor(measure, sheet),
       minutes: minutesFor(measure),
       reason: { code: 'never-measured', part },
     }));
@@ -35,6 +47,9 @@ export function identifying(sheet: BenchSheet, { chain }: Identity): Asked[] {
 const timesToTake = ({ chain }: BenchSheet, measure: Askable): number =>
   measure === 'chain.driveLinks' && (chain?.driveLinks?.length ?? 0) === 0 ? 2 : 1;
 
+/** What a limit waits for opens all that stands and could not be judged: it comes before anything else is read. */
+const WAITED_FOR = 0.9;
+
 /** Limits that wait for a number of the bar: what would settle it, or the stamp. */
 export function limitWaits(checks: readonly Check[], { bar }: Identity): Asked[] {
   const waits = (reading: Askable) =>
@@ -42,6 +57,26 @@ export function limitWaits(checks: readonly Check[], { bar }: Identity): Asked[]
   return flatMap(['pitch', 'gauge'] as const, (property): Asked[] => {
     if (!waits(`bar.${property}`)) return [];
     const measure = bar[property].settledBy?.measure ?? 'bar.stamp';
-    return [{ measure, gain: BLIND, minutes: minutesFor(measure), reason: { code: 'limit-waits', property } }];
+    return [
+      {
+        measure,
+        gain: BLIND,
+        decides: WAITED_FOR,
+        minutes: minutesFor(measure),
+        reason: { code: 'limit-waits', property },
+      },
+    ];
+  });
+}
+
+/** Level tests decide that the bar is dressed; its depth tells what metal is left, and may yet condemn it. */
+export function metalLeft({ standing, belief }: Pick<BarAssessment, 'standing' | 'belief'>): Asked[] {
+  if (belief.least !== null) return [];
+  return flatMap(EDGES, (edge): Asked[] => {
+    const { called, belief: believed } = standing[edge];
+    if (!called || !believed?.byHand) return [];
+    const measure = `bar.edges.${edge}.stations` as const;
+    const decides = decidesFor(measure);
+    return [{ measure, gain: decides, decides, minutes: minutesFor(measure), reason: { code: 'metal-left' } }];
   });
 }

@@ -1,4 +1,5 @@
 import type { NextMeasurement } from './asked';
+import { minutesOf } from './order';
 
 /** The ordered list of readings that can decide a job, and what they take in all. */
 export interface MeasuringPlan {
@@ -13,5 +14,5 @@ export interface MeasuringPlan {
 export function measuringPlan(next: readonly NextMeasurement[]): MeasuringPlan {
   const answered = new Set<string>();
   const steps = next.filter(({ question }) => !answered.has(question) && answered.add(question));
-  return { steps, minutes: steps.reduce((sum, { minutes }) => sum + minutes, 0) };
+  return { steps, minutes: minutesOf(steps) };
 }

@@ -23,7 +23,14 @@ export const noseReadings = {
 export const noseChecks = {
   noseTurns: seen(
     { free: 'ok', rough: ['watch', 'free-nose'], seized: 'fail' },
-    { check: 'nose.turns', condemns: true, always: true, nose: 'sprocket', needed: { by: ['bar', 'nose'] } },
+    {
+      check: 'nose.turns',
+      condemns: true,
+      always: true,
+      nose: 'sprocket',
+      decides: 0.06,
+      needed: { by: ['bar', 'nose'] },
+    },
   ),
   tipPlay: seen(
     { none: 'ok', slight: 'watch', loose: 'fail' },
@@ -40,6 +47,7 @@ export const noseChecks = {
       condemns: true,
       means: 'Wear of a hard nose: `through` where the hard facing is worn through or chipped.',
       nose: 'hard',
+      decides: 0.06,
       needed: { by: ['nose'] },
     },
   ),

@@ -33,7 +33,10 @@ const mended = (sheet: BenchSheet, work: readonly string[]): readonly (readonly 
  * What is still true of the saw as it goes out: without what was found on parts that were renewed since, what was mended, and the tension that it came with. Rules between parts were held to when the
  * new ones were chosen.
  */
-export function asItGoesOut({ sheet, checks, fit, tension, pattern }: Told, renewed: readonly Part[]): Told {
+export function asItGoesOut(
+  { sheet, checks, fit, tension, pattern, wearPlace, drift }: Told,
+  renewed: readonly Part[],
+): Told {
   const work = done(sheet);
   const gone = flatMap(renewed, (part) => (part === 'nose' ? [] : [[GROUP_OF[part]]]));
   const places = [...mended(sheet, work), ['strip', 'tension'], ...gone];
@@ -45,5 +48,7 @@ export function asItGoesOut({ sheet, checks, fit, tension, pattern }: Told, rene
     fit: renewed.length > 0 ? [] : fit,
     tension: renewed.length > 0 ? null : tension,
     pattern: renewed.includes('bar') ? { code: 'not-measured' } : pattern,
+    drift: renewed.includes('chain') ? {} : drift,
+    wearPlace: renewed.includes('bar') ? { code: 'not-measured' } : wearPlace,
   };
 }

@@ -4,7 +4,7 @@ import type { Part, Step } from '../reading';
 import { isWholeSaw } from '../refit';
 import type { Schools } from '../schools';
 import { beginOf, readingAt, type Askable } from '../sheet';
-import { CAUSE_PARTS, diagnose, type Cause, type Symptom, type Told } from '../symptom';
+import { diagnosisOf, partOfCause, type Cause, type Symptom, type Told } from '../symptom';
 import { asItGoesOut } from './as-it-goes-out';
 import { measuredCut } from './checks';
 import { expectedLean, predictedDrift, signed, type ExpectedLean } from './predicted';
@@ -38,7 +38,7 @@ const PROVES: readonly Check['id'][] = PROOF_CHECKS;
 const STEP_OF_PART = { bar: 'bar', nose: 'bar', chain: 'chain', driveSprocket: 'sprocket' } as const;
 
 /** Causes that are mended by putting it on anew. */
-const SET_ANEW: readonly Cause[] = ['chain-slack', 'chain-tight', 'adjuster-at-end'];
+const SET_ANEW: readonly Cause[] = ['chain-slack', 'tension-tight', 'adjuster-at-end'];
 
 function symptomOf({ id }: Check, side: 'left' | 'right' | 'none'): Symptom {
   if (id === 'proof.oil') return 'will-not-oil';
@@ -49,11 +49,10 @@ function symptomOf({ id }: Check, side: 'left' | 'right' | 'none'): Symptom {
 /** The cause that explains a failure best, by the ranking of causes, and where to go back to. */
 function explained(check: Check, told: Told, side: 'left' | 'right' | 'none', schools: Schools): FailedProof {
   const symptom = symptomOf(check, side);
-  const sheet = { ...told.sheet, job: { ...told.sheet.job, symptoms: [symptom] } };
-  const [diagnosis] = diagnose({ ...told, sheet }, schools.curvedCuts);
-  const { cause, share } = diagnosis!.causes[0]!;
-  const measure = diagnosis!.next?.measure ?? null;
-  const own: Step = SET_ANEW.includes(cause) ? 'refit' : STEP_OF_PART[CAUSE_PARTS[cause]];
+  const diagnosis = diagnosisOf(symptom, told, schools.curvedCuts);
+  const { cause, share } = diagnosis.causes[0]!;
+  const measure = diagnosis.next?.measure ?? null;
+  const own: Step = SET_ANEW.includes(cause) ? 'refit' : STEP_OF_PART[partOfCause(cause)];
   const step = measure === null ? own : (readingAt(beginOf(measure))?.told.step ?? own);
   return { check: check.id, symptom, cause, share, step, measure };
 }
@@ -62,7 +61,8 @@ function explained(check: Check, told: Told, side: 'left' | 'right' | 'none', sc
 export function judgeProof(told: Told, bar: BarAssessment, renewed: readonly Part[], schools: Schools): Proof {
   const { sheet } = told;
   const cut = measuredCut(sheet);
-  const expected = renewed.includes('bar') ? null : expectedLean(sheet, bar);
+  const drift = renewed.includes('chain') ? {} : told.drift;
+  const expected = renewed.includes('bar') ? null : expectedLean(sheet, bar, drift);
   const missing = [
     ...(sheet.proof?.oil ? [] : (['proof.oil'] as const)),
     ...(cut ? [] : (['proof.cut'] as const)),

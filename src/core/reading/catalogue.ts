@@ -41,8 +41,9 @@ export interface ListPlace {
 }
 
 /** What holds for all within: not what is meant, needed, idle or led to, which is said of one thing only. */
-function handedDown({ minutes, step, view, nose }: Told): Told {
+function handedDown({ minutes, setUp, step, view, nose }: Told): Told {
   return {
+    ...(setUp === undefined ? {} : { setUp }),
     ...(minutes === undefined ? {} : { minutes }),
     ...(step === undefined ? {} : { step }),
     ...(view === undefined ? {} : { view }),

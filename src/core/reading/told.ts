@@ -64,6 +64,10 @@ export interface Work {
   readonly metal?: true;
 }
 
+/** What must be at hand or in place before readings are taken: tools, and the bar clean in the vise. */
+export const SET_UPS = ['bar-in-vise', 'caliper', 'blade', 'tape', 'chain-laid-out'] as const;
+export type SetUp = (typeof SET_UPS)[number];
+
 /** Acts in working order that make up a step by themselves: what must have been brought for them to be asked for. */
 export interface Acts {
   readonly askedBy: readonly string[];
@@ -75,6 +79,10 @@ export interface Told {
   readonly means?: string;
   /** Minutes a hand needs for it (shop's figure). */
   readonly minutes?: number;
+  /** Of parts of which nothing is known yet, how often it condemns or otherwise decides (shop's figure). */
+  readonly decides?: number;
+  /** What must be at hand before it can be taken; several readings share it. */
+  readonly setUp?: SetUp;
   /** The step in which it is made. */
   readonly step?: Step;
   /** The view of that step which shows it, where it has several. */

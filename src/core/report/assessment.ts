@@ -103,6 +103,9 @@ const verdictSchema = z.strictObject({
   decidedBy: z.string().nullable(),
   /** Chance that the verdict shown is wrong (of an undecided one, that the likeliest is); null while readings are missing that it waits for. */
   doubt: z.number().min(0).max(1).nullable(),
+  /** Hand tests and findings that speak against the verdict shown; and the place that is asked again for the first of them. */
+  against: z.array(z.string()),
+  asked: z.string().nullable(),
 });
 
 const partDoubtSchema = z.strictObject({
@@ -165,6 +168,9 @@ const edgeResultSchema = z.strictObject({
   believed: z.array(believedSchema),
   /** Chance that the rails stand out of level by more than bar.step over a length that matters. */
   stepChance: z.number().min(0).max(1).nullable(),
+  /** Whether the rails are to be dressed, and whether level tests alone say so: then by how much nobody has measured. */
+  called: z.boolean(),
+  byHand: z.boolean(),
   dressing: dressingSchema.nullable(),
 });
 
@@ -198,11 +204,19 @@ export const assessmentSchema = z.strictObject({
         value: z.number().nullable(),
         limit: z.number().nullable(),
         toward: z.enum(['left', 'right']).nullable(),
+        /** How far it draws the cut over 300 mm of depth, mm; null where it has no side. */
+        pull: z.number().nullable(),
         weight: z.number(),
         aggravates: z.boolean(),
         why: z.string(),
       }),
     ),
+    /** The drift that all of it comes to, mm over 300 of depth, to the right above 0, with its standard uncertainty; and how likely the cut is told to run to each side. */
+    drift: z.strictObject({
+      mean: z.number(),
+      u: z.number(),
+      odds: z.strictObject({ left: z.number(), straight: z.number(), right: z.number() }),
+    }),
     edgeDownNext: z.enum(['A', 'B']).nullable(),
     playLimit: z.number(),
     straightEdgePredicted: z.enum(['gap-stays', 'gap-closes', 'passes-beyond']).nullable(),
@@ -231,6 +245,11 @@ export const assessmentSchema = z.strictObject({
         setting: z.number(),
         afterCorrection: z.number().nullable(),
         strokes: z.int(),
+        /** Chance that none stands too high, and that none stands too low: one question of all of them each. */
+        noneTooHigh: z.number().min(0).max(1),
+        noneTooLow: z.number().min(0).max(1),
+        /** Gauges to file, each with its strokes; one that is too low is never among them. */
+        filed: z.array(z.strictObject({ side: z.enum(['left', 'right']), cutter: z.int(), strokes: z.int() })),
       })
       .nullable(),
     /** Values to file it by, degrees; the file is null where none is used or the family is not known. */
@@ -266,8 +285,17 @@ export const assessmentSchema = z.strictObject({
     .optional(),
   /** Why there is no order yet; absent when there is one. */
   orderWithheld: z.array(z.string()).optional(),
-  next: z.array(z.strictObject({ measure: z.string(), gain: z.number(), minutes: z.number(), why: z.string() })),
-  /** Each symptom of the complaint with its causes, the heaviest first; shares sum to 1. */
+  next: z.array(
+    z.strictObject({
+      measure: z.string(),
+      /** Where along the edge, mm, for a place where no station is yet. */
+      at: z.number().nullable(),
+      gain: z.number(),
+      minutes: z.number(),
+      why: z.string(),
+    }),
+  ),
+  /** Each symptom of the complaint with its causes, the heaviest first; their shares and that of the unexplained sum to 1. */
   symptoms: z.array(
     z.strictObject({
       symptom: z.string(),
@@ -275,13 +303,25 @@ export const assessmentSchema = z.strictObject({
         z.strictObject({
           cause: z.string(),
           share: z.number().min(0).max(1),
+          /** Chance that it is present, and that it is at work in the complaint: they overlap, and add to no whole. */
+          present: z.number().min(0).max(1),
+          acting: z.number().min(0).max(1),
+          /** Causes present beside it that make it bring the complaint about more often. */
+          aggravatedBy: z.array(z.string()),
           /** Why the symptom may come of it. */
           because: z.string(),
           for: z.array(z.string()),
           against: z.array(z.string()),
         }),
       ),
-      /** The reading that separates the two causes in front; null where one is as good as found, or nothing is left to look at. */
+      /** Chance that nothing found explains it, and its share. */
+      unexplained: z.number().min(0).max(1),
+      unexplainedShare: z.number().min(0).max(1),
+      /** What nobody has looked at yet, and how long that takes. */
+      notLookedAt: z.strictObject({ measures: z.array(z.string()), minutes: z.number() }),
+      /** Of a crooked cut: whether what was found comes to enough to explain it; null of any other complaint, or while nothing was found. */
+      enough: z.boolean().nullable(),
+      /** What to look at next for it; null where nothing would change what is named first. */
       next: z.string().nullable(),
       /** How the other school ranks the causes, where the schools differ. */
       otherSchool: z
@@ -316,7 +356,9 @@ export const assessmentSchema = z.strictObject({
   /** What to tell the customer, with what it follows from. */
   advice: z.array(z.strictObject({ code: z.string(), says: z.string(), because: z.string() })),
   /** The shortest list of readings that can decide the job, in the order to take them. */
-  plan: z.array(z.strictObject({ measure: z.string(), minutes: z.number(), why: z.string() })),
+  plan: z.array(
+    z.strictObject({ measure: z.string(), at: z.number().nullable(), minutes: z.number(), why: z.string() }),
+  ),
   minutesInAll: z.number(),
   /** Readings that stand on the sheet and may move nothing, each with the reason: what is not named here moves the assessment when it is taken off. */
   idle: z.array(z.strictObject({ measure: z.string(), why: z.string() })),

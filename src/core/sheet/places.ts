@@ -11,6 +11,8 @@ import {
   type Place,
   type Reading,
   type ReadingsOf,
+  type SetUp,
+  type Told,
 } from '../reading';
 import { sheetReadings, type WrittenReadings } from './bench-sheet';
 
@@ -106,7 +108,20 @@ const USUAL_MINUTES = 1;
 
 /** Minutes that a hand needs for what is asked for (shop's figures). */
 export function minutesFor(asked: Askable): number {
-  const place = placeAt(SHEET, isSubject(asked) ? SUBJECTS[asked].begin : asked);
-  const told = place?.is === 'reading' ? place.reading.told : place?.told;
-  return told?.minutes ?? USUAL_MINUTES;
+  return toldOf(asked).minutes ?? USUAL_MINUTES;
 }
+
+/** What is told of whatever is asked for. */
+const toldOf = (asked: Askable): Told => {
+  const place = placeAt(SHEET, isSubject(asked) ? SUBJECTS[asked].begin : asked);
+  return (place?.is === 'reading' ? place.reading.told : place?.told) ?? {};
+};
+
+/** Where nothing is told of it a reading decides now and then. */
+const SELDOM = 0.03;
+
+/** How often a reading decides, of parts of which nothing is known yet (shop's figures). */
+export const decidesFor = (asked: Askable): number => toldOf(asked).decides ?? SELDOM;
+
+/** What must be at hand before a reading is taken; null where nothing must. */
+export const setUpFor = (asked: Askable): SetUp | null => toldOf(asked).setUp ?? null;

@@ -43,6 +43,8 @@ export const driveSprocketReadings = group(
       {
         means: 'Depth of the grooves the drive links have worn.',
         minutes: 1,
+        decides: 0.3,
+        setUp: 'blade',
         needed: { by: ['driveSprocket'], orElse: ['driveSprocket.grade'] },
       },
     ),

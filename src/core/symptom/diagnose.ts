@@ -1,163 +1,153 @@
 import { judgedParts } from '../judge';
-import type { Part } from '../reading';
-import type { Schools } from '../schools';
-import { beginOf, isThere, isWithin, minutesFor, readingAt, type Askable } from '../sheet';
-import { CAUSE_PARTS, type Cause } from './causes';
-import { EVIDENCE_LIST, moves, REACHES, type Evidence, type Says } from './evidence';
+import type { Askable } from '../sheet';
+import { notLookedAt, worthLooking, type Looking } from './ask';
+import { rowOf, type Cause } from './causes';
+import { crookedCut, driftParts, oddsOf, pullOf, type CutSide, type DriftPart, type Pull } from './crooked';
+import type { DriftBelief } from './drift-belief';
 import { findings, type Found, type Told } from './found';
-import { isDisputed, weightsOf, type Symptom } from './weights';
+import { aggravated, noisyOr, type Ranking, type Standing } from './noisy-or';
+import { causesOf, isDisputed, presentBy, priorsOf, ratioOf, type Present } from './presence';
+import { sideOf, type School, type Symptom } from './symptom';
 
-/** One cause as it stands: its share of the complaint, and what speaks for it and against it. */
-export interface CauseStanding {
-  readonly cause: Cause;
-  readonly share: number;
+/** One cause as it stands in a complaint, and what speaks for it and against it. */
+export interface CauseStanding extends Standing {
   readonly for: readonly Found[];
   readonly against: readonly Found[];
-}
-
-/** The check that separates the two causes in front, and what it takes off the chance of naming the wrong one. */
-export interface Separating {
-  readonly measure: Askable;
-  readonly between: readonly [Cause, Cause];
-  readonly gain: number;
-  readonly minutes: number;
 }
 
 /** A symptom with its causes, the heaviest first. */
 export interface Diagnosis {
   readonly symptom: Symptom;
   readonly causes: readonly CauseStanding[];
-  readonly next: Separating | null;
+  /** Chance that nothing found explains it, and that as a share beside those of the causes. */
+  readonly unexplained: number;
+  readonly unexplainedShare: number;
+  /** What nobody has looked at yet. */
+  readonly notLookedAt: { readonly measures: readonly Askable[]; readonly minutes: number };
+  /** What to look at next for it; null where nothing would change what is named first. */
+  readonly next: Looking | null;
+  /** Of a crooked cut: whether what was found comes to enough to explain it; null of any other complaint, or while nothing was found. */
+  readonly enough: boolean | null;
   /** How the other school ranks them; null where the schools do not differ. */
   readonly otherSchool: {
-    readonly school: Schools['curvedCuts'];
+    readonly school: School;
     readonly causes: readonly { readonly cause: Cause; readonly share: number }[];
   } | null;
 }
 
-/**
- * Shares of causes from their weights and what was found: logarithms of odds added, then normalised (Bayes; each finding counts by itself). What is not known moves nothing.
- * @param weights before anything is read, each above nothing
- * @returns shares that sum to 1, in the order of the weights
- * @example sharesOf([['groove-worn', 1], ['bar-bent', 1]], [{ for: { causes: ['groove-worn'], by: 4 } }]) // 0.8, 0.2
- */
-export function sharesOf(
-  weights: readonly (readonly [Cause, number])[],
-  said: readonly Says[],
-): readonly { readonly cause: Cause; readonly share: number }[] {
-  const logs = weights.map(([cause, weight]) => said.reduce((log, says) => log + moves(says, cause), Math.log(weight)));
-  const most = Math.max(...logs);
-  const odds = logs.map((log) => Math.exp(log - most));
-  const all = odds.reduce((sum, each) => sum + each, 0);
-  return weights.map(([cause], i) => ({ cause, share: odds[i]! / all }));
+/** What draws a cut aside, whether or not anybody complains of it. */
+export interface Crooked {
+  readonly parts: readonly DriftPart[];
+  /** The drift that all parts come to, mm over 300, to the right above 0. */
+  readonly pull: Pull;
+  /** How likely the cut is told to run to each side. */
+  readonly odds: Readonly<Record<CutSide, number>>;
+  /** How likely the chain is dull or its gauges high: then a bar that leans or is worn steers more. */
+  readonly forced: number;
 }
 
-const says = ({ says: said }: Found): Says => said;
+/** The complaint of which every cause that aggravates another is a cause itself: where its chance is looked up. */
+const AGGRAVATORS: Symptom = 'needs-force';
+const FORCES: readonly Cause[] = ['cutters-dull', 'depth-gauges-high'];
 
-/** Causes by their shares, the heaviest first. */
-function ranked(
-  symptom: Symptom,
-  school: Schools['curvedCuts'],
-  found: readonly Found[],
-): readonly { readonly cause: Cause; readonly share: number }[] {
-  return [...sharesOf(weightsOf(symptom, school), found.map(says))].sort((a, b) => b.share - a.share);
-}
+const besideOf = (found: readonly Found[], school: School): readonly Present[] =>
+  presentBy(priorsOf(AGGRAVATORS, school), found);
 
-/** The same with what speaks for and against each. */
-const withEvidence = (ranking: ReturnType<typeof ranked>, found: readonly Found[]): readonly CauseStanding[] =>
-  ranking.map(({ cause, share }) => {
-    const moved = found.map((each) => moves(each.says, cause));
-    return {
-      cause,
-      share,
-      for: found.filter((_, i) => moved[i]! > 0),
-      against: found.filter((_, i) => moved[i]! < 0),
-    };
-  });
+/** How likely anything makes the chain be forced. */
+const forcedBy = (beside: readonly Present[]): number =>
+  1 - beside.reduce((left, { cause, present }) => (FORCES.includes(cause) ? left * (1 - present) : left), 1);
 
-/** With so large a share a cause counts as found: nothing more is asked for it. */
-export const FOUND_SHARE = 0.85;
-
-/** The largest share once the odds of one cause were multiplied. */
-function bestAfter(share: number, by: number, bestOther: number): number {
-  const all = 1 - share + by * share;
-  return Math.max(by * share, bestOther) / all;
-}
-
-/**
- * What looking would take off the chance of naming the wrong cause. The chances of the two results follow from the ratios: with a ratio `up` for a find and `down` for none, a sound saw shows a find in
- * `(1 − down)/(up − down)` of cases and an ailing one `up` times as often.
- */
-function gainOf({ up, down }: { up: number; down: number }, share: number, bestOther: number): number {
-  if (up <= 1 || down >= 1) return 0;
-  const falsely = (1 - down) / (up - down);
-  const finds = share * up * falsely + (1 - share) * falsely;
-  const after = finds * bestAfter(share, up, bestOther) + (1 - finds) * bestAfter(share, down, bestOther);
-  return Math.max(0, after - Math.max(share, bestOther));
-}
-
-/** A check that gains less than this is not asked for. */
-const LEAST_GAIN = 1e-6;
-
-/** Readings of the saw as a whole, which came only with it. */
-const ON_SAW = ['strip', 'loop', 'saw'] as const;
-
-/** The reading to take for a piece of evidence: the first it rests on that is not there yet. None where all are, or it belongs to what did not come. */
-function askedFor({ asks }: Evidence, { sheet }: Told): Askable | null {
-  const brought = sheet.job?.brought ?? [];
-  const hasSaw = brought.length === 0 || brought.includes('whole-saw');
-  const nose = sheet.bar?.nose ?? 'sprocket';
-  const mayAsk = (asked: Askable): boolean => {
-    const ownNose = readingAt(beginOf(asked))?.told.nose;
-    return (hasSaw || !ON_SAW.some((group) => isWithin(asked, group))) && (ownNose === undefined || ownNose === nose);
+/** How causes rank in a complaint, by how likely each is present. */
+function rankingFor(symptom: Symptom, beside: readonly Present[], drift: DriftBelief, school: School) {
+  const side = sideOf(symptom);
+  return (present: readonly Present[]): Ranking => {
+    const raised = aggravated(present, beside);
+    if (side === null) return noisyOr(raised);
+    const by = new Map(raised.map(({ cause, aggravatedBy }) => [cause, aggravatedBy]));
+    return crookedCut(driftParts(raised, drift, forcedBy(beside), school), side, (cause) => by.get(cause) ?? []);
   };
-  return asks.find((asked) => mayAsk(asked) && !isThere(sheet, asked)) ?? null;
 }
 
-function separating(
-  [first, second]: ReturnType<typeof ranked>,
-  found: readonly Found[],
+const withEvidence = (standing: Standing, found: readonly Found[]): CauseStanding => ({
+  ...standing,
+  for: found.filter((each) => ratioOf(each, standing.cause) > 1),
+  against: found.filter((each) => ratioOf(each, standing.cause) < 1),
+});
+
+const CURVED: Symptom = 'cuts-curved-right';
+
+/** What draws a cut aside, from all that was found. */
+export function crookedOf(told: Told, school: School): Crooked {
+  const found = findings(told);
+  const beside = besideOf(found, school);
+  const present = aggravated(presentBy(priorsOf(CURVED, school), found), beside);
+  const forced = forcedBy(beside);
+  const parts = driftParts(present, told.drift, forced, school);
+  const pull = pullOf(parts);
+  return { parts, pull, odds: oddsOf(pull), forced };
+}
+
+/** A cause more likely present than this counts as found. */
+export const FOUND_FROM = 0.5;
+/** What was found explains a crooked cut where it makes it likelier than this. */
+const EXPLAINS_FROM = 0.25;
+
+/** Whether the parts that were found come to enough for the side of the complaint. */
+function isEnough(
+  symptom: Symptom,
+  present: readonly Present[],
+  beside: readonly Present[],
   told: Told,
-  parts: readonly Part[],
-): Separating | null {
-  if (!first || !second || first.share >= FOUND_SHARE) return null;
-  const there = new Set(found.map(({ id }) => id));
-  let most: Separating | null = null;
-  let best = 0;
-  for (const [id, evidence] of EVIDENCE_LIST) {
-    if (there.has(id)) continue;
-    for (const [own, other] of [
-      [first, second],
-      [second, first],
-    ] as const) {
-      const reach = REACHES.get(id)!.get(own.cause);
-      if (!reach || !parts.includes(CAUSE_PARTS[own.cause])) continue;
-      const measure = askedFor(evidence, told);
-      if (!measure) continue;
-      const [gain, minutes] = [gainOf(reach, own.share, other.share), minutesFor(measure)];
-      const rate = (gain + LEAST_GAIN) / minutes;
-      if (rate <= best) continue;
-      best = rate;
-      most = { measure, between: [first.cause, second.cause], gain, minutes };
-    }
-  }
-  return most;
+  school: School,
+) {
+  const side = sideOf(symptom);
+  const found = aggravated(present, beside).filter((each) => each.present > FOUND_FROM);
+  if (side === null || found.length === 0) return null;
+  return oddsOf(pullOf(driftParts(found, told.drift, forcedBy(beside), school)))[side] >= EXPLAINS_FROM;
 }
 
 /** Every symptom of the complaint with its causes, by the school of the shop. */
-export function diagnose(told: Told, school: Schools['curvedCuts']): readonly Diagnosis[] {
+export function diagnose(told: Told, school: School): readonly Diagnosis[] {
   const symptoms = told.sheet.job?.symptoms ?? [];
-  if (symptoms.length === 0) return [];
+  return symptoms.length === 0 ? [] : [...new Set(symptoms)].map((symptom) => diagnosisOf(symptom, told, school));
+}
+
+/** One symptom with its causes, whether or not anybody has complained of it. */
+export function diagnosisOf(symptom: Symptom, told: Told, school: School): Diagnosis {
   const found = findings(told);
   const parts = judgedParts(told.sheet);
-  return [...new Set(symptoms)].map((symptom) => {
-    const ranking = ranked(symptom, school, found);
-    const other = school === 'bar-first' ? ('cutters-too' as const) : ('bar-first' as const);
-    return {
-      symptom,
-      causes: withEvidence(ranking, found),
-      next: separating(ranking, found, told, parts),
-      otherSchool: isDisputed(symptom) ? { school: other, causes: ranked(symptom, other, found) } : null,
-    };
-  });
+  const by = (own: School) => {
+    const beside = besideOf(found, own);
+    const present = presentBy(priorsOf(symptom, own), found);
+    const rank = rankingFor(symptom, beside, told.drift, own);
+    return { beside, present, rank, ranking: rank(present) };
+  };
+  const { beside, present, rank, ranking } = by(school);
+  const other = school === 'bar-first' ? ('cutters-too' as const) : ('bar-first' as const);
+  const [next] = worthLooking(told, found, parts, present, ranking, rank);
+  return {
+    symptom,
+    causes: ranking.causes.map((standing) => withEvidence(standing, found)),
+    unexplained: ranking.unexplained,
+    unexplainedShare: ranking.unexplainedShare,
+    notLookedAt: notLookedAt(told, found, parts, causesOf(symptom)),
+    next: next ?? null,
+    enough: isEnough(symptom, present, beside, told, school),
+    otherSchool: isDisputed(symptom) ? { school: other, causes: by(other).ranking.causes } : null,
+  };
+}
+
+/** The part that a cause lies in. */
+export const partOfCause = (cause: Cause) => rowOf(cause).part;
+
+/** Blue patches are seen, and what ran hot is asked as if somebody had complained of it. */
+const HOT: Symptom = 'runs-hot';
+/** Where nothing else was found it ran tight, or dull. */
+const ELSE: readonly Cause[] = ['tension-tight', 'cutters-dull'];
+
+/** What may have made a bar run so hot that it went blue: what was found of it, or what leaves no other trace. Empty where no blue was seen. */
+export function heatCauses(told: Told, school: School): readonly Cause[] {
+  if (!told.checks.some(({ id, outcome }) => id === 'bar.blueing' && outcome === 'watch')) return [];
+  const found = diagnosisOf(HOT, told, school).causes.filter(({ present }) => present > FOUND_FROM);
+  return found.length > 0 ? found.map(({ cause }) => cause) : ELSE;
 }

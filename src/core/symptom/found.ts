@@ -1,18 +1,22 @@
 import { flatMap } from '../flat-map';
-import type { WearPattern } from '../bar';
+import type { WearPattern, WearPlace } from '../bar';
 import type { FitJudgement } from '../fit';
 import type { Check } from '../judge';
 import type { LoopTension } from '../loop/assessed';
 import { valuesAt, type BenchSheet, type ReadingPath } from '../sheet';
-import { EVIDENCE_LIST, type Evidence, type EvidenceId, type Says } from './evidence';
+import type { DriftBelief } from './drift-belief';
+import { FINDING_LIST, type Finding, type FindingId } from './findings';
 
-/** What a sheet tells to those who ask for causes. */
+/** What is believed of a saw, as far as causes ask: the judgements of its parts, the rules between them, and what was told. The sheet itself is asked for words that no part is judged by, and for nothing else. */
 export interface Told {
   readonly sheet: BenchSheet;
   readonly checks: readonly Check[];
   readonly fit: readonly FitJudgement[];
   readonly tension: LoopTension | null;
   readonly pattern: WearPattern;
+  readonly wearPlace: WearPlace;
+  /** Where bar and chain draw a cut. */
+  readonly drift: DriftBelief;
 }
 
 /** Where a finding stands, so that it can be said. */
@@ -21,12 +25,16 @@ export type Source =
   | { readonly from: 'word'; readonly reading: ReadingPath; readonly word: string }
   | { readonly from: 'fit'; readonly judgement: FitJudgement }
   | { readonly from: 'tension'; readonly tension: LoopTension }
-  | { readonly from: 'pattern'; readonly pattern: WearPattern };
+  | { readonly from: 'pattern'; readonly pattern: WearPattern }
+  | { readonly from: 'wear-place'; readonly place: WearPlace };
 
-/** A piece of evidence that is there, with what it says of causes. */
+/** A finding that is there: what it came to, and how sure that is. */
 export interface Found {
-  readonly id: EvidenceId;
-  readonly says: Says;
+  readonly id: FindingId;
+  /** What it came to, the most telling first: the reason of a rule before whether it holds. */
+  readonly results: readonly string[];
+  /** 0 where it could as well have come out the other way, 1 where it is certain; of one that was looked at twice alike 2, of one that two looks contradict 0. */
+  readonly sureness: number;
   readonly source: Source;
 }
 
@@ -36,8 +44,8 @@ const SEVERITY: readonly Check['outcome'][] = ['fail', 'watch', 'ok'];
 interface Kind {
   /** The worst that is judged; null where none is. */
   readonly worst: Check | null;
-  /** Whether one of them is too close to call, which says nothing yet. */
-  readonly isOpen: boolean;
+  /** One that is too close to call, which says nothing yet. */
+  readonly open: Check | null;
 }
 
 const worse = (worst: Check | null, next: Check): Check =>
@@ -46,66 +54,68 @@ const worse = (worst: Check | null, next: Check): Check =>
 function kindsOf(checks: readonly Check[]): ReadonlyMap<Check['id'], Kind> {
   const kinds = new Map<Check['id'], Kind>();
   for (const check of checks) {
-    const { worst = null, isOpen = false } = kinds.get(check.id) ?? {};
+    const { worst = null, open = null } = kinds.get(check.id) ?? {};
     const judged = SEVERITY.includes(check.outcome);
     kinds.set(check.id, {
       worst: judged ? worse(worst, check) : worst,
-      isOpen: isOpen || check.outcome === 'undecided',
+      open: check.outcome === 'undecided' ? check : open,
     });
   }
   return kinds;
 }
 
-/** What a check says, as far as it is sure: one that could as well have come out the other way says nothing. */
-function asSure(says: Says | undefined, { probability }: Check): Says | undefined {
-  if (!says || probability === null) return says;
-  const sureness = Math.abs(2 * probability - 1);
-  const scaled = (part: Says['for']) => part && { ...part, by: part.by ** sureness };
-  const [likelier, against] = [scaled(says.for), scaled(says.against)];
-  return { ...(likelier ? { for: likelier } : {}), ...(against ? { against } : {}) };
+/** How sure a check is of what it came to: one that could as well have come out the other way is not sure at all. */
+const surenessOf = ({ probability }: Check): number => (probability === null ? 1 : Math.abs(2 * probability - 1));
+
+/** A finding of a check by its outcome, and by the word that was seen. */
+function ofCheck(check: Check): Omit<Found, 'id'> {
+  return {
+    results: [...(check.observed === null ? [] : [check.observed]), check.outcome],
+    sureness: check.outcome === 'undecided' ? 1 : surenessOf(check),
+    source: { from: 'check', check },
+  };
 }
 
-/** What one piece of evidence has to say; null while nobody has looked. */
-function sourceOf(
-  evidence: Evidence,
-  told: Told,
-  kinds: ReturnType<typeof kindsOf>,
-): { readonly says: Says | undefined; readonly source: Source } | null {
-  switch (evidence.from) {
+const asWord = (value: unknown): string => (value === true ? 'yes' : value === false ? 'no' : String(value));
+
+/** What one finding came to; null while nobody has looked. */
+function sourceOf(finding: Finding, told: Told, kinds: ReturnType<typeof kindsOf>): Omit<Found, 'id'> | null {
+  switch (finding.from) {
     case 'check': {
-      const { worst: check = null, isOpen = false } = kinds.get(evidence.check) ?? {};
+      const { worst = null, open = null } = kinds.get(finding.check) ?? {};
       // A kind that is clear in one place and open in another is not cleared.
-      if (!check || (check.outcome === 'ok' && isOpen)) return null;
-      return { says: asSure(evidence.results[check.outcome], check), source: { from: 'check', check } };
+      if (open && (!worst || worst.outcome === 'ok')) return open.observed === null ? null : ofCheck(open);
+      return worst && ofCheck(worst);
     }
     case 'word': {
-      const [word] = valuesAt(told.sheet, evidence.reading.split('.')) as readonly (string | undefined)[];
-      if (word === undefined) return null;
-      return { says: evidence.results[word], source: { from: 'word', reading: evidence.reading, word } };
+      const [value] = valuesAt(told.sheet, finding.reading.split('.'));
+      if (value === undefined) return null;
+      const word = asWord(value);
+      return { results: [word], sureness: 1, source: { from: 'word', reading: finding.reading, word } };
     }
     case 'fit': {
-      const judgement = told.fit.find(({ rule }) => rule === evidence.rule);
+      const judgement = told.fit.find(({ rule }) => rule === finding.rule);
       if (!judgement || judgement.holds === null) return null;
-      const { results } = evidence;
-      return {
-        says: results[judgement.reason.code] ?? results[judgement.holds ? 'holds' : 'broken'],
-        source: { from: 'fit', judgement },
-      };
+      const results = [judgement.reason.code, judgement.holds ? 'holds' : 'broken'];
+      return { results, sureness: 1, source: { from: 'fit', judgement } };
     }
     case 'tension':
       if (!told.tension || told.tension.close) return null;
-      return { says: evidence.results[told.tension.state], source: { from: 'tension', tension: told.tension } };
+      return { results: [told.tension.state], sureness: 1, source: { from: 'tension', tension: told.tension } };
     case 'pattern':
       if (told.pattern.code === 'not-measured') return null;
-      return { says: evidence.results[told.pattern.code], source: { from: 'pattern', pattern: told.pattern } };
+      return { results: [told.pattern.code], sureness: 1, source: { from: 'pattern', pattern: told.pattern } };
+    case 'wear-place':
+      if (told.wearPlace.code === 'not-measured') return null;
+      return { results: [told.wearPlace.code], sureness: 1, source: { from: 'wear-place', place: told.wearPlace } };
   }
 }
 
-/** All evidence that is there. */
+/** All findings that are there. */
 export function findings(told: Told): readonly Found[] {
   const kinds = kindsOf(told.checks);
-  return flatMap(EVIDENCE_LIST, ([id, evidence]) => {
-    const there = sourceOf(evidence, told, kinds);
-    return there ? [{ id, says: there.says ?? {}, source: there.source }] : [];
+  return flatMap(FINDING_LIST, ([id, finding]) => {
+    const there = sourceOf(finding, told, kinds);
+    return there ? [{ id, ...there }] : [];
   });
 }

@@ -1,6 +1,12 @@
-/** What ails it: a complaint's causes, their weights, what each finding does to them, and the next check that separates them. */
+/** What ails it: causes by what was found of every part, how they add up in a complaint, and what to look at next. */
+export * from './symptom';
 export * from './causes';
-export * from './weights';
-export * from './evidence';
+export * from './findings';
 export * from './found';
+export * from './presence';
+export * from './noisy-or';
+export * from './drift-belief';
+export * from './crooked';
+export * from './ask';
 export * from './diagnose';
+export * from './crooked-findings';

@@ -4,7 +4,6 @@ import { tensionOf } from '../refit';
 import { beginOf, readingAt, READINGS, valuesAt, type Askable, type BenchSheet } from '../sheet';
 import type { Appraisal } from '../assess';
 import { missingReadings } from '../judge';
-import { FOUND_SHARE } from '../symptom';
 
 /** How a step stands. Nothing is locked: this only says what is missing. */
 export interface StepState {
@@ -66,12 +65,10 @@ function reworking(sheet: BenchSheet, { verdicts, bar, chain }: Appraisal): Stan
   return bar.measuredAgain || chain.measuredAgain || ticked ? done : notNeeded;
 }
 
-/** A complaint is understood when each of its symptoms has a cause that is as good as found; without one nothing is asked. */
+/** A complaint is understood when nothing is left to look at that would change what is named first; without one nothing is asked. */
 function explaining({ diagnoses }: Appraisal): Standing {
   if (diagnoses.length === 0) return notNeeded;
-  const left = flatMap(diagnoses, ({ next, causes }) =>
-    (causes[0]?.share ?? 0) < FOUND_SHARE && next ? [next.measure] : [],
-  );
+  const left = flatMap(diagnoses, ({ next }) => (next ? [next.measure] : []));
   return left.length === 0 ? done : open(...new Set(left));
 }
 

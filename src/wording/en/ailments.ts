@@ -1,4 +1,4 @@
-import type { Cause, Symptom } from '../../core/symptom';
+import type { Cause, Diagnosis, Symptom } from '../../core/symptom';
 import { READING_WORDS } from './readings';
 
 /** What may ail a saw, by name. */
@@ -6,6 +6,8 @@ export const ailmentName: Record<Cause, string> = {
   'groove-worn': 'The groove is worn',
   'rails-unlevel': 'The rails are not level',
   'bar-bent': 'The bar is bent',
+  'tip-worn': 'The bar is worn close behind the nose',
+  'rails-rough': 'The rail tops are rough',
   'groove-pinched': 'The groove is pinched',
   'groove-packed': 'The groove is packed with dirt',
   'link-on-floor': 'The drive link rubs on the floor',
@@ -16,12 +18,14 @@ export const ailmentName: Record<Cause, string> = {
   'nose-worn': 'The nose is worn',
   'cutters-uneven': 'The cutters are uneven',
   'cutters-dull': 'The cutters are dull',
+  'chain-blunt-forced': 'The chain is blunt and gets forced',
   'cutters-hooked': 'The cutters are hooked',
   'cutters-blunt': 'The cutters slope back under the edge',
   'depth-gauges-high': 'The depth gauges stand too high',
   'depth-gauges-low': 'The depth gauges stand too low',
+  'depth-gauges-uneven': 'The depth gauges are uneven, left and right',
   'chain-slack': 'The chain runs slack',
-  'chain-tight': 'The chain runs too tight',
+  'tension-tight': 'The chain runs too tight',
   'chain-stretched': 'The chain has grown',
   'chain-thin-for-groove': 'The chain is too thin for the groove',
   'links-differ': 'The chain has another number of links than the bar takes',
@@ -32,6 +36,20 @@ export const ailmentName: Record<Cause, string> = {
   'sprocket-pitch-differs': 'The drive sprocket is of another pitch',
   'bearing-worn': 'The sprocket’s bearing is worn',
 };
+
+/** What leads where everything was looked at and cleared. */
+export const NOTHING_EXPLAINS = 'Nothing found explains it';
+
+/** What leads in a complaint: its heaviest cause, or that nothing found explains it. */
+export function leadOf({ causes, unexplainedShare }: Pick<Diagnosis, 'causes' | 'unexplainedShare'>): {
+  readonly share: number;
+  readonly name: string;
+} {
+  const [first] = causes;
+  return first && first.share >= unexplainedShare
+    ? { share: first.share, name: ailmentName[first.cause] }
+    : { share: unexplainedShare, name: NOTHING_EXPLAINS };
+}
 
 /** A symptom as one points at it: `fine dust, no chips`. */
 export const symptomName = (symptom: Symptom): string => READING_WORDS['job.symptoms'].words[symptom];

@@ -1,8 +1,9 @@
 import { never } from '../../core/result';
-import type { CauseFinding, WearPlace } from '../../core/bar';
+import type { WearPlace } from '../../core/bar';
 import type { EdgeDressing } from '../../core/bar/checks';
 import type { SchoolId, Schools } from '../../core/schools';
 import { formatLength, formatPosition, mm, type UnitSystem } from '../../core/quantity';
+import type { Cause, Crooked, CrookedFinding } from '../../core/symptom';
 import { list } from './sentence';
 
 /** Where depth was lost, and what that tells of the use. */
@@ -24,38 +25,50 @@ export function wearPlaceSentence(place: WearPlace, unit: UnitSystem = 'mm'): st
   }
 }
 
-/** Causes of a crooked cut by name. */
-export const causeName: Record<CauseFinding['cause'], string> = {
-  lean: 'The chain leans',
-  play: 'The chain rocks',
-  cutters: 'The cutters are uneven',
+/** What is not known of a cause of a crooked cut is asked for. */
+const NOT_KNOWN: Readonly<Partial<Record<Cause, string>>> = {
+  'rails-unlevel': 'Not known: set the square along the cutting edge, or measure both rails.',
+  'groove-worn': 'Not known: measure the groove’s width, or make the straight-edge test.',
+  'bar-bent': 'Not known: sight along the bar and lay a straight edge to it.',
+  'cutters-uneven': 'Not known: measure cutters of both sides.',
+  'depth-gauges-uneven': 'Not known: measure depth gauges of both sides.',
+  'cutters-dull': 'Not known: hold the working corners to the light.',
 };
 
-/** How one cause stands, with its figure. */
-export function causeSentence(
-  { cause, state, value, limit, toward, aggravates }: CauseFinding,
+/** How one cause of a crooked cut stands, with its figure, and how far it draws the cut. */
+export function crookedSentence(
+  { cause, state, value, limit, toward, pull, aggravates }: CrookedFinding,
   unit: UnitSystem = 'mm',
 ): string {
-  if (state === 'not-measured')
-    return {
-      lean: 'Not known: measure both rails along the cutting edge.',
-      play: 'Not known: measure the groove\u2019s width.',
-      cutters: 'Not known: measure cutters of both sides.',
-    }[cause];
+  if (state === 'not-measured') return NOT_KNOWN[cause] ?? 'Not known.';
   const show = (figure: number | null) =>
     figure === null
       ? ''
-      : cause === 'lean'
+      : cause === 'rails-unlevel'
         ? `${Math.abs(figure).toFixed(1)}\u00b0`
         : formatLength(mm(Math.abs(figure)), unit);
-  const side = toward ? ` It draws the cut to the ${toward}.` : '';
-  if (state === 'sound') return `No: ${show(value)}, it counts from ${show(limit)}.`;
-  const says = {
-    lean: `The set lean is ${show(value)}, it counts from ${show(limit)}.`,
-    play: `The groove lets it rock by ${show(value)} of play, the most is ${show(limit)}.`,
-    cutters: `Left and right differ by ${show(value)} on average, it counts from ${show(limit)}.`,
-  }[cause];
+  if (state === 'sound')
+    return value === null ? 'No: looked at, and not found.' : `No: ${show(value)}, it counts from ${show(limit)}.`;
+  const figures: Readonly<Partial<Record<Cause, string>>> = {
+    'rails-unlevel': `The set lean is ${show(value)}, it counts from ${show(limit)}.`,
+    'groove-worn': `The groove lets it rock by ${show(value)} of play, the most is ${show(limit)}.`,
+    'cutters-uneven': `Left and right differ by ${show(value)} on average, it counts from ${show(limit)}.`,
+    'depth-gauges-uneven': `Left and right differ by ${show(value)} on average, it counts from ${show(limit)}.`,
+  };
+  const says = (value === null ? null : figures[cause]) ?? 'Found.';
+  const side =
+    toward && pull !== null
+      ? ` It draws the cut to the ${toward}, by about ${formatPosition(mm(pull), unit)} in ${formatPosition(mm(300), unit)}.`
+      : ' It draws the cut to either side.';
   return `${says}${side}${aggravates ? ' The bar comes first; this makes it worse.' : ''}`;
+}
+
+/** Where all of it together draws a cut, and how likely somebody says so. */
+export function driftSentence({ pull, odds }: Crooked, unit: UnitSystem = 'mm'): string {
+  const percent = (chance: number) => `${Math.round(100 * chance)} %`;
+  const side = pull.mean > 0 ? 'right' : 'left';
+  const drawn = `All of it together draws the cut about ${formatPosition(mm(Math.abs(pull.mean)), unit)} to the ${side} in ${formatPosition(mm(300), unit)} of depth, ± ${formatPosition(mm(2 * pull.u), unit)}`;
+  return `${drawn}: to the left ${percent(odds.left)}, straight ${percent(odds.straight)}, to the right ${percent(odds.right)}.`;
 }
 
 /** Both schools on crooked cuts, named. */

@@ -25,6 +25,7 @@ export const checkName: Record<CheckId, string> = {
   'chain.gauges-too-low': 'Lowest depth gauge, beyond mending',
   'chain.gauges-low': 'Lowest depth gauge',
   'chain.gauges-high': 'Highest depth gauge',
+  'chain.gauges-uneven': 'Depth gauges, left against right',
   'chain.uneven': 'Left against right',
   'chain.angle': 'Top-plate angle',
   'chain.tang-burr': 'Burr on a tang',

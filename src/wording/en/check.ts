@@ -1,5 +1,5 @@
 import { never } from '../../core/result';
-import type { BlueingCause, Check, CheckNote, Place } from '../../core/judge';
+import type { Check, CheckNote, Place } from '../../core/judge';
 import { formatFigure, formatLength, mm, type UnitSystem } from '../../core/quantity';
 import { checkName } from './check-names';
 import { findingSentence } from './findings';
@@ -48,7 +48,8 @@ const OBSERVED: Readonly<Record<string, string>> = {
   'bar.nose.fixed': 'The nose has failed and cannot be replaced on this bar.',
   'bar.nose.unknown': 'The nose has failed: whether it can be replaced on this bar decides.',
   'bar.marker.agrees': 'The marker says the same as all else.',
-  'bar.marker.disagrees': 'The marker speaks against all else that is known of this edge: ink it and pass the file once more.',
+  'bar.marker.disagrees':
+    'The marker speaks against all else that is known of this edge: ink it and pass the file once more.',
   'bar.square.agrees': 'The square says the same as all else.',
   'bar.square.disagrees': 'The square speaks against all else that is known of this edge: set it there once more.',
   'bar.stands.agrees': 'Stood on its edge, the bar says the same as all else.',
@@ -132,6 +133,8 @@ function warned(check: Check, value: string, watch: string): string {
       return `The chain has grown by ${value}: watch from ${watch}.`;
     case 'chain.half':
       return `Filing its damage out takes ${value} of a cutter: at half and more a new chain is worth thinking of.`;
+    case 'chain.gauges-uneven':
+      return `Left and right depth gauges differ by ${value} on average: the side that stands lower bites deeper and draws the cut.`;
     case 'sprocket.wear':
       return `The sprocket is worn ${value} deep: watch from ${watch}.`;
     case 'sprocket.chains':
@@ -153,15 +156,6 @@ export function valueWithDoubt(
   const doubt = unit === 'mm' ? formatFigure(mm(2 * uncertainty), system) : (2 * uncertainty).toFixed(2);
   return `${shown} ± ${doubt}`;
 }
-
-const BLUEING: Record<BlueingCause, string> = {
-  'no-oil': 'no oil, its holes are blocked',
-  'groove-packed': 'no oil, the groove is packed',
-  'link-on-floor': 'the link rubs on the floor of the groove',
-  pinched: 'the groove pinches the link',
-  'nose-stiff': 'the nose turns stiffly',
-  'ran-tight-or-blunt': 'it ran too tight or blunt; nothing else was found',
-};
 
 function note(item: CheckNote, unit: UnitSystem): string {
   switch (item.code) {
@@ -187,11 +181,6 @@ function note(item: CheckNote, unit: UnitSystem): string {
       return `Damage on the ${item.side} side was taken off the shortest cutter of the other side: measure a cutter of its own.`;
     case 'test-disagrees':
       return `In the test ${straightEdgeWord[item.observed as keyof typeof straightEdgeWord]}; from the measured groove ${straightEdgeWord[item.predicted as keyof typeof straightEdgeWord]}. Make the test or measure the width again.`;
-    case 'causes':
-      return `Likely: ${list(
-        item.causes.map((cause) => BLUEING[cause]),
-        'or',
-      )}.`;
     case 'on-cutter':
       return `It is the ${item.side} cutter ${item.cutter}.`;
     case 'angle-wanted':

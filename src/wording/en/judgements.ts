@@ -305,10 +305,18 @@ export function nextSentence({ measure, reason }: NextMeasurement, unit: UnitSys
       return `${what}: a step may stand on edge ${reason.edge} (${(100 * reason.chance).toFixed(0)} %), and this tool cannot show it. A level test can.`;
     case 'not-sure':
       return `${what}: ${checkSentence(reason.check, unit).replace(/^[A-Z](?=[a-z])/, (first) => first.toLowerCase())}`;
-    case 'separates': {
-      const [first, second] = reason.between.map((cause) => inSentence(ailmentName[cause]));
-      return `${what}: tells whether ${first}, or ${second}.`;
+    case 'tells-cause': {
+      const cause = inSentence(ailmentName[reason.about]);
+      return reason.again
+        ? `${what}: once more, since ${cause} leads and hangs on it.`
+        : `${what}: finds or clears that ${cause}.`;
     }
+    case 'contradicts':
+      return `${what}: once more. ${checkSentence(reason.check, unit)}`;
+    case 'metal-left':
+      return `${what}: the rails are to be dressed; it tells what metal is left.`;
+    case 'gauge-open':
+      return `${what}: once more. Whether a depth gauge stands wrong is open (${(100 * reason.chance).toFixed(0)} %), and this one is the likeliest.`;
     case 'came-off':
       return `${what}: a chain that came off may have hurt it.`;
     default:

@@ -1,6 +1,5 @@
 import {
   barBelief,
-  crookedCauses,
   derivedPlayLimit,
   edgeDownNext,
   engagedAt,
@@ -14,7 +13,6 @@ import {
   wearPlace,
   type Asked,
   type BarBelief,
-  type CauseFinding,
   type CutterGeometry,
   type Edge,
   type Setting,
@@ -32,9 +30,8 @@ import type { Candidate, Identity } from '../../identify';
 import { estimate, type Degrees, type Estimate, type LengthReading } from '../../quantity';
 import type { BenchSheet } from '../../sheet';
 import { barChecks } from './all';
-import type { BlueingCause, Check } from '../../judge';
-import { blueingCauses } from './blueing';
-import { crookedEvidence } from './crooked';
+import type { Check } from '../../judge';
+import { leanBelief, type LeanBelief } from './crooked';
 import type { BarContext, OwnLink } from './context';
 import { assessEdge, dressedSince, measuredAgain, type EdgeAssessment } from './edge';
 
@@ -48,8 +45,8 @@ export interface BarAssessment {
   readonly belief: BarBelief;
   readonly measuredAgain: boolean;
   readonly wearPlace: WearPlace;
-  readonly blueingCauses: readonly BlueingCause[];
-  readonly crooked: readonly CauseFinding[];
+  /** How the cutting edge leans as it came, and where that draws a cut; null where nothing tells of it. */
+  readonly leanDrift: LeanBelief | null;
   readonly setting: Setting;
   /** Groove depth below which the bar is finished; null while its pitch is not known at all. */
   readonly depthLimit: number | null;
@@ -225,13 +222,11 @@ export function assessBar(
   const believedNow = isAgain ? barBelief(now, standsNow, asked, designs) : belief;
   const standing = isAgain ? assessed(now, believedNow) : edges;
   const turned = loggedTurns(sheet);
-  const causes = blueingCauses(sheet, standing, limits);
   const predicted = straightEdge(now, setting, cutter);
   const context: BarContext = {
     sheet,
     limits,
     schools,
-    blueing: causes,
     edges: standing,
     belief: believedNow,
     designs,
@@ -252,8 +247,7 @@ export function assessBar(
     belief: believedNow,
     measuredAgain: isAgain,
     wearPlace: worstPlace(belief),
-    blueingCauses: causes,
-    crooked: crookedCauses(crookedEvidence(sheet, edges, limits, playLimit.value, schools)),
+    leanDrift: leanBelief(sheet, edges, setting),
     setting,
     depthLimit,
     playLimit,

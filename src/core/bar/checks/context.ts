@@ -6,7 +6,6 @@ import type { Schools } from '../../schools';
 import type { Candidate } from '../../identify';
 import type { Estimate } from '../../quantity';
 import type { BenchSheet } from '../../sheet';
-import type { BlueingCause } from '../../judge';
 import type { EdgeAssessment } from './edge';
 
 /** A link that the bar may have been made for, with the weight the evidence leaves it. */
@@ -21,7 +20,6 @@ export interface BarContext {
   readonly sheet: BenchSheet;
   readonly limits: Limits;
   readonly schools: Schools;
-  readonly blueing: readonly BlueingCause[];
   readonly edges: Readonly<Record<Edge, EdgeAssessment>>;
   readonly belief: BarBelief;
   /** What readings at the places of this sheet allow to know, worked out once. */

@@ -1,14 +1,8 @@
 import { flatMap } from '../../flat-map';
-import { EDGES, noticedLean, type CrookedEvidence, type Edge } from '..';
-import { imbalance } from '../../chain';
-import type { Limits } from '../../limits';
-import { estimate, type Degrees, type Estimate, type LengthReading } from '../../quantity';
-import type { Schools } from '../../schools';
+import { cutDrift, NOTICED_DEPTH, rawLean, setLean, type Edge, type Setting } from '..';
+import { degrees, estimate, mm, type Degrees } from '../../quantity';
 import type { BenchSheet } from '../../sheet';
 import type { EdgeAssessment } from './edge';
-
-const estimates = (readings: readonly LengthReading[] | undefined): readonly Estimate[] =>
-  flatMap(readings ?? [], (reading) => estimate(reading) ?? []);
 
 const mean = (values: readonly number[]): number | null =>
   values.length === 0 ? null : values.reduce((sum, value) => sum + value, 0) / values.length;
@@ -27,41 +21,47 @@ export const cuttingEdge = ({ bar }: BenchSheet): Edge => bar?.edgeDown ?? 'A';
 export const setLeanOf = ({ figures }: EdgeAssessment): Degrees | null =>
   mean(flatMap(figures, (figure) => figure.setLean ?? [])) as Degrees | null;
 
-/** The same, by the rails alone where the groove is not known. */
-const leanOf = ({ figures }: EdgeAssessment): Degrees | null =>
-  mean(flatMap(figures, (figure) => figure.setLean ?? figure.rawLean ?? [])) as Degrees | null;
-
 /** The side a lean draws the cut to: the stamped side is to the operator's right with edge A down (common practice, no source). */
 export function drawnTo(lean: number, edgeDown: Edge): 'left' | 'right' {
   const isToFar = lean > 0;
   return isToFar === (edgeDown === 'A') ? 'left' : 'right';
 }
 
-/**
- * What the sheet says of the three causes. The stamped side is to the operator's right with edge A down (common practice, no source); the lean of the other
- * edge stands in where the cutting edge was not measured.
- */
-export function crookedEvidence(
+/** How an edge leans, and where that draws a cut: degrees above 0 to the far side; mm over {@link NOTICED_DEPTH}, to the right above 0. */
+export interface LeanBelief {
+  readonly edge: Edge;
+  readonly lean: Degrees;
+  readonly mean: number;
+  readonly u: number;
+}
+
+/** Where neither is measured: a bar's thickness, its groove, and how far a link rocks in a used one (common practice, no source). */
+const USUAL = { thickness: 4.5, groove: 1.4, rock: degrees((2 * Math.PI) / 180) } as const;
+/** What the model of the drift itself is not sure of, as a share (shop's figure). */
+const MODEL_DOUBT = 0.3;
+
+/** How the cutting edge is believed to lean, by depths and level tests together; the other one stands in where nothing tells of it. Null where nothing tells of either. */
+export function leanBelief(
   sheet: BenchSheet,
   edges: Readonly<Record<Edge, EdgeAssessment>>,
-  limits: Limits,
-  playLimit: number,
-  schools: Schools,
-): CrookedEvidence {
-  const edge = cuttingEdge(sheet);
-  const plays = flatMap(EDGES, (name) => flatMap(edges[name].figures, ({ play }) => play?.value ?? []));
-  const cutters = imbalance({
-    left: estimates(sheet.chain?.cuttersLeft),
-    right: estimates(sheet.chain?.cuttersRight),
-  });
-  return {
-    lean: leanOf(edges[edge]),
-    leanLimit: noticedLean(bodyHeight(sheet), limits['proof.drift'].value),
-    play: plays.length === 0 ? null : Math.max(...plays),
-    playLimit,
-    cutters: cutters?.value ?? null,
-    cuttersLimit: limits['chain.uneven'].value,
-    cuttersToo: schools.curvedCuts === 'cutters-too',
-    nearIsRight: edge === 'A',
-  };
+  { barThickness, newGroove }: Setting,
+): LeanBelief | null {
+  const cutting = cuttingEdge(sheet);
+  const other = cutting === 'A' ? 'B' : 'A';
+  const edge = edges[cutting].belief ? cutting : other;
+  const { belief, figures } = edges[edge];
+  if (!belief) return null;
+  const [thickness, groove] = [mm(barThickness ?? USUAL.thickness), mm(newGroove ?? USUAL.groove)];
+  const rock = degreesOf(mean(flatMap(figures, (figure) => figure.rock ?? []))) ?? USUAL.rock;
+  const leanAt = (step: number): Degrees => setLean(rawLean(step, thickness, groove), rock);
+  const { value, u } = belief.meanStep;
+  const lean = leanAt(value);
+  const height = bodyHeight(sheet);
+  const drift = (of: Degrees): number =>
+    (drawnTo(1, cutting) === 'right' ? 1 : -1) * cutDrift(NOTICED_DEPTH, of, height);
+  const mid = drift(lean);
+  const half = Math.abs(drift(leanAt(value + u)) - drift(leanAt(value - u))) / 2;
+  return { edge, lean, mean: mid, u: Math.hypot(half, MODEL_DOUBT * mid) };
 }
+
+const degreesOf = (value: number | null): Degrees | null => value as Degrees | null;

@@ -1,6 +1,5 @@
 /** What the readings of a bar mean: its assessment, its checks, and the work on it. */
 export * from './edge';
-export * from './blueing';
 export * from './crooked';
 export * from './service';
 export * from './bar';

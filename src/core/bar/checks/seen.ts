@@ -32,12 +32,6 @@ function bowCheck({ sheet, limits, schools }: BarContext): Check {
     : readingCheck(head, bow, real, slight);
 }
 
-/** Blue patches, with what may have made the bar run so hot. */
-function blueingCheck({ sheet, blueing }: BarContext): Check {
-  const note = blueing.length > 0 ? ({ code: 'causes', causes: blueing } as const) : null;
-  return seenCheck('bar.checks.blueing', sheet.bar?.checks?.blueing, { note });
-}
-
 /** A slight twist is a bend too. */
 const bySchool = (check: Check, { schools }: BarContext): Check =>
   check.id === 'bar.twist' && check.outcome === 'watch' && schools.bentBar === 'always-replace'
@@ -49,7 +43,6 @@ export function observations(context: BarContext): Check[] {
   return [
     ...seenChecks('bar', 'bar.checks', context.sheet.bar?.checks ?? {}).map((check) => bySchool(check, context)),
     bowCheck(context),
-    blueingCheck(context),
   ];
 }
 

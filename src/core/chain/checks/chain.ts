@@ -17,7 +17,16 @@ import {
   undercutCheck,
   unevenCheck,
 } from './cutters';
-import { gaugeChecks, gaugesToRepeat, gaugeWork, judgeGauges, type GaugeJudgement, type GaugeWork } from './gauges';
+import {
+  gaugeChecks,
+  gaugeImbalance,
+  gaugesToRepeat,
+  gaugesUnevenCheck,
+  gaugeWork,
+  judgeGauges,
+  type GaugeJudgement,
+  type GaugeWork,
+} from './gauges';
 import { elongationChecks, stretchOf, type Stretch } from './stretch';
 import { undersideChecks } from './under';
 
@@ -31,6 +40,8 @@ export interface ChainAssessment {
   readonly hoursLeft: number | null;
   /** The depth gauges by the setting of the likeliest family; null where none was measured, or no family is known. */
   readonly gauges: GaugeJudgement | null;
+  /** Mean height of the left gauges less that of the right, mm. */
+  readonly gaugeImbalance: Estimate | null;
   /** Depth gauges to read again. */
   readonly gaugesToRepeat: readonly GaugeWork[];
   /** Values to file it by. */
@@ -58,6 +69,7 @@ function checksOf(context: ChainContext, stretch: Stretch, gauges: readonly Gaug
     ...angleCheck(context),
     ...undercutCheck(context),
     ...gaugeChecks(context, gauges),
+    ...gaugesUnevenCheck(context),
     ...undersideChecks(context),
   ];
 }
@@ -100,6 +112,7 @@ export function assessChain(
     filingsLeft: filings,
     hoursLeft: filings === null ? null : filings * limits['chain.filing-hours'].value,
     gauges: gauges[0] ?? null,
+    gaugeImbalance: gaugeImbalance(context),
     gaugesToRepeat: gaugesToRepeat(gauges, sheet.chain),
     start,
     cutterLimit: limit.value,

@@ -3,6 +3,7 @@ import {
   filingToGauges,
   gaugesSeen,
   heightAfter,
+  imbalance,
   noneHigher,
   noneLower,
   oneBeyond,
@@ -17,7 +18,7 @@ import {
 import type { Limit } from '../../limits';
 import { estimate, exactly, mm, boundsOf, type Bounds, type Estimate, type Mm, type Within } from '../../quantity';
 import type { Askable, ChainSheet, Operation } from '../../sheet';
-import { judgedCheck, missingCheck, repeatOf, withOutcome, type Check } from '../../judge';
+import { judgedCheck, missingCheck, repeatOf, withOutcome, workCheck, type Check } from '../../judge';
 import { boundsOfAll, type ChainContext } from './context';
 import { cutterLimit } from './cutters';
 
@@ -238,6 +239,22 @@ export function gaugeChecks(context: ChainContext, judged: readonly GaugeJudgeme
   const head = { id: 'chain.gauges-too-low', part, repeat: repeatOf('chain.pitch', reading, 'feeler') } as const;
   const waits = missingCheck(head, limits['chain.gauge.38'].provenance, { code: 'needs', readings: ['chain.pitch'] });
   return [{ ...waits, value: height.value, unit: 'mm' }];
+}
+
+/** Mean height of the left gauges less that of the right, as believed; null unless both sides were measured. */
+export function gaugeImbalance(context: ChainContext): Estimate | null {
+  const heights = gaugeHeights(context);
+  const whole = (side: Side) => flatMap(heights[side], ({ lo, hi }) => (lo && lo === hi ? lo : []));
+  return imbalance({ left: whole('left'), right: whole('right') });
+}
+
+/** One side's gauges against the other's: unequal ones draw the cut, whatever their setting. */
+export function gaugesUnevenCheck(context: ChainContext): readonly Check[] {
+  const uneven = gaugeImbalance(context);
+  if (!uneven) return [];
+  const value = { ...uneven, value: mm(Math.abs(uneven.value)) };
+  const check = workCheck({ id: 'chain.gauges-uneven', part }, value, context.limits['chain.gauge.off']);
+  return [check.outcome === 'fail' ? withOutcome(check, 'watch') : check];
 }
 
 /** Work on the gauges that follows from how far the cutters go back. */

@@ -3,6 +3,7 @@ import { ChoiceField } from '../parts/ChoiceField';
 import { EntryField } from '../parts/EntryField';
 import { Group } from '../parts/StepHead';
 import { checkSentence, greaseSays } from '../../../wording';
+import { heatSentence } from '../../../wording/causes';
 import { useFrame } from '../../frame/frame-context';
 import { useJob } from '../store/JobContext';
 
@@ -39,7 +40,11 @@ export function LookOver() {
           <ChoiceField path="bar.checks.dents" legend="Dents" />
           <div>
             <ChoiceField path="bar.checks.blueing" legend="Blue patches" />
-            {blueing && <p className="mt-1 text-sm">{checkSentence(blueing, unit)}</p>}
+            {blueing && (
+              <p className="mt-1 text-sm">
+                {checkSentence(blueing, unit)} {heatSentence(appraisal.heat)}
+              </p>
+            )}
           </div>
           <ChoiceField path="bar.checks.resin" legend="Resin" />
           <ChoiceField path="bar.checks.rust" legend="Rust" hint="It condemns nothing." />

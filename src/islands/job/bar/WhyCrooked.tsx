@@ -4,8 +4,9 @@ import { driftCurve } from '../../../core/bar';
 import type { Degrees } from '../../../core/quantity';
 import { LogSection } from '../../../ui/drawings/LogSection';
 import {
-  causeName,
-  causeSentence,
+  ailmentName,
+  crookedSentence,
+  driftSentence,
   CROOKED_HERE,
   CROOKED_SCHOOLS,
   wearPatternSentence,
@@ -30,32 +31,33 @@ export function WhyCrooked() {
   const { unit, show } = useFrame();
   const [depth, setDepth] = useState<number>(300);
   const { bar } = appraisal;
-  const lean = bar.crooked.find(({ cause }) => cause === 'lean')!;
+  const { leanDrift: lean } = bar;
   const height = bodyHeight(entered.sheet);
   const isUsual = entered.sheet.bar?.bodyHeight === undefined;
-  const curve = lean.value === null ? null : driftCurve(depth, Math.abs(lean.value) as Degrees, height);
-  const side = lean.toward ?? 'left';
+  const curve = lean && driftCurve(depth, Math.abs(lean.lean) as Degrees, height);
+  const side = lean && lean.mean > 0 ? 'right' : 'left';
   const pattern = [wearPatternSentence(bar.wearPattern), wearPlaceSentence(bar.wearPlace, unit)].filter(Boolean);
   return (
     <div className="grid grid-cols-[minmax(0,1fr)_17rem] gap-5 max-lg:grid-cols-1">
       <div>
         <ul className="grid grid-cols-3 gap-3">
-          {bar.crooked.map((finding) => {
+          {appraisal.crookedFindings.map((finding) => {
             const { word, look } = STATE[finding.state];
             return (
               <li key={finding.cause} className={`border-t-4 px-3 py-2 ${look}`}>
                 <p className="flex justify-between gap-2 text-sm font-semibold">
-                  <span>{causeName[finding.cause]}</span>
+                  <span>{ailmentName[finding.cause]}</span>
                   <span className="font-bold">{word}</span>
                 </p>
                 {finding.weight > 0 && (
                   <p className="figures text-xl font-bold">{Math.round(finding.weight * 100)} %</p>
                 )}
-                <p className="text-sm">{causeSentence(finding, unit)}</p>
+                <p className="text-sm">{crookedSentence(finding, unit)}</p>
               </li>
             );
           })}
         </ul>
+        <p className="mt-3 max-w-prose font-semibold">{driftSentence(appraisal.crooked, unit)}</p>
         <Group title="What the wear says">
           {pattern.length > 0 ? (
             pattern.map((text) => <p key={text}>{text}</p>)

@@ -1,6 +1,5 @@
 import type { DriftFactor } from '../../../core/bar';
-import { driftCurve } from '../../../core/bar';
-import { measuredCut } from '../../../core/proof';
+import { measuredCut, predictedCurve } from '../../../core/proof';
 import { LogSection } from '../../../ui/drawings/LogSection';
 import { driftFactorSentence } from '../../../wording';
 import { useFrame } from '../../frame/frame-context';
@@ -22,15 +21,15 @@ export function CutDrawing() {
   const { expected } = appraisal.proof;
   const cut = measuredCut(entered.sheet);
   const depth = cut?.depth ?? USUAL_DEPTH;
-  const curve = expected && driftCurve(depth, expected.lean, expected.bodyHeight, factor);
+  const curve = expected && predictedCurve(expected, depth, factor);
   const round = (mm: number) => show(mm, unit === 'mm' ? 0 : 2);
   return (
     <div className="grid content-start gap-1 border-t border-line py-3 max-lg:max-w-[19rem]">
       <h3 className="font-bold">Foreseen and cut</h3>
       <LogSection
         depth={depth}
-        curve={curve}
-        side={expected?.side ?? 'left'}
+        curve={curve?.points ?? null}
+        side={curve?.side ?? 'left'}
         measured={cut && { drift: cut.drift, side: cut.side }}
         show={round}
       />

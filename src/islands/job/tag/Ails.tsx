@@ -1,5 +1,5 @@
 import type { Step } from '../../../core/reading';
-import { ailmentName, sentence, symptomName } from '../../../wording';
+import { leadOf, sentence, symptomName } from '../../../wording';
 import { useJob } from '../store/JobContext';
 
 /** The complaint with its likeliest cause, and the way to all of them. */
@@ -9,15 +9,16 @@ export function Ails({ onOpen }: { readonly onOpen: (step: Step) => void }) {
   return (
     <section aria-label="What ails it" className="border-b border-line px-4 py-2">
       <ul className="grid gap-1">
-        {appraisal.diagnoses.map(({ symptom, causes }) => {
-          const [first] = causes;
-          return first ? (
+        {appraisal.diagnoses.map((diagnosis) => {
+          const { symptom } = diagnosis;
+          const { share, name } = leadOf(diagnosis);
+          return (
             <li key={symptom} className="text-sm">
               <span className="text-ink-soft">{sentence(symptomName(symptom))}: </span>
-              <span className="figures font-bold">{Math.round(100 * first.share)} %</span>{' '}
-              <span className="font-semibold">{ailmentName[first.cause].replace(/^The /, 'the ')}</span>
+              <span className="figures font-bold">{Math.round(100 * share)} %</span>{' '}
+              <span className="font-semibold">{name.replace(/^[A-Z]/, (first) => first.toLowerCase())}</span>
             </li>
-          ) : null;
+          );
         })}
       </ul>
       <button

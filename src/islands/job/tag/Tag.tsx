@@ -1,7 +1,7 @@
 import { Unlink } from 'lucide-react';
 import type { Appraisal } from '../../../core/assess';
 import type { Part, Step } from '../../../core/reading';
-import { CAUSE_PARTS } from '../../../core/symptom';
+import { partOfCause } from '../../../core/symptom';
 import { judgedParts } from '../../../core/judge';
 import { STATE_RULES } from '../../../core/fit';
 import type { Askable } from '../../../core/sheet';
@@ -15,9 +15,9 @@ import { TagZone } from './TagZone';
 import { LeadVerdict, OtherVerdict } from './Verdicts';
 
 /** The part that the likeliest cause lies in, where causes are looked for. */
-function partOfCause(step: Step, { diagnoses }: Appraisal): Part | null {
+function partInFront(step: Step, { diagnoses }: Appraisal): Part | null {
   const cause = step === 'why' ? diagnoses[0]?.causes[0]?.cause : undefined;
-  return cause ? CAUSE_PARTS[cause] : null;
+  return cause ? partOfCause(cause) : null;
 }
 
 interface TagProps {
@@ -37,7 +37,7 @@ interface TagProps {
 export function Tag({ step, part, onMeasure, onMeasureBetween, onOpen, onShow }: TagProps) {
   const { appraisal, entered } = useJob();
   const there = judgedParts(entered.sheet);
-  const first = leadingPart(there, step, part ?? partOfCause(step, appraisal));
+  const first = leadingPart(there, step, part ?? partInFront(step, appraisal));
   return (
     <TagZone below={<Saving onShow={onShow} />}>
       <Clashes />

@@ -1,11 +1,12 @@
 import { useState } from 'react';
 import { ArrowRight } from 'lucide-react';
 import type { CauseStanding, Diagnosis } from '../../../core/symptom';
-import { CAUSE_PARTS } from '../../../core/symptom';
+import { partOfCause } from '../../../core/symptom';
 import { Tabbed, TabList, TabPanel } from '../../../ui/parts/Tabs';
 import {
   ailmentName,
   CROOKED_HERE,
+  NOTHING_EXPLAINS,
   partName,
   readingName,
   schoolAnswer,
@@ -13,7 +14,14 @@ import {
   sentence,
   symptomName,
 } from '../../../wording';
-import { causeBecause, evidenceBecause, foundSentence } from '../../../wording/causes';
+import {
+  aggravatedSentence,
+  becauseOf,
+  evidenceBecause,
+  foundSentence,
+  notLookedAtSentence,
+  togetherSentence,
+} from '../../../wording/causes';
 import { useFrame } from '../../frame/frame-context';
 import { ChoicesField } from '../parts/ChoiceField';
 import { Group, StepHead } from '../parts/StepHead';
@@ -32,7 +40,9 @@ export function WhyStep({ onMeasure }: StepProps) {
   return (
     <>
       <StepHead title="What ails it">
-        <p className="text-sm text-ink-soft">Shares of the complaint, from what was found so far.</p>
+        <p className="text-sm text-ink-soft">
+          Shares of the complaint, from what was found so far; causes add up, and two may be there at once.
+        </p>
       </StepHead>
       {chosen ? (
         <Tabbed chosen={chosen.symptom} onChoose={setOpened}>
@@ -57,9 +67,19 @@ export function WhyStep({ onMeasure }: StepProps) {
 }
 
 function Causes({ diagnosis, onMeasure }: { diagnosis: Diagnosis } & Pick<StepProps, 'onMeasure'>) {
-  const { causes, next, otherSchool } = diagnosis;
+  const { causes, next, otherSchool, unexplainedShare } = diagnosis;
   const heavy = causes.filter(({ share }) => share >= LIGHT);
   const light = causes.filter(({ share }) => share < LIGHT);
+  const together = togetherSentence(diagnosis);
+  const before = heavy.filter(({ share }) => share > unexplainedShare);
+  const cause = (standing: CauseStanding) => (
+    <Cause
+      key={standing.cause}
+      standing={standing}
+      diagnosis={diagnosis}
+      other={otherSchool?.causes.find((each) => each.cause === standing.cause)?.share ?? null}
+    />
+  );
   return (
     <>
       {next ? (
@@ -68,8 +88,8 @@ function Causes({ diagnosis, onMeasure }: { diagnosis: Diagnosis } & Pick<StepPr
           className="my-2 flex flex-wrap items-center gap-3 border-y-2 border-ink bg-sheet px-3 py-2"
         >
           <p className="min-w-0 flex-1">
-            <strong>{sentence(readingName(next.measure))}</strong> tells whether{' '}
-            {inSentence(ailmentName[next.between[0]])}, or {inSentence(ailmentName[next.between[1]])}.{' '}
+            <strong>{sentence(readingName(next.measure))}</strong> finds or clears that{' '}
+            {inSentence(ailmentName[next.about])}.{' '}
             <span className="figures text-sm text-ink-soft">{next.minutes} min</span>
           </p>
           <button type="button" className="flex act items-center gap-2" onClick={() => onMeasure(next.measure)}>
@@ -79,24 +99,18 @@ function Causes({ diagnosis, onMeasure }: { diagnosis: Diagnosis } & Pick<StepPr
         </section>
       ) : (
         <p className="my-2 border-y border-line py-2">
-          {causes[0] && causes[0].share >= 0.5
-            ? 'As good as found: nothing left to look at would change it much.'
-            : 'Nothing is left to look at that would tell them apart.'}
+          Nothing is left to look at that would change what is named first.
         </p>
       )}
+      {together && <p className="my-2 max-w-prose font-semibold">{together}</p>}
       <ol aria-label="Causes">
-        {heavy.map((standing) => (
-          <Cause
-            key={standing.cause}
-            standing={standing}
-            diagnosis={diagnosis}
-            other={otherSchool?.causes.find(({ cause }) => cause === standing.cause)?.share ?? null}
-          />
-        ))}
+        {before.map(cause)}
+        {unexplainedShare >= LIGHT && <Unexplained diagnosis={diagnosis} />}
+        {heavy.slice(before.length).map(cause)}
       </ol>
       {light.length > 0 && (
         <p className="border-t border-line py-2 text-sm text-ink-soft">
-          Hardly: {light.map(({ cause }) => inSentence(ailmentName[cause])).join('; ')}.
+          Hardly: {light.map((each) => inSentence(ailmentName[each.cause])).join('; ')}.
         </p>
       )}
       {otherSchool && <Schools other={otherSchool.school} />}
@@ -105,8 +119,31 @@ function Causes({ diagnosis, onMeasure }: { diagnosis: Diagnosis } & Pick<StepPr
 }
 
 const inSentence = (name: string): string => name.charAt(0).toLowerCase() + name.slice(1);
+const percent = (value: number) => `${Math.round(100 * value)} %`;
 
-/** One cause: its share as a bar and a figure, why it may be, and the evidence on both sides. */
+/** What none of the causes explains: a row like theirs, with what nobody has looked at yet. */
+function Unexplained({ diagnosis }: { diagnosis: Diagnosis }) {
+  return (
+    <li className="grid grid-cols-[5.5rem_minmax(0,1fr)] gap-x-4 border-t border-line py-2">
+      <p className="figures text-2xl leading-tight font-bold">{percent(diagnosis.unexplainedShare)}</p>
+      <div className="min-w-0">
+        <p className="font-bold">{NOTHING_EXPLAINS}</p>
+        <ShareBar share={diagnosis.unexplainedShare} look="bg-steel" />
+        <p className="text-sm text-ink-soft">{notLookedAtSentence(diagnosis)}</p>
+      </div>
+    </li>
+  );
+}
+
+function ShareBar({ share, look = 'bg-ink' }: { readonly share: number; readonly look?: string }) {
+  return (
+    <div aria-hidden="true" className="my-1 h-2 bg-well">
+      <div className={`h-full ${look}`} style={{ width: `${100 * share}%` }} />
+    </div>
+  );
+}
+
+/** One cause: its share as a bar and a figure, how likely it is there at all, why it may be, and the evidence on both sides. */
 function Cause({
   standing,
   diagnosis,
@@ -118,13 +155,14 @@ function Cause({
   other: number | null;
 }) {
   const { unit } = useFrame();
-  const { cause, share, for: likelier, against } = standing;
-  const because = (causeBecause[diagnosis.symptom] as Readonly<Record<string, string>>)[cause];
-  const percent = (value: number) => `${Math.round(100 * value)} %`;
+  const { cause, share, present, aggravatedBy, for: likelier, against } = standing;
   return (
     <li className="grid grid-cols-[5.5rem_minmax(0,1fr)] gap-x-4 border-t border-line py-2">
       <div>
         <p className="figures text-2xl leading-tight font-bold">{percent(share)}</p>
+        <p className="text-xs text-ink-soft">
+          there: <span className="figures">{percent(present)}</span>
+        </p>
         {other !== null && (
           <p className="text-xs text-ink-soft">
             other school <span className="figures">{percent(other)}</span>
@@ -134,12 +172,12 @@ function Cause({
       <div className="min-w-0">
         <p className="flex flex-wrap items-baseline justify-between gap-x-3">
           <span className="font-bold">{ailmentName[cause]}</span>
-          <span className="text-sm text-ink-soft">{partName[CAUSE_PARTS[cause]]}</span>
+          <span className="text-sm text-ink-soft">{partName[partOfCause(cause)]}</span>
         </p>
-        <div aria-hidden="true" className="my-1 h-2 bg-well">
-          <div className="h-full bg-ink" style={{ width: `${100 * share}%` }} />
-        </div>
-        <p className="text-sm text-ink-soft">{because}</p>
+        <ShareBar share={share} />
+        <p className="text-sm text-ink-soft">
+          {becauseOf(cause, diagnosis.symptom)} {aggravatedSentence(aggravatedBy)}
+        </p>
         <ul className="mt-1 grid gap-0.5 text-sm">
           {likelier.map((found) => (
             <li key={found.id} title={evidenceBecause[found.id]} className="flex gap-2">
