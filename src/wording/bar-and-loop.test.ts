@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import type { EdgeDressing } from '../core/bar/checks';
+import type { CrookedFinding } from '../core/symptom';
 import type { LoopTension } from '../core/loop/assessed';
-import type { CauseFinding } from '../core/bar';
 import { SCHOOL_IDS, SCHOOLS } from '../core/schools';
 import { mm } from '../core/quantity';
 import {
-  causeSentence,
+  crookedSentence,
   cellProblem,
   counterCaution,
   dressingSentence,
@@ -83,25 +83,32 @@ describe('the loop in words', () => {
 });
 
 describe('a crooked cut in words', () => {
-  const finding = (over: Partial<CauseFinding>): CauseFinding => ({
-    cause: 'lean',
+  const finding = (over: Partial<CrookedFinding>): CrookedFinding => ({
+    cause: 'rails-unlevel',
     state: 'found',
     value: 1.2,
     limit: 0.4,
     toward: 'left',
+    pull: 8,
     weight: 1,
     aggravates: false,
     ...over,
   });
 
-  it('says the figure, where it counts from, and the side', () => {
-    expect(causeSentence(finding({}))).toBe('The set lean is 1.2°, it counts from 0.4°. It draws the cut to the left.');
-    expect(causeSentence(finding({ state: 'sound', toward: null }))).toBe('No: 1.2°, it counts from 0.4°.');
-    expect(causeSentence(finding({ cause: 'cutters', value: 0.8, aggravates: true }))).toContain('this makes it worse');
-    expect(causeSentence(finding({ cause: 'play', state: 'not-measured', value: null }))).toContain(
-      'measure the groove',
+  it('says the figure, where it counts from, and how far it draws the cut to which side', () => {
+    expect(crookedSentence(finding({}))).toBe(
+      'The set lean is 1.2°, it counts from 0.4°. It draws the cut to the left, by about 8 mm in 300 mm.',
     );
-    expect(causeSentence(finding({ cause: 'cutters', value: 0.8 }), 'in')).toContain('0.031 in');
+    expect(crookedSentence(finding({ state: 'sound', toward: null, pull: null }))).toBe(
+      'No: 1.2°, it counts from 0.4°.',
+    );
+    const uneven = { cause: 'cutters-uneven', value: 0.8 } as const;
+    expect(crookedSentence(finding({ ...uneven, aggravates: true }))).toContain('this makes it worse');
+    expect(crookedSentence(finding({ ...uneven }), 'in')).toContain('0.031 in');
+    expect(crookedSentence(finding({ cause: 'groove-worn', state: 'not-measured', value: null }))).toContain('groove');
+    expect(crookedSentence(finding({ cause: 'bar-bent', value: null, limit: null, toward: null, pull: null }))).toBe(
+      'Found. It draws the cut to either side.',
+    );
   });
 
   it('reads the place of wear', () => {

@@ -1,9 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { crookedCauses, dressPlan, type CrookedEvidence, type DressStation } from '../../src/core/bar';
+import { dressPlan, type DressStation } from '../../src/core/bar';
 import { assess } from '../../src/core/assess';
 import { DEFAULTS } from '../../src/core/limits';
-import type { Degrees } from '../../src/core/quantity';
 import { readSheet, type Action } from '../../src/core/sheet';
 
 const rules = { tolerance: 0.05, slope: 0.005, touch: 0.05 };
@@ -105,33 +104,6 @@ describe('verdicts on a bar', () => {
         expect(action(more)).toBeLessThanOrEqual(action(0));
       }),
       { seed: 73, numRuns: 120 },
-    );
-  });
-});
-
-describe('causes of a crooked cut', () => {
-  const evidence: fc.Arbitrary<CrookedEvidence> = fc.record({
-    lean: fc.option(fc.double({ min: -3, max: 3, noNaN: true }).map((value) => value as Degrees)),
-    leanLimit: fc.constant(0.4),
-    play: fc.option(hundredths(0, 150)),
-    playLimit: fc.constant(0.5),
-    cutters: fc.option(hundredths(-150, 150)),
-    cuttersLimit: fc.constant(0.4),
-    cuttersToo: fc.boolean(),
-    nearIsRight: fc.boolean(),
-  });
-
-  it('share the blame to one or to nothing, and turn sides with the bar', () => {
-    fc.assert(
-      fc.property(evidence, (given) => {
-        const causes = crookedCauses(given);
-        const total = causes.reduce((sum, { weight }) => sum + weight, 0);
-        expect(total < 1e-9 || Math.abs(total - 1) < 1e-9).toBe(true);
-        const [lean] = causes;
-        const [turned] = crookedCauses({ ...given, nearIsRight: !given.nearIsRight });
-        if (lean!.toward) expect(turned!.toward).toBe(lean!.toward === 'left' ? 'right' : 'left');
-      }),
-      { seed: 74, numRuns: 200 },
     );
   });
 });

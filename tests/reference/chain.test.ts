@@ -1,5 +1,4 @@
 import { atan2, cos, cross, multiply, subtract, tan, type MathType } from 'mathjs';
-import { mean } from 'simple-statistics';
 import { describe, expect, it } from 'vitest';
 import { assess } from '../../src/core/assess';
 import {
@@ -18,15 +17,6 @@ import { centresFor, lengthOfLinks, pitchDiameter } from '../../src/core/loop';
 import { mm, type Estimate } from '../../src/core/quantity';
 import { DEFAULT_SCHOOLS, type Schools } from '../../src/core/schools';
 import { readSheet, type WrittenBenchSheet } from '../../src/core/sheet';
-import {
-  EVIDENCE,
-  sharesOf,
-  weightsOf,
-  type Cause,
-  type EvidenceId,
-  type Says,
-  type Symptom,
-} from '../../src/core/symptom';
 
 type Parts = Omit<WrittenBenchSheet, 'format' | 'version'>;
 type Chain = NonNullable<WrittenBenchSheet['chain']>;
@@ -403,47 +393,5 @@ describe('both schools, where practitioners disagree', () => {
       first(8.5, school).causes.find(({ cause }) => cause === 'cutters-uneven')!.share;
     expect(shareOf('cutters-too')).toBeGreaterThan(2 * shareOf('bar-first'));
     expect(first(8.5, 'bar-first').otherSchool).toMatchObject({ school: 'cutters-too' });
-  });
-});
-
-describe('causes against a plain table of Bayes', () => {
-  /** Posterior by multiplying the weights with the ratios of each finding and dividing by the sum, in plain numbers. */
-  function table(symptom: Symptom, said: readonly Says[]): ReadonlyMap<Cause, number> {
-    const rows = weightsOf(symptom, 'bar-first').map(([cause, weight]) => {
-      const ratios = said.map(({ for: likelier, against }) => {
-        const up = likelier?.causes.includes(cause) ? likelier.by : 1;
-        const down = against?.causes.includes(cause) ? against.by : 1;
-        return up / down;
-      });
-      return [cause, ratios.reduce((product, ratio) => product * ratio, weight)] as const;
-    });
-    const all = mean(rows.map(([, odds]) => odds)) * rows.length;
-    return new Map(rows.map(([cause, odds]) => [cause, odds / all]));
-  }
-
-  it('two causes at even odds, one finding with ratio 4 for the first: 0.8', () => {
-    const shares = sharesOf(
-      [
-        ['groove-worn', 1],
-        ['bar-bent', 1],
-      ],
-      [{ for: { causes: ['groove-worn'], by: 4 } }],
-    );
-    expect(shares[0]!.share).toBeCloseTo(0.8, 12);
-  });
-
-  /** What one result of a piece of evidence says. */
-  const said = (id: EvidenceId, result: string): Says =>
-    (EVIDENCE[id].results as Readonly<Record<string, Says>>)[result]!;
-
-  it.each([
-    ['cuts-curved-left', [said('play', 'fail'), said('bow', 'ok'), said('uneven', 'fail')]],
-    ['chain-comes-off', [said('tension', 'slack'), said('elongation', 'watch')]],
-    ['runs-hot', [said('oil-holes', 'ok'), said('resin', 'watch'), said('groove', 'fail')]],
-    ['vibrates', []],
-  ] as readonly (readonly [Symptom, readonly Says[]])[])('%s', (symptom, found) => {
-    const wanted = table(symptom, found);
-    for (const { cause, share } of sharesOf(weightsOf(symptom, 'bar-first'), found))
-      expect(share, cause).toBeCloseTo(wanted.get(cause)!, 12);
   });
 });

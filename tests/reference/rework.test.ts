@@ -9,7 +9,7 @@ import { barWork } from '../../src/core/bar/checks';
 import { DEFAULT_SCHOOLS } from '../../src/core/schools';
 import { DEFAULTS } from '../../src/core/limits';
 import { estimate, measured, mm, toRadians, type Degrees } from '../../src/core/quantity';
-import { readSheet } from '../../src/core/sheet';
+import { readSheet, type WrittenBenchSheet } from '../../src/core/sheet';
 
 const RULES = { tolerance: 0.05, slope: 0.005, touch: 0 };
 
@@ -215,10 +215,12 @@ describe('facts of the trade about rework (common practice, no source)', () => {
     expect(assess(read.value, DEFAULTS, [], closing).verdicts.bar.operations).toContain('close-rails');
   });
 
-  it('blueing names what was found beside it', () => {
-    const { blueingCauses } = assessed({ bar: { checks: { blueing: 'heavy', oilHoles: 'blocked' } } }).bar;
-    expect(blueingCauses).toEqual(['no-oil']);
-    expect(assessed({ bar: { checks: { blueing: 'light' } } }).bar.blueingCauses).toEqual(['ran-tight-or-blunt']);
-    expect(assessed({ bar: { checks: { blueing: 'no' } } }).bar.blueingCauses).toEqual([]);
+  it('blueing names what was found beside it, by the causes that a complaint of heat has', () => {
+    const heat = (checks: NonNullable<NonNullable<WrittenBenchSheet['bar']>['checks']>) =>
+      assessed({ bar: { checks } }).heat;
+    expect(heat({ blueing: 'heavy', oilHoles: 'blocked' })).toEqual(['oil-blocked']);
+    expect(heat({ blueing: 'heavy', oilHoles: 'blocked', groove: 'packed' })).toEqual(['oil-blocked', 'groove-packed']);
+    expect(heat({ blueing: 'light' })).toEqual(['tension-tight', 'cutters-dull']);
+    expect(heat({ blueing: 'no', oilHoles: 'blocked' })).toEqual([]);
   });
 });

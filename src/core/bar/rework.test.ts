@@ -4,7 +4,6 @@ import { measured, mm, type Degrees, type Estimate } from '../quantity';
 import {
   barBelief,
   chippedDepth,
-  crookedCauses,
   cutDrift,
   dressEffort,
   dressExceptions,
@@ -18,7 +17,6 @@ import {
   noticedLean,
   standingStation,
   wearPlace,
-  type CrookedEvidence,
   type DressStation,
   type Station,
 } from './index';
@@ -178,50 +176,5 @@ describe('the wear place', () => {
     const turned = [...along(...depths)].reverse().map((each, index) => ({ ...each, index }));
     const other = barBelief({ A: turned, B: [] }, { A: null, B: null }, { depths: [6], step: 0.1 });
     expect(wearPlace('A', other.edges.A).code).toBe(code);
-  });
-});
-
-describe('why it cuts crooked', () => {
-  const evidence = (over: Partial<CrookedEvidence> = {}): CrookedEvidence => ({
-    lean: 0.1 as Degrees,
-    leanLimit: 0.4,
-    play: 0.2,
-    playLimit: 0.5,
-    cutters: 0.1,
-    cuttersLimit: 0.4,
-    cuttersToo: false,
-    nearIsRight: true,
-    ...over,
-  });
-  const of = (over: Partial<CrookedEvidence>) =>
-    Object.fromEntries(crookedCauses(evidence(over)).map((finding) => [finding.cause, finding]));
-
-  it('blames nothing on a sound bar with even cutters', () => {
-    expect(crookedCauses(evidence()).map(({ state, weight }) => [state, weight])).toEqual([
-      ['sound', 0],
-      ['sound', 0],
-      ['sound', 0],
-    ]);
-  });
-
-  it('blames uneven cutters alone only when the bar is sound, and else calls them an aggravator', () => {
-    expect(of({ cutters: 0.8 }).cutters).toMatchObject({
-      state: 'found',
-      weight: 1,
-      toward: 'left',
-      aggravates: false,
-    });
-    const both = of({ cutters: 0.8, lean: 1.5 as Degrees });
-    expect(both.cutters).toMatchObject({ state: 'found', weight: 0, aggravates: true });
-    expect(both.lean).toMatchObject({ weight: 1, toward: 'left' });
-  });
-
-  it('turns the side over with the bar, and shares the blame by how far each is beyond', () => {
-    expect(of({ lean: 1.5 as Degrees, nearIsRight: false }).lean).toMatchObject({ toward: 'right' });
-    expect(of({ lean: -1.5 as Degrees }).lean).toMatchObject({ toward: 'right' });
-    const shared = of({ lean: 0.8 as Degrees, play: 1 });
-    expect(shared.lean!.weight).toBeCloseTo(0.5, 9);
-    expect(shared.play!.weight).toBeCloseTo(0.5, 9);
-    expect(of({ lean: null }).lean).toMatchObject({ state: 'not-measured', toward: null });
   });
 });

@@ -122,9 +122,11 @@ export const stationReadings = group(
     }),
     squareWith: oneOf(SQUARE_WITH, {
       means: 'How the step was looked for: by the light, or with a blade of 0.10 mm under the low side.',
-      idle: at(({ square, squareWith }) =>
-        square === undefined ? goesWith('bar.edges.square') : squareWith === 'eye' ? recorded : null,
-      ),
+      idle: at((station) => {
+        if (isDressed(station)) return measuredAgain;
+        if (station.square === undefined) return goesWith('bar.edges.square');
+        return station.squareWith === 'eye' ? recorded : null;
+      }),
     }),
     leaveLow: yesNo({
       means: 'A dip left as it is, because levelling to it would cost the whole edge.',

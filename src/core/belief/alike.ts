@@ -188,6 +188,11 @@ function nodesFor(error: number, kinds: readonly AskedAlike[]): typeof DENSE_NOD
  * @param common standard deviation of what moves all pieces alike beside it: the doubt of the limit itself
  */
 export function allAtLeast(kinds: readonly AskedAlike[], limit: number, tool: number, common: number): number {
+  // Sums of shares come out a rounding beyond one.
+  return Math.min(1, summed(kinds, limit, tool, common));
+}
+
+function summed(kinds: readonly AskedAlike[], limit: number, tool: number, common: number): number {
   const biases = new Set(kinds.flatMap(({ pieces }) => pieces.map(({ bias }) => bias)));
   const [only] = biases;
   const at = (level: number, error: number): number =>

@@ -84,7 +84,10 @@ function followed(
       far: _far,
       ...square
     } = squareAt(random, edges[edge === 'A' ? 0 : 1], Math.round(asked.at), ways);
-    written[edge] = { ...written[edge], stations: [...(written[edge].stations ?? []), { ...square, squareWith: ways.with }] };
+    written[edge] = {
+      ...written[edge],
+      stations: [...(written[edge].stations ?? []), { ...square, squareWith: ways.with }],
+    };
     appraisal = sheetOf(written.A, written.B);
   }
   return { appraisal, more };

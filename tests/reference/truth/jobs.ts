@@ -44,7 +44,13 @@ const finished = (saw: Saw) => ({
 /** What stands on the sheet before anything is measured: stamps and counts. */
 const begun = (): Parts => ({
   job: { brought: ['whole-saw'] },
-  bar: { stamp: '.325 .050 72DL', nose: 'sprocket', noseReplaceable: false, checks: {}, edges: { A: { stations: [] }, B: { stations: [] } } },
+  bar: {
+    stamp: '.325 .050 72DL',
+    nose: 'sprocket',
+    noseReplaceable: false,
+    checks: {},
+    edges: { A: { stations: [] }, B: { stations: [] } },
+  },
   chain: { stamp: '.325 .050', driveLinks: [72, 72], driveLinkThickness: '1.27 mm', chassis: 'large', checks: {} },
   driveSprocket: { pitch: '325' },
 });
@@ -179,5 +185,10 @@ export function measuredJobs(random: Random, runs: number, policy: Policy, choos
       else if ((action === 'replace') !== truth[part]) wrong += 1;
     }
   }
-  return { minutes: minutes / runs, wrong: wrong / (PARTS.length * runs), most, undecided: undecided / (PARTS.length * runs) };
+  return {
+    minutes: minutes / runs,
+    wrong: wrong / (PARTS.length * runs),
+    most,
+    undecided: undecided / (PARTS.length * runs),
+  };
 }
