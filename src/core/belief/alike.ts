@@ -1,4 +1,4 @@
-import { chanceAbove, normalPdf } from '../quantity';
+import { normalCdf, normalPdf } from '../quantity';
 import { STANDARD_NODES } from './hermite';
 
 /** One of many pieces that were made alike, as it was read: its value, and what the reading has for itself beside its tool's error. */
@@ -135,37 +135,60 @@ export interface AskedAlike {
   readonly pieces: readonly AskedPiece[];
 }
 
-/** Chance that all pieces of a kind are at or above a level, each moved by its own share of an error. */
-function allAbove({ belief: { readings, fits }, pieces }: AskedAlike, level: number, error: number): number {
-  let whole = 0;
-  for (const { weight, centre, u, spread, odd, oddness } of fits) {
-    for (const [node, share] of u === 0 ? ONE_NODE : STANDARD_NODES) {
-      const about = centre + u * node;
-      let chance = weight * share;
-      for (const { reading, off, u: own, bias } of pieces) {
-        if (chance < NOTHING) break;
-        const read = readings[reading]!;
-        const margin = off + level + bias * error;
-        const usual = drawnToward(read, about, spread);
-        const strange = oddness[reading]!;
-        let one = chanceAbove(usual.mean - margin, Math.hypot(usual.u, own));
-        if (strange > NOTHING) {
-          const at = drawnToward(read, about, odd);
-          one += strange * (chanceAbove(at.mean - margin, Math.hypot(at.u, own)) - one);
-        }
-        chance *= one;
-      }
-      whole += chance;
-    }
-  }
-  return whole;
+/** Φ over its argument, looked up between points this near: many thousands are asked for at a keystroke, and to one in a hundred thousand. */
+const CDF_STEP = 0.005;
+const CDF_REACH = 6;
+const CDF = Float64Array.from({ length: (2 * CDF_REACH) / CDF_STEP + 2 }, (_, i) =>
+  normalCdf(i * CDF_STEP - CDF_REACH),
+);
+
+/** The chance that a normal about a margin is at or above nothing, looked up. */
+function above(margin: number, u: number): number {
+  if (u === 0) return margin >= 0 ? 1 : 0;
+  const at = (margin / u + CDF_REACH) / CDF_STEP;
+  if (at <= 0) return 0;
+  if (at >= CDF.length - 2) return 1;
+  const below = Math.floor(at);
+  return CDF[below]! + (at - below) * (CDF[below + 1]! - CDF[below]!);
 }
 
 const NOTHING = 1e-6;
-const ONE_NODE = [[0, 1]] as const;
+
+/** How far a reading is drawn toward the mean of its kind: by as much as it scatters more than the pieces do. */
+const towardOf = (own: number, spread: number): number => (own === 0 ? 0 : own ** 2 / (own ** 2 + spread ** 2));
+
+/** Chance that all pieces are at or above a level, with one spread among them, the mean of their kind moved by so much. */
+function allAbove(
+  { readings }: AlikeBelief,
+  { centre, spread, odd, oddness }: WithSpread,
+  pieces: readonly AskedPiece[],
+  level: number,
+  moved: number,
+  error: number,
+): number {
+  let chance = 1;
+  for (const { reading, off, u, bias } of pieces) {
+    if (chance < NOTHING) return 0;
+    const { value, own } = readings[reading]!;
+    const margin = off + level + bias * error;
+    const toward = towardOf(own, spread);
+    let one = above(value + toward * (centre + moved - value) - margin, Math.hypot(Math.sqrt(toward) * spread, u));
+    const strange = oddness[reading]!;
+    if (strange > NOTHING) {
+      const far = towardOf(own, odd);
+      const at = value + far * (centre + moved - value) - margin;
+      one += strange * (above(at, Math.hypot(Math.sqrt(far) * odd, u)) - one);
+    }
+    chance *= one;
+  }
+  return chance;
+}
+
+type Nodes = readonly (readonly [node: number, weight: number])[];
+const ONE_NODE: Nodes = [[0, 1]];
 
 /** Evenly spaced nodes of a standard normal, for an error that is large beside what each piece has for itself: there a few nodes would make steps of a slope. */
-const DENSE_NODES: readonly (readonly [node: number, weight: number])[] = Array.from({ length: 91 }, (_, i) => {
+const DENSE_NODES: Nodes = Array.from({ length: 91 }, (_, i) => {
   const node = (i - 45) / 10;
   return [node, normalPdf(node) / 10] as const;
 });
@@ -173,14 +196,56 @@ const DENSE_NODES: readonly (readonly [node: number, weight: number])[] = Array.
 /** An error this many times larger than the doubt of a piece is large beside it. */
 const LARGE = 2;
 
-function nodesFor(error: number, kinds: readonly AskedAlike[]): typeof DENSE_NODES {
-  const least = Math.min(
+/** The least doubt that a piece has for itself. */
+const leastOwn = (kinds: readonly AskedAlike[]): number =>
+  Math.min(
     ...kinds.flatMap(({ belief, pieces }) =>
       pieces.map(({ reading, u }) => Math.hypot(belief.readings[reading]!.own, u)),
     ),
   );
-  return error > LARGE * least ? DENSE_NODES : STANDARD_NODES;
+
+function nodesFor(error: number, own: number): Nodes {
+  if (error === 0) return ONE_NODE;
+  return error > LARGE * own ? DENSE_NODES : STANDARD_NODES;
 }
+
+/** One kind whose pieces all have the tool's error alike: it, the doubt of the mean and what is common move all of them together, and are one normal. */
+function ofOneKind({ belief, pieces }: AskedAlike, limit: number, together: number): number {
+  const { own } = belief.readings[pieces[0]!.reading]!;
+  return belief.fits.reduce((sum, fit) => {
+    const toward = towardOf(own, fit.spread);
+    const spread = Math.hypot(together, toward * fit.u);
+    const nodes = nodesFor(spread, leastOwn([{ belief, pieces }]));
+    const chance = nodes.reduce(
+      (all, [node, share]) => all + share * allAbove(belief, fit, pieces, limit + spread * node, 0, 0),
+      0,
+    );
+    return sum + fit.weight * chance;
+  }, 0);
+}
+
+/** Chance that all pieces of a kind are at or above a level, over its spreads and the doubt of its mean. */
+const ofKind = ({ belief, pieces }: AskedAlike, level: number, error: number): number =>
+  belief.fits.reduce((sum, fit) => {
+    const nodes = fit.spread > WIDE ? ONE_NODE : FEW_NODES;
+    const chance = nodes.reduce(
+      (all, [node, share]) => all + share * allAbove(belief, fit, pieces, level, fit.u * node, error),
+      0,
+    );
+    return sum + fit.weight * chance;
+  }, 0);
+
+/** Pieces that differ by more than this tell nothing of one another, mm. */
+const WIDE = 100;
+
+/** Nodes and weights of Gauss and Hermite for a standard normal, five points (Abramowitz & Stegun, table 25.10). */
+const FEW_NODES: Nodes = [
+  [0, 8 / 15],
+  [1.3556261799742658, 0.22207592200561266],
+  [-1.3556261799742658, 0.22207592200561266],
+  [2.8569700138728056, 0.01125741132772068],
+  [-2.8569700138728056, 0.01125741132772068],
+];
 
 /**
  * Probability that all pieces of all kinds are at or above a limit: one question, however many were read. What they have in common is summed over by Gauss and Hermite.
@@ -188,25 +253,41 @@ function nodesFor(error: number, kinds: readonly AskedAlike[]): typeof DENSE_NOD
  * @param common standard deviation of what moves all pieces alike beside it: the doubt of the limit itself
  */
 export function allAtLeast(kinds: readonly AskedAlike[], limit: number, tool: number, common: number): number {
+  const asked = kinds.filter(({ pieces }) => pieces.length > 0);
   // Sums of shares come out a rounding beyond one.
-  return Math.min(1, summed(kinds, limit, tool, common));
+  return asked.length === 0 ? 1 : Math.min(1, summed(asked, limit, tool, common));
 }
 
 function summed(kinds: readonly AskedAlike[], limit: number, tool: number, common: number): number {
   const biases = new Set(kinds.flatMap(({ pieces }) => pieces.map(({ bias }) => bias)));
-  const [only] = biases;
+  const [bias] = biases;
+  const isAlike = biases.size === 1;
+  const [only] = kinds;
+  const together = Math.hypot(common, isAlike ? bias! * tool : 0);
+  if (isAlike && kinds.length === 1) return ofOneKind(only!, limit, together);
   const at = (level: number, error: number): number =>
-    kinds.reduce((chance, kind) => (chance < NOTHING ? chance : chance * allAbove(kind, level, error)), 1);
-  if (biases.size <= 1) {
-    const together = Math.hypot(common, (only ?? 0) * tool);
-    if (together === 0) return at(limit, 0);
-    return nodesFor(together, kinds).reduce((sum, [node, share]) => sum + share * at(limit + together * node, 0), 0);
-  }
+    kinds.reduce((chance, kind) => (chance < NOTHING ? chance : chance * ofKind(kind, level, error)), 1);
+  const own = leastOwn(kinds);
+  if (isAlike)
+    return nodesFor(together, own).reduce((sum, [node, share]) => sum + share * at(limit + together * node, 0), 0);
   let sum = 0;
-  for (const [node, share] of STANDARD_NODES)
-    for (const [other, part] of common === 0 ? ONE_NODE : nodesFor(common, kinds))
-      sum += share * part * at(limit + common * other, tool * node);
+  for (const [node, share] of nodesFor(tool, own))
+    for (const [other, part] of nodesFor(common, own)) sum += share * part * at(limit + common * other, tool * node);
   return sum;
+}
+
+/** Chance that one piece by itself is at or above a limit, in closed form. */
+export function oneAtLeast({ readings, fits }: AlikeBelief, reading: number, limit: number, common: number): number {
+  const { value, own } = readings[reading]!;
+  return fits.reduce((sum, { weight, centre, u, spread, odd, oddness }) => {
+    const of = (among: number): number => {
+      const toward = towardOf(own, among);
+      const doubt = Math.hypot(Math.sqrt(toward) * among, toward * u, common);
+      return above(value + toward * (centre - value) - limit, doubt);
+    };
+    const strange = oddness[reading]!;
+    return sum + weight * ((1 - strange) * of(spread) + strange * of(odd));
+  }, 0);
 }
 
 /** The same pieces, where a tool's error stands so many times on the other side as well. */

@@ -1,5 +1,5 @@
 import { flatMap } from '../flat-map';
-import { alikeBelief, allAtLeast, believedPieces, type AlikeKind, type AskedAlike } from '../belief';
+import { alikeBelief, allAtLeast, believedPieces, oneAtLeast, type AlikeKind, type AskedAlike } from '../belief';
 import { mm, ownUncertainty, quadrature, type Bounds, type Estimate, type Within } from '../quantity';
 import { SIDES, type Side } from './cutters';
 
@@ -34,6 +34,16 @@ export interface GaugesSeen {
   readonly asked: AskedAlike;
   /** The tool's own error, which is in all of them. */
   readonly common: number;
+}
+
+/** All gauges from both sides; one and the same where every one is known whole. */
+export function gaugesFromBoth(heights: GaugeHeights): {
+  readonly lo: GaugesSeen | null;
+  readonly hi: GaugesSeen | null;
+} {
+  const lo = gaugesSeen(heights, 'lo');
+  const isWhole = SIDES.every((side) => heights[side].every((bounds) => bounds.lo === bounds.hi));
+  return { lo, hi: isWhole ? lo : gaugesSeen(heights, 'hi') };
 }
 
 /** All gauges that are held from one side; null where none is. */
@@ -93,13 +103,10 @@ export const noneLower = (seen: GaugesSeen, most: number): number =>
   allAtLeast([negated(seen.asked)], -most, seen.common, 0);
 
 /** The same for one gauge: how likely it stands higher than a limit allows, and lower. */
-export function oneBeyond({ asked, common }: GaugesSeen, i: number, least: number, most: number) {
-  const one = { belief: asked.belief, pieces: [asked.pieces[i]!] };
-  return {
-    high: 1 - allAtLeast([one], least, common, 0),
-    low: 1 - allAtLeast([negated(one)], -most, common, 0),
-  };
-}
+export const oneBeyond = ({ asked: { belief }, common }: GaugesSeen, i: number, least: number, most: number) => ({
+  high: 1 - oneAtLeast(belief, i, least, common),
+  low: oneAtLeast(belief, i, most, common),
+});
 
 /** What bounds leave of a chance that all gauges are right: by those held from the bad side, and by those held from the good one. */
 export function withinSeen(
@@ -110,6 +117,7 @@ export function withinSeen(
 ): Within {
   const all = heights.left.length + heights.right.length;
   const most = good ? of(good) : 1;
+  if (bad === good) return { least: good ? most : 0, most };
   const least = bad && bad.gauges.length === all ? of(bad) : 0;
   return { least: Math.min(least, most), most };
 }

@@ -18,7 +18,7 @@ const part = 'driveSprocket' as const;
 type Grade = NonNullable<DriveSprocketSheet['grade']>;
 
 /** The eye against the drawn grades, mm of wear (shop's figures): it sees deep grooves well and light ones badly. */
-const EYE: Grades<Grade> = { words: ['none', 'light', 'deep'], from: [0.15, 0.55], spread: 0.07 };
+export const EYE: Grades<Grade> = { words: ['none', 'light', 'deep'], from: [0.15, 0.55], spread: 0.07 };
 /** Before anybody looks a drive sprocket may be worn anything up to this, mm (shop's figure). */
 const ANY_WEAR = evenlyOver(0, 0.9);
 

@@ -41,8 +41,8 @@ export const CAUSES = {
     },
     aggravatedBy: ['cutters-dull', 'depth-gauges-high'],
     evidence: {
-      play: { fail: 9, watch: 2, ok: 1 / 6 },
-      'straight-edge': { fail: 9, ok: 1 / 6 },
+      play: { fail: 30, watch: 2, ok: 1 / 30 },
+      'straight-edge': { fail: 30, ok: 1 / 30 },
       'groove-shape': { splayed: 3 },
       'turned-over': { never: 1.5 },
     },
@@ -53,7 +53,7 @@ export const CAUSES = {
     brings: { 'cuts-curved-left': 30, 'cuts-curved-right': 30, 'needs-force': 4, stalls: 26 },
     aggravatedBy: ['cutters-dull', 'depth-gauges-high'],
     evidence: {
-      step: { fail: 9, ok: 1 / 6 },
+      step: { fail: 30, ok: 1 / 30 },
       ruts: { fail: 3, watch: 1.5, ok: 1 / 1.2 },
       pattern: { 'leaned-on': 2, level: 1 / 1.5 },
       'turned-over': { never: 1.5, 'every-chain': 1 / 1.3, 'every-sharpening': 1 / 1.3 },
@@ -64,8 +64,8 @@ export const CAUSES = {
     strength: 0.8,
     brings: { 'cuts-curved-left': 8, 'cuts-curved-right': 8, 'chain-comes-off': 2, stalls: 7 },
     evidence: {
-      bow: { fail: 12, watch: 3, ok: 1 / 6 },
-      twist: { fail: 10, watch: 3, ok: 1 / 3 },
+      bow: { fail: 30, watch: 3, ok: 1 / 30 },
+      twist: { fail: 30, watch: 3, ok: 1 / 30 },
     },
   },
   'tip-worn': {
@@ -73,7 +73,7 @@ export const CAUSES = {
     strength: 0.6,
     brings: { 'chain-comes-off': 5 },
     evidence: {
-      'wear-place': { 'at-nose': 8, 'toward-nose': 1 / 1.5, even: 1 / 4, 'at-tail': 1 / 2, 'one-spot': 1 / 2 },
+      'wear-place': { 'at-nose': 8, 'toward-nose': 1 / 1.5, even: 1 / 6, 'at-tail': 1 / 2, 'one-spot': 1 / 2 },
     },
   },
   'rails-rough': {
@@ -90,7 +90,7 @@ export const CAUSES = {
     strength: 0.8,
     brings: { 'runs-hot': 6, stalls: 6 },
     evidence: {
-      'groove-shape': { pinched: 10, splayed: 1 / 3, even: 1 / 4 },
+      'groove-shape': { pinched: 30, splayed: 1 / 3, even: 1 / 30 },
       blueing: { watch: 2, ok: 1 / 1.3 },
       gauge: { 'will-not-run': 8 },
       pinch: { fail: 10 },
@@ -101,7 +101,7 @@ export const CAUSES = {
     strength: 0.7,
     brings: { 'runs-hot': 15, 'will-not-oil': 30 },
     evidence: {
-      groove: { fail: 9, ok: 1 / 6 },
+      groove: { fail: 30, ok: 1 / 30 },
       blueing: { watch: 2, ok: 1 / 1.3 },
     },
   },
@@ -110,7 +110,7 @@ export const CAUSES = {
     strength: 0.8,
     brings: { 'runs-hot': 11, 'needs-force': 6, 'eats-chains': 8, stalls: 4 },
     evidence: {
-      'floor-clearance': { fail: 10, watch: 2, ok: 1 / 8 },
+      'floor-clearance': { fail: 30, watch: 2, ok: 1 / 30 },
       'tang-wear': { watch: 3, ok: 1 / 2 },
       blueing: { watch: 2, ok: 1 / 1.3 },
     },
@@ -120,7 +120,7 @@ export const CAUSES = {
     strength: 0.8,
     brings: { 'runs-hot': 28, 'eats-chains': 20, 'will-not-oil': 60 },
     evidence: {
-      'oil-holes': { fail: 10, ok: 1 / 6 },
+      'oil-holes': { fail: 30, ok: 1 / 30 },
       blueing: { watch: 2, ok: 1 / 1.3 },
       resin: { watch: 2, ok: 1 / 1.3 },
       heat: { watch: 2, ok: 1 / 1.3 },
@@ -131,7 +131,7 @@ export const CAUSES = {
     strength: 0.9,
     brings: { 'runs-hot': 2, 'will-not-oil': 10 },
     evidence: {
-      'oil-pattern': { broken: 15, holds: 1 / 15 },
+      'oil-pattern': { broken: 30, holds: 1 / 30 },
     },
   },
   'tensioner-hole-torn': {
@@ -139,7 +139,7 @@ export const CAUSES = {
     strength: 0.9,
     brings: { 'will-not-take-up-tension': 12 },
     evidence: {
-      holes: { fail: 15, watch: 2, ok: 1 / 8 },
+      holes: { fail: 30, watch: 2, ok: 1 / 30 },
     },
   },
   'nose-failing': {
@@ -147,7 +147,7 @@ export const CAUSES = {
     strength: 0.8,
     brings: { 'chain-comes-off': 6, 'runs-hot': 8, 'eats-chains': 7 },
     evidence: {
-      'nose-turns': { fail: 12, watch: 4, ok: 1 / 5 },
+      'nose-turns': { fail: 30, watch: 4, ok: 1 / 30 },
       'nose-dirt': { fail: 3, ok: 1 / 1.3 },
       'nose-pinch': { fail: 6, ok: 1 / 1.3 },
     },
@@ -157,9 +157,9 @@ export const CAUSES = {
     strength: 0.6,
     brings: { 'chain-comes-off': 5, vibrates: 4 },
     evidence: {
-      'tip-play': { fail: 8, watch: 2, ok: 1 / 3 },
-      'nose-teeth': { fail: 10, watch: 3, ok: 1 / 3 },
-      'nose-hard': { fail: 10, watch: 3, ok: 1 / 5 },
+      'tip-play': { fail: 30, watch: 2, ok: 1 / 30 },
+      'nose-teeth': { fail: 30, watch: 3, ok: 1 / 30 },
+      'nose-hard': { fail: 30, watch: 3, ok: 1 / 30 },
     },
   },
   'cutters-uneven': {
@@ -170,7 +170,7 @@ export const CAUSES = {
     school: 'cutters-too',
     evidence: {
       pattern: { 'cutters-of-one-side': 3, level: 1 / 1.5 },
-      uneven: { fail: 7, ok: 1 / 6 },
+      uneven: { fail: 30, ok: 1 / 30 },
       sharpening: { hand: 1.5, grinder: 1 / 1.5 },
       'files-on-bar': { yes: 1.4 },
     },
@@ -189,7 +189,7 @@ export const CAUSES = {
     evidence: {
       resin: { watch: 2, ok: 1 / 1.3 },
       heat: { watch: 2 },
-      edge: { fail: 9, ok: 1 / 9 },
+      edge: { fail: 30, ok: 1 / 30 },
       straps: { fail: 2.5, watch: 2, ok: 1 / 1.5 },
       sharpening: { never: 2 },
       blueing: { watch: 1.5, ok: 1 / 1.3 },
@@ -200,7 +200,7 @@ export const CAUSES = {
     strength: 0.5,
     brings: { 'chain-comes-off': 9 },
     evidence: {
-      edge: { fail: 9, ok: 1 / 9 },
+      edge: { fail: 30, ok: 1 / 30 },
       'wear-place': { 'one-spot': 2 },
     },
   },
@@ -209,7 +209,7 @@ export const CAUSES = {
     strength: 0.7,
     brings: { vibrates: 12 },
     evidence: {
-      undercut: { hooked: 10, blunt: 1 / 6, right: 1 / 6 },
+      undercut: { hooked: 30, blunt: 1 / 30, right: 1 / 30 },
       sharpening: { hand: 1.5 },
     },
   },
@@ -218,7 +218,7 @@ export const CAUSES = {
     strength: 0.7,
     brings: { 'fine-dust': 12, 'needs-force': 9 },
     evidence: {
-      undercut: { hooked: 1 / 6, blunt: 10, right: 1 / 6 },
+      undercut: { hooked: 1 / 30, blunt: 30, right: 1 / 30 },
       sharpening: { hand: 1.5 },
     },
   },
@@ -227,7 +227,7 @@ export const CAUSES = {
     strength: 0.8,
     brings: { 'runs-hot': 5, 'fine-dust': 38, 'needs-force': 25, stalls: 8 },
     evidence: {
-      'gauges-high': { fail: 10, ok: 1 / 9 },
+      'gauges-high': { fail: 30, ok: 1 / 30 },
     },
   },
   'depth-gauges-low': {
@@ -235,7 +235,7 @@ export const CAUSES = {
     strength: 0.7,
     brings: { vibrates: 24, stalls: 6 },
     evidence: {
-      'gauges-low': { fail: 10, ok: 1 / 9 },
+      'gauges-low': { fail: 30, ok: 1 / 30 },
     },
   },
   'depth-gauges-uneven': {
@@ -243,7 +243,7 @@ export const CAUSES = {
     strength: 0.7,
     brings: { 'cuts-curved-left': 8, 'cuts-curved-right': 8 },
     evidence: {
-      'gauges-uneven': { watch: 8, ok: 1 / 6 },
+      'gauges-uneven': { watch: 30, ok: 1 / 30 },
     },
   },
   'chain-slack': {
@@ -252,7 +252,7 @@ export const CAUSES = {
     brings: { 'chain-comes-off': 36, 'eats-chains': 8, vibrates: 8 },
     aggravatedBy: ['cutters-dull'],
     evidence: {
-      tension: { slack: 4, right: 1 / 5, tight: 1 / 8 },
+      tension: { slack: 8, right: 1 / 10, tight: 1 / 30 },
       'tail-erosion': { watch: 3, ok: 1 / 1.5 },
       straps: { fail: 2.5, watch: 2, ok: 1 / 1.5 },
     },
@@ -264,7 +264,7 @@ export const CAUSES = {
     evidence: {
       resin: { watch: 2, ok: 1 / 1.3 },
       heat: { watch: 2, ok: 1 / 1.3 },
-      tension: { slack: 1 / 6, right: 1 / 5, tight: 8 },
+      tension: { slack: 1 / 30, right: 1 / 30, tight: 30 },
       blueing: { watch: 1.5, ok: 1 / 1.3 },
     },
   },
@@ -273,7 +273,7 @@ export const CAUSES = {
     strength: 0.6,
     brings: { 'chain-comes-off': 12, 'will-not-take-up-tension': 36 },
     evidence: {
-      elongation: { fail: 10, watch: 3, ok: 1 / 6 },
+      elongation: { fail: 30, watch: 3, ok: 1 / 30 },
       feel: { undecided: 5, watch: 1.5, ok: 1 / 4 },
     },
   },
@@ -282,7 +282,7 @@ export const CAUSES = {
     strength: 0.8,
     brings: { 'cuts-curved-left': 7, 'cuts-curved-right': 7, 'chain-comes-off': 5, 'eats-chains': 5, vibrates: 6 },
     evidence: {
-      gauge: { 'goes-in-must-not': 15, 'will-not-run': 1 / 15, holds: 1 / 15 },
+      gauge: { 'goes-in-must-not': 30, 'will-not-run': 1 / 30, holds: 1 / 30 },
     },
   },
   'links-differ': {
@@ -290,7 +290,7 @@ export const CAUSES = {
     strength: 0.9,
     brings: { 'will-not-take-up-tension': 16 },
     evidence: {
-      links: { broken: 12, holds: 1 / 12 },
+      links: { broken: 30, holds: 1 / 30 },
     },
   },
   'tangs-burred': {
@@ -298,7 +298,7 @@ export const CAUSES = {
     strength: 0.6,
     brings: { 'chain-comes-off': 5 },
     evidence: {
-      tangs: { fail: 6, ok: 1 / 6 },
+      tangs: { fail: 30, ok: 1 / 30 },
     },
   },
   'tight-joints': {
@@ -306,7 +306,7 @@ export const CAUSES = {
     strength: 0.6,
     brings: { 'runs-hot': 2, vibrates: 8 },
     evidence: {
-      'tight-joints': { fail: 9, ok: 1 / 8 },
+      'tight-joints': { fail: 30, ok: 1 / 30 },
     },
   },
   'adjuster-at-end': {
@@ -314,7 +314,7 @@ export const CAUSES = {
     strength: 0.9,
     brings: { 'chain-comes-off': 4, 'will-not-take-up-tension': 26 },
     evidence: {
-      adjuster: { 'will-not-take-up': 15, 'in-travel': 1 / 10, 'will-not-go-on': 1 / 10 },
+      adjuster: { 'will-not-take-up': 30, 'in-travel': 1 / 30, 'will-not-go-on': 1 / 30 },
     },
   },
   'sprocket-worn': {
@@ -328,8 +328,8 @@ export const CAUSES = {
       'will-not-take-up-tension': 10,
     },
     evidence: {
-      'sprocket-wear': { fail: 10, watch: 2, ok: 1 / 7 },
-      'sprocket-grade': { fail: 7, watch: 1.5, ok: 1 / 4 },
+      'sprocket-wear': { fail: 30, watch: 2, ok: 1 / 30 },
+      'sprocket-grade': { fail: 30, watch: 1.5, ok: 1 / 30 },
       chains: { watch: 2.5, ok: 1 / 1.8 },
     },
   },
@@ -338,7 +338,7 @@ export const CAUSES = {
     strength: 0.9,
     brings: { 'chain-comes-off': 3, 'eats-chains': 10, vibrates: 3 },
     evidence: {
-      'sprocket-pitch': { broken: 20, holds: 1 / 20 },
+      'sprocket-pitch': { broken: 30, holds: 1 / 20 },
     },
   },
   'bearing-worn': {
@@ -346,7 +346,7 @@ export const CAUSES = {
     strength: 0.7,
     brings: { vibrates: 14 },
     evidence: {
-      bearing: { fail: 12, watch: 2, ok: 1 / 6 },
+      bearing: { fail: 30, watch: 2, ok: 1 / 30 },
       'sprocket-turns': { fail: 5, watch: 3, ok: 1 / 2 },
     },
   },
