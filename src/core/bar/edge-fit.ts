@@ -4,7 +4,7 @@ import type { Estimate, InstrumentId } from '../quantity';
 import { depthSighting, isReadAlike, ownVariance, pairSightings, stepSightings } from './edge-sightings';
 import { testedEdge, testedSteps } from './edge-level';
 import type { LevelTest } from './level-tests';
-import { ANY_LEVEL, LEVEL_OR_NOT, placesAlong } from './profile-prior';
+import { depthPrior, LEVEL_OR_NOT, placesAlong } from './profile-prior';
 import { apart, testedApart, testedTogether, together, type RailsAt, type RailsBelief } from './rails-belief';
 import type { Rail, Station } from './station';
 
@@ -90,7 +90,8 @@ function railsOf(
   const depths = flatMap(sorted, (station) => depthSighting(station, common) ?? []);
   const steps = stepSightings(sorted);
   const places = placesFor(depths, tests);
-  const depth = believedAlong(designs, depths, places, ANY_LEVEL);
+  const prior = depthPrior(depths.map(({ variance }) => variance));
+  const depth = believedAlong(designs, depths, places, prior);
   const isApart = sorted.every((station) => isReadAlike(station, common));
   if (isApart && tests.length > 0) return testedApart(depth, testedSteps(steps, tests, places, designs));
   const lean = believedAlong(designs, steps, places, LEVEL_OR_NOT);

@@ -25,6 +25,24 @@ const makes = (levelSpread: number, roughness: typeof ROUGHNESS, share = 1): rea
 const ANYWHERE = 3;
 export const ANY_LEVEL: ProfilePrior = { level: null, makes: makes(ANYWHERE, ROUGHNESS) };
 
+/** What a coarse tool cannot contradict it must not be taken to confirm: where readings scatter by more than wear does, wear is thought rougher from the start (tried on simulated bars read by thumbnail marks). */
+const COARSE_ROUGHNESS: typeof ROUGHNESS = [
+  [0.01, 2],
+  [0.05, 2],
+  [0.15, 2],
+  [0.4, 0.8],
+];
+export const ANY_LEVEL_COARSE: ProfilePrior = { level: null, makes: makes(ANYWHERE, COARSE_ROUGHNESS) };
+
+/** A tool is coarse from this scatter on, standard deviation in mm. */
+const COARSE_FROM = 0.12;
+
+/** What is thought of depths before they are read, by how finely they were: most of the readings decide. */
+export function depthPrior(variances: readonly number[]): ProfilePrior {
+  const coarse = variances.filter((variance) => variance > COARSE_FROM ** 2).length;
+  return 2 * coarse > variances.length ? ANY_LEVEL_COARSE : ANY_LEVEL;
+}
+
 /** An edge is more often level than worn to one side, by this much to one; then by so much, mm (shop's figures). */
 const LEVEL = 0.015;
 const WORN_TO_ONE_SIDE = 0.16;

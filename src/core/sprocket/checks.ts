@@ -24,9 +24,14 @@ const ANY_WEAR = evenlyOver(0, 0.9);
 
 const OUTCOME_OF = { none: 'ok', light: 'watch', deep: 'fail' } as const satisfies Record<Grade, Check['outcome']>;
 
-/** What the eye finds where nothing was measured: its word, and how likely the wear is within its limit. */
+/** An eye that is not sure is helped by a blade. */
+const BY_BLADE = repeatOf('driveSprocket.wear', undefined, 'feeler');
+
+/** What the eye finds where nothing was measured: its word, as sure as that makes it that the wear is within its limit. Light grooves may be deeper than they look. */
 function gradeAlone(grade: Grade, limit: number): Check {
-  return { ...seenCheck('driveSprocket.grade', grade), probability: atMost(gradedAs(ANY_WEAR, EYE, grade), limit) };
+  const probability = atMost(gradedAs(ANY_WEAR, EYE, grade), limit);
+  const check = { ...seenCheck('driveSprocket.grade', grade), probability, repeat: BY_BLADE };
+  return withOutcome(check, outcomeWithin(exactly(probability)));
 }
 
 /**

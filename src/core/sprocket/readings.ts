@@ -49,7 +49,7 @@ export const driveSprocketReadings = group(
       },
     ),
     grade: seen(
-      { none: 'ok', light: 'watch', deep: 'fail' },
+      { none: 'ok', light: 'undecided', deep: 'fail' },
       {
         check: 'sprocket.grade',
         condemns: true,

@@ -564,6 +564,7 @@ export const DEMO_SHEETS: Readonly<Record<string, WrittenBenchSheet>> = {
       teeth: 7,
       pitch: '325',
       grade: 'light',
+      wear: '0.25 mm',
       chainsRun: 2,
       rotationSet: 2,
       turns: 'free',

@@ -1,6 +1,6 @@
 import type { Appraisal } from '../../../src/core/assess';
 import { stationOf, type Askable, type WrittenBenchSheet } from '../../../src/core/sheet';
-import { minutesOf, type NextMeasurement } from '../../../src/core/next';
+import { inOrder, minutesOf, type NextMeasurement } from '../../../src/core/next';
 import { stationsAt } from './bars';
 import { hand, type Hand, type Written } from './hand';
 import { judged } from './judged';
@@ -191,4 +191,53 @@ export function measuredJobs(random: Random, runs: number, policy: Policy, choos
     most,
     undecided: undecided / (PARTS.length * runs),
   };
+}
+
+/** All orders of a few things. */
+function* ordersOf<T>(things: readonly T[]): Generator<readonly T[]> {
+  if (things.length <= 1) {
+    yield things;
+    return;
+  }
+  for (const [i, first] of things.entries())
+    for (const rest of ordersOf(things.filter((_, j) => j !== i))) yield [first, ...rest];
+}
+
+const SMALL: readonly Askable[] = [
+  'bar.checks.bow',
+  'bar.edges.A.stations',
+  'bar.edges.mouth',
+  'chain.cuttersLeft',
+  'chain.pushPull',
+  'driveSprocket.wear',
+];
+
+/** Minutes that readings take on average, when the first that decides ends the job. */
+function expectedMinutes(order: readonly NextMeasurement[]): number {
+  let [sum, goesOn] = [0, 1];
+  order.forEach(({ decides }, i) => {
+    const due = minutesOf(order.slice(0, i + 1)) - minutesOf(order.slice(0, i));
+    sum += goesOn * due;
+    goesOn *= 1 - decides;
+  });
+  return sum;
+}
+
+/** By how much the order of the plan takes longer than the best of all orders, on average over small jobs. */
+export function overBruteForce({ between }: Random, runs: number): number {
+  let over = 0;
+  for (let run = 0; run < runs; run += 1) {
+    const readings = SMALL.map((measure): NextMeasurement => ({
+      measure,
+      at: null,
+      gain: 0,
+      decides: between(0.02, 0.5),
+      minutes: between(0.3, 4),
+      question: measure,
+      reason: { code: 'metal-left' },
+    }));
+    const best = Math.min(...[...ordersOf(readings)].map(expectedMinutes));
+    over += expectedMinutes(inOrder(readings, ({ decides }) => decides)) / best - 1;
+  }
+  return over / runs;
 }

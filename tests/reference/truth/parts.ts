@@ -15,10 +15,10 @@ interface JudgedPart {
   readonly appraisal: Appraisal;
 }
 
-/** A bar as it wears, without steps, read at five stations an edge; where it is dressed, the pass that also touches the low rail counts. */
+/** A bar as it wears, now and then with a step, read at five stations an edge; where it is dressed, the pass that also touches the low rail counts. */
 function anyBar(random: Random): JudgedPart {
   const dense = Array.from({ length: 141 }, (_, i) => 40 + i * 2.5);
-  const made = [worn(random, { dips: 0.12, steps: 0 }), worn(random, { dips: 0.12, steps: 0 })] as const;
+  const made = [worn(random, { dips: 0.12, steps: 0.35 }), worn(random, { dips: 0.12, steps: 0.35 })] as const;
   const goal = LIMITS.depth + random.between(-0.6, 0.9);
   const by = goal - leastOf(made, dense);
   const { read } = hand('depth-rod', random);

@@ -1,3 +1,10 @@
+import { block, level } from './bars';
+import { namedCauses, statedChances } from './causes';
+import { crookedCuts } from './crooked-cuts';
+import { gaugedChains, seenSprockets } from './gauges';
+import { hand } from './hand';
+import { testedBars } from './hand-tests';
+import { atRandom, byCard, byPlan, measuredJobs, overBruteForce } from './jobs';
 import { random } from './random';
 import * as sim from './simulations';
 import type { Tally } from './tally';
@@ -73,3 +80,53 @@ for (const [count, spread] of [
 for (const how of ['once', 'thrice', 'between'] as const)
   line(`Sprocket wear, ${how}`, sim.singleReadings(random(seed), 4 * runs, how));
 line('Elongation by one tape', sim.tapedChains(random(seed), 4 * runs));
+
+say(
+  'Bars by five squares and the balance: filed though level; a lean of 0.3 mm over a third found; over the whole edge found; squares more',
+);
+for (const how of ['blade', 'eye'] as const)
+  for (const tool of [null, 'depth-rod', 'depth-marks'] as const) {
+    const way = { with: how, squares: 5, depth: tool && hand(tool, random(seed)).read };
+    const plain = testedBars(random(seed), runs, way, () => [level(8), level(8)]);
+    const third = testedBars(random(seed), runs, way, (r) => [block(r, 8, 0.3), level(8)]);
+    const whole = testedBars(random(seed), runs, way, () => [() => ({ near: 7.7, far: 8 }), level(8)]);
+    say(`${how}, ${tool ?? 'no depth'}`, of(plain.filed), of(third.filed), of(whole.filed), plain.more.toFixed(2));
+  }
+
+say('Causes: what is there leads; all of it in three; stated chances off beyond their scatter');
+for (const [count, share, asked] of [
+  [1, 1, 0],
+  [1, 1, 2],
+  [1, 0.5, 2],
+  [2, 1, 0],
+  [0, 1, 2],
+] as const) {
+  const { first, inThree } = namedCauses(random(seed), 4 * runs, count, share, asked);
+  say(`${count} there, ${of(share, 0)} looked at, ${asked} asked`, of(first), of(inThree));
+}
+say('stated', of(statedChances(random(seed), 10 * runs, 1)), of(statedChances(random(seed), 10 * runs, 0.5)));
+say('crooked cuts, the largest part first', of(crookedCuts(random(seed), 4 * runs)));
+const gauges = gaugedChains(random(seed), runs);
+say(
+  'Gauges: lowered for nothing, missed, too sure that none is too low; repeats',
+  of(gauges.loweredForNothing),
+  of(gauges.missed),
+  of(gauges.tooSure, 2),
+  gauges.repeats.toFixed(1),
+);
+const eyes = seenSprockets(random(seed), 4 * runs);
+say(
+  'Sprockets by eye, blade, both: condemned though sound, kept though finished',
+  of(eyes.falselyCondemned, 2),
+  of(eyes.falselyKept, 2),
+);
+say('Jobs: minutes, wrong verdicts, most readings');
+for (const [name, policy] of [
+  ['plan', byPlan],
+  ['card', byCard],
+  ['random', atRandom],
+] as const) {
+  const jobs = measuredJobs(random(seed), runs, policy, random(seed + 1));
+  say(name, jobs.minutes.toFixed(1), of(jobs.wrong, 2), String(jobs.most));
+}
+say('the plan over brute force on small jobs', of(overBruteForce(random(seed), runs)));

@@ -1,5 +1,12 @@
 import { describe, expect, it } from 'vitest';
-import { random } from './random';
+import { block, level, type Rails } from './bars';
+import { namedCauses, statedChances } from './causes';
+import { crookedCuts } from './crooked-cuts';
+import { gaugedChains, seenSprockets } from './gauges';
+import { hand } from './hand';
+import { testedBars } from './hand-tests';
+import { atRandom, byCard, byPlan, measuredJobs, overBruteForce } from './jobs';
+import { random, type Random } from './random';
 import { anyParts } from './parts';
 import * as sim from './simulations';
 
@@ -131,5 +138,94 @@ describe('a thousand parts of every kind', () => {
         0.03 + 2.5 * Math.sqrt((said * (1 - said)) / count),
       );
     }
+  });
+});
+
+describe('bars judged by hand alone: five squares with a blade, the balance, and what the plan asks for', () => {
+  const way = { with: 'blade', squares: 5, depth: null } as const;
+  const whole: Rails = () => ({ near: 7.7, far: 8 });
+
+  it.each([
+    ['level ones are sent to the file in at most 3 of 100', () => [level(8), level(8)], 0, 0.03],
+    ['leans of 0.3 mm over a third are kept in at most 3 of 100', (r) => [block(r, 8, 0.3), level(8)], 0.97, 1],
+    ['leans of 0.3 mm over the whole edge are never kept', () => [whole, level(8)], 1, 1],
+  ] as readonly (readonly [string, (random: Random) => readonly [Rails, Rails], number, number])[])(
+    '%s',
+    (_, make, least, most) => {
+      const { filed, more } = testedBars(random(SEED), 70, way, make);
+      expect(filed).toBeGreaterThanOrEqual(least);
+      expect(filed).toBeLessThanOrEqual(most);
+      expect(more).toBeLessThanOrEqual(4);
+    },
+  );
+
+  it('beside five depths find leans over a third in 96 of 100, and file at most 5 level ones of 100', () => {
+    const { read } = hand('depth-rod', random(SEED));
+    const both = { ...way, depth: (truth: number) => read(truth) };
+    expect(testedBars(random(SEED), 60, both, () => [level(8), level(8)]).filed).toBeLessThanOrEqual(0.05);
+    expect(testedBars(random(SEED), 60, both, (r) => [block(r, 8, 0.3), level(8)]).filed).toBeGreaterThanOrEqual(0.96);
+  });
+});
+
+describe('causes of a complaint, nine complaints by turns', () => {
+  const runs = 360;
+
+  it('one that is there leads, and is among the three in front, once all was looked at', () => {
+    const { first, inThree } = namedCauses(random(SEED), runs, 1, 1, 0);
+    expect(first).toBeGreaterThanOrEqual(0.88);
+    expect(inThree).toBeGreaterThanOrEqual(0.98);
+  });
+
+  it('one that is there leads where half was looked at and the next look was followed twice', () => {
+    const { first, inThree } = namedCauses(random(SEED), runs, 1, 0.5, 2);
+    expect(first).toBeGreaterThanOrEqual(0.74);
+    expect(inThree).toBeGreaterThanOrEqual(0.92);
+  });
+
+  it('two that are there are both among the three in front', () => {
+    expect(namedCauses(random(SEED), runs, 2, 1, 0).inThree).toBeGreaterThanOrEqual(0.95);
+  });
+
+  it('none that is there: nothing found explains it', () => {
+    expect(namedCauses(random(SEED), runs, 0, 1, 2).first).toBeGreaterThanOrEqual(0.68);
+  });
+
+  it('have stated chances that come true within three points', () => {
+    for (const share of [1, 0.5]) expect(statedChances(random(SEED), 3000, share)).toBeLessThan(0.03);
+  });
+
+  it('of a crooked cut: the largest part to the side of the complaint leads', () => {
+    expect(crookedCuts(random(SEED), 500)).toBeGreaterThanOrEqual(0.85);
+  });
+});
+
+describe('depth gauges and sprockets', () => {
+  it('gauges are lowered for nothing in at most 4 of 100, missed in at most 3, and “none too low” is hardly ever too sure', () => {
+    const { loweredForNothing, missed, tooSure } = gaugedChains(random(SEED), 400);
+    expect(loweredForNothing).toBeLessThanOrEqual(0.04);
+    expect(missed).toBeLessThanOrEqual(0.03);
+    expect(tooSure).toBeLessThanOrEqual(0.005);
+  });
+
+  it('sprockets by eye, by blade and by both are condemned though sound in at most 1 of 100', () => {
+    const { falselyCondemned, falselyKept } = seenSprockets(random(SEED), 1200);
+    expect(falselyCondemned).toBeLessThanOrEqual(0.01);
+    expect(falselyKept).toBeLessThanOrEqual(0.005);
+  });
+});
+
+describe('the measuring plan', () => {
+  it('takes an eighth less than a fixed card and a twelfth less than a random order, with no more wrong verdicts', () => {
+    const [plan, card, any] = [byPlan, byCard, atRandom].map((policy) =>
+      measuredJobs(random(SEED), 150, policy, random(9)),
+    );
+    expect(plan!.minutes).toBeLessThanOrEqual(0.88 * card!.minutes);
+    expect(plan!.minutes).toBeLessThanOrEqual(0.92 * any!.minutes);
+    expect(plan!.wrong).toBeLessThanOrEqual(Math.max(card!.wrong, any!.wrong));
+    expect(plan!.most).toBeLessThanOrEqual(60);
+  });
+
+  it('orders small jobs within three percent of trying every order', () => {
+    expect(overBruteForce(random(SEED), 120)).toBeLessThanOrEqual(0.03);
   });
 });

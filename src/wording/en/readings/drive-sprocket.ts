@@ -14,7 +14,7 @@ export const DRIVE_SPROCKET_WORDS = {
     check: 'Wear by eye',
     says: {
       none: 'By eye the drive sprocket shows no wear.',
-      light: 'By eye the drive sprocket is lightly worn: measure it at the next chain.',
+      light: 'By eye the drive sprocket is lightly worn: light grooves may be deeper than they look.',
       deep: 'By eye the drive sprocket is deeply worn: it would ruin the next chain.',
     },
   },
