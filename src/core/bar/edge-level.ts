@@ -1,3 +1,4 @@
+import { flatMap } from '../flat-map';
 import {
   answered,
   believedBy,
@@ -127,7 +128,7 @@ export function testedEdge(
   }));
   const { paths, expected } = answered(mirror ? ways.map((way) => turned(way, offset)) : ways, asked, TESTED_DRAWS);
   if (mirror) for (let i = 0; i < paths.length; i += 1) if (i % size >= offset) paths[i] = -paths[i]!;
-  const found = groups.flatMap((group, g) =>
+  const found = flatMap(groups, (group, g) =>
     group.map((test, n) => ({ ...test, says: mirror ? OTHER[test.says] : test.says, expected: expected[g]![n]! })),
   );
   return { paths, tests: found };
@@ -143,7 +144,7 @@ export function testedPlaces(
   tests: readonly LevelTest[],
   along: (ats: readonly number[]) => readonly number[],
 ): readonly number[] {
-  const ats = tests.flatMap(({ at }) => (at === null ? [] : [at]));
+  const ats = flatMap(tests, ({ at }) => at ?? []);
   const isWhole = tests.some(({ at }) => at === null);
   const span = ats.length === 0 ? 0 : Math.max(...ats) - Math.min(...ats);
   return along(isWhole && span < A_WHOLE_EDGE ? [...ats, ...USUAL_PLACES] : ats);

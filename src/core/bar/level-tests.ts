@@ -1,3 +1,4 @@
+import { flatMap } from '../flat-map';
 import { CONTRADICTS_BELOW } from '../belief';
 import { normalCdf } from '../quantity';
 import type { EdgeSheet } from '../sheet';
@@ -83,7 +84,7 @@ function testsAt({ index, at, square, squareWith, marker }: Station): readonly L
 /** All level tests of an edge. */
 export function levelTestsOf(stations: readonly Station[], stands: Stands | null): readonly LevelTest[] {
   return [
-    ...stations.flatMap(testsAt),
+    ...flatMap(stations, testsAt),
     ...(stands ? [{ kind: 'stands', says: STANDS_SAYS[stands], station: null, at: null } as const] : []),
   ];
 }

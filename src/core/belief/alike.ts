@@ -1,3 +1,4 @@
+import { flatMap } from '../flat-map';
 import { normalCdf, normalPdf } from '../quantity';
 import { STANDARD_NODES } from './hermite';
 
@@ -199,7 +200,7 @@ const LARGE = 2;
 /** The least doubt that a piece has for itself. */
 const leastOwn = (kinds: readonly AskedAlike[]): number =>
   Math.min(
-    ...kinds.flatMap(({ belief, pieces }) =>
+    ...flatMap(kinds, ({ belief, pieces }) =>
       pieces.map(({ reading, u }) => Math.hypot(belief.readings[reading]!.own, u)),
     ),
   );
@@ -241,10 +242,10 @@ const WIDE = 100;
 /** Nodes and weights of Gauss and Hermite for a standard normal, five points (Abramowitz & Stegun, table 25.10). */
 const FEW_NODES: Nodes = [
   [0, 8 / 15],
-  [1.3556261799742658, 0.22207592200561266],
-  [-1.3556261799742658, 0.22207592200561266],
-  [2.8569700138728056, 0.01125741132772068],
-  [-2.8569700138728056, 0.01125741132772068],
+  [1.3556261799742658, 0.2220759220056126],
+  [-1.3556261799742658, 0.2220759220056126],
+  [2.8569700138728056, 0.0112574113277207],
+  [-2.8569700138728056, 0.0112574113277207],
 ];
 
 /**
@@ -259,7 +260,7 @@ export function allAtLeast(kinds: readonly AskedAlike[], limit: number, tool: nu
 }
 
 function summed(kinds: readonly AskedAlike[], limit: number, tool: number, common: number): number {
-  const biases = new Set(kinds.flatMap(({ pieces }) => pieces.map(({ bias }) => bias)));
+  const biases = new Set(flatMap(kinds, ({ pieces }) => pieces.map(({ bias }) => bias)));
   const [bias] = biases;
   const isAlike = biases.size === 1;
   const [only] = kinds;

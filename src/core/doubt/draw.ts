@@ -1,3 +1,4 @@
+import { flatMap } from '../flat-map';
 import { believedPieces, pick, type Latent } from '../belief';
 import { ROUNDING } from '../judge';
 import type { Compiled } from './compile';
@@ -106,7 +107,7 @@ function middleOf(latent: Latent): number {
   if (latent.is === 'value') return latent.estimate.value;
   if (latent.is === 'shortest')
     return Math.min(
-      ...latent.kinds.flatMap(({ belief, pieces }) => {
+      ...flatMap(latent.kinds, ({ belief, pieces }) => {
         const believed = believedPieces(belief);
         return pieces.map(({ reading, off }) => believed[reading]!.value - off);
       }),

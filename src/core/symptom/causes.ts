@@ -359,10 +359,5 @@ export const CAUSE_LIST = Object.keys(CAUSES) as readonly Cause[];
 export const rowOf = (cause: Cause): Omit<CauseRow, 'aggravatedBy'> & { readonly aggravatedBy?: readonly Cause[] } =>
   CAUSES[cause];
 
-/** The causes that a symptom may have. */
-export type CauseOf<S extends Symptom> = {
-  [C in Cause]: S extends keyof (typeof CAUSES)[C]['brings'] ? C : never;
-}[Cause];
-
 /** The symptoms that a cause may bring about. */
 export type SymptomOf<C extends Cause> = keyof (typeof CAUSES)[C]['brings'] & Symptom;
