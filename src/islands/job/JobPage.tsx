@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { STEPS, type Part, type Step } from '../../core/reading';
 import { nextStep } from '../../core/workflow';
-import { isReadingPath, stationOf, stationPath, readingAt, type Askable } from '../../core/sheet';
+import { isReadingPath, stationOf, stationPath, readingAt } from '../../core/sheet';
 import { unpackJob, type JobView, type SentJob } from '../../contract';
 import { Plates } from '../../ui/parts/Plates';
 import { Frame } from '../frame/Frame';
@@ -20,7 +20,7 @@ import { JobLayout } from './JobLayout';
 import { Opening } from './Opening';
 import { StepList } from './StepList';
 import { STEP_KEYS } from './step-keys';
-import { fetchStepsAhead, STEP_VIEWS } from './steps';
+import { fetchStepsAhead, STEP_VIEWS, type Measuring } from './steps';
 import { JobProvider, useJob } from './store/JobContext';
 import { useKept } from './store/use-kept';
 import { keyFor, stationRows } from './bar/stations';
@@ -97,21 +97,21 @@ function Job({ asked, onOpened }: { asked: string; onOpened: () => void }) {
     address.searchParams.set('step', next);
     window.history.replaceState(null, '', address);
   }, []);
-  const measure = useCallback(
-    (asked: Askable) => {
+  const measure = useCallback<Measuring>(
+    (asked, at = null) => {
+      const station = stationOf(asked);
+      if (station && at !== null) {
+        const key = Number(keyFor(stationRows(station.edge, snapshot, entered), at));
+        open('bar');
+        goTo(stationPath(station.edge, key, station.field), at);
+        return;
+      }
       const { step: there, path } = destinationOf(asked, entered.stationKeys);
       open(there);
       goTo(path);
     },
-    [entered.stationKeys, goTo, open],
+    [snapshot, entered, goTo, open],
   );
-  const measureBetween = (asked: Askable, at: number) => {
-    const station = stationOf(asked);
-    if (!station) return measure(asked);
-    const key = Number(keyFor(stationRows(station.edge, snapshot, entered), at));
-    open('bar');
-    goTo(stationPath(station.edge, key, station.field), at);
-  };
   const show = useCallback(
     (path: string) => {
       open(readingAt(path)?.told.step ?? 'bar');
@@ -129,7 +129,7 @@ function Job({ asked, onOpened }: { asked: string; onOpened: () => void }) {
     window.addEventListener('hashchange', follow);
     return () => window.removeEventListener('hashchange', follow);
   }, [show]);
-  const next = appraisal.plan.steps[0]?.measure;
+  const next = appraisal.plan.steps[0];
   useKeys(
     useMemo(
       () => [
@@ -142,7 +142,12 @@ function Job({ asked, onOpened }: { asked: string; onOpened: () => void }) {
             return meant !== undefined;
           },
         },
-        { shown: ['m'], does: 'go to the next best measurement', on: 'm', act: () => next && measure(next) },
+        {
+          shown: ['m'],
+          does: 'go to the next best measurement',
+          on: 'm',
+          act: () => next && measure(next.measure, next.at),
+        },
         { shown: ['Enter'], does: 'enter a reading' },
         { shown: ['F8'], does: 'in a length: the next tool, for this kind of reading and for what stands there' },
       ],
@@ -158,16 +163,7 @@ function Job({ asked, onOpened }: { asked: string; onOpened: () => void }) {
       step={step}
       plates={<Plates plates={plates} joints={joints} others={others} />}
       steps={<StepList current={step} onOpen={open} />}
-      tag={
-        <Tag
-          step={step}
-          part={part}
-          onMeasure={measure}
-          onMeasureBetween={measureBetween}
-          onOpen={open}
-          onShow={show}
-        />
-      }
+      tag={<Tag step={step} part={part} onMeasure={measure} onOpen={open} onShow={show} />}
     >
       <TargetContext value={target}>
         <WhereTroubleEnds view={step}>

@@ -25,9 +25,11 @@ function barBlocks(view: WorkCardView, unit: UnitSystem): readonly PaperBlock[] 
   if (operations.length === 0 && edges.length === 0)
     return [{ is: 'notice', kind: 'info', items: ['Nothing is to be done on this bar.'] }];
   return [
-    ...(edges.length === 0
-      ? [{ is: 'notice', kind: 'info', items: ['No metal has to come off this bar.'] } as const]
-      : [{ is: 'columns', columns: edges.map((edge) => edgeTable(edge, unit)) } as const]),
+    ...(edges.length === 0 && left.length > 0
+      ? []
+      : edges.length === 0
+        ? [{ is: 'notice', kind: 'info', items: ['No metal has to come off this bar.'] } as const]
+        : [{ is: 'columns', columns: edges.map((edge) => edgeTable(edge, unit)) } as const]),
     ...left.map((text) => ({ is: 'text', text }) as const),
     {
       is: 'columns',

@@ -1,9 +1,10 @@
 import { assess, type Appraisal } from '../../core/assess';
 import { formatLength, mm } from '../../core/quantity';
-import { barWork } from '../../core/bar/checks';
+import { barWork, byHandCheckOf } from '../../core/bar/checks';
 import { EDGES } from '../../core/bar';
 import type { WorkCardView, WorkOnPart } from '../../contract';
 import {
+  checkSentence,
   shopDay,
   effortSentence,
   exceptionSentence,
@@ -35,6 +36,11 @@ export async function workCardView(context: Context, jobId: string): Promise<Wor
   const { bar, verdicts } = appraisal;
   // Nothing is taken off a bar that goes.
   const dressed = verdicts.bar.action === 'replace' ? [] : EDGES;
+  const byHand = dressed.flatMap((edge) => {
+    const { called, dressing } = bar.edges[edge];
+    const check = called && !dressing?.advised ? byHandCheckOf(appraisal.checks, edge) : null;
+    return check ? [checkSentence(check)] : [];
+  });
   const advised = dressed.flatMap((edge) => {
     const { stations, dressing } = bar.edges[edge];
     return dressing?.advised ? [{ edge, stations, dressing }] : [];
@@ -59,12 +65,15 @@ export async function workCardView(context: Context, jobId: string): Promise<Wor
         far: dressing.plan.removeFar[i] ?? null,
       })),
     })),
-    left: advised.flatMap(({ stations, dressing }) => [
-      ...dressing.exceptions.map(({ station, saves }) => exceptionSentence(stations[station]!.at, saves)),
-      ...stations
-        .filter(({ leaveLow }) => leaveLow)
-        .map(({ at }) => `The dip at ${Math.round(at)} mm is left as it is.`),
-    ]),
+    left: [
+      ...byHand,
+      ...advised.flatMap(({ stations, dressing }) => [
+        ...dressing.exceptions.map(({ station, saves }) => exceptionSentence(stations[station]!.at, saves)),
+        ...stations
+          .filter(({ leaveLow }) => leaveLow)
+          .map(({ at }) => `The dip at ${Math.round(at)} mm is left as it is.`),
+      ]),
+    ],
     cautions: REWORK_CAUTIONS,
     others: [...chainWork(appraisal), ...sprocketWork(appraisal)],
   };

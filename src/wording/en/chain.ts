@@ -40,6 +40,17 @@ export function gaugeSentence(
   return `Depth gauges last, down to ${show(setting)}.${then} About ${strokes} ${strokes === 1 ? 'stroke' : 'strokes'} of the flat file on the highest; round its front again.`;
 }
 
+/** Which gauges are filed and by how many strokes, and those that stand too low and never are; null where it is the same as what was said of the highest. */
+export function gaugesToFile({ each }: GaugeJudgement): string | null {
+  const name = ({ side, cutter }: GaugeJudgement['each'][number]) => `${side} ${cutter}`;
+  const filed = each.filter(({ strokes }) => strokes > 0);
+  const low = each.filter(({ low: chance }) => chance > 0.5);
+  const file =
+    filed.length > 1 ? `To file: ${filed.map((gauge) => `${name(gauge)} (${gauge.strokes})`).join(', ')}.` : null;
+  const never = low.length > 0 ? `Too low already, never filed: ${low.map(name).join(', ')}.` : null;
+  return file || never ? [file, never].filter(Boolean).join(' ') : null;
+}
+
 /** Cautions of filing and grinding a chain. */
 export const CHAIN_CAUTIONS = [
   'Gloves on; the bar clamped and the brake set while filing on the saw. Eye protection at the grinder.',

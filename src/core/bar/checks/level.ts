@@ -90,3 +90,7 @@ export function levelChecks(context: BarContext): Check[] {
     ...flatMap(context.edges[edge].belief?.tests ?? [], (test) => testCheck(edge, test)),
   ]);
 }
+
+/** What level tests alone say of an edge, among all checks; null where depths tell of it, or no test was made. */
+export const byHandCheckOf = (checks: readonly Check[], edge: Edge): Check | null =>
+  checks.find(({ id, at, note }) => id === 'bar.step' && at?.edge === edge && note?.code === 'by-hand') ?? null;

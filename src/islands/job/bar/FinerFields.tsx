@@ -44,9 +44,10 @@ export function FinerFields({ row }: { row: StationRow }) {
       />
       <ChoiceField
         path={`${row.path}.square`}
-        legend="Square on the rails, against the light"
-        hint="Light under it shows the low rail: seen finer than a depth rod."
+        legend="Square on the rails"
+        hint="Light under it shows the low rail, finer than a depth rod. A blade that goes in under the low side is surer still."
       />
+      <ChoiceField path={`${row.path}.squareWith`} legend="Looked for" />
       {(['Near', 'Far'] as const).map((rail) => (
         <div key={rail} className="grid grid-cols-2 gap-3">
           <EntryField

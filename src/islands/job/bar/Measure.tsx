@@ -1,7 +1,8 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { Plus } from 'lucide-react';
 import { RailProfile } from '../../../ui/drawings/RailProfile';
-import { dressingSentence } from '../../../wording';
+import { byHandCheckOf } from '../../../core/bar/checks';
+import { checkSentence, dressingSentence } from '../../../wording';
 import { useFrame } from '../../frame/frame-context';
 import { isTyping, useKeys } from '../../frame/keys';
 import { FIELD_KINDS } from '../../../core/quantity';
@@ -148,7 +149,14 @@ function DressingLines({ stationAt }: { stationAt: (edge: Edge, station: number)
   return (
     <p className="text-sm">
       {EDGES.map((edge) => {
-        const { dressing } = appraisal.bar.edges[edge];
+        const { dressing, called } = appraisal.bar.edges[edge];
+        const byHand = called && !dressing?.advised ? byHandCheckOf(appraisal.checks, edge) : null;
+        if (byHand && !isFinished)
+          return (
+            <span key={edge} className="font-semibold text-brass">
+              {checkSentence(byHand, unit)}{' '}
+            </span>
+          );
         if (!dressing || (isFinished && !dressing.stoppedBy)) return null;
         return (
           <span key={edge} className={dressing.advised ? 'font-semibold text-brass' : 'text-ink-soft'}>

@@ -168,6 +168,7 @@ export const FINER = [
   'burrFar',
   'marker',
   'square',
+  'squareWith',
   'chipNear.length',
   'chipNear.depth',
   'chipFar.length',

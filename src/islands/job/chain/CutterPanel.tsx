@@ -1,7 +1,9 @@
 import { DAMAGE_KINDS } from '../../../core/chain';
 import { Choice } from '../../../ui/parts/Choice';
 import { choicesAt, sentence } from '../../../wording';
+import { ChoiceField } from '../parts/ChoiceField';
 import { EntryField } from '../parts/EntryField';
+import { useJob } from '../store/JobContext';
 import type { CutterSlots, Side } from './cutter-slots';
 import type { CutterDamage } from './use-damage';
 
@@ -19,6 +21,9 @@ interface CutterPanelProps {
 /** The chosen cutter: its length, and what is wrong with it. */
 export function CutterPanel({ side, cutter, slots, damage, onMarked, onNext, onOther }: CutterPanelProps) {
   const name = `${sentence(side)} ${cutter}`;
+  const { entered } = useJob();
+  const { topPlateAngleLeft, topPlateAngleRight } = entered.sheet.chain ?? {};
+  const isAngled = (side === 'left' ? topPlateAngleLeft : topPlateAngleRight) !== undefined;
   const measured = slots.paths.length;
   const path = slots.paths[cutter - 1] ?? (cutter === measured + 1 ? slots.next : null);
   return (
@@ -73,6 +78,13 @@ export function CutterPanel({ side, cutter, slots, damage, onMarked, onNext, onO
             hint="how far back it reaches"
             onEnter={(accepted) => accepted && onNext()}
           />
+          {isAngled && damage.kind !== 'angle' && (
+            <ChoiceField
+              path={`chain.damage.${damage.index}.place`}
+              legend="It sits"
+              hint="Filing the angle right takes off what sits at the corner; what sits behind it adds."
+            />
+          )}
         </div>
       )}
     </section>

@@ -83,7 +83,10 @@ function DepthGauges() {
   const { show, unit } = useFrame();
   const { gauges } = appraisal.chain;
   return (
-    <Group title="Depth gauges" aside="height below the cutter’s edge; the highest and the lowest will do">
+    <Group
+      title="Depth gauges"
+      aside="height below the cutter’s edge; the more are read, the surer it is that none stands wrong"
+    >
       <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] gap-x-6 gap-y-2 max-lg:grid-cols-1">
         <div className="grid content-start gap-2">
           <NumberRow path="chain.depthGaugesLeft" title={`Left, ${unit}`} label="Left gauge" />
@@ -103,7 +106,7 @@ function DepthGauges() {
           show={show}
         />
       </div>
-      <Said of={['chain.gauges-high', 'chain.gauges-low', 'chain.gauges-too-low']} />
+      <Said of={['chain.gauges-high', 'chain.gauges-low', 'chain.gauges-too-low', 'chain.gauges-uneven']} />
     </Group>
   );
 }

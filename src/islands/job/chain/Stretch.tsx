@@ -2,6 +2,7 @@ import { PushPull } from '../../../ui/drawings/PushPull';
 import { Notice } from '../../../ui/parts/Notice';
 import { checkSentence, stretchSentences } from '../../../wording';
 import { useFrame } from '../../frame/frame-context';
+import { ChoiceField } from '../parts/ChoiceField';
 import { EntryField } from '../parts/EntryField';
 import { Group } from '../parts/StepHead';
 import { useJob } from '../store/JobContext';
@@ -14,8 +15,10 @@ export function Stretch() {
   const { set } = useFieldActions();
   const { stretch } = appraisal.chain;
   const links = appraisal.identity.chain.driveLinks.value;
-  const check = appraisal.checks.find(({ id }) => id === 'chain.elongation');
-  const isOpen = check && check.outcome !== 'ok' && check.value !== null;
+  const said = appraisal.checks.filter(
+    ({ id, outcome, value, observed }) =>
+      (id === 'chain.elongation' || id === 'chain.feel') && outcome !== 'ok' && (value !== null || observed !== null),
+  );
   return (
     <>
       <p className="mb-2 max-w-prose text-sm text-ink-soft">
@@ -43,6 +46,13 @@ export function Stretch() {
         <EntryField path="chain.pushPull.closed" label="Pushed together" suffix="unit" />
         <EntryField path="chain.pushPull.pulled" label="Pulled apart" suffix="unit" />
       </div>
+      <div className="mt-2">
+        <ChoiceField
+          path="chain.checks.feel"
+          legend="Or by feel, without a tape"
+          hint="The hand feels loose joints well and small growth badly; beside a measure it is a second opinion."
+        />
+      </div>
       <PushPull
         percent={stretch.counted?.value ?? null}
         perJoint={stretch.measured?.perJoint ?? null}
@@ -50,7 +60,11 @@ export function Stretch() {
         limit={view.limits['chain.elongation'].value}
         show={(mm) => show(mm, unit === 'mm' ? 3 : 4)}
       />
-      {isOpen && <Notice kind="caution">{checkSentence(check, unit)}</Notice>}
+      {said.map((check) => (
+        <Notice key={check.id} kind="caution">
+          {checkSentence(check, unit)}
+        </Notice>
+      ))}
       {stretchSentences(stretch, show).map((text) => (
         <p key={text} className="text-sm">
           {text}

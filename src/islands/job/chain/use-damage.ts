@@ -17,7 +17,7 @@ export interface CutterDamage {
   readonly clear: () => void;
 }
 
-const FIELDS = ['side', 'cutter', 'kind', 'setBack'] as const;
+const FIELDS = ['side', 'cutter', 'kind', 'place', 'setBack'] as const;
 
 /** Connects a cutter with its damage: one entry of the list holds which cutter, what kind, how far back. */
 export function useDamage(side: Side, cutter: number): CutterDamage {

@@ -3,6 +3,7 @@ import { VerdictChip } from '../../../ui/parts/VerdictMark';
 import {
   actionWord,
   checkName,
+  checkSentence,
   limitSource,
   list,
   operationWordIn,
@@ -23,7 +24,7 @@ export function PartVerdict({ verdict }: { verdict: Verdict }) {
   const { unit } = useFrame();
   const { view, appraisal } = useJob();
   const doubt = appraisal.doubts[verdict.part];
-  const { part, action, operations, reasons, decidedBy: check } = verdict;
+  const { part, action, operations, reasons, decidedBy: check, against } = verdict;
   return (
     <li className="grid grid-cols-[9.5rem_minmax(0,1fr)_15rem] gap-4 border-t border-line py-2.5 max-lg:grid-cols-[8rem_minmax(0,1fr)] max-md:grid-cols-1 max-md:gap-1">
       <div>
@@ -58,6 +59,14 @@ export function PartVerdict({ verdict }: { verdict: Verdict }) {
             </li>
           )}
         </ul>
+        {against.map((each) => {
+          const said = checkSentence(each, unit);
+          return (
+            <p key={said} className="text-sm">
+              <strong>Against it:</strong> {said}
+            </p>
+          );
+        })}
         {doubt && <p className="text-sm text-ink-soft">{sharesSentence(doubt, action)}</p>}
       </div>
       {check && check.value !== null && check.limit !== null ? (

@@ -22,7 +22,7 @@ export function MeasuringPlan({ onMeasure }: Pick<StepProps, 'onMeasure'>) {
             <li key={step.measure} className="border-b border-line last:border-b-0">
               <button
                 type="button"
-                onClick={() => onMeasure(step.measure)}
+                onClick={() => onMeasure(step.measure, step.at)}
                 className="grid min-h-11 w-full grid-cols-[1.75rem_minmax(0,1fr)_5.5rem_4rem] items-center gap-x-2 px-1 py-1 text-left hover:bg-well max-md:grid-cols-[1.75rem_minmax(0,1fr)_4rem]"
               >
                 <span className="figures text-sm text-ink-soft">{i + 1}</span>

@@ -1,7 +1,7 @@
 import { CHAIN_OPERATIONS } from '../../../core/chain';
 import { CutterRibbon } from '../../../ui/drawings/CutterRibbon';
 import { Empty, Notice } from '../../../ui/parts/Notice';
-import { CHAIN_CAUTIONS, gaugeSentence, operationWord, sentence } from '../../../wording';
+import { CHAIN_CAUTIONS, gaugeSentence, gaugesToFile, operationWord, sentence } from '../../../wording';
 import { useFrame } from '../../frame/frame-context';
 import { StartValues } from '../chain/StartValues';
 import { useCutters } from '../chain/use-cutters';
@@ -107,10 +107,12 @@ function FileBy() {
   const { show } = useFrame();
   const { gauges } = appraisal.chain;
   const said = gauges && gaugeSentence(gauges, show);
+  const filed = gauges && gaugesToFile(gauges);
   return (
     <Group title="File by" aside="the maker’s own values come first">
       <StartValues />
       {said && <p className="mt-2 text-sm">{said}</p>}
+      {filed && <p className="mt-1 text-sm">{filed}</p>}
     </Group>
   );
 }

@@ -1,7 +1,8 @@
 import { useRef } from 'react';
 import { EntryField } from '../parts/EntryField';
 import { useFrame } from '../../frame/frame-context';
-import { exceptionSentence } from '../../../wording';
+import { byHandCheckOf } from '../../../core/bar/checks';
+import { checkSentence, exceptionSentence } from '../../../wording';
 import { ChoiceField } from '../parts/ChoiceField';
 import { useJob } from '../store/JobContext';
 import type { Edge, StationRow } from '../bar/stations';
@@ -16,11 +17,15 @@ export function WorkTable({ edge, rows }: { edge: Edge; rows: readonly StationRo
   const table = useRef<HTMLTableElement>(null);
   // As in the first measurement, Enter walks on: near, far, width, next station.
   const goOn = (from: number) => table.current?.querySelectorAll('input')[from + 1]?.focus();
-  const { dressing, stations } = appraisal.bar.edges[edge];
+  const { dressing, stations, called } = appraisal.bar.edges[edge];
+  const byHand = called && !dressing?.advised ? byHandCheckOf(appraisal.checks, edge) : null;
   const measured = rows.filter(({ index }) => index !== null);
-  if (!dressing?.advised || measured.length === 0) return null;
-  const off = (removal: readonly (number | null)[], index: number): string => {
-    const amount = removal[index] ?? null;
+  if (byHand && measured.length === 0) return <ByHand edge={edge} said={checkSentence(byHand, unit)} />;
+  if ((!dressing?.advised && !byHand) || measured.length === 0) return null;
+  const off = (rail: 'near' | 'far', index: number): string => {
+    if (!dressing?.advised)
+      return byHand?.note?.code === 'by-hand' && byHand.note.high === rail ? 'until it shines' : '–';
+    const amount = (rail === 'near' ? dressing.plan.removeNear : dressing.plan.removeFar)[index] ?? null;
     return amount === null ? 'left out' : amount < 0.005 ? '–' : show(amount);
   };
   return (
@@ -49,10 +54,10 @@ export function WorkTable({ edge, rows }: { edge: Edge; rows: readonly StationRo
                   {position(row.at)}
                 </th>
                 <td className="pr-3 figures text-lg font-bold whitespace-nowrap text-brass">
-                  {off(dressing.plan.removeNear, row.index!)}
+                  {off('near', row.index!)}
                 </td>
                 <td className="pr-3 figures text-lg font-bold whitespace-nowrap text-brass">
-                  {off(dressing.plan.removeFar, row.index!)}
+                  {off('far', row.index!)}
                 </td>
                 {FIELDS.map((field, k) => (
                   <td key={field} className="py-0.5 pr-2">
@@ -69,7 +74,8 @@ export function WorkTable({ edge, rows }: { edge: Edge; rows: readonly StationRo
           </tbody>
         </table>
       </div>
-      {dressing.exceptions.map(({ station, saves }) => {
+      {byHand && <p className="mt-1 text-sm font-semibold">{checkSentence(byHand, unit)}</p>}
+      {(dressing?.advised ? dressing.exceptions : []).map(({ station, saves }) => {
         const row = measured.find(({ index }) => index === station);
         return (
           <div key={station} className="mt-1 flex flex-wrap items-center gap-3 text-sm">
@@ -85,6 +91,16 @@ export function WorkTable({ edge, rows }: { edge: Edge; rows: readonly StationRo
             The dip at {position(station.at)} is left as it is.
           </p>
         ))}
+    </section>
+  );
+}
+
+/** An edge that level tests alone send to the file: nothing tells how much, so it is dressed until it shines. */
+function ByHand({ edge, said }: { edge: Edge; said: string }) {
+  return (
+    <section aria-label={`Work on edge ${edge}`} className="mt-2 border-t border-line pt-2">
+      <h3 className="font-bold">Edge {edge}: dress until both rails shine, then measure</h3>
+      <p className="text-sm">{said}</p>
     </section>
   );
 }

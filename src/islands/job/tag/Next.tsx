@@ -1,12 +1,12 @@
 import { ArrowRight } from 'lucide-react';
 import { judgedParts } from '../../../core/judge';
-import type { Askable } from '../../../core/sheet';
+import type { Measuring } from '../steps';
 import { nextSentence, planSummary, stopSentence } from '../../../wording';
 import { useFrame } from '../../frame/frame-context';
 import { useJob } from '../store/JobContext';
 
 /** The measurement that takes most off the doubt per minute, with a button that goes there. */
-export function NextMeasurement({ onMeasure }: { readonly onMeasure: (asked: Askable) => void }) {
+export function NextMeasurement({ onMeasure }: { readonly onMeasure: Measuring }) {
   const { appraisal } = useJob();
   const { unit } = useFrame();
   const { steps, minutes } = appraisal.plan;
@@ -21,7 +21,7 @@ export function NextMeasurement({ onMeasure }: { readonly onMeasure: (asked: Ask
       <button
         type="button"
         className="flex act w-full items-center justify-center gap-2"
-        onClick={() => onMeasure(next.measure)}
+        onClick={() => onMeasure(next.measure, next.at)}
       >
         Go there
         <ArrowRight size={16} aria-hidden="true" />

@@ -1,15 +1,13 @@
 import { DESERVED } from '../../../core/doubt';
 import type { Part } from '../../../core/reading';
-import type { Askable } from '../../../core/sheet';
+import type { Measuring } from '../steps';
 import { actionWord, sharesSentence } from '../../../wording';
 import { useJob } from '../store/JobContext';
 import { WhyUnsure } from './WhyUnsure';
 
 interface SharesProps {
   readonly part: Part;
-  readonly onMeasure: (asked: Askable) => void;
-  /** Goes to a depth at a place where no station is yet, mm from the tail. */
-  readonly onMeasureBetween: (asked: Askable, at: number) => void;
+  readonly onMeasure: Measuring;
 }
 
 const SHARE_LOOK = { keep: 'bg-leaf', clean: 'bg-steel', recondition: 'bg-brass', replace: 'bg-oxide' } as const;
@@ -18,7 +16,7 @@ const SHARE_LOOK = { keep: 'bg-leaf', clean: 'bg-steel', recondition: 'bg-brass'
 const WORTH_ASKING = 0.005;
 
 /** The chance of each verdict as one line and one bar, where everything is there that the verdict waits for. */
-export function Shares({ part, onMeasure, onMeasureBetween }: SharesProps) {
+export function Shares({ part, onMeasure }: SharesProps) {
   const { appraisal } = useJob();
   const doubt = appraisal.doubts[part];
   if (!doubt) return null;
@@ -35,9 +33,7 @@ export function Shares({ part, onMeasure, onMeasureBetween }: SharesProps) {
           />
         ))}
       </div>
-      {doubt.wrong > WORTH_ASKING && (
-        <WhyUnsure key={part} part={part} onMeasure={onMeasure} onMeasureBetween={onMeasureBetween} />
-      )}
+      {doubt.wrong > WORTH_ASKING && <WhyUnsure key={part} part={part} onMeasure={onMeasure} />}
     </div>
   );
 }

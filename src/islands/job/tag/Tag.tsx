@@ -4,7 +4,7 @@ import type { Part, Step } from '../../../core/reading';
 import { partOfCause } from '../../../core/symptom';
 import { judgedParts } from '../../../core/judge';
 import { STATE_RULES } from '../../../core/fit';
-import type { Askable } from '../../../core/sheet';
+import type { Measuring } from '../steps';
 import { fitReason } from '../../../wording';
 import { useJob } from '../store/JobContext';
 import { Ails } from './Ails';
@@ -25,27 +25,21 @@ interface TagProps {
   /** The part that the step has in hand; null where it says none. */
   readonly part: Part | null;
   /** Goes to what the assessment asks for. */
-  readonly onMeasure: (asked: Askable) => void;
-  /** Goes to a depth at a place where no station is yet, mm from the tail. */
-  readonly onMeasureBetween: (asked: Askable, at: number) => void;
+  readonly onMeasure: Measuring;
   readonly onOpen: (step: Step) => void;
   /** Goes to a field by its place. */
   readonly onShow: (path: string) => void;
 }
 
 /** The tag at the right: verdict, deciding reason, doubt, and the next best measurement. It changes with every reading. */
-export function Tag({ step, part, onMeasure, onMeasureBetween, onOpen, onShow }: TagProps) {
+export function Tag({ step, part, onMeasure, onOpen, onShow }: TagProps) {
   const { appraisal, entered } = useJob();
   const there = judgedParts(entered.sheet);
   const first = leadingPart(there, step, part ?? partInFront(step, appraisal));
   return (
     <TagZone below={<Saving onShow={onShow} />}>
       <Clashes />
-      {first ? (
-        <LeadVerdict verdict={appraisal.verdicts[first]} onMeasure={onMeasure} onMeasureBetween={onMeasureBetween} />
-      ) : (
-        <NothingYet />
-      )}
+      {first ? <LeadVerdict verdict={appraisal.verdicts[first]} onMeasure={onMeasure} /> : <NothingYet />}
       <ul>
         {there
           .filter((part) => part !== first)

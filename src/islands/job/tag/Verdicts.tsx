@@ -1,8 +1,9 @@
-import type { Askable } from '../../../core/sheet';
+import type { Measuring } from '../steps';
 import type { Verdict } from '../../../core/judge';
 import { VerdictChip } from '../../../ui/parts/VerdictMark';
 import {
   actionWord,
+  checkSentence,
   limitSource,
   list,
   operationWordIn,
@@ -18,13 +19,11 @@ import { VerdictHead } from './VerdictHead';
 
 interface LeadVerdictProps {
   readonly verdict: Verdict;
-  readonly onMeasure: (asked: Askable) => void;
-  /** Goes to a depth at a place where no station is yet, mm from the tail. */
-  readonly onMeasureBetween: (asked: Askable, at: number) => void;
+  readonly onMeasure: Measuring;
 }
 
 /** The verdict the step is about, with all that decided it. */
-export function LeadVerdict({ verdict, onMeasure, onMeasureBetween }: LeadVerdictProps) {
+export function LeadVerdict({ verdict, onMeasure }: LeadVerdictProps) {
   const { unit } = useFrame();
   const { view } = useJob();
   const { part, action, operations, reasons } = verdict;
@@ -44,9 +43,38 @@ export function LeadVerdict({ verdict, onMeasure, onMeasureBetween }: LeadVerdic
         })}
         {reasons.length > 3 && <li className="text-ink-soft">and {reasons.length - 3} more, under Decide.</li>}
       </ul>
+      <Against verdict={verdict} onMeasure={onMeasure} />
       <Doubt verdict={verdict} />
-      <Shares part={part} onMeasure={onMeasure} onMeasureBetween={onMeasureBetween} />
+      <Shares part={part} onMeasure={onMeasure} />
     </VerdictHead>
+  );
+}
+
+/** What speaks against the verdict, each with the way to make it again. */
+function Against({ verdict: { against }, onMeasure }: LeadVerdictProps) {
+  const { unit } = useFrame();
+  if (against.length === 0) return null;
+  return (
+    <section aria-label="Speaks against it" className="mt-2 border-t border-line-strong/40 pt-2 text-sm">
+      <h3 className="font-semibold">Speaks against it</h3>
+      <ul className="grid gap-1">
+        {against.slice(0, 2).map((check) => {
+          const said = checkSentence(check, unit);
+          const { again } = check;
+          return (
+            <li key={said}>
+              {said}{' '}
+              {again && (
+                <button type="button" className="min-h-6 font-semibold underline" onClick={() => onMeasure(again)}>
+                  Make it again
+                </button>
+              )}
+            </li>
+          );
+        })}
+        {against.length > 2 && <li className="text-ink-soft">and {against.length - 2} more, under Decide.</li>}
+      </ul>
+    </section>
   );
 }
 

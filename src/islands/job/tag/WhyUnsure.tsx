@@ -1,23 +1,21 @@
 import { useState } from 'react';
 import type { DrawnPart } from '../../../core/doubt';
 import type { Part } from '../../../core/reading';
-import type { Askable } from '../../../core/sheet';
+import type { Measuring } from '../steps';
 import { drawnSentence, readableName, sentence, wholeNumber, worthPoints, worthSentence } from '../../../wording';
 import { useFrame } from '../../frame/frame-context';
 import { useDrawnDoubt } from './use-drawn-doubt';
 
 interface WhyUnsureProps {
   readonly part: Part;
-  readonly onMeasure: (asked: Askable) => void;
-  /** Goes to a depth at a place where no station is yet, mm from the tail. */
-  readonly onMeasureBetween: (asked: Askable, at: number) => void;
+  readonly onMeasure: Measuring;
 }
 
 /** Draws that answer at once, and those for who wants it finer. */
 const DRAWS = { at: 20_000, finer: 200_000 } as const;
 
 /** What moves a verdict and what another reading would buy, drawn while it is open. */
-export function WhyUnsure({ part, onMeasure, onMeasureBetween }: WhyUnsureProps) {
+export function WhyUnsure({ part, onMeasure }: WhyUnsureProps) {
   const [isOpen, setOpen] = useState(false);
   const [draws, setDraws] = useState<number>(DRAWS.at);
   const { shop } = useFrame();
@@ -32,7 +30,7 @@ export function WhyUnsure({ part, onMeasure, onMeasureBetween }: WhyUnsureProps)
         {drawing.is === 'failed' && <Again said={`It could not be drawn: ${drawing.message}`} onAgain={drawAgain} />}
         {drawn && (
           <>
-            <Help drawn={drawn} onMeasure={onMeasure} onMeasureBetween={onMeasureBetween} />
+            <Help drawn={drawn} onMeasure={onMeasure} />
             <p className="mt-1 text-ink-soft">
               {drawnSentence(drawn, draws, shop)}{' '}
               {draws < DRAWS.finer && (
@@ -77,11 +75,7 @@ function Again({ said, onAgain }: { said: string; onAgain: () => void }) {
 }
 
 /** What moves the verdict, and each reading with what it would buy for its minutes. */
-function Help({
-  drawn: { movedBy, next },
-  onMeasure,
-  onMeasureBetween,
-}: { drawn: DrawnPart } & Omit<WhyUnsureProps, 'part'>) {
+function Help({ drawn: { movedBy, next }, onMeasure }: { drawn: DrawnPart } & Omit<WhyUnsureProps, 'part'>) {
   const { position } = useFrame();
   return (
     <>
@@ -113,9 +107,7 @@ function Help({
                 <button
                   type="button"
                   className="min-h-6 text-left underline"
-                  onClick={() =>
-                    worth.at === null ? onMeasure(worth.measure) : onMeasureBetween(worth.measure, worth.at)
-                  }
+                  onClick={() => onMeasure(worth.measure, worth.at)}
                 >
                   {sentence(worthSentence(worth, position))}
                 </button>
