@@ -214,7 +214,8 @@ function note(item: CheckNote, unit: UnitSystem): string {
 
 /** What level tests alone say of an edge. */
 function byHand({ outcome, probability }: Check, { high, tests }: Extract<CheckNote, { code: 'by-hand' }>): string {
-  const chance = `${Math.round(100 * (1 - (probability ?? 0)))} %`;
+  // Nothing that was only tried by hand is certain.
+  const chance = `${Math.min(99, Math.max(1, Math.round(100 * (1 - (probability ?? 0)))))} %`;
   const said = tests === 1 ? 'one test by hand' : `${tests} tests by hand`;
   if (outcome === 'fail')
     return `The ${high} rail stands high, by ${said} (${chance} sure), amount unknown: dress it until both rails shine, and measure the depth for what metal is left.`;

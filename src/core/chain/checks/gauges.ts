@@ -272,6 +272,16 @@ const OPEN = { from: 0.1, to: 0.97 } as const;
 /** Gauges that are read again at a time. */
 const READ_AGAIN = 3;
 
+/** A gauge so unlikely to stand wrong is not read again for it. */
+const HARDLY = 0.02;
+
+/** The gauges likeliest to stand wrong, as many as are read again at a time. */
+const likeliest = (each: readonly GaugeWork[], chance: (gauge: GaugeWork) => number): readonly GaugeWork[] =>
+  each
+    .filter((gauge) => chance(gauge) > HARDLY)
+    .sort((a, b) => chance(b) - chance(a))
+    .slice(0, READ_AGAIN);
+
 /** Gauges to read again, the likeliest to be wrong first: while it is open whether one is. */
 export function gaugesToRepeat(
   [judged]: readonly GaugeJudgement[],
@@ -280,8 +290,8 @@ export function gaugesToRepeat(
   if (!judged) return [];
   const isOpen = ({ least, most }: Within) => most > OPEN.from && least < OPEN.to;
   const asked = [
-    ...(isOpen(judged.noneHigh) ? [...judged.each].sort((a, b) => b.high - a.high).slice(0, READ_AGAIN) : []),
-    ...(isOpen(judged.noneLow) ? [...judged.each].sort((a, b) => b.low - a.low).slice(0, READ_AGAIN) : []),
+    ...(isOpen(judged.noneHigh) ? likeliest(judged.each, ({ high }) => high) : []),
+    ...(isOpen(judged.noneLow) ? likeliest(judged.each, ({ low }) => low) : []),
   ];
   return asked.filter((gauge, i) => asked.indexOf(gauge) === i && !isRepeated(gauge, chain));
 }
