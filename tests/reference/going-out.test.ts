@@ -3,7 +3,7 @@ import { jStat } from 'jstat';
 import { linearRegression } from 'simple-statistics';
 import { describe, expect, it } from 'vitest';
 import { assess } from '../../src/core/assess';
-import { CUTS_NEEDED, cutDrift, driftFactor, noticedDrift } from '../../src/core/bar';
+import { CUTS_NEEDED, cutDrift, cutSums, driftFactor, noticedDrift } from '../../src/core/bar';
 import { workingDaysAfter } from '../../src/core/booking';
 import { DEFAULTS } from '../../src/core/limits';
 import { originSums, studentWithin, throughOrigin, type Degrees } from '../../src/core/quantity';
@@ -69,26 +69,36 @@ describe('regression through the origin', () => {
     expect(studentWithin(0.95, 4)).toBeCloseTo(2.78, 2);
   });
 
-  it('finds the factor that test cuts were made with, and holds it in 95 of 100 intervals', () => {
-    let held = 0;
-    const shops = 400;
-    let seed = 7;
-    const normal = () => {
+  it.each([
+    ['alike in every cut', () => 1.5],
+    ['with the drift', (x: number) => 0.25 * Math.abs(x)],
+    ['from both', (x: number) => Math.hypot(1.5, 0.2 * x)],
+    ['with the square of the drift', (x: number) => x ** 2 / 100],
+  ])(
+    'finds the factor that test cuts were made with, and holds it in 95 of 100 intervals: scatter %s',
+    (_, scatter) => {
+      const shops = 2000;
+      let held = 0;
+      let seed = 7;
       const uniform = () => (seed = (seed * 16807) % 2147483647) / 2147483647;
-      return Math.sqrt(-2 * Math.log(uniform())) * Math.cos(2 * Math.PI * uniform());
-    };
-    for (let shop = 0; shop < shops; shop += 1) {
-      const cuts = Array.from({ length: 8 }, (_, i) => ({ x: 4 + 2 * i, y: 0.7 * (4 + 2 * i) + 1.5 * normal() }));
-      const { interval } = driftFactor(originSums(cuts));
-      if (interval!.low <= 0.7 && 0.7 <= interval!.high) held += 1;
-    }
-    expect(held / shops).toBeGreaterThan(0.92);
-    expect(held / shops).toBeLessThan(0.98);
-  });
+      const normal = () => Math.sqrt(-2 * Math.log(uniform())) * Math.cos(2 * Math.PI * uniform());
+      for (let shop = 0; shop < shops; shop += 1) {
+        const cuts = Array.from({ length: 5 + (shop % 12) }, () => {
+          const lean = (uniform() < 0.5 ? -1 : 1) * (0.5 + 3.5 * uniform());
+          const x = cutDrift(200 + 250 * uniform(), lean as Degrees, 60);
+          return { x, y: 0.7 * x + scatter(x) * normal() };
+        });
+        const { interval } = driftFactor(cutSums(cuts));
+        if (interval!.low <= 0.7 && 0.7 <= interval!.high) held += 1;
+      }
+      expect(held / shops).toBeGreaterThan(0.92);
+      expect(held / shops).toBeLessThan(0.995);
+    },
+  );
 
   it('is uncalibrated below five cuts', () => {
     const cuts = Array.from({ length: CUTS_NEEDED - 1 }, (_, i) => ({ x: i + 1, y: 2 * i + 2 }));
-    expect(driftFactor(originSums(cuts))).toEqual({ factor: 1, spread: null, interval: null, cuts: 4 });
+    expect(driftFactor(cutSums(cuts))).toEqual({ factor: 1, spread: null, interval: null, cuts: 4 });
   });
 });
 

@@ -1,6 +1,7 @@
 import {
   degrees,
   mm,
+  originSums,
   studentWithin,
   throughOrigin,
   toRadians,
@@ -63,9 +64,27 @@ export interface DriftFactor {
   readonly cuts: number;
 }
 
+/** Foreseen drift at which what a log leaves unread (about 1 mm) and what the model leaves over (about a third) scatter alike, mm. */
+export const EVEN_SCATTER = 3;
+
+/** What a test cut weighs: its scatter grows with the drift, so a long curve must not be trusted like a short one. */
+export const cutWeight = (foreseen: number): number => 1 / (1 + (foreseen / EVEN_SCATTER) ** 2);
+
+/**
+ * The weighed sums of test cuts, as {@link driftFactor} reads them.
+ * @param cuts x what the model foresaw without a factor, y what was measured, mm, to the right above 0
+ */
+export const cutSums = (cuts: readonly { readonly x: number; readonly y: number }[]): OriginSums =>
+  originSums(
+    cuts.map(({ x, y }) => {
+      const root = Math.sqrt(cutWeight(x));
+      return { x: x * root, y: y * root };
+    }),
+  );
+
 /**
  * The shop's factor, fitted through the origin over its test cuts; 1, and no interval, below {@link CUTS_NEEDED} or where none was foreseen to drift.
- * @param cuts their sums: x what the model foresaw without a factor, y what was measured, mm, to the right above 0
+ * @param cuts their sums by {@link cutSums}
  */
 export function driftFactor(cuts: OriginSums): DriftFactor {
   const line = throughOrigin(cuts);

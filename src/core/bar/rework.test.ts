@@ -1,4 +1,3 @@
-import { originSums } from '../quantity';
 import { describe, expect, it } from 'vitest';
 import { measured, mm, type Degrees, type Estimate } from '../quantity';
 import {
@@ -10,6 +9,7 @@ import {
   dressPlan,
   dressProfile,
   driftCurve,
+  cutSums,
   driftFactor,
   levelTestsOf,
   markerSays,
@@ -150,11 +150,11 @@ describe('cut drift', () => {
 
   it('keeps a factor of 1 until five test cuts, then fits through the origin with its spread', () => {
     const cuts = [10, 20, 30, 40].map((x) => ({ x, y: 0.8 * x }));
-    expect(driftFactor(originSums(cuts))).toEqual({ factor: 1, spread: null, interval: null, cuts: 4 });
-    const five = driftFactor(originSums([...cuts, { x: 25, y: 20 }]));
+    expect(driftFactor(cutSums(cuts))).toEqual({ factor: 1, spread: null, interval: null, cuts: 4 });
+    const five = driftFactor(cutSums([...cuts, { x: 25, y: 20 }]));
     expect(five.factor).toBeCloseTo(0.8, 9);
     expect(five.spread).toBeCloseTo(0, 6);
-    const scattered = driftFactor(originSums([...cuts, { x: 25, y: 26 }]));
+    const scattered = driftFactor(cutSums([...cuts, { x: 25, y: 26 }]));
     expect(scattered.spread).toBeGreaterThan(0.01);
     expect(scattered.interval!.low).toBeLessThan(scattered.factor);
     expect(scattered.interval!.high).toBeGreaterThan(scattered.factor);
