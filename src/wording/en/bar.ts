@@ -33,6 +33,7 @@ const NOT_KNOWN: Readonly<Partial<Record<Cause, string>>> = {
   'cutters-uneven': 'Not known: measure cutters of both sides.',
   'depth-gauges-uneven': 'Not known: measure depth gauges of both sides.',
   'cutters-dull': 'Not known: hold the working corners to the light.',
+  'chain-thin-for-groove': 'Not known: measure drive-link thickness and the groove’s width.',
 };
 
 /** How one cause of a crooked cut stands, with its figure, and how far it draws the cut. */

@@ -1,7 +1,6 @@
 import { useState } from 'react';
 import { bodyHeight, cuttingEdge } from '../../../core/bar/checks';
-import { driftCurve } from '../../../core/bar';
-import type { Degrees } from '../../../core/quantity';
+import { driftCurve, noticedLean } from '../../../core/bar';
 import { LogSection } from '../../../ui/drawings/LogSection';
 import {
   ailmentName,
@@ -25,22 +24,23 @@ const STATE = {
 /** Depths of cut that can be drawn, mm. */
 const DEPTHS = [100, 200, 300, 400] as const;
 
-/** Why it cuts crooked: lean, play and cutters side by side, and the curve that the lean predicts over a log. */
+/** Why it cuts crooked: its causes side by side, and the curve that all of them together draw over a log. */
 export function WhyCrooked() {
   const { appraisal, entered, view } = useJob();
   const { unit, show } = useFrame();
   const [depth, setDepth] = useState<number>(300);
-  const { bar } = appraisal;
-  const { leanDrift: lean } = bar;
+  const { bar, crooked } = appraisal;
+  const { mean: pull } = crooked.pull;
   const height = bodyHeight(entered.sheet);
   const isUsual = entered.sheet.bar?.bodyHeight === undefined;
-  const curve = lean && driftCurve(depth, Math.abs(lean.lean) as Degrees, height);
-  const side = lean && lean.mean > 0 ? 'right' : 'left';
+  const curve = bar.leanDrift && driftCurve(depth, noticedLean(height, Math.abs(pull)), height);
+  const side = pull > 0 ? 'right' : 'left';
   const pattern = [wearPatternSentence(bar.wearPattern), wearPlaceSentence(bar.wearPlace, unit)].filter(Boolean);
   return (
     <div className="grid grid-cols-[minmax(0,1fr)_17rem] gap-5 max-lg:grid-cols-1">
       <div>
-        <ul className="grid grid-cols-3 gap-3">
+        <p className="mb-3 max-w-prose font-semibold text-pretty">{driftSentence(crooked, unit)}</p>
+        <ul className="grid grid-cols-3 gap-3 max-md:grid-cols-1">
           {appraisal.crookedFindings.map((finding) => {
             const { word, look } = STATE[finding.state];
             return (
@@ -57,7 +57,6 @@ export function WhyCrooked() {
             );
           })}
         </ul>
-        <p className="mt-3 max-w-prose font-semibold">{driftSentence(appraisal.crooked, unit)}</p>
         <Group title="What the wear says">
           {pattern.length > 0 ? (
             pattern.map((text) => <p key={text}>{text}</p>)
@@ -95,10 +94,10 @@ export function WhyCrooked() {
           show={(mm) => show(mm, unit === 'mm' ? 0 : 2)}
         />
         <p className="text-sm text-ink-soft">
-          An estimate of our own: the heading follows the lean of edge {cuttingEdge(entered.sheet)} over one bar height
-          ({show(height, unit === 'mm' ? 0 : 2)}
-          {isUsual ? ', a usual one' : ''}). Prove sets a test cut beside it, with the factor that the shop’s own cuts
-          have shown.
+          An estimate of our own, all of it together: the heading follows the lean of edge {cuttingEdge(entered.sheet)}{' '}
+          over one bar height ({show(height, unit === 'mm' ? 0 : 2)}
+          {isUsual ? ', a usual one' : ''}) and what the chain adds. Prove sets a test cut beside it, with the factor
+          that the shop’s own cuts have shown.
         </p>
       </div>
     </div>

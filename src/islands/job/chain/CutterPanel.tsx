@@ -67,6 +67,13 @@ export function CutterPanel({ side, cutter, slots, damage, onMarked, onNext, onO
           }}
           hint="Everything is filed back to the worst: a young chain with deep damage can be scrap."
         />
+        {damage.index !== null && isAngled && damage.kind !== 'angle' && (
+          <ChoiceField
+            path={`chain.damage.${damage.index}.place`}
+            legend="It sits"
+            hint="Filing the angle right takes off what sits at the corner; what sits behind it adds."
+          />
+        )}
       </div>
       {damage.index !== null && (
         <div data-cutter-field="set-back">
@@ -78,13 +85,6 @@ export function CutterPanel({ side, cutter, slots, damage, onMarked, onNext, onO
             hint="how far back it reaches"
             onEnter={(accepted) => accepted && onNext()}
           />
-          {isAngled && damage.kind !== 'angle' && (
-            <ChoiceField
-              path={`chain.damage.${damage.index}.place`}
-              legend="It sits"
-              hint="Filing the angle right takes off what sits at the corner; what sits behind it adds."
-            />
-          )}
         </div>
       )}
     </section>

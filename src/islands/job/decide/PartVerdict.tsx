@@ -24,7 +24,9 @@ export function PartVerdict({ verdict }: { verdict: Verdict }) {
   const { unit } = useFrame();
   const { view, appraisal } = useJob();
   const doubt = appraisal.doubts[verdict.part];
-  const { part, action, operations, reasons, decidedBy: check, against } = verdict;
+  const { part, action, operations, reasons, decidedBy: check } = verdict;
+  const saidAlready = new Set(reasons.map((reason) => verdictReason(reason, unit)));
+  const against = verdict.against.map((each) => checkSentence(each, unit)).filter((said) => !saidAlready.has(said));
   return (
     <li className="grid grid-cols-[9.5rem_minmax(0,1fr)_15rem] gap-4 border-t border-line py-2.5 max-lg:grid-cols-[8rem_minmax(0,1fr)] max-md:grid-cols-1 max-md:gap-1">
       <div>
@@ -59,15 +61,12 @@ export function PartVerdict({ verdict }: { verdict: Verdict }) {
             </li>
           )}
         </ul>
-        {against.map((each) => {
-          const said = checkSentence(each, unit);
-          return (
-            <p key={said} className="text-sm">
-              <strong>Against it:</strong> {said}
-            </p>
-          );
-        })}
-        {doubt && <p className="text-sm text-ink-soft">{sharesSentence(doubt, action)}</p>}
+        {against.map((said) => (
+          <p key={said} className="text-sm">
+            <strong>Against it:</strong> {said}
+          </p>
+        ))}
+        {doubt && <p className="text-sm text-pretty text-ink-soft">{sharesSentence(doubt, action)}</p>}
       </div>
       {check && check.value !== null && check.limit !== null ? (
         <p className="text-sm max-lg:col-start-2 max-md:col-start-1">

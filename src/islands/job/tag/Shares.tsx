@@ -22,7 +22,7 @@ export function Shares({ part, onMeasure }: SharesProps) {
   if (!doubt) return null;
   return (
     <div className="mt-2">
-      <p className="text-sm">{sharesSentence(doubt, appraisal.verdicts[part].action)}</p>
+      <p className="text-sm text-pretty">{sharesSentence(doubt, appraisal.verdicts[part].action)}</p>
       <div aria-hidden="true" className="mt-1 flex h-2 bg-well">
         {DESERVED.map((deserved) => (
           <div

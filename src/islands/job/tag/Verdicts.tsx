@@ -51,9 +51,10 @@ export function LeadVerdict({ verdict, onMeasure }: LeadVerdictProps) {
 }
 
 /** What speaks against the verdict, each with the way to make it again. */
-function Against({ verdict: { against }, onMeasure }: LeadVerdictProps) {
+function Against({ verdict: { reasons, against }, onMeasure }: LeadVerdictProps) {
   const { unit } = useFrame();
   if (against.length === 0) return null;
+  const saidAlready = new Set(reasons.slice(0, 3).map((reason) => verdictReason(reason, unit)));
   return (
     <section aria-label="Speaks against it" className="mt-2 border-t border-line-strong/40 pt-2 text-sm">
       <h3 className="font-semibold">Speaks against it</h3>
@@ -63,7 +64,7 @@ function Against({ verdict: { against }, onMeasure }: LeadVerdictProps) {
           const { again } = check;
           return (
             <li key={said}>
-              {said}{' '}
+              {saidAlready.has(said) ? 'The first reason above.' : said}{' '}
               {again && (
                 <button type="button" className="min-h-6 font-semibold underline" onClick={() => onMeasure(again)}>
                   Make it again

@@ -119,7 +119,7 @@ function Causes({ diagnosis, onMeasure }: { diagnosis: Diagnosis } & Pick<StepPr
 }
 
 const inSentence = (name: string): string => name.charAt(0).toLowerCase() + name.slice(1);
-const percent = (value: number) => `${Math.round(100 * value)} %`;
+const percent = (value: number) => `${Math.round(100 * value)}\u00a0%`;
 
 /** What none of the causes explains: a row like theirs, with what nobody has looked at yet. */
 function Unexplained({ diagnosis }: { diagnosis: Diagnosis }) {
