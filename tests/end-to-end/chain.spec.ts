@@ -158,7 +158,7 @@ test('what ails it: ranked causes move with a finding, the next check leads ther
   await page.getByRole('radio', { name: 'slack' }).click();
   await page.keyboard.press('Escape');
   await page.keyboard.press('y');
-  await expect(shares.first()).toContainText('69 %');
+  await expect(shares.first()).toContainText('65 %');
   await expect(shares.first()).toContainText('Tension of the chain as it came: slack.');
   await page.getByText('cuts in a curve, left').click();
   await page.getByRole('tab', { name: 'Cuts in a curve, left' }).click();

@@ -157,10 +157,11 @@ const WITHOUT_FIELD: readonly ReadingId[] = [
   'bar.edges.stations.leaveLow',
   'job.kickbackChoice',
   'setAside',
-  // Chosen on the ribbon; how far back comes once it is marked.
+  // Chosen on the ribbon; how far back, and where it sits, come once it is marked.
   'chain.damage.side',
   'chain.damage.cutter',
   'chain.damage.setBack',
+  'chain.damage.place',
   // Shown where they are called for.
   'driveSprocket.renewed',
 ];
