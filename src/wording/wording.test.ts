@@ -174,6 +174,8 @@ describe('judgements', () => {
 
   it('read the pattern of wear, both ways round', () => {
     expect(wearPatternSentence({ code: 'not-measured' })).toBeNull();
+    expect(wearPatternSentence({ code: 'dipped', edges: ['A'] })).toContain('a bar seldom turned over');
+    expect(wearPatternSentence({ code: 'dipped', edges: ['A', 'B'] })).toContain('both rails of both edges dip');
     expect(wearPatternSentence({ code: 'leaned-on', low: { A: 'near', B: 'far' } })).toContain('never turned over');
     expect(wearPatternSentence({ code: 'measure-the-cutters', opposite: true, logged: null })).toContain(
       'the bar gets turned over, which mixes the causes: measure the cutters',

@@ -246,6 +246,24 @@ describe('advice (common practice, no source)', () => {
   });
 });
 
+describe('a dip that both rails of one edge share (common practice, no source)', () => {
+  const edge = (...depths: readonly number[]) => ({
+    stations: depths.map((depth, i) => ({ at: `${60 + 90 * i} mm`, near: `${depth} mm`, far: `${depth} mm` })),
+  });
+  const level = edge(8, 8, 8, 8, 8);
+  const dip = edge(8, 7.9, 6.9, 7.9, 8);
+  const seldom = (A: object, B: object) => {
+    const { bar, advice } = assessed(saw({ bar: { edges: { A, B } } }));
+    return { pattern: bar.wearPattern, advised: advice.map(({ code }) => code).includes('turn-over') };
+  };
+  it('says that the bar is seldom turned over, and nothing of turning where both edges dip or none does', () => {
+    expect(seldom(dip, level)).toEqual({ pattern: { code: 'dipped', edges: ['A'] }, advised: true });
+    expect(seldom(level, dip)).toEqual({ pattern: { code: 'dipped', edges: ['B'] }, advised: true });
+    expect(seldom(dip, dip)).toEqual({ pattern: { code: 'dipped', edges: ['A', 'B'] }, advised: false });
+    expect(seldom(level, level).advised).toBe(false);
+  });
+});
+
 describe('working days', () => {
   it('leave weekends out', () => {
     // 2026-11-27 is a Friday (proleptic calendar).

@@ -25,6 +25,7 @@ export type Because =
   | { readonly from: 'check'; readonly check: Check }
   | { readonly from: 'renewed'; readonly part: Part }
   | { readonly from: 'one-spot' }
+  | { readonly from: 'one-edge-dips' }
   | { readonly from: 'greased' }
   | { readonly from: 'school' };
 
@@ -82,7 +83,10 @@ const SPEAKS_FOR: Readonly<Record<AdviceCode, (advised: Advised) => readonly Bec
     ...found(advised, 'bar.blueing'),
     ...found(advised, 'chain.resin'),
   ],
-  'turn-over': ({ sheet }) => words(sheet, 'job.turnOver', 'never', 'sometimes'),
+  'turn-over': ({ sheet, bar: { wearPattern } }) => [
+    ...words(sheet, 'job.turnOver', 'never', 'sometimes'),
+    ...(wearPattern.code === 'dipped' && wearPattern.edges.length === 1 ? [{ from: 'one-edge-dips' } as const] : []),
+  ],
   'go-on-greasing': ({ sheet: { bar }, renewed: fresh }) =>
     bar?.nosePort !== false && !fresh.includes('bar') && (bar?.noseGreased || bar?.reworkDone?.includes('grease-nose'))
       ? [{ from: 'greased' }]

@@ -108,6 +108,8 @@ const because = (reason: Because): string => {
       return `new ${inSentence(partName[reason.part])}`;
     case 'one-spot':
       return 'worn at one spot';
+    case 'one-edge-dips':
+      return 'one edge alone dips';
     case 'greased':
       return 'greased before';
     case 'school':

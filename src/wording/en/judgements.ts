@@ -62,7 +62,9 @@ export function wearPatternSentence(pattern: WearPattern): string | null {
     case 'level':
       return 'Both edges are level: no lean to read.';
     case 'dipped':
-      return `No rail stands over the other, so there is no lean to read; both rails of edge ${list(pattern.edges)} dip.`;
+      return pattern.edges.length === 1
+        ? `No rail stands over the other, so there is no lean to read; both rails of edge ${list(pattern.edges)} dip, those of the other edge do not: a bar seldom turned over.`
+        : 'No rail stands over the other, so there is no lean to read; both rails of both edges dip.';
     case 'open':
       return `Whether a rail of edge ${list(pattern.edges)} stands high is open: no lean to read before that is cleared up.`;
     case 'one-edge':
