@@ -50,6 +50,7 @@ function proofResult({ state, missing, cut, failed }: Proof): Assessment['proof'
       symptom: each.symptom,
       cause: each.cause,
       share: each.share,
+      unexplainedShare: each.unexplainedShare,
       step: each.step,
       next: each.measure && writtenPlace(each.measure),
       why: failedProofSentence(each),

@@ -10,6 +10,7 @@ import { originSums, studentWithin, throughOrigin, type Degrees } from '../../sr
 import { DEFAULT_SCHOOLS, resolveSchools } from '../../src/core/schools';
 import { readSheet } from '../../src/core/sheet';
 import { tensionCheck } from '../../src/core/refit';
+import { failedProofSentence } from '../../src/wording';
 
 const sheet = (parts: object) => {
   const read = readSheet({ format: 'serrata-bench-sheet', version: 1, ...parts });
@@ -201,6 +202,15 @@ describe('proving it', () => {
     expect(at('300 mm', '4 mm')).toBe('ok');
     expect(at('150 mm', '4 mm')).toBe('fail');
     expect(at('500 mm', '12 mm')).toBe('ok');
+  });
+
+  it('names no cause as likely where all that was looked at is sound', () => {
+    const bar = { edgeDownNow: 'A', edges: { A: levelEdge('8 mm'), B: levelEdge('8 mm') } };
+    const [failed] = assessed(proved({ depth: '300 mm', drift: '20 mm', side: 'left' }, { bar })).proof.failed;
+    expect(failed!.unexplainedShare).toBeGreaterThan(failed!.share);
+    expect(failedProofSentence(failed!)).toContain('nothing found explains it');
+    const [leaning] = assessed(proved({ depth: '300 mm', drift: '20 mm', side: 'left' })).proof.failed;
+    expect(failedProofSentence(leaning!)).toContain('most likely the rails are not level');
   });
 
   it('leads a crooked cut back to the rails that lean it, dust to a dull edge, and no oil to blocked holes', () => {

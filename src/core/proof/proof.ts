@@ -15,6 +15,8 @@ export interface FailedProof {
   readonly symptom: Symptom;
   readonly cause: Cause;
   readonly share: number;
+  /** Share of nothing that was found explaining it; above {@link share} that leads. */
+  readonly unexplainedShare: number;
   readonly step: Step;
   /** The reading that tells it from the next one; null where the cause is as good as found. */
   readonly measure: Askable | null;
@@ -50,11 +52,12 @@ function symptomOf({ id }: Check, side: 'left' | 'right' | 'none'): Symptom {
 function explained(check: Check, told: Told, side: 'left' | 'right' | 'none', schools: Schools): FailedProof {
   const symptom = symptomOf(check, side);
   const diagnosis = diagnosisOf(symptom, told, schools.curvedCuts);
+  const { unexplainedShare } = diagnosis;
   const { cause, share } = diagnosis.causes[0]!;
   const measure = diagnosis.next?.measure ?? null;
   const own: Step = SET_ANEW.includes(cause) ? 'refit' : STEP_OF_PART[partOfCause(cause)];
   const step = measure === null ? own : (readingAt(beginOf(measure))?.told.step ?? own);
-  return { check: check.id, symptom, cause, share, step, measure };
+  return { check: check.id, symptom, cause, share, unexplainedShare, step, measure };
 }
 
 /** How the proof stands: a whole saw whose oil, cut and chips were all looked at is proved; parts that came alone cannot be started. */

@@ -346,6 +346,8 @@ export const assessmentSchema = z.strictObject({
         symptom: z.string(),
         cause: z.string(),
         share: z.number().min(0).max(1),
+        /** Share of nothing that was found explaining it; above `share` that leads. */
+        unexplainedShare: z.number().min(0).max(1),
         /** The step to go back to, and the reading that tells the cause from the next; null where it is as good as found. */
         step: z.enum(STEPS),
         next: z.string().nullable(),

@@ -73,8 +73,12 @@ export function driftFactorSentence({ factor, interval, cuts }: DriftFactor): st
 }
 
 /** A proof that failed: what it is like, what explains it best, where to go back to. */
-export function failedProofSentence({ symptom, cause, share, step, measure }: FailedProof): string {
-  const why = `${sentence(symptomName(symptom))}: most likely ${inSentence(ailmentName[cause])} (${Math.round(100 * share)} %).`;
+export function failedProofSentence({ symptom, cause, share, unexplainedShare, step, measure }: FailedProof): string {
+  const likeliest = `${inSentence(ailmentName[cause])} (${Math.round(100 * share)} %)`;
+  const why =
+    unexplainedShare > share
+      ? `${sentence(symptomName(symptom))}: nothing found explains it (${Math.round(100 * unexplainedShare)} %), the first to look at again: ${likeliest}.`
+      : `${sentence(symptomName(symptom))}: most likely ${likeliest}.`;
   const back = measure === null ? '' : ` What tells it from the next cause: ${readingName(measure)}.`;
   return `${why} Back to ${stepName[step]}.${back}`;
 }
