@@ -213,6 +213,27 @@ describe('proving it', () => {
     expect(failedProofSentence(leaning!)).toContain('most likely the rails are not level');
   });
 
+  it('blames no rails that were dressed level since, and those of a bar that stayed where the chain is new', () => {
+    const level = { near: '7.4 mm', far: '7.4 mm' };
+    const dressed = {
+      thickness: '4.2 mm',
+      edgeDownNow: 'A',
+      reworkDone: ['dress-rails', 'deburr'],
+      edges: {
+        A: { stations: levelEdge('7.4 mm').stations.map((station) => ({ ...station, after: level })) },
+        B: levelEdge('7.9 mm'),
+      },
+    };
+    const cut = { depth: '300 mm', drift: '20 mm', side: 'left' };
+    const [after] = assessed(proved(cut, { bar: dressed })).proof.failed;
+    const [before] = assessed(proved(cut)).proof.failed;
+    expect(before).toMatchObject({ cause: 'rails-unlevel' });
+    expect(after!.unexplainedShare).toBeGreaterThan(after!.share);
+    const [renewed] = assessed(proved(cut, { chain: { checks: { crack: 'yes' } } })).proof.failed;
+    expect(renewed).toMatchObject({ cause: 'rails-unlevel' });
+    expect(renewed!.share).toBeGreaterThan(renewed!.unexplainedShare);
+  });
+
   it('leads a crooked cut back to the rails that lean it, dust to a dull edge, and no oil to blocked holes', () => {
     const crooked = assessed(proved({ depth: '300 mm', drift: '20 mm', side: 'left' })).proof;
     expect(crooked).toMatchObject({

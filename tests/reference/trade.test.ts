@@ -116,6 +116,50 @@ describe('facts of the trade (common practice, no source)', () => {
     expect(pattern({ turnLog, sameBar: false }).code).toBe('leaned-on');
   });
 
+  it('level tests send a bar to the file without a depth; what metal is left is asked for on every edge that was not measured', () => {
+    const tested = {
+      stands: 'far',
+      stations: [60, 150, 240].map((at) => ({
+        at: `${at} mm`,
+        square: { says: 'near-high', with: 'blade' },
+        mouth: '1.36 mm',
+        deep: '1.34 mm',
+        deepAt: '3 mm',
+      })),
+    };
+    const level = {
+      stations: [60, 150, 240].map((at) => ({ at: `${at} mm`, near: '8 mm', far: '8 mm' })),
+    };
+    const judged = (A: object, B: object, after: object = {}) => {
+      const { verdicts, plan, doubts, bar } = assess(
+        sheet({
+          bar: {
+            stamp: '18 in 325 .050 72DL',
+            nose: 'sprocket',
+            checks: { crack: 'no', bow: '0 mm', noseTurns: 'free' },
+            edges: { A: { ...A, ...after }, B },
+          },
+        } as never),
+        DEFAULTS,
+      );
+      const asked = plan.steps.filter(({ reason }) => reason.code === 'metal-left').map(({ measure }) => measure);
+      return { action: verdicts.bar.action, asked, doubt: doubts.bar, byHand: bar.byHand };
+    };
+    const alone = judged(tested, { stands: 'yes', stations: [] });
+    expect(alone.action).toBe('recondition');
+    expect(alone.asked).toEqual(expect.arrayContaining(['bar.edges.A.stations', 'bar.edges.B.stations']));
+    const beside = judged(tested, level);
+    expect(beside.action).toBe('recondition');
+    expect(beside.asked).toEqual(['bar.edges.A.stations']);
+    expect(beside.doubt!.shares.replace).toBeGreaterThan(0.05);
+    expect(beside.byHand.A?.note).toMatchObject({ code: 'by-hand', high: 'near' });
+    // What was called for stays as it was said once the rails are measured after the work.
+    const after = { near: '7.9 mm', far: '7.9 mm' };
+    const reworked = judged(tested, level, { stations: tested.stations.map((each) => ({ ...each, after })) });
+    expect(reworked.byHand.A?.note).toMatchObject({ code: 'by-hand', high: 'near' });
+    expect(reworked.asked).toEqual([]);
+  });
+
   it('rust is cleaned off and condemns nothing; pitted rail tops are dressed', () => {
     const sound = { near: '8 mm', far: '8 mm', mouth: '1.36 mm', deep: '1.34 mm', deepAt: '3 mm' };
     const edge = { stations: [60, 160, 260, 360].map((at) => ({ at: `${at} mm`, ...sound })) };

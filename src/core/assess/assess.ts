@@ -1,6 +1,6 @@
 import { EDGES } from '../bar';
 import { doubtOf, factorsOf, type Factor, type PartDoubt } from '../doubt';
-import { assessBar, type BarAssessment } from '../bar/checks';
+import { assessBar, isCalledByHand, type BarAssessment } from '../bar/checks';
 import { assessChain, type ChainAssessment } from '../chain/checks';
 import { classKnown, fitContext, judgeFit, type FitJudgement } from '../fit';
 import { identify, type Identity, type LearnedCode } from '../identify';
@@ -24,6 +24,7 @@ import { proofChecks } from '../proof';
 import { PARTS, type Part } from '../reading';
 import { renewedParts, tensionCheck, type SignedChoices } from '../refit';
 import { DEFAULT_SCHOOLS, type Schools } from '../schools';
+import { toldOf } from './told';
 import {
   idleReadings,
   withOwnScatter,
@@ -42,7 +43,6 @@ import {
   type Crooked,
   type CrookedFinding,
   type Diagnosis,
-  type Told,
 } from '../symptom';
 import { assessDriveSprocket, sprocketSound } from '../sprocket/checks';
 import { goingOut, type GoingOut } from './going-out';
@@ -101,15 +101,7 @@ export function assess(
   const fit = judgeFit(fitContext(sheet, identity, sprocketSound(sprocket), verdicts, schools));
   const order = decideOrder(identity, fit, classKnown(sheet, schools), sheet.driveSprocket);
   const idle = idleReadings(asRead, bar.setting.ownLink !== null || bar.setting.linkThickness !== null);
-  const told: Told = {
-    sheet,
-    checks,
-    fit,
-    tension: loop.tension,
-    pattern: bar.wearPattern,
-    wearPlace: bar.wearPlace,
-    drift: driftBelief(bar, chain),
-  };
+  const told = toldOf(sheet, { checks, fit, loop, bar }, driftBelief(bar, chain));
   const school = schools.curvedCuts;
   const diagnoses = diagnose(told, school);
   const crooked = crookedOf(told, school);
@@ -197,10 +189,8 @@ function waitsFor(
 }
 
 /** Level tests that agree decide that a bar is dressed: its depth then only tells what metal is left, and no verdict waits for it. */
-function isDecidedByHand(part: Part, asked: Askable, bar: BarAssessment): boolean {
-  if (part !== 'bar' || !DEPTHS.includes(asked)) return false;
-  return EDGES.some((edge) => bar.standing[edge].called && bar.standing[edge].belief?.byHand);
-}
+const isDecidedByHand = (part: Part, asked: Askable, bar: BarAssessment): boolean =>
+  part === 'bar' && DEPTHS.includes(asked) && isCalledByHand(bar);
 
 const DEPTHS: readonly Askable[] = EDGES.map((edge) => `bar.edges.${edge}.stations` as const);
 

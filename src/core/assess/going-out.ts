@@ -1,15 +1,16 @@
 import { adviceFor, type Advice } from '../advice';
-import type { BarAssessment } from '../bar/checks';
+import { leanBelief, type BarAssessment, type LeanBelief } from '../bar/checks';
 import type { ChainAssessment } from '../chain/checks';
 import type { FitJudgement } from '../fit';
 import type { Check } from '../judge';
 import type { LoopAssessment } from '../loop/assessed';
-import { judgeProof, type Proof } from '../proof';
+import { edgeDown, judgeProof, type Proof } from '../proof';
 import type { Part } from '../reading';
 import { refitList, type RefitAct } from '../refit';
 import type { Schools } from '../schools';
 import type { BenchSheet } from '../sheet';
 import { driftBelief } from '../symptom';
+import { toldOf } from './told';
 
 /** How a saw goes out: what follows from the parts that are new on it. */
 export interface GoingOut {
@@ -30,6 +31,12 @@ interface Judged {
   readonly chain: ChainAssessment;
 }
 
+/** How the edge that goes down now leans as the bar stands; null where rails were dressed and not measured since. */
+const leanAsItGoes = (sheet: BenchSheet, bar: BarAssessment): LeanBelief | null =>
+  sheet.bar?.reworkDone?.includes('dress-rails') && !bar.measuredAgain
+    ? null
+    : leanBelief(sheet, bar.standing, bar.setting, edgeDown(sheet));
+
 /** Works out how a saw goes out with these parts renewed. */
 export function goingOut(
   sheet: BenchSheet,
@@ -37,15 +44,7 @@ export function goingOut(
   renewed: readonly Part[],
   schools: Schools,
 ): GoingOut {
-  const told = {
-    sheet,
-    checks,
-    fit,
-    tension: loop.tension,
-    pattern: bar.wearPattern,
-    wearPlace: bar.wearPlace,
-    drift: driftBelief(bar, chain),
-  };
+  const told = toldOf(sheet, { checks, fit, loop, bar }, driftBelief({ leanDrift: leanAsItGoes(sheet, bar) }, chain));
   return {
     renewed,
     refit: refitList({ sheet, renewed }),

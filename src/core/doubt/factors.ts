@@ -1,6 +1,6 @@
 import { flatMap } from '../flat-map';
 import { EDGES } from '../bar';
-import type { BarAssessment } from '../bar/checks';
+import { metalUnknown, type BarAssessment } from '../bar/checks';
 import { isMended, openWork, readingOf, type Check, type Repeat, type Verdict } from '../judge';
 import { waysWithin, type Way } from '../belief';
 import type { LimitKind } from '../quantity';
@@ -140,8 +140,10 @@ function rails({ standing }: BarAssessment): readonly Factor[] {
 const DEEP_ENOUGH = 0.9;
 
 /** What was not measured and may yet condemn the part: a bar that level tests alone send to the file. */
-const unmeasured = ({ belief }: BarAssessment): readonly Factor[] =>
-  belief.least === null ? [{ ...certain('replace', 'depth'), well: DEEP_ENOUGH, measure: 'bar.edges.depth' }] : [];
+const unmeasured = (bar: BarAssessment): readonly Factor[] =>
+  metalUnknown(bar).length > 0
+    ? [{ ...certain('replace', 'depth'), well: DEEP_ENOUGH, measure: 'bar.edges.depth' }]
+    : [];
 
 const certain = (calls: Factor['calls'], group: string): Factor => ({
   group,

@@ -1,6 +1,6 @@
 import { flatMap } from '../flat-map';
 import { EDGES } from '../bar';
-import type { BarAssessment } from '../bar/checks';
+import { metalUnknown, type BarAssessment } from '../bar/checks';
 import type { Identity } from '../identify';
 import { judgedParts, missingReadings, type Check, type Verdict } from '../judge';
 import { decidesFor, minutesFor, type Askable, type BenchSheet } from '../sheet';
@@ -70,13 +70,10 @@ export function limitWaits(checks: readonly Check[], { bar }: Identity): Asked[]
 }
 
 /** Level tests decide that the bar is dressed; its depth tells what metal is left, and may yet condemn it. */
-export function metalLeft({ standing, belief }: Pick<BarAssessment, 'standing' | 'belief'>): Asked[] {
-  if (belief.least !== null) return [];
-  return flatMap(EDGES, (edge): Asked[] => {
-    const { called, belief: believed } = standing[edge];
-    if (!called || !believed?.byHand) return [];
+export function metalLeft(bar: Pick<BarAssessment, 'standing'>): Asked[] {
+  return metalUnknown(bar).map((edge): Asked => {
     const measure = `bar.edges.${edge}.stations` as const;
     const decides = decidesFor(measure);
-    return [{ measure, gain: decides, decides, minutes: minutesFor(measure), reason: { code: 'metal-left' } }];
+    return { measure, gain: decides, decides, minutes: minutesFor(measure), reason: { code: 'metal-left' } };
   });
 }

@@ -1,7 +1,7 @@
 import { flatMap } from '../flat-map';
 import type { Part } from '../reading';
 import { READINGS, valuesAt, type BenchSheet, type Operation } from '../sheet';
-import type { Told } from '../symptom';
+import { partOfCause, type Cause, type DriftBelief, type Told } from '../symptom';
 
 /** The group of the sheet that a part stands in; a nose stands with its bar. */
 const GROUP_OF = { bar: 'bar', chain: 'chain', driveSprocket: 'driveSprocket' } as const;
@@ -29,6 +29,14 @@ const mended = (sheet: BenchSheet, work: readonly string[]): readonly (readonly 
     return calledFor && work.includes(calledFor) ? [keys] : [];
   });
 
+/** Pulls on a cut without those of parts that were renewed. */
+const pullsLeft = (drift: DriftBelief, renewed: readonly Part[]): DriftBelief =>
+  Object.fromEntries(
+    (Object.keys(drift) as readonly Cause[])
+      .filter((cause) => !renewed.includes(partOfCause(cause)))
+      .map((cause) => [cause, drift[cause]]),
+  );
+
 /**
  * What is still true of the saw as it goes out: without what was found on parts that were renewed since, what was mended, and the tension that it came with. Rules between parts were held to when the
  * new ones were chosen.
@@ -48,7 +56,7 @@ export function asItGoesOut(
     fit: renewed.length > 0 ? [] : fit,
     tension: renewed.length > 0 ? null : tension,
     pattern: renewed.includes('bar') ? { code: 'not-measured' } : pattern,
-    drift: renewed.includes('chain') ? {} : drift,
+    drift: pullsLeft(drift, renewed),
     wearPlace: renewed.includes('bar') ? { code: 'not-measured' } : wearPlace,
   };
 }

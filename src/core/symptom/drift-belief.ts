@@ -20,7 +20,10 @@ const pulled = (difference: Estimate | null, { perMm, doubt }: { readonly perMm:
   };
 
 /** What is believed of bar and chain, as pulls on a cut. */
-export function driftBelief(bar: BarAssessment, chain: ChainAssessment): DriftBelief {
+export function driftBelief(
+  bar: Pick<BarAssessment, 'leanDrift'>,
+  chain: Pick<ChainAssessment, 'imbalance' | 'gaugeImbalance'>,
+): DriftBelief {
   const known: readonly (readonly [Cause, { readonly mean: number; readonly u: number } | null])[] = [
     ['rails-unlevel', bar.leanDrift],
     ['cutters-uneven', pulled(chain.imbalance, BY_CUTTERS)],

@@ -1,6 +1,6 @@
 import { assess, type Appraisal } from '../../core/assess';
 import { formatLength, mm } from '../../core/quantity';
-import { barWork, byHandCheckOf } from '../../core/bar/checks';
+import { barWork } from '../../core/bar/checks';
 import { EDGES } from '../../core/bar';
 import type { WorkCardView, WorkOnPart } from '../../contract';
 import {
@@ -37,8 +37,7 @@ export async function workCardView(context: Context, jobId: string): Promise<Wor
   // Nothing is taken off a bar that goes.
   const dressed = verdicts.bar.action === 'replace' ? [] : EDGES;
   const byHand = dressed.flatMap((edge) => {
-    const { called, dressing } = bar.edges[edge];
-    const check = called && !dressing?.advised ? byHandCheckOf(appraisal.checks, edge) : null;
+    const check = bar.byHand[edge];
     return check ? [checkSentence(check)] : [];
   });
   const advised = dressed.flatMap((edge) => {

@@ -31,7 +31,8 @@ import { estimate, type Degrees, type Estimate, type LengthReading } from '../..
 import type { BenchSheet } from '../../sheet';
 import { barChecks } from './all';
 import type { Check } from '../../judge';
-import { leanBelief, type LeanBelief } from './crooked';
+import { cuttingEdge, leanBelief, type LeanBelief } from './crooked';
+import { dressedByHand } from './level';
 import type { BarContext, OwnLink } from './context';
 import { assessEdge, dressedSince, measuredAgain, type EdgeAssessment } from './edge';
 
@@ -44,6 +45,8 @@ export interface BarAssessment {
   /** What is believed of the bar as it stands, from all readings together. */
   readonly belief: BarBelief;
   readonly measuredAgain: boolean;
+  /** Edges that level tests alone sent to the file as first looked at, with what they say. */
+  readonly byHand: Readonly<Record<Edge, Check | null>>;
   readonly wearPlace: WearPlace;
   /** How the cutting edge leans as it came, and where that draws a cut; null where nothing tells of it. */
   readonly leanDrift: LeanBelief | null;
@@ -246,8 +249,9 @@ export function assessBar(
     standing,
     belief: believedNow,
     measuredAgain: isAgain,
+    byHand: { A: dressedByHand('A', edges.A, limits), B: dressedByHand('B', edges.B, limits) },
     wearPlace: worstPlace(belief),
-    leanDrift: leanBelief(sheet, edges, setting),
+    leanDrift: leanBelief(sheet, edges, setting, cuttingEdge(sheet)),
     setting,
     depthLimit,
     playLimit,

@@ -40,13 +40,16 @@ const USUAL = { thickness: 4.5, groove: 1.4, rock: degrees((2 * Math.PI) / 180) 
 /** What the model of the drift itself is not sure of, as a share (shop's figure). */
 const MODEL_DOUBT = 0.3;
 
-/** How the cutting edge is believed to lean, by depths and level tests together; the other one stands in where nothing tells of it. Null where nothing tells of either. */
+/**
+ * How the cutting edge is believed to lean, by depths and level tests together; the other one stands in where nothing tells of it. Null where nothing tells of either.
+ * @param cutting the edge that is down in the cut
+ */
 export function leanBelief(
   sheet: BenchSheet,
   edges: Readonly<Record<Edge, EdgeAssessment>>,
   { barThickness, newGroove }: Setting,
+  cutting: Edge,
 ): LeanBelief | null {
-  const cutting = cuttingEdge(sheet);
   const other = cutting === 'A' ? 'B' : 'A';
   const edge = edges[cutting].belief ? cutting : other;
   const { belief, figures } = edges[edge];

@@ -4,4 +4,4 @@ export * from './crooked';
 export * from './service';
 export * from './bar';
 export * from './rework-figures';
-export { byHandCheckOf } from './level';
+export { isCalledByHand, metalUnknown } from './level';

@@ -2,6 +2,7 @@ import { flatMap } from '../../flat-map';
 import { EDGES, TEST_CHECK, testDisagrees, type Edge, type EdgeBelief, type TestFound } from '..';
 import { exactly, mm, type Estimate } from '../../quantity';
 import { stationPath } from '../../sheet';
+import type { Limits } from '../../limits';
 import type { BarContext } from './context';
 import { judgedCheck, observedCheck, unmeasuredCheck, withOutcome, type Check } from '../../judge';
 import type { EdgeAssessment } from './edge';
@@ -24,7 +25,7 @@ const highOf = ({ value }: Estimate): 'near' | 'far' => (value >= 0 ? 'near' : '
 const CLEARED_BELOW = 0.2;
 
 /** Level tests alone: which rail stands high, and by how much nobody has measured. */
-function byHandCheck(edge: Edge, { called }: EdgeAssessment, belief: EdgeBelief, { limits }: BarContext): Check {
+function byHandCheck(edge: Edge, { called }: EdgeAssessment, belief: EdgeBelief, limits: Limits): Check {
   const most = steepest(belief);
   const at = most ? { edge, station: most.station } : { edge };
   const high = highOf(most?.step ?? belief.meanStep);
@@ -43,7 +44,7 @@ function stepCheck(edge: Edge, context: BarContext): Check[] {
   const assessed = edges[edge];
   const { belief, dressing } = assessed;
   if (!belief) return [];
-  if (belief.byHand) return [byHandCheck(edge, assessed, belief, context)];
+  if (belief.byHand) return [byHandCheck(edge, assessed, belief, limits)];
   const most = steepest(belief);
   if (!most || !belief.stations.some((place) => place !== null)) return [];
   const advised = dressing?.advised ?? false;
@@ -91,6 +92,20 @@ export function levelChecks(context: BarContext): Check[] {
   ]);
 }
 
-/** What level tests alone say of an edge, among all checks; null where depths tell of it, or no test was made. */
-export const byHandCheckOf = (checks: readonly Check[], edge: Edge): Check | null =>
-  checks.find(({ id, at, note }) => id === 'bar.step' && at?.edge === edge && note?.code === 'by-hand') ?? null;
+/** What level tests alone say of an edge that they send to the file; null where depths plan its dressing, or it is not dressed. */
+export function dressedByHand(edge: Edge, assessed: EdgeAssessment, limits: Limits): Check | null {
+  const { called, dressing, belief } = assessed;
+  return called && !dressing?.advised && belief?.byHand ? byHandCheck(edge, assessed, belief, limits) : null;
+}
+
+interface Standing {
+  readonly standing: Readonly<Record<Edge, EdgeAssessment>>;
+}
+
+/** Whether level tests alone send an edge to the file: the bar is dressed, and nobody has measured by how much. */
+export const isCalledByHand = ({ standing }: Standing): boolean =>
+  EDGES.some((edge) => standing[edge].called && standing[edge].belief?.byHand);
+
+/** Edges of such a bar whose depth nobody has measured: what metal is left may yet condemn it. */
+export const metalUnknown = (bar: Standing): readonly Edge[] =>
+  isCalledByHand(bar) ? EDGES.filter((edge) => (bar.standing[edge].belief?.places.length ?? 0) === 0) : [];

@@ -1,7 +1,6 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { Plus } from 'lucide-react';
 import { RailProfile } from '../../../ui/drawings/RailProfile';
-import { byHandCheckOf } from '../../../core/bar/checks';
 import { checkSentence, dressingSentence } from '../../../wording';
 import { useFrame } from '../../frame/frame-context';
 import { isTyping, useKeys } from '../../frame/keys';
@@ -149,8 +148,8 @@ function DressingLines({ stationAt }: { stationAt: (edge: Edge, station: number)
   return (
     <p className="text-sm">
       {EDGES.map((edge) => {
-        const { dressing, called } = appraisal.bar.edges[edge];
-        const byHand = called && !dressing?.advised ? byHandCheckOf(appraisal.checks, edge) : null;
+        const { dressing } = appraisal.bar.edges[edge];
+        const byHand = appraisal.bar.byHand[edge];
         if (byHand && !isFinished)
           return (
             <span key={edge} className="font-semibold text-brass">

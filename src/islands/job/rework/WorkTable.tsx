@@ -1,7 +1,6 @@
 import { useRef } from 'react';
 import { EntryField } from '../parts/EntryField';
 import { useFrame } from '../../frame/frame-context';
-import { byHandCheckOf } from '../../../core/bar/checks';
 import { checkSentence, exceptionSentence } from '../../../wording';
 import { ChoiceField } from '../parts/ChoiceField';
 import { useJob } from '../store/JobContext';
@@ -17,8 +16,8 @@ export function WorkTable({ edge, rows }: { edge: Edge; rows: readonly StationRo
   const table = useRef<HTMLTableElement>(null);
   // As in the first measurement, Enter walks on: near, far, width, next station.
   const goOn = (from: number) => table.current?.querySelectorAll('input')[from + 1]?.focus();
-  const { dressing, stations, called } = appraisal.bar.edges[edge];
-  const byHand = called && !dressing?.advised ? byHandCheckOf(appraisal.checks, edge) : null;
+  const { dressing, stations } = appraisal.bar.edges[edge];
+  const byHand = appraisal.bar.byHand[edge];
   const measured = rows.filter(({ index }) => index !== null);
   if (byHand && measured.length === 0) return <ByHand edge={edge} said={checkSentence(byHand, unit)} />;
   if ((!dressing?.advised && !byHand) || measured.length === 0) return null;

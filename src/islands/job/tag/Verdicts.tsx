@@ -64,7 +64,7 @@ function Against({ verdict: { reasons, against }, onMeasure }: LeadVerdictProps)
           const { again } = check;
           return (
             <li key={said}>
-              {saidAlready.has(said) ? 'The first reason above.' : said}{' '}
+              {saidAlready.has(said) ? 'Said above.' : said}{' '}
               {again && (
                 <button type="button" className="min-h-6 font-semibold underline" onClick={() => onMeasure(again)}>
                   Make it again
