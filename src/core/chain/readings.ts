@@ -38,7 +38,7 @@ export const CHAIN_WORK = {
 export const CHAIN_OPERATIONS = Object.keys(CHAIN_WORK) as readonly (keyof typeof CHAIN_WORK)[];
 
 const cutterLength = () => length({ kind: 'cutter', instrument: 'caliper' });
-const gaugeHeight = () => length({ kind: 'gaugeHeight', instrument: 'feeler' });
+const gaugeHeight = () => length({ kind: 'gaugeHeight', instrument: 'feeler' }, { minutes: 0.3 });
 const pushPull = () => length({ kind: 'push', instrument: 'tape' });
 const degrees = () =>
   figure(

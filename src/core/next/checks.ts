@@ -53,13 +53,10 @@ export const gaugesAgain = ({ gaugesToRepeat }: Pick<ChainAssessment, 'gaugesToR
       measure,
       gain: Math.min(chance, 1 - chance),
       decides: SETTLES * Math.min(chance, 1 - chance),
-      minutes: ONE_GAUGE,
+      minutes: minutesFor(measure),
       reason: { code: 'gauge-open', chance },
     };
   });
-
-/** Minutes to read one depth gauge again (shop's figure). */
-const ONE_GAUGE = 0.3;
 
 /** Level tests, eyes and hands that contradict all else: each is made again, whatever the verdict. */
 export const contradicted = (verdicts: readonly Verdict[]): Asked[] =>

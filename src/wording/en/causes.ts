@@ -17,7 +17,7 @@ import { fitSentence, wearPatternSentence } from './judgements';
 import { tensionSentence } from './loop';
 import { readingName } from './places';
 import { READING_WORDS, nameOfReading } from './readings';
-import { list, sentence } from './sentence';
+import { inSentence, list, sentence } from './sentence';
 
 /** Why a symptom may come of a cause. */
 export const causeBecause: { readonly [C in Cause]: Readonly<Record<SymptomOf<C>, string>> } = {
@@ -192,8 +192,6 @@ const AGGRAVATES: Readonly<Partial<Record<Cause, string>>> = {
 /** What makes a cause worse; empty where nothing does. */
 export const aggravatedSentence = (by: readonly Cause[]): string =>
   by.map((cause) => AGGRAVATES[cause] ?? `Made worse: ${inSentence(ailmentName[cause])}.`).join(' ');
-
-const inSentence = (name: string): string => name.charAt(0).toLowerCase() + name.slice(1);
 
 /** What is said where more than one cause was found: mending one leaves the other. Null where no two were. */
 export function togetherSentence({ causes, enough }: Diagnosis): string | null {

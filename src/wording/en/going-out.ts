@@ -12,7 +12,7 @@ import { checkName } from './check-names';
 import { choiceLabel } from './choices';
 import { partName, stepName } from './labels';
 import { readingName } from './places';
-import { list, sentence } from './sentence';
+import { inSentence, list, sentence } from './sentence';
 
 /** How a part of a plan stands. */
 export const bookingWord: Record<BookingState, string> = {
@@ -82,9 +82,6 @@ export function failedProofSentence({ symptom, cause, share, unexplainedShare, s
   const back = measure === null ? '' : ` What tells it from the next cause: ${readingName(measure)}.`;
   return `${why} Back to ${stepName[step]}.${back}`;
 }
-
-/** A name that begins with a capital, within a sentence. */
-const inSentence = (name: string): string => name.charAt(0).toLowerCase() + name.slice(1);
 
 /** Advice in the customer’s words. */
 export const adviceSentence: Record<AdviceCode, string> = {

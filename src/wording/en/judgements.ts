@@ -15,7 +15,7 @@ import { checkSentence, figure, valueWithDoubt } from './check';
 import { numberOnMarkSentence } from './identity';
 import { actionWord, familyLabel, fitRuleName, gaugeLabel, instrumentName, operationWord, partName } from './labels';
 import { readingName } from './places';
-import { list, sentence } from './sentence';
+import { inSentence, list, sentence } from './sentence';
 
 /** One reason of a verdict. */
 export function verdictReason(reason: VerdictReason, unit: UnitSystem = 'mm'): string {
@@ -325,8 +325,6 @@ export function nextSentence({ measure, reason }: NextMeasurement, unit: UnitSys
       return never(reason);
   }
 }
-
-const inSentence = (name: string): string => name.charAt(0).toLowerCase() + name.slice(1);
 
 /** A condemned part as an order slip says it: the chain of the slip takes the old one's place, the others stand below it. */
 export function replacedPart(part: Part): string {

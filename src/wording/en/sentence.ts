@@ -8,3 +8,6 @@ export function list(parts: readonly string[], last = 'and'): string {
 export function sentence(text: string): string {
   return text.charAt(0).toUpperCase() + text.slice(1);
 }
+
+/** A name that begins with a capital, within a sentence. */
+export const inSentence = (name: string): string => name.charAt(0).toLowerCase() + name.slice(1);

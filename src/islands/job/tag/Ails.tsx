@@ -1,5 +1,5 @@
 import type { Step } from '../../../core/reading';
-import { leadOf, sentence, symptomName } from '../../../wording';
+import { inSentence, leadOf, sentence, symptomName } from '../../../wording';
 import { useJob } from '../store/JobContext';
 
 /** The complaint with its likeliest cause, and the way to all of them. */
@@ -16,7 +16,7 @@ export function Ails({ onOpen }: { readonly onOpen: (step: Step) => void }) {
             <li key={symptom} className="text-sm">
               <span className="text-ink-soft">{sentence(symptomName(symptom))}: </span>
               <span className="figures font-bold">{Math.round(100 * share)} %</span>{' '}
-              <span className="font-semibold">{name.replace(/^[A-Z]/, (first) => first.toLowerCase())}</span>
+              <span className="font-semibold">{inSentence(name)}</span>
             </li>
           );
         })}

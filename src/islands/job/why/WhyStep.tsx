@@ -6,6 +6,7 @@ import { Tabbed, TabList, TabPanel } from '../../../ui/parts/Tabs';
 import {
   ailmentName,
   CROOKED_HERE,
+  inSentence,
   NOTHING_EXPLAINS,
   partName,
   readingName,
@@ -118,7 +119,6 @@ function Causes({ diagnosis, onMeasure }: { diagnosis: Diagnosis } & Pick<StepPr
   );
 }
 
-const inSentence = (name: string): string => name.charAt(0).toLowerCase() + name.slice(1);
 const percent = (value: number) => `${Math.round(100 * value)}\u00a0%`;
 
 /** What none of the causes explains: a row like theirs, with what nobody has looked at yet. */
