@@ -285,13 +285,17 @@ test('a condemned bar is replaced from the shelf, noted, put back on and handed 
   await expect(page.getByRole('article')).toContainText('the least is 6.00 mm');
 });
 
-test('a failed proof says what explains it and leads back there', async ({ page }) => {
+test('a failed proof that nothing found explains says so, and leads back to what is looked at first', async ({
+  page,
+}) => {
   await openJob(page, 'L-0415', 'prove');
   const proof = page.getByRole('region', { name: 'Proof' });
   await expect(proof.getByRole('alert')).toContainText(
     'The test cut drifts 14.00 mm, at this depth 5.00 mm is noticed.',
   );
-  await expect(proof.getByRole('alert')).toContainText(/Cuts in a curve, right: most likely .+ \(\d+ %\)\. Back to/);
+  await expect(proof.getByRole('alert')).toContainText(
+    /Cuts in a curve, right: nothing found explains it \(\d+ %\), the first to look at again: .+ \(\d+ %\)\. Back to Bar/,
+  );
   await expect(page.getByText(/Calibrated by the shop’s 6 other test cuts/)).toBeVisible();
   await proof.getByRole('button', { name: /^Back to/ }).click();
   await expect(page.getByRole('button', { name: /^Prove/ })).not.toHaveAttribute('aria-current', 'step');

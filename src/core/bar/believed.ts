@@ -5,6 +5,7 @@ import {
   designsOfSheet,
   DRAWS_PER_ROW,
   isClear,
+  leastValue,
   normalPoints,
   type Designs,
   type Least,
@@ -12,6 +13,7 @@ import {
 import { chanceAbove, quadrature, mm, type Estimate, type InstrumentId } from '../quantity';
 import { drawEdge, drawPlaces, leaning, type PlaceDraws } from './edge-draws';
 import { fitEdge, railAt, type EdgeFit } from './edge-fit';
+import { DEEPEST_DIP, dipsPerMm, hiddenDips, layDips, type RailLine } from './hidden-dips';
 import { stretches, testedSteps, testedPlaces, type TestFound } from './edge-level';
 import { levelTestsOf, type EdgeStands, type LevelTest } from './level-tests';
 import { commonOf, commonToolOf, placesAlong } from './profile-prior';
@@ -180,6 +182,37 @@ function drawBoth(
 /** Columns of the points that an edge draws by. */
 const columns = (fitted: EdgeFit | null): number => 2 * (fitted?.places.length ?? 0);
 
+/** A dip that no reading shows may lie so far, mm, under the least depth that is believed: further than the deepest by what its own doubt adds. */
+const HIDDEN_UNDER = DEEPEST_DIP + 0.1;
+
+/** Whether a dip between the stations could carry the least depth under one of the levels it is held against. */
+function mayHide(least: Least, levels: readonly number[]): boolean {
+  const { value, u } = leastValue(least);
+  return levels.some((level) => value + 3 * u >= level && value - 3 * u - HIDDEN_UNDER < level);
+}
+
+/** The least depth with the dips that may hide between stations. */
+function withHidden(
+  least: Least,
+  fits: Readonly<Record<Edge, EdgeFit | null>>,
+  tool: InstrumentId | null,
+  { railLine }: Asked,
+  designs: Designs,
+): Least {
+  const points = normalPoints(columns(fits.A) + columns(fits.B));
+  const draws = least.draws.slice();
+  for (const [edge, offset] of [
+    ['A', 0],
+    ['B', columns(fits.A)],
+  ] as const) {
+    const fitted = fits[edge];
+    if (!fitted) continue;
+    const dips = hiddenDips(fitted.sorted, fitted.places, tool, dipsPerMm(railLine), designs);
+    layDips(dips, draws, points, offset);
+  }
+  return { ...least, draws, seen: least.draws };
+}
+
 /** Both edges draw by draw. */
 function alongBoth(fits: Readonly<Record<Edge, EdgeFit | null>>, rows: number): ReturnType<BarBelief['along']> {
   const points = normalPoints(columns(fits.A) + columns(fits.B));
@@ -225,6 +258,8 @@ function weakestPlace(fits: Readonly<Record<Edge, EdgeFit | null>>, beliefs: Bar
 export interface Asked {
   readonly depths: readonly number[];
   readonly step: number;
+  /** What a rule laid along the rails showed. */
+  readonly railLine?: RailLine | undefined;
 }
 
 /**
@@ -256,8 +291,12 @@ export function barBelief(
   const fits = { A: fitEdge(stations.A, tests.A, tool, designs), B: fitEdge(stations.B, tests.B, tool, designs) };
   const few = drawBoth(fits, asked.step, common, CLEAR_ROWS);
   const isTested = EDGES.some((edge) => fits[edge]?.rails.tested);
+  const mayBeHidden = mayHide(few.least, asked.depths);
   const isSettled =
-    !isTested && EDGES.every((edge) => isClearChance(chanceOf(few, edge))) && isClear(few.least, asked.depths);
+    !isTested &&
+    !mayBeHidden &&
+    EDGES.every((edge) => isClearChance(chanceOf(few, edge))) &&
+    isClear(few.least, asked.depths);
   const drawn = isSettled ? few : drawBoth(fits, asked.step, common, CLOSE_ROWS, few);
   const believed = (edge: Edge): EdgeBelief | null => {
     const fitted = fits[edge];
@@ -265,5 +304,6 @@ export function barBelief(
   };
   const edges = { A: believed('A'), B: believed('B') };
   const along = () => alongBoth(fits, drawn.least.draws.length / DRAWS_PER_ROW);
-  return { edges, least: drawn.least, leastAt: weakestPlace(fits, edges), tool, along };
+  const least = mayBeHidden ? withHidden(drawn.least, fits, tool, asked, designs) : drawn.least;
+  return { edges, least, leastAt: weakestPlace(fits, edges), tool, along };
 }

@@ -27,10 +27,10 @@ export const ANY_LEVEL: ProfilePrior = { level: null, makes: makes(ANYWHERE, ROU
 
 /** What a coarse tool cannot contradict it must not be taken to confirm: where readings scatter by more than wear does, wear is thought rougher from the start (tried on simulated bars read by thumbnail marks). */
 const COARSE_ROUGHNESS: typeof ROUGHNESS = [
-  [0.01, 2],
+  [0.01, 3.5],
   [0.05, 2],
-  [0.15, 2],
-  [0.4, 0.8],
+  [0.15, 1.6],
+  [0.4, 0.5],
 ];
 export const ANY_LEVEL_COARSE: ProfilePrior = { level: null, makes: makes(ANYWHERE, COARSE_ROUGHNESS) };
 

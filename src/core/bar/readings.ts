@@ -53,6 +53,13 @@ const checks = group(
       { none: 'ok', slight: 'watch', deep: ['fail', 'dress-rails'] },
       { check: 'bar.ruts', means: 'Secondary ruts worn into the rail tops.' },
     ),
+    railLine: seen(
+      { even: 'ok', low: 'watch' },
+      {
+        check: 'bar.rail-line',
+        means: 'Rule laid along the rail tops against the light: none under it, or light at a place.',
+      },
+    ),
     grooveShape: seen(
       { even: 'ok', pinched: ['fail', 'ease-pinch'], splayed: ['fail', 'dress-rails'] },
       { check: 'bar.groove-shape', together: true },

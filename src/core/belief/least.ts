@@ -46,6 +46,8 @@ export function heldBetween(value: number, [lo, hi]: readonly [number, number]):
  */
 export interface Least {
   readonly draws: Float64Array;
+  /** The same without what may hide between the readings: it counts against a limit, and is no part of the value that is told. */
+  readonly seen?: Float64Array;
   /** Standard deviation of what is common to all, mm. */
   readonly common: number;
 }
@@ -59,6 +61,9 @@ export function leastWithin({ draws, common }: Least, limit: number): number {
   return sum / draws.length;
 }
 
+/** The least of what was read alone. */
+export const withoutHidden = ({ draws, seen = draws, common }: Least): Least => ({ draws: seen, common });
+
 /** Further than so many standard uncertainties from a limit no draw comes near it. */
 const CLEARLY = 5;
 
@@ -68,8 +73,8 @@ export function isClear(least: Least, levels: readonly number[]): boolean {
   return levels.every((level) => Math.abs(value - level) > CLEARLY * u + CLEARLY / 100);
 }
 
-/** Value and standard uncertainty of the least of all. */
-export function leastValue({ draws, common }: Least): Estimate {
+/** Value and standard uncertainty of the least of all that was read. */
+export function leastValue({ draws: all, seen: draws = all, common }: Least): Estimate {
   let sum = 0;
   let square = 0;
   for (let i = 0; i < draws.length; i += 1) {

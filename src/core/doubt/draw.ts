@@ -1,5 +1,5 @@
 import { flatMap } from '../flat-map';
-import { believedPieces, pick, type Latent } from '../belief';
+import { believedPieces, leastValue, pick, type Latent } from '../belief';
 import { ROUNDING } from '../judge';
 import type { Compiled } from './compile';
 import type { Stream } from './seeded';
@@ -112,7 +112,7 @@ function middleOf(latent: Latent): number {
         return pieces.map(({ reading, off }) => believed[reading]!.value - off);
       }),
     );
-  return latent.least.draws.reduce((sum, draw) => sum + draw, 0) / latent.least.draws.length;
+  return leastValue(latent.least).value;
 }
 
 /** How much a sum is within its limit in a world, on whichever way is right there; negative beyond it. */

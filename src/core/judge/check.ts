@@ -61,6 +61,8 @@ export type CheckNote =
   | { readonly code: 'depends-on-pitch'; readonly families: readonly FamilyId[] }
   /** The mouth alone says only that there is no more play than this. */
   | { readonly code: 'mouth-alone'; readonly lifted: boolean }
+  /** Everything that was read is within; only a dip between the stations could go beyond. */
+  | { readonly code: 'may-hide'; readonly ruled: boolean }
   /** The width near the floor alone says only that there is no less. */
   | { readonly code: 'floor-alone' }
   /** The chain that was on is thinner than the bar's own: a test with it tells of the chain. */

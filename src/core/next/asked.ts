@@ -11,7 +11,11 @@ export type NextReason =
   | { readonly code: 'too-close'; readonly check: Check; readonly instrument: InstrumentId }
   | { readonly code: 'settles'; readonly property: 'pitch' | 'gauge' | 'driveLinks' }
   | { readonly code: 'limit-waits'; readonly property: 'pitch' | 'gauge' }
+  /** A figure lacks it: how the links lean, or what is left of a cutter once its angle is filed right. */
+  | { readonly code: 'figure-waits'; readonly figure: 'lean' | 'cutter' }
   | { readonly code: 'one-side-known'; readonly check: Check }
+  /** All that was read clears a depth; a dip between the stations may not. */
+  | { readonly code: 'may-hide'; readonly chance: number }
   | { readonly code: 'step-may-stand'; readonly edge: Edge; readonly chance: number }
   /** Somebody was not sure of what they saw, or it contradicts what was measured. */
   | { readonly code: 'not-sure'; readonly check: Check }

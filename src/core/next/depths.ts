@@ -1,6 +1,6 @@
 import { flatMap } from '../flat-map';
 import { EDGES, RAILS, type Edge, type PlaceDraws, type Rail } from '../bar';
-import { leastValue } from '../belief';
+import { leastValue, withoutHidden } from '../belief';
 import type { BarAssessment } from '../bar/checks';
 import type { Check } from '../judge';
 import { FIELD_KINDS, placingUncertainty, sharedUncertainty, type InstrumentId } from '../quantity';
@@ -64,11 +64,44 @@ function spreadOf(
 /** A depth that settles less often than this is not asked for. */
 const LEAST_CHANCE = 0.03;
 
+/** How often one more depth in the widest gap settles what may hide between stations: there are other gaps. */
+const ONE_GAP = 0.15;
+
+/** Where nothing was read for the longest way along an edge: the middle between two stations. */
+function widestGap(bar: BarAssessment): { readonly edge: Edge; readonly at: number } | null {
+  let [widest, found] = [0, null as { edge: Edge; at: number } | null];
+  for (const edge of EDGES) {
+    const ats = bar.standing[edge].stations.filter(({ near, far }) => near ?? far).map(({ at }) => at);
+    ats.sort((a, b) => a - b);
+    ats.slice(1).forEach((at, i) => {
+      if (at - ats[i]! <= widest) return;
+      widest = at - ats[i]!;
+      found = { edge, at: Math.round((at + ats[i]!) / 2) };
+    });
+  }
+  return found;
+}
+
+/** Where only a dip between the stations leaves the depth open: a rule along the rails shows it on all of them at once; after that, a depth in the widest gap. */
+function mayHide(open: Check, bar: BarAssessment): Asked[] {
+  const chance = 1 - open.probability!;
+  const asked = { gain: chance, reason: { code: 'may-hide', chance }, question: 'least depth' } as const;
+  if (open.note?.code === 'may-hide' && !open.note.ruled) {
+    const measure = 'bar.checks.railLine';
+    return [{ ...asked, measure, decides: 1 - chance, minutes: minutesFor(measure) }];
+  }
+  const gap = widestGap(bar);
+  if (!gap) return [];
+  const measure = stationPath(gap.edge, bar.standing[gap.edge].stations.length, 'near');
+  return [{ ...asked, measure, at: gap.at, decides: ONE_GAP, minutes: minutesFor(measure) }];
+}
+
 /** Depths that could decide a bar whose least depth is too close to call: at a station again, between stations, or with a finer tool, the likeliest for its minutes first. One is enough at a time. */
 export function decidingDepths(checks: readonly Check[], bar: BarAssessment, sheet: BenchSheet): Asked[] {
   const open = checks.find(({ id, outcome, bound }) => id === 'bar.depth' && outcome === 'undecided' && bound === null);
   const { least, tool } = bar.belief;
   if (!open || !least || !tool || open.value === null || open.limit === null) return [];
+  if (open.note?.code === 'may-hide') return mayHide(open, bar);
   const { value, u } = leastValue(least);
   const margin = value - open.limit;
   const along = bar.belief.along();
@@ -81,7 +114,7 @@ export function decidingDepths(checks: readonly Check[], bar: BarAssessment, she
     const { edge, rail, place, tool: instrument } = depth;
     const { stations } = bar.standing[edge];
     const measure: Askable = stationPath(edge, place.station ?? stations.length, rail);
-    const spread = Math.min(u, Math.abs(spreadOf(depth, least.draws, { tool, common: least.common })));
+    const spread = Math.min(u, Math.abs(spreadOf(depth, withoutHidden(least).draws, { tool, common: least.common })));
     return {
       measure,
       ...(place.station === null ? { at: place.at } : {}),

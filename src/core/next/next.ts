@@ -10,7 +10,7 @@ import { contradicted, gaugesAgain, levelTests, looksAgain, otherSide, repeats, 
 import { afterDerailing, bearing, lookingFor } from './complaint';
 import { decidingDepths } from './depths';
 import { inOrder } from './order';
-import { identifying, limitWaits, metalLeft, missing } from './parts';
+import { angleWaits, identifying, leanWaits, limitWaits, metalLeft, missing } from './parts';
 
 /** What a sheet means, as far as it decides what to measure. */
 export interface Meaning {
@@ -33,6 +33,8 @@ function worthAsking({ sheet, identity, checks, verdicts, bar, chain, fit, diagn
   return [
     ...missing(sheet, verdicts),
     ...limitWaits(undecided, identity),
+    ...leanWaits(sheet, bar),
+    ...angleWaits(undecided, sheet),
     ...otherSide(undecided),
     ...unjudged(undecided),
     ...repeats(undecided, sheet),

@@ -4,7 +4,8 @@ import { metalUnknown, type BarAssessment } from '../bar/checks';
 import type { Identity } from '../identify';
 import { judgedParts, missingReadings, type Check, type Verdict } from '../judge';
 import { decidesFor, minutesFor, type Askable, type BenchSheet } from '../sheet';
-import { BLIND, type Asked } from './asked';
+import { sideOf } from '../symptom';
+import { BLIND, SETTLES, type Asked } from './asked';
 
 /** Edges of one bar wear alike: where one was measured the other seldom decides (shop's figure). */
 const LIKE_THE_OTHER = 0.2;
@@ -64,6 +65,49 @@ export function limitWaits(checks: readonly Check[], { bar }: Identity): Asked[]
         decides: WAITED_FOR,
         minutes: minutesFor(measure),
         reason: { code: 'limit-waits', property },
+      },
+    ];
+  });
+}
+
+/** A lean that is no question and a lean that is plain wait for nothing. */
+const LEANS_FROM = 0.2;
+
+/** Where a cut runs crooked and the rails may stand out of level, the lean of the links lacks the bar's own thickness. */
+export function leanWaits({ job, bar }: BenchSheet, { edges, leanDrift }: BarAssessment): Asked[] {
+  const isCrooked = (job?.symptoms ?? []).some((symptom) => sideOf(symptom) !== null);
+  const mayLean = EDGES.some((edge) => (edges[edge].belief?.stepChance ?? 0) > LEANS_FROM);
+  if (!isCrooked || !mayLean || !leanDrift || bar?.thickness) return [];
+  const measure = 'bar.thickness';
+  return [
+    {
+      measure,
+      gain: LIKE_THE_OTHER,
+      decides: SETTLES,
+      minutes: minutesFor(measure),
+      reason: { code: 'figure-waits', figure: 'lean' },
+    },
+  ];
+}
+
+/** How often an angle that nobody has measured is so far off that the length hangs on it (shop's figure); where damage is called a wrong angle, as often as not. */
+const ANGLE_IS_OFF = 0.15;
+
+/** Cutters too close to their limit, whose angle nobody has measured: filing it right may take what is left. */
+export function angleWaits(checks: readonly Check[], { chain }: BenchSheet): Asked[] {
+  if (!checks.some(({ id, outcome }) => id === 'chain.cutter' && outcome === 'undecided')) return [];
+  return flatMap(['left', 'right'] as const, (side): Asked[] => {
+    const measure = side === 'left' ? 'chain.topPlateAngleLeft' : 'chain.topPlateAngleRight';
+    if (chain?.[side === 'left' ? 'topPlateAngleLeft' : 'topPlateAngleRight'] !== undefined) return [];
+    const isNamed = chain?.damage?.some((damage) => damage.side === side && damage.kind === 'angle');
+    const decides = isNamed ? SETTLES : ANGLE_IS_OFF;
+    return [
+      {
+        measure,
+        gain: decides / 2,
+        decides,
+        minutes: minutesFor(measure),
+        reason: { code: 'figure-waits', figure: 'cutter' },
       },
     ];
   });

@@ -167,6 +167,10 @@ function note(item: CheckNote, unit: UnitSystem): string {
       return item.lifted
         ? 'The mouth alone says no more; in the straight-edge test the gap stays, and that clears it.'
         : 'The mouth is the widest place: it alone cannot condemn. Measure the width further down, or make the straight-edge test.';
+    case 'may-hide':
+      return item.ruled
+        ? 'Measure between the stations.'
+        : 'Lay a rule along the rails against the light, or measure between the stations.';
     case 'floor-alone':
       return 'The width near the floor alone: the mouth may be wider. Measure it.';
     case 'thin-chain':
@@ -243,6 +247,8 @@ function core(check: Check, unit: UnitSystem): string {
     return `Still open: ${checkName[check.id].toLowerCase()} is ${value} against ${limit}.`;
   if (check.outcome === 'undecided' && !check.condemns)
     return `Open: ${checkName[check.id].toLowerCase()} is ${valueWithDoubt(check, unit)} against ${limit}.`;
+  if (check.outcome === 'undecided' && check.note?.code === 'may-hide')
+    return `Where it was measured the groove is at least ${valueWithDoubt(check, unit)} deep, the least is ${limit}; but a narrow dip between the stations may go below it (${Math.round(100 * (1 - (check.probability ?? 0)))} %).`;
   if (check.outcome === 'undecided' && check.id === 'bar.depth')
     return `Too close to call: the least depth anywhere is ${valueWithDoubt(check, unit)} against ${limit}, ${sure(check, unit)}. Measure there again.`;
   if (check.outcome === 'undecided')

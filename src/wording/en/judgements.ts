@@ -301,8 +301,14 @@ export function nextSentence({ measure, reason }: NextMeasurement, unit: UnitSys
       return reason.property === 'pitch'
         ? `${what}: the depth limit follows from the bar's pitch.`
         : `${what}: the play is judged with the link of the bar's own gauge.`;
+    case 'figure-waits':
+      return reason.figure === 'lean'
+        ? `${what}: how far the links lean, and so how far the cut drifts, is reckoned with a usual one.`
+        : `${what}: what is left of the cutters hangs on it, since filing an angle right takes from their points.`;
     case 'one-side-known':
       return `${what}: what stands is known from one side only. ${checkSentence(reason.check, unit)}`;
+    case 'may-hide':
+      return `${what}: all that was measured is deep enough, but a narrow dip may hide between the stations (${(100 * reason.chance).toFixed(0)} %).`;
     case 'step-may-stand':
       return `${what}: a step may stand on edge ${reason.edge} (${(100 * reason.chance).toFixed(0)} %), and this tool cannot show it. A level test can.`;
     case 'not-sure':

@@ -87,6 +87,10 @@ function take(saw: Saw, measure: Askable, at: number | null, parts: Parts, hands
   const acts: Partial<Record<Askable, () => void>> = {
     'bar.checks.crack': () => (bar.checks!.crack = saw.crack.bar ? 'yes' : 'no'),
     'bar.checks.bow': () => (bar.checks!.bow = repeated(bar.checks!.bow, blade.read(saw.bow))),
+    'bar.checks.railLine': () => (bar.checks!.railLine = 'even'),
+    'bar.thickness': () => (bar.thickness = '4.5 mm'),
+    'chain.topPlateAngleLeft': () => (chain.topPlateAngleLeft = 30),
+    'chain.topPlateAngleRight': () => (chain.topPlateAngleRight = 30),
     'bar.checks.noseTurns': () => (bar.checks!.noseTurns = saw.nose),
     'bar.checks.straightEdge': () => (bar.checks!.straightEdge = saw.width - 1.27 > 0.5 ? 'gap-closes' : 'gap-stays'),
     'bar.edges.A.stations': () => (edges.A!.stations = [...(edges.A!.stations ?? []), ...edge()]),

@@ -207,6 +207,7 @@ export function assessBar(
   const asked: Asked = {
     depths: [...families.map(({ value }) => limits[depthLimitId(value)].value), ...contact],
     step: limits['bar.step'].value,
+    railLine: sheet.bar?.checks?.railLine,
   };
   const stands = { A: sheet.bar?.edges?.A?.stands ?? null, B: sheet.bar?.edges?.B?.stands ?? null };
   const first = { A: stationsOf(sheet.bar, 'A'), B: stationsOf(sheet.bar, 'B') };

@@ -1,5 +1,15 @@
 import { flatMap } from '../../flat-map';
-import { along, leastValue, leastWithin, onlyWay, valueOf, type Latent, type Least, type Term } from '../../belief';
+import {
+  along,
+  leastValue,
+  leastWithin,
+  onlyWay,
+  withoutHidden,
+  valueOf,
+  type Latent,
+  type Least,
+  type Term,
+} from '../../belief';
 import { EDGES, RAILS, type Edge } from '..';
 import { depthLimitId } from '../../limits';
 import {
@@ -9,6 +19,7 @@ import {
   mm,
   ownUncertainty,
   probabilityWithin,
+  SURE,
   readingWithin,
   boundsOf,
   type Bounds,
@@ -72,7 +83,7 @@ function depthCheck(
 }
 
 /** The least depth as it can be drawn; one and the same for all that rests on it. */
-const leastOf = ({ least, tool }: BarContext['belief']): Latent => ({
+const leastOf = ({ least, tool }: BarContext['belief']): Extract<Latent, { is: 'least' }> => ({
   is: 'least',
   least: least!,
   tool,
@@ -85,14 +96,27 @@ function readingAt({ sheet }: BarContext, { edge, station, rail }: NonNullable<B
   return at?.after?.[rail] ?? at?.[rail];
 }
 
+/** The same as it was read, without what may hide between the stations. */
+const asRead = (latent: Extract<Latent, { is: 'least' }>): Latent => ({
+  ...latent,
+  least: withoutHidden(latent.least),
+});
+
 /** One question of the whole bar: how deep is the least place? It is named, and is what to measure again. */
 function leastDepthCheck(least: Least, drawn: Latent, context: BarContext): Check {
   const at = context.belief.leastAt;
   const repeat = at && repeatOf(stationPath(at.edge, at.station, at.rail), readingAt(context, at));
   const within = (limit: number) => exactly(leastWithin(least, limit));
   const terms = [{ times: 1, of: drawn }];
-  return depthCheck({ id: 'bar.depth', at, repeat }, leastValue(least), null, within, terms, context);
+  const check = depthCheck({ id: 'bar.depth', at, repeat }, leastValue(least), null, within, terms, context);
+  return isOnlyHidden(check, least)
+    ? { ...check, note: { code: 'may-hide', ruled: context.sheet.bar?.checks?.railLine !== undefined } }
+    : check;
 }
+
+/** Whether all that was read clears a depth, and only what may hide between the stations leaves it open. */
+const isOnlyHidden = ({ outcome, note, limit }: Check, least: Least): boolean =>
+  outcome === 'undecided' && note === null && limit !== null && leastWithin(withoutHidden(least), limit) >= SURE;
 
 /** Depths of which one mark alone is known: each is a bound of its own, and asks for more where it straddles. */
 function oneSidedDepths(context: BarContext): Check[] {
@@ -200,7 +224,7 @@ export function depthChecks(context: BarContext): Check[] {
     ...oneSidedDepths(context),
     ...flatMap(EDGES, (edge) => {
       const { dressing } = edges[edge];
-      return dressing?.advised ? afterDressing(edge, dressing, drawn, context) : [];
+      return dressing?.advised ? afterDressing(edge, dressing, drawn && asRead(drawn), context) : [];
     }),
   ];
 }

@@ -57,6 +57,7 @@ export function LookOver() {
           <ChoiceField path="bar.checks.groove" legend="Groove" />
           <ChoiceField path="bar.checks.grooveShape" legend="Along its length" />
           <ChoiceField path="bar.checks.ruts" legend="Ruts in the rail tops" />
+          <ChoiceField path="bar.checks.railLine" legend="Rule laid along the rails" />
           <ChoiceField path="bar.checks.straightEdge" legend="Straight-edge test, cutter pushed over" />
         </div>
       </Group>

@@ -115,6 +115,15 @@ export const BAR_WORDS = {
       deep: 'Ruts are worn into the rail tops: dress them out.',
     },
   },
+  'bar.checks.railLine': {
+    name: 'a rule laid along the rails',
+    words: { even: 'no light under it', low: 'light at a place' },
+    check: 'Line of the rails',
+    says: {
+      even: 'A rule laid along the rails shows no light: hardly a dip hides between the stations.',
+      low: 'A rule laid along the rails shows light at a place: measure the depth there.',
+    },
+  },
   'bar.checks.grooveShape': {
     name: 'shape of the groove along its length',
     words: { even: 'even', pinched: 'pinched', splayed: 'splayed' },
