@@ -1,4 +1,4 @@
-import { det, inv, matrix, multiply, transpose, type Matrix } from 'mathjs';
+import { inv, matrix, multiply, transpose, type Matrix } from 'mathjs';
 import { describe, expect, it } from 'vitest';
 import {
   alikeBelief,
@@ -8,18 +8,14 @@ import {
   CLOSE_ROWS,
   believedAt,
   correlation,
-  designOf,
   dipChance,
   layoutOf,
   leastAlong,
   leastValue,
   leastWithin,
   pairBelief,
-  probeOf,
   profileBelief,
   shortestOf,
-  smoothUnder,
-  timesLikelier,
   type AlikeKind,
   type AlikeReading,
   type Make,
@@ -176,45 +172,6 @@ describe('the shortest of many', () => {
     expect(spread(believedPieces(alikeBelief(alike, KIND)))).toBeLessThan(spread(alike) / 2);
     const unlike = [4.2, 5.1, 4.7, 5.6, 4.9].map((value) => ({ value, own: 0.02 }));
     believedPieces(alikeBelief(unlike, KIND)).forEach(({ value }, i) => expect(value).toBeCloseTo(unlike[i]!.value, 2));
-  });
-});
-
-describe('a dip beside two readings (the ratio of two normal densities, and eq. 2.25 and 2.26 once it is given back)', () => {
-  const makes: readonly Make[] = [make, { levelSpread: 0.5, scale: 0.05, weight: 2 }];
-  const variances = Float64Array.from(ats, () => 0.0025);
-  const probe = probeOf(designOf(variances, layoutOf(ats, places), { level: 7, makes }), values);
-  const drops = { first: 1, second: 2, byFirst: 0.08, bySecond: 0.21 };
-  const given = values.map((value, i) => value + (i === 1 ? drops.byFirst : i === 2 ? drops.bySecond : 0));
-  const readings = (of: Make) =>
-    matrix(ats.map((a, i) => ats.map((b, j) => covariance(a, b, of) + (i === j ? 0.0025 : 0))));
-
-  /** Density of readings in one way, but for a factor that all share. */
-  function density(of: Make, read: readonly number[]): number {
-    const off = matrix([read.map((value) => value - 7)]);
-    const square = (multiply(multiply(off, inv(readings(of))), transpose(off)) as Matrix).get([0, 0]) as number;
-    return (of.weight * Math.exp(-square / 2)) / Math.sqrt(det(readings(of)));
-  }
-  const all = (read: readonly number[]) => makes.reduce((sum, of) => sum + density(of, read), 0);
-
-  it('makes the readings likelier by what a library’s inverse and determinant give', () => {
-    expect(timesLikelier(probe, drops)).toBeCloseTo(all(given) / all(values), 9);
-    expect(timesLikelier(probe, { ...drops, byFirst: 0, bySecond: 0 })).toBe(1);
-  });
-
-  it('leaves the profile that the readings give without it, in the way that is then likely', () => {
-    const share = density(makes[0]!, given) / all(given);
-    for (const [of, at] of [
-      [0, share / 2],
-      [1, (1 + share) / 2],
-    ] as const) {
-      const across = matrix([ats.map((each) => covariance(each, 165, makes[of]))]);
-      const weights = multiply(across, inv(readings(makes[of]!)));
-      const mean = (multiply(weights, matrix(given.map((value) => [value - 7]))) as Matrix).get([0, 0]) as number;
-      const taken = (multiply(weights, transpose(across)) as Matrix).get([0, 0]) as number;
-      const found = smoothUnder(probe, drops, 165, at);
-      expect(found.mean).toBeCloseTo(7 + mean, 9);
-      expect(found.variance).toBeCloseTo(covariance(0, 0, makes[of]) - taken, 9);
-    }
   });
 });
 

@@ -192,13 +192,7 @@ function mayHide(least: Least, levels: readonly number[]): boolean {
 }
 
 /** The least depth with the dips that may hide between stations. */
-function withHidden(
-  least: Least,
-  fits: Readonly<Record<Edge, EdgeFit | null>>,
-  tool: InstrumentId | null,
-  { railLine }: Asked,
-  designs: Designs,
-): Least {
+function withHidden(least: Least, fits: Readonly<Record<Edge, EdgeFit | null>>, railLine: Asked['railLine']): Least {
   const points = normalPoints(columns(fits.A) + columns(fits.B));
   const draws = least.draws.slice();
   for (const [edge, offset] of [
@@ -207,8 +201,8 @@ function withHidden(
   ] as const) {
     const fitted = fits[edge];
     if (!fitted) continue;
-    const dips = hiddenDips(fitted.sorted, fitted.places, tool, dipsPerMm(railLine), designs);
-    layDips(dips, draws, points, offset);
+    const ats = fitted.sorted.map(({ at }) => at);
+    layDips(hiddenDips(ats, dipsPerMm(railLine)), fitted, draws, points, offset);
   }
   return { ...least, draws, seen: least.draws };
 }
@@ -304,6 +298,6 @@ export function barBelief(
   };
   const edges = { A: believed('A'), B: believed('B') };
   const along = () => alongBoth(fits, drawn.least.draws.length / DRAWS_PER_ROW);
-  const least = mayBeHidden ? withHidden(drawn.least, fits, tool, asked, designs) : drawn.least;
+  const least = mayBeHidden ? withHidden(drawn.least, fits, asked.railLine) : drawn.least;
   return { edges, least, leastAt: weakestPlace(fits, edges), tool, along };
 }

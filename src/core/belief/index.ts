@@ -4,7 +4,6 @@ export * from './design';
 export * from './pair';
 export * from './normal-points';
 export * from './dip';
-export * from './probe';
 export * from './least';
 export * from './alike';
 export * from './many';

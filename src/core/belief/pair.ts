@@ -1,6 +1,6 @@
 import { flatMap } from '../flat-map';
 import { columnOf, factorise, solveLower, type Matrix } from './matrix';
-import { covarianceAt, type Make } from './profile';
+import { correlation, type Make } from './profile';
 
 /** One reading of two profiles at once: so much of the first and so much of the second, and the variance that it has for itself, mm². */
 export interface PairSighting {
@@ -26,6 +26,9 @@ export interface PairComponent {
   readonly factor: Matrix;
 }
 
+const covarianceOf = ({ levelSpread, scale }: Make, distance: number): number =>
+  levelSpread ** 2 + scale ** 2 * correlation(distance);
+
 /** Lower triangle of the covariance of the readings. */
 function between(sightings: readonly PairSighting[], { first, second }: PairMake): Matrix {
   const n = sightings.length;
@@ -36,7 +39,7 @@ function between(sightings: readonly PairSighting[], { first, second }: PairMake
       const b = sightings[j]!;
       const apart = Math.abs(a.at - b.at);
       matrix[i * n + j] =
-        a.first * b.first * covarianceAt(first, apart) + a.second * b.second * covarianceAt(second, apart);
+        a.first * b.first * covarianceOf(first, apart) + a.second * b.second * covarianceOf(second, apart);
     }
     matrix[i * n + i] = matrix[i * n + i]! + a.variance;
   }
@@ -61,7 +64,7 @@ function predict(
     const at = places[k % size]!;
     const own = isFirst ? make.first : make.second;
     const column = columnOf(sightings, (each) => {
-      return (isFirst ? each.first : each.second) * covarianceAt(own, Math.abs(each.at - at));
+      return (isFirst ? each.first : each.second) * covarianceOf(own, Math.abs(each.at - at));
     });
     solveLower(factor, n, column);
     solved.push(column);
@@ -70,7 +73,7 @@ function predict(
     mean[k] = expected;
     for (let l = 0; l <= k; l += 1) {
       const isAlike = l < size === isFirst;
-      const prior = isAlike ? covarianceAt(own, Math.abs(places[l % size]! - at)) : 0;
+      const prior = isAlike ? covarianceOf(own, Math.abs(places[l % size]! - at)) : 0;
       const other = solved[l]!;
       let rest = prior;
       for (let i = 0; i < n; i += 1) rest -= column[i]! * other[i]!;

@@ -42,7 +42,7 @@ export interface ProfileBelief {
 export const REACH = 80;
 /** A dent or a forced spot reaches this far, mm; it has this share of the variance. */
 export const SHORT_REACH = 14;
-export const SHORT_SHARE = 0.06;
+export const SHORT_SHARE = 0.1;
 
 /** Matérn correlation of order 3/2 (Rasmussen & Williams, Gaussian Processes for Machine Learning, eq. 4.17). */
 function matern(distance: number, reach: number): number {
@@ -54,10 +54,6 @@ function matern(distance: number, reach: number): number {
 export function correlation(distance: number): number {
   return (1 - SHORT_SHARE) * matern(distance, REACH) + SHORT_SHARE * matern(distance, SHORT_REACH);
 }
-
-/** Covariance of a profile made so with itself at a distance, mm². */
-export const covarianceAt = ({ levelSpread, scale }: Make, distance: number): number =>
-  levelSpread ** 2 + scale ** 2 * correlation(distance);
 
 function correlations(a: readonly number[], b: readonly number[]): Float64Array {
   const table = new Float64Array(a.length * b.length);
