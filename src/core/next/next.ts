@@ -33,7 +33,6 @@ function worthAsking({ sheet, identity, checks, verdicts, bar, chain, fit, diagn
   return [
     ...missing(sheet, verdicts),
     ...limitWaits(undecided, identity),
-    ...leanWaits(sheet, bar),
     ...angleWaits(undecided, sheet),
     ...otherSide(undecided),
     ...unjudged(undecided),
@@ -41,7 +40,7 @@ function worthAsking({ sheet, identity, checks, verdicts, bar, chain, fit, diagn
     ...decidingDepths(undecided, bar, sheet),
     ...contradicted(verdicts),
     ...looksAgain(undecided),
-    ...(isBarOpen ? [...levelTests(bar, sheet), ...metalLeft(bar)] : []),
+    ...(isBarOpen ? [...leanWaits(sheet, bar), ...levelTests(bar, sheet), ...metalLeft(bar)] : []),
     ...(isChainOpen ? gaugesAgain(chain) : []),
     ...identifying(sheet, identity),
     ...lookingFor(sheet, diagnoses),

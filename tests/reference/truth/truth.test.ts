@@ -64,7 +64,8 @@ describe('bars as they wear, with steps and dips', () => {
     const tally = sim.wornBars(random(SEED), 160, stations, tool, kind, true);
     expect(tally.share('falseKeep')).toBeLessThanOrEqual(0.0126);
     expect(tally.share('falseCondemned', 'good')).toBeLessThanOrEqual(0.025);
-    expect(tally.miscalibration).toBeLessThan(0.13);
+    // A dip may hide between few stations, and here it does not count: what is stated leans to the safe side.
+    expect(tally.miscalibration).toBeLessThan(stations === 2 ? 0.16 : 0.13);
   });
 
   it.each([2, 5, 24])(
@@ -75,6 +76,16 @@ describe('bars as they wear, with steps and dips', () => {
       expect(tally.share('falseKeep')).toBeLessThanOrEqual(0.02);
     },
   );
+
+  it.each([
+    [5, 'depth-rod'],
+    [12, 'depth-rod'],
+    [5, 'depth-marks'],
+    [5, 'caliper'],
+  ] as const)('at %i stations by %s misses one in a hundred of those to condemn, wherever they are shallow', (stations, tool) => {
+    const tally = sim.wornBars(random(SEED), 400, stations, tool, { dips: 0.12, steps: 0.35 }, false);
+    expect(tally.share('falseKeep', 'bad')).toBeLessThanOrEqual(0.01 + 1 / Math.sqrt(400 * 20));
+  });
 
   it('says what lies between its stations only as far as the roughness shows it', () => {
     const tally = sim.wornBars(random(SEED), 160, 12, 'depth-rod', { dips: 0, steps: 0.35 }, false);
