@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import type { HandOverDocument } from '../core/report';
+import type { PaperLink } from './paper';
 
 /** Hands a job over as it stands after a given reading. */
 export const handOverRequestSchema = z.strictObject({
@@ -20,4 +21,9 @@ export interface HandOverView {
   readonly last: { readonly at: string; readonly by: string; readonly document: HandOverDocument } | null;
   /** Readings that the draft was made with go up to this one. */
   readonly upToReading: number;
+}
+
+/** The same with the papers of the job. */
+export interface HandOverPage extends HandOverView {
+  readonly papers: readonly PaperLink[];
 }

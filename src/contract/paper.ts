@@ -60,9 +60,11 @@ export type PaperBlock =
   | { readonly is: 'section'; readonly title: string; readonly label: string; readonly blocks: readonly PaperBlock[] }
   | { readonly is: 'columns'; readonly columns: readonly (readonly PaperBlock[])[] };
 
-/** The papers of a job. */
-export const PAPERS = ['customer', 'condemned', 'slip', 'tag', 'work-card'] as const;
-export type PaperId = (typeof PAPERS)[number];
+/** A paper of a job as it is offered: the end of its address, and its name. */
+export interface PaperLink {
+  readonly id: string;
+  readonly name: string;
+}
 
 /** A paper as data: printed from the page, written as PDF, read on a phone. */
 export interface Paper {

@@ -26,7 +26,7 @@ export * from './use-cases/job-parts';
 export { handOverJob, handOverOf, handOverView } from './use-cases/hand-over';
 export * from './use-cases/calendar';
 export * from './use-cases/drift';
-export { jobPaper, slipPaper } from './papers';
+export { PAPER_LINKS, paperOf, slipPaper } from './papers';
 export { paperPdf } from './papers/pdf';
 export { bringBackup, keptBackup, makeArchive, makeBackup, putBackupBack, tryStore } from './use-cases/backup';
 export { health } from './health';

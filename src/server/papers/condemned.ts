@@ -1,7 +1,10 @@
 import type { HandOverDocument } from '../../core/report';
 import type { Paper, PaperBlock, ShopView } from '../../contract';
 import { partName } from '../../wording';
+import { handOverOf } from '../use-cases/hand-over';
+import { shopView } from '../use-cases/shop';
 import { headOf } from './customer';
+import type { JobPaper } from './job-paper';
 
 function condemnedBlocks({ parts }: HandOverDocument): readonly PaperBlock[] {
   const gone = parts.filter(({ condemned }) => condemned !== null);
@@ -13,7 +16,7 @@ function condemnedBlocks({ parts }: HandOverDocument): readonly PaperBlock[] {
 }
 
 /** The note that goes with a condemned part: which, why, and that it does not go back on. */
-export const condemnedPaper = (document: HandOverDocument, shop: ShopView): Paper => ({
+const condemnedPaper = (document: HandOverDocument, shop: ShopView): Paper => ({
   shop,
   title: 'Condemned part',
   tag: document.job.reference,
@@ -35,3 +38,9 @@ export const condemnedPaper = (document: HandOverDocument, shop: ShopView): Pape
       : []),
   ],
 });
+
+export const condemned: JobPaper = {
+  name: 'Condemned-part note',
+  step: 'hand-over',
+  write: async ({ context, jobId }) => condemnedPaper(await handOverOf(context, jobId), await shopView(context)),
+};

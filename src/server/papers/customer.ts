@@ -1,4 +1,5 @@
 import { formatLength, mm, type UnitSystem } from '../../core/quantity';
+import { assess } from '../../core/assess';
 import type { BarAssessment } from '../../core/bar/checks';
 import type { HandOverDocument } from '../../core/report';
 import type { Paper, PaperBlock, PaperTone, ShopView } from '../../contract';
@@ -13,6 +14,10 @@ import {
   proofWord,
   sentence,
 } from '../../wording';
+import { handOverOf } from '../use-cases/hand-over';
+import { jobSheet } from '../use-cases/jobs';
+import { rulesInForce, shopView } from '../use-cases/shop';
+import type { JobPaper } from './job-paper';
 import { railDrawings } from './rails';
 
 type Part = HandOverDocument['parts'][number];
@@ -119,7 +124,7 @@ function goesOut({ edgeDown, refit, proof }: HandOverDocument, unit: UnitSystem)
 }
 
 /** The customer's page: in plain words what was found, done and condemned, with the bar before and after, and what to do at home. */
-export function customerPaper(document: HandOverDocument, bar: BarAssessment, shop: ShopView, unit: UnitSystem): Paper {
+function customerPaper(document: HandOverDocument, bar: BarAssessment, shop: ShopView, unit: UnitSystem): Paper {
   const drawings = railDrawings(bar, (length) => formatLength(mm(length), unit));
   const { advice, nextVisit, open, note, cautions, fitted, job } = document;
   return {
@@ -165,3 +170,14 @@ export function customerPaper(document: HandOverDocument, bar: BarAssessment, sh
     ],
   };
 }
+
+export const customer: JobPaper = {
+  name: 'Customer’s page',
+  step: 'hand-over',
+  write: async ({ context, jobId, unit }) => {
+    const { sheet } = await jobSheet(context, jobId);
+    const { limits, codes, schools } = await rulesInForce(context);
+    const { bar } = assess(sheet, limits, codes, schools);
+    return customerPaper(await handOverOf(context, jobId), bar, await shopView(context), unit);
+  },
+};

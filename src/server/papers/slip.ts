@@ -1,5 +1,7 @@
 import type { Paper, PaperBlock, SlipView, StockAnswer } from '../../contract';
 import { money } from '../../wording';
+import { slipView } from '../use-cases/stock';
+import type { JobPaper } from './job-paper';
 
 const FIT = {
   true: { tone: 'good', word: 'holds' },
@@ -80,3 +82,9 @@ export function slipPaper(view: SlipView): Paper {
     ],
   };
 }
+
+export const slip: JobPaper = {
+  name: 'Order slip',
+  step: 'order',
+  write: async ({ context, jobId }) => slipPaper(await slipView(context, jobId)),
+};

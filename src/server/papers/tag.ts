@@ -1,10 +1,14 @@
 import type { HandOverDocument } from '../../core/report';
 import type { Paper, ShopView } from '../../contract';
 import { actionWord, partName, plainDay } from '../../wording';
+import { handOverOf } from '../use-cases/hand-over';
+import { mustFindJob } from '../use-cases/jobs';
+import { shopView } from '../use-cases/shop';
+import type { JobPaper } from './job-paper';
 import { scanCode } from './scan-code';
 
 /** The bench tag, to tie to the saw: whose it is, how its parts stand, and a code that opens the job. */
-export const tagPaper = (
+const tagPaper = (
   { job, parts, on }: HandOverDocument,
   shop: ShopView,
   address: string,
@@ -27,3 +31,13 @@ export const tagPaper = (
     },
   ],
 });
+
+export const tag: JobPaper = {
+  name: 'Bench tag',
+  step: 'take-in',
+  write: async ({ context, jobId, origin }) => {
+    const { promisedFor } = await mustFindJob(context, jobId);
+    const document = await handOverOf(context, jobId);
+    return tagPaper(document, await shopView(context), `${origin}/jobs/${jobId}`, promisedFor);
+  },
+};

@@ -1,5 +1,7 @@
 import { formatLength, formatPosition, mm, type UnitSystem } from '../../core/quantity';
 import type { Paper, PaperBlock, WorkCardView, WorkOnPart } from '../../contract';
+import { workCardView } from '../use-cases/work-card';
+import type { JobPaper } from './job-paper';
 
 /** Less than this is nothing that a file could take. */
 const NOTHING = 0.005;
@@ -63,7 +65,7 @@ const partBlocks = ({ title, verdict, rows, notes, operations, cautions }: WorkO
 ];
 
 /** The work card, large, to lay beside the vise. */
-export const workCardPaper = (view: WorkCardView, unit: UnitSystem): Paper => ({
+const workCardPaper = (view: WorkCardView, unit: UnitSystem): Paper => ({
   shop: view.shop,
   title: 'Work card',
   tag: view.tag,
@@ -77,3 +79,9 @@ export const workCardPaper = (view: WorkCardView, unit: UnitSystem): Paper => ({
     ...view.others.flatMap(partBlocks),
   ],
 });
+
+export const workCard: JobPaper = {
+  name: 'Work card',
+  step: 'rework',
+  write: async ({ context, jobId, unit }) => workCardPaper(await workCardView(context, jobId), unit),
+};

@@ -1,5 +1,5 @@
 import { useId, useState } from 'react';
-import type { HandOverRequest, HandOverView } from '../../../contract';
+import type { HandOverPage, HandOverRequest } from '../../../contract';
 import { Notice } from '../../../ui/parts/Notice';
 import { api, failure } from '../../frame/api';
 import { useFrame } from '../../frame/frame-context';
@@ -7,8 +7,8 @@ import { Group } from '../parts/StepHead';
 import { useJob } from '../store/JobContext';
 
 interface GoingProps {
-  readonly view: HandOverView;
-  readonly onHandedOver: (view: HandOverView) => void;
+  readonly view: HandOverPage;
+  readonly onHandedOver: (view: HandOverPage) => void;
 }
 
 /** What is still open, the day of the next visit, and the act itself. What is open is listed and let through with a reason. */
@@ -26,7 +26,7 @@ export function Going({ view: { draft, last, upToReading }, onHandedOver }: Goin
     setBusy(true);
     const request: HandOverRequest = { by: who, upToReading, nextVisit: day, note: note.trim() };
     try {
-      onHandedOver(await api.post<HandOverView>(`/api/jobs/${view.job.id}/hand-over`, request));
+      onHandedOver(await api.post<HandOverPage>(`/api/jobs/${view.job.id}/hand-over`, request));
       window.location.reload();
     } catch (error) {
       setRefused(failure(error, 'It was not handed over: try again.'));

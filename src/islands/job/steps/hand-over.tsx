@@ -1,4 +1,4 @@
-import type { HandOverView, PaperId } from '../../../contract';
+import type { HandOverPage, PaperLink } from '../../../contract';
 import { CalendarPlus, FileDown, Printer } from 'lucide-react';
 import { Notice } from '../../../ui/parts/Notice';
 import { choiceDone, familyLabel, partName, plainDay, proofWord, sentence, shopMoment } from '../../../wording';
@@ -7,20 +7,12 @@ import { Group, StepHead } from '../parts/StepHead';
 import { useJob } from '../store/JobContext';
 import { useJobData } from '../store/use-job-data';
 
-type Document = HandOverView['draft'];
-
-const PAPER_NAMES: readonly { readonly id: PaperId; readonly name: string }[] = [
-  { id: 'customer', name: 'Customer’s page' },
-  { id: 'condemned', name: 'Condemned-part note' },
-  { id: 'slip', name: 'Order slip' },
-  { id: 'work-card', name: 'Work card' },
-  { id: 'tag', name: 'Bench tag' },
-];
+type Document = HandOverPage['draft'];
 
 /** Hand over: what was found, done and condemned, what is still open, the papers, and the next visit. */
 export default function HandOver() {
   const { view } = useJob();
-  const { data, put } = useJobData<HandOverView>('hand-over');
+  const { data, put } = useJobData<HandOverPage>('hand-over');
   const isOut = view.job.state === 'handed-over';
   return (
     <>
@@ -38,7 +30,7 @@ export default function HandOver() {
           <Told document={isOut && data.last ? data.last.document : data.draft} />
           <div>
             <Going view={data} onHandedOver={put} />
-            <Papers />
+            <Papers papers={data.papers} />
           </div>
         </div>
       )}
@@ -100,13 +92,13 @@ function Told({ document }: { readonly document: Document }) {
 }
 
 /** The papers, each to read, to print and as PDF; the document and the calendar file. */
-function Papers() {
+function Papers({ papers }: { readonly papers: readonly PaperLink[] }) {
   const { view } = useJob();
   const { id } = view.job;
   return (
     <Group title="Papers">
       <ul className="border-t border-line">
-        {PAPER_NAMES.map((paper) => (
+        {papers.map((paper) => (
           <li key={paper.id} className="flex items-center gap-2 border-b border-line py-1">
             <span className="flex-1 font-semibold">{paper.name}</span>
             <a

@@ -1,12 +1,14 @@
 import type { APIRoute } from 'astro';
 import { preferencesFrom } from '../../../../../islands/frame/preferences';
-import { answerFile, context, download, jobPaper, paperPdf, reachedAt } from '../../../../../server';
+import { answerFile, context, download, paperOf, paperPdf, reachedAt } from '../../../../../server';
 
 /** A paper of a job as PDF. */
 export const GET: APIRoute = ({ params, request, url }) =>
   answerFile(async () => {
     const { unit } = preferencesFrom(request.headers.get('cookie') ?? '');
-    const paper = await jobPaper(context(), params.id ?? '', params.paper ?? '', {
+    const paper = await paperOf(params.paper ?? '').write({
+      context: context(),
+      jobId: params.id ?? '',
       unit,
       origin: reachedAt(request, url),
     });
