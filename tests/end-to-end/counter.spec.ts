@@ -79,6 +79,7 @@ test('a saw is remembered and recalled, and a call becomes a job', async ({ page
   await page.keyboard.press('Enter');
   await expect(page.getByLabel('Punched on the bar')).toHaveValue('.325 .058 66DL');
   await expect(page.getByText('Ask whether bar and chain are still the same.')).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Drive links: settled' })).toBeVisible();
   await page.getByRole('button', { name: 'Make it a job' }).click();
   await page.getByRole('dialog').getByRole('button', { name: 'Put it on the bench' }).click();
   await page.waitForURL(/\/jobs\//);

@@ -17,6 +17,7 @@ const SOUND: Answers = {
   'chain.span.length': '82.7',
   'chain.driveLinkThickness': '1.26',
   'chain.driveLinks.0': '72',
+  'bar.thickness': '4.6',
   'chain.driveLinks.1': '72',
   'chain.checks.crack': 'none found',
   'chain.cuttersLeft.0': '6.8',
