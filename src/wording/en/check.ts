@@ -248,7 +248,7 @@ function core(check: Check, unit: UnitSystem): string {
   if (check.outcome === 'undecided' && !check.condemns)
     return `Open: ${checkName[check.id].toLowerCase()} is ${valueWithDoubt(check, unit)} against ${limit}.`;
   if (check.outcome === 'undecided' && check.note?.code === 'may-hide')
-    return `Where it was measured the groove is at least ${valueWithDoubt(check, unit)} deep, the least is ${limit}; but a narrow dip between the stations may go below it (${Math.round(100 * (1 - (check.probability ?? 0)))} %).`;
+    return `The least that was measured is ${valueWithDoubt(check, unit)} against ${limit}; a narrow dip between the stations may go below it (${Math.round(100 * (1 - (check.probability ?? 0)))}\u00a0%).`;
   if (check.outcome === 'undecided' && check.id === 'bar.depth')
     return `Too close to call: the least depth anywhere is ${valueWithDoubt(check, unit)} against ${limit}, ${sure(check, unit)}. Measure there again.`;
   if (check.outcome === 'undecided')

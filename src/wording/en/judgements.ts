@@ -308,7 +308,7 @@ export function nextSentence({ measure, reason }: NextMeasurement, unit: UnitSys
     case 'one-side-known':
       return `${what}: what stands is known from one side only. ${checkSentence(reason.check, unit)}`;
     case 'may-hide':
-      return `${what}: all that was measured is deep enough, but a narrow dip may hide between the stations (${(100 * reason.chance).toFixed(0)} %).`;
+      return `${what}: all that was measured is deep enough, but a narrow dip may hide between the stations (${(100 * reason.chance).toFixed(0)}\u00a0%).`;
     case 'step-may-stand':
       return `${what}: a step may stand on edge ${reason.edge} (${(100 * reason.chance).toFixed(0)} %), and this tool cannot show it. A level test can.`;
     case 'not-sure':
