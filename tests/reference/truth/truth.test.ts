@@ -82,10 +82,13 @@ describe('bars as they wear, with steps and dips', () => {
     [12, 'depth-rod'],
     [5, 'depth-marks'],
     [5, 'caliper'],
-  ] as const)('at %i stations by %s misses one in a hundred of those to condemn, wherever they are shallow', (stations, tool) => {
-    const tally = sim.wornBars(random(SEED), 400, stations, tool, { dips: 0.12, steps: 0.35 }, false);
-    expect(tally.share('falseKeep', 'bad')).toBeLessThanOrEqual(0.01 + 1 / Math.sqrt(400 * 20));
-  });
+  ] as const)(
+    'at %i stations by %s misses one in a hundred of those to condemn, wherever they are shallow',
+    (stations, tool) => {
+      const tally = sim.wornBars(random(SEED), 400, stations, tool, { dips: 0.12, steps: 0.35 }, false);
+      expect(tally.share('falseKeep', 'bad')).toBeLessThanOrEqual(0.01 + 1 / Math.sqrt(400 * 20));
+    },
+  );
 
   it('says what lies between its stations only as far as the roughness shows it', () => {
     const tally = sim.wornBars(random(SEED), 160, 12, 'depth-rod', { dips: 0, steps: 0.35 }, false);
