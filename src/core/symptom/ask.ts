@@ -51,19 +51,33 @@ const bestOf = ({ causes, unexplainedShare }: Ranking): number => Math.max(unexp
 function gainOf(
   { up, down }: Reach,
   cause: Cause,
-  present: readonly Present[],
   now: Ranking,
-  rank: (present: readonly Present[]) => Ranking,
+  bestAfter: (cause: Cause, ratio: number) => number,
 ): number {
   if (up <= 1 || down >= 1) return 0;
   const own = now.causes.find((each) => each.cause === cause)!.present;
   const falsely = (1 - down) / (up - down);
   const finds = own * up * falsely + (1 - own) * falsely;
-  const after = (ratio: number) =>
-    bestOf(
-      rank(present.map((each) => (each.cause === cause ? { ...each, present: oddsTimes(each.present, ratio) } : each))),
+  return Math.max(0, finds * bestAfter(cause, up) + (1 - finds) * bestAfter(cause, down) - bestOf(now));
+}
+
+/** The share of what would be named first, were a cause so many times likelier: findings of one strength ask the same, and it is ranked once. */
+function ranksAfter(
+  present: readonly Present[],
+  rank: (present: readonly Present[]) => Ranking,
+): (cause: Cause, ratio: number) => number {
+  const known = new Map<string, number>();
+  return (cause, ratio) => {
+    const key = `${cause} ${ratio}`;
+    const before = known.get(key);
+    if (before !== undefined) return before;
+    const then = present.map((each) =>
+      each.cause === cause ? { ...each, present: oddsTimes(each.present, ratio) } : each,
     );
-  return Math.max(0, finds * after(up) + (1 - finds) * after(down) - bestOf(now));
+    const best = bestOf(rank(then));
+    known.set(key, best);
+    return best;
+  };
 }
 
 /** Everything that could still be looked at for a complaint, the most for its minutes first; and the finding of what leads, once more, where that would settle it. */
@@ -77,6 +91,7 @@ export function worthLooking(
 ): readonly Looking[] {
   const there = new Map(found.map((each) => [each.id, each]));
   const leader = now.causes[0];
+  const bestAfter = ranksAfter(present, rank);
   const all = flatMap(now.causes, ({ cause, present: chance }): Looking[] => {
     if (!parts.includes(rowOf(cause).part) || chance < OPEN.from || chance > OPEN.to) return [];
     return flatMap(REACHES.get(cause)!, ([finding, reach]): Looking[] => {
@@ -85,7 +100,7 @@ export function worthLooking(
       const measure = seen ? (isLeading ? repeatedFor(seen) : null) : askedFor(finding, told);
       if (!measure) return [];
       const again = seen && ratioOf(seen, cause) <= 1;
-      const gain = again ? 0 : gainOf(reach, cause, present, now, rank);
+      const gain = again ? 0 : gainOf(reach, cause, now, bestAfter);
       return gain < LEAST_GAIN ? [] : [{ measure, finding, about: cause, gain, minutes: minutesFor(measure) }];
     });
   });

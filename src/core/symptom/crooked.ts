@@ -93,7 +93,7 @@ export function driftParts(
 }
 
 /** Points that the explanation of a crooked cut is summed over. */
-const POINTS = 2048;
+const POINTS = 512;
 /** Causes are tried at least this often each way, and weighed by how likely they are: a rare one is seen too. */
 const TRIED = { least: 0.15, most: 0.85 } as const;
 /** A pull below this does not count as being at work, mm over 300 (shop's figure). */
@@ -102,60 +102,97 @@ const AT_WORK = 1.5;
 /** Fractions of irrational numbers, one for each cause, which never fall into step (square roots of primes). */
 const STEPS = [2, 3, 5, 7, 11, 13, 17, 19, 23, 29].map((prime) => Math.sqrt(prime) % 1);
 
-/**
- * Causes of a crooked cut: their pulls are summed with their signs, and the complaint is evidence on the sum. Each cause is either sound or faulty, a normal each; the share of a cause is what it
- * pulls to the side of the complaint, of what all pull there.
- */
-export function crookedCut(
-  parts: readonly DriftPart[],
-  side: 'left' | 'right',
-  aggravatedBy: (cause: Cause) => readonly Cause[],
-): Ranking {
-  const sign = side === 'right' ? 1 : -1;
+/** Cuts that parts could make, drawn once: which cause is faulty in each and where it pulls, and how likely such a cut is told to run to the side of the complaint. */
+interface Cuts {
+  readonly faulty: Uint8Array;
+  readonly pulls: Float64Array;
+  readonly told: Float64Array;
+  /** How often each cause was tried faulty. */
+  readonly tried: Float64Array;
+}
+
+function drawnCuts(parts: readonly DriftPart[], sign: 1 | -1): Cuts {
   const n = parts.length;
   const points = pointsOf(POINTS / 2, n);
-  const [present, acting, pull] = [new Float64Array(n), new Float64Array(n), new Float64Array(n)];
-  const [values, faulty] = [new Float64Array(n), new Uint8Array(n)];
-  let [all, unexplained] = [0, 0];
+  const tried = Float64Array.from(parts, ({ present }) => Math.min(TRIED.most, Math.max(TRIED.least, present)));
+  const [faulty, pulls, tolds] = [new Uint8Array(POINTS * n), new Float64Array(POINTS * n), new Float64Array(POINTS)];
   for (let k = 0; k < POINTS; k += 1) {
     const pair = k >> 1;
-    let [weight, drift] = [1, 0];
+    let drift = 0;
     for (let i = 0; i < n; i += 1) {
-      const { present: chance, faulty: bad, sound } = parts[i]!;
-      const tried = Math.min(TRIED.most, Math.max(TRIED.least, chance));
-      const isFaulty = ((pair + 0.5) * STEPS[i % STEPS.length]!) % 1 < tried;
-      weight *= isFaulty ? chance / tried : (1 - chance) / (1 - tried);
-      const { mean, u } = isFaulty ? bad : sound;
+      const part = parts[i]!;
+      const isFaulty = ((pair + 0.5) * STEPS[i % STEPS.length]!) % 1 < tried[i]!;
+      const { mean, u } = isFaulty ? part.faulty : part.sound;
       const value = sign * mean + (k % 2 === 0 ? u : -u) * points[pair * n + i]!;
-      values[i] = value;
-      faulty[i] = Number(isFaulty);
+      pulls[k * n + i] = value;
+      faulty[k * n + i] = Number(isFaulty);
       drift += value;
     }
-    weight *= told(normalCdf((drift - NOTICED.from) / NOTICED.spread));
+    tolds[k] = told(normalCdf((drift - NOTICED.from) / NOTICED.spread));
+  }
+  return { faulty, pulls, told: tolds, tried };
+}
+
+/** Sums over drawn cuts, each weighed by how likely it is with these chances of a fault. */
+function weighed({ faulty, pulls, told: tolds, tried }: Cuts, chances: Float64Array) {
+  const n = chances.length;
+  const [present, acting, pull] = [new Float64Array(n), new Float64Array(n), new Float64Array(n)];
+  const there = chances.map((chance, i) => chance / tried[i]!);
+  const missing = chances.map((chance, i) => (1 - chance) / (1 - tried[i]!));
+  let [all, unexplained] = [0, 0];
+  for (let k = 0; k < POINTS; k += 1) {
+    const from = k * n;
+    let weight = tolds[k]!;
+    for (let i = 0; i < n; i += 1) weight *= faulty[from + i] === 1 ? there[i]! : missing[i]!;
     let isAtWork = false;
     for (let i = 0; i < n; i += 1) {
-      if (values[i]! > 0) pull[i] = pull[i]! + weight * values[i]!;
-      if (faulty[i] === 0) continue;
+      const value = pulls[from + i]!;
+      if (value > 0) pull[i] = pull[i]! + weight * value;
+      if (faulty[from + i] === 0) continue;
       present[i] = present[i]! + weight;
-      if (values[i]! < AT_WORK) continue;
+      if (value < AT_WORK) continue;
       isAtWork = true;
       acting[i] = acting[i]! + weight;
     }
     if (!isAtWork) unexplained += weight;
     all += weight;
   }
-  const standing = parts.map(({ cause }, i) => ({
-    cause,
-    present: present[i]! / all,
-    acting: acting[i]! / all,
-    aggravatedBy: aggravatedBy(cause),
-  }));
-  const { causes, unexplainedShare } = ranked(standing, unexplained / all);
-  const whole = pull.reduce((sum, each) => sum + each, 0);
-  const pullBy = new Map(parts.map(({ cause }, i) => [cause, pull[i]!]));
-  const shared = causes.map((each) => ({
-    ...each,
-    share: whole > 0 ? ((1 - unexplainedShare) * pullBy.get(each.cause)!) / whole : 0,
-  }));
-  return { causes: shared.sort((a, b) => b.share - a.share), unexplained: unexplained / all, unexplainedShare };
+  return { present, acting, pull, all, unexplained };
 }
+
+/**
+ * Causes of a crooked cut: their pulls are summed with their signs, and the complaint is evidence on the sum. Each cause is either sound or faulty, a normal each; the share of a cause is what it
+ * pulls to the side of the complaint, of what all pull there.
+ * @returns the ranking for any chances of these same causes: the cuts are drawn once
+ */
+export function crookedCuts(
+  parts: readonly DriftPart[],
+  side: 'left' | 'right',
+  aggravatedBy: (cause: Cause) => readonly Cause[],
+): (chances: Float64Array) => Ranking {
+  const cuts = drawnCuts(parts, side === 'right' ? 1 : -1);
+  return (chances) => {
+    const { present, acting, pull, all, unexplained } = weighed(cuts, chances);
+    const standing = parts.map(({ cause }, i) => ({
+      cause,
+      present: present[i]! / all,
+      acting: acting[i]! / all,
+      aggravatedBy: aggravatedBy(cause),
+    }));
+    const { causes, unexplainedShare } = ranked(standing, unexplained / all);
+    const whole = pull.reduce((sum, each) => sum + each, 0);
+    const pullBy = new Map(parts.map(({ cause }, i) => [cause, pull[i]!]));
+    const shared = causes.map((each) => ({
+      ...each,
+      share: whole > 0 ? ((1 - unexplainedShare) * pullBy.get(each.cause)!) / whole : 0,
+    }));
+    return { causes: shared.sort((a, b) => b.share - a.share), unexplained: unexplained / all, unexplainedShare };
+  };
+}
+
+/** The same for the chances that the parts have. */
+export const crookedCut = (
+  parts: readonly DriftPart[],
+  side: 'left' | 'right',
+  aggravatedBy: (cause: Cause) => readonly Cause[],
+): Ranking => crookedCuts(parts, side, aggravatedBy)(Float64Array.from(parts, ({ present }) => present));

@@ -2,7 +2,7 @@ import { judgedParts } from '../judge';
 import type { Askable } from '../sheet';
 import { notLookedAt, worthLooking, type Looking } from './ask';
 import { rowOf, type Cause } from './causes';
-import { crookedCut, driftParts, oddsOf, pullOf, type CutSide, type DriftPart, type Pull } from './crooked';
+import { crookedCuts, driftParts, oddsOf, pullOf, type CutSide, type DriftPart, type Pull } from './crooked';
 import type { DriftBelief } from './drift-belief';
 import { findings, type Found, type Told } from './found';
 import { aggravated, noisyOr, type Ranking, type Standing } from './noisy-or';
@@ -60,11 +60,14 @@ const forcedBy = (beside: readonly Present[]): number =>
 /** How causes rank in a complaint, by how likely each is present. */
 function rankingFor(symptom: Symptom, beside: readonly Present[], drift: DriftBelief, school: School) {
   const side = sideOf(symptom);
+  // The cuts are drawn for the first chances that are asked about, and weighed anew for all others.
+  let rank: ReturnType<typeof crookedCuts> | null = null;
   return (present: readonly Present[]): Ranking => {
     const raised = aggravated(present, beside);
     if (side === null) return noisyOr(raised);
     const by = new Map(raised.map(({ cause, aggravatedBy }) => [cause, aggravatedBy]));
-    return crookedCut(driftParts(raised, drift, forcedBy(beside), school), side, (cause) => by.get(cause) ?? []);
+    rank ??= crookedCuts(driftParts(raised, drift, forcedBy(beside), school), side, (cause) => by.get(cause) ?? []);
+    return rank(Float64Array.from(raised, (each) => each.present));
   };
 }
 
