@@ -102,6 +102,12 @@ const AT_WORK = 1.5;
 /** Fractions of irrational numbers, one for each cause, which never fall into step (square roots of primes). */
 const STEPS = [2, 3, 5, 7, 11, 13, 17, 19, 23, 29].map((prime) => Math.sqrt(prime) % 1);
 
+/** Where each pair of points falls for each cause, 0…1: worked out once. */
+const FALLS = Float64Array.from(
+  { length: (POINTS / 2) * STEPS.length },
+  (_, at) => ((Math.floor(at / STEPS.length) + 0.5) * STEPS[at % STEPS.length]!) % 1,
+);
+
 /** Cuts that parts could make, drawn once: which cause is faulty in each and where it pulls, and how likely such a cut is told to run to the side of the complaint. */
 interface Cuts {
   readonly faulty: Uint8Array;
@@ -121,7 +127,7 @@ function drawnCuts(parts: readonly DriftPart[], sign: 1 | -1): Cuts {
     let drift = 0;
     for (let i = 0; i < n; i += 1) {
       const part = parts[i]!;
-      const isFaulty = ((pair + 0.5) * STEPS[i % STEPS.length]!) % 1 < tried[i]!;
+      const isFaulty = FALLS[pair * STEPS.length + (i % STEPS.length)]! < tried[i]!;
       const { mean, u } = isFaulty ? part.faulty : part.sound;
       const value = sign * mean + (k % 2 === 0 ? u : -u) * points[pair * n + i]!;
       pulls[k * n + i] = value;
