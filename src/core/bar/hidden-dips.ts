@@ -1,10 +1,11 @@
 import { flatMap } from '../flat-map';
 import { DRAWS_PER_ROW, SPREADS } from '../belief';
+import type { BarSheet } from '../sheet';
 import { railAt, type EdgeFit } from './edge-fit';
 import type { RailsAt } from './rails-belief';
 
 /** What a rule laid along the rails showed: no light under it, or light at a place. */
-export type RailLine = 'even' | 'low';
+export type RailLine = NonNullable<NonNullable<BarSheet['checks']>['railLine']>;
 
 /** Narrow dips expected on a millimetre of an edge that nobody laid a rule along (shop's figure, tried on simulated bars), and by how much a rule that shows no light, or some, makes them rarer or commoner. */
 const USUAL = 0.2 / 350;

@@ -1,10 +1,10 @@
 import { flatMap } from '../flat-map';
 import { EDGES, RAILS, type Edge, type PlaceDraws, type Rail } from '../bar';
-import { leastValue, withoutHidden } from '../belief';
+import { leastValue, leastWithin, withoutHidden } from '../belief';
 import type { BarAssessment } from '../bar/checks';
 import type { Check } from '../judge';
-import { FIELD_KINDS, placingUncertainty, sharedUncertainty, type InstrumentId } from '../quantity';
-import { minutesFor, readingAt, stationPath, type Askable, type BenchSheet } from '../sheet';
+import { FIELD_KINDS, placingUncertainty, sharedUncertainty, SURE, type InstrumentId } from '../quantity';
+import { isThere, minutesFor, readingAt, stationPath, type Askable, type BenchSheet } from '../sheet';
 import type { Asked } from './asked';
 import { gainOfMove, settleChance } from './gain';
 
@@ -83,17 +83,17 @@ function widestGap(bar: BarAssessment): { readonly edge: Edge; readonly at: numb
 }
 
 /** Where only a dip between the stations leaves the depth open: a rule along the rails shows it on all of them at once; after that, a depth in the widest gap. */
-function mayHide(open: Check, bar: BarAssessment): Asked[] {
-  const chance = 1 - open.probability!;
+function mayHide(open: Check, bar: BarAssessment, sheet: BenchSheet): Asked[] {
+  const chance = 1 - (open.probability ?? 0);
   const asked = { gain: chance, reason: { code: 'may-hide', chance }, question: 'least depth' } as const;
-  if (open.note?.code === 'may-hide' && !open.note.ruled) {
-    const measure = 'bar.checks.railLine';
+  const measure = 'bar.checks.railLine';
+  if (!isThere(sheet, measure)) {
     return [{ ...asked, measure, decides: 1 - chance, minutes: minutesFor(measure) }];
   }
   const gap = widestGap(bar);
   if (!gap) return [];
-  const measure = stationPath(gap.edge, bar.standing[gap.edge].stations.length, 'near');
-  return [{ ...asked, measure, at: gap.at, decides: ONE_GAP, minutes: minutesFor(measure) }];
+  const there = stationPath(gap.edge, bar.standing[gap.edge].stations.length, 'near');
+  return [{ ...asked, measure: there, at: gap.at, decides: ONE_GAP, minutes: minutesFor(there) }];
 }
 
 /** Depths that could decide a bar whose least depth is too close to call: at a station again, between stations, or with a finer tool, the likeliest for its minutes first. One is enough at a time. */
@@ -101,7 +101,8 @@ export function decidingDepths(checks: readonly Check[], bar: BarAssessment, she
   const open = checks.find(({ id, outcome, bound }) => id === 'bar.depth' && outcome === 'undecided' && bound === null);
   const { least, tool } = bar.belief;
   if (!open || !least || !tool || open.value === null || open.limit === null) return [];
-  if (open.note?.code === 'may-hide') return mayHide(open, bar);
+  // Also while the pitch is open: what was read clears the strictest limit.
+  if (leastWithin(withoutHidden(least), open.limit) >= SURE) return mayHide(open, bar, sheet);
   const { value, u } = leastValue(least);
   const margin = value - open.limit;
   const along = bar.belief.along();

@@ -3,7 +3,7 @@ import { EDGES } from '../bar';
 import { metalUnknown, type BarAssessment } from '../bar/checks';
 import type { Identity } from '../identify';
 import { judgedParts, missingReadings, type Check, type Verdict } from '../judge';
-import { decidesFor, minutesFor, type Askable, type BenchSheet } from '../sheet';
+import { decidesFor, isThere, minutesFor, type Askable, type BenchSheet } from '../sheet';
 import { sideOf } from '../symptom';
 import { BLIND, SETTLES, type Asked } from './asked';
 
@@ -70,19 +70,21 @@ export function limitWaits(checks: readonly Check[], { bar }: Identity): Asked[]
   });
 }
 
-/** A lean that is no question and a lean that is plain wait for nothing. */
+/** Rails that are as good as level have no lean to reckon. */
 const LEANS_FROM = 0.2;
+/** What the bar's thickness takes off the chance of a wrong call: little, it moves the drift by a tenth (shop's figure). */
+const THICKNESS_GAIN = 0.2;
 
 /** Where a cut runs crooked and the rails may stand out of level, the lean of the links lacks the bar's own thickness. */
-export function leanWaits({ job, bar }: BenchSheet, { edges, leanDrift }: BarAssessment): Asked[] {
-  const isCrooked = (job?.symptoms ?? []).some((symptom) => sideOf(symptom) !== null);
-  const mayLean = EDGES.some((edge) => (edges[edge].belief?.stepChance ?? 0) > LEANS_FROM);
-  if (!isCrooked || !mayLean || !leanDrift || bar?.thickness) return [];
+export function leanWaits(sheet: BenchSheet, { edges, leanDrift }: BarAssessment): Asked[] {
   const measure = 'bar.thickness';
+  const isCrooked = (sheet.job?.symptoms ?? []).some((symptom) => sideOf(symptom) !== null);
+  const mayLean = EDGES.some((edge) => (edges[edge].belief?.stepChance ?? 0) > LEANS_FROM);
+  if (!isCrooked || !mayLean || !leanDrift || isThere(sheet, measure)) return [];
   return [
     {
       measure,
-      gain: LIKE_THE_OTHER,
+      gain: THICKNESS_GAIN,
       decides: SETTLES,
       minutes: minutesFor(measure),
       reason: { code: 'figure-waits', figure: 'lean' },
@@ -94,12 +96,12 @@ export function leanWaits({ job, bar }: BenchSheet, { edges, leanDrift }: BarAss
 const ANGLE_IS_OFF = 0.15;
 
 /** Cutters too close to their limit, whose angle nobody has measured: filing it right may take what is left. */
-export function angleWaits(checks: readonly Check[], { chain }: BenchSheet): Asked[] {
+export function angleWaits(checks: readonly Check[], sheet: BenchSheet): Asked[] {
   if (!checks.some(({ id, outcome }) => id === 'chain.cutter' && outcome === 'undecided')) return [];
   return flatMap(['left', 'right'] as const, (side): Asked[] => {
     const measure = side === 'left' ? 'chain.topPlateAngleLeft' : 'chain.topPlateAngleRight';
-    if (chain?.[side === 'left' ? 'topPlateAngleLeft' : 'topPlateAngleRight'] !== undefined) return [];
-    const isNamed = chain?.damage?.some((damage) => damage.side === side && damage.kind === 'angle');
+    if (isThere(sheet, measure)) return [];
+    const isNamed = sheet.chain?.damage?.some((damage) => damage.side === side && damage.kind === 'angle');
     const decides = isNamed ? SETTLES : ANGLE_IS_OFF;
     return [
       {
