@@ -8,10 +8,9 @@ import { anySheet } from '../tests/support/sheets';
 const DRAWN = 60;
 const SEED = 20261129;
 
-const demo = [
-  ...Object.entries(DEMO_SHEETS),
-  ...DEMO_FURTHER_JOBS.map(({ tag, sheet }) => [tag, sheet] as const),
-].map(([name, sheet]) => ({ name, sheet }));
+const demo = [...Object.entries(DEMO_SHEETS), ...DEMO_FURTHER_JOBS.map(({ tag, sheet }) => [tag, sheet] as const)].map(
+  ([name, sheet]) => ({ name, sheet }),
+);
 const drawn = process.argv.includes('--draw')
   ? fc.sample(anySheet, { numRuns: DRAWN, seed: SEED }).map((sheet, i) => ({ name: `drawn ${i + 1}`, sheet }))
   : keptAppraisals().filter(({ name }) => name.startsWith('drawn '));

@@ -1,8 +1,8 @@
 import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
-import { join, resolve } from 'node:path';
-import { describe, expect, it } from 'vitest';
+import { join } from 'node:path';
+import { describe, expect, inject, it } from 'vitest';
 import { jsonSchema, SCHEMA_NAMES } from '../../src/cli/schemas';
 import {
   assessmentSchema,
@@ -21,7 +21,7 @@ const file = (name: string, content: unknown): string => {
 };
 
 function serrata(args: string[], input = '') {
-  const { status, stdout, stderr } = spawnSync(resolve('node_modules/.bin/tsx'), ['src/cli/serrata.ts', ...args], {
+  const { status, stdout, stderr } = spawnSync(process.execPath, [inject('prepared').cli, ...args], {
     input,
     encoding: 'utf8',
   });

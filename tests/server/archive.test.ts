@@ -11,7 +11,6 @@ import { storeFromArchive } from '../../src/data/keeping/archive/read';
 import { ARCHIVED } from '../../src/data/keeping/archive/tables';
 import { writeArchive } from '../../src/data/keeping/archive/write';
 import { openStore, type Store } from '../../src/data/store';
-import { loadDemo } from '../../src/server/demo';
 import { readStockCsv } from '../../src/server/stock-csv';
 import { benchView } from '../../src/server/use-cases/bench';
 import { hidePhoto, storePhoto } from '../../src/server/use-cases/photos';
@@ -19,15 +18,14 @@ import { changePart, movePart } from '../../src/server/use-cases/shelf';
 import { changeLimit } from '../../src/server/use-cases/shop';
 import { searchView } from '../../src/server/use-cases/stock';
 import { takeInBatch, undoImport } from '../../src/server/use-cases/stock-imports';
-import { testContext } from '../support/context';
+import { demoContext, type TestContext } from '../support/context';
 
-let context: Awaited<ReturnType<typeof testContext>>;
+let context: TestContext;
 const beside = (name: string) => join(dirname(context.path), name);
 const when = new Date('2026-11-26T09:00:00Z');
 
 beforeEach(async () => {
-  context = await testContext();
-  await loadDemo(context);
+  context = demoContext();
   // Everything that a store can hold is in it.
   const job = (await benchView(context, { page: '1' })).jobs[0]!.id;
   const png = readFileSync(new URL('../../docs/screenshots/order.png', import.meta.url));

@@ -8,15 +8,15 @@ import { currentReadings, search } from '../../src/data/repositories';
 import { openStore } from '../../src/data/store';
 import { putReadings } from '../../src/server/use-cases/jobs';
 import { createJob } from '../../src/server/use-cases/take-in';
-import { testContext } from '../support/context';
+import { testContext, type TestContext } from '../support/context';
 
-let context: Awaited<ReturnType<typeof testContext>>;
+let context: TestContext;
 let job: string;
 const beside = (name: string) => join(dirname(context.path), name);
 const url = () => `file:${context.path}`;
 
 beforeEach(async () => {
-  context = await testContext();
+  context = testContext();
   const { id } = await createJob(context, {
     by: 'Ines',
     customer: { name: 'Crew' },

@@ -1,6 +1,5 @@
 import { readFileSync } from 'node:fs';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { loadDemo } from '../../src/server/demo';
 import { benchView } from '../../src/server/use-cases/bench';
 import { jobView, putReadings } from '../../src/server/use-cases/jobs';
 import { storePhoto } from '../../src/server/use-cases/photos';
@@ -9,15 +8,14 @@ import { reopen, signOff } from '../../src/server/use-cases/sign-off';
 import { stockView } from '../../src/server/use-cases/stock';
 import { takeInBatch } from '../../src/server/use-cases/stock-imports';
 import { createJob, ownersView } from '../../src/server/use-cases/take-in';
-import { testContext } from '../support/context';
+import { demoContext, type TestContext } from '../support/context';
 
-let fixed: Awaited<ReturnType<typeof testContext>>;
+let fixed: TestContext;
 /** The clock runs backwards: every look at it is an hour earlier than the one before. */
 let context: typeof fixed;
 
 beforeEach(async () => {
-  fixed = await testContext();
-  await loadDemo(fixed);
+  fixed = demoContext();
   let hour = 0;
   context = { ...fixed, now: () => new Date(Date.UTC(2026, 10, 20) - (hour += 3_600_000)) };
 });

@@ -2,19 +2,17 @@ import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import type { CounterEntry } from '../../src/contract';
-import { loadDemo } from '../../src/server/demo';
 import { simulatedSupplier } from '../../src/server/simulated/supplier';
 import { counterReply, counterSlip, rememberForNextTime, sawMemory, sawsFor } from '../../src/server/use-cases/counter';
 import { forgetCode, learnCode } from '../../src/server/use-cases/codes';
 import { jobSheet, jobView } from '../../src/server/use-cases/jobs';
 import { askSupplier, setSupplierMood, supplierMood, supplierStandIn } from '../../src/server/use-cases/supplier';
 import { createJob } from '../../src/server/use-cases/take-in';
-import { testContext } from '../support/context';
+import { demoContext, type TestContext } from '../support/context';
 
-let context: Awaited<ReturnType<typeof testContext>>;
-beforeEach(async () => {
-  context = await testContext();
-  await loadDemo(context);
+let context: TestContext;
+beforeEach(() => {
+  context = demoContext();
 });
 afterEach(() => context.done());
 

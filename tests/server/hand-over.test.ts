@@ -5,7 +5,6 @@ import { handOverSchema, type HandOverDocument } from '../../src/core/report';
 import type { WrittenBenchSheet } from '../../src/core/sheet';
 import { DEMO_FURTHER_JOBS, DEMO_SHEETS } from '../../src/data/demo';
 import { lastReading } from '../../src/data/repositories';
-import { loadDemo } from '../../src/server/demo';
 import { benchView } from '../../src/server/use-cases/bench';
 import { visitCalendar } from '../../src/server/use-cases/calendar';
 import { driftFactorFor } from '../../src/server/use-cases/drift';
@@ -17,14 +16,13 @@ import { searchView } from '../../src/server/use-cases/stock';
 import { createJob } from '../../src/server/use-cases/take-in';
 import { paperOf, PAPERS } from '../../src/server/papers';
 import { paperPdf } from '../../src/server/papers/pdf';
-import { testContext } from '../support/context';
+import { demoContext, type TestContext } from '../support/context';
 import { pdfFonts, pdfPages, pdfText } from '../support/poppler';
 import { jobOf, signPlan } from '../support/signing';
 
-let context: Awaited<ReturnType<typeof testContext>>;
-beforeEach(async () => {
-  context = await testContext();
-  await loadDemo(context);
+let context: TestContext;
+beforeEach(() => {
+  context = demoContext();
 });
 afterEach(() => context.done());
 

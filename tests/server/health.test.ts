@@ -3,11 +3,11 @@ import { dirname, join } from 'node:path';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { sentFile } from '../../src/server/http/sent-file';
 import { Refusal } from '../../src/server/refusal';
-import { testContext } from '../support/context';
+import { testContext, type TestContext } from '../support/context';
 
-let context: Awaited<ReturnType<typeof testContext>>;
-beforeEach(async () => {
-  context = await testContext();
+let context: TestContext;
+beforeEach(() => {
+  context = testContext();
 });
 afterEach(() => context.done());
 

@@ -3,7 +3,6 @@ import type { AddressInfo } from 'node:net';
 import fc from 'fast-check';
 import { sql } from 'drizzle-orm';
 import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it, vi } from 'vitest';
-import { loadDemo } from '../../src/server/demo';
 import { actOnOrder, actOnPart, jobParts } from '../../src/server/use-cases/job-parts';
 import { benchView } from '../../src/server/use-cases/bench';
 import { movePart } from '../../src/server/use-cases/shelf';
@@ -12,13 +11,12 @@ import { DEMO_STOCK } from '../../src/data/demo';
 import { partsBySku } from '../../src/data/repositories';
 import { Refusal } from '../../src/server/refusal';
 import type { JobPartAct, JobPartView, OrderAct } from '../../src/contract';
-import { testContext } from '../support/context';
+import { demoContext, type TestContext } from '../support/context';
 import { jobOf, signPlan } from '../support/signing';
 
-let context: Awaited<ReturnType<typeof testContext>>;
+let context: TestContext;
 beforeEach(async () => {
-  context = await testContext();
-  await loadDemo(context);
+  context = demoContext();
   // The stand-in here answers at once; a machine that is slow is no supplier that is silent.
   vi.spyOn(AbortSignal, 'timeout').mockImplementation(() => new AbortController().signal);
 });

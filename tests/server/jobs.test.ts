@@ -17,11 +17,11 @@ import {
   rulesMark,
   shopPage,
 } from '../../src/server/use-cases/shop';
-import { testContext } from '../support/context';
+import { testContext, type TestContext } from '../support/context';
 
-let context: Awaited<ReturnType<typeof testContext>>;
-beforeEach(async () => {
-  context = await testContext();
+let context: TestContext;
+beforeEach(() => {
+  context = testContext();
 });
 afterEach(() => context.done());
 

@@ -6,12 +6,11 @@ import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { backupStore } from '../../src/data/keeping/backup';
 import { openForUse } from '../../src/data/keeping/opening';
 import { openStore } from '../../src/data/store';
-import { loadDemo } from '../../src/server/demo';
 import { benchView } from '../../src/server/use-cases/bench';
 import { joinBench } from '../../src/server/use-cases/shop';
-import { testContext } from '../support/context';
+import { demoContext, type TestContext } from '../support/context';
 
-let context: Awaited<ReturnType<typeof testContext>>;
+let context: TestContext;
 const beside = (name: string) => join(dirname(context.path), name);
 const now = () => new Date('2026-11-26T09:00:00Z');
 
@@ -26,8 +25,7 @@ async function start(file: string): Promise<void> {
 }
 
 beforeEach(async () => {
-  context = await testContext();
-  await loadDemo(context);
+  context = demoContext();
   await context.store.fold();
 });
 afterEach(() => context.done());

@@ -1,7 +1,6 @@
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { loadDemo } from '../../src/server/demo';
 import { jobView } from '../../src/server/use-cases/jobs';
 import { previewLimit } from '../../src/server/use-cases/limit-preview';
 import { jobPlans } from '../../src/server/use-cases/plans';
@@ -10,12 +9,11 @@ import { signOff } from '../../src/server/use-cases/sign-off';
 import { listJobs, putPart } from '../../src/data/repositories';
 import { DEMO_STOCK } from '../../src/data/demo';
 import type { ChosenPlan, PlanView } from '../../src/contract';
-import { testContext } from '../support/context';
+import { demoContext, type TestContext } from '../support/context';
 
-let context: Awaited<ReturnType<typeof testContext>>;
-beforeEach(async () => {
-  context = await testContext();
-  await loadDemo(context);
+let context: TestContext;
+beforeEach(() => {
+  context = demoContext();
 });
 afterEach(() => context.done());
 

@@ -7,11 +7,11 @@ import { jobView, putReadings } from '../../src/server/use-cases/jobs';
 import { changeLimit, rulesInForce, rulesMark } from '../../src/server/use-cases/shop';
 import { reopen, signOff } from '../../src/server/use-cases/sign-off';
 import { createJob } from '../../src/server/use-cases/take-in';
-import { testContext } from '../support/context';
+import { testContext, type TestContext } from '../support/context';
 
-let context: Awaited<ReturnType<typeof testContext>>;
-beforeEach(async () => {
-  context = await testContext();
+let context: TestContext;
+beforeEach(() => {
+  context = testContext();
 });
 afterEach(() => context.done());
 

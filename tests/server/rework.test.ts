@@ -1,19 +1,17 @@
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import type { CaliperMessage } from '../../src/contract';
 import { DEFAULT_SCHOOLS, resolveSchools } from '../../src/core/schools';
-import { loadDemo } from '../../src/server/demo';
 import { caliperCommand, caliperStream } from '../../src/server/simulated/caliper';
 import { benchView } from '../../src/server/use-cases/bench';
 import { jobSheet, jobView, putReadings } from '../../src/server/use-cases/jobs';
 import { chooseSchool, rulesInForce, shopPage } from '../../src/server/use-cases/shop';
 import { createJob } from '../../src/server/use-cases/take-in';
 import { workCardView } from '../../src/server/use-cases/work-card';
-import { testContext } from '../support/context';
+import { demoContext, type TestContext } from '../support/context';
 
-let context: Awaited<ReturnType<typeof testContext>>;
-beforeEach(async () => {
-  context = await testContext();
-  await loadDemo(context);
+let context: TestContext;
+beforeEach(() => {
+  context = demoContext();
 });
 afterEach(() => context.done());
 

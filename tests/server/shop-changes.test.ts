@@ -1,6 +1,5 @@
 import { sql } from 'drizzle-orm';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { loadDemo } from '../../src/server/demo';
 import { forgetCode, learnCode } from '../../src/server/use-cases/codes';
 import {
   changeLimit,
@@ -12,12 +11,11 @@ import {
   shopView,
 } from '../../src/server/use-cases/shop';
 import { limitChanges } from '../../src/data/repositories';
-import { testContext } from '../support/context';
+import { demoContext, type TestContext } from '../support/context';
 
-let context: Awaited<ReturnType<typeof testContext>>;
-beforeEach(async () => {
-  context = await testContext();
-  await loadDemo(context);
+let context: TestContext;
+beforeEach(() => {
+  context = demoContext();
 });
 afterEach(() => context.done());
 

@@ -4,7 +4,6 @@ import { sql } from 'drizzle-orm';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import type { StockPart } from '../../src/core/stock';
 import { allStock } from '../../src/data/repositories';
-import { loadDemo } from '../../src/server/demo';
 import { readStockCsv, writeStockCsv } from '../../src/server/stock-csv';
 import { hidePhoto, MOST_PHOTOS, photoBytes, storePhoto } from '../../src/server/use-cases/photos';
 import { stockView } from '../../src/server/use-cases/stock';
@@ -13,12 +12,11 @@ import { stockAsCsv, takeInBatch, undoImport } from '../../src/server/use-cases/
 import { benchView } from '../../src/server/use-cases/bench';
 import { jobView } from '../../src/server/use-cases/jobs';
 import { turnAway } from '../../src/server/http/guard';
-import { testContext } from '../support/context';
+import { demoContext, type TestContext } from '../support/context';
 
-let context: Awaited<ReturnType<typeof testContext>>;
-beforeEach(async () => {
-  context = await testContext();
-  await loadDemo(context);
+let context: TestContext;
+beforeEach(() => {
+  context = demoContext();
 });
 afterEach(() => context.done());
 

@@ -18,11 +18,11 @@ import { jobView } from '../../src/server/use-cases/jobs';
 import { orderFrom, searchView, slipView, stockAnswers, stockView } from '../../src/server/use-cases/stock';
 import { createJob } from '../../src/server/use-cases/take-in';
 import { PROGRAMME_VERSION } from '../../src/server/version';
-import { testContext } from '../support/context';
+import { demoContext, testContext, type TestContext } from '../support/context';
 
-let context: Awaited<ReturnType<typeof testContext>>;
-beforeEach(async () => {
-  context = await testContext();
+let context: TestContext;
+beforeEach(() => {
+  context = testContext();
 });
 afterEach(() => context.done());
 
@@ -91,7 +91,10 @@ describe('the demo scenario', () => {
 });
 
 describe('search, stock and the slip', () => {
-  beforeEach(() => loadDemo(context));
+  beforeEach(async () => {
+    await context.done();
+    context = demoContext();
+  });
 
   it('finds customers, saws, tags and parts by the beginnings of words', async () => {
     const kinds = async (text: string) =>

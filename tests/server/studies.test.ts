@@ -10,10 +10,10 @@ import { signOff } from '../../src/server/use-cases/sign-off';
 import { putStudyAside, studiesOf, studyHand } from '../../src/server/use-cases/studies';
 import type { StudyHand } from '../../src/contract';
 import { UNNAMED } from '../../src/wording';
-import { testContext } from '../support/context';
+import { testContext, type TestContext } from '../support/context';
 
-let context: Awaited<ReturnType<typeof testContext>>;
-beforeEach(async () => (context = await testContext()));
+let context: TestContext;
+beforeEach(() => void (context = testContext()));
 afterEach(() => context.done());
 
 const ID = '0d3f1f3a-3f36-4a53-9f0e-0c1f5e5a1b01';
