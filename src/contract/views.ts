@@ -1,5 +1,5 @@
 import type { BackupView } from './backups';
-import type { Step, Part } from '../core/reading';
+import type { Step, Part, Waits } from '../core/reading';
 import type { LimitId, Limits } from '../core/limits';
 import type { Schools } from '../core/schools';
 import type { Need, StockMatch, StockPart } from '../core/stock';
@@ -9,7 +9,6 @@ import type { LearnedCode } from '../core/identify';
 import type { SignedPlan } from './plans';
 import type { StudyView } from './studies';
 import type { Action } from '../core/sheet';
-import type { Waits } from '../core/reading';
 import type { ShopFacts } from './shop-style';
 import type { SupplierMood } from './supplier';
 import type { StoredReadingMessage } from './readings';

@@ -17,7 +17,7 @@ import {
   type DriftPart,
   type Found,
 } from '../../src/core/symptom';
-import { SYMPTOMS } from '../../src/core/take-in';
+import { SYMPTOMS } from '../../src/core/declared';
 import { anySheet, mirrored } from '../support/sheets';
 
 const RUNS = { seed: 2031, numRuns: 300 };

@@ -8,7 +8,7 @@ import { minutesOf } from '../../src/core/next';
 import { mm, type Bounds } from '../../src/core/quantity';
 import { beginOf, readSheet, sheetFromEntries, type Action, type WrittenBenchSheet } from '../../src/core/sheet';
 import type { Symptom } from '../../src/core/symptom';
-import { SYMPTOMS } from '../../src/core/take-in';
+import { SYMPTOMS } from '../../src/core/declared';
 import { fitting } from '../support/entries';
 import { anySheet } from '../support/sheets';
 

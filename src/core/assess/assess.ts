@@ -1,4 +1,4 @@
-import { EDGES } from '../bar';
+import { EDGES } from '../declared';
 import { doubtOf, factorsOf, type Factor, type PartDoubt } from '../doubt';
 import { assessBar, isCalledByHand, type BarAssessment } from '../bar/checks';
 import { assessChain, type ChainAssessment } from '../chain/checks';

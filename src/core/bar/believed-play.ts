@@ -14,7 +14,8 @@ import {
 } from '../belief';
 import { quadrature, mm, ownUncertainty, type Bounds, type Estimate, type InstrumentId } from '../quantity';
 import { ANY_LEVEL, commonOf, commonToolOf, placesAlong } from './profile-prior';
-import { EDGES, type Edge, type Station } from './station';
+import { type Station } from './station';
+import { EDGES, type Edge } from '../declared';
 
 /** The widest that a groove is anywhere, from all widths together: drawn as the least of its negative, so that one question serves depth and width. */
 export interface WidestBelief {

@@ -17,7 +17,8 @@ import { DEEPEST_DIP, dipsPerMm, hiddenDips, layDips, type RailLine } from './hi
 import { stretches, testedSteps, testedPlaces, type TestFound } from './edge-level';
 import { levelTestsOf, type EdgeStands, type LevelTest } from './level-tests';
 import { commonOf, commonToolOf, placesAlong } from './profile-prior';
-import { EDGES, step, type Edge, type Rail, type Station } from './station';
+import { step, type Station } from './station';
+import { EDGES, type Edge, type Rail } from '../declared';
 
 /** What is believed of both rails at one place, mm. The step is near less far. */
 export interface BelievedPlace {

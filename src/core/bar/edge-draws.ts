@@ -2,7 +2,7 @@ import { CLOSE_ROWS, DRAWS_PER_ROW, heldBetween, SPREADS } from '../belief';
 import { stretches } from './edge-level';
 import type { Dip, EdgeFit, Held } from './edge-fit';
 import type { RailPaths, RowDeviations } from './rails-belief';
-import type { Rail } from './station';
+import type { Rail } from '../declared';
 
 /** Out of level over less than this is not worth a file, mm (common practice, no source). */
 export const LENGTH_THAT_MATTERS = 30;

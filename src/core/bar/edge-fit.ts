@@ -6,7 +6,8 @@ import { testedEdge, testedSteps } from './edge-level';
 import type { LevelTest } from './level-tests';
 import { depthPrior, LEVEL_OR_NOT, placesAlong } from './profile-prior';
 import { apart, testedApart, testedTogether, together, type RailsAt, type RailsBelief } from './rails-belief';
-import type { Rail, Station } from './station';
+import type { Station } from './station';
+import type { Rail } from '../declared';
 
 /** The two processes that an edge is believed to be: the mean of its rails, and near less far. */
 export interface EdgeFit {

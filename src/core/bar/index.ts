@@ -1,6 +1,4 @@
 /** Stations, lean and rock, clearance, wear pattern, and the dressing plan. */
-export * from './readings';
-export * from './station-readings';
 export * from './rock';
 export * from './station';
 export * from './play';

@@ -2,7 +2,8 @@ import { flatMap } from '../flat-map';
 import { CONTRADICTS_BELOW } from '../belief';
 import { normalCdf } from '../quantity';
 import type { EdgeSheet } from '../sheet';
-import type { Edge, Rail, Station } from './station';
+import type { Station } from './station';
+import type { Edge, Rail } from '../declared';
 
 /** A clean bar stood on its edge on a flat surface: it stands, or falls to a side. */
 export type Stands = NonNullable<EdgeSheet['stands']>;

@@ -1,5 +1,5 @@
 import { flatMap } from '../flat-map';
-import type { Edge } from './station';
+import type { Edge } from '../declared';
 import type { EdgeBelief } from './believed';
 import { testDisagrees } from './level-tests';
 import type { Turned } from './turns';

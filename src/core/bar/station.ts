@@ -9,15 +9,9 @@ import {
   type LengthReading,
   type Mm,
 } from '../quantity';
+import type { Edge, Rail } from '../declared';
 import type { BarSheet, StationSheet } from '../sheet';
 import { engagement, type GrooveShape } from './rock';
-
-/** The two edges of a bar: A is down when the stamp reads upright. */
-export const EDGES = ['A', 'B'] as const;
-export type Edge = (typeof EDGES)[number];
-/** The two rails of an edge: near is the stamped side. */
-export const RAILS = ['near', 'far'] as const;
-export type Rail = (typeof RAILS)[number];
 
 /** One station as estimates. What was not measured is null. The floor of the groove is the datum, so a depth is its rail's height. */
 export interface Station {

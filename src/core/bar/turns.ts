@@ -1,5 +1,5 @@
 import { flatMap } from '../flat-map';
-import type { Edge } from './station';
+import type { Edge } from '../declared';
 
 /** How a bar sat at one service: the edge that was down as it came, and as it went back. Either may not have been noted. */
 export interface Service {

@@ -1,6 +1,6 @@
 import { flatMap } from '../flat-map';
 import type { EdgeBelief } from './believed';
-import type { Edge } from './station';
+import type { Edge } from '../declared';
 
 /** Where an edge has lost its depth, as a reading of how the saw is used. */
 export type WearPlace =

@@ -1,5 +1,4 @@
 /** Cutters and how they stand after a rework, their angles and depth gauges, values to begin with, and elongation. */
-export * from './readings';
 export * from './angles';
 export * from './cutters';
 export * from './depth-gauges';

@@ -1,6 +1,6 @@
 import { FAMILIES, type FamilyId } from '../families';
 import type { Mm } from '../quantity';
-import type { CUTTER_SHAPES, FILINGS } from './readings';
+import type { CUTTER_SHAPES, FILINGS } from '../declared';
 
 /** What the chain is cut with: across the grain, or along it. */
 export type Cut = 'cross-cut' | 'ripping';

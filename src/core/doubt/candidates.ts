@@ -1,10 +1,11 @@
 import { flatMap } from '../flat-map';
-import { EDGES, RAILS, type Edge, type PlaceDraws, type Rail } from '../bar';
+import { type PlaceDraws } from '../bar';
+import { EDGES, RAILS, type Edge, type Rail, stationPath } from '../declared';
 import type { BarAssessment } from '../bar/checks';
 import type { Identity } from '../identify';
 import { FIELD_KINDS, measured, mm, placingUncertainty, standardUncertainty, type InstrumentId } from '../quantity';
 import type { Repeat } from '../judge';
-import { beginOf, readingAt, stationPath, type Askable } from '../sheet';
+import { beginOf, readingAt, type Askable } from '../sheet';
 import type { Compiled } from './compile';
 import { drawOf } from './draw';
 import type { Factor } from './factors';

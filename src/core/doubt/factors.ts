@@ -1,5 +1,5 @@
 import { flatMap } from '../flat-map';
-import { EDGES } from '../bar';
+import { EDGES } from '../declared';
 import { metalUnknown, type BarAssessment } from '../bar/checks';
 import { isMended, openWork, readingOf, type Check, type Repeat, type Verdict } from '../judge';
 import { waysWithin, type Way } from '../belief';

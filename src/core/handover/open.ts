@@ -2,7 +2,8 @@ import { flatMap } from '../flat-map';
 import { judgedParts, type Check, type Verdict } from '../judge';
 import type { Proof } from '../proof';
 import type { Part } from '../reading';
-import { isWholeSaw, tensionOf, type RefitAct, type SignedChoices } from '../refit';
+import { isWholeSaw, tensionOf, type SignedChoices } from '../refit';
+import { type RefitAct } from '../declared';
 import type { BenchSheet } from '../sheet';
 
 /** Something that is still open when a job is handed over: listed, and let through with a reason. */

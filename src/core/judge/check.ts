@@ -1,4 +1,4 @@
-import type { Edge, Rail } from '../bar';
+import type { Edge, Rail } from '../declared';
 import type { Way } from '../belief';
 import type { FamilyId, Provenance } from '../families';
 import type { InstrumentId, LimitKind, Outcome } from '../quantity';

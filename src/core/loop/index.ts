@@ -1,5 +1,4 @@
 /** Sprocket and loop geometry, the tensioner's travel, listed lengths and the loops of the trade. */
-export * from './readings';
 export * from './geometry';
 export * from './adjuster';
 export * from './common-loops';

@@ -1,4 +1,4 @@
-import type { Edge } from '../bar';
+import type { Edge } from '../declared';
 import type { Check } from '../judge';
 import type { InstrumentId } from '../quantity';
 import type { Part } from '../reading';

@@ -1,10 +1,10 @@
 import { flatMap } from '../flat-map';
-import { EDGES } from '../bar';
+import { EDGES, stationPath } from '../declared';
 import { toolOf } from '../belief';
 import type { ChainAssessment } from '../chain/checks';
 import type { BarAssessment, EdgeAssessment } from '../bar/checks';
 import { readingOf, type Check, type Verdict } from '../judge';
-import { minutesFor, stationPath, valuesAt, type Askable, type BenchSheet } from '../sheet';
+import { minutesFor, valuesAt, type Askable, type BenchSheet } from '../sheet';
 import { BLIND, SETTLES, type Asked } from './asked';
 import { gainOfMove, movedBy, settleChance } from './gain';
 

@@ -1,10 +1,11 @@
 import { flatMap } from '../flat-map';
-import { EDGES, RAILS, type Edge, type PlaceDraws, type Rail } from '../bar';
+import { type PlaceDraws } from '../bar';
+import { EDGES, RAILS, type Edge, type Rail, stationPath } from '../declared';
 import { leastValue, leastWithin, withoutHidden } from '../belief';
 import type { BarAssessment } from '../bar/checks';
 import type { Check } from '../judge';
 import { FIELD_KINDS, placingUncertainty, sharedUncertainty, SURE, type InstrumentId } from '../quantity';
-import { isThere, minutesFor, readingAt, stationPath, type Askable, type BenchSheet } from '../sheet';
+import { isThere, minutesFor, readingAt, type Askable, type BenchSheet } from '../sheet';
 import type { Asked } from './asked';
 import { gainOfMove, settleChance } from './gain';
 

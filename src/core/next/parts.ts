@@ -1,5 +1,5 @@
 import { flatMap } from '../flat-map';
-import { EDGES } from '../bar';
+import { EDGES } from '../declared';
 import { metalUnknown, type BarAssessment } from '../bar/checks';
 import type { Identity } from '../identify';
 import { judgedParts, missingReadings, type Check, type Verdict } from '../judge';

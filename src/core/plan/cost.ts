@@ -1,4 +1,4 @@
-import { EDGES } from '../bar';
+import { EDGES } from '../declared';
 import type { Limits } from '../limits';
 import type { Part } from '../reading';
 import { CLEANING } from '../sheet';

@@ -1,6 +1,6 @@
 import { flatMap } from '../flat-map';
 import { leastValue } from '../belief';
-import { EDGES } from '../bar';
+import { EDGES } from '../declared';
 import type { Limits } from '../limits';
 import { estimate } from '../quantity';
 import type { Part } from '../reading';

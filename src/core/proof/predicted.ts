@@ -1,4 +1,5 @@
-import { cutDrift, driftCurve, NOTICED_DEPTH, type Edge } from '../bar';
+import { cutDrift, driftCurve, NOTICED_DEPTH } from '../bar';
+import { type Edge } from '../declared';
 import { bodyHeight, drawnTo, setLeanOf, type BarAssessment } from '../bar/checks';
 import type { Degrees } from '../quantity';
 import type { BenchSheet } from '../sheet';

@@ -1,4 +1,3 @@
 /** Putting the parts back on: the acts that apply, and the tension of the chain. */
-export * from './readings';
 export * from './list';
 export * from './tension';

@@ -1,7 +1,7 @@
 import type { Verdict } from '../judge';
 import type { Part } from '../reading';
 import type { BenchSheet } from '../sheet';
-import { REFIT_ACTS, type RefitAct } from './readings';
+import { REFIT_ACTS, type RefitAct } from '../declared';
 
 /** What is known when parts go back on: what the sheet says, and what becomes of each part. */
 export interface Refitting {

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { INSTRUMENT_IDS } from '../quantity';
 import { PARTS, STEPS } from '../reading';
-import { REFIT_ACTS } from '../refit';
+import { REFIT_ACTS } from '../declared';
 import { ACTIONS, OPERATIONS } from '../sheet';
 
 const identified = <T extends z.ZodType>(value: T) =>

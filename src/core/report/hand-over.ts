@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { CHOICES } from '../plan';
 import { PARTS } from '../reading';
-import { REFIT_ACTS } from '../refit';
+import { REFIT_ACTS } from '../declared';
 import { ACTIONS, benchSheetSchema, OPERATIONS } from '../sheet';
 
 /** A check as it was found: its figure in mm, %, degrees or a count. */

@@ -1,7 +1,12 @@
-import { BAR_OPERATIONS, BAR_WORK } from '../bar/readings';
-import { CHAIN_OPERATIONS, CHAIN_WORK } from '../chain/readings';
+import {
+  BAR_OPERATIONS,
+  BAR_WORK,
+  CHAIN_OPERATIONS,
+  CHAIN_WORK,
+  SPROCKET_OPERATIONS,
+  SPROCKET_WORK,
+} from '../declared';
 import type { Work } from '../reading';
-import { SPROCKET_OPERATIONS, SPROCKET_WORK } from '../sprocket/readings';
 
 /** What to do with a part. */
 export const ACTIONS = ['keep', 'clean', 'recondition', 'replace', 'undecided'] as const;

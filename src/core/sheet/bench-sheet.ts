@@ -1,13 +1,19 @@
 import type { Study, WrittenStudy } from '../hand';
-import { barReadings } from '../bar/readings';
-import type { edgeReadings, stationReadings } from '../bar/station-readings';
-import { chainReadings } from '../chain/readings';
-import { loopReadings } from '../loop/readings';
-import { proofReadings } from '../proof/readings';
-import { refitReadings } from '../refit/readings';
+import {
+  barReadings,
+  type edgeReadings,
+  type stationReadings,
+  chainReadings,
+  loopReadings,
+  proofReadings,
+  refitReadings,
+  driveSprocketReadings,
+  cleanReadings,
+  jobReadings,
+  sawReadings,
+  stripReadings,
+} from '../declared';
 import { group, someOf, type ReadOf, type WrittenOf } from '../reading';
-import { driveSprocketReadings } from '../sprocket/readings';
-import { cleanReadings, jobReadings, sawReadings, stripReadings } from '../take-in/readings';
 
 /** Readings that tell what a part is. Each can be set aside, and counts again when it is put back. */
 export const EVIDENCE_IDS = [

@@ -5,7 +5,6 @@ export * from './actions';
 export * from './nesting';
 export * from './read-sheet';
 export * from './places';
-export * from './station-place';
 export * from './needs';
 export * from './entry';
 export * from './sheet-from-entries';

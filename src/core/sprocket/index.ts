@@ -1,2 +1,1 @@
 /** What can be said of the drive sprocket, and the work on it. */
-export * from './readings';

@@ -1,4 +1,4 @@
-import type { SYMPTOMS } from '../take-in';
+import type { SYMPTOMS } from '../declared';
 import type { Schools } from '../schools';
 
 /** What a customer complains of. */

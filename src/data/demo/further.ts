@@ -1,5 +1,5 @@
 import type { Choices } from '../../core/plan';
-import { REFIT_ACTS, type RefitAct } from '../../core/refit';
+import { REFIT_ACTS, type RefitAct } from '../../core/declared';
 import type { WrittenBenchSheet } from '../../core/sheet';
 import { DEMO_SHEETS } from './sheets';
 

@@ -1,5 +1,5 @@
 import { type WrittenBenchSheet } from '../../core/sheet';
-import { STRIP_ACTS } from '../../core/take-in';
+import { STRIP_ACTS } from '../../core/declared';
 
 type Edge = NonNullable<NonNullable<NonNullable<WrittenBenchSheet['bar']>['edges']>['A']>;
 type Burr = 'none' | 'felt' | 'heavy';

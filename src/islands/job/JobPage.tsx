@@ -1,7 +1,8 @@
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { STEPS, type Part, type Step } from '../../core/reading';
 import { nextStep } from '../../core/workflow';
-import { isReadingPath, stationOf, stationPath, readingAt } from '../../core/sheet';
+import { isReadingPath, readingAt } from '../../core/sheet';
+import { stationOf, stationPath } from '../../core/declared';
 import { unpackJob, type JobView, type SentJob } from '../../contract';
 import { Plates } from '../../ui/parts/Plates';
 import { Frame } from '../frame/Frame';

@@ -1,6 +1,7 @@
 import { stepOfReading } from '../../core/workflow';
 import type { Step } from '../../core/reading';
-import { beginOf, stationOf, stationPath, type Askable, type EnteredSheet, type ReadingPath } from '../../core/sheet';
+import { beginOf, type Askable, type EnteredSheet, type ReadingPath } from '../../core/sheet';
+import { stationOf, stationPath } from '../../core/declared';
 
 /** Where something is read on the screen: its step, and the field to go to. */
 export interface Destination {

@@ -1,11 +1,10 @@
 import { useMemo, useState } from 'react';
 import { STYLES, type ShopFacts, type ShopView } from '../../contract';
 import { Notice } from '../../ui/parts/Notice';
-import { money, shopMoment } from '../../wording';
+import { money, shopMoment, UNNAMED } from '../../wording';
 import { api } from '../frame/api';
 import { Form, Refusal, SelectField, SendButton, TextField, useSentForm, useStanding } from '../frame/form';
 import { useFrame } from '../frame/frame-context';
-import { UNNAMED } from '../../wording';
 import { useHydrated } from '../frame/hydrated';
 import { useChangedHere } from '../frame/server-data';
 

@@ -3,12 +3,11 @@ import { codeKey } from '../../core/identify';
 import { GAUGE_IDS, type GaugeId, PITCH_MARKS, type PitchMark } from '../../core/families';
 import type { LearnedCodeView } from '../../contract';
 import { Empty, Notice } from '../../ui/parts/Notice';
-import { gaugeLabel, pitchMarkLabel } from '../../wording';
+import { gaugeLabel, pitchMarkLabel, UNNAMED } from '../../wording';
 import { api, failure } from '../frame/api';
 import { Form, Refusal, SelectField, SendButton, TextField, useSentForm } from '../frame/form';
 import { useFrame } from '../frame/frame-context';
 import { useChangedHere } from '../frame/server-data';
-import { UNNAMED } from '../../wording';
 
 interface Draft {
   readonly code: string;

@@ -1,11 +1,10 @@
 import { useMemo, useState } from 'react';
 import { DEFAULT_LIMITS, type Limit, type LimitId } from '../../core/limits';
-import { limitName, provenanceWord } from '../../wording';
+import { limitName, provenanceWord, UNNAMED } from '../../wording';
 import { Notice } from '../../ui/parts/Notice';
 import { api, failure } from '../frame/api';
 import { Form, Refusal, useSentForm, useStanding } from '../frame/form';
 import { useFrame } from '../frame/frame-context';
-import { UNNAMED } from '../../wording';
 import { useChangedHere } from '../frame/server-data';
 import { LimitEffect } from './LimitEffect';
 

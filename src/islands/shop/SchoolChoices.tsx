@@ -2,10 +2,9 @@ import { useState } from 'react';
 import { SCHOOL_IDS, SCHOOLS, type SchoolId, type Schools } from '../../core/schools';
 import { Choice } from '../../ui/parts/Choice';
 import { Notice } from '../../ui/parts/Notice';
-import { schoolAnswer, schoolName, schoolSays } from '../../wording';
+import { schoolAnswer, schoolName, schoolSays, UNNAMED } from '../../wording';
 import { api, failure } from '../frame/api';
 import { useFrame } from '../frame/frame-context';
-import { UNNAMED } from '../../wording';
 import { useChangedHere } from '../frame/server-data';
 
 /** Where practitioners disagree the shop chooses; both schools stay named. */

@@ -1,11 +1,10 @@
-import { shopMoment } from '../../wording';
+import { shopMoment, UNNAMED } from '../../wording';
 import { useState } from 'react';
 import type { StockImportView } from '../../contract';
 import { Notice } from '../../ui/parts/Notice';
 import { api, failure } from '../frame/api';
 import { useFrame } from '../frame/frame-context';
 import { useChangedHere } from '../frame/server-data';
-import { UNNAMED } from '../../wording';
 
 /** What an undoing did. */
 export interface Undone {

@@ -1,10 +1,9 @@
 import { useEffect, useRef, useState } from 'react';
 import type { PartCardView, ShelvedPartView, StockMovementView } from '../../contract';
-import { amountText, decimalsOf, movementWord, shopMoment } from '../../wording';
+import { amountText, decimalsOf, movementWord, shopMoment, UNNAMED } from '../../wording';
 import { api, RequestFailed } from '../frame/api';
 import { Form, Refusal, SendButton, TextField, useSentForm } from '../frame/form';
 import { useFrame } from '../frame/frame-context';
-import { UNNAMED } from '../../wording';
 import { useServerData } from '../frame/server-data';
 
 const isWhole = (text: string) => /^\d{1,6}$/.test(text.trim()) || 'A whole number, such as 4.';

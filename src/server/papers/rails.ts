@@ -1,4 +1,5 @@
-import { EDGES, leastDepth, type Edge, type Station } from '../../core/bar';
+import { leastDepth, type Station } from '../../core/bar';
+import { EDGES, type Edge } from '../../core/declared';
 import type { BarAssessment } from '../../core/bar/checks';
 import type { PaperDrawing, PaperShape } from '../../contract';
 

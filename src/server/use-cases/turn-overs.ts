@@ -1,5 +1,5 @@
 import { type Entry } from '../../core/sheet';
-import { MOST_SERVICES } from '../../core/take-in';
+import { MOST_SERVICES } from '../../core/declared';
 import { currentReadings, listJobs } from '../../data/repositories';
 import type { Queryable } from '../../data/store';
 import type { TurnOverView } from '../../contract';

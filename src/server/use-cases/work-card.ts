@@ -1,7 +1,7 @@
 import { assess, type Appraisal } from '../../core/assess';
 import { formatLength, mm } from '../../core/quantity';
 import { barWork } from '../../core/bar/checks';
-import { EDGES } from '../../core/bar';
+import { EDGES } from '../../core/declared';
 import type { WorkCardView, WorkOnPart } from '../../contract';
 import {
   checkSentence,

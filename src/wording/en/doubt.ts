@@ -4,7 +4,8 @@ import { DESERVED, type DrawnPart, type PartDoubt, type Worth } from '../../core
 import { actionWord, instrumentName, partName } from './labels';
 
 import { readingName } from './places';
-import { stationOf, type Action } from '../../core/sheet';
+import { type Action } from '../../core/sheet';
+import { stationOf } from '../../core/declared';
 import { list, sentence } from './sentence';
 
 /** Never rounded to certainty. */

@@ -2,7 +2,6 @@ import {
   idAt,
   isReadingPath,
   isSubject,
-  stationOf,
   type Askable,
   type GroupId,
   type GroupPath,
@@ -10,6 +9,7 @@ import {
   type ReadingPath,
   type Subject,
 } from '../../core/sheet';
+import { stationOf } from '../../core/declared';
 import { nameOfReading } from './readings';
 
 const GROUPS: Readonly<Record<GroupId, string>> = {

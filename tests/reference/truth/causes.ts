@@ -13,7 +13,7 @@ import {
   type Ranking,
   type Symptom,
 } from '../../../src/core/symptom';
-import { SYMPTOMS } from '../../../src/core/take-in';
+import { SYMPTOMS } from '../../../src/core/declared';
 import type { Random } from './random';
 
 /** Complaints whose causes add up; crooked cuts are asked of the drift. */

@@ -1,5 +1,6 @@
 import type { Appraisal } from '../../../src/core/assess';
-import { stationOf, type Askable, type WrittenBenchSheet } from '../../../src/core/sheet';
+import { type Askable, type WrittenBenchSheet } from '../../../src/core/sheet';
+import { stationOf } from '../../../src/core/declared';
 import { inOrder, minutesOf, type NextMeasurement } from '../../../src/core/next';
 import { stationsAt } from './bars';
 import { hand, type Hand, type Written } from './hand';

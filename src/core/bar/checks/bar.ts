@@ -14,7 +14,6 @@ import {
   type Asked,
   type BarBelief,
   type CutterGeometry,
-  type Edge,
   type Setting,
   type StraightEdgeOutcome,
   type Station,
@@ -22,6 +21,7 @@ import {
   type WearPattern,
   type WearPlace,
 } from '..';
+import { type Edge } from '../../declared';
 import { designsOfSheet } from '../../belief';
 import { DEFAULT_SCHOOLS, type Schools } from '../../schools';
 import { depthLimitId, type Limit, type Limits } from '../../limits';

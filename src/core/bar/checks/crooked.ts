@@ -1,5 +1,6 @@
 import { flatMap } from '../../flat-map';
-import { cutDrift, NOTICED_DEPTH, rawLean, setLean, type Edge, type Setting } from '..';
+import { cutDrift, NOTICED_DEPTH, rawLean, setLean, type Setting } from '..';
+import { type Edge } from '../../declared';
 import { degrees, estimate, mm, type Degrees } from '../../quantity';
 import type { BenchSheet } from '../../sheet';
 import type { EdgeAssessment } from './edge';

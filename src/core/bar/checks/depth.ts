@@ -10,7 +10,7 @@ import {
   type Least,
   type Term,
 } from '../../belief';
-import { EDGES, RAILS, type Edge } from '..';
+import { EDGES, RAILS, type Edge, stationPath } from '../../declared';
 import { depthLimitId } from '../../limits';
 import {
   quadrature,
@@ -27,7 +27,7 @@ import {
   type LengthReading,
   type Within,
 } from '../../quantity';
-import { stationPath, usualToolAt } from '../../sheet';
+import { usualToolAt } from '../../sheet';
 import type { BarContext } from './context';
 import { judgedCheck, missingCheck, repeatOf, type Check, type JudgedValue } from '../../judge';
 import type { EdgeDressing } from './edge';

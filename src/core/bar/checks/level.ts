@@ -1,7 +1,7 @@
 import { flatMap } from '../../flat-map';
-import { EDGES, TEST_CHECK, testDisagrees, type Edge, type EdgeBelief, type TestFound } from '..';
+import { TEST_CHECK, testDisagrees, type EdgeBelief, type TestFound } from '..';
+import { EDGES, type Edge, stationPath } from '../../declared';
 import { exactly, mm, type Estimate } from '../../quantity';
-import { stationPath } from '../../sheet';
 import type { Limits } from '../../limits';
 import type { BarContext } from './context';
 import { judgedCheck, observedCheck, unmeasuredCheck, withOutcome, type Check } from '../../judge';

@@ -1,16 +1,7 @@
 import { flatMap } from '../../flat-map';
 import { leastValue, leastWithin, valueOf, type Way } from '../../belief';
-import {
-  EDGES,
-  isPinched,
-  playAtWidest,
-  positive,
-  rockingBounds,
-  widthBelief,
-  type Edge,
-  type WidestBelief,
-  type WidthBelief,
-} from '..';
+import { isPinched, playAtWidest, positive, rockingBounds, widthBelief, type WidestBelief, type WidthBelief } from '..';
+import { EDGES, type Edge, stationPath } from '../../declared';
 import {
   boundsOf,
   difference,
@@ -22,7 +13,7 @@ import {
   type LengthReading,
   type Within,
 } from '../../quantity';
-import { stationPath, usualToolAt } from '../../sheet';
+import { usualToolAt } from '../../sheet';
 import type { BarContext } from './context';
 import { judgedCheck, missingCheck, repeatOf, seenCheck, withOutcome, type Check, type CheckNote } from '../../judge';
 import { playAfter } from './edge';

@@ -1,5 +1,6 @@
 import { flatMap } from '../../flat-map';
-import { EDGES, leastDepth, measuredAgainAt, type Edge } from '..';
+import { leastDepth, measuredAgainAt } from '..';
+import { EDGES, type Edge } from '../../declared';
 import type { BarAssessment } from './bar';
 import type { EdgeAssessment } from './edge';
 

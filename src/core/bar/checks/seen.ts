@@ -1,5 +1,6 @@
 import { flatMap } from '../../flat-map';
-import { EDGES, RAILS, type Edge, type Station } from '..';
+import { type Station } from '..';
+import { EDGES, RAILS, type Edge } from '../../declared';
 import type { Limits } from '../../limits';
 import { mm } from '../../quantity';
 import type { BarContext } from './context';

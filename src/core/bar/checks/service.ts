@@ -1,4 +1,4 @@
-import { type Edge, BAR_OPERATIONS } from '..';
+import { type Edge, BAR_OPERATIONS } from '../../declared';
 import type { Schools } from '../../schools';
 import type { BarSheet, BenchSheet, Operation } from '../../sheet';
 import type { BarAssessment } from './bar';

@@ -1,7 +1,7 @@
 import { useCallback, useState } from 'react';
 import type { ProfileBand, ProfilePoint } from '../../../ui/drawings/profile-frame';
 import type { Appraisal } from '../../../core/assess';
-import { stationOf } from '../../../core/sheet';
+import { stationOf } from '../../../core/declared';
 import { useJob } from '../store/JobContext';
 import type { Snapshot } from '../store/job-store';
 import { keeping } from '../store/keeping';

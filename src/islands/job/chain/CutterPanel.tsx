@@ -1,4 +1,4 @@
-import { DAMAGE_KINDS } from '../../../core/chain';
+import { DAMAGE_KINDS } from '../../../core/declared';
 import { Choice } from '../../../ui/parts/Choice';
 import { choicesAt, sentence } from '../../../wording';
 import { ChoiceField } from '../parts/ChoiceField';

@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
-import { DAMAGE_KINDS } from '../../../core/chain';
+import { DAMAGE_KINDS } from '../../../core/declared';
 import { isWithin } from '../../../core/sheet';
 import { CutterRibbon } from '../../../ui/drawings/CutterRibbon';
 import { useFrame } from '../../frame/frame-context';

@@ -1,4 +1,4 @@
-import { DAMAGE_KINDS } from '../../../core/chain';
+import { DAMAGE_KINDS } from '../../../core/declared';
 import type { ReadingPath } from '../../../core/sheet';
 import { useJob } from '../store/JobContext';
 import { useFieldActions } from '../store/useField';

@@ -1,4 +1,4 @@
-import { CHAIN_OPERATIONS } from '../../../core/chain';
+import { CHAIN_OPERATIONS } from '../../../core/declared';
 import { CutterRibbon } from '../../../ui/drawings/CutterRibbon';
 import { Empty, Notice } from '../../../ui/parts/Notice';
 import { CHAIN_CAUTIONS, gaugeSentence, gaugesToFile, operationWord, sentence } from '../../../wording';

@@ -1,4 +1,4 @@
-import { SPROCKET_OPERATIONS } from '../../../core/sprocket';
+import { SPROCKET_OPERATIONS } from '../../../core/declared';
 import { Empty, Notice } from '../../../ui/parts/Notice';
 import { operationWord, REPLACE_CAUTIONS, sentence } from '../../../wording';
 import { Guided } from '../parts/Guided';

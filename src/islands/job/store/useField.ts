@@ -1,9 +1,8 @@
 import { useMemo } from 'react';
 import type { InstrumentId } from '../../../core/quantity';
 import type { EntryProblem, ReadingPath } from '../../../core/sheet';
-import { entryProblem } from '../../../wording';
+import { entryProblem, UNNAMED } from '../../../wording';
 import { useFrame } from '../../frame/frame-context';
-import { UNNAMED } from '../../../wording';
 import { lengthAt, nextTool, takeTool, toolFor, useToolsInHand } from '../tools/tool-in-hand';
 import { useJob, useJobStore } from './JobContext';
 import type { Snapshot, Standing } from './job-store';

@@ -1,7 +1,6 @@
 import { useState } from 'react';
 import { ArrowRight } from 'lucide-react';
-import type { CauseStanding, Diagnosis } from '../../../core/symptom';
-import { partOfCause } from '../../../core/symptom';
+import { type CauseStanding, type Diagnosis, partOfCause } from '../../../core/symptom';
 import { Tabbed, TabList, TabPanel } from '../../../ui/parts/Tabs';
 import {
   ailmentName,

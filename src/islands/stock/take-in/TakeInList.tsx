@@ -1,8 +1,7 @@
 import { X } from 'lucide-react';
 import { Notice } from '../../../ui/parts/Notice';
-import { encodingWord } from '../../../wording';
+import { encodingWord, UNNAMED } from '../../../wording';
 import { useFrame } from '../../frame/frame-context';
-import { UNNAMED } from '../../../wording';
 import { Act } from './Act';
 import { BadRows } from './BadRows';
 import { ColumnMatching } from './ColumnMatching';

@@ -1,6 +1,7 @@
 import { goesWith, group, length, oneOf, recorded, seen, someOf, words, type Work } from '../reading';
-import { noseChecks, noseReadings } from '../nose/readings';
-import { edgeReadings } from './station-readings';
+import { EDGES } from './edges';
+import { noseChecks, noseReadings } from './nose';
+import { edgeReadings } from './stations';
 
 /** Work on a bar, in working order: straight before level, level before deburring, clean last of all. */
 export const BAR_WORK = {
@@ -89,8 +90,6 @@ const checks = group(
   { view: 'look' },
 );
 
-const EDGE = ['A', 'B'] as const;
-
 /** What can be said of the bar. */
 export const barReadings = group(
   {
@@ -100,12 +99,12 @@ export const barReadings = group(
       view: 'marks',
       idle: goesWith('bar.pitch', 'bar.gauge'),
     }),
-    edgeDown: oneOf(EDGE, {
+    edgeDown: oneOf(EDGES, {
       means: 'The edge that was down on the saw as it came.',
       step: 'strip',
       idle: goesWith('saw.turnLog'),
     }),
-    edgeDownNow: oneOf(EDGE, {
+    edgeDownNow: oneOf(EDGES, {
       means: 'The edge that is down as it goes back.',
       step: 'rework',
       idle: recorded,
