@@ -5,7 +5,7 @@ import type { Check, Verdict } from '../core/judge';
 import type { EdgeAssessment } from '../core/bar/checks';
 import type { LoopAssessment } from '../core/loop/assessed';
 import type { Identified } from '../core/identify';
-import { leastDepth, measuredAgainAt, type Station } from '../core/bar';
+import { leastDepth, measuredAgainAt, type Station } from '../core/groove';
 import { drawnDoubt, type PartDoubt } from '../core/doubt';
 import type { Cause, Diagnosis } from '../core/symptom';
 import type { ChainOrder } from '../core/order';

@@ -22,7 +22,7 @@ import {
   type PairSighting,
   type ProfilePrior,
 } from '../../src/core/belief';
-import { barBelief, chanceOfAnswer, stationsOf, type LevelAnswer, type LevelTestKind } from '../../src/core/bar';
+import { barBelief, chanceOfAnswer, stationsOf, type LevelAnswer, type LevelTestKind } from '../../src/core/groove';
 import { gaugesSeen, lengthAfterCorrection, noneHigher } from '../../src/core/chain';
 import { estimate, measured, mm, normalCdf, type Bounds } from '../../src/core/quantity';
 import { readSheet } from '../../src/core/sheet';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { derivedPlayLimit, pinches, rock } from '../../src/core/bar';
+import { derivedPlayLimit, pinches, rock } from '../../src/core/groove';
 import { mm } from '../../src/core/quantity';
 
 /** Width that a rectangle of thickness g, standing e deep and turned by θ, takes up: by the corners themselves, no formula. */

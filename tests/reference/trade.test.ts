@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { dressingsLeft, mouthAfter, rock } from '../../src/core/bar';
+import { dressingsLeft, mouthAfter } from '../../src/core/bar';
+import { rock } from '../../src/core/groove';
 import { assess } from '../../src/core/assess';
 import { DEFAULTS } from '../../src/core/limits';
 import { FAMILIES, familyAndGaugeMeet, GAUGES } from '../../src/core/families';

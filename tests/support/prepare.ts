@@ -1,9 +1,8 @@
-import { spawnSync } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { buildSync } from 'esbuild';
 import type { TestProject } from 'vitest/node';
-import { BUNDLED } from '../../scripts/lib/build.mjs';
 import { migrateStore } from '../../src/data/migrate';
 import { openStore } from '../../src/data/store';
 import { loadDemo } from '../../src/server/demo';
@@ -44,10 +43,16 @@ export default async function prepare({ provide }: TestProject): Promise<() => v
   const ticks = await storeAt(demo, true);
   // Beside the sources it was made of: it finds the migrations and the packages as they do.
   const cli = join(import.meta.dirname, '../../test-results/cli/serrata.mjs');
-  const made = spawnSync('node_modules/.bin/esbuild', ['src/cli/serrata.ts', ...BUNDLED, `--outfile=${cli}`], {
-    encoding: 'utf8',
+  buildSync({
+    entryPoints: ['src/cli/serrata.ts'],
+    outfile: cli,
+    bundle: true,
+    platform: 'node',
+    format: 'esm',
+    target: 'node20',
+    packages: 'external',
+    logLevel: 'warning',
   });
-  if (made.status !== 0) throw new Error(made.stderr);
   provide('prepared', { empty, demo, ticks, cli });
   return () => rmSync(folder, { recursive: true, force: true });
 }

@@ -2,26 +2,20 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { mm, type Estimate } from '../quantity';
 import {
-  barBelief,
-  derivedPlayLimit,
   dressingsLeft,
   dressPlan,
   dressStop,
   edgeDownNext,
   mouthAfter,
-  pinches,
-  predictStraightEdge,
   rawLean,
-  rock,
-  rockingWidth,
   setLean,
   stationFigures,
   turnsIn,
   wearPattern,
   type DressStation,
   type EdgeLean,
-  type Station,
 } from './index';
+import { barBelief, derivedPlayLimit, pinches, predictStraightEdge, rock, rockingWidth, type Station } from '../groove';
 
 /** Without the pass over the low rail, which is looked at by itself. */
 const rules = { tolerance: 0.05, slope: 0.005, touch: 0 };

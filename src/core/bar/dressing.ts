@@ -1,6 +1,6 @@
 import { flatMap } from '../flat-map';
 import { mm, type Mm } from '../quantity';
-import { widthAt, type GrooveShape } from './rock';
+import { widthAt, type GrooveShape } from '../groove';
 
 /** One station of an edge as the dressing plan sees it. A rail that was not measured is null. */
 export interface DressStation {

@@ -1,7 +1,5 @@
 import { degrees, difference, type Degrees, type Estimate, type Mm } from '../quantity';
-import { playBounds } from './play';
-import { rock, rockingWidth } from './rock';
-import { engagedAt, grooveOf, leastDepth, step, type Station } from './station';
+import { playBounds, rock, rockingWidth, engagedAt, grooveOf, leastDepth, step, type Station } from '../groove';
 
 /**
  * Lean of a link that follows the rails: `atan(Δ/c)`, c = (T + G)/2 the spacing of the rails' centres. Positive leans to the far side.

@@ -1,13 +1,5 @@
-/** Stations, lean and rock, clearance, wear pattern, and the dressing plan. */
-export * from './rock';
-export * from './station';
-export * from './play';
+/** Lean and clearance at a station, wear pattern, drift, and the dressing plan. */
 export * from './figures';
-export * from './level-tests';
-export * from './believed';
-export type { TestFound } from './edge-level';
-export type { PlaceDraws } from './edge-draws';
-export * from './believed-play';
 export * from './dressing';
 export * from './pattern';
 export * from './turns';

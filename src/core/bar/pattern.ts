@@ -1,7 +1,6 @@
 import { flatMap } from '../flat-map';
 import type { Edge } from '../declared';
-import type { EdgeBelief } from './believed';
-import { testDisagrees } from './level-tests';
+import { type EdgeBelief, testDisagrees } from '../groove';
 import type { Turned } from './turns';
 
 /** How often the bar is turned over. */

@@ -1,8 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { measured, mm, type Degrees, type Estimate } from '../quantity';
 import {
-  barBelief,
-  chippedDepth,
   cutDrift,
   dressEffort,
   dressExceptions,
@@ -11,15 +9,19 @@ import {
   driftCurve,
   cutSums,
   driftFactor,
+  noticedLean,
+  wearPlace,
+  type DressStation,
+} from './index';
+import {
+  barBelief,
+  chippedDepth,
   levelTestsOf,
   markerSays,
   measuredAgainAt,
-  noticedLean,
   standingStation,
-  wearPlace,
-  type DressStation,
   type Station,
-} from './index';
+} from '../groove';
 
 /** Without the pass over the low rail, which is looked at by itself. */
 const rules = { tolerance: 0.05, slope: 0.005, touch: 0 };

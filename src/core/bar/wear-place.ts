@@ -1,5 +1,5 @@
 import { flatMap } from '../flat-map';
-import type { EdgeBelief } from './believed';
+import type { EdgeBelief } from '../groove';
 import type { Edge } from '../declared';
 
 /** Where an edge has lost its depth, as a reading of how the saw is used. */

@@ -1,5 +1,5 @@
 import { flatMap } from '../flat-map';
-import { type PlaceDraws } from '../bar';
+import { type PlaceDraws } from '../groove';
 import { EDGES, RAILS, type Edge, type Rail, stationPath } from '../declared';
 import type { BarAssessment } from '../bar/checks';
 import type { Identity } from '../identify';

@@ -1,7 +1,7 @@
 import { flatMap } from '../flat-map';
 import { GAUGES, familyAndGaugeMeet, type FamilyId, type GaugeId } from '../families';
 import type { Identified, Identity } from '../identify';
-import { rock } from '../bar';
+import { rock } from '../groove';
 import type { Degrees, Mm } from '../quantity';
 import type { Part } from '../reading';
 import type { Schools } from '../schools';

@@ -1,4 +1,4 @@
-import { leastDepth, type Station } from '../../core/bar';
+import { leastDepth, type Station } from '../../core/groove';
 import { EDGES, type Edge } from '../../core/declared';
 import type { BarAssessment } from '../../core/bar/checks';
 import type { PaperDrawing, PaperShape } from '../../contract';

@@ -1,4 +1,4 @@
-import type { StraightEdgeOutcome } from '../../core/bar';
+import type { StraightEdgeOutcome } from '../../core/groove';
 import type { Rail } from '../../core/declared';
 import type { Step, Part, Waits } from '../../core/reading';
 import { FAMILIES, GAUGES, type FamilyId, type GaugeId, type Provenance, type PitchMark } from '../../core/families';

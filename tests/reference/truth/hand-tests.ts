@@ -1,4 +1,4 @@
-import { chanceOfAnswer, type LevelAnswer, type LevelTestKind } from '../../../src/core/bar';
+import { chanceOfAnswer, type LevelAnswer, type LevelTestKind } from '../../../src/core/groove';
 import type { Appraisal } from '../../../src/core/assess';
 import type { WrittenBenchSheet } from '../../../src/core/sheet';
 import { FIRST, LAST, stationsAt, type Rails } from './bars';

@@ -1,26 +1,28 @@
 import {
+  edgeDownNext,
+  turnsIn,
+  wearPattern,
+  wearPlace,
+  type Setting,
+  type Turned,
+  type WearPattern,
+  type WearPlace,
+} from '..';
+import {
   barBelief,
   derivedPlayLimit,
-  edgeDownNext,
   engagedAt,
   predictStraightEdge,
   rock,
   rockingBounds,
   standingStation,
   stationsOf,
-  turnsIn,
-  wearPattern,
-  wearPlace,
   type Asked,
   type BarBelief,
   type CutterGeometry,
-  type Setting,
   type StraightEdgeOutcome,
   type Station,
-  type Turned,
-  type WearPattern,
-  type WearPlace,
-} from '..';
+} from '../../groove';
 import { type Edge } from '../../declared';
 import { designsOfSheet } from '../../belief';
 import { DEFAULT_SCHOOLS, type Schools } from '../../schools';

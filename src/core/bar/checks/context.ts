@@ -1,5 +1,6 @@
 import type { Designs } from '../../belief';
-import type { BarBelief, Setting, StraightEdgeOutcome } from '..';
+import type { Setting } from '..';
+import type { BarBelief, StraightEdgeOutcome } from '../../groove';
 import type { Edge } from '../../declared';
 import type { FamilyId, GaugeId } from '../../families';
 import type { Limit, Limits } from '../../limits';

@@ -1,29 +1,31 @@
 import {
-  chippedDepth,
-  deepShare,
   dressEffort,
   dressExceptions,
   dressPlan,
   dressStop,
   dressingsLeft,
-  engagedAt,
   grooveAfter,
-  grooveOf,
-  measuredAgainAt,
-  playBounds,
-  rockingWidth,
   stationFigures,
   type DressEffort,
   type DressException,
   type DressPlan,
   type DressStation,
   type DressStop,
-  type EdgeBelief,
-  type PlayBounds,
   type Setting,
-  type Station,
   type StationFigures,
 } from '..';
+import {
+  chippedDepth,
+  deepShare,
+  engagedAt,
+  grooveOf,
+  measuredAgainAt,
+  playBounds,
+  rockingWidth,
+  type EdgeBelief,
+  type PlayBounds,
+  type Station,
+} from '../../groove';
 import type { Limits } from '../../limits';
 import { mm, type Estimate, type Mm } from '../../quantity';
 import { ROUNDING } from '../../judge';

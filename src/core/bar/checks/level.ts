@@ -1,5 +1,5 @@
 import { flatMap } from '../../flat-map';
-import { TEST_CHECK, testDisagrees, type EdgeBelief, type TestFound } from '..';
+import { TEST_CHECK, testDisagrees, type EdgeBelief, type TestFound } from '../../groove';
 import { EDGES, type Edge, stationPath } from '../../declared';
 import { exactly, mm, type Estimate } from '../../quantity';
 import type { Limits } from '../../limits';

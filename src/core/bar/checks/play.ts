@@ -1,6 +1,14 @@
 import { flatMap } from '../../flat-map';
 import { leastValue, leastWithin, valueOf, type Way } from '../../belief';
-import { isPinched, playAtWidest, positive, rockingBounds, widthBelief, type WidestBelief, type WidthBelief } from '..';
+import {
+  isPinched,
+  playAtWidest,
+  positive,
+  rockingBounds,
+  widthBelief,
+  type WidestBelief,
+  type WidthBelief,
+} from '../../groove';
 import { EDGES, type Edge, stationPath } from '../../declared';
 import {
   boundsOf,

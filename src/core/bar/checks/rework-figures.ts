@@ -1,5 +1,5 @@
 import { flatMap } from '../../flat-map';
-import { leastDepth, measuredAgainAt } from '..';
+import { leastDepth, measuredAgainAt } from '../../groove';
 import { EDGES, type Edge } from '../../declared';
 import type { BarAssessment } from './bar';
 import type { EdgeAssessment } from './edge';

@@ -1,5 +1,5 @@
 import { flatMap } from '../../flat-map';
-import { type Station } from '..';
+import { type Station } from '../../groove';
 import { EDGES, RAILS, type Edge } from '../../declared';
 import type { Limits } from '../../limits';
 import { mm } from '../../quantity';

@@ -1,1 +1,0 @@
-/** What can be said of the drive sprocket, and the work on it. */
