@@ -6,6 +6,7 @@ export * from './nose';
 export * from './chain';
 export * from './drive-sprocket';
 export * from './loop';
+export * from './acts';
 export * from './take-in';
 export * from './refit';
 export * from './proof';

@@ -1,4 +1,5 @@
 import { figure, goesWith, group, listOf, oneOf, recorded, someOf, words, yesNo } from '../reading';
+import { actsDone } from './acts';
 
 /** The complaint as symptoms, in the order a counter hears them. */
 export const SYMPTOMS = [
@@ -91,29 +92,17 @@ export const sawReadings = group(
   { step: 'take-in', minutes: 0.2 },
 );
 
-/** Making safe and stripping, in working order. */
-export const STRIP_ACTS = ['power-off', 'gloves', 'brake-off', 'cover-off', 'tension-back', 'bar-off'] as const;
-
 /** How tight the chain was as it came. */
 export const TENSIONS = ['slack', 'right', 'tight'] as const;
 
-/** Stripping is asked for when a whole saw came. */
+/** Making safe and stripping, and what is seen of the saw before it is loosened. */
 export const stripReadings = group(
   {
-    done: someOf(STRIP_ACTS, { acts: { askedBy: ['whole-saw'] }, idle: recorded }),
+    done: actsDone('strip'),
     tension: oneOf(TENSIONS, {
       means: 'Tension of the chain as it came, before anything was loosened.',
       idle: goesWith('job.symptoms'),
     }),
   },
   { step: 'strip', minutes: 0.2 },
-);
-
-/** Cleaning before judging, in working order. */
-const CLEAN_ACTS = ['rake-groove', 'clear-oil-holes', 'wipe-resin', 'blow-out', 'light-under'] as const;
-
-/** Cleaning is asked for when a bar came; a chain or a sprocket alone is wiped by hand. */
-export const cleanReadings = group(
-  { done: someOf(CLEAN_ACTS, { acts: { askedBy: ['whole-saw', 'bar'] }, idle: recorded }) },
-  { step: 'clean', minutes: 0.2 },
 );

@@ -68,11 +68,6 @@ export interface Work {
 export const SET_UPS = ['bar-in-vise', 'caliper', 'blade', 'tape', 'chain-laid-out'] as const;
 export type SetUp = (typeof SET_UPS)[number];
 
-/** Acts in working order that make up a step by themselves: what must have been brought for them to be asked for. */
-export interface Acts {
-  readonly askedBy: readonly string[];
-}
-
 /** All that is true of a reading whoever asks. What is told of a group holds for all within that does not say otherwise. */
 export interface Told {
   /** What it means, for the format and for people. */
@@ -90,8 +85,6 @@ export interface Told {
   readonly needed?: Needed;
   /** How it is judged, where its word alone decides. */
   readonly seen?: Seen;
-  /** Told of acts to tick off, which make up their step. */
-  readonly acts?: Acts;
   /** The kind of nose that it belongs to. */
   readonly nose?: 'sprocket' | 'hard';
   /** Why it may move nothing, as it stands; it moves something where this is null or not told. */

@@ -3,8 +3,8 @@ import { readdirSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { assess } from '../assess';
 import { DEFAULTS } from '../limits';
-import { STEPS } from '../reading';
-import { READINGS, readSheet, type WrittenBenchSheet } from '../sheet';
+import { stepRow, STEPS } from '../reading';
+import { readSheet, type WrittenBenchSheet } from '../sheet';
 import { stepStates } from './index';
 
 function statesOf(sheet: Partial<WrittenBenchSheet>) {
@@ -28,16 +28,15 @@ describe('every step', () => {
 });
 
 describe('a step of acts', () => {
-  const acts = READINGS.flatMap(({ id, kind, told }) =>
-    told.acts && kind.kind === 'choices'
-      ? [{ step: told.step!, group: id.split('.')[0]!, options: kind.options, askedBy: told.acts.askedBy }]
-      : [],
-  );
+  const acts = STEPS.flatMap((step) => {
+    const { acts: row } = stepRow(step);
+    return row ? [{ step, options: row.are, askedBy: row.askedBy }] : [];
+  });
 
   it.each(acts)('$step is asked for by what was brought, and done when all is ticked', (each) => {
-    const { step, group, options, askedBy } = each;
+    const { step, options, askedBy } = each;
     const brought = (what: string) => ({ job: { brought: [what] } }) as unknown as Partial<WrittenBenchSheet>;
-    const ticked = (done: readonly string[]) => ({ [group]: { done } });
+    const ticked = (done: readonly string[]) => ({ [step]: { done } });
     expect(statesOf({})[step]).toBe('not-needed');
     for (const what of askedBy) expect(statesOf(brought(what))[step]).toBe('open');
     expect(statesOf(brought('scrap'))[step]).toBe('not-needed');

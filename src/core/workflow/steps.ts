@@ -1,7 +1,7 @@
 import { flatMap } from '../flat-map';
-import { STEPS, type Step } from '../reading';
+import { STEP_ROWS, stepRow, STEPS, type ActStep, type Step } from '../reading';
 import { tensionOf } from '../refit';
-import { beginOf, readingAt, READINGS, valuesAt, type Askable, type BenchSheet } from '../sheet';
+import { beginOf, readingAt, type Askable, type BenchSheet } from '../sheet';
 import type { Appraisal } from '../assess';
 import { missingReadings } from '../judge';
 
@@ -28,15 +28,12 @@ function takeIn({ job }: BenchSheet): Standing {
   return left.length === 0 ? done : open(...left);
 }
 
-const ACTS = READINGS.filter(({ told }) => told.acts);
-
 /** A step of acts to tick off: done when all are, asked for when what it is about was brought. */
-function ticking(sheet: BenchSheet, step: Step): Standing {
-  const acts = ACTS.find(({ told }) => told.step === step);
-  if (acts?.kind.kind !== 'choices') throw new Error(`No rule says how the step ${step} stands.`);
-  const [ticked = []] = valuesAt(sheet, acts.id.split('.')) as readonly (readonly string[])[];
-  if (acts.kind.options.every((act) => ticked.includes(act))) return done;
-  return sheet.job?.brought?.some((what) => acts.told.acts!.askedBy.includes(what)) ? open() : notNeeded;
+function ticking(sheet: BenchSheet, step: ActStep): Standing {
+  const { are, askedBy }: { are: readonly string[]; askedBy: readonly string[] } = STEP_ROWS[step].acts;
+  const ticked: readonly string[] = sheet[step]?.done ?? [];
+  if (are.every((act) => ticked.includes(act))) return done;
+  return sheet.job?.brought?.some((what) => askedBy.includes(what)) ? open() : notNeeded;
 }
 
 function identifying(sheet: BenchSheet, { identity }: Appraisal): Standing {
@@ -93,31 +90,35 @@ function proving({ proof }: Appraisal): Standing {
   return proof.state === 'passed' ? done : open(...proof.missing);
 }
 
-/** How each step of a job stands: by its own rule, else by its acts. */
-export function stepStates(sheet: BenchSheet, appraisal: Appraisal, course: JobCourse): readonly StepState[] {
-  const standing: Partial<Record<Step, Standing>> = {
-    'take-in': takeIn(sheet),
-    identify: identifying(sheet, appraisal),
-    bar: judging(sheet, 'bar', appraisal),
-    chain: judging(sheet, 'chain', appraisal),
-    sprocket: judging(sheet, 'driveSprocket', appraisal),
-    why: explaining(appraisal),
-    decide: course.signedOff ? done : open(),
-    rework: reworking(sheet, appraisal),
-    order: 'order' in appraisal.order ? done : open(),
-    refit: refitting(sheet, appraisal),
-    prove: proving(appraisal),
-    'hand-over': course.handedOver ? done : open(),
-  };
-  return STEPS.map((step) => ({ step, ...(standing[step] ?? ticking(sheet, step)) }));
-}
+type Rule = (sheet: BenchSheet, appraisal: Appraisal, course: JobCourse) => Standing;
 
-/** Steps that are looked into when somebody asks, and stand in nobody's way. */
-const ASKED_FOR: readonly Step[] = ['order', 'why'];
+/** How each step stands that is no step of acts. */
+const RULES: { readonly [S in Exclude<Step, ActStep>]: Rule } = {
+  'take-in': takeIn,
+  identify: identifying,
+  bar: (sheet, appraisal) => judging(sheet, 'bar', appraisal),
+  chain: (sheet, appraisal) => judging(sheet, 'chain', appraisal),
+  sprocket: (sheet, appraisal) => judging(sheet, 'driveSprocket', appraisal),
+  why: (_, appraisal) => explaining(appraisal),
+  decide: (_sheet, _appraisal, { signedOff }) => (signedOff ? done : open()),
+  rework: reworking,
+  order: (_, { order }) => ('order' in order ? done : open()),
+  refit: refitting,
+  prove: (_, appraisal) => proving(appraisal),
+  'hand-over': (_sheet, _appraisal, { handedOver }) => (handedOver ? done : open()),
+};
+const hasRule = (step: Step): step is keyof typeof RULES => step in RULES;
+
+/** How each step of a job stands: by its own rule, else by its acts. */
+export const stepStates = (sheet: BenchSheet, appraisal: Appraisal, course: JobCourse): readonly StepState[] =>
+  STEPS.map((step) => ({
+    step,
+    ...(hasRule(step) ? RULES[step](sheet, appraisal, course) : ticking(sheet, step)),
+  }));
 
 /** The step to go on with: the first that is open, or null when all is done. */
 export function nextStep(states: readonly StepState[]): Step | null {
-  return states.find(({ state, step }) => state === 'open' && !ASKED_FOR.includes(step))?.step ?? null;
+  return states.find(({ state, step }) => state === 'open' && !stepRow(step).aside)?.step ?? null;
 }
 
 /** The step in which what is asked for is read. */

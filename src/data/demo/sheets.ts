@@ -1,5 +1,5 @@
 import { type WrittenBenchSheet } from '../../core/sheet';
-import { STRIP_ACTS } from '../../core/declared';
+import { STEP_ROWS } from '../../core/reading';
 
 type Edge = NonNullable<NonNullable<NonNullable<WrittenBenchSheet['bar']>['edges']>['A']>;
 type Burr = 'none' | 'felt' | 'heavy';
@@ -113,7 +113,7 @@ export const DEMO_SHEETS: Readonly<Record<string, WrittenBenchSheet>> = {
     },
     saw: { oilHole: 'O1' },
     loop: { centreBack: '518 mm', centreOut: '532 mm' },
-    strip: { done: [...STRIP_ACTS] },
+    strip: { done: [...STEP_ROWS.strip.acts.are] },
     driveSprocket: { type: 'rim', teeth: 7, pitch: '325', wear: '0.2 mm', chainsRun: 1, turns: 'free' },
   },
   // Too shallow: finished, whatever else is right.

@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useMemo, useState } from 'react';
-import { STEPS, type Part, type Step } from '../../core/reading';
+import { stepRow, STEPS, type Part, type Step } from '../../core/reading';
 import { nextStep } from '../../core/workflow';
 import { isReadingPath, readingAt } from '../../core/sheet';
 import { stationOf, stationPath } from '../../core/declared';
@@ -20,8 +20,8 @@ import { firstStep } from './first-step';
 import { JobLayout } from './JobLayout';
 import { Opening } from './Opening';
 import { StepList } from './StepList';
-import { STEP_KEYS } from './step-keys';
-import { fetchStepsAhead, STEP_VIEWS, type Measuring } from './steps';
+import { fetchStepsAhead, STEP_VIEWS } from './steps';
+import type { Measuring } from './step-props';
 import { JobProvider, useJob } from './store/JobContext';
 import { useKept } from './store/use-kept';
 import { keyFor, stationRows } from './bar/stations';
@@ -138,7 +138,7 @@ function Job({ asked, onOpened }: { asked: string; onOpened: () => void }) {
           shown: ['1', '…', '9', '0', 'y', 'f', 'p', 'h'],
           does: 'go to a step, by the key that stands beside it',
           answer: (key) => {
-            const meant = STEPS.find((each) => STEP_KEYS[each] === key);
+            const meant = STEPS.find((each) => stepRow(each).key === key);
             if (meant) open(meant);
             return meant !== undefined;
           },

@@ -1,9 +1,8 @@
 import { memo } from 'react';
 import { Check, Circle, Minus } from 'lucide-react';
-import { STEPS, type Step } from '../../core/reading';
+import { stepRow, STEPS, type Step } from '../../core/reading';
 import type { StepState } from '../../core/workflow';
 import { list, readingName, stepName } from '../../wording';
-import { STEP_KEYS } from './step-keys';
 import { StepZone } from './StepZone';
 import { useJob } from './store/JobContext';
 
@@ -80,7 +79,7 @@ const StepButton = memo(function StepButton({ state, isCurrent, onOpen }: StepBu
           <span className="sr-only">, {WORD[state.state]}</span>
         </span>
         <span aria-hidden="true" className="figures text-xs text-ink-soft max-lg:hidden">
-          {STEP_KEYS[state.step]}
+          {stepRow(state.step).key}
         </span>
       </button>
     </li>

@@ -10,7 +10,8 @@ import type { HarderHabit, NextVisit } from '../../core/visit';
 import { ailmentName, symptomName } from './ailments';
 import { checkName } from './check-names';
 import { choiceLabel } from './choices';
-import { partName, stepName } from './labels';
+import { partName } from './labels';
+import { stepName } from './steps';
 import { readingName } from './places';
 import { inSentence, list, sentence } from './sentence';
 

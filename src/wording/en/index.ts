@@ -1,5 +1,6 @@
 /** English. */
 export * from './labels';
+export { stepName } from './steps';
 export * from './check-names';
 export * from './places';
 export * from './sentence';

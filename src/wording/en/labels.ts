@@ -1,6 +1,6 @@
 import type { StraightEdgeOutcome } from '../../core/groove';
 import type { Rail } from '../../core/declared';
-import type { Step, Part, Waits } from '../../core/reading';
+import type { Part, Waits } from '../../core/reading';
 import { FAMILIES, GAUGES, type FamilyId, type GaugeId, type Provenance, type PitchMark } from '../../core/families';
 import type { LimitId } from '../../core/limits';
 import type { FitRule } from '../../core/fit';
@@ -198,24 +198,6 @@ export const limitName: Record<LimitId, string> = {
   'plan.minutes.cleaning': 'One piece of cleaning',
   'plan.worth': 'Work on a budget bar is worth at most this share of a new one',
   'sprocket.chains': 'Chains to a sprocket: watch from',
-};
-
-/** The steps of a job. */
-export const stepName: Record<Step, string> = {
-  'take-in': 'Take in',
-  strip: 'Strip',
-  identify: 'Identify',
-  clean: 'Clean',
-  bar: 'Bar',
-  chain: 'Chain',
-  sprocket: 'Sprocket',
-  why: 'What ails it',
-  decide: 'Decide',
-  rework: 'Rework',
-  order: 'Order slip',
-  refit: 'Refit',
-  prove: 'Prove',
-  'hand-over': 'Hand over',
 };
 
 /** What a job on the bench waits for. */

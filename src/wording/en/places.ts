@@ -11,6 +11,7 @@ import {
 } from '../../core/sheet';
 import { stationOf } from '../../core/declared';
 import { nameOfReading } from './readings';
+import { ACT_STEPS } from './steps';
 
 const GROUPS: Readonly<Record<GroupId, string>> = {
   job: 'what the customer says',
@@ -42,8 +43,7 @@ const GROUPS: Readonly<Record<GroupId, string>> = {
   'chain.checks': 'the chain looked over',
   driveSprocket: 'the drive sprocket',
   loop: 'the loop on the saw',
-  strip: 'stripping',
-  clean: 'cleaning',
+  ...ACT_STEPS,
   refit: 'putting the parts back on',
   proof: 'the proof',
   'proof.cut': 'the test cut',

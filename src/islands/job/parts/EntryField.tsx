@@ -4,7 +4,7 @@ import { useFrame } from '../../frame/frame-context';
 import { writtenBy } from '../../caliper/field';
 import { useField } from '../store/useField';
 import { TOOL_KEY } from '../tools/tool-in-hand';
-import { ReadWith } from '../tools/ReadWith';
+import { ReadWith } from './ReadWith';
 import { Conflict } from './Conflict';
 
 interface EntryFieldProps {

@@ -2,7 +2,7 @@ import { nextSentence, planSummary, readingName, sentence, stepName } from '../.
 import { stepOfReading } from '../../../core/workflow';
 import { useFrame } from '../../frame/frame-context';
 import { Group } from '../parts/StepHead';
-import type { StepProps } from '../steps';
+import type { StepProps } from '../step-props';
 import { useJob } from '../store/JobContext';
 
 /** The measuring plan: the shortest list of readings that can decide the job, in the order to take them, with its minutes. It grows shorter with every reading. */

@@ -1,1 +1,43 @@
-export { ChainStep as default } from '../chain/ChainStep';
+import { useState, type ComponentType } from 'react';
+import { readingAt } from '../../../core/sheet';
+import { Tabbed, TabList, TabPanel } from '../../../ui/parts/Tabs';
+import { later } from '../../frame/later';
+import { StepHead } from '../parts/StepHead';
+import { useTarget } from '../target';
+import type { StepProps } from '../step-props';
+import { WhyButton } from '../why/WhyButton';
+import { Cutters } from '../chain/Cutters';
+
+const { View: Shape } = later(() => import('../chain/Shape').then((there) => there.Shape));
+const { View: Stretch } = later(() => import('../chain/Stretch').then((there) => there.Stretch));
+const { View: Underside } = later(() => import('../chain/Underside').then((there) => there.Underside));
+
+const VIEWS = {
+  cutters: { name: 'Cutters', View: Cutters },
+  shape: { name: 'Shape and gauges', View: Shape },
+  push: { name: 'Push and pull', View: Stretch },
+  under: { name: 'Underside', View: Underside },
+} as const satisfies Record<string, { name: string; View: ComponentType }>;
+type ViewId = keyof typeof VIEWS;
+const VIEW_IDS = Object.keys(VIEWS) as ViewId[];
+
+/** The view that shows a reading, as its declaration says. */
+const viewOf = (path: string): ViewId => VIEW_IDS.find((id) => id === readingAt(path)?.told.view) ?? 'cutters';
+
+/** Chain: its cutters against the mark, their shape, the wear in its rivets, and what hands and eyes find underneath. */
+export default function ChainStep({ onOpen }: StepProps) {
+  const [view, setView] = useState<ViewId>('cutters');
+  useTarget((path) => setView(viewOf(path)));
+  const { View } = VIEWS[view];
+  return (
+    <Tabbed chosen={view} onChoose={setView}>
+      <StepHead title="Chain">
+        <WhyButton onOpen={onOpen} />
+        <TabList label="Chain" tabs={VIEW_IDS.map((id) => ({ id, name: VIEWS[id].name }))} />
+      </StepHead>
+      <TabPanel of={view}>
+        <View />
+      </TabPanel>
+    </Tabbed>
+  );
+}

@@ -1,1 +1,63 @@
-export { Identify as default } from '../identify/Identify';
+import { readingAt } from '../../../core/sheet';
+import { useMemo, useState, type ComponentType } from 'react';
+import { IdentityFindings } from '../identify/IdentityFindings';
+import { NumberCards } from '../identify/NumberCards';
+import { MarksView } from '../identify/MarksView';
+import { later } from '../../frame/later';
+import { StepHead } from '../parts/StepHead';
+import { Tabbed, TabList, TabPanel } from '../../../ui/parts/Tabs';
+import { useKeys } from '../../frame/keys';
+import { useTarget } from '../target';
+
+const { View: EvidenceView } = later(() => import('../identify/EvidenceView').then((there) => there.EvidenceView));
+const { View: GaugeView } = later(() => import('../identify/GaugeView').then((there) => there.GaugeView));
+const { View: LinksView } = later(() => import('../identify/LinksView').then((there) => there.LinksView));
+const { View: LoopView } = later(() => import('../identify/LoopView').then((there) => there.LoopView));
+const { View: PitchView } = later(() => import('../identify/PitchView').then((there) => there.PitchView));
+
+/** Ways to a number, in the order a hand tries them; and what they weigh against one another. */
+const VIEWS = {
+  marks: { name: 'Marks', View: MarksView },
+  pitch: { name: 'Pitch', View: PitchView },
+  gauge: { name: 'Gauge', View: GaugeView },
+  links: { name: 'Links', View: LinksView },
+  loop: { name: 'Length and tension', View: LoopView },
+  evidence: { name: 'Evidence', View: EvidenceView },
+} as const satisfies Record<string, { name: string; View: ComponentType }>;
+type ViewId = keyof typeof VIEWS;
+const VIEW_IDS = Object.keys(VIEWS) as ViewId[];
+
+/** The view that shows a reading, as its declaration says. */
+const viewOf = (path: string): ViewId => VIEW_IDS.find((id) => id === readingAt(path)?.told.view) ?? 'marks';
+
+/** Identify: the three numbers of the loop, each with the evidence that settles it. */
+export default function Identify() {
+  const [view, setView] = useState<ViewId>('marks');
+  useTarget((path) => setView(viewOf(path)));
+  useKeys(
+    useMemo(() => {
+      const go = (step: 1 | -1) => () =>
+        setView((now) => VIEW_IDS[(VIEW_IDS.indexOf(now) + step + VIEW_IDS.length) % VIEW_IDS.length]!);
+      return [
+        { shown: ['['], does: 'the way to identify before this one', on: '[', act: go(-1) },
+        { shown: [']'], does: 'the way after it', on: ']', act: go(1) },
+      ];
+    }, []),
+  );
+  const { View } = VIEWS[view];
+  return (
+    <>
+      <StepHead title="Identify the loop">
+        <p className="text-sm text-ink-soft">Three numbers order a chain. A bar’s length does not.</p>
+      </StepHead>
+      <NumberCards />
+      <IdentityFindings />
+      <Tabbed chosen={view} onChoose={setView}>
+        <TabList label="Ways to identify" tabs={VIEW_IDS.map((id) => ({ id, name: VIEWS[id].name }))} />
+        <TabPanel of={view}>
+          <View />
+        </TabPanel>
+      </Tabbed>
+    </>
+  );
+}

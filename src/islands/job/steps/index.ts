@@ -1,19 +1,8 @@
 import type { ComponentType } from 'react';
-import { STEPS, type Part, type Step } from '../../../core/reading';
-import type { Askable } from '../../../core/sheet';
+import { STEPS } from '../../../core/reading';
 import { laterEach, viewsOf } from '../../frame/later';
+import type { StepProps } from '../step-props';
 
-/** Goes to what is asked for; where along an edge, mm, for a place where no station is yet. */
-export type Measuring = (asked: Askable, at?: number | null) => void;
-
-/** What a step's view is given. */
-export interface StepProps {
-  readonly onOpen: (step: Step) => void;
-  /** Goes to what the assessment asks for. */
-  readonly onMeasure: Measuring;
-  /** Says which part is in hand, where a step is about several: its verdict leads the tag. */
-  readonly onPart: (part: Part) => void;
-}
 type StepView = ComponentType<StepProps>;
 
 /** The instrument of each step, loaded when the step is opened: the file of this folder that has its name. */

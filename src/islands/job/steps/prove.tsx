@@ -7,7 +7,7 @@ import { EntryField } from '../parts/EntryField';
 import { Group, StepHead } from '../parts/StepHead';
 import { CutDrawing } from '../prove/CutDrawing';
 import { useJob } from '../store/JobContext';
-import type { StepProps } from './index';
+import type { StepProps } from '../step-props';
 
 /** Prove: oil, a test cut, chips or dust; what was foreseen beside what was measured, and the way back where it fails. */
 export default function Prove({ onOpen, onMeasure }: StepProps) {

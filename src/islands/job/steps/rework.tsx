@@ -1,1 +1,46 @@
-export { Rework as default } from '../rework/Rework';
+import { useEffect, useState, type ComponentType } from 'react';
+import { Printer } from 'lucide-react';
+import { readingAt } from '../../../core/sheet';
+import { Tabbed, TabList, TabPanel } from '../../../ui/parts/Tabs';
+import { StepHead } from '../parts/StepHead';
+import { useJob } from '../store/JobContext';
+import type { StepProps } from '../step-props';
+import { useTarget } from '../target';
+import { ReworkBar } from '../rework/ReworkBar';
+import { ReworkChain } from '../rework/ReworkChain';
+import { ReworkSprocket } from '../rework/ReworkSprocket';
+
+/** The parts that are worked on; the nose with its bar. */
+const VIEWS = {
+  bar: { part: 'bar', tab: 'Bar', title: 'Rework the bar', View: ReworkBar },
+  chain: { part: 'chain', tab: 'Chain', title: 'Rework the chain', View: ReworkChain },
+  sprocket: { part: 'driveSprocket', tab: 'Drive sprocket', title: 'Work on the sprocket', View: ReworkSprocket },
+} as const satisfies Record<string, { part: string; tab: string; title: string; View: ComponentType }>;
+type ViewId = keyof typeof VIEWS;
+const VIEW_IDS = Object.keys(VIEWS) as ViewId[];
+
+/** Rework: part by part, the work in its order, and the second measurement. It opens with the first part that calls for work. */
+export default function Rework({ onPart }: StepProps) {
+  const { appraisal, view: job, snapshot } = useJob();
+  const calling = VIEW_IDS.filter((id) => appraisal.verdicts[VIEWS[id].part].operations.length > 0);
+  const [view, setView] = useState<ViewId>(calling[0] ?? 'bar');
+  useTarget((path) => setView(VIEW_IDS.find((id) => id === readingAt(path)?.told.view) ?? 'bar'));
+  const { part, title, View } = VIEWS[view];
+  useEffect(() => onPart(part), [onPart, part]);
+  return (
+    <Tabbed chosen={view} onChoose={setView}>
+      <StepHead title={title}>
+        <TabList label="Parts to work on" tabs={VIEW_IDS.map((id) => ({ id, name: VIEWS[id].tab }))} />
+        {calling.length > 0 && snapshot.saving === 'saved' && (
+          <a className="flex quiet items-center gap-2" href={`/jobs/${job.job.id}/work-card`}>
+            <Printer size={17} aria-hidden="true" />
+            Work card to print
+          </a>
+        )}
+      </StepHead>
+      <TabPanel of={view}>
+        <View />
+      </TabPanel>
+    </Tabbed>
+  );
+}

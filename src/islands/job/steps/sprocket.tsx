@@ -1,1 +1,165 @@
-export { SprocketStep as default } from '../sprocket/SprocketStep';
+import { estimate } from '../../../core/quantity';
+import { SprocketGrade } from '../../../ui/drawings/SprocketGrade';
+import { SprocketTooth } from '../../../ui/drawings/SprocketTooth';
+import { Notice } from '../../../ui/parts/Notice';
+import { checkSentence, REPLACE_CAUTIONS, sprocketAndChain } from '../../../wording';
+import { useFrame } from '../../frame/frame-context';
+import { ChoiceField } from '../parts/ChoiceField';
+import { EntryField } from '../parts/EntryField';
+import { Guided } from '../parts/Guided';
+import { PictureField } from '../parts/PictureField';
+import { Group, StepHead } from '../parts/StepHead';
+import type { StepProps } from '../step-props';
+import { useJob } from '../store/JobContext';
+import { WhyButton } from '../why/WhyButton';
+
+const GRADES = {
+  none: <SprocketGrade grade="none" />,
+  light: <SprocketGrade grade="light" />,
+  deep: <SprocketGrade grade="deep" />,
+};
+
+/** Drive sprocket: looked at with every chain change, measured or compared by eye; the nose it shares the chain with; and how another one goes on. */
+export default function SprocketStep({ onOpen }: StepProps) {
+  const { appraisal } = useJob();
+  const verdict = appraisal.verdicts.driveSprocket;
+  return (
+    <>
+      <StepHead title="Drive sprocket">
+        <WhyButton onOpen={onOpen} />
+        <p className="text-sm text-ink-soft">Looked at with every chain change.</p>
+      </StepHead>
+      <Wear />
+      <div className="grid grid-cols-2 gap-x-6 max-lg:grid-cols-1">
+        <Group title="How it has run">
+          <div className="grid grid-cols-2 gap-3">
+            <EntryField path="driveSprocket.chainsRun" label="Chains run on it" hint="about two is what one lasts" />
+            <EntryField
+              path="driveSprocket.rotationSet"
+              label="Chains in rotation"
+              hint="two or three that wear in turn with it"
+            />
+          </div>
+          <ChainsSaid />
+        </Group>
+        <Group title="What it is">
+          <div className="grid grid-cols-[auto_minmax(0,1fr)] gap-3">
+            <ChoiceField path="driveSprocket.type" legend="Kind" />
+            <EntryField path="driveSprocket.teeth" label="Teeth" hint="drive links taken per turn" />
+          </div>
+          <ChoiceField path="driveSprocket.pitch" legend="Pitch marked on it" />
+        </Group>
+      </div>
+      <Group title="Drum, bearing, clip">
+        <div className="grid grid-cols-2 gap-3 max-lg:grid-cols-1">
+          <ChoiceField path="driveSprocket.turns" legend="Turns" />
+          <ChoiceField path="driveSprocket.drum" legend="Drum" />
+          <ChoiceField path="driveSprocket.bearing" legend="Bearing" />
+          <ChoiceField path="driveSprocket.clip" legend="Clip" />
+        </div>
+      </Group>
+      <Nose />
+      {verdict.action === 'replace' ? <Replacing /> : <Later />}
+    </>
+  );
+}
+
+/** The wear by reading or by eye, and what it means for a chain. */
+function Wear() {
+  const { appraisal, entered, view } = useJob();
+  const { show } = useFrame();
+  const wear = entered.sheet.driveSprocket?.wear;
+  const read = wear && estimate(wear);
+  const said = sprocketAndChain(appraisal.verdicts.driveSprocket.action);
+  return (
+    <section aria-label="Wear" className="grid grid-cols-[minmax(0,1.15fr)_minmax(0,1fr)] gap-x-5 max-lg:grid-cols-1">
+      <SprocketTooth
+        wear={read?.value ?? null}
+        doubt={read ? 2 * read.u : null}
+        watch={view.limits['sprocket.wear.watch'].value}
+        limit={view.limits['sprocket.wear'].value}
+        show={show}
+      />
+      <div className="grid content-start gap-2">
+        <EntryField
+          path="driveSprocket.wear"
+          label="Depth of the worn grooves"
+          suffix="unit"
+          hint="deepest of all teeth"
+        />
+        <PictureField
+          path="driveSprocket.grade"
+          legend="Or by eye, against these"
+          pictures={GRADES}
+          hint="A measure counts before the eye."
+        />
+        <GradeSaid />
+      </div>
+      <p className="col-span-full mt-1 font-semibold">{said}</p>
+    </section>
+  );
+}
+
+function GradeSaid() {
+  const { appraisal } = useJob();
+  const { unit } = useFrame();
+  const check = appraisal.checks.find(({ id, note }) => id === 'sprocket.grade' && note !== null);
+  return check ? <Notice kind="caution">{checkSentence(check, unit)}</Notice> : null;
+}
+
+function ChainsSaid() {
+  const { appraisal } = useJob();
+  const { unit } = useFrame();
+  const check = appraisal.checks.find(({ id, outcome }) => id === 'sprocket.chains' && outcome === 'watch');
+  return check ? <p className="mt-1 text-sm">{checkSentence(check, unit)}</p> : null;
+}
+
+/** The nose turns with the same chain: its findings stand with the bar. */
+function Nose() {
+  const { entered } = useJob();
+  const { bar } = entered.sheet;
+  if (!bar) return null;
+  const hard = bar.nose === 'hard';
+  return (
+    <Group title="Nose of the bar" aside="the same findings as under Bar">
+      <div className="grid grid-cols-2 gap-3 max-lg:grid-cols-1">
+        <ChoiceField path="bar.nose" legend="Kind of nose" />
+        {hard ? (
+          <ChoiceField path="bar.checks.hardNose" legend="Its facing" />
+        ) : (
+          <>
+            <ChoiceField path="bar.checks.noseTurns" legend="Nose turns" />
+            <ChoiceField path="bar.checks.tipPlay" legend="Play at the tip" />
+            <ChoiceField path="bar.checks.noseTeeth" legend="Teeth of the nose" />
+          </>
+        )}
+        <ChoiceField path="bar.noseReplaceable" legend="Can be replaced" />
+        <ChoiceField path="bar.nosePort" legend="Port to grease it through" />
+        <ChoiceField path="bar.noseGreased" legend="Greased before" />
+      </div>
+    </Group>
+  );
+}
+
+/** The card of putting another one on, with its order and its cautions. */
+function Replacing() {
+  return (
+    <>
+      <Notice kind="caution">
+        {REPLACE_CAUTIONS.map((text) => (
+          <p key={text}>{text}</p>
+        ))}
+      </Notice>
+      <Guided path="driveSprocket.replaceDone" title="Replace the sprocket, in this order" />
+    </>
+  );
+}
+
+function Later() {
+  return (
+    <details className="border-t border-line py-2">
+      <summary className="min-h-11 py-2 font-semibold">How another one goes on</summary>
+      <Replacing />
+    </details>
+  );
+}

@@ -7,7 +7,7 @@ import { Group, StepHead } from '../parts/StepHead';
 import { Photos } from '../photos/Photos';
 import { MeasuringPlan } from '../plan/MeasuringPlan';
 import { WhyButton } from '../why/WhyButton';
-import type { StepProps } from './index';
+import type { StepProps } from '../step-props';
 import { useJob } from '../store/JobContext';
 import { useField } from '../store/useField';
 import { TurnLog } from '../parts/TurnLog';

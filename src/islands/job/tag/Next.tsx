@@ -1,6 +1,6 @@
 import { ArrowRight } from 'lucide-react';
 import { judgedParts } from '../../../core/judge';
-import type { Measuring } from '../steps';
+import type { Measuring } from '../step-props';
 import { nextSentence, planSummary, stopSentence } from '../../../wording';
 import { useFrame } from '../../frame/frame-context';
 import { useJob } from '../store/JobContext';

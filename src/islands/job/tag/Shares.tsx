@@ -1,6 +1,6 @@
 import { DESERVED } from '../../../core/doubt';
 import type { Part } from '../../../core/reading';
-import type { Measuring } from '../steps';
+import type { Measuring } from '../step-props';
 import { actionWord, sharesSentence } from '../../../wording';
 import { useJob } from '../store/JobContext';
 import { WhyUnsure } from './WhyUnsure';

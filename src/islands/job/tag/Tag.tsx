@@ -4,7 +4,7 @@ import type { Part, Step } from '../../../core/reading';
 import { partOfCause } from '../../../core/symptom';
 import { judgedParts } from '../../../core/judge';
 import { STATE_RULES } from '../../../core/fit';
-import type { Measuring } from '../steps';
+import type { Measuring } from '../step-props';
 import { fitReason } from '../../../wording';
 import { useJob } from '../store/JobContext';
 import { Ails } from './Ails';

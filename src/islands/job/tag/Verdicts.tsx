@@ -1,4 +1,4 @@
-import type { Measuring } from '../steps';
+import type { Measuring } from '../step-props';
 import type { Verdict } from '../../../core/judge';
 import { VerdictChip } from '../../../ui/parts/VerdictMark';
 import {

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { DrawnPart } from '../../../core/doubt';
 import type { Part } from '../../../core/reading';
-import type { Measuring } from '../steps';
+import type { Measuring } from '../step-props';
 import { drawnSentence, readableName, sentence, wholeNumber, worthPoints, worthSentence } from '../../../wording';
 import { useFrame } from '../../frame/frame-context';
 import { useDrawnDoubt } from './use-drawn-doubt';

@@ -1,6 +1,6 @@
 import { CircleHelp } from 'lucide-react';
 import { useJob } from '../store/JobContext';
-import type { StepProps } from '../steps';
+import type { StepProps } from '../step-props';
 
 interface WhyButtonProps extends Pick<StepProps, 'onOpen'> {
   /** Where there is little room: the mark alone, its words for those who cannot see it. */

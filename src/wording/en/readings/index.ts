@@ -4,6 +4,7 @@ import { CHAIN_WORDS } from './chain';
 import { DRIVE_SPROCKET_WORDS } from './drive-sprocket';
 import { LOOP_WORDS } from './loop';
 import { NOSE_WORDS } from './nose';
+import { ACT_WORDS } from '../steps';
 import type { ReadingWords } from './reading-words';
 import { STATION_WORDS } from './stations';
 import { TAKE_IN_WORDS } from './take-in';
@@ -11,6 +12,7 @@ import { TAKE_IN_WORDS } from './take-in';
 /** The words of every reading, part by part. */
 export const READING_WORDS: ReadingWords = {
   ...TAKE_IN_WORDS,
+  ...ACT_WORDS,
   ...BAR_WORDS,
   ...STATION_WORDS,
   ...NOSE_WORDS,

@@ -68,30 +68,9 @@ export const TAKE_IN_WORDS = {
   'saw.turnLog.came': 'the edge that came down, at an earlier service',
   'saw.turnLog.went': 'the edge that went back down, at an earlier service',
   'saw.sameBar': { name: 'whether it is the same bar', words: YES_NO },
-  'strip.done': {
-    name: 'acts of stripping',
-    words: {
-      'power-off': 'Battery out, or spark lead off',
-      gloves: 'Gloves on: a worn rail cuts like a knife',
-      'brake-off': 'Chain brake off',
-      'cover-off': 'Cover off',
-      'tension-back': 'Tensioner back',
-      'bar-off': 'Chain and bar off; note which edge was down',
-    },
-  },
   'strip.tension': {
     name: 'tension of the chain as it came',
     words: { slack: 'slack', right: 'right', tight: 'too tight' },
-  },
-  'clean.done': {
-    name: 'acts of cleaning',
-    words: {
-      'rake-groove': 'Rake the groove: begin at the nose end and pull away from it',
-      'clear-oil-holes': 'Clear both oil holes',
-      'wipe-resin': 'Wipe off the resin',
-      'blow-out': 'Blow out, away from the nose',
-      'light-under': 'A light under the bar: the floor shows',
-    },
   },
   'refit.done': {
     name: 'acts of putting it back on',

@@ -4,8 +4,8 @@ import { studySource } from '../../../wording';
 import { useFrame } from '../../frame/frame-context';
 import { useJob } from '../store/JobContext';
 import { useFieldActions } from '../store/useField';
-import { lengthAt, takeTool, useToolsInHand } from './tool-in-hand';
-import { ToolPick } from './ToolPick';
+import { lengthAt, takeTool, useToolsInHand } from '../tools/tool-in-hand';
+import { ToolPick } from '../tools/ToolPick';
 
 /** Under a length, whose label has the id `of`: what it is measured with, and the doubt that this leaves. A change of tool counts for what stands there too. */
 export function ReadWith({ path, of }: { path: string; of: string }) {
