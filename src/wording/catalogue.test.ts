@@ -53,7 +53,7 @@ describe('every reading of the catalogue', () => {
       const options = kind.kind === 'yes-no' ? ['yes', 'no'] : 'options' in kind ? kind.options : [];
       if (options.length === 0 || SAID_ELSEWHERE.includes(id)) continue;
       const words = READING_WORDS[id as ReadingId];
-      if (typeof words === 'string') throw new Error(`${id} has no words to choose from`);
+      if (typeof words === 'string' || !('words' in words)) throw new Error(`${id} has no words to choose from`);
       expect(Object.keys(words.words).sort(), id).toEqual([...options].sort());
       expect(choicesAt(path).map(({ value }) => value)).toEqual([...options]);
       for (const { label } of choicesAt(path)) expect(label).toMatch(/\w/);

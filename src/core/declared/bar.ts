@@ -1,4 +1,4 @@
-import { goesWith, group, length, oneOf, recorded, seen, someOf, words, type Work } from '../reading';
+import { goesWith, group, length, limit, oneOf, recorded, seen, someOf, words, type Work } from '../reading';
 import { EDGES } from './edges';
 import { noseChecks, noseReadings } from './nose';
 import { edgeReadings } from './stations';
@@ -35,6 +35,15 @@ const checks = group(
         minutes: 1,
         decides: 0.06,
         needed: { by: ['bar'] },
+        judged: {
+          check: 'bar.bow',
+          most: limit(0.5, 'mm', 'practice'),
+          watch: { straighten: limit(0.25, 'mm', 'shop') },
+          condemns: true,
+          always: true,
+          together: true,
+          work: { operation: 'straighten', from: 'watch' },
+        },
       },
     ),
     twist: seen({ none: 'ok', slight: ['watch', 'straighten'], plain: 'fail' }, { check: 'bar.twist', condemns: true }),

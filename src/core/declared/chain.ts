@@ -6,6 +6,7 @@ import {
   goesWith,
   group,
   length,
+  limit,
   listOf,
   oneOf,
   recorded,
@@ -268,6 +269,11 @@ const worn = {
         {
           means: 'The worst burr on a tang: how far it stands out to one side.',
           idle: goesWith('chain.checks.burredTangs'),
+          judged: {
+            check: 'chain.tang-burr',
+            most: limit(0.05, 'mm', 'practice'),
+            work: { operation: 'file-tangs', from: 'fail' },
+          },
         },
       ),
       tangWear: seen(

@@ -1,5 +1,18 @@
 import { PITCH_MARKS } from '../families';
-import { count, goesWith, group, length, oneOf, recorded, seen, someOf, words, yesNo, type Work } from '../reading';
+import {
+  count,
+  goesWith,
+  group,
+  length,
+  limit,
+  oneOf,
+  recorded,
+  seen,
+  someOf,
+  words,
+  yesNo,
+  type Work,
+} from '../reading';
 
 /** Work on a drive sprocket that is not replaced itself, in working order. */
 export const SPROCKET_WORK = {
@@ -46,6 +59,14 @@ export const driveSprocketReadings = group(
         decides: 0.3,
         setUp: 'blade',
         needed: { by: ['driveSprocket'], orElse: ['driveSprocket.grade'] },
+        judged: {
+          check: 'sprocket.wear',
+          most: limit(0.5, 'mm', 'memory'),
+          watch: { watch: limit(0.3, 'mm', 'memory') },
+          condemns: true,
+          always: true,
+          together: true,
+        },
       },
     ),
     grade: seen(

@@ -3,7 +3,7 @@ import type { Way } from '../belief';
 import type { FamilyId, Provenance } from '../families';
 import type { InstrumentId, LimitKind, Outcome } from '../quantity';
 import type { Part } from '../reading';
-import type { Askable, Operation, SeenCheckId } from '../sheet';
+import type { Askable, JudgedCheckId, Operation, SeenCheckId } from '../sheet';
 
 /** Where on a bar a check was made. */
 export interface Place {
@@ -19,9 +19,8 @@ export const GOING_OUT_CHECKS = ['refit.lift', ...PROOF_CHECKS] as const;
 /** Checks of what dressing would leave. */
 export const FORESEEN_CHECKS = ['bar.depth-after', 'bar.floor-clearance-after', 'bar.play-after'] as const;
 
-/** Checks that are computed, in the order they are named; those of a finding stand with its declaration. */
+/** Checks that are computed of several readings, in the order they are named; those of a finding or of one length stand with its declaration. */
 export const COMPUTED_CHECKS = [
-  'bar.bow',
   'bar.depth',
   'bar.depth-after',
   'bar.floor-clearance',
@@ -46,14 +45,12 @@ export const COMPUTED_CHECKS = [
   'chain.uneven',
   'chain.angle',
   'chain.tangs',
-  'chain.tang-burr',
   'chain.tight-joints',
-  'sprocket.wear',
   'sprocket.chains',
   ...GOING_OUT_CHECKS,
 ] as const;
 export type ComputedCheckId = (typeof COMPUTED_CHECKS)[number];
-export type CheckId = ComputedCheckId | SeenCheckId;
+export type CheckId = ComputedCheckId | SeenCheckId | JudgedCheckId;
 
 /** What must be said beside a check's figures. */
 export type CheckNote =

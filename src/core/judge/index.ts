@@ -3,6 +3,7 @@ export * from './check';
 export * from './make-check';
 export * from './repeat';
 export * from './seen';
+export * from './measured';
 export * from './work';
 export * from './missing';
 export * from './verdict';

@@ -55,12 +55,15 @@ export function seenChecks(
   });
 }
 
-/** Each finding's check with its reading, looked up once. */
+/** The check of each finding and each judged length with its reading, looked up once. */
 const READING_OF = new Map<string, ReadingPath>(
-  flatMap(READINGS, ({ id, told }) => (told.seen ? [[told.seen.check, id as ReadingPath] as const] : [])).reverse(),
+  flatMap(READINGS, ({ id, told: { seen, judged } }) => {
+    const check = (seen ?? judged)?.check;
+    return check === undefined ? [] : [[check, id as ReadingPath] as const];
+  }).reverse(),
 );
 
-/** The reading that a finding's check comes from, whatever edge or member of a list it belongs to; null where the check is computed. */
+/** The one reading that a check comes from, whatever edge or member of a list it belongs to; null where it is computed of several. */
 export const readingOf = (check: CheckId): ReadingPath | null => READING_OF.get(check) ?? null;
 
 /** What is told of each finding, whatever edge or member of a list it belongs to. */

@@ -1,6 +1,14 @@
 import { flatMap } from '../flat-map';
 import type { Part } from '../reading';
-import { CLEANING, READINGS, type Action, type Askable, type Operation, type SeenCheckId } from '../sheet';
+import {
+  CLEANING,
+  READINGS,
+  type Action,
+  type Askable,
+  type JudgedCheckId,
+  type Operation,
+  type SeenCheckId,
+} from '../sheet';
 import { COMPUTED_CHECKS, type Check, type CheckId } from './check';
 import { isMended } from './work';
 
@@ -34,8 +42,18 @@ function findings(condemning: boolean): readonly SeenCheckId[] {
   return [...new Set(made)];
 }
 
-/** All checks in the order they are named: findings that condemn, what is computed, all other findings. */
-export const CHECK_IDS: readonly CheckId[] = [...findings(true), ...COMPUTED_CHECKS, ...findings(false)];
+/** Checks that judged lengths make, in the order they are declared. */
+const lengths = (condemning: boolean): readonly JudgedCheckId[] =>
+  flatMap(READINGS, ({ told: { judged } }) => (judged?.condemns === condemning ? [judged.check as JudgedCheckId] : []));
+
+/** All checks in the order they are named: findings and lengths that condemn, what is computed, all others. */
+export const CHECK_IDS: readonly CheckId[] = [
+  ...findings(true),
+  ...lengths(true),
+  ...COMPUTED_CHECKS,
+  ...lengths(false),
+  ...findings(false),
+];
 
 const PLACE = new Map(CHECK_IDS.map((id, i) => [id, i]));
 

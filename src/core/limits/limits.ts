@@ -1,7 +1,9 @@
 import { flatMap } from '../flat-map';
 import { err, ok, type Result } from '../result';
 import { parseLength } from '../quantity';
+import { barReadings, chainReadings, driveSprocketReadings } from '../declared';
 import { FAMILIES, type FamilyId, type Provenance } from '../families';
+import { placeOf, readingsOf, type Declaration, type Judged, type LimitsOf, type ToldLimit } from '../reading';
 
 /** What a limit's number is counted in. */
 export type LimitUnit = 'mm' | '%' | 'mm/mm' | 'count' | 'min' | 'h' | 'deg' | 'ct' | 'ct/h' | 'wk';
@@ -31,8 +33,25 @@ const limit = <const U extends LimitUnit>(
   provenance,
 });
 
+/** Parts whose readings are told with limits of their own. */
+const PARTS_WITH_LIMITS = [barReadings, chainReadings, driveSprocketReadings] as const;
+/** What a warning band is usually called. */
+const BAND = '.watch';
+
+const judgedOf = (part: Declaration): readonly Judged[] =>
+  flatMap(readingsOf(placeOf(part)), ({ told: { judged } }) => (judged ? [judged] : []));
+
+/** The limits that are told with the readings of a part. */
+function toldLimits<D extends Declaration>(part: D): { readonly [I in LimitsOf<D>]: Limit<'mm'> } {
+  const told = flatMap(judgedOf(part), ({ check, limit: main, watch, role }) => {
+    const withRole = ({ value, unit, provenance }: ToldLimit) => limit(value, unit, role, provenance);
+    return [[check, withRole(main)], ...(watch ? [[watch.id, withRole(watch.limit)]] : [])] as [string, Limit<'mm'>][];
+  });
+  return Object.fromEntries(told) as { readonly [I in LimitsOf<D>]: Limit<'mm'> };
+}
+
 /**
- * The default limits. They are defaults of a shop, not of the trade: every one can be changed, and the saw maker's
+ * The default limits: those of judged lengths are told with their readings, all others here. They are defaults of a shop, not of the trade: every one can be changed, and the saw maker's
  * own figure wins wherever there is one.
  */
 export const DEFAULT_LIMITS = {
@@ -46,8 +65,7 @@ export const DEFAULT_LIMITS = {
   'bar.play': limit(0.5, 'mm', 'max', 'practice'),
   'bar.play.watch': limit(0.25, 'mm', 'max', 'practice'),
   'bar.step': limit(0.1, 'mm', 'max', 'practice'),
-  'bar.bow': limit(0.5, 'mm', 'max', 'practice'),
-  'bar.bow.straighten': limit(0.25, 'mm', 'max', 'shop'),
+  ...toldLimits(barReadings),
   'bar.dress.tolerance': limit(0.05, 'mm', 'figure', 'shop'),
   'bar.dress.slope': limit(0.005, 'mm/mm', 'figure', 'shop'),
   'bar.dress.keep-out': limit(25, 'mm', 'figure', 'shop'),
@@ -75,10 +93,9 @@ export const DEFAULT_LIMITS = {
   'chain.gauge.off': limit(0.1, 'mm', 'max', 'practice'),
   'chain.gauge.fall': limit(0.1, 'mm/mm', 'figure', 'practice'),
   'chain.gauge.stroke': limit(0.05, 'mm', 'figure', 'shop'),
-  'chain.tang-burr': limit(0.05, 'mm', 'max', 'practice'),
+  ...toldLimits(chainReadings),
   'chain.angle': limit(5, 'deg', 'max', 'practice'),
-  'sprocket.wear': limit(0.5, 'mm', 'max', 'memory'),
-  'sprocket.wear.watch': limit(0.3, 'mm', 'max', 'memory'),
+  ...toldLimits(driveSprocketReadings),
   'sprocket.chains': limit(2, 'count', 'max', 'practice'),
   'refit.lift.quarter': limit(8, 'mm', 'max', 'practice'),
   'refit.lift.325': limit(11, 'mm', 'max', 'practice'),
@@ -211,13 +228,16 @@ function overrideValue(base: Limit, given: number | string): number | null {
   return length.ok ? length.value.length : null;
 }
 
-/** Each warning band with the limit it warns of. */
+/** Each warning band with the limit it warns of: as told with a reading, else by its name. */
 const WARNING_BANDS: readonly (readonly [LimitId, LimitId])[] = [
+  // Here the band has the shorter name: it was there first.
   ['bar.floor-clearance', 'bar.floor-clearance.contact'],
-  ['bar.play.watch', 'bar.play'],
-  ['bar.bow.straighten', 'bar.bow'],
-  ['chain.elongation.watch', 'chain.elongation'],
-  ['sprocket.wear.watch', 'sprocket.wear'],
+  ...flatMap(LIMIT_IDS, (id) => (id.endsWith(BAND) ? [[id, id.slice(0, -BAND.length) as LimitId] as const] : [])),
+  ...flatMap(PARTS_WITH_LIMITS, (part) =>
+    flatMap(judgedOf(part), ({ check, watch }) =>
+      watch && !watch.id.endsWith(BAND) ? [[watch.id as LimitId, check as LimitId] as const] : [],
+    ),
+  ),
 ];
 
 /** A warning band must begin on the good side of its limit. */

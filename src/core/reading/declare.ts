@@ -1,5 +1,5 @@
 import type { FieldSpec, LengthReading } from '../quantity';
-import type { Part, Seen, SeenWord, Told } from './told';
+import type { Judged, Part, Seen, SeenWord, Told, ToldLimit } from './told';
 import type { WrittenLength } from './written-length';
 
 /** What kind of thing a reading is, and what it may be. */
@@ -15,15 +15,23 @@ export type Kind =
 declare const AS_READ: unique symbol;
 declare const AS_WRITTEN: unique symbol;
 declare const AS_SEEN: unique symbol;
+declare const AS_JUDGED: unique symbol;
 
-/** One reading: what it is and all that is told of it. Its types as read, as written and as seen (the check it makes) ride along and cost nothing. */
-export interface ReadingDeclaration<R = unknown, W = R, C extends string = never> {
+/** The check that a judged length makes, and the ids of its limits. */
+export interface JudgedType {
+  readonly check: string;
+  readonly limits: string;
+}
+
+/** One reading: what it is and all that is told of it. Its types as read, as written, as seen and as judged (the check it makes) ride along and cost nothing. */
+export interface ReadingDeclaration<R = unknown, W = R, C extends string = never, J extends JudgedType = never> {
   readonly is: 'reading';
   readonly kind: Kind;
   readonly told: Told;
   readonly [AS_READ]?: R;
   readonly [AS_WRITTEN]?: W;
   readonly [AS_SEEN]?: C;
+  readonly [AS_JUDGED]?: J;
 }
 
 /** Readings that belong together. */
@@ -49,8 +57,10 @@ export interface ListDeclaration<I extends Declaration = Declaration, E extends 
 }
 
 // A group's shape and a list's item are declarations again; the checker wants the knot tied by name.
-// eslint-disable-next-line @typescript-eslint/no-explicit-any
-export type Declaration = ReadingDeclaration<any, any, any> | GroupDeclaration<any, any> | ListDeclaration<any, any>;
+/* eslint-disable @typescript-eslint/no-explicit-any */
+export type Declaration =
+  ReadingDeclaration<any, any, any, any> | GroupDeclaration<any, any> | ListDeclaration<any, any>;
+/* eslint-enable @typescript-eslint/no-explicit-any */
 export type Shape = Readonly<Record<string, Declaration>>;
 
 type Flat<T> = { [K in keyof T]: T[K] };
@@ -83,11 +93,55 @@ export type WrittenOf<D> = D extends { readonly is: 'reading'; readonly [AS_WRIT
 /** The check that a finding makes; never for any other reading. */
 export type SeenAs<D> = D extends { readonly is: 'reading'; readonly [AS_SEEN]?: infer C } ? Extract<C, string> : never;
 
+/** What a length is judged by; never for any other reading. */
+export type JudgedAs<D> = D extends { readonly is: 'reading'; readonly [AS_JUDGED]?: infer J }
+  ? Extract<J, JudgedType>
+  : never;
+
 const reading = <R, W = R>(kind: Kind, told: Told): ReadingDeclaration<R, W> => ({ is: 'reading', kind, told });
 
+/** A length's own limit, the word by which its warning band is called, and what follows from them. */
+type JudgedTold<C extends CheckName, W extends string> = Partial<
+  Pick<Judged, 'condemns' | 'always' | 'together' | 'work'>
+> & {
+  /** The check it makes, and the id of its limit; it begins with its part. */
+  readonly check: C;
+  /** Where the warning band begins: its limit's id is the check's with this word. */
+  readonly watch?: Readonly<Record<W, ToldLimit>>;
+} & ({ readonly least: ToldLimit } | { readonly most: ToldLimit });
+
+function judgedBy({ check, watch, ...told }: JudgedTold<CheckName, string>): Judged {
+  const [band] = Object.entries(watch ?? {});
+  return {
+    check,
+    part: partOf(check),
+    role: 'least' in told ? 'min' : 'max',
+    limit: 'least' in told ? told.least : told.most,
+    watch: band ? { id: `${check}.${band[0]}`, limit: band[1] } : null,
+    condemns: told.condemns ?? false,
+    always: told.always ?? false,
+    together: told.together ?? false,
+    work: told.work ?? null,
+  };
+}
+
 /** A length: its plausible range, the usual tool and the marks it may be told by stand in the specification. */
-export const length = (spec: FieldSpec, told: Told = {}) =>
-  reading<LengthReading, WrittenLength>({ kind: 'length', spec }, told);
+export function length(spec: FieldSpec, told?: Told): ReadingDeclaration<LengthReading, WrittenLength>;
+/**
+ * The same judged by itself, against a limit of its own.
+ * @example length(spec, { judged: { check: 'bar.bow', most: limit(0.5, 'mm', 'practice'), condemns: true } })
+ */
+export function length<const C extends CheckName, const W extends string = never>(
+  spec: FieldSpec,
+  told: Omit<Told, 'judged'> & { readonly judged: JudgedTold<C, W> },
+): ReadingDeclaration<LengthReading, WrittenLength, never, { readonly check: C; readonly limits: C | `${C}.${W}` }>;
+export function length(
+  spec: FieldSpec,
+  { judged, ...told }: Omit<Told, 'judged'> & { readonly judged?: Judged | JudgedTold<CheckName, string> } = {},
+): ReadingDeclaration<LengthReading, WrittenLength> {
+  const by = judged && { judged: judgedBy(judged as JudgedTold<CheckName, string>) };
+  return reading<LengthReading, WrittenLength>({ kind: 'length', spec }, { ...told, ...by });
+}
 
 /** A whole number of things. */
 export const count = (range: { readonly from: number; readonly to: number }, told: Told = {}) =>
@@ -111,6 +165,9 @@ const PART_OF = { bar: 'bar', nose: 'nose', chain: 'chain', sprocket: 'driveSpro
 >;
 type CheckName = `${keyof typeof PART_OF}.${string}`;
 
+/** The part that a check is about: its name begins with it. */
+const partOf = (check: CheckName): Part => PART_OF[check.split('.')[0] as keyof typeof PART_OF];
+
 /** What a word says: how it is judged, and the work it calls for where it calls for any. */
 type Said = SeenWord['outcome'] | readonly [SeenWord['outcome'], string];
 
@@ -131,7 +188,7 @@ export function seen<const W extends Readonly<Record<string, Said>>, const C ext
     typeof word === 'string' ? { outcome: word, work: null } : { outcome: word[0], work: word[1] };
   const judged: Seen = {
     check,
-    part: PART_OF[check.split('.')[0] as keyof typeof PART_OF],
+    part: partOf(check),
     condemns,
     always,
     together,

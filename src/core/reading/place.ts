@@ -1,4 +1,4 @@
-import type { SeenAs } from './declare';
+import type { JudgedAs, JudgedType, SeenAs } from './declare';
 import type { WrittenLength } from './written-length';
 
 type Leaf = string | number | boolean;
@@ -71,6 +71,20 @@ export type GroupIdsOf<T, P extends string = ''> = [WrittenLength] extends [T]
         | {
             [K in keyof T & string]-?: GroupIdsOf<NonNullable<T[K]>, K extends Side ? P : Join<P, K>>;
           }[keyof T & string];
+
+/** Every judged length of a declaration with its check and its limits, whichever edge or member of a list it belongs to. */
+export type JudgedOf<D, P extends string = ''> = D extends { readonly is: 'reading' }
+  ? [JudgedAs<D>] extends [never]
+    ? never
+    : readonly [P, JudgedAs<D>]
+  : D extends { readonly is: 'list'; readonly item: infer I }
+    ? JudgedOf<I, P>
+    : D extends { readonly is: 'group'; readonly shape: infer S }
+      ? { [K in keyof S & string]: JudgedOf<S[K], K extends Side ? P : Join<P, K>> }[keyof S & string]
+      : never;
+
+/** The ids of all limits that are told within a declaration. */
+export type LimitsOf<D> = Extract<JudgedOf<D>, readonly [string, JudgedType]>[1]['limits'];
 
 /** Members of a list have numbers, edges have letters: neither changes which reading it is. */
 export const isMember = (key: string): boolean => /^\d{1,3}$/.test(key);

@@ -1,3 +1,4 @@
+import type { Provenance } from '../families';
 import type { Step } from './step';
 
 /** Parts that a verdict is given on. */
@@ -54,6 +55,35 @@ export interface Seen {
   readonly words: Readonly<Record<string, SeenWord>>;
 }
 
+/** A default limit, told beside the reading that is held against it. */
+export interface ToldLimit {
+  readonly value: number;
+  readonly unit: 'mm';
+  readonly provenance: Provenance;
+}
+
+/** A default limit: a figure, what it is counted in, and where it comes from. */
+export const limit = (value: number, unit: 'mm', provenance: Provenance): ToldLimit => ({ value, unit, provenance });
+
+/** A length that is judged by itself, against a limit of its own. */
+export interface Judged {
+  /** The check it makes, and the id of its limit; it begins with the part. */
+  readonly check: string;
+  readonly part: Part;
+  readonly role: 'min' | 'max';
+  readonly limit: ToldLimit;
+  /** Where the warning band begins, with the id of that limit; null where there is none. */
+  readonly watch: { readonly id: string; readonly limit: ToldLimit } | null;
+  /** True where a length beyond its limit condemns the part. */
+  readonly condemns: boolean;
+  /** True where it is listed although nobody has measured. */
+  readonly always: boolean;
+  /** True where other readings have a say in it: it is judged beside them. */
+  readonly together: boolean;
+  /** Work that it calls for, and from which outcome on. */
+  readonly work: { readonly operation: string; readonly from: 'watch' | 'fail' } | null;
+}
+
 /** What is true of a piece of work, whichever part it is on. */
 export interface Work {
   /** It only cleans: with nothing else to do the verdict is `clean`. */
@@ -85,6 +115,8 @@ export interface Told {
   readonly needed?: Needed;
   /** How it is judged, where its word alone decides. */
   readonly seen?: Seen;
+  /** How it is judged, where a limit of its own decides. */
+  readonly judged?: Judged;
   /** The kind of nose that it belongs to. */
   readonly nose?: 'sprocket' | 'hard';
   /** Why it may move nothing, as it stands; it moves something where this is null or not told. */

@@ -5,6 +5,7 @@ import {
   readingsOf,
   type GroupIdsOf,
   type FindingsOf,
+  type JudgedOf,
   type GroupPlace,
   type GroupsOf,
   type PathsOf,
@@ -30,6 +31,15 @@ type Findings = FindingsOf<typeof sheetReadings>;
 export type SeenId = Findings[0];
 /** The check that such a reading makes. */
 export type SeenCheckId = Findings[1];
+type JudgedLengths = JudgedOf<typeof sheetReadings>;
+/** A length that is judged by itself, against a limit of its own. */
+export type JudgedId = JudgedLengths[0];
+/** The check that such a length makes. */
+export type JudgedCheckId = JudgedLengths[1]['check'];
+/** The check that one of them makes. */
+export type JudgedCheckAt<I extends JudgedId> = Extract<JudgedLengths, readonly [I, unknown]>[1]['check'];
+/** The limits that are told with one of them. */
+export type JudgedLimitsAt<I extends JudgedId> = Extract<JudgedLengths, readonly [I, unknown]>[1]['limits'];
 /** What may be written at a reading. */
 export type WrittenAt<I extends ReadingId> = Extract<Pairs, readonly [I, unknown]>[1];
 

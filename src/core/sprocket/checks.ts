@@ -1,6 +1,6 @@
 import {
-  missingCheck,
-  readingCheck,
+  measuredCheck,
+  measuredChecks,
   repeatOf,
   seenCheck,
   seenChecks,
@@ -57,10 +57,8 @@ function gradeBeside(grade: Grade, measured: Check, expected: number): Check {
 function wearChecks({ wear, grade }: DriveSprocketSheet, limits: Limits): readonly Check[] {
   const [limit, watch] = [limits['sprocket.wear'], limits['sprocket.wear.watch']];
   if (!wear && grade !== undefined) return [gradeAlone(grade, limit.value)];
-  const head = { id: 'sprocket.wear', part } as const;
-  if (!wear) return [missingCheck(head, limit.provenance, { code: 'needs', readings: ['driveSprocket.wear'] })];
-  const measured = readingCheck({ ...head, repeat: repeatOf('driveSprocket.wear', wear) }, wear, limit, watch);
-  if (grade === undefined) return [measured];
+  const measured = measuredCheck('driveSprocket.wear', wear, limits);
+  if (!wear || grade === undefined) return [measured];
   const weighed = weighedBy(boundsOf(wear));
   if (!weighed) return [measured, gradeBeside(grade, measured, 1)];
   const both = gradedAs(weighed, EYE, grade);
@@ -89,6 +87,7 @@ function chainsCheck(sprocket: DriveSprocketSheet, limits: Limits): readonly Che
 export function assessDriveSprocket({ driveSprocket: sprocket = {} }: BenchSheet, limits: Limits): readonly Check[] {
   return [
     ...wearChecks(sprocket, limits),
+    ...measuredChecks(part, 'driveSprocket', sprocket, limits),
     ...seenChecks(part, 'driveSprocket', sprocket),
     ...chainsCheck(sprocket, limits),
   ];

@@ -8,15 +8,14 @@ import {
   type Symptom,
   type SymptomOf,
 } from '../../core/symptom';
-import { readingAt, type ReadingId } from '../../core/sheet';
 import type { UnitSystem } from '../../core/quantity';
 import { ailmentName } from './ailments';
 import { wearPlaceSentence } from './bar';
 import { checkSentence } from './check';
+import { choiceLabel } from './choices';
 import { fitSentence, wearPatternSentence } from './judgements';
 import { tensionSentence } from './loop';
 import { readingName } from './places';
-import { READING_WORDS, nameOfReading } from './readings';
 import { inSentence, list, sentence } from './sentence';
 
 /** Why a symptom may come of a cause. */
@@ -281,11 +280,7 @@ export function foundSentence({ source }: Found, unit: UnitSystem = 'mm'): strin
     case 'check':
       return checkSentence(source.check, unit);
     case 'word': {
-      const id = (readingAt(source.reading)?.id ?? source.reading) as ReadingId;
-      const words = READING_WORDS[id];
-      const said =
-        typeof words === 'string' ? source.word : (words.words as Readonly<Record<string, string>>)[source.word];
-      return `${sentence(nameOfReading(id))}: ${said ?? source.word}.`;
+      return `${sentence(readingName(source.reading))}: ${choiceLabel(source.reading, source.word)}.`;
     }
     case 'fit':
       return fitSentence(source.judgement);

@@ -1,8 +1,7 @@
 import { never } from '../../core/result';
 import type { Check, CheckNote, Place } from '../../core/judge';
 import { formatFigure, formatLength, mm, type UnitSystem } from '../../core/quantity';
-import { checkName } from './check-names';
-import { findingSentence } from './findings';
+import { checkName, observedSentence, wordsOfCheck } from './checks-said';
 import { familyLabel, provenanceWord, railWord, straightEdgeWord } from './labels';
 import { readingName } from './places';
 import { list } from './sentence';
@@ -38,111 +37,13 @@ export function placeName(at: Place | null): string {
     .join(', ');
 }
 
-/** Observations that are no finding of their own: they follow from several readings. */
-const OBSERVED: Readonly<Record<string, string>> = {
-  'proof.oil.flies': 'Oil flies off the nose.',
-  'proof.oil.none': 'No oil comes at the nose: it does not go out like this.',
-  'proof.swarf.chips': 'It throws chips.',
-  'proof.swarf.dust': 'It throws dust: it scrapes where it should cut.',
-  'bar.nose.replaceable': 'The nose has failed and can be replaced on this bar.',
-  'bar.nose.fixed': 'The nose has failed and cannot be replaced on this bar.',
-  'bar.nose.unknown': 'The nose has failed: whether it can be replaced on this bar decides.',
-  'bar.marker.agrees': 'The marker says the same as all else.',
-  'bar.marker.disagrees':
-    'The marker speaks against all else that is known of this edge: ink it and pass the file once more.',
-  'bar.square.agrees': 'The square says the same as all else.',
-  'bar.square.disagrees': 'The square speaks against all else that is known of this edge: set it there once more.',
-  'bar.stands.agrees': 'Stood on its edge, the bar says the same as all else.',
-  'bar.stands.disagrees':
-    'Stood on its edge, the bar speaks against all else that is known of this edge: clean it and stand it up once more.',
-};
-
 /** Sentences for a value beyond its limit. */
-function beyond(check: Check, value: string, limit: string): string {
-  switch (check.id) {
-    case 'bar.depth':
-      return `The groove is ${value} deep at its least place, the least is ${limit}.`;
-    case 'bar.depth-after':
-      return `Dressing would leave ${value} of groove, the least is ${limit}: too little left to dress.`;
-    case 'bar.floor-clearance':
-      return `The drive link stands on the floor (${value} of room): it rubs, heats and wears the tang.`;
-    case 'bar.floor-clearance-after':
-      return `After dressing the drive link would stand on the floor (${value} of room).`;
-    case 'bar.play':
-      return `The chain has ${value} of side play, the most is ${limit}: the groove is worn out.`;
-    case 'bar.play-after':
-      return `Even dressed, the chain would keep ${value} of side play, the most is ${limit}: splayed beyond what dressing recovers.`;
-    case 'bar.dip':
-      return `Both rails dip here, neither over the other: levelling to it takes ${value} off in places, dress above ${limit}.`;
-    case 'bar.pinch':
-      return `The groove is ${value.replace(/^[-\u2212]/, '')} narrower than the link: it pinches. Ease the place.`;
-    case 'bar.step':
-      return `One rail stands ${value} over the other, dress above ${limit}.`;
-    case 'bar.bow':
-      return `The bar is bowed by ${value}, the most is ${limit}: replace.`;
-    case 'chain.cutter':
-      return `Filed back to the worst cutter, ${value} would be left, the least is ${limit}.`;
-    case 'chain.elongation':
-      return `The chain has grown by ${value}, the most is ${limit}.`;
-    case 'chain.uneven':
-      return `Left and right cutters differ by ${value} on average, even them out above ${limit}: the longer side cuts more, leans the chain, and wears the rail of its side.`;
-    case 'chain.half':
-      return `Filing its damage out takes ${value} of a cutter, half or more is seldom worth it (${limit}).`;
-    case 'chain.gauges-too-low':
-      return `A depth gauge stands ${value} under its edge, and the cutters have not so much left that filing them back would mend it (${limit}): it grabs and kicks back.`;
-    case 'chain.gauges-low':
-      return `A depth gauge stands ${value} under its edge, the most is ${limit}: it grabs, kicks back and wears the straps.`;
-    case 'chain.gauges-high':
-      return `A depth gauge stands only ${value} under its edge, the least is ${limit}: fine dust, and it must be pushed.`;
-    case 'chain.angle':
-      return `The top plates stand ${value} off their angle, correct above ${limit}.`;
-    case 'chain.tang-burr':
-      return `The worst burr on a tang stands out by ${value}: file it, or it reams the groove.`;
-    case 'chain.tangs':
-      return check.condemns
-        ? `${value} drive-link tangs are burred: too many to file. Check the groove as well.`
-        : check.value === 1
-          ? 'One drive-link tang is burred: file it.'
-          : `${value} drive-link tangs are burred: file them.`;
-    case 'chain.tight-joints':
-      return check.value === 1 ? 'One joint is tight: free it.' : `${value} joints are tight: free them.`;
-    case 'refit.lift':
-      return `The chain lifts ${value} at mid-bar, the most is ${limit}: tension it again.`;
-    case 'proof.drift':
-      return `The test cut drifts ${value}, at this depth ${limit} is noticed.`;
-    case 'sprocket.wear':
-      return `The sprocket is worn ${value} deep, the most is ${limit}: it would ruin the next chain.`;
-    default:
-      return `${checkName[check.id]}: ${value}, limit ${limit}.`;
-  }
-}
+const beyond = (check: Check, value: string, limit: string): string =>
+  wordsOfCheck(check.id)?.fail?.(value, limit, check) ?? `${checkName[check.id]}: ${value}, limit ${limit}.`;
 
-function warned(check: Check, value: string, watch: string): string {
-  switch (check.id) {
-    case 'bar.floor-clearance':
-    case 'bar.floor-clearance-after':
-      return `Only ${value} of room under the link: about ${watch} is fine, none is not.`;
-    case 'bar.play':
-    case 'bar.play-after':
-      return `Side play is ${value}: beginning to rock, watch from ${watch}.`;
-    case 'bar.bow':
-      return `The bar is bowed by ${value}: slight, may be straightened and must then be measured again.`;
-    case 'bar.chip':
-      return `A piece ${value} long is out of the rail: ${check.value! > (check.limit ?? 0) ? 'the dressing goes down to it' : 'short enough to be left'}.`;
-    case 'chain.elongation':
-      return `The chain has grown by ${value}: watch from ${watch}.`;
-    case 'chain.half':
-      return `Filing its damage out takes ${value} of a cutter: at half and more a new chain is worth thinking of.`;
-    case 'chain.gauges-uneven':
-      return `Left and right depth gauges differ by ${value} on average: the side that stands lower bites deeper and draws the cut.`;
-    case 'sprocket.wear':
-      return `The sprocket is worn ${value} deep: watch from ${watch}.`;
-    case 'sprocket.chains':
-      return `${value} chains have run on it: about two is what a sprocket lasts.`;
-    default:
-      return `${checkName[check.id]}: ${value}, watch from ${watch}.`;
-  }
-}
+/** Sentences for a value beyond where watching begins. */
+const warned = (check: Check, value: string, watch: string): string =>
+  wordsOfCheck(check.id)?.watch?.(value, watch, check) ?? `${checkName[check.id]}: ${value}, watch from ${watch}.`;
 
 /** The deciding number of a check and its doubt: `7.20 mm ± 0.11`; a bound is called one. */
 export function valueWithDoubt(
@@ -229,10 +130,10 @@ function byHand({ outcome, probability }: Check, { high, tests }: Extract<CheckN
 
 function core(check: Check, unit: UnitSystem): string {
   if (check.kind === 'observation') {
-    const said = findingSentence(check.id, check.observed);
+    const said = observedSentence(check.id, check.observed);
     if (said !== null) return said;
     if (check.observed === null) return `${checkName[check.id]} not measured.`;
-    return OBSERVED[`${check.id}.${check.observed}`] ?? `${checkName[check.id]}: ${check.observed}.`;
+    return `${checkName[check.id]}: ${check.observed}.`;
   }
   if (check.note?.code === 'by-hand') return byHand(check, check.note);
   const value = checkValue(check, unit);
@@ -259,11 +160,8 @@ function core(check: Check, unit: UnitSystem): string {
 }
 
 /** Sentences for a value within its limit. */
-function within(check: Check, value: string, limit: string): string {
-  if (check.id === 'chain.half') return `Filing its damage out takes ${value} of a cutter, under ${limit}.`;
-  if (check.id === 'chain.cutter') return `Filed back to the worst cutter, ${value} are left; the least is ${limit}.`;
-  return `${checkName[check.id]} is ${value}, limit ${limit}.`;
-}
+const within = (check: Check, value: string, limit: string): string =>
+  wordsOfCheck(check.id)?.ok?.(value, limit, check) ?? `${checkName[check.id]} is ${value}, limit ${limit}.`;
 
 /** How sure a depth is over its limit, never rounded to certainty: `98 % over 6.00 mm`. */
 function sure({ probability, limit, unit }: Check, system: UnitSystem = 'mm'): string {

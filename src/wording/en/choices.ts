@@ -11,6 +11,6 @@ export function choicesAt(path: ReadingPath): readonly ChoiceWord[] {
   const { id, kind } = readingAt(path)!;
   const options = kind.kind === 'yes-no' ? ['yes', 'no'] : 'options' in kind ? kind.options : [];
   const words = READING_WORDS[id as ReadingId];
-  const said: Readonly<Record<string, string>> = typeof words === 'string' ? {} : words.words;
+  const said: Readonly<Record<string, string>> = typeof words !== 'string' && 'words' in words ? words.words : {};
   return options.map((value) => ({ value, label: said[value] ?? value }));
 }

@@ -8,7 +8,7 @@ import type { Schools } from '../../core/schools';
 import type { StillOpen } from '../../core/handover';
 import type { HarderHabit, NextVisit } from '../../core/visit';
 import { ailmentName, symptomName } from './ailments';
-import { checkName } from './check-names';
+import { checkName } from './checks-said';
 import { choiceLabel } from './choices';
 import { partName } from './labels';
 import { stepName } from './steps';

@@ -1,7 +1,8 @@
 /** English. */
 export * from './labels';
+export * from './limit-names';
 export { stepName } from './steps';
-export * from './check-names';
+export { checkName } from './checks-said';
 export * from './places';
 export * from './sentence';
 export * from './unnamed';

@@ -4,33 +4,15 @@ import { EDGES, RAILS, type Edge } from '../../declared';
 import type { Limits } from '../../limits';
 import { mm } from '../../quantity';
 import type { BarContext } from './context';
-import {
-  missingCheck,
-  readingCheck,
-  repeatOf,
-  seenCheck,
-  seenChecks,
-  withOutcome,
-  workCheck,
-  type Check,
-} from '../../judge';
+import { measuredCheck, measuredChecks, seenCheck, seenChecks, withOutcome, workCheck, type Check } from '../../judge';
 
 const part = 'bar' as const;
 
-/** Bow by its reading, whatever kind of reading it is. A slight one may be straightened, unless the shop replaces every bent bar: then what counts as slight condemns. */
+/** A slight bow may be straightened, unless the shop replaces every bent bar: then what counts as slight condemns. */
 function bowCheck({ sheet, limits, schools }: BarContext): Check {
   const bow = sheet.bar?.checks?.bow;
-  if (!bow)
-    return missingCheck({ id: 'bar.bow', part }, limits['bar.bow'].provenance, {
-      code: 'needs',
-      readings: ['bar.checks.bow'],
-    });
-  const work = { operation: 'straighten', from: 'watch' } as const;
-  const head = { id: 'bar.bow', part, repeat: repeatOf('bar.checks.bow', bow), work } as const;
-  const [slight, real] = [limits['bar.bow.straighten'], limits['bar.bow']];
-  return schools.bentBar === 'always-replace'
-    ? readingCheck(head, bow, slight, null)
-    : readingCheck(head, bow, real, slight);
+  if (schools.bentBar !== 'always-replace') return measuredCheck('bar.checks.bow', bow, limits);
+  return measuredCheck('bar.checks.bow', bow, limits, { limit: limits['bar.bow.straighten'], watch: null });
 }
 
 /** A slight twist is a bend too. */
@@ -39,11 +21,13 @@ const bySchool = (check: Check, { schools }: BarContext): Check =>
     ? withOutcome(check, 'fail')
     : check;
 
-/** What was seen of the bar as a whole. */
+/** What was seen and measured of the bar as a whole. */
 export function observations(context: BarContext): Check[] {
+  const found = context.sheet.bar?.checks ?? {};
   return [
-    ...seenChecks('bar', 'bar.checks', context.sheet.bar?.checks ?? {}).map((check) => bySchool(check, context)),
+    ...seenChecks('bar', 'bar.checks', found).map((check) => bySchool(check, context)),
     bowCheck(context),
+    ...measuredChecks('bar', 'bar.checks', found, context.limits),
   ];
 }
 

@@ -1,6 +1,6 @@
 import type { Limit } from '../../limits';
-import { countOf, estimate, boundsOf, type Estimate } from '../../quantity';
-import { workCheck, type Check } from '../../judge';
+import { countOf, type Estimate } from '../../quantity';
+import { measuredChecks, workCheck, type Check } from '../../judge';
 import type { ChainContext } from './context';
 
 const part = 'chain' as const;
@@ -22,13 +22,11 @@ function tangsCheck(burred: number): Check {
 
 /** What is counted and measured on the undersides: burred tangs, the worst burr, joints that do not swing. */
 export function undersideChecks({ chain, limits }: ChainContext): readonly Check[] {
-  const { burredTangs, tangBurr, tightJoints } = chain.checks ?? {};
-  const burr = tangBurr && (estimate(tangBurr) ?? boundsOf(tangBurr).lo ?? boundsOf(tangBurr).hi);
-  const filed = { operation: 'file-tangs', from: 'fail' } as const;
+  const { burredTangs, tightJoints } = chain.checks ?? {};
   const freed = { operation: 'free-tight-joints', from: 'fail' } as const;
   return [
     ...(burredTangs === undefined ? [] : [tangsCheck(burredTangs)]),
-    ...(burr ? [workCheck({ id: 'chain.tang-burr', part, work: filed }, burr, limits['chain.tang-burr'])] : []),
+    ...measuredChecks(part, 'chain.checks', chain.checks ?? {}, limits),
     ...(tightJoints === undefined
       ? []
       : [workCheck({ id: 'chain.tight-joints', part, work: freed }, counted(tightJoints), none)]),

@@ -39,7 +39,16 @@ export const BAR_WORDS = {
     },
     unseen: 'The mount slot has not been looked at.',
   },
-  'bar.checks.bow': 'bow of the bar',
+  'bar.checks.bow': {
+    name: 'bow of the bar',
+    check: 'Bow',
+    limit: 'Bow: replace above',
+    fail: (value, most) => `The bar is bowed by ${value}, the most is ${most}: replace.`,
+    watch: {
+      limit: 'Bow: straighten above',
+      says: (value) => `The bar is bowed by ${value}: slight, may be straightened and must then be measured again.`,
+    },
+  },
   'bar.checks.twist': {
     name: 'twist of the bar',
     words: { none: 'none', slight: 'slight', plain: 'plain' },

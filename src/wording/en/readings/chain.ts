@@ -140,7 +140,12 @@ export const CHAIN_WORDS = {
     },
   },
   'chain.checks.burredTangs': 'burred tangs',
-  'chain.checks.tangBurr': 'the worst burr on a tang',
+  'chain.checks.tangBurr': {
+    name: 'the worst burr on a tang',
+    check: 'Burr on a tang',
+    limit: 'Burr on a tang: file above',
+    fail: (value) => `The worst burr on a tang stands out by ${value}: file it, or it reams the groove.`,
+  },
   'chain.checks.tangWear': {
     name: 'tips of the tangs',
     words: { none: 'whole', rounded: 'rounded', pointed: 'worn to a point' },

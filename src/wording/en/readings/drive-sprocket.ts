@@ -7,7 +7,16 @@ export const DRIVE_SPROCKET_WORDS = {
   'driveSprocket.type': { name: 'kind of drive sprocket', words: { spur: 'spur', rim: 'rim and drum' } },
   'driveSprocket.teeth': 'teeth of the drive sprocket',
   'driveSprocket.pitch': { name: 'pitch of the drive sprocket', words: PITCH },
-  'driveSprocket.wear': 'wear of the drive sprocket',
+  'driveSprocket.wear': {
+    name: 'wear of the drive sprocket',
+    check: 'Wear depth',
+    limit: 'Sprocket wear: replace above',
+    fail: (value, most) => `The sprocket is worn ${value} deep, the most is ${most}: it would ruin the next chain.`,
+    watch: {
+      limit: 'Sprocket wear: watch above',
+      says: (value, from) => `The sprocket is worn ${value} deep: watch from ${from}.`,
+    },
+  },
   'driveSprocket.grade': {
     name: 'grade of wear by eye',
     words: { none: 'none', light: 'light', deep: 'deep' },

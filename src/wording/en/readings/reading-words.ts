@@ -1,4 +1,4 @@
-import type { ReadingId, SeenId, WrittenAt } from '../../../core/sheet';
+import type { JudgedCheckAt, JudgedId, JudgedLimitsAt, ReadingId, SeenId, WrittenAt } from '../../../core/sheet';
 
 type Yes<T> = T extends boolean ? 'yes' | 'no' : T extends readonly (infer I)[] ? I : T;
 /** Readings that are chosen from a few words: those whose values are known by name. */
@@ -32,14 +32,31 @@ interface Finding<I extends ReadingId> extends Chosen<I> {
   readonly unseen?: string;
 }
 
+/** Says a value, in the unit of the screen, against what it is held against. */
+type Say = (value: string, against: string) => string;
+
+/** A length that is judged by itself: also the check's heading, what its limits are for, and a sentence for each way it can come out badly. */
+type JudgedLength<I extends JudgedId> = {
+  readonly name: string;
+  readonly check: string;
+  /** What its limit is for, in the shop's list of limits. */
+  readonly limit: string;
+  readonly fail: Say;
+} & (JudgedLimitsAt<I> extends JudgedCheckAt<I>
+  ? { readonly watch?: never }
+  : { readonly watch: { readonly limit: string; readonly says: Say } });
+
 /** What must be said of a reading: its name as one points at it in a sentence, and what its kind asks for beside. */
 type WordsOf<I extends ReadingId> = I extends SeenId
   ? Finding<I>
   : I extends Exclude<ChosenId, SaidElsewhere>
     ? Chosen<I>
-    : string;
+    : I extends JudgedId
+      ? JudgedLength<I>
+      : string;
 
 /** The words of every reading: one without does not compile. */
 export type ReadingWords = { readonly [I in ReadingId]: WordsOf<I> };
 export type SomeReadingWords = Partial<ReadingWords>;
 export type FindingWords = Pick<ReadingWords, SeenId>;
+export type JudgedWords = Pick<ReadingWords, JudgedId>;
