@@ -1,7 +1,7 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { assess } from '../../src/core/assess';
+import { appraise, DEFAULT_RULES } from '../../src/core/assess';
 import { compile, drawnDoubt, drawWorld, emptyWorld, judgeWorld, seeded } from '../../src/core/doubt';
 import { DEFAULTS } from '../../src/core/limits';
 import { chainNeed, searchStock } from '../../src/core/stock';
@@ -66,17 +66,17 @@ function core(): Measured[] {
   const read = readSheet(written);
   if (!read.ok) throw new Error(JSON.stringify(read.error));
   const entries = entriesFromSheet(written);
-  const assessing = timed(400, () => assess(read.value, DEFAULTS));
-  const keystroke = timed(200, () => assess(sheetFromEntries(entries).sheet, DEFAULTS));
-  const document = timed(200, () => assessmentDocument(assess(read.value, DEFAULTS)));
+  const assessing = timed(400, () => appraise(read.value, DEFAULT_RULES, null));
+  const keystroke = timed(200, () => appraise(sheetFromEntries(entries).sheet, DEFAULT_RULES, null));
+  const document = timed(200, () => assessmentDocument(appraise(read.value, DEFAULT_RULES, null)));
   const parts = manyParts(PARTS_IN_STOCK);
   const need = chainNeed({ pitch: '325', gauge: '.050', driveLinks: 72, kickbackClass: 'low-kickback' });
   const searching = timed(60, () => searchStock(need, parts));
-  const judged = { sheet: read.value, ...assess(read.value, DEFAULTS) };
+  const judged = { sheet: read.value, ...appraise(read.value, DEFAULT_RULES, null) };
   const planning = timed(40, () => planSet({ judged, limits: DEFAULTS, stock: parts, toOrder: true }));
   const identity = identify(read.value);
   const effects = timed(60, () => identity.evidence.map(({ id }) => effectOf(read.value, identity, id)));
-  const appraisal = assess(read.value, DEFAULTS);
+  const appraisal = appraise(read.value, DEFAULT_RULES, null);
   const compiled = compile(appraisal.hangsOn);
   const [world, deserved, stream] = [emptyWorld(compiled), new Uint8Array(compiled.parts.length), seeded(1)];
   const compiledOnce = timed(80, () => {

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { Command, Argument, CommanderError, InvalidArgumentError } from 'commander';
-import { assess } from '../core/assess';
+import { appraise, DEFAULT_RULES } from '../core/assess';
 import { limitsFile } from '../core/limits';
 import { chainNeed, searchStock } from '../core/stock';
 import { planSet } from '../core/plan';
@@ -65,7 +65,7 @@ async function assessLines(path: string, options: AssessOptions, print: (text: s
     const read = readSheetText(line);
     if (!read.ok) unread += 1;
     const answer = read.ok
-      ? assessmentDocument(assess(read.value, limits), undefined, drawsOf(options))
+      ? assessmentDocument(appraise(read.value, { ...DEFAULT_RULES, limits }, null), undefined, drawsOf(options))
       : { line: number, problems: read.error.map(sheetProblem) };
     await print(`${JSON.stringify(answer)}\n`);
   }
@@ -75,7 +75,7 @@ async function assessLines(path: string, options: AssessOptions, print: (text: s
 
 function assessCommand(path: string, options: AssessOptions): string {
   const [sheet, limits, stock] = [sheetFrom(path), limitsFrom(options.limits), stockFrom(options.stock)];
-  const appraisal = assess(sheet, limits);
+  const appraisal = appraise(sheet, { ...DEFAULT_RULES, limits }, null);
   const matches =
     stock && 'order' in appraisal.order ? searchStock(chainNeed(appraisal.order.order), stock) : stock && [];
   const document = assessmentDocument(appraisal, matches, drawsOf(options));
@@ -95,7 +95,7 @@ const PLAIN_MONEY = { currency: 'EUR', style: 'en-GB', timeZone: 'UTC' } as cons
 
 function planCommand(path: string, { stock, rates, limits: limitsPath, toOrder = false, text }: PlanOptions): string {
   const [sheet, limits] = [sheetFrom(path), limitsFrom(limitsPath, rates)];
-  const judged = { sheet, ...assess(sheet, limits) };
+  const judged = { sheet, ...appraise(sheet, { ...DEFAULT_RULES, limits }, null) };
   const plans = planSet({ judged, limits, stock: stockFrom(stock) ?? [], toOrder });
   return text ? plansText(plans, PLAIN_MONEY) : json(plansDocument(plans));
 }
@@ -103,10 +103,10 @@ function planCommand(path: string, { stock, rates, limits: limitsPath, toOrder =
 /** The hand-over of a sheet as it stands, from no shop: whoever reads it knows whose it is. */
 function handOverCommand(path: string, { on, limits: limitsPath }: { on: string; limits?: string }): string {
   const [{ sheet, written }, limits] = [documentFrom(path), limitsFrom(limitsPath)];
-  const appraisal = assess(sheet, limits);
+  const appraisal = appraise(sheet, { ...DEFAULT_RULES, limits }, null);
   const handed = handOver({
     judged: { sheet, ...appraisal },
-    before: assess(asItCame(sheet), limits),
+    before: appraise(asItCame(sheet), { ...DEFAULT_RULES, limits }, null),
     choices: null,
     newChain: null,
     limits,

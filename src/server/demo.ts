@@ -1,3 +1,4 @@
+import type { Rules } from '../core/assess';
 import { entriesFromSheet, type WrittenBenchSheet } from '../core/sheet';
 import { studiesThatCount } from '../core/hand';
 import { DEFAULT_SCHOOLS } from '../core/schools';
@@ -35,7 +36,7 @@ import type { Transaction } from '../data/store';
 import { calendarDay } from '../wording';
 import type { Context } from './context';
 import { loadFurther } from './demo-further';
-import { rulesInForce, rulesMark, type Rules } from './use-cases/shop';
+import { rulesInForce, rulesMark } from './use-cases/shop';
 import { signOff } from './use-cases/sign-off';
 import { keep, keptOf, summaryKey } from './use-cases/summary';
 

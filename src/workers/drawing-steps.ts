@@ -1,16 +1,11 @@
-import { assess } from '../core/assess';
+import { appraise, type Rules } from '../core/assess';
 import { drawing, type DrawnDoubt } from '../core/doubt';
-import type { LearnedCode } from '../core/identify';
-import type { Limits } from '../core/limits';
-import type { Schools } from '../core/schools';
 import type { BenchSheet } from '../core/sheet';
 
 /** What is drawn: a sheet and what it is judged by, how often, and the seed. */
 export interface DrawRequest {
   readonly sheet: BenchSheet;
-  readonly limits: Limits;
-  readonly codes: readonly LearnedCode[];
-  readonly schools: Schools;
+  readonly rules: Rules;
   readonly draws: number;
   readonly seed: number;
 }
@@ -28,11 +23,11 @@ const breath = (): Promise<void> => new Promise((resolve) => setTimeout(resolve,
  * @returns null where it was stopped
  */
 export async function drawInSteps(
-  { sheet, limits, codes, schools, draws, seed }: DrawRequest,
+  { sheet, rules, draws, seed }: DrawRequest,
   onProgress: OnProgress,
   isStopped: () => boolean,
 ): Promise<DrawnDoubt | null> {
-  const steps = drawing(assess(sheet, limits, codes, schools), draws, seed);
+  const steps = drawing(appraise(sheet, rules, null), draws, seed);
   let since = performance.now();
   for (let step = steps.next(); ; step = steps.next()) {
     if (step.done) return step.value;

@@ -1,9 +1,8 @@
 import { NOT_SIGNED } from '../support/course';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { assess } from '../../src/core/assess';
+import { appraise, DEFAULT_RULES } from '../../src/core/assess';
 import { stepStates } from '../../src/core/workflow';
-import { DEFAULTS } from '../../src/core/limits';
 import { STEPS } from '../../src/core/reading';
 import { assessmentSchema } from '../../src/core/report';
 import { readEntry, readingAt, readSheet, sheetFromEntries, type Entry } from '../../src/core/sheet';
@@ -13,7 +12,9 @@ import { anyEntries, fitting, PLACES } from '../support/entries';
 const RUNS = { seed: 1964, numRuns: 120 };
 
 const documentOf = (entries: readonly Entry[]) =>
-  JSON.parse(JSON.stringify(assessmentDocument(assess(sheetFromEntries(entries).sheet, DEFAULTS)))) as unknown;
+  JSON.parse(
+    JSON.stringify(assessmentDocument(appraise(sheetFromEntries(entries).sheet, DEFAULT_RULES, null))),
+  ) as unknown;
 
 describe('whatever the sheet has a place for', () => {
   it('is every field of it', () => {
@@ -84,7 +85,7 @@ describe('whatever the sheet has a place for', () => {
     fc.assert(
       fc.property(anyEntries, (entries) => {
         const { sheet } = sheetFromEntries(entries);
-        expect(stepStates(sheet, assess(sheet, DEFAULTS), NOT_SIGNED)).toHaveLength(STEPS.length);
+        expect(stepStates(sheet, appraise(sheet, DEFAULT_RULES, null), NOT_SIGNED)).toHaveLength(STEPS.length);
       }),
       { ...RUNS, numRuns: 60 },
     );

@@ -1,9 +1,8 @@
 import { NOT_SIGNED } from '../support/course';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { assess } from '../../src/core/assess';
+import { appraise, DEFAULT_RULES } from '../../src/core/assess';
 import { stepStates } from '../../src/core/workflow';
-import { DEFAULTS } from '../../src/core/limits';
 import { assessmentSchema } from '../../src/core/report';
 import { entriesFromSheet, readSheet, sheetFromEntries, type WrittenBenchSheet } from '../../src/core/sheet';
 import {
@@ -22,7 +21,7 @@ const RUNS = { seed: 1959, numRuns: 250 };
 function assessed(written: WrittenBenchSheet) {
   const read = readSheet(written);
   if (!read.ok) throw new Error(JSON.stringify(read.error));
-  return { sheet: read.value, appraisal: assess(read.value, DEFAULTS) };
+  return { sheet: read.value, appraisal: appraise(read.value, DEFAULT_RULES, null) };
 }
 
 describe('any half-finished sheet', () => {
@@ -133,7 +132,7 @@ describe('any half-finished sheet', () => {
       fc.property(anySheet, (written) => {
         const { sheet, refused } = sheetFromEntries(entriesFromSheet(written));
         expect(refused).toEqual([]);
-        expect(Object.values(assess(sheet, DEFAULTS).verdicts).map(({ action }) => action)).toEqual(
+        expect(Object.values(appraise(sheet, DEFAULT_RULES, null).verdicts).map(({ action }) => action)).toEqual(
           Object.values(assessed(written).appraisal.verdicts).map(({ action }) => action),
         );
       }),

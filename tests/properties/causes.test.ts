@@ -1,7 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { assess, type Appraisal } from '../../src/core/assess';
-import { DEFAULTS } from '../../src/core/limits';
+import { appraise, DEFAULT_RULES, type Appraisal } from '../../src/core/assess';
 import { readSheet, type WrittenBenchSheet } from '../../src/core/sheet';
 import {
   CAUSE_LIST,
@@ -38,7 +37,7 @@ const founds = fc.array(anyFound, { maxLength: 12 });
 function assessed(written: WrittenBenchSheet): Appraisal {
   const read = readSheet(written);
   if (!read.ok) throw new Error(JSON.stringify(read.error));
-  return assess(read.value, DEFAULTS);
+  return appraise(read.value, DEFAULT_RULES, null);
 }
 
 describe('how likely a cause is present', () => {

@@ -1,9 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { assess, type Appraisal } from '../../src/core/assess';
+import { appraise, DEFAULT_RULES, type Appraisal } from '../../src/core/assess';
 import { lengthAfterCorrection, SIDES, standingCutters, type Cutters, type Damage } from '../../src/core/chain';
 import { judgedParts } from '../../src/core/judge';
-import { DEFAULTS } from '../../src/core/limits';
 import { minutesOf } from '../../src/core/next';
 import { mm, type Bounds } from '../../src/core/quantity';
 import { beginOf, readSheet, sheetFromEntries, type Action, type WrittenBenchSheet } from '../../src/core/sheet';
@@ -17,7 +16,7 @@ type Chain = NonNullable<WrittenBenchSheet['chain']>;
 function assessed(written: WrittenBenchSheet): Appraisal {
   const read = readSheet(written);
   if (!read.ok) throw new Error(JSON.stringify(read.error));
-  return assess(read.value, DEFAULTS);
+  return appraise(read.value, DEFAULT_RULES, null);
 }
 const ofChain = (chain: Chain) => assessed({ format: 'serrata-bench-sheet', version: 1, chain });
 
@@ -161,7 +160,7 @@ describe('the measuring plan', () => {
         const written = { ...sheet, job: { ...sheet.job, brought: came, symptoms: said } };
         const read = readSheet(written);
         if (!read.ok) throw new Error(JSON.stringify(read.error));
-        const { plan, verdicts, next } = assess(read.value, DEFAULTS);
+        const { plan, verdicts, next } = appraise(read.value, DEFAULT_RULES, null);
         const parts = judgedParts(read.value);
         const measures = plan.steps.map(({ measure }) => measure);
         expect(new Set(measures).size).toBe(measures.length);
@@ -237,7 +236,7 @@ describe('the measuring plan', () => {
     const minutes: number[] = [];
     for (let asked = 0; asked < 40; asked += 1) {
       const { sheet } = sheetFromEntries([...entries].map(([path, text]) => ({ path, text, unit: 'mm' as const })));
-      const { plan } = assess(sheet, DEFAULTS);
+      const { plan } = appraise(sheet, DEFAULT_RULES, null);
       minutes.push(plan.minutes);
       const [first] = plan.steps;
       if (!first) break;

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { assess } from '../../src/core/assess';
+import { appraise, DEFAULT_RULES } from '../../src/core/assess';
 import {
   compile,
   DESERVED,
@@ -12,7 +12,6 @@ import {
   likeliestWorld,
   seeded,
 } from '../../src/core/doubt';
-import { DEFAULTS } from '../../src/core/limits';
 import { readSheet, type WrittenBenchSheet } from '../../src/core/sheet';
 import { anySheet } from '../support/sheets';
 
@@ -20,7 +19,7 @@ type Parts = Omit<WrittenBenchSheet, 'format' | 'version'>;
 function appraised(parts: Parts) {
   const read = readSheet({ format: 'serrata-bench-sheet', version: 1, ...parts });
   if (!read.ok) throw new Error(JSON.stringify(read.error));
-  return assess(read.value, DEFAULTS);
+  return appraise(read.value, DEFAULT_RULES, null);
 }
 
 const mm = (value: number): string => `${value.toFixed(2)} mm`;

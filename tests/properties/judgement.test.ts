@@ -1,8 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { assess } from '../../src/core/assess';
+import { appraise, DEFAULT_RULES } from '../../src/core/assess';
 import { leastValue } from '../../src/core/belief';
-import { DEFAULTS } from '../../src/core/limits';
 import { boundsOf, type LengthReading } from '../../src/core/quantity';
 import {
   entriesFromSheet,
@@ -21,12 +20,12 @@ import { anySheet, mirrored } from '../support/sheets';
 const RUNS = { seed: 2028, numRuns: 25 };
 
 const documentOf = (entries: readonly Entry[]) =>
-  JSON.stringify(assessmentDocument(assess(sheetFromEntries(entries).sheet, DEFAULTS)));
+  JSON.stringify(assessmentDocument(appraise(sheetFromEntries(entries).sheet, DEFAULT_RULES, null)));
 
 function assessed(written: WrittenBenchSheet) {
   const read = readSheet(written);
   if (!read.ok) throw new Error(JSON.stringify(read.error));
-  return assess(read.value, DEFAULTS);
+  return appraise(read.value, DEFAULT_RULES, null);
 }
 
 /** Nearer to going back on is better; undecided lies between work and the scrap. */
@@ -60,7 +59,7 @@ describe('no reading vanishes', () => {
         const { written } = sheetFromEntries(given);
         const entries = entriesFromSheet(written);
         const { sheet } = sheetFromEntries(entries);
-        const said = assess(sheet, DEFAULTS).idle.map(({ measure }) => measure);
+        const said = appraise(sheet, DEFAULT_RULES, null).idle.map(({ measure }) => measure);
         const whole = documentOf(entries);
         for (const entry of entries) {
           if (NO_READING.some((start) => entry.path.startsWith(start))) continue;
@@ -276,7 +275,7 @@ describe('any legal sheet', () => {
   it('has an assessment without a number that ends nowhere', () => {
     fc.assert(
       fc.property(anyEntries, (entries) => {
-        const appraisal = assess(sheetFromEntries(entries).sheet, DEFAULTS);
+        const appraisal = appraise(sheetFromEntries(entries).sheet, DEFAULT_RULES, null);
         const walk = (value: unknown): void => {
           if (typeof value === 'number') expect(Number.isFinite(value)).toBe(true);
           else if (value instanceof Float64Array) for (const each of value) expect(Number.isFinite(each)).toBe(true);

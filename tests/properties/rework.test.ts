@@ -1,8 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { dressPlan, type DressStation } from '../../src/core/bar';
-import { assess } from '../../src/core/assess';
-import { DEFAULTS } from '../../src/core/limits';
+import { appraise, DEFAULT_RULES } from '../../src/core/assess';
 import { readSheet, type Action } from '../../src/core/sheet';
 
 const rules = { tolerance: 0.05, slope: 0.005, touch: 0.05 };
@@ -99,7 +98,7 @@ describe('verdicts on a bar', () => {
             },
           });
           if (!read.ok) throw new Error(JSON.stringify(read.error));
-          return RANK[assess(read.value, DEFAULTS).verdicts.bar.action];
+          return RANK[appraise(read.value, DEFAULT_RULES, null).verdicts.bar.action];
         };
         expect(action(more)).toBeLessThanOrEqual(action(0));
       }),

@@ -1,6 +1,6 @@
 import { atan2, cos, cross, multiply, subtract, tan, type MathType } from 'mathjs';
 import { describe, expect, it } from 'vitest';
-import { assess } from '../../src/core/assess';
+import { appraise, DEFAULT_RULES } from '../../src/core/assess';
 import {
   adjusterTravel,
   angleSetBack,
@@ -12,7 +12,6 @@ import {
   strokesFor,
 } from '../../src/core/chain';
 import { cuttersExpected } from '../../src/core/identify';
-import { DEFAULTS } from '../../src/core/limits';
 import { centresFor, lengthOfLinks, pitchDiameter } from '../../src/core/loop';
 import { mm, type Estimate } from '../../src/core/quantity';
 import { DEFAULT_SCHOOLS, type Schools } from '../../src/core/schools';
@@ -24,7 +23,7 @@ type Chain = NonNullable<WrittenBenchSheet['chain']>;
 function appraised(parts: Parts, schools: Schools = DEFAULT_SCHOOLS) {
   const read = readSheet({ format: 'serrata-bench-sheet', version: 1, ...parts });
   if (!read.ok) throw new Error(JSON.stringify(read.error));
-  return assess(read.value, DEFAULTS, [], schools);
+  return appraise(read.value, { ...DEFAULT_RULES, schools }, null);
 }
 
 const sure = (value: number): Estimate => ({ value: mm(value), u: 0.02 });

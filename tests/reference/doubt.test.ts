@@ -1,11 +1,10 @@
 import fc from 'fast-check';
 import { mean, sampleCorrelation } from 'simple-statistics';
 import { describe, expect, it } from 'vitest';
-import { assess } from '../../src/core/assess';
+import { appraise, DEFAULT_RULES } from '../../src/core/assess';
 import { DESERVED, drawnDoubt, dropOf, seeded, sharesOf, WORTH_MEASURING, type Factor } from '../../src/core/doubt';
 import { gainOfRepeat } from '../../src/core/next';
 import { normalCdf } from '../../src/core/quantity';
-import { DEFAULTS } from '../../src/core/limits';
 import { readSheet, type WrittenBenchSheet } from '../../src/core/sheet';
 import { anySheet } from '../support/sheets';
 
@@ -13,7 +12,7 @@ type Parts = Omit<WrittenBenchSheet, 'format' | 'version'>;
 function appraised(parts: Parts) {
   const read = readSheet({ format: 'serrata-bench-sheet', version: 1, ...parts });
   if (!read.ok) throw new Error(JSON.stringify(read.error));
-  return assess(read.value, DEFAULTS);
+  return appraise(read.value, DEFAULT_RULES, null);
 }
 
 const factor = (over: Partial<Factor>): Factor => ({

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { jStat } from 'jstat';
 import { linearRegression } from 'simple-statistics';
 import { describe, expect, it } from 'vitest';
-import { assess } from '../../src/core/assess';
+import { appraise, DEFAULT_RULES } from '../../src/core/assess';
 import { CUTS_NEEDED, cutDrift, cutSums, driftFactor, noticedDrift } from '../../src/core/bar';
 import { workingDaysAfter } from '../../src/core/booking';
 import { DEFAULTS } from '../../src/core/limits';
@@ -17,7 +17,7 @@ const sheet = (parts: object) => {
   if (!read.ok) throw new Error(JSON.stringify(read.error));
   return read.value;
 };
-const assessed = (parts: object) => assess(sheet(parts), DEFAULTS);
+const assessed = (parts: object) => appraise(sheet(parts), DEFAULT_RULES, null);
 
 /** NIST StRD, linear regression without intercept: certified values (from memory). */
 const NO_INT_1 = {

@@ -2,7 +2,7 @@ import { stockPart } from '../support/stock-part';
 import fc from 'fast-check';
 import highs from 'highs';
 import { describe, expect, it } from 'vitest';
-import { assess } from '../../src/core/assess';
+import { appraise, DEFAULT_RULES } from '../../src/core/assess';
 import { familyAndGaugeMeet } from '../../src/core/families';
 import { DEFAULTS, resolveLimits } from '../../src/core/limits';
 import {
@@ -353,7 +353,7 @@ describe('a plan in the trade', () => {
   const judge = (parts: Parts): Judged => {
     const read = readSheet({ format: 'serrata-bench-sheet', version: 1, ...parts });
     if (!read.ok) throw new Error(JSON.stringify(read.error));
-    return { sheet: read.value, ...assess(read.value, DEFAULTS) };
+    return { sheet: read.value, ...appraise(read.value, DEFAULT_RULES, null) };
   };
   const part = stockPart;
   const chain = { stamp: '.325 .050', driveLinks: [72, 72], checks: { crack: 'yes' as const } };

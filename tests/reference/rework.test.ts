@@ -5,10 +5,9 @@ import { mean, standardDeviation } from 'simple-statistics';
 import { describe, expect, it } from 'vitest';
 import { dressPlan, floorClearance, type DressStation } from '../../src/core/bar';
 import { overhang, predictStraightEdge } from '../../src/core/groove';
-import { assess } from '../../src/core/assess';
+import { appraise, DEFAULT_RULES } from '../../src/core/assess';
 import { barWork } from '../../src/core/bar/checks';
 import { DEFAULT_SCHOOLS } from '../../src/core/schools';
-import { DEFAULTS } from '../../src/core/limits';
 import { estimate, measured, mm, toRadians, type Degrees } from '../../src/core/quantity';
 import { readSheet, type WrittenBenchSheet } from '../../src/core/sheet';
 
@@ -125,7 +124,7 @@ describe('facts of the trade about rework (common practice, no source)', () => {
   const assessed = (parts: object) => {
     const read = readSheet({ format: 'serrata-bench-sheet', version: 1, ...parts });
     if (!read.ok) throw new Error(JSON.stringify(read.error));
-    return assess(read.value, DEFAULTS);
+    return appraise(read.value, DEFAULT_RULES, null);
   };
   const looked = { crack: 'no', bow: '0 mm', noseTurns: 'free', straightEdge: 'gap-stays' };
   const edge = (near: number, far: number, extra: object = {}) => ({
@@ -188,7 +187,7 @@ describe('facts of the trade about rework (common practice, no source)', () => {
         ...bar({ A: edge(8, 7.6), B: edge(8.5, 8.5) }, more),
       });
       if (!read.ok) throw new Error(JSON.stringify(read.error));
-      const { bar: assessedBar, verdicts } = assess(read.value, DEFAULTS, [], schools);
+      const { bar: assessedBar, verdicts } = appraise(read.value, { ...DEFAULT_RULES, schools }, null);
       return barWork(read.value, assessedBar, verdicts.bar, schools);
     };
     expect(work({})).toEqual(['dress-rails', 'deburr']);
@@ -210,10 +209,12 @@ describe('facts of the trade about rework (common practice, no source)', () => {
     };
     const read = readSheet({ format: 'serrata-bench-sheet', version: 1, ...parts });
     if (!read.ok) throw new Error(JSON.stringify(read.error));
-    const { operations } = assess(read.value, DEFAULTS).verdicts.bar;
+    const { operations } = appraise(read.value, DEFAULT_RULES, null).verdicts.bar;
     expect(operations).not.toContain('close-rails');
     const closing = { ...DEFAULT_SCHOOLS, closeRails: 'on' as const };
-    expect(assess(read.value, DEFAULTS, [], closing).verdicts.bar.operations).toContain('close-rails');
+    expect(appraise(read.value, { ...DEFAULT_RULES, schools: closing }, null).verdicts.bar.operations).toContain(
+      'close-rails',
+    );
   });
 
   it('blueing names what was found beside it, by the causes that a complaint of heat has', () => {

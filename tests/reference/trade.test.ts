@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { dressingsLeft, mouthAfter } from '../../src/core/bar';
 import { rock } from '../../src/core/groove';
-import { assess } from '../../src/core/assess';
+import { appraise, DEFAULT_RULES } from '../../src/core/assess';
 import { DEFAULTS } from '../../src/core/limits';
 import { FAMILIES, familyAndGaugeMeet, GAUGES } from '../../src/core/families';
 import { cuttersExpected, identify, pitchFromSpan } from '../../src/core/identify';
@@ -48,12 +48,13 @@ describe('facts of the trade (common practice, no source)', () => {
 
   it('1 mm of room under the link is fine and none is not', () => {
     const withDepth = (depth: string) =>
-      assess(
+      appraise(
         sheet({
           bar: { edges: { A: { stations: [{ at: '60 mm', near: depth, far: depth }] } } },
           chain: { tang: '5 mm' },
         }),
-        DEFAULTS,
+        DEFAULT_RULES,
+        null,
       ).checks.find(({ id }) => id === 'bar.floor-clearance')?.outcome;
     expect(withDepth('6.2 mm')).toBe('ok');
     expect(withDepth('5.6 mm')).toBe('watch');
@@ -79,9 +80,10 @@ describe('facts of the trade (common practice, no source)', () => {
   });
 
   it('push and pull of 483.1 to 489.6 over 52 joints is 1.35 %, 0.125 mm a joint', () => {
-    const { chain } = assess(
+    const { chain } = appraise(
       sheet({ chain: { pushPull: { joints: 52, closed: '483.1 mm', pulled: '489.6 mm' } } }),
-      DEFAULTS,
+      DEFAULT_RULES,
+      null,
     );
     expect(chain.stretch.measured?.percent).toBeCloseTo(1.35, 2);
     expect(chain.stretch.measured?.perJoint).toBeCloseTo(0.125, 3);
@@ -94,9 +96,10 @@ describe('facts of the trade (common practice, no source)', () => {
         { at: '200 mm', near, far },
       ],
     });
-    const { bar } = assess(
+    const { bar } = appraise(
       sheet({ job: { turnOver: 'never' }, bar: { edges: { A: edge('8 mm', '7.4 mm'), B: edge('7.4 mm', '8 mm') } } }),
-      DEFAULTS,
+      DEFAULT_RULES,
+      null,
     );
     expect(bar.wearPattern.code).toBe('leaned-on');
   });
@@ -104,13 +107,14 @@ describe('facts of the trade (common practice, no source)', () => {
   it('regular turning over mixes the two causes: then the cutters must be measured, whoever noticed the turning', () => {
     const edge = (near: string, far: string) => ({ stations: [{ at: '60 mm', near, far }] });
     const pattern = (saw: NonNullable<WrittenBenchSheet['saw']>) =>
-      assess(
+      appraise(
         sheet({
           job: { turnOver: 'never' },
           saw,
           bar: { edgeDown: 'B', edges: { A: edge('8 mm', '7.4 mm'), B: edge('7.4 mm', '8 mm') } },
         }),
-        DEFAULTS,
+        DEFAULT_RULES,
+        null,
       ).bar.wearPattern;
     const turnLog = [{ came: 'A', went: 'A' } as const];
     expect(pattern({ turnLog })).toEqual({ code: 'measure-the-cutters', opposite: true, logged: 1 });
@@ -132,7 +136,7 @@ describe('facts of the trade (common practice, no source)', () => {
       stations: [60, 150, 240].map((at) => ({ at: `${at} mm`, near: '8 mm', far: '8 mm' })),
     };
     const judged = (A: object, B: object, after: object = {}) => {
-      const { verdicts, plan, doubts, bar } = assess(
+      const { verdicts, plan, doubts, bar } = appraise(
         sheet({
           bar: {
             stamp: '18 in 325 .050 72DL',
@@ -141,7 +145,8 @@ describe('facts of the trade (common practice, no source)', () => {
             edges: { A: { ...A, ...after }, B },
           },
         } as never),
-        DEFAULTS,
+        DEFAULT_RULES,
+        null,
       );
       const asked = plan.steps.filter(({ reason }) => reason.code === 'metal-left').map(({ measure }) => measure);
       return { action: verdicts.bar.action, asked, doubt: doubts.bar, byHand: bar.byHand };
@@ -165,7 +170,7 @@ describe('facts of the trade (common practice, no source)', () => {
     const sound = { near: '8 mm', far: '8 mm', mouth: '1.36 mm', deep: '1.34 mm', deepAt: '3 mm' };
     const edge = { stations: [60, 160, 260, 360].map((at) => ({ at: `${at} mm`, ...sound })) };
     const verdict = (rust?: 'none' | 'surface' | 'pitted') =>
-      assess(
+      appraise(
         sheet({
           bar: {
             stamp: '325 .050 72DL',
@@ -174,7 +179,8 @@ describe('facts of the trade (common practice, no source)', () => {
             edges: { A: edge, B: edge },
           },
         }),
-        DEFAULTS,
+        DEFAULT_RULES,
+        null,
       ).verdicts.bar;
     expect(verdict()).toMatchObject({ action: 'keep', operations: [] });
     expect(verdict('none')).toMatchObject({ action: 'keep', operations: [] });

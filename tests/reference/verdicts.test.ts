@@ -1,6 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { assess } from '../../src/core/assess';
-import { DEFAULTS } from '../../src/core/limits';
+import { appraise, DEFAULT_RULES } from '../../src/core/assess';
 import { readSheet, type WrittenBenchSheet } from '../../src/core/sheet';
 
 /**
@@ -14,7 +13,7 @@ type Station = NonNullable<NonNullable<NonNullable<Bar['edges']>['A']>['stations
 function appraised(parts: Parts) {
   const read = readSheet({ format: 'serrata-bench-sheet', version: 1, ...parts });
   if (!read.ok) throw new Error(JSON.stringify(read.error));
-  return assess(read.value, DEFAULTS);
+  return appraise(read.value, DEFAULT_RULES, null);
 }
 
 const at = (position: number, depth: number, over: Partial<Station> = {}): Station => ({

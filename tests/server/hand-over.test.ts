@@ -14,7 +14,7 @@ import { jobSheet, jobView, putReadings } from '../../src/server/use-cases/jobs'
 import { reopen } from '../../src/server/use-cases/sign-off';
 import { searchView } from '../../src/server/use-cases/stock';
 import { createJob } from '../../src/server/use-cases/take-in';
-import { paperOf, PAPERS } from '../../src/server/papers';
+import { paperOf, writePaper, PAPERS } from '../../src/server/papers';
 import { paperPdf } from '../../src/server/papers/pdf';
 import { demoContext, type TestContext } from '../support/context';
 import { pdfFonts, pdfPages, pdfText } from '../support/poppler';
@@ -240,7 +240,7 @@ describe('out and in again', () => {
 describe('papers', () => {
   it.each(Object.keys(PAPERS))('%s is a PDF with the shipped fonts that says what the page says', async (name) => {
     const id = await jobOf(context, 'L-0418');
-    const paper = await paperOf(name).write({ context, jobId: id, unit: 'mm', origin: 'http://127.0.0.1:4321' });
+    const paper = await writePaper(name, { context, jobId: id, unit: 'mm', origin: 'http://127.0.0.1:4321' });
     const pdf = await paperPdf(paper);
     const text = pdfText(pdf).replace(/\s+/g, ' ');
     expect(text).toContain('L-0418');
@@ -252,7 +252,7 @@ describe('papers', () => {
 
   it('of the vise take nothing off a bar that goes', async () => {
     const card = async (tag: string) =>
-      paperOf('work-card').write({ context, jobId: await jobOf(context, tag), unit: 'mm', origin: '' });
+      writePaper('work-card', { context, jobId: await jobOf(context, tag), unit: 'mm', origin: '' });
     expect((await card('L-0418')).blocks.some(({ is }) => is === 'table')).toBe(false);
     expect(JSON.stringify((await card('L-0418')).blocks)).toContain('Nothing is to be done on this bar.');
     expect(JSON.stringify((await card('L-0417')).blocks)).toContain('near off');
@@ -266,13 +266,13 @@ describe('papers', () => {
       complaint: '“Größe” ≥ 3 mm?',
       promisedFor: null,
     });
-    const paper = await paperOf('customer').write({ context, jobId: id, unit: 'mm', origin: 'http://127.0.0.1:4321' });
+    const paper = await writePaper('customer', { context, jobId: id, unit: 'mm', origin: 'http://127.0.0.1:4321' });
     expect(pdfText(await paperPdf(paper))).toContain('For Łukasz Żółć & Cie, Čapek');
   });
 
   it('of the customer name each part, the three numbers, what to do at home and when to come back', async () => {
     const id = await goneJob('L-0407');
-    const paper = await paperOf('customer').write({ context, jobId: id, unit: 'mm', origin: 'http://127.0.0.1:4321' });
+    const paper = await writePaper('customer', { context, jobId: id, unit: 'mm', origin: 'http://127.0.0.1:4321' });
     const text = pdfText(await paperPdf(paper));
     for (const said of ['Bar: kept', '.325', '.050', '72', 'Next visit: ', 'no certificate', 'to the right'])
       expect(text).toContain(said);

@@ -5,7 +5,8 @@ import { currentReadings, readingHistory, findSignOff } from '../../src/data/rep
 import { openStore } from '../../src/data/store';
 import { Refusal } from '../../src/server/refusal';
 import { benchView } from '../../src/server/use-cases/bench';
-import { assessedJob, jobSheet, jobView, putReadings } from '../../src/server/use-cases/jobs';
+import { assessedJob } from '../../src/server/use-cases/appraised';
+import { jobSheet, jobView, putReadings } from '../../src/server/use-cases/jobs';
 import { reopen, signOff } from '../../src/server/use-cases/sign-off';
 import { createJob, ownersView } from '../../src/server/use-cases/take-in';
 import { learnCode } from '../../src/server/use-cases/codes';

@@ -2,6 +2,7 @@ import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import type { CaliperMessage } from '../../src/contract';
 import { DEFAULT_SCHOOLS, resolveSchools } from '../../src/core/schools';
 import { caliperCommand, caliperStream } from '../../src/server/simulated/caliper';
+import { appraisedJob } from '../../src/server/use-cases/appraised';
 import { benchView } from '../../src/server/use-cases/bench';
 import { jobSheet, jobView, putReadings } from '../../src/server/use-cases/jobs';
 import { chooseSchool, rulesInForce, shopPage } from '../../src/server/use-cases/shop';
@@ -33,7 +34,7 @@ describe('schools', () => {
   it('are followed on the work card', async () => {
     const id = await jobOf('L-0417');
     await chooseSchool(context, { school: 'levelling', answer: 'wood-block' });
-    const card = await workCardView(context, id);
+    const card = workCardView(context, await appraisedJob(context, id));
     expect(card.levelling.school).toBe('file in a wood block');
     expect(card.edges.map(({ edge }) => edge)).toEqual(['A', 'B']);
     // By what is believed of the rails, which is near what was read by caliper or rod.

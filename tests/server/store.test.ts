@@ -4,8 +4,7 @@ import { join, resolve } from 'node:path';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { sql } from 'drizzle-orm';
 import { readSheet } from '../../src/core/sheet';
-import { assess } from '../../src/core/assess';
-import { DEFAULTS } from '../../src/core/limits';
+import { appraise, DEFAULT_RULES } from '../../src/core/assess';
 import { WAITS } from '../../src/core/reading';
 import { DEMO_FURTHER_JOBS, DEMO_JOBS, DEMO_SHEETS, DEMO_STOCK } from '../../src/data/demo';
 import { EditedMigration, migrateStore } from '../../src/data/migrate';
@@ -13,6 +12,7 @@ import { storeUrl } from '../../src/data/store';
 import { loadDemo } from '../../src/server/demo';
 import { turnAway, MAX_BODY_BYTES } from '../../src/server/http/guard';
 import { readStockCsv } from '../../src/server/stock-csv';
+import { appraisedJob } from '../../src/server/use-cases/appraised';
 import { benchView } from '../../src/server/use-cases/bench';
 import { jobView } from '../../src/server/use-cases/jobs';
 import { orderFrom, searchView, slipView, stockAnswers, stockView } from '../../src/server/use-cases/stock';
@@ -68,7 +68,7 @@ describe('the demo scenario', () => {
     const all = Object.values(DEMO_SHEETS).map((written) => {
       const sheet = readSheet(written);
       if (!sheet.ok) throw new Error(JSON.stringify(sheet.error));
-      return assess(sheet.value, DEFAULTS);
+      return appraise(sheet.value, DEFAULT_RULES, null);
     });
     const actions = new Set(all.flatMap(({ verdicts }) => Object.values(verdicts).map(({ action }) => action)));
     expect([...actions].sort()).toEqual(['clean', 'keep', 'recondition', 'replace', 'undecided']);
@@ -142,7 +142,7 @@ describe('search, stock and the slip', () => {
   it('writes the slip only when the three numbers are settled', async () => {
     const { jobs } = await benchView(context, { page: '1' });
     const id = (tag: string) => jobs.find((job) => job.tag === tag)!.id;
-    expect((await slipView(context, id('L-0423'))).order).toEqual({
+    expect((await slipView(context, await appraisedJob(context, id('L-0423')))).order).toEqual({
       pitch: '3/8 LP',
       pitchNote: '3/8 low profile',
       gauge: '.050',
@@ -150,7 +150,7 @@ describe('search, stock and the slip', () => {
       driveLinks: 56,
       kickbackClass: 'low-kickback',
     });
-    const clash = await slipView(context, id('L-0421'));
+    const clash = await slipView(context, await appraisedJob(context, id('L-0421')));
     expect(clash.order).toBeNull();
     expect(clash.withheld.join()).toContain('Gauge');
     await expect(jobView(context, 'nobody')).rejects.toMatchObject({ status: 404 });

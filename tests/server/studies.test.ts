@@ -1,10 +1,10 @@
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { sql } from 'drizzle-orm';
 import { readSheet } from '../../src/core/sheet';
-import { assess } from '../../src/core/assess';
-import { DEFAULTS } from '../../src/core/limits';
+import { appraise, DEFAULT_RULES } from '../../src/core/assess';
 import { createJob } from '../../src/server/use-cases/take-in';
-import { assessedJob, jobSheet, jobView, putReadings } from '../../src/server/use-cases/jobs';
+import { assessedJob } from '../../src/server/use-cases/appraised';
+import { jobSheet, jobView, putReadings } from '../../src/server/use-cases/jobs';
 import { rulesInForce, rulesMark } from '../../src/server/use-cases/shop';
 import { signOff } from '../../src/server/use-cases/sign-off';
 import { putStudyAside, studiesOf, studyHand } from '../../src/server/use-cases/studies';
@@ -75,7 +75,8 @@ describe('a study of a hand and its tool', () => {
     const { written } = await jobSheet(context, id);
     expect(written.studies).toEqual([expect.objectContaining({ by: 'Ines', known: '8 mm', knownDoubt: '0.001 mm' })]);
     const read = readSheet(JSON.parse(JSON.stringify(written)));
-    const wear = read.ok && assess(read.value, DEFAULTS).checks.find((check) => check.id === 'sprocket.wear');
+    const wear =
+      read.ok && appraise(read.value, DEFAULT_RULES, null).checks.find((check) => check.id === 'sprocket.wear');
     expect(wear && wear.value).toBeCloseTo(0.49, 9);
   });
 

@@ -1,7 +1,6 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { gunzipSync, gzipSync } from 'node:zlib';
-import { assess } from '../../src/core/assess';
-import { DEFAULTS } from '../../src/core/limits';
+import { appraise, DEFAULT_RULES } from '../../src/core/assess';
 import { readSheet, type WrittenBenchSheet } from '../../src/core/sheet';
 import { assessmentDocument } from '../../src/wording';
 
@@ -18,7 +17,7 @@ export interface KeptAppraisal {
 export function documentOf(written: WrittenBenchSheet): unknown {
   const read = readSheet(written);
   if (!read.ok) throw new Error(JSON.stringify(read.error));
-  return JSON.parse(JSON.stringify(assessmentDocument(assess(read.value, DEFAULTS))));
+  return JSON.parse(JSON.stringify(assessmentDocument(appraise(read.value, DEFAULT_RULES, null))));
 }
 
 export const keptAppraisals = (): readonly KeptAppraisal[] =>

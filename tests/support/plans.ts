@@ -1,6 +1,5 @@
 import fc from 'fast-check';
-import { assess } from '../../src/core/assess';
-import { DEFAULTS } from '../../src/core/limits';
+import { appraise, DEFAULT_RULES } from '../../src/core/assess';
 import type { Judged } from '../../src/core/plan';
 import { readSheet, type WrittenBenchSheet } from '../../src/core/sheet';
 import type { StockPart } from '../../src/core/stock';
@@ -67,7 +66,7 @@ export const judgedSet: fc.Arbitrary<Judged> = fc
         : {}),
     });
     if (!read.ok) throw new Error(JSON.stringify(read.error));
-    return { sheet: read.value, ...assess(read.value, DEFAULTS) };
+    return { sheet: read.value, ...appraise(read.value, DEFAULT_RULES, null) };
   });
 
 const KINDS = ['chain', 'bar', 'drive-sprocket', 'nose'] as const;

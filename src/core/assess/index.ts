@@ -1,2 +1,3 @@
 /** A sheet in, an appraisal out: composition of what the rooms know. */
-export * from './assess';
+export * from './rules';
+export * from './appraise';

@@ -1,7 +1,6 @@
 import { jStat } from 'jstat';
 import { describe, expect, it } from 'vitest';
-import { assess } from '../assess';
-import { DEFAULTS } from '../limits';
+import { appraise, DEFAULT_RULES } from '../assess';
 import { chiSquareQuantile, mm } from '../quantity';
 import { entriesFromSheet, readSheet, sheetFromEntries } from '../sheet';
 import { figuresOf, flawsOf, studiesThatCount, studyResult, writtenStudy, type Study } from '.';
@@ -94,7 +93,7 @@ describe('readings from a study on', () => {
   const wearOf = (given: unknown) => {
     const read = readSheet(given);
     if (!read.ok) throw new Error(JSON.stringify(read.error));
-    return assess(read.value, DEFAULTS).checks.find(({ id }) => id === 'sprocket.wear')!;
+    return appraise(read.value, DEFAULT_RULES, null).checks.find(({ id }) => id === 'sprocket.wear')!;
   };
   const ofInes = writtenStudy(study({ known: { value: mm(7.967), u: 0.002 } }));
 

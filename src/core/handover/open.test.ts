@@ -1,6 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { assess } from '../assess';
-import { DEFAULTS } from '../limits';
+import { appraise, DEFAULT_RULES } from '../assess';
 import { readSheet } from '../sheet';
 import { stillOpen } from './open';
 
@@ -8,7 +7,14 @@ const open = (parts: object, over: Partial<Parameters<typeof stillOpen>[0]> = {}
   const read = readSheet({ format: 'serrata-bench-sheet', version: 1, ...parts });
   if (!read.ok) throw new Error(JSON.stringify(read.error));
   const sheet = read.value;
-  const leaving = { sheet, ...assess(sheet, DEFAULTS), signed: true, choices: null, notTaken: [], ...over };
+  const leaving = {
+    sheet,
+    ...appraise(sheet, DEFAULT_RULES, null),
+    signed: true,
+    choices: null,
+    notTaken: [],
+    ...over,
+  };
   return stillOpen(leaving).map(({ code }) => code);
 };
 

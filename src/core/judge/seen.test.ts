@@ -1,6 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { assess } from '../assess';
-import { DEFAULTS } from '../limits';
+import { appraise, DEFAULT_RULES } from '../assess';
 import { READINGS, sheetFromEntries } from '../sheet';
 
 const FINDINGS = READINGS.flatMap(({ id, told: { seen, nose } }) =>
@@ -17,7 +16,7 @@ function checksOf(id: string, word: string, nose: string | undefined) {
   ];
   const { sheet, refused } = sheetFromEntries(said.map((each) => ({ ...each, unit: 'mm' as const })));
   expect(refused).toEqual([]);
-  return assess(sheet, DEFAULTS).checks;
+  return appraise(sheet, DEFAULT_RULES, null).checks;
 }
 
 describe('every finding that is declared', () => {

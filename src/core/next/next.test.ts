@@ -1,6 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { assess } from '../assess';
-import { DEFAULTS } from '../limits';
+import { appraise, DEFAULT_RULES } from '../assess';
 import { readSheet, type Askable, type WrittenBenchSheet } from '../sheet';
 
 type Parts = Omit<WrittenBenchSheet, 'format' | 'version'>;
@@ -8,7 +7,7 @@ type Parts = Omit<WrittenBenchSheet, 'format' | 'version'>;
 function judged(parts: Parts) {
   const read = readSheet({ format: 'serrata-bench-sheet', version: 1, ...parts });
   if (!read.ok) throw new Error(JSON.stringify(read.error));
-  return assess(read.value, DEFAULTS);
+  return appraise(read.value, DEFAULT_RULES, null);
 }
 
 const asked = (parts: Parts): readonly Askable[] => judged(parts).plan.steps.map(({ measure }) => measure);

@@ -1,6 +1,6 @@
 import { stockPart } from '../../../tests/support/stock-part';
 import { describe, expect, it } from 'vitest';
-import { assess } from '../assess';
+import { appraise, DEFAULT_RULES } from '../assess';
 import { DEFAULTS } from '../limits';
 import { readSheet, type WrittenBenchSheet } from '../sheet';
 import type { StockPart } from '../stock';
@@ -49,7 +49,7 @@ function plansOf(
     driveSprocket: { pitch: '325', wear: '0.05 mm' },
   });
   if (!read.ok) throw new Error(JSON.stringify(read.error));
-  const judged = { sheet: read.value, ...assess(read.value, DEFAULTS) };
+  const judged = { sheet: read.value, ...appraise(read.value, DEFAULT_RULES, null) };
   return possiblePlans({ judged, limits: DEFAULTS, stock });
 }
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { assess } from '../assess';
+import { appraise, DEFAULT_RULES } from '../assess';
 import { DEFAULTS } from '../limits';
 import { readSheet } from '../sheet';
 import { nextVisit } from './visit';
@@ -9,7 +9,7 @@ const visit = (job: object, over: object = {}) => {
   const read = readSheet({ format: 'serrata-bench-sheet', version: 1, job, chain: { stamp: '325' }, ...over });
   if (!read.ok) throw new Error(JSON.stringify(read.error));
   const sheet = read.value;
-  return nextVisit({ sheet, ...assess(sheet, DEFAULTS) }, { chain: 'replace' }, DEFAULTS);
+  return nextVisit({ sheet, ...appraise(sheet, DEFAULT_RULES, null) }, { chain: 'replace' }, DEFAULTS);
 };
 
 describe('the next visit', () => {

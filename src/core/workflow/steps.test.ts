@@ -1,8 +1,7 @@
 import { NOT_SIGNED } from '../../../tests/support/course';
 import { readdirSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { assess } from '../assess';
-import { DEFAULTS } from '../limits';
+import { appraise, DEFAULT_RULES } from '../assess';
 import { stepRow, STEPS } from '../reading';
 import { readSheet, type WrittenBenchSheet } from '../sheet';
 import { stepStates } from './index';
@@ -10,7 +9,7 @@ import { stepStates } from './index';
 function statesOf(sheet: Partial<WrittenBenchSheet>) {
   const read = readSheet({ format: 'serrata-bench-sheet', version: 1, ...sheet });
   if (!read.ok) throw new Error(JSON.stringify(read.error));
-  const states = stepStates(read.value, assess(read.value, DEFAULTS), NOT_SIGNED);
+  const states = stepStates(read.value, appraise(read.value, DEFAULT_RULES, null), NOT_SIGNED);
   return Object.fromEntries(states.map(({ step, state }) => [step, state]));
 }
 

@@ -1,8 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { asSigned, assess } from '../assess';
+import { appraise, DEFAULT_RULES } from '../assess';
 import type { SignedChoices } from '../refit';
-import { DEFAULT_SCHOOLS } from '../schools';
-import { DEFAULTS } from '../limits';
 import { readSheet } from '../sheet';
 import { WAITS } from '../reading';
 import { waitsFor, type JobStanding } from './waiting';
@@ -14,7 +12,7 @@ const standing = (
   const read = readSheet({ format: 'serrata-bench-sheet', version: 1, ...parts });
   if (!read.ok) throw new Error(JSON.stringify(read.error));
   const sheet = read.value;
-  const appraisal = asSigned(sheet, assess(sheet, DEFAULTS), choices, DEFAULT_SCHOOLS);
+  const appraisal = appraise(sheet, DEFAULT_RULES, choices);
   return waitsFor({ sheet, appraisal, signed: false, lacksParts: false, ...over });
 };
 

@@ -1,7 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { assess } from '../../core/assess';
+import { appraise, DEFAULT_RULES } from '../../core/assess';
 import { STEPS } from '../../core/reading';
-import { DEFAULTS } from '../../core/limits';
 import { isReadingPath, sheetFromEntries, type Askable, type Entry } from '../../core/sheet';
 import { moveFor } from './bar/StationTable';
 import { drawnStation, nextKey, plannedPositions, sectionAt, stationRows } from './bar/stations';
@@ -31,7 +30,7 @@ function screen(...entries: Entry[]) {
     lastReading: 1,
   };
   const entered = sheetFromEntries(entries);
-  return { snapshot, entered, appraisal: assess(entered.sheet, DEFAULTS) };
+  return { snapshot, entered, appraisal: appraise(entered.sheet, DEFAULT_RULES, null) };
 }
 
 describe('stations on the screen', () => {

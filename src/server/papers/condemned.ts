@@ -1,8 +1,7 @@
 import type { HandOverDocument } from '../../core/report';
 import type { Paper, PaperBlock, ShopView } from '../../contract';
 import { partName } from '../../wording';
-import { handOverOf } from '../use-cases/hand-over';
-import { shopView } from '../use-cases/shop';
+import { handOverDocumentOf } from '../use-cases/hand-over';
 import { headOf } from './customer';
 import type { JobPaper } from './job-paper';
 
@@ -42,5 +41,5 @@ const condemnedPaper = (document: HandOverDocument, shop: ShopView): Paper => ({
 export const condemned: JobPaper = {
   name: 'Condemned-part note',
   step: 'hand-over',
-  write: async ({ context, jobId }) => condemnedPaper(await handOverOf(context, jobId), await shopView(context)),
+  write: async ({ context, job }) => condemnedPaper(await handOverDocumentOf(context, job), job.shop),
 };

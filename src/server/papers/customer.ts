@@ -1,5 +1,4 @@
 import { formatLength, mm, type UnitSystem } from '../../core/quantity';
-import { assess } from '../../core/assess';
 import type { BarAssessment } from '../../core/bar/checks';
 import type { HandOverDocument } from '../../core/report';
 import type { Paper, PaperBlock, PaperTone, ShopView } from '../../contract';
@@ -14,9 +13,7 @@ import {
   proofWord,
   sentence,
 } from '../../wording';
-import { handOverOf } from '../use-cases/hand-over';
-import { jobSheet } from '../use-cases/jobs';
-import { rulesInForce, shopView } from '../use-cases/shop';
+import { handOverDocumentOf } from '../use-cases/hand-over';
 import type { JobPaper } from './job-paper';
 import { railDrawings } from './rails';
 
@@ -174,10 +171,6 @@ function customerPaper(document: HandOverDocument, bar: BarAssessment, shop: Sho
 export const customer: JobPaper = {
   name: 'Customer’s page',
   step: 'hand-over',
-  write: async ({ context, jobId, unit }) => {
-    const { sheet } = await jobSheet(context, jobId);
-    const { limits, codes, schools } = await rulesInForce(context);
-    const { bar } = assess(sheet, limits, codes, schools);
-    return customerPaper(await handOverOf(context, jobId), bar, await shopView(context), unit);
-  },
+  write: async ({ context, job, unit }) =>
+    customerPaper(await handOverDocumentOf(context, job), job.appraisal.bar, job.shop, unit),
 };

@@ -1,8 +1,9 @@
-import type { PaperLink } from '../../contract';
+import type { Paper, PaperLink } from '../../contract';
 import { notFound } from '../refusal';
+import { appraisedJob } from '../use-cases/appraised';
 import { condemned } from './condemned';
 import { customer } from './customer';
-import type { JobPaper } from './job-paper';
+import type { AskedPaper, JobPaper } from './job-paper';
 import { slip } from './slip';
 import { tag } from './tag';
 import { workCard } from './work-card';
@@ -21,4 +22,13 @@ export const PAPER_LINKS: readonly PaperLink[] = Object.entries(PAPERS).map(([id
 export function paperOf(id: string): JobPaper {
   if (!Object.hasOwn(PAPERS, id)) throw notFound('paper');
   return PAPERS[id as keyof typeof PAPERS];
+}
+
+/** Writes a paper of a job: the job is read and appraised once, whatever the paper needs of it. */
+export async function writePaper(
+  id: string,
+  { jobId, ...asked }: Omit<AskedPaper, 'job'> & { readonly jobId: string },
+): Promise<Paper> {
+  const { write } = paperOf(id);
+  return write({ ...asked, job: await appraisedJob(asked.context, jobId) });
 }

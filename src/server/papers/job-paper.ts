@@ -2,11 +2,12 @@ import type { Step } from '../../core/reading';
 import type { UnitSystem } from '../../core/quantity';
 import type { Paper } from '../../contract';
 import type { Context } from '../context';
+import type { AppraisedJob } from '../use-cases/appraised';
 
 /** A paper that is asked for. */
 export interface AskedPaper {
   readonly context: Context;
-  readonly jobId: string;
+  readonly job: AppraisedJob;
   readonly unit: UnitSystem;
   /** Where the application is reached, so that a code can lead back to it. */
   readonly origin: string;

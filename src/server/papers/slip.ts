@@ -86,5 +86,5 @@ export function slipPaper(view: SlipView): Paper {
 export const slip: JobPaper = {
   name: 'Order slip',
   step: 'order',
-  write: async ({ context, jobId }) => slipPaper(await slipView(context, jobId)),
+  write: async ({ context, job }) => slipPaper(await slipView(context, job)),
 };

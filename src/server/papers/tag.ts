@@ -1,9 +1,7 @@
 import type { HandOverDocument } from '../../core/report';
 import type { Paper, ShopView } from '../../contract';
 import { actionWord, partName, plainDay } from '../../wording';
-import { handOverOf } from '../use-cases/hand-over';
-import { mustFindJob } from '../use-cases/jobs';
-import { shopView } from '../use-cases/shop';
+import { handOverDocumentOf } from '../use-cases/hand-over';
 import type { JobPaper } from './job-paper';
 import { scanCode } from './scan-code';
 
@@ -35,9 +33,8 @@ const tagPaper = (
 export const tag: JobPaper = {
   name: 'Bench tag',
   step: 'take-in',
-  write: async ({ context, jobId, origin }) => {
-    const { promisedFor } = await mustFindJob(context, jobId);
-    const document = await handOverOf(context, jobId);
-    return tagPaper(document, await shopView(context), `${origin}/jobs/${jobId}`, promisedFor);
+  write: async ({ context, job, origin }) => {
+    const { id, promisedFor } = job.record;
+    return tagPaper(await handOverDocumentOf(context, job), job.shop, `${origin}/jobs/${id}`, promisedFor);
   },
 };

@@ -83,5 +83,5 @@ const workCardPaper = (view: WorkCardView, unit: UnitSystem): Paper => ({
 export const workCard: JobPaper = {
   name: 'Work card',
   step: 'rework',
-  write: async ({ context, jobId, unit }) => workCardPaper(await workCardView(context, jobId), unit),
+  write: async ({ context, job, unit }) => workCardPaper(workCardView(context, job), unit),
 };

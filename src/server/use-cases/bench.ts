@@ -1,3 +1,4 @@
+import type { Rules } from '../../core/assess';
 import {
   countJobs,
   countWaiting,
@@ -13,7 +14,7 @@ import type { BenchView, JobRow } from '../../contract';
 import { calendarDay } from '../../wording';
 import type { Context } from '../context';
 import { paging } from '../paging';
-import { shopAndRules, type Rules } from './shop';
+import { shopAndRules } from './shop';
 import { summaries } from './summaries';
 
 const PAGE = 24;

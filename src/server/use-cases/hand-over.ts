@@ -1,4 +1,4 @@
-import { asSigned, assess } from '../../core/assess';
+import { appraise } from '../../core/assess';
 import { bookingOf } from '../../core/booking';
 import { asItCame, handOver, stillOpen } from '../../core/handover';
 import type { Choices } from '../../core/plan';
@@ -18,9 +18,8 @@ import type { StockPart } from '../../core/stock';
 import { calendarDay, handOverDocument, stillOpenSentence } from '../../wording';
 import type { Context } from '../context';
 import { Refusal } from '../refusal';
+import { appraisedJob, whoseJob, type AppraisedJob } from './appraised';
 import { bookedFor, courseOf } from './course';
-import { jobSheet, mustFindJob } from './jobs';
-import { rulesInForce, shopAndRules } from './shop';
 import { refreshSummary } from './summary';
 
 /** New parts of the plan: those that were taken for the job, as the shelf knows them, and the numbers of those that were not. */
@@ -49,22 +48,14 @@ interface Written {
 }
 
 /** The hand-over of a job as it stands. */
-export async function handOverNow(
-  context: Context,
-  jobId: string,
+async function handOverNow(
+  { store: { db }, now }: Context,
+  { record, shop, rules, course, sheet, written, appraisal }: AppraisedJob,
   { by, note, nextVisit }: Written = { by: '', note: '', nextVisit: null },
 ): Promise<HandOverDocument> {
-  const { db } = context.store;
-  const job = await mustFindJob(context, jobId);
-  const [{ sheet, written }, { shop, rules }, course] = await Promise.all([
-    jobSheet(context, jobId),
-    shopAndRules(context),
-    courseOf(db, job),
-  ]);
-  const { limits, codes, schools } = rules;
   const choices = course.choices as Choices | null;
-  const appraisal = asSigned(sheet, assess(sheet, limits, codes, schools), choices, schools);
-  const { fitted, notTaken } = await partsOf(db, jobId, course.skus);
+  const { limits, schools } = rules;
+  const { fitted, notTaken } = await partsOf(db, record.id, course.skus);
   const open = stillOpen({
     sheet,
     ...appraisal,
@@ -74,19 +65,18 @@ export async function handOverNow(
   });
   const document = handOverDocument(
     {
-      reference: job.tag,
-      customer: job.customer.name,
-      saw: job.saw && [job.saw.label, job.saw.tag].filter(Boolean).join(', '),
+      reference: record.tag,
+      ...whoseJob(record),
       complaint: sheet.job?.complaint ?? '',
       shop: shop.name,
       by,
-      on: calendarDay(context.now(), shop.timeZone),
+      on: calendarDay(now(), shop.timeZone),
       open: open.map(stillOpenSentence),
       note,
     },
     handOver({
       judged: { sheet, ...appraisal },
-      before: assess(asItCame(sheet), limits, codes, schools),
+      before: appraise(asItCame(sheet), rules, null),
       choices,
       newChain: fitted.find(({ kind }) => kind === 'chain') ?? null,
       limits,
@@ -109,8 +99,9 @@ function withVisit(document: HandOverDocument, on: string): HandOverDocument {
 
 /** The hand-over as the job's page shows it: as it would be written, and as it was written last. */
 export async function handOverView(context: Context, jobId: string): Promise<HandOverView> {
+  const job = await appraisedJob(context, jobId);
   const [draft, last, upToReading] = await Promise.all([
-    handOverNow(context, jobId),
+    handOverNow(context, job),
     lastHandOver(context.store.db, jobId),
     lastReading(context.store.db, jobId),
   ]);
@@ -122,11 +113,15 @@ export async function handOverView(context: Context, jobId: string): Promise<Han
 }
 
 /** The document of a job: as it was handed over, else as it would be now. */
-export async function handOverOf(context: Context, jobId: string): Promise<HandOverDocument> {
-  const { state } = await mustFindJob(context, jobId);
-  const last = state === 'handed-over' ? await lastHandOver(context.store.db, jobId) : null;
-  return last ? (last.document as HandOverDocument) : handOverNow(context, jobId);
+export async function handOverDocumentOf(context: Context, job: AppraisedJob): Promise<HandOverDocument> {
+  const { id, state } = job.record;
+  const last = state === 'handed-over' ? await lastHandOver(context.store.db, id) : null;
+  return last ? (last.document as HandOverDocument) : handOverNow(context, job);
 }
+
+/** The same of a job by its id. */
+export const handOverOf = async (context: Context, jobId: string): Promise<HandOverDocument> =>
+  handOverDocumentOf(context, await appraisedJob(context, jobId));
 
 /** Part numbers as one text. */
 const inOrder = (parts: readonly { readonly sku: string }[]): string =>
@@ -138,12 +133,12 @@ export async function handOverJob(
   jobId: string,
   { by, upToReading, nextVisit, note }: HandOverRequest,
 ): Promise<HandOverView> {
-  const document = await handOverNow(context, jobId, { by, note, nextVisit });
+  const appraised = await appraisedJob(context, jobId);
+  const document = await handOverNow(context, appraised, { by, note, nextVisit });
   // What is kept must be readable by whoever brings it back.
   handOverSchema.parse(document);
   if (document.open.length > 0 && note === '')
     throw new Refusal(422, 'reason-missing', 'Something is still open: say why it goes all the same.', document.open);
-  const rules = await rulesInForce(context);
   await context.store.write(async (tx) => {
     const job = (await findJob(tx, jobId))!;
     if (job.state === 'handed-over') throw new Refusal(409, 'handed-over-already', 'This job was handed over already.');
@@ -158,7 +153,7 @@ export async function handOverJob(
     const at = context.now().toISOString();
     await addHandOver(tx, { id: context.newId(), jobId, document, nextVisit: document.nextVisit.on, at, by });
     await setState(tx, jobId, 'handed-over');
-    await refreshSummary(tx, jobId, rules);
+    await refreshSummary(tx, jobId, appraised.rules);
   });
   return handOverView(context, jobId);
 }

@@ -27,7 +27,8 @@ import { calendarDay } from '../../wording';
 import type { Context } from '../context';
 import { notFound, Refusal } from '../refusal';
 import { bookedFor, signedPlan, standingOrder } from './course';
-import { jobSheet, mustFindJob } from './jobs';
+import { appraisedJob } from './appraised';
+import { mustFindJob } from './jobs';
 import { offersFor } from './plans';
 import { rulesInForce, shopView } from './shop';
 import { refreshSummary } from './summary';
@@ -124,8 +125,8 @@ async function moveFor(tx: Transaction, context: Context, jobId: string, act: Jo
 async function partToOrder(context: Context, jobId: string, sku: string, supplier: string): Promise<StockPart> {
   const [part] = await partsBySku(context.store.db, [sku]);
   if (part) return partOf(part);
-  const [{ sheet }, rules] = await Promise.all([jobSheet(context, jobId), rulesInForce(context)]);
-  const offer = (await offersFor(sheet, rules, supplier)).find((each) => each.part.sku === sku);
+  const { appraisal } = await appraisedJob(context, jobId);
+  const offer = (await offersFor(appraisal, supplier)).find((each) => each.part.sku === sku);
   if (!offer)
     throw new Refusal(
       409,

@@ -1,6 +1,4 @@
-import { assess } from '../../core/assess';
 import { sheetFromEntries, type WrittenBenchSheet } from '../../core/sheet';
-import type { Assessment } from '../../core/report';
 import {
   currentReadings,
   findJob,
@@ -12,7 +10,6 @@ import {
   type StoredReading,
 } from '../../data/repositories';
 import type { JobView, PutReadings, PutReadingsReply } from '../../contract';
-import { assessmentDocument } from '../../wording';
 import type { Context } from '../context';
 import { notFound, Refusal } from '../refusal';
 import { rulesInForce, rulesMark, shopAndRules } from './shop';
@@ -70,12 +67,6 @@ export async function jobSheet(
   const entered = sheetFromEntries(readings, studies);
   const written: WrittenBenchSheet = { ...entered.written, job: { ...entered.written.job, reference: tag } };
   return { ...entered, written, tag };
-}
-
-/** The assessment of a job as a document, made with the limits in force. */
-export async function assessedJob(context: Context, id: string): Promise<Assessment> {
-  const [{ sheet }, { limits, codes, schools }] = await Promise.all([jobSheet(context, id), rulesInForce(context)]);
-  return assessmentDocument(assess(sheet, limits, codes, schools));
 }
 
 /** Acknowledged means stored: an id that another reading has is never answered as if this one were. */

@@ -1,5 +1,5 @@
-import { assess } from '../../core/assess';
-import { LIMIT_IDS, resolveLimits, type Limits } from '../../core/limits';
+import { appraise, type Rules } from '../../core/assess';
+import { LIMIT_IDS, resolveLimits } from '../../core/limits';
 import { keyOf, planSet } from '../../core/plan';
 import { PARTS } from '../../core/reading';
 import { sheetFromEntries, type EntryBy } from '../../core/sheet';
@@ -10,16 +10,16 @@ import type { LimitPreview, PreviewLimit } from '../../contract';
 import { limitProblem } from '../../wording';
 import type { Context } from '../context';
 import { notFound, Refusal } from '../refusal';
-import { rulesOf, type Rules } from './shop';
+import { rulesOf } from './shop';
 
 /** Open jobs that a preview looks at: those that are due first. */
 const MOST_JOBS = 100;
 
 /** What the limits say of one job: each part's verdict, and the plan that costs least today and least an hour. */
-function meaningOf(entries: readonly EntryBy[], rules: Rules, limits: Limits, stock: readonly StockPart[]) {
+function meaningOf(entries: readonly EntryBy[], rules: Rules, stock: readonly StockPart[]) {
   const { sheet } = sheetFromEntries(entries, rules.studies);
-  const judged = { sheet, ...assess(sheet, limits, rules.codes, rules.schools) };
-  const { plans } = planSet({ judged, limits, schools: rules.schools, stock, toOrder: true });
+  const judged = { sheet, ...appraise(sheet, rules, null) };
+  const { plans } = planSet({ judged, limits: rules.limits, schools: rules.schools, stock, toOrder: true });
   const named = (name: 'least-today' | 'least-per-hour') => plans.find((plan) => plan.named.includes(name)) ?? null;
   return { verdicts: judged.verdicts, today: named('least-today'), hour: named('least-per-hour') };
 }
@@ -47,8 +47,8 @@ export async function previewLimit(context: Context, id: string, { value }: Prev
     // Others are answered between two jobs.
     await letOthers();
     const entries = readings.filter(({ jobId }) => jobId === job.id);
-    const before = meaningOf(entries, rules, rules.limits, stock);
-    const after = meaningOf(entries, rules, changed.value, stock);
+    const before = meaningOf(entries, rules, stock);
+    const after = meaningOf(entries, { ...rules, limits: changed.value }, stock);
     const verdicts = PARTS.flatMap((part) => {
       const [from, to] = [before.verdicts[part].action, after.verdicts[part].action];
       return from === to ? [] : [{ part, from, to }];

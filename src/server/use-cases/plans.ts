@@ -1,17 +1,14 @@
-import { assess } from '../../core/assess';
-import { identify } from '../../core/identify';
+import type { Appraisal } from '../../core/assess';
 import type { ChainNumbers } from '../../core/order';
 import { keyOf, numbersOfSet, planSet, possiblePlans, type Plan } from '../../core/plan';
 import { PARTS } from '../../core/reading';
-import type { BenchSheet } from '../../core/sheet';
 import type { StockPart } from '../../core/stock';
 import { allStock, lastReading } from '../../data/repositories';
 import type { ChosenPlan, OrderedPartView, PlansView, PlanView, SupplierAnswer } from '../../contract';
 import type { Queryable } from '../../data/store';
 import type { Context } from '../context';
 import { Refusal } from '../refusal';
-import { jobSheet } from './jobs';
-import { rulesInForce, type Rules } from './shop';
+import { appraisedJob, type AppraisedJob } from './appraised';
 import { orderedPartViews } from './stock';
 import { askSupplier } from './supplier';
 
@@ -44,17 +41,17 @@ function bestOfEach(plans: readonly Plan[]): readonly Plan[] {
   return [...best.values()];
 }
 
+/** A sheet with what it comes to, and the rules by which it does. */
+type Planned = Pick<AppraisedJob, 'sheet' | 'rules' | 'appraisal'>;
+
 /** All plans of a sheet with the parts that can be had. */
 async function plansFor(
   db: Queryable,
-  sheet: BenchSheet,
-  rules: Rules,
+  { sheet, rules: { limits, schools }, appraisal }: Planned,
   offers: readonly Offered[] = [],
 ): Promise<Omit<PlansView, 'upToReading'>> {
-  const { limits, codes, schools } = rules;
-  const judged = { sheet, ...assess(sheet, limits, codes, schools) };
   const input = {
-    judged,
+    judged: { sheet, ...appraisal },
     limits,
     schools,
     stock: [...(await allStock(db)), ...offers.map(({ part }) => part)],
@@ -88,10 +85,12 @@ const offered = (order: ChainNumbers, { sku, name, priceCents, kickbackClass }: 
 });
 
 /** What the supplier has for the chain of a job, with the days until it is here; nothing where its numbers are not settled or nobody answers. */
-export async function offersFor(sheet: BenchSheet, rules: Rules, supplier: string | null): Promise<readonly Offered[]> {
+export async function offersFor(
+  { order, identity }: Pick<Appraisal, 'order' | 'identity'>,
+  supplier: string | null,
+): Promise<readonly Offered[]> {
   if (supplier === null) return [];
-  const { order } = assess(sheet, rules.limits, rules.codes, rules.schools);
-  const { pitch, gauge, driveLinks } = numbersOfSet(identify(sheet, rules.codes));
+  const { pitch, gauge, driveLinks } = numbersOfSet(identity);
   if (!pitch || !gauge || !driveLinks) return [];
   const kickbackClass = 'order' in order ? order.order.kickbackClass : null;
   const asked = new URLSearchParams({ pitch, gauge, links: String(driveLinks), class: kickbackClass ?? '' });
@@ -108,31 +107,25 @@ export async function offersFor(sheet: BenchSheet, rules: Rules, supplier: strin
  * @param supplier where the supplier answers; null where it is not asked
  */
 export async function jobPlans(context: Context, id: string, supplier: string | null = null): Promise<PlansView> {
-  const [{ sheet }, rules, upToReading] = await Promise.all([
-    jobSheet(context, id),
-    rulesInForce(context),
-    lastReading(context.store.db, id),
-  ]);
-  const offers = await offersFor(sheet, rules, supplier);
-  return { ...(await plansFor(context.store.db, sheet, rules, offers)), upToReading };
+  const [job, upToReading] = await Promise.all([appraisedJob(context, id), lastReading(context.store.db, id)]);
+  const offers = await offersFor(job.appraisal, supplier);
+  return { ...(await plansFor(context.store.db, job, offers)), upToReading };
 }
 
 /** Parts beside the chain that must be replaced, with what the shelf answers. */
 export async function jobOrderedParts(context: Context, id: string): Promise<readonly OrderedPartView[]> {
-  const [{ sheet }, { limits, codes, schools }] = await Promise.all([jobSheet(context, id), rulesInForce(context)]);
-  const judged = { sheet, ...assess(sheet, limits, codes, schools) };
-  return orderedPartViews(context, judged, schools);
+  const { sheet, appraisal, rules } = await appraisedJob(context, id);
+  return orderedPartViews(context, { sheet, ...appraisal }, rules.schools);
 }
 
 /** Refuses a plan that is not possible as things stand, that costs something else by now, or that another one beats and nobody says why. */
 export async function mustBePossible(
   db: Queryable,
-  sheet: BenchSheet,
-  rules: Rules,
+  planned: Planned,
   chosen: ChosenPlan,
   offers: readonly Offered[],
 ): Promise<PlanView> {
-  const { plans } = await plansFor(db, sheet, rules, offers);
+  const { plans } = await plansFor(db, planned, offers);
   const plan = plans.find(({ key }) => key === chosen.key);
   if (!plan || plan.costToday !== chosen.costToday)
     throw new Refusal(

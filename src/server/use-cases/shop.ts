@@ -1,6 +1,6 @@
+import type { Rules } from '../../core/assess';
 import { createHash } from 'node:crypto';
-import { studiesThatCount, type Study } from '../../core/hand';
-import type { LearnedCode } from '../../core/identify';
+import { studiesThatCount } from '../../core/hand';
 import { DEFAULTS, LIMIT_IDS, resolveLimits, type LimitId, type Limits } from '../../core/limits';
 import { isSameName } from '../../core/same-name';
 import { resolveSchools, SCHOOLS, type Schools } from '../../core/schools';
@@ -41,15 +41,6 @@ function limitsOf({ overrides }: ShopStanding): Limits {
   const resolved = resolveLimits(overrides);
   // What was stored was checked when it was stored; a limit that has gone from the programme since must not stop the bench.
   return resolved.ok ? resolved.value : DEFAULTS;
-}
-
-/** All that a judgement is made with beside the sheet: the limits and the learned codes. */
-export interface Rules {
-  readonly limits: Limits;
-  readonly codes: readonly LearnedCode[];
-  readonly schools: Schools;
-  /** Studies of hands and tools: readings of these hands carry their own figures. */
-  readonly studies: readonly Study[];
 }
 
 const SCHOOL = 'school.';

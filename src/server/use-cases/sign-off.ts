@@ -1,4 +1,4 @@
-import { assess } from '../../core/assess';
+import { appraise } from '../../core/assess';
 import { sheetFromEntries } from '../../core/sheet';
 import { addSignOff, currentReadings, findJob, lastReading, setState, signOffsOf } from '../../data/repositories';
 import type { Transaction } from '../../data/store';
@@ -7,6 +7,7 @@ import { assessmentDocument } from '../../wording';
 import type { Context } from '../context';
 import { Refusal } from '../refusal';
 import { PROGRAMME_VERSION } from '../version';
+import { appraisedJob } from './appraised';
 import { mustFindJob } from './jobs';
 import { mustBePossible, offersFor } from './plans';
 import { rulesInForce, rulesMark } from './shop';
@@ -29,8 +30,7 @@ export async function signOff(
       'Limits, codes, schools or studies of the shop were changed since this verdict was shown: look at it again as it stands now, then sign off.',
     );
   // The supplier is asked before the store is written to: nothing waits for it there.
-  const asked = plan?.supplier ? await currentReadings(context.store.db, [jobId]) : [];
-  const offers = plan?.supplier ? await offersFor(sheetFromEntries(asked, rules.studies).sheet, rules, supplier) : [];
+  const offers = plan?.supplier ? await offersFor((await appraisedJob(context, jobId)).appraisal, supplier) : [];
   await context.store.write(async (tx) => {
     const last = await lastReading(tx, jobId);
     if (last !== upToReading)
@@ -42,8 +42,8 @@ export async function signOff(
     await refuseSecond(tx, jobId, upToReading);
     const entries = await currentReadings(tx, [jobId]);
     const { sheet, written } = sheetFromEntries(entries, rules.studies);
-    const parts = plan && (await mustBePossible(tx, sheet, rules, plan, offers)).parts;
-    const assessment = assessmentDocument(assess(sheet, rules.limits, rules.codes, rules.schools));
+    const planned = { sheet, rules, appraisal: appraise(sheet, rules, plan?.choices ?? null) };
+    const parts = plan && (await mustBePossible(tx, planned, plan, offers)).parts;
     await addSignOff(tx, {
       id: context.newId(),
       jobId,
@@ -51,7 +51,7 @@ export async function signOff(
       by,
       sheet: written,
       limits: rules.limits,
-      assessment,
+      assessment: assessmentDocument(planned.appraisal),
       plan: plan && { ...plan, parts },
       rules: seen,
       version: PROGRAMME_VERSION,

@@ -5,7 +5,6 @@ import { chainNeed, equalSubstitutes, searchStock, STOCK_KINDS, type Need } from
 import type { FitJudgement } from '../../core/fit';
 import { PARTS } from '../../core/reading';
 import { orderCautions, type ChainNumbers } from '../../core/order';
-import { assess } from '../../core/assess';
 import { countStock, listImports, listStock, search, stockCandidates } from '../../data/repositories';
 import type { OrderedPartView, SearchHitView, SlipView, StockAnswer, StockView } from '../../contract';
 import {
@@ -23,8 +22,8 @@ import {
 } from '../../wording';
 import type { Context } from '../context';
 import { paging } from '../paging';
-import { jobSheet, jobView } from './jobs';
-import { rulesInForce, shopView } from './shop';
+import { whoseJob, type AppraisedJob } from './appraised';
+import { shopView } from './shop';
 
 const PAGE = 40;
 const HITS = 12;
@@ -116,21 +115,17 @@ const rulesOfSet = (fit: readonly FitJudgement[]): readonly FitJudgement[] =>
   fit.filter(({ rule }) => rule !== 'parts-may-go-back-on');
 
 /** The order slip of a job, ready to print. */
-export async function slipView(context: Context, jobId: string): Promise<SlipView> {
-  const [view, { sheet }, { limits, codes, schools }] = await Promise.all([
-    jobView(context, jobId),
-    jobSheet(context, jobId),
-    rulesInForce(context),
-  ]);
-  const appraisal = assess(sheet, limits, codes, schools);
+export async function slipView(
+  context: Context,
+  { record, shop, rules, sheet, appraisal }: AppraisedJob,
+): Promise<SlipView> {
   const { order, fit, identity, verdicts } = appraisal;
   const ready = 'order' in order ? order.order : null;
   return {
-    shop: view.shop,
-    tag: view.job.tag,
-    customer: view.customer.name,
-    saw: view.saw && [view.saw.label, view.saw.tag].filter(Boolean).join(', '),
-    date: shopDay(context.now().toISOString(), view.shop),
+    shop,
+    tag: record.tag,
+    ...whoseJob(record),
+    date: shopDay(context.now().toISOString(), shop),
     order: ready && {
       pitch: familyShort[ready.pitch],
       pitchNote: ready.pitch.startsWith('38') ? familyLabel(ready.pitch) : '',
@@ -149,12 +144,14 @@ export async function slipView(context: Context, jobId: string): Promise<SlipVie
     fit: rulesOfSet(fit).map((judgement) => ({ holds: judgement.holds, text: fitSentence(judgement) })),
     replaces: PARTS.filter((part) => verdicts[part].action === 'replace').map(replacedPart),
     stock: ready ? await stockAnswers(context, ready) : [],
-    others: (await orderedPartViews(context, { sheet, ...appraisal }, schools)).map(({ part, need, answers }) => ({
-      part,
-      name: partName[part],
-      needed: neededPart(need),
-      stock: answers,
-    })),
+    others: (await orderedPartViews(context, { sheet, ...appraisal }, rules.schools)).map(
+      ({ part, need, answers }) => ({
+        part,
+        name: partName[part],
+        needed: neededPart(need),
+        stock: answers,
+      }),
+    ),
   };
 }
 

@@ -1,10 +1,10 @@
+import type { Rules } from '../../core/assess';
 import { currentReadings, findJob, type JobRecord } from '../../data/repositories';
 import { troubleOf } from '../../data/trouble';
 import type { JobSummary } from '../../contract';
 import type { Context } from '../context';
 import { complained } from '../log';
 import { courseOf } from './course';
-import type { Rules } from './shop';
 import { keep, summarise, summaryKey, type Kept } from './summary';
 
 /** Summaries of jobs: stored ones where they are still true, made afresh where they are not. */

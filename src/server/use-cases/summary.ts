@@ -1,4 +1,4 @@
-import { asSigned, assess, type Appraisal } from '../../core/assess';
+import { appraise, type Appraisal, type Rules } from '../../core/assess';
 import { brought, judgedParts } from '../../core/judge';
 import { nextStep, stepOfReading, stepStates, waitsFor } from '../../core/workflow';
 import { PARTS } from '../../core/reading';
@@ -8,7 +8,6 @@ import type { Transaction } from '../../data/store';
 import type { JobSummary } from '../../contract';
 import { nextSentence, replacedPart, stepName, verdictReason } from '../../wording';
 import { courseOf, type StoredCourse } from './course';
-import type { Rules } from './shop';
 
 /** Raised whenever a change of the programme makes stored summaries out of date. */
 const SUMMARY_VERSION = 8;
@@ -27,13 +26,9 @@ export interface Kept {
 }
 
 /** What a job's readings come to. */
-export function summarise(
-  entries: readonly EntryBy[],
-  { limits, codes, schools, studies }: Rules,
-  course: StoredCourse,
-): Kept {
-  const { sheet } = sheetFromEntries(entries, studies);
-  const appraisal = asSigned(sheet, assess(sheet, limits, codes, schools), course.choices, schools);
+export function summarise(entries: readonly EntryBy[], rules: Rules, course: StoredCourse): Kept {
+  const { sheet } = sheetFromEntries(entries, rules.studies);
+  const appraisal = appraise(sheet, rules, course.choices);
   const { cut } = appraisal.proof;
   return {
     summary: summaryOf(sheet, appraisal, course),

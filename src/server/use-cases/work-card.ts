@@ -1,4 +1,4 @@
-import { assess, type Appraisal } from '../../core/assess';
+import type { Appraisal } from '../../core/assess';
 import { formatLength, mm } from '../../core/quantity';
 import { barWork } from '../../core/bar/checks';
 import { EDGES } from '../../core/declared';
@@ -22,17 +22,11 @@ import {
   verdictHeadline,
 } from '../../wording';
 import type { Context } from '../context';
-import { jobSheet, jobView } from './jobs';
-import { rulesInForce } from './shop';
+import { whoseJob, type AppraisedJob } from './appraised';
 
 /** The work card of a job's bar, ready to print. */
-export async function workCardView(context: Context, jobId: string): Promise<WorkCardView> {
-  const [view, { sheet }, { limits, codes, schools }] = await Promise.all([
-    jobView(context, jobId),
-    jobSheet(context, jobId),
-    rulesInForce(context),
-  ]);
-  const appraisal = assess(sheet, limits, codes, schools);
+export function workCardView({ now }: Context, { record, shop, rules, sheet, appraisal }: AppraisedJob): WorkCardView {
+  const { schools } = rules;
   const { bar, verdicts } = appraisal;
   // Nothing is taken off a bar that goes.
   const dressed = verdicts.bar.action === 'replace' ? [] : EDGES;
@@ -45,11 +39,10 @@ export async function workCardView(context: Context, jobId: string): Promise<Wor
     return dressing?.advised ? [{ edge, stations, dressing }] : [];
   });
   return {
-    shop: view.shop,
-    tag: view.job.tag,
-    customer: view.customer.name,
-    saw: view.saw && [view.saw.label, view.saw.tag].filter(Boolean).join(', '),
-    date: shopDay(context.now().toISOString(), view.shop),
+    shop,
+    tag: record.tag,
+    ...whoseJob(record),
+    date: shopDay(now().toISOString(), shop),
     verdict: sheet.bar ? verdictHeadline(verdicts.bar) : null,
     operations: barWork(sheet, bar, verdicts.bar, schools).map((operation) =>
       sentence(operationWordIn(operation, schools)),

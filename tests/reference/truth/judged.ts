@@ -1,5 +1,4 @@
-import { assess, type Appraisal } from '../../../src/core/assess';
-import { DEFAULTS } from '../../../src/core/limits';
+import { appraise, DEFAULT_RULES, type Appraisal } from '../../../src/core/assess';
 import { readSheet, type WrittenBenchSheet } from '../../../src/core/sheet';
 import { stationsAt, type Rails } from './bars';
 import type { Hand, Written } from './hand';
@@ -10,7 +9,7 @@ type Bar = NonNullable<WrittenBenchSheet['bar']>;
 export function judged(parts: Omit<WrittenBenchSheet, 'format' | 'version'>): Appraisal {
   const read = readSheet({ format: 'serrata-bench-sheet', version: 1, ...parts });
   if (!read.ok) throw new Error(JSON.stringify(read.error));
-  return assess(read.value, DEFAULTS);
+  return appraise(read.value, DEFAULT_RULES, null);
 }
 
 /** A bar with nothing against it but what its readings say; the limit of .325 is 6 mm. */

@@ -1,7 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { DEFAULTS } from '../../limits';
 import { readSheet, type WrittenBenchSheet } from '../../sheet';
-import { assess } from '../../assess';
+import { appraise, DEFAULT_RULES } from '../../assess';
 import { reworkFigures } from './rework-figures';
 
 type Edges = NonNullable<NonNullable<WrittenBenchSheet['bar']>['edges']>;
@@ -20,7 +19,7 @@ function figures(stations: Station[]) {
   const bar = { stamp: '325 .050 72DL', edges };
   const read = readSheet({ format: 'serrata-bench-sheet', version: 1, bar, chain: { tang: '5 mm' } });
   if (!read.ok) throw new Error(JSON.stringify(read.error));
-  return reworkFigures(assess(read.value, DEFAULTS).bar);
+  return reworkFigures(appraise(read.value, DEFAULT_RULES, null).bar);
 }
 
 describe('before and after the rework', () => {

@@ -1,8 +1,7 @@
-import { asSigned, assess, type Appraisal } from '../../../core/assess';
+import { appraise, type Appraisal, type Rules } from '../../../core/assess';
 import type { SignedChoices } from '../../../core/refit';
 import { stepStates, type JobCourse, type StepState } from '../../../core/workflow';
 import { sheetFromEntries, type EnteredSheet } from '../../../core/sheet';
-import type { JobView } from '../../../contract';
 import type { Snapshot } from './job-store';
 
 /** What the readings on this screen mean. */
@@ -21,13 +20,13 @@ export type SignedCourse = JobCourse & { readonly choices: SignedChoices | null 
  */
 export function meaningOf(
   { standing, drafts }: Pick<Snapshot, 'standing' | 'drafts'>,
-  { limits, codes, schools, studies }: Pick<JobView, 'limits' | 'codes' | 'schools' | 'studies'>,
+  rules: Rules,
   course: SignedCourse,
   who: string,
 ): Meaning {
   // What is being typed is in the hand of who is here.
   const typed = [...drafts.values()].map((draft) => ({ ...draft, by: who }));
-  const { sheet, refused, stationKeys } = sheetFromEntries([...standing.values(), ...typed], studies);
-  const appraisal = asSigned(sheet, assess(sheet, limits, codes, schools), course.choices, schools);
+  const { sheet, refused, stationKeys } = sheetFromEntries([...standing.values(), ...typed], rules.studies);
+  const appraisal = appraise(sheet, rules, course.choices);
   return { entered: { sheet, refused, stationKeys }, appraisal, steps: stepStates(sheet, appraisal, course) };
 }

@@ -23,7 +23,7 @@ const SETTLES_AFTER = 200;
 export function useDrawnDoubt(isOpen: boolean, draws: number) {
   const { entered, view } = useJob();
   const { sheet } = entered;
-  const { limits, codes, schools } = view;
+  const { limits, codes, schools, studies } = view;
   const drawings = useRef<Drawings | null>(null);
   const starting = useRef<ReturnType<typeof setTimeout> | undefined>(undefined);
   const [drawing, setDrawing] = useState<Drawing>({ is: 'drawing', progress: 0 });
@@ -36,7 +36,7 @@ export function useDrawnDoubt(isOpen: boolean, draws: number) {
     setDrawing({ is: 'drawing', progress: 0 });
     starting.current = setTimeout(() => {
       const told = (progress: number) => setDrawing({ is: 'drawing', progress });
-      own.draw({ sheet, limits, codes, schools, draws, seed: SEED }, told).then(
+      own.draw({ sheet, rules: { limits, codes, schools, studies }, draws, seed: SEED }, told).then(
         (doubt) => doubt && setDrawing({ is: 'drawn', doubt }),
         (error: unknown) =>
           setDrawing({ is: 'failed', message: error instanceof Error ? error.message : String(error) }),
@@ -46,7 +46,7 @@ export function useDrawnDoubt(isOpen: boolean, draws: number) {
       clearTimeout(starting.current);
       own.stop();
     };
-  }, [isOpen, sheet, limits, codes, schools, draws, again]);
+  }, [isOpen, sheet, limits, codes, schools, studies, draws, again]);
   return {
     drawing,
     stop: () => {

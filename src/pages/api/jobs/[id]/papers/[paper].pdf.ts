@@ -1,12 +1,12 @@
 import type { APIRoute } from 'astro';
 import { preferencesFrom } from '../../../../../islands/frame/preferences';
-import { answerFile, context, download, paperOf, paperPdf, reachedAt } from '../../../../../server';
+import { answerFile, context, download, paperPdf, reachedAt, writePaper } from '../../../../../server';
 
 /** A paper of a job as PDF. */
 export const GET: APIRoute = ({ params, request, url }) =>
   answerFile(async () => {
     const { unit } = preferencesFrom(request.headers.get('cookie') ?? '');
-    const paper = await paperOf(params.paper ?? '').write({
+    const paper = await writePaper(params.paper ?? '', {
       context: context(),
       jobId: params.id ?? '',
       unit,

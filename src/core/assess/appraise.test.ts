@@ -5,7 +5,7 @@ import { DEFAULTS, resolveLimits } from '../limits';
 import { readSheet, type WrittenBenchSheet } from '../sheet';
 import { gainOfRepeat, inOrder } from '../next';
 import { nextStep, stepStates } from '../workflow';
-import { assess } from './index';
+import { appraise, DEFAULT_RULES } from './index';
 
 type Bar = NonNullable<WrittenBenchSheet['bar']>;
 type Station = NonNullable<NonNullable<NonNullable<Bar['edges']>['A']>['stations']>[number];
@@ -35,7 +35,7 @@ function bar(
 function appraised(parts: Omit<WrittenBenchSheet, 'format' | 'version'>, limits = DEFAULTS) {
   const sheet = readSheet({ format: 'serrata-bench-sheet', version: 1, ...parts });
   if (!sheet.ok) throw new Error(JSON.stringify(sheet.error));
-  return { ...assess(sheet.value, limits), sheet: sheet.value };
+  return { ...appraise(sheet.value, { ...DEFAULT_RULES, limits }, null), sheet: sheet.value };
 }
 
 const barVerdict = (given: Bar) => appraised({ bar: given }).verdicts.bar;

@@ -3,7 +3,7 @@ import { doubtOf, factorsOf, type Factor, type PartDoubt } from '../doubt';
 import { assessBar, isCalledByHand, type BarAssessment } from '../bar/checks';
 import { assessChain, type ChainAssessment } from '../chain/checks';
 import { classKnown, fitContext, judgeFit, type FitJudgement } from '../fit';
-import { identify, type Identity, type LearnedCode } from '../identify';
+import { identify, type Identity } from '../identify';
 import {
   asksToMeasureAgain,
   brought,
@@ -15,7 +15,6 @@ import {
   type Check,
   type Verdict,
 } from '../judge';
-import type { Limits } from '../limits';
 import { assessLoop, type LoopAssessment } from '../loop/assessed';
 import { measuringPlan, nextMeasurements, type MeasuringPlan, type NextMeasurement } from '../next';
 import { assessNose, noseOnBar } from '../nose/checks';
@@ -23,7 +22,7 @@ import { decideOrder, type OrderOutcome } from '../order';
 import { proofChecks } from '../proof';
 import { PARTS, type Part } from '../reading';
 import { renewedParts, tensionCheck, type SignedChoices } from '../refit';
-import { DEFAULT_SCHOOLS, type Schools } from '../schools';
+import type { Rules } from './rules';
 import { toldOf } from './told';
 import {
   idleReadings,
@@ -76,17 +75,15 @@ export interface Appraisal extends GoingOut {
 }
 
 /**
- * Assesses a bench sheet against a set of limits. Pure: the same sheet and limits give the same appraisal.
+ * Appraises a bench sheet by the rules of a shop: the one way in which screens, papers, documents and records come to what they say. Pure: the same sheet, rules and plan give the same appraisal.
  * @param asRead a sheet as read; anything may be missing
- * @param limits the shop's limits
- * @param codes drive-link codes the shop has learned
- * @param schools the schools the shop follows where practitioners disagree
+ * @param signed what the signed plan does with each part, which says what is new on the saw that goes out; null where none was signed, and what is condemned is renewed
+ * @example appraise(sheet, DEFAULT_RULES, null).verdicts.bar.action // 'recondition'
  */
-export function assess(
+export function appraise(
   asRead: BenchSheet,
-  limits: Limits,
-  codes: readonly LearnedCode[] = [],
-  schools: Schools = DEFAULT_SCHOOLS,
+  { limits, codes, schools }: Rules,
+  signed: SignedChoices | null,
 ): Appraisal {
   const sheet = withOwnScatter(asRead);
   const identity = identify(sheet, codes);
@@ -136,25 +133,11 @@ export function assess(
     crooked,
     crookedFindings: crookedFindings(crooked, { bar, chain, checks, limits }, school),
     heat: heatCauses(told, school),
-    ...goingOut(sheet, { checks: all, fit, loop, bar, chain }, renewedParts(verdicts, null), schools),
+    ...goingOut(sheet, { checks: all, fit, loop, bar, chain }, renewedParts(verdicts, signed), schools),
     next,
     plan,
     idle,
   };
-}
-
-/**
- * The same with the parts renewed that a signed plan renews, where they are not simply those that are condemned.
- * @param choices what the plan does with each part; null where none was signed
- */
-export function asSigned(
-  sheet: BenchSheet,
-  appraisal: Appraisal,
-  choices: SignedChoices | null,
-  schools: Schools,
-): Appraisal {
-  if (choices === null) return appraisal;
-  return { ...appraisal, ...goingOut(sheet, appraisal, renewedParts(appraisal.verdicts, choices), schools) };
 }
 
 const eachPart = <T>(of: (part: Part) => T): Readonly<Record<Part, T>> =>

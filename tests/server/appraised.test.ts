@@ -1,0 +1,40 @@
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import type { Assessment } from '../../src/core/report';
+import { findJob, findSignOff, signOffsOf } from '../../src/data/repositories';
+import { appraisedJob, assessedJob } from '../../src/server/use-cases/appraised';
+import { jobView } from '../../src/server/use-cases/jobs';
+import { meaningOf } from '../../src/islands/job/store/meaning';
+import { demoContext, type TestContext } from '../support/context';
+import { jobOf, signPlan } from '../support/signing';
+
+let context: TestContext;
+beforeEach(() => {
+  context = demoContext();
+});
+afterEach(() => context.done());
+
+/** What the screen of a job says, made as the browser makes it. */
+async function onScreen(id: string) {
+  const [view, { course }] = [await jobView(context, id), await appraisedJob(context, id)];
+  const standing = new Map(
+    view.readings.map((reading) => [reading.path, { ...reading, conflict: null }] as const),
+  ) as unknown as Parameters<typeof meaningOf>[0]['standing'];
+  return meaningOf({ standing, drafts: new Map() }, view, course, 'Ines').appraisal;
+}
+
+describe('a job whose signed plan renews chain and drive sprocket', () => {
+  it('asks for the same acts of refitting on the screen, in its document and in what was signed', async () => {
+    const id = await jobOf(context, 'L-0417');
+    const without = (await onScreen(id)).refit;
+    await signPlan(context, id, ({ chain, driveSprocket }) => chain === 'replace' && driveSprocket === 'replace');
+    const screen = await onScreen(id);
+    expect(screen.renewed).toEqual(['chain', 'driveSprocket']);
+    expect(screen.refit.length).toBeGreaterThan(without.length);
+    const document: Assessment = await assessedJob(context, id);
+    expect(document.refit.acts).toEqual(screen.refit);
+    const [signed] = await signOffsOf(context.store.db, id);
+    const kept = await findSignOff(context.store.db, signed!.id);
+    expect((kept!.assessment as Assessment).refit.acts).toEqual(screen.refit);
+    expect((await findJob(context.store.db, id))!.state).toBe('signed-off');
+  });
+});
