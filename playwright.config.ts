@@ -1,7 +1,11 @@
 import { defineConfig } from '@playwright/test';
 import { LAUNCH } from './scripts/lib/chromium.mjs';
 
-const PORT = 4391;
+/** As many servers as tests that run at once. */
+const WORKERS = 2;
+const FIRST_PORT = 4391;
+
+export const addressOf = (worker: number): string => `http://127.0.0.1:${FIRST_PORT + worker}`;
 
 export default defineConfig({
   testDir: 'tests/end-to-end',
@@ -9,12 +13,11 @@ export default defineConfig({
   // Machines differ in speed by a factor of five: these times only end what would never end.
   timeout: 600_000,
   expect: { timeout: 20_000 },
-  workers: 1,
+  workers: WORKERS,
   forbidOnly: true,
   reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
   use: {
     actionTimeout: 30_000,
-    baseURL: `http://127.0.0.1:${PORT}`,
     viewport: { width: 1280, height: 800 },
     // Ines is at the bench unless a test says otherwise.
     storageState: {
@@ -34,11 +37,11 @@ export default defineConfig({
     },
     launchOptions: LAUNCH,
   },
-  webServer: {
-    command: 'rm -rf test-results/store && node dist/server/main.mjs --demo',
-    url: `http://127.0.0.1:${PORT}/api/health`,
-    env: { SERRATA_DB: './test-results/store/e2e.db', PORT: String(PORT) },
+  webServer: Array.from({ length: WORKERS }, (_, worker) => ({
+    command: `rm -rf test-results/store-${worker} && node dist/server/main.mjs --demo`,
+    url: `${addressOf(worker)}/api/health`,
+    env: { SERRATA_DB: `./test-results/store-${worker}/e2e.db`, PORT: String(FIRST_PORT + worker) },
     reuseExistingServer: false,
     timeout: 240_000,
-  },
+  })),
 });

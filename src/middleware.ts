@@ -9,7 +9,7 @@ function allowStyleAttributes(headers: Headers): void {
 
 // Whatever serves these pages, it does not serve them to the network.
 ownAddress();
-const names = shopNames(process.env.SERRATA_NAMES);
+const names = shopNames();
 
 /** At the door: foreign, oversized and untyped requests are turned away; every answer carries the safety headers. */
 export const onRequest: MiddlewareHandler = async ({ request, url }, next) => {

@@ -4,6 +4,7 @@ import { createClient } from '@libsql/client';
 import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql';
 import { patient } from './patience';
 import * as schema from './schema';
+import { settings } from './settings';
 import { troubleOf } from './trouble';
 
 /** Milliseconds the driver itself waits for somebody else's write. It waits with everything standing still, so it hardly does. */
@@ -33,8 +34,7 @@ export interface Store {
 }
 
 /** Address of the store: `SERRATA_DB` is a path or a libSQL URL; without it, `./data/serrata.db`. */
-export function storeUrl(configured = process.env.SERRATA_DB): string {
-  const address = configured ?? './data/serrata.db';
+export function storeUrl(address = settings().SERRATA_DB): string {
   return /^[a-z]+:/.test(address) ? address : `file:${resolve(address)}`;
 }
 
@@ -42,7 +42,7 @@ export function storeUrl(configured = process.env.SERRATA_DB): string {
 export const storeFile = (url: string): string | null => (url.startsWith('file:') ? url.slice('file:'.length) : null);
 
 /** Opens the store, making its folder if need be. Migrations are applied separately. */
-export function openStore(url = storeUrl(), authToken = process.env.SERRATA_DB_TOKEN): Store {
+export function openStore(url = storeUrl(), authToken = settings().SERRATA_DB_TOKEN): Store {
   const file = storeFile(url);
   if (file !== null) mkdirSync(dirname(file), { recursive: true });
   let isWriting = false;

@@ -1,5 +1,6 @@
 import { createServer, type IncomingMessage, type ServerResponse } from 'node:http';
 import compression from 'compression';
+import { settings } from '../data/settings';
 import { openForUse } from '../data/keeping/opening';
 import { openStore, storeFile, storeUrl } from '../data/store';
 import { builtSite } from './http/built-site';
@@ -21,8 +22,8 @@ const QUIET_CONNECTION_MS = 75_000;
 
 /** Where to listen. */
 function address(): { host: string; port: number; fixed: boolean } {
-  const port = process.env.PORT;
-  return { host: ownAddress(), port: port === undefined ? USUAL_PORT : Number(port), fixed: port !== undefined };
+  const { HOST, PORT } = settings();
+  return { host: ownAddress(HOST), port: PORT ?? USUAL_PORT, fixed: PORT !== undefined };
 }
 
 /** Listens on the wanted port, or on any free one when it is taken and was not asked for by name. */
@@ -79,7 +80,7 @@ export async function main(): Promise<void> {
   const site = await builtSite();
   // Answers are made once: the least packing is the quickest in all, and none where they do not leave the machine.
   const compress = compression({ level: 1 });
-  const names = shopNames(process.env.SERRATA_NAMES);
+  const names = shopNames();
   const answered = async (request: IncomingMessage, response: ServerResponse): Promise<void> => {
     const { method, url, headers, socket } = request;
     const turned =
@@ -93,8 +94,9 @@ export async function main(): Promise<void> {
   const server = createServer((request, response) => void answered(request, response));
   server.keepAliveTimeout = QUIET_CONNECTION_MS;
   const bound = await listen(server, host, port, fixed);
-  // The simulated supplier ships with the server and answers at its own address, as a real one would.
-  process.env.SERRATA_SUPPLIER ??= `http://${host === '::1' ? '[::1]' : host}:${bound}/simulated/supplier`;
+  // The simulated supplier ships with the server and answers at its own address, as a real one would. The pages are another bundle: what they must know goes by the environment.
+  process.env.SERRATA_SUPPLIER =
+    settings().SERRATA_SUPPLIER ?? `http://${host === '::1' ? '[::1]' : host}:${bound}/simulated/supplier`;
   console.log(`Serrata is open at http://${host === '::1' ? '[::1]' : host}:${bound}/`);
   const daily = keepDaily(storeFile(storeUrl()));
   const stop = () => {

@@ -1,5 +1,5 @@
 import { Agent, get } from 'node:http';
-import { expect, test } from '@playwright/test';
+import { expect, test } from './bench';
 import { assessmentSchema } from '../../src/core/report';
 import { benchSheetSchema } from '../../src/core/sheet';
 

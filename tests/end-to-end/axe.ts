@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, type Page } from '@playwright/test';
+import { expect, type Page } from './bench';
 
 /** Every rule of axe, best practice included, finds nothing on the page. Asked in one piece, since no view has frames: a third of the time. */
 export async function axeFindsNothing(page: Page, what: string): Promise<void> {

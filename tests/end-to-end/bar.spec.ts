@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './bench';
 import { axeFindsNothing } from './axe';
 import { copyOf, freshJob, openJob, ready, revisit, saved, visit } from './keyboard';
 

@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './bench';
 import { copyOf, tabTo, visit } from './keyboard';
 
 const who = (page: Page, name: string) => page.getByLabel('At the bench').selectOption(name);

@@ -4,7 +4,7 @@ import { request as nodeRequest } from 'node:http';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
-import { expect, test } from '@playwright/test';
+import { address, expect, test } from './bench';
 import fc from 'fast-check';
 import type { z } from 'zod';
 import * as contract from '../../src/contract';
@@ -45,7 +45,7 @@ function sendOnce({ method = 'GET', path, headers = {}, body }: Sent, timeout = 
   return new Promise((resolve, reject) => {
     const length = body === undefined ? {} : { 'Content-Length': String(Buffer.byteLength(body)) };
     const sent = nodeRequest(
-      { host: '127.0.0.1', port: 4391, method, path, headers: { ...length, ...headers }, timeout },
+      { host: '127.0.0.1', port: new URL(address()).port, method, path, headers: { ...length, ...headers }, timeout },
       (response) => {
         let text = '';
         response.setEncoding('utf8');
@@ -69,7 +69,8 @@ async function aJob(): Promise<string> {
 }
 
 test('only the names the shop runs under are answered', async () => {
-  for (const host of ['127.0.0.1:4391', 'localhost:4391', 'LOCALHOST'])
+  const { host: own, port } = new URL(address());
+  for (const host of [own, `localhost:${port}`, 'LOCALHOST'])
     expect((await send({ path: '/api/health', headers: { Host: host } })).status, host).toBe(200);
   for (const host of ['evil.example:4391', '127.0.0.1.evil.example', 'evil.example', '127.0.0.1:4391@evil', '[::2]']) {
     const read = await send({ path: '/api/search?q=Tow', headers: { Host: host } });
@@ -85,14 +86,14 @@ test('only the names the shop runs under are answered', async () => {
 test('an origin that contradicts what a browser says of the site is foreign', async () => {
   const foreign = [
     { 'sec-fetch-site': 'same-origin', Origin: 'http://evil.example' },
-    { 'sec-fetch-site': 'cross-site', Origin: 'http://127.0.0.1:4391' },
+    { 'sec-fetch-site': 'cross-site', Origin: address() },
     { 'sec-fetch-site': 'same-site' },
     { Origin: 'null' },
-    { Origin: 'http://127.0.0.1:4392' },
+    { Origin: 'http://127.0.0.1:4399' },
   ];
   for (const headers of foreign)
     expect((await asJson('/api/people', { name: 'Nobody' }, headers)).status, JSON.stringify(headers)).toBe(403);
-  const own = { 'sec-fetch-site': 'same-origin', Origin: 'http://127.0.0.1:4391' };
+  const own = { 'sec-fetch-site': 'same-origin', Origin: address() };
   expect((await asJson('/api/jobs', newJob, own)).status).toBe(200);
 });
 
@@ -142,7 +143,7 @@ test('what was once answered with a fault of ours is answered', async () => {
       expect(nested.status, `${into}${open}`).toBe(422);
     }
   for (const path of ['/', '/shop', '/api/search?q=x']) {
-    const response = await fetch(`http://127.0.0.1:4391${path}`);
+    const response = await fetch(`${address()}${path}`);
     expect(response.headers.get('cache-control'), path).toBe('no-store');
   }
 });
@@ -151,20 +152,18 @@ test('files that never change say what they are too, and a stream that is only a
   const page = await send({ path: '/' });
   const [asset] = /\/_astro\/[^"]+\.(js|css)/.exec(page.text)!;
   for (const path of ['/favicon.svg', asset, '/', '/api/health', '/nowhere']) {
-    const { headers } = await fetch(`http://127.0.0.1:4391${path}`);
+    const { headers } = await fetch(`${address()}${path}`);
     expect(headers.get('x-content-type-options'), path).toBe('nosniff');
     expect(headers.get('x-frame-options'), path).toBe('DENY');
   }
-  expect((await fetch(`http://127.0.0.1:4391${asset}`)).headers.get('cache-control')).toContain('immutable');
+  expect((await fetch(`${address()}${asset}`)).headers.get('cache-control')).toContain('immutable');
   // More than the caliper lets listen at once: none of them holds on to anything.
   for (let i = 0; i < 60; i += 1)
     expect((await send({ method: 'HEAD', path: '/simulated/caliper/stream' })).status).toBe(200);
-  const heard = await fetch('http://127.0.0.1:4391/simulated/caliper/stream');
+  const heard = await fetch(`${address()}/simulated/caliper/stream`);
   expect(heard.status).toBe(200);
   await heard.body?.cancel();
-  const beyond = await Promise.all(
-    Array.from({ length: 45 }, () => fetch('http://127.0.0.1:4391/simulated/caliper/stream')),
-  );
+  const beyond = await Promise.all(Array.from({ length: 45 }, () => fetch(`${address()}/simulated/caliper/stream`)));
   expect(beyond.map(({ status }) => status).filter((status) => status === 503).length).toBeGreaterThan(0);
   await Promise.all(beyond.map((stream) => stream.body?.cancel()));
 });
@@ -217,7 +216,7 @@ test('a picture that unfolds to hundreds of megabytes, and a job without end, ar
   png.write('IHDR', 12, 'latin1');
   png.writeUInt32BE(8000, 16);
   png.writeUInt32BE(8000, 20);
-  const picture = await fetch(`http://127.0.0.1:4391/api/jobs/${job}/photos?by=Ines`, {
+  const picture = await fetch(`${address()}/api/jobs/${job}/photos?by=Ines`, {
     method: 'POST',
     headers: { 'Content-Type': 'image/png' },
     body: png,

@@ -2,7 +2,7 @@ import { execFileSync } from 'node:child_process';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './bench';
 import { copyOf, freshJob, openJob, revisit, tabTo, visit } from './keyboard';
 
 const panel = (page: Page) => page.locator('details', { hasText: 'Why so unsure' });

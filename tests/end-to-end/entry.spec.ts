@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './bench';
 import { copyOf, freshJob, openJob, revisit, saved, tick, visit } from './keyboard';
 
 test('a wrong entry stays in its field with its reason, survives a reload, and can be put right', async ({ page }) => {

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './bench';
 import { READINGS, type ReadingId } from '../../src/core/sheet';
 import { copyOf, freshJob, openJob, revisit, saved, visit } from './keyboard';
 

@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './bench';
 import jsQR from 'jsqr';
 import { PNG } from 'pngjs';
 import { axeFindsNothing } from './axe';

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './bench';
 import { freshJob, openJob, revisit, saved, tick, visit } from './keyboard';
 
 test('evidence set aside shows its effect, stays on the sheet, and counts again when it is put back', async ({

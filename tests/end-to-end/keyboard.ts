@@ -1,4 +1,4 @@
-import { expect, type Locator, type Page } from '@playwright/test';
+import { expect, type Locator, type Page } from './bench';
 
 /** Waits until a page answers: before that, tests would press what is only drawn. */
 export const ready = async (page: Page): Promise<void> => void (await page.waitForSelector('[data-ready=true]'));

@@ -2,7 +2,7 @@ import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gunzipSync } from 'node:zlib';
-import { expect, test } from '@playwright/test';
+import { expect, test } from './bench';
 import { listBackups } from '../../src/data/keeping/backups';
 import { inspectStore } from '../../src/data/keeping/inspect';
 import { OwnServer } from './own-server';

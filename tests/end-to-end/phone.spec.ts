@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './bench';
 import { STEPS } from '../../src/core/reading';
 import { axeFindsNothing } from './axe';
 import { copyOf, freshJob, openJob, saved } from './keyboard';

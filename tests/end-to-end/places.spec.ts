@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './bench';
 import { STEPS } from '../../src/core/reading';
 import { axeFindsNothing } from './axe';
 import { openJob, ready, visit } from './keyboard';

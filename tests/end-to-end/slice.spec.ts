@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './bench';
 import { fill, freshJob, ready, revisit, saved, tabTo, visit } from './keyboard';
 
 const NEAR_A = ['8.1', '8.0', '7.9', '7.6', '7.8'];

@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './bench';
 import { ready, revisit, visit } from './keyboard';
 
 const LIST = [

@@ -2,7 +2,7 @@ import { spawnSync } from 'node:child_process';
 import { closeSync, mkdirSync, mkdtempSync, openSync, rmSync, statfsSync, writeSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from './bench';
 import Database from 'libsql';
 import { OwnServer } from './own-server';
 import { revisit, visit } from './keyboard';

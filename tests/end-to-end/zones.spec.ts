@@ -1,7 +1,7 @@
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { expect, test } from '@playwright/test';
+import { expect, test } from './bench';
 import { STYLES } from '../../src/contract';
 import { OwnServer } from './own-server';
 import { visit } from './keyboard';

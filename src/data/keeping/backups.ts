@@ -1,5 +1,6 @@
 import { existsSync, mkdirSync, readdirSync, rmSync, statSync } from 'node:fs';
 import { basename, dirname, join, resolve } from 'node:path';
+import { settings } from '../settings';
 import { removeStore } from './backup';
 
 /** Why a backup was made. `before` is what stood in the store's place until another was put there. */
@@ -31,7 +32,7 @@ function momentIn(name: string): Date | null {
 }
 
 /** Where backups of a store are kept: `SERRATA_BACKUPS`, or a folder beside it. */
-const backupFolder = (store: string, configured = process.env.SERRATA_BACKUPS): string =>
+const backupFolder = (store: string, configured = settings().SERRATA_BACKUPS): string =>
   configured ? resolve(configured) : join(dirname(store), 'backups');
 
 /** Where the next backup of a kind goes; its folder is made. */

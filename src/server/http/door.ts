@@ -1,3 +1,4 @@
+import { settings } from '../../data/settings';
 import type { Turned } from './guard';
 
 /** Names that only this machine goes by. */
@@ -10,7 +11,7 @@ const OWN_ADDRESSES = new Set(['127.0.0.1', '::1', 'localhost']);
  * The address to listen at. Sign-in does not exist yet, so the door stays closed to the network, however Serrata is started.
  * @throws Error with what to do, where another address was asked for
  */
-export function ownAddress(host = process.env.HOST ?? '127.0.0.1'): string {
+export function ownAddress(host = settings().HOST): string {
   if (OWN_ADDRESSES.has(host)) return host;
   throw new Error(
     `HOST=${host} would open Serrata to the network, which needs sign-in, and there is none yet. Use 127.0.0.1.`,
@@ -27,7 +28,7 @@ const SHUT = /^\/_image\b/;
  * The names the shop runs under: this machine's, and those it was told of.
  * @param named names with commas between, as in `SERRATA_NAMES=saws.example,bench`
  */
-export function shopNames(named = ''): ReadonlySet<string> {
+export function shopNames(named = settings().SERRATA_NAMES): ReadonlySet<string> {
   const told = named.split(',').map((name) => name.trim().toLowerCase());
   return new Set([...LOOPBACK, ...told.filter(Boolean)]);
 }

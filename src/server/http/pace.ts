@@ -1,8 +1,7 @@
 import { RateLimiterMemory } from 'rate-limiter-flexible';
+import { settings } from '../../data/settings';
 import type { Turned } from './guard';
 
-/** Requests of one client in {@link SPAN_S} seconds: far above what a bench full of people asks for, and below what would starve the others. */
-const MOST_REQUESTS = 20_000;
 /** What changes something is dearer: of those, this share. */
 const CHANGING_SHARE = 0.15;
 const SPAN_S = 10;
@@ -13,8 +12,8 @@ const TOO_MUCH: Turned = {
   message: 'More is asked from here than one client needs. Wait a few seconds.',
 };
 
-/** `SERRATA_MOST_REQUESTS` sets another bound; 0 sets none. */
-const most = Number(process.env.SERRATA_MOST_REQUESTS ?? MOST_REQUESTS);
+/** Usually far above what a bench full of people asks for, and below what would starve the others. */
+const most = settings().SERRATA_MOST_REQUESTS;
 const limiter = (points: number) =>
   points > 0 ? new RateLimiterMemory({ points: Math.ceil(points), duration: SPAN_S }) : null;
 const all = limiter(most);

@@ -1,4 +1,5 @@
 import { UNNAMED } from '../../wording';
+import { settings } from '../../data/settings';
 import { setShopFact, shopStanding, type ShopStanding } from '../../data/repositories';
 import type { z } from 'zod';
 import {
@@ -117,5 +118,4 @@ export const orderStandIn = async (context: Context, sku: string, asked: boolean
  * Where the supplier answers: as the shop's machine is set up, else the stand-in that ships with the application.
  * @param url any address of the application
  */
-export const supplierAt = (url: URL): string =>
-  process.env.SERRATA_SUPPLIER ?? new URL('/simulated/supplier', url).href;
+export const supplierAt = (url: URL): string => settings().SERRATA_SUPPLIER ?? new URL('/simulated/supplier', url).href;
