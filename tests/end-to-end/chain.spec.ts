@@ -120,14 +120,14 @@ test('a drive sprocket past its limit orders no chain alone, and its card says h
   await expect(page.locator('main').getByText('The measured wear says that it is sound').first()).toBeVisible();
   await verdict(page, 'Drive sprocket: Undecided');
   await page.getByRole('radio', { name: 'deep' }).click();
-  await page.getByLabel('Depth of the worn grooves').fill('0.5');
+  await page.getByLabel('Wear depth').fill('0.5');
   await page.keyboard.press('Enter');
   const tag = page.getByRole('complementary', { name: 'Tag: verdicts' });
   await expect(tag.getByText(/^It may deserve: (keep|replace) \d+ % and (keep|replace) \d+ %\.$/)).toBeVisible();
   await tag.getByText('Why so unsure').click();
   await tag.getByRole('button', { name: 'Wear of the drive sprocket' }).click();
-  await expect(page.getByLabel('Depth of the worn grooves')).toBeFocused();
-  await page.getByLabel('Depth of the worn grooves').fill('0.9');
+  await expect(page.getByLabel('Wear depth')).toBeFocused();
+  await page.getByLabel('Wear depth').fill('0.9');
   await page.keyboard.press('Enter');
   await verdict(page, 'Drive sprocket: Replace');
   await expect(page.getByText('A new chain on it would be ruined')).toBeVisible();

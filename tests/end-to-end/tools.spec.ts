@@ -61,7 +61,7 @@ test('the caliper says that it is a caliper', async ({ page }) => {
 
 test('a field on its own says its tool and its doubt beside it', async ({ page }) => {
   await freshJob(page, 'sprocket');
-  await page.getByLabel('Depth of the worn grooves', { exact: true }).fill('0.4');
+  await page.getByLabel('Wear depth', { exact: true }).fill('0.4');
   await expect(page.getByText('± 0.07 mm')).toBeVisible();
   await page.getByLabel('Measured with').first().selectOption('rule');
   await expect(page.getByText('± 0.07 mm')).toBeHidden();

@@ -30,5 +30,6 @@ export { TAKE_IN_WORDS } from './readings/take-in';
 export { READING_WORDS } from './readings';
 export * from './choice-word';
 export * from './choices';
+export * from './fields';
 export * from './trouble';
 export * from './shop-change';

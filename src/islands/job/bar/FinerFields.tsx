@@ -1,7 +1,6 @@
 import { useFrame } from '../../frame/frame-context';
 import { UNNAMED } from '../../../wording';
-import { ChoiceField } from '../parts/ChoiceField';
-import { EntryField } from '../parts/EntryField';
+import { Field } from '../parts/Field';
 import { useJob, useJobStore } from '../store/JobContext';
 import { FINER, type StationRow } from './stations';
 
@@ -32,30 +31,18 @@ export function FinerFields({ row }: { row: StationRow }) {
   return (
     <div className="grid gap-3 pb-3">
       <div className="grid grid-cols-2 gap-3">
-        <EntryField path={`${row.path}.deep`} label="Width lower down" suffix="unit" />
-        <EntryField path={`${row.path}.deepAt`} label="that far down" suffix="unit" />
+        <Field path={`${row.path}.deep`} />
+        <Field path={`${row.path}.deepAt`} />
       </div>
-      <ChoiceField path={`${row.path}.burrNear`} legend="Burr, near" />
-      <ChoiceField path={`${row.path}.burrFar`} legend="Burr, far" />
-      <ChoiceField
-        path={`${row.path}.marker`}
-        legend="One marker pass touched"
-        hint="Where ink stays, the rail is low."
-      />
-      <ChoiceField
-        path={`${row.path}.square`}
-        legend="Square on the rails"
-        hint="Light under it shows the low rail, finer than a depth rod. A blade that goes in under the low side is surer still."
-      />
-      <ChoiceField path={`${row.path}.squareWith`} legend="Looked for" />
+      <Field path={`${row.path}.burrNear`} />
+      <Field path={`${row.path}.burrFar`} />
+      <Field path={`${row.path}.marker`} />
+      <Field path={`${row.path}.square`} />
+      <Field path={`${row.path}.squareWith`} />
       {(['Near', 'Far'] as const).map((rail) => (
         <div key={rail} className="grid grid-cols-2 gap-3">
-          <EntryField
-            path={`${row.path}.chip${rail}.length`}
-            label={`Chip, ${rail.toLowerCase()}: long`}
-            suffix="unit"
-          />
-          <EntryField path={`${row.path}.chip${rail}.depth`} label="deep" suffix="unit" />
+          <Field path={`${row.path}.chip${rail}.length`} />
+          <Field path={`${row.path}.chip${rail}.depth`} />
         </div>
       ))}
       <RemoveStation row={row} />

@@ -1,6 +1,5 @@
 import { Notice } from '../../../ui/parts/Notice';
-import { ChoiceField } from '../parts/ChoiceField';
-import { EntryField } from '../parts/EntryField';
+import { Field } from '../parts/Field';
 import { Group } from '../parts/StepHead';
 import { checkSentence, greaseSays } from '../../../wording';
 import { heatSentence } from '../../../wording/causes';
@@ -21,75 +20,70 @@ export function LookOver() {
       </Notice>
       <Group title="Tail" aside="one finding a tap, in the order hands move along a bar">
         <div className="grid grid-cols-2 gap-4">
-          <ChoiceField path="bar.checks.slot" legend="Mount slot" />
-          <ChoiceField path="bar.checks.holes" legend="Tensioner hole" />
-          <ChoiceField path="bar.checks.oilHoles" legend="Oil holes" />
-          <ChoiceField path="bar.checks.tailErosion" legend="Erosion at the tail" />
+          <Field path="bar.checks.slot" />
+          <Field path="bar.checks.holes" />
+          <Field path="bar.checks.oilHoles" />
+          <Field path="bar.checks.tailErosion" />
         </div>
       </Group>
       <Group title="Body">
         <div className="grid grid-cols-2 gap-4">
-          <ChoiceField path="bar.checks.crack" legend="Cracks" />
-          <EntryField
-            path="bar.checks.bow"
-            label="Bow"
-            suffix="unit"
-            hint="sight down it; largest gap under a straight edge; 0 when none"
-          />
-          <ChoiceField path="bar.checks.twist" legend="Twist" />
-          <ChoiceField path="bar.checks.dents" legend="Dents" />
+          <Field path="bar.checks.crack" />
+          <Field path="bar.checks.bow" />
+          <Field path="bar.checks.twist" />
+          <Field path="bar.checks.dents" />
           <div>
-            <ChoiceField path="bar.checks.blueing" legend="Blue patches" />
+            <Field path="bar.checks.blueing" />
             {blueing && (
               <p className="mt-1 text-sm">
                 {checkSentence(blueing, unit)} {heatSentence(appraisal.heat)}
               </p>
             )}
           </div>
-          <ChoiceField path="bar.checks.resin" legend="Resin" />
-          <ChoiceField path="bar.checks.rust" legend="Rust" hint="It condemns nothing." />
-          <ChoiceField path="bar.checks.barePaint" legend="Paint" hint="Recorded, and means nothing." />
-          <ChoiceField path="bar.construction" legend="Construction" />
+          <Field path="bar.checks.resin" />
+          <Field path="bar.checks.rust" />
+          <Field path="bar.checks.barePaint" />
+          <Field path="bar.construction" />
         </div>
       </Group>
       <Group title="Groove and rails">
         <div className="grid grid-cols-2 gap-4">
-          <ChoiceField path="bar.checks.groove" legend="Groove" />
-          <ChoiceField path="bar.checks.grooveShape" legend="Along its length" />
-          <ChoiceField path="bar.checks.ruts" legend="Ruts in the rail tops" />
-          <ChoiceField path="bar.checks.railLine" legend="Rule laid along the rails" />
-          <ChoiceField path="bar.checks.straightEdge" legend="Straight-edge test, cutter pushed over" />
+          <Field path="bar.checks.groove" />
+          <Field path="bar.checks.grooveShape" />
+          <Field path="bar.checks.ruts" />
+          <Field path="bar.checks.railLine" />
+          <Field path="bar.checks.straightEdge" />
         </div>
       </Group>
       <Group title="Nose">
         <div className="grid grid-cols-2 gap-4">
-          <ChoiceField path="bar.nose" legend="Kind" />
+          <Field path="bar.nose" />
           {hard ? (
             <>
-              <ChoiceField path="bar.checks.hardNose" legend="Its facing" />
-              <ChoiceField path="bar.noseReplaceable" legend="Nose can be replaced" />
+              <Field path="bar.checks.hardNose" />
+              <Field path="bar.noseReplaceable" />
             </>
           ) : (
             <>
-              <ChoiceField path="bar.checks.noseTurns" legend="Turns" />
-              <ChoiceField path="bar.checks.tipPlay" legend="Play at the tip" />
-              <ChoiceField path="bar.checks.noseTeeth" legend="Teeth" />
-              <ChoiceField path="bar.checks.nosePinch" legend="Plates press on it" />
-              <ChoiceField path="bar.checks.noseDirt" legend="Dirt round it" />
-              <ChoiceField path="bar.noseReplaceable" legend="Nose can be replaced" />
-              <ChoiceField path="bar.nosePort" legend="Port for grease" hint={greaseSays[view.schools.greaseNose]} />
-              <ChoiceField path="bar.noseGreased" legend="Greased before" />
+              <Field path="bar.checks.noseTurns" />
+              <Field path="bar.checks.tipPlay" />
+              <Field path="bar.checks.noseTeeth" />
+              <Field path="bar.checks.nosePinch" />
+              <Field path="bar.checks.noseDirt" />
+              <Field path="bar.noseReplaceable" />
+              <Field path="bar.nosePort" hint={greaseSays[view.schools.greaseNose]} />
+              <Field path="bar.noseGreased" />
             </>
           )}
         </div>
       </Group>
       <Group title="Sizes">
         <div className="grid grid-cols-4 gap-3 max-lg:grid-cols-2">
-          <EntryField path="bar.overallLength" label="Tail to tip" suffix="unit" />
-          <EntryField path="bar.bodyHeight" label="Height" suffix="unit" />
-          <EntryField path="bar.thickness" label="Thickness" suffix="unit" />
-          <EntryField path="bar.mount" label="Mount" placeholder="M2" />
-          <EntryField path="bar.oilHole" label="Oil-hole pattern" placeholder="O1" />
+          <Field path="bar.overallLength" />
+          <Field path="bar.bodyHeight" />
+          <Field path="bar.thickness" />
+          <Field path="bar.mount" />
+          <Field path="bar.oilHole" />
         </div>
       </Group>
     </>

@@ -5,7 +5,7 @@ import { checkSentence, dressingSentence } from '../../../wording';
 import { useFrame } from '../../frame/frame-context';
 import { isTyping, useKeys } from '../../frame/keys';
 import { FIELD_KINDS } from '../../../core/quantity';
-import { ChoiceField } from '../parts/ChoiceField';
+import { Field } from '../parts/Field';
 import { useJob } from '../store/JobContext';
 import { takeTool, useToolsInHand } from '../tools/tool-in-hand';
 import { ToolPick } from '../tools/ToolPick';
@@ -65,11 +65,7 @@ export function Measure({ stations }: { stations: Stations }) {
           A is down when the stamp reads upright, near is the stamped side. A reading keeps its tool;{' '}
           <kbd className="figures">F8</kbd> in a field changes it.
         </p>
-        <ChoiceField
-          path={`bar.edges.${edge}.stands`}
-          legend={`The clean bar stood on edge ${edge}, on something flat`}
-          hint="A level edge stands by itself; an unlevel one falls to the side of its low rail. Finer than a depth rod."
-        />
+        <Field path={`bar.edges.${edge}.stands`} />
       </div>
       <div className="min-w-0 border-l border-line pl-4 max-md:border-l-0 max-md:pl-0">
         {row && <Section edge={edge} row={row} number={rows[edge].indexOf(row) + 1} />}

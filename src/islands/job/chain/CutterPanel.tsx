@@ -1,7 +1,7 @@
 import { DAMAGE_KINDS } from '../../../core/declared';
 import { Choice } from '../../../ui/parts/Choice';
 import { choicesAt, sentence } from '../../../wording';
-import { ChoiceField } from '../parts/ChoiceField';
+import { Field } from '../parts/Field';
 import { EntryField } from '../parts/EntryField';
 import { useJob } from '../store/JobContext';
 import type { CutterSlots, Side } from './cutter-slots';
@@ -68,23 +68,12 @@ export function CutterPanel({ side, cutter, slots, damage, onMarked, onNext, onO
           hint="Everything is filed back to the worst: a young chain with deep damage can be scrap."
         />
         {damage.index !== null && isAngled && damage.kind !== 'angle' && (
-          <ChoiceField
-            path={`chain.damage.${damage.index}.place`}
-            legend="It sits"
-            hint="Filing the angle right takes off what sits at the corner; what sits behind it adds."
-          />
+          <Field path={`chain.damage.${damage.index}.place`} />
         )}
       </div>
       {damage.index !== null && (
         <div data-cutter-field="set-back">
-          <EntryField
-            key={damage.index}
-            path={`chain.damage.${damage.index}.setBack`}
-            label="Set-back that clears it"
-            suffix="unit"
-            hint="how far back it reaches"
-            onEnter={(accepted) => accepted && onNext()}
-          />
+          <Field path={`chain.damage.${damage.index}.setBack`} onEnter={(accepted) => accepted && onNext()} />
         </div>
       )}
     </section>

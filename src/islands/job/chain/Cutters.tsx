@@ -4,8 +4,7 @@ import { isWithin } from '../../../core/sheet';
 import { CutterRibbon } from '../../../ui/drawings/CutterRibbon';
 import { useFrame } from '../../frame/frame-context';
 import { useKeys } from '../../frame/keys';
-import { ChoiceField } from '../parts/ChoiceField';
-import { EntryField } from '../parts/EntryField';
+import { Field } from '../parts/Field';
 import { useJob } from '../store/JobContext';
 import { useTarget } from '../target';
 import type { Side } from './cutter-slots';
@@ -138,17 +137,8 @@ export function Cutters() {
       />
       <Correction />
       <div className="grid grid-cols-[auto_minmax(0,1fr)] gap-x-8 gap-y-2 border-t border-line pt-2 max-md:grid-cols-1">
-        <EntryField
-          path="chain.witnessLimit"
-          label="Witness mark at"
-          suffix="unit"
-          hint="the maker’s: it wins over the shop’s figure"
-        />
-        <ChoiceField
-          path="chain.checks.edge"
-          legend="Working corners, against the light"
-          hint="A dull corner shines."
-        />
+        <Field path="chain.witnessLimit" />
+        <Field path="chain.checks.edge" />
       </div>
     </div>
   );

@@ -3,10 +3,8 @@ import { CutterProfile } from '../../../ui/drawings/CutterProfile';
 import { Notice } from '../../../ui/parts/Notice';
 import { checkSentence } from '../../../wording';
 import { useFrame } from '../../frame/frame-context';
-import { ChoiceField } from '../parts/ChoiceField';
-import { EntryField } from '../parts/EntryField';
+import { Field } from '../parts/Field';
 import { NumberRow } from '../parts/NumberRow';
-import { PictureField } from '../parts/PictureField';
 import { Group } from '../parts/StepHead';
 import { useJob } from '../store/JobContext';
 import { StartValues } from './StartValues';
@@ -24,13 +22,9 @@ export function Shape() {
       <div className="grid grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)] gap-x-6 max-lg:grid-cols-1">
         <Group title="What it is">
           <div className="grid gap-2">
-            <ChoiceField path="chain.cutterShape" legend="Cutters" />
-            <ChoiceField path="chain.filing" legend="Sharpened by" />
-            <ChoiceField
-              path="chain.bumperLinks"
-              legend="Bumper links"
-              hint="They shield the cutters: a mark of low-kickback chain."
-            />
+            <Field path="chain.cutterShape" />
+            <Field path="chain.filing" />
+            <Field path="chain.bumperLinks" />
           </div>
         </Group>
         <BeginWith />
@@ -38,26 +32,21 @@ export function Shape() {
       <DepthGauges />
       <Group title="Top plates and undercut">
         <div className="grid grid-cols-3 gap-3">
-          <EntryField path="chain.topPlateAngleLeft" label="Angle, left" suffix="°" />
-          <EntryField path="chain.topPlateAngleRight" label="Angle, right" suffix="°" />
-          <EntryField path="chain.topPlateWidth" label="Width of the plate" suffix="unit" />
+          <Field path="chain.topPlateAngleLeft" />
+          <Field path="chain.topPlateAngleRight" />
+          <Field path="chain.topPlateWidth" />
         </div>
         <Said of={['chain.angle']} />
         <div className="mt-2">
-          <PictureField path="chain.checks.undercut" legend="Under the edge, seen from the side" pictures={UNDERCUTS} />
+          <Field path="chain.checks.undercut" pictures={UNDERCUTS} />
         </div>
         <Said of={['chain.undercut']} />
       </Group>
       <Group title="Link and cutter sizes" aside="used for room, rock and the play limit of the bar">
         <div className="grid grid-cols-3 gap-3">
-          <EntryField path="chain.tang" label="Tang" suffix="unit" hint="drive link below the straps" />
-          <EntryField path="chain.kerf" label="Kerf" suffix="unit" />
-          <EntryField
-            path="chain.tipHeight"
-            label="Cutter tip height"
-            suffix="unit"
-            hint="above the middle of the tang"
-          />
+          <Field path="chain.tang" />
+          <Field path="chain.kerf" />
+          <Field path="chain.tipHeight" />
         </div>
       </Group>
     </>
@@ -91,12 +80,7 @@ function DepthGauges() {
         <div className="grid content-start gap-2">
           <NumberRow path="chain.depthGaugesLeft" title={`Left, ${unit}`} label="Left gauge" />
           <NumberRow path="chain.depthGaugesRight" title={`Right, ${unit}`} label="Right gauge" />
-          <EntryField
-            path="chain.gaugeSetting"
-            label="Setting marked on them"
-            suffix="unit"
-            hint="where there is one, it wins"
-          />
+          <Field path="chain.gaugeSetting" />
         </div>
         <GaugeHeight
           highest={gauges?.highest?.height.value ?? null}

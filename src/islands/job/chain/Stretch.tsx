@@ -2,8 +2,7 @@ import { PushPull } from '../../../ui/drawings/PushPull';
 import { Notice } from '../../../ui/parts/Notice';
 import { checkSentence, stretchSentences } from '../../../wording';
 import { useFrame } from '../../frame/frame-context';
-import { ChoiceField } from '../parts/ChoiceField';
-import { EntryField } from '../parts/EntryField';
+import { Field } from '../parts/Field';
 import { Group } from '../parts/StepHead';
 import { useJob } from '../store/JobContext';
 import { useFieldActions } from '../store/useField';
@@ -27,7 +26,7 @@ export function Stretch() {
       </p>
       <div className="grid grid-cols-3 gap-3 max-md:grid-cols-1">
         <div>
-          <EntryField path="chain.pushPull.joints" label="Joints" hint="a drive link has two" />
+          <Field path="chain.pushPull.joints" />
           {links !== null && (
             <div className="mt-1 flex gap-1">
               <button type="button" className="quiet px-2" onClick={() => set('chain.pushPull.joints', String(links))}>
@@ -43,15 +42,11 @@ export function Stretch() {
             </div>
           )}
         </div>
-        <EntryField path="chain.pushPull.closed" label="Pushed together" suffix="unit" />
-        <EntryField path="chain.pushPull.pulled" label="Pulled apart" suffix="unit" />
+        <Field path="chain.pushPull.closed" />
+        <Field path="chain.pushPull.pulled" />
       </div>
       <div className="mt-2">
-        <ChoiceField
-          path="chain.checks.feel"
-          legend="Or by feel, without a tape"
-          hint="The hand feels loose joints well and small growth badly; beside a measure it is a second opinion."
-        />
+        <Field path="chain.checks.feel" />
       </div>
       <PushPull
         percent={stretch.counted?.value ?? null}
@@ -72,9 +67,9 @@ export function Stretch() {
       ))}
       <Group title="When it was new" aside="a new chain’s own figure; the wear counts over it">
         <div className="grid grid-cols-3 gap-3 max-md:grid-cols-1">
-          <EntryField path="chain.newPushPull.joints" label="Joints, new" />
-          <EntryField path="chain.newPushPull.closed" label="Pushed together, new" suffix="unit" />
-          <EntryField path="chain.newPushPull.pulled" label="Pulled apart, new" suffix="unit" />
+          <Field path="chain.newPushPull.joints" />
+          <Field path="chain.newPushPull.closed" />
+          <Field path="chain.newPushPull.pulled" />
         </div>
       </Group>
     </>

@@ -1,26 +1,25 @@
 import type { ReactNode } from 'react';
 import { LinkPicture } from '../../../ui/drawings/LinkPicture';
 import { UNDERSIDE_FINDINGS, undersideTells, type UndersideFinding } from '../../../wording';
-import { ChoiceField } from '../parts/ChoiceField';
-import { EntryField } from '../parts/EntryField';
+import { Field } from '../parts/Field';
 import { useJob } from '../store/JobContext';
 
 const CONTROLS: Readonly<Record<UndersideFinding, ReactNode>> = {
-  crack: <ChoiceField path="chain.checks.crack" legend="Cracks" />,
-  broken: <ChoiceField path="chain.checks.broken" legend="Broken links" />,
-  strapBurrs: <ChoiceField path="chain.checks.strapBurrs" legend="Strap undersides" />,
+  crack: <Field path="chain.checks.crack" />,
+  broken: <Field path="chain.checks.broken" />,
+  strapBurrs: <Field path="chain.checks.strapBurrs" />,
   burredTangs: (
     <div className="grid grid-cols-2 gap-3">
-      <EntryField path="chain.checks.burredTangs" label="Burred tangs" />
-      <EntryField path="chain.checks.tangBurr" label="Worst burr" suffix="unit" />
+      <Field path="chain.checks.burredTangs" />
+      <Field path="chain.checks.tangBurr" />
     </div>
   ),
-  tangWear: <ChoiceField path="chain.checks.tangWear" legend="Tips of the tangs" />,
-  tightJoints: <EntryField path="chain.checks.tightJoints" label="Tight joints" />,
-  oilDimples: <ChoiceField path="chain.checks.oilDimples" legend="Oil dimples" />,
-  heat: <ChoiceField path="chain.checks.heat" legend="Colour of heat" />,
-  resin: <ChoiceField path="chain.checks.resin" legend="Resin" />,
-  derailed: <ChoiceField path="chain.checks.derailed" legend="Came off while it ran" />,
+  tangWear: <Field path="chain.checks.tangWear" />,
+  tightJoints: <Field path="chain.checks.tightJoints" />,
+  oilDimples: <Field path="chain.checks.oilDimples" />,
+  heat: <Field path="chain.checks.heat" />,
+  resin: <Field path="chain.checks.resin" />,
+  derailed: <Field path="chain.checks.derailed" />,
 };
 
 /** Underside of the chain, link by link: what each finding looks like, what it comes of, what it does, what to do. */
@@ -59,9 +58,9 @@ function AfterDerailing() {
     <section aria-label="What it may have hurt" className="mt-2 border-t-2 border-brass bg-brass-pale px-3 py-2">
       <h3 className="font-bold">It came off: look at what it may have hurt</h3>
       <div className="grid grid-cols-3 gap-4 max-lg:grid-cols-1">
-        <ChoiceField path="bar.checks.grooveShape" legend="Groove along its length" />
-        <ChoiceField path="saw.checks.chainCatcher" legend="Chain catcher" />
-        <ChoiceField path="saw.checks.rearGuard" legend="Rear guard" />
+        <Field path="bar.checks.grooveShape" />
+        <Field path="saw.checks.chainCatcher" />
+        <Field path="saw.checks.rearGuard" />
       </div>
     </section>
   );

@@ -1,4 +1,4 @@
-import { ChoiceField } from '../parts/ChoiceField';
+import { Field } from '../parts/Field';
 import { EntryField } from '../parts/EntryField';
 import { Group } from '../parts/StepHead';
 import { useJob, useJobStore } from '../store/JobContext';
@@ -40,9 +40,9 @@ export function LinksView() {
       </Group>
       <Group title="Cross-checks">
         <div className="grid grid-cols-[8rem_11rem_minmax(0,1fr)] gap-4 max-lg:grid-cols-2">
-          <EntryField path="chain.cutters" label="Cutters" />
-          <EntryField path="chain.loopLength" label="Once round, pulled straight" suffix="unit" />
-          <ChoiceField path="chain.sequence" legend="Sequence" />
+          <Field path="chain.cutters" />
+          <Field path="chain.loopLength" />
+          <Field path="chain.sequence" />
         </div>
       </Group>
     </>

@@ -8,7 +8,7 @@ import {
   travelSentence,
 } from '../../../wording';
 import { useFrame } from '../../frame/frame-context';
-import { EntryField } from '../parts/EntryField';
+import { Field } from '../parts/Field';
 import { Group } from '../parts/StepHead';
 import { useJob } from '../store/JobContext';
 
@@ -24,9 +24,9 @@ export function LoopView() {
     <div className="grid grid-cols-2 gap-x-6 max-lg:grid-cols-1">
       <Group title="Length of the bar" aside="the same bar differs from saw to saw">
         <div className="grid grid-cols-3 gap-3">
-          <EntryField path="bar.listedLength" label="Listed or said" suffix="unit" placeholder="18 in" />
-          <EntryField path="bar.effectiveLength" label="Cover to tip" suffix="unit" placeholder="17 1/4 in" />
-          <EntryField path="bar.reach" label="Case to tip" suffix="unit" hint="what it cuts" />
+          <Field path="bar.listedLength" />
+          <Field path="bar.effectiveLength" />
+          <Field path="bar.reach" />
         </div>
         {said.map((text) => (
           <p key={text} className="mt-1 text-sm">
@@ -47,17 +47,13 @@ export function LoopView() {
       </Group>
       <Group title="Tension" aside="centre to centre, bar on the saw">
         <div className="grid grid-cols-3 gap-3">
-          <EntryField path="loop.centreBack" label="Tensioner back" suffix="unit" />
-          <EntryField path="loop.centreOut" label="Tensioner out" suffix="unit" />
-          {hard ? (
-            <EntryField path="loop.noseRadius" label="Radius of nose" suffix="unit" hint="to the rivets" />
-          ) : (
-            <EntryField path="loop.tape" label="Tape round" suffix="unit" hint="groove and sprocket" />
-          )}
+          <Field path="loop.centreBack" />
+          <Field path="loop.centreOut" />
+          {hard ? <Field path="loop.noseRadius" /> : <Field path="loop.tape" />}
         </div>
         <div className="mt-1 grid grid-cols-3 gap-3">
-          <EntryField path="driveSprocket.teeth" label="Teeth, drive" />
-          {!hard && <EntryField path="bar.noseTeeth" label="Teeth, nose" />}
+          <Field path="driveSprocket.teeth" />
+          {!hard && <Field path="bar.noseTeeth" />}
         </div>
         {tension ? (
           <Notice kind={tension.state === 'in-travel' ? (tension.close ? 'caution' : 'good') : 'error'}>

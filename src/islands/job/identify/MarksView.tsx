@@ -1,7 +1,7 @@
 import type { ReadingPath } from '../../../core/sheet';
 import { codeOf, readStamp } from '../../../core/identify';
 import { list, stampMeaning } from '../../../wording';
-import { ChoiceField } from '../parts/ChoiceField';
+import { Field } from '../parts/Field';
 import { EntryField } from '../parts/EntryField';
 import { Group } from '../parts/StepHead';
 import { useJob } from '../store/JobContext';
@@ -23,21 +23,17 @@ export function MarksView() {
         <Group title="Drive sprocket">
           <div className="grid grid-cols-[minmax(0,1fr)_7rem] gap-3">
             <Stamp path="driveSprocket.stamp" label="Punched on it" placeholder="325-7" />
-            <EntryField path="driveSprocket.teeth" label="Teeth" />
+            <Field path="driveSprocket.teeth" />
           </div>
-          <ChoiceField path="driveSprocket.pitch" legend="Pitch, where it is plain" />
+          <Field path="driveSprocket.pitch" />
         </Group>
         <Group title="Nose" aside="pitch must agree on all three wheels">
           {hard ? (
             <p className="text-ink-soft">A hard nose has no sprocket and no pitch of its own.</p>
           ) : (
             <div className="grid gap-2">
-              <EntryField
-                path="bar.noseTeeth"
-                label="Teeth of the nose"
-                hint="with the bar’s thickness it orders a new nose"
-              />
-              <ChoiceField path="bar.nosePitch" legend="Pitch marked on it" />
+              <Field path="bar.noseTeeth" />
+              <Field path="bar.nosePitch" />
             </div>
           )}
         </Group>

@@ -2,8 +2,7 @@ import { FAMILIES, FAMILY_IDS } from '../../../core/families';
 import { MAX_STRETCH, rivetsFor } from '../../../core/identify';
 import { PitchScale } from '../../../ui/drawings/PitchScale';
 import { useFrame } from '../../frame/frame-context';
-import { ChoiceField, ChoicesField } from '../parts/ChoiceField';
-import { EntryField } from '../parts/EntryField';
+import { Field } from '../parts/Field';
 import { Group } from '../parts/StepHead';
 import { useJob } from '../store/JobContext';
 
@@ -34,8 +33,8 @@ export function PitchView() {
         <div className="grid grid-cols-[17rem_minmax(0,1fr)] gap-5 max-lg:grid-cols-1">
           <div>
             <div className="grid grid-cols-[6rem_1fr] gap-3">
-              <EntryField path="chain.span.rivets" label="Rivets" placeholder="3" />
-              <EntryField path="chain.span.length" label="Length" suffix="unit" />
+              <Field path="chain.span.rivets" />
+              <Field path="chain.span.length" />
             </div>
             <p className="text-sm text-ink-soft">
               {enough && span?.code === 'span' && `Known to ± ${show(doubt)}: enough to part the families.`}
@@ -57,9 +56,9 @@ export function PitchView() {
       </Group>
       <Group title="Low profile or standard?" aside="both are called 3/8; they never interchange">
         <div className="grid grid-cols-[auto_auto_minmax(0,1fr)] gap-x-6 gap-y-2 max-lg:grid-cols-1">
-          <ChoiceField path="chain.chassis" legend="Build beside a known chain" />
-          <EntryField path="chain.fileSize" label="Round file used on it" suffix="unit" placeholder="13/64" />
-          <ChoicesField path="chain.template" legend="Templates that fit the rivets" />
+          <Field path="chain.chassis" />
+          <Field path="chain.fileSize" />
+          <Field path="chain.template" />
         </div>
       </Group>
     </>

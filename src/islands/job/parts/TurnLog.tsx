@@ -1,5 +1,5 @@
+import { Field } from './Field';
 import { turnLogSentence } from '../../../wording';
-import { ChoiceField } from './ChoiceField';
 import { useJob } from '../store/JobContext';
 
 /** What earlier jobs of this saw tell of turning over, beside what the customer says. */
@@ -11,11 +11,7 @@ export function TurnLog() {
   return (
     <>
       {says && <p className="text-sm">{says}</p>}
-      <ChoiceField
-        path="saw.sameBar"
-        legend="Same bar as at the last service"
-        hint="Of another bar the log tells nothing."
-      />
+      <Field path="saw.sameBar" />
     </>
   );
 }

@@ -11,7 +11,7 @@ import {
 } from '../../../wording';
 import { useFrame } from '../../frame/frame-context';
 import { useStations } from '../bar/useStations';
-import { ChoiceField } from '../parts/ChoiceField';
+import { Field } from '../parts/Field';
 import { Group } from '../parts/StepHead';
 import { Guided } from '../parts/Guided';
 import { useJob } from '../store/JobContext';
@@ -89,7 +89,7 @@ export function ReworkBar() {
       )}
       {!isFinished && (
         <Group title="Goes back with this edge down" aside="turning over evens the wear">
-          <ChoiceField path="bar.edgeDownNow" legend="Edge down now" />
+          <Field path="bar.edgeDownNow" />
           <TurnOvers />
         </Group>
       )}

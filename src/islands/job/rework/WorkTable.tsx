@@ -1,8 +1,8 @@
 import { useRef } from 'react';
+import { Field } from '../parts/Field';
 import { EntryField } from '../parts/EntryField';
 import { useFrame } from '../../frame/frame-context';
 import { checkSentence, exceptionSentence } from '../../../wording';
-import { ChoiceField } from '../parts/ChoiceField';
 import { useJob } from '../store/JobContext';
 import type { Edge, StationRow } from '../bar/stations';
 
@@ -79,7 +79,7 @@ export function WorkTable({ edge, rows }: { edge: Edge; rows: readonly StationRo
         return (
           <div key={station} className="mt-1 flex flex-wrap items-center gap-3 text-sm">
             <p className="flex-1">{exceptionSentence(stations[station]!.at, saves, unit)}</p>
-            {row && <ChoiceField path={`${row.path}.leaveLow`} legend="Leave it" />}
+            {row && <Field path={`${row.path}.leaveLow`} />}
           </div>
         );
       })}

@@ -1,5 +1,5 @@
 import { Notice } from '../../../ui/parts/Notice';
-import { ChoiceField } from '../parts/ChoiceField';
+import { Field } from '../parts/Field';
 import { StepHead } from '../parts/StepHead';
 import { Guided } from '../parts/Guided';
 
@@ -16,14 +16,10 @@ export default function Clean() {
         <Guided path="clean.done" title="In this order" />
         <div className="grid content-start gap-4 border-t border-line py-3">
           <h3 className="font-bold">Found on the way</h3>
-          <ChoiceField path="bar.checks.groove" legend="Groove" />
-          <ChoiceField
-            path="bar.checks.oilHoles"
-            legend="Oil holes"
-            hint="A blocked hole starves the bar; it condemns nothing."
-          />
-          <ChoiceField path="bar.checks.noseDirt" legend="Round the nose sprocket" />
-          <ChoiceField path="bar.checks.resin" legend="Resin on the bar" />
+          <Field path="bar.checks.groove" />
+          <Field path="bar.checks.oilHoles" />
+          <Field path="bar.checks.noseDirt" />
+          <Field path="bar.checks.resin" />
         </div>
       </div>
     </>

@@ -9,8 +9,7 @@ import { api } from '../../frame/api';
 import { JobParts } from '../order/JobParts';
 import { OrderedParts } from '../order/OrderedParts';
 import { StockAnswers } from '../order/StockAnswers';
-import { ChoiceField } from '../parts/ChoiceField';
-import { EntryField } from '../parts/EntryField';
+import { Field } from '../parts/Field';
 import { Group, StepHead } from '../parts/StepHead';
 import { useJob } from '../store/JobContext';
 
@@ -82,7 +81,7 @@ function Sprocket() {
         <p>A new chain on it would be ruined: no chain is ordered alone.</p>
         {sprocket && <p className="font-semibold">{sprocketOrder(sprocket)}</p>}
         <div className="mt-2">
-          <ChoiceField path="driveSprocket.renewed" legend="A new drive sprocket goes on with the chain" />
+          <Field path="driveSprocket.renewed" />
         </div>
       </Notice>
     </div>
@@ -118,12 +117,7 @@ function Ordered({ order }: { order: ChainOrder }) {
       </p>
       <details className="mt-1">
         <summary className="py-1 text-sm underline">Standard chain all the same?</summary>
-        <EntryField
-          path="job.kickbackChoice"
-          label="Chosen because"
-          hint="The reason goes on record with your name. Local rules on kickback class come first."
-          wide
-        />
+        <Field path="job.kickbackChoice" wide />
       </details>
       <Answers order={order} />
     </>

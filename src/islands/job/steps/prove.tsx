@@ -2,8 +2,7 @@ import type { FailedProof } from '../../../core/proof';
 import { Notice } from '../../../ui/parts/Notice';
 import { checkSentence, failedProofSentence, list, PROOF_CAUTIONS, readingName, stepName } from '../../../wording';
 import { useFrame } from '../../frame/frame-context';
-import { ChoiceField } from '../parts/ChoiceField';
-import { EntryField } from '../parts/EntryField';
+import { Field } from '../parts/Field';
 import { Group, StepHead } from '../parts/StepHead';
 import { CutDrawing } from '../prove/CutDrawing';
 import { useJob } from '../store/JobContext';
@@ -23,29 +22,19 @@ export default function Prove({ onOpen, onMeasure }: StepProps) {
       <div className="mt-3 grid grid-cols-[minmax(0,1fr)_minmax(0,19rem)] gap-8 max-lg:grid-cols-1">
         <div>
           <Group title="Oil">
-            <ChoiceField
-              path="proof.oil"
-              legend="At the nose, over a pale surface"
-              hint="Nose close over a stump or card, chain running: a line of oil must show."
-            />
+            <Field path="proof.oil" />
           </Group>
           <Group title="Test cut">
             <div className="grid grid-cols-2 gap-4">
-              <EntryField path="proof.cut.depth" label="Depth of the cut" suffix="unit" placeholder="300" />
-              <EntryField
-                path="proof.cut.drift"
-                label="Drift at full depth"
-                suffix="unit"
-                placeholder="4"
-                hint="Off the square line from where it began."
-              />
+              <Field path="proof.cut.depth" />
+              <Field path="proof.cut.drift" />
             </div>
             <div className="mt-2">
-              <ChoiceField path="proof.cut.side" legend="Which side" hint="Seen along the saw." />
+              <Field path="proof.cut.side" />
             </div>
           </Group>
           <Group title="What it throws">
-            <ChoiceField path="proof.swarf" legend="Chips or dust" />
+            <Field path="proof.swarf" />
           </Group>
         </div>
         <CutDrawing />

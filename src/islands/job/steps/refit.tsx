@@ -2,8 +2,7 @@ import { tensionOf } from '../../../core/refit';
 import { Notice } from '../../../ui/parts/Notice';
 import { checkSentence, choicesAt, list, partName, REFIT_CAUTIONS, TENSION_SAYS } from '../../../wording';
 import { useFrame } from '../../frame/frame-context';
-import { ChoiceField } from '../parts/ChoiceField';
-import { EntryField } from '../parts/EntryField';
+import { Field } from '../parts/Field';
 import { Guided } from '../parts/Guided';
 import { StepHead } from '../parts/StepHead';
 import { useJob } from '../store/JobContext';
@@ -41,21 +40,15 @@ export default function Refit() {
         )}
         <div className="grid content-start gap-4 border-t border-line py-3">
           <h3 className="font-bold">As it goes back</h3>
-          <ChoiceField
+          <Field
             path="bar.edgeDownNow"
-            legend="Edge that is down now"
             hint={
               appraisal.bar.edgeDownNext
                 ? `More depth is left on edge ${appraisal.bar.edgeDownNext}: that one down. A is down when the stamp reads upright.`
                 : 'The other one than came down. A is down when the stamp reads upright.'
             }
           />
-          <EntryField
-            path="refit.lift"
-            label="Lift at mid-bar"
-            suffix="unit"
-            hint={TENSION_SAYS[view.schools.tension]}
-          />
+          <Field path="refit.lift" hint={TENSION_SAYS[view.schools.tension]} />
           <Tension />
         </div>
       </div>

@@ -4,10 +4,8 @@ import { SprocketTooth } from '../../../ui/drawings/SprocketTooth';
 import { Notice } from '../../../ui/parts/Notice';
 import { checkSentence, REPLACE_CAUTIONS, sprocketAndChain } from '../../../wording';
 import { useFrame } from '../../frame/frame-context';
-import { ChoiceField } from '../parts/ChoiceField';
-import { EntryField } from '../parts/EntryField';
+import { Field } from '../parts/Field';
 import { Guided } from '../parts/Guided';
-import { PictureField } from '../parts/PictureField';
 import { Group, StepHead } from '../parts/StepHead';
 import type { StepProps } from '../step-props';
 import { useJob } from '../store/JobContext';
@@ -33,29 +31,25 @@ export default function SprocketStep({ onOpen }: StepProps) {
       <div className="grid grid-cols-2 gap-x-6 max-lg:grid-cols-1">
         <Group title="How it has run">
           <div className="grid grid-cols-2 gap-3">
-            <EntryField path="driveSprocket.chainsRun" label="Chains run on it" hint="about two is what one lasts" />
-            <EntryField
-              path="driveSprocket.rotationSet"
-              label="Chains in rotation"
-              hint="two or three that wear in turn with it"
-            />
+            <Field path="driveSprocket.chainsRun" />
+            <Field path="driveSprocket.rotationSet" />
           </div>
           <ChainsSaid />
         </Group>
         <Group title="What it is">
           <div className="grid grid-cols-[auto_minmax(0,1fr)] gap-3">
-            <ChoiceField path="driveSprocket.type" legend="Kind" />
-            <EntryField path="driveSprocket.teeth" label="Teeth" hint="drive links taken per turn" />
+            <Field path="driveSprocket.type" />
+            <Field path="driveSprocket.teeth" />
           </div>
-          <ChoiceField path="driveSprocket.pitch" legend="Pitch marked on it" />
+          <Field path="driveSprocket.pitch" />
         </Group>
       </div>
       <Group title="Drum, bearing, clip">
         <div className="grid grid-cols-2 gap-3 max-lg:grid-cols-1">
-          <ChoiceField path="driveSprocket.turns" legend="Turns" />
-          <ChoiceField path="driveSprocket.drum" legend="Drum" />
-          <ChoiceField path="driveSprocket.bearing" legend="Bearing" />
-          <ChoiceField path="driveSprocket.clip" legend="Clip" />
+          <Field path="driveSprocket.turns" />
+          <Field path="driveSprocket.drum" />
+          <Field path="driveSprocket.bearing" />
+          <Field path="driveSprocket.clip" />
         </div>
       </Group>
       <Nose />
@@ -81,18 +75,8 @@ function Wear() {
         show={show}
       />
       <div className="grid content-start gap-2">
-        <EntryField
-          path="driveSprocket.wear"
-          label="Depth of the worn grooves"
-          suffix="unit"
-          hint="deepest of all teeth"
-        />
-        <PictureField
-          path="driveSprocket.grade"
-          legend="Or by eye, against these"
-          pictures={GRADES}
-          hint="A measure counts before the eye."
-        />
+        <Field path="driveSprocket.wear" />
+        <Field path="driveSprocket.grade" pictures={GRADES} />
         <GradeSaid />
       </div>
       <p className="col-span-full mt-1 font-semibold">{said}</p>
@@ -123,19 +107,19 @@ function Nose() {
   return (
     <Group title="Nose of the bar" aside="the same findings as under Bar">
       <div className="grid grid-cols-2 gap-3 max-lg:grid-cols-1">
-        <ChoiceField path="bar.nose" legend="Kind of nose" />
+        <Field path="bar.nose" />
         {hard ? (
-          <ChoiceField path="bar.checks.hardNose" legend="Its facing" />
+          <Field path="bar.checks.hardNose" />
         ) : (
           <>
-            <ChoiceField path="bar.checks.noseTurns" legend="Nose turns" />
-            <ChoiceField path="bar.checks.tipPlay" legend="Play at the tip" />
-            <ChoiceField path="bar.checks.noseTeeth" legend="Teeth of the nose" />
+            <Field path="bar.checks.noseTurns" />
+            <Field path="bar.checks.tipPlay" />
+            <Field path="bar.checks.noseTeeth" />
           </>
         )}
-        <ChoiceField path="bar.noseReplaceable" legend="Can be replaced" />
-        <ChoiceField path="bar.nosePort" legend="Port to grease it through" />
-        <ChoiceField path="bar.noseGreased" legend="Greased before" />
+        <Field path="bar.noseReplaceable" />
+        <Field path="bar.nosePort" />
+        <Field path="bar.noseGreased" />
       </div>
     </Group>
   );

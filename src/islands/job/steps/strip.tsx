@@ -1,5 +1,5 @@
 import { Notice } from '../../../ui/parts/Notice';
-import { ChoiceField } from '../parts/ChoiceField';
+import { Field } from '../parts/Field';
 import { StepHead } from '../parts/StepHead';
 import { Guided } from '../parts/Guided';
 
@@ -15,26 +15,14 @@ export default function Strip() {
         <Guided path="strip.done" title="In this order" />
         <div className="grid content-start gap-4 border-t border-line py-3">
           <h3 className="font-bold">Seen while stripping</h3>
-          <ChoiceField
-            path="bar.edgeDown"
-            legend="Edge that was down"
-            hint="It goes back the other way round. A is down when the stamp reads upright."
-          />
-          <ChoiceField
-            path="strip.tension"
-            legend="Tension as it came"
-            hint="Before anything is loosened: a chain that comes off is first of all slack."
-          />
+          <Field path="bar.edgeDown" />
+          <Field path="strip.tension" />
           <div className="grid grid-cols-2 gap-4">
-            <ChoiceField path="saw.checks.chainCatcher" legend="Chain catcher" />
-            <ChoiceField path="saw.checks.rearGuard" legend="Rear guard" />
+            <Field path="saw.checks.chainCatcher" />
+            <Field path="saw.checks.rearGuard" />
           </div>
-          <ChoiceField
-            path="chain.checks.resin"
-            legend="Resin on the chain"
-            hint="Bright chain and bar: it was sharp and oiled. Baked resin: it ran hot."
-          />
-          <ChoiceField path="bar.checks.resin" legend="Resin on the bar" />
+          <Field path="chain.checks.resin" />
+          <Field path="bar.checks.resin" />
         </div>
       </div>
     </>

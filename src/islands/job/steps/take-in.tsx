@@ -1,8 +1,7 @@
 import { useId } from 'react';
 import { Notice } from '../../../ui/parts/Notice';
-import { ChoiceField, ChoicesField } from '../parts/ChoiceField';
+import { Field } from '../parts/Field';
 import { Conflict } from '../parts/Conflict';
-import { EntryField } from '../parts/EntryField';
 import { Group, StepHead } from '../parts/StepHead';
 import { Photos } from '../photos/Photos';
 import { MeasuringPlan } from '../plan/MeasuringPlan';
@@ -28,45 +27,36 @@ export default function TakeIn({ onOpen, onMeasure }: StepProps) {
         Before stripping: battery or spark lead off, gloves on, chain brake off. A worn bar edge cuts like a knife.
       </Notice>
       <div className="mt-3 grid gap-4">
-        <ChoicesField path="job.brought" legend="Brought" />
+        <Field path="job.brought" />
         <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1.6fr)] gap-4 max-lg:grid-cols-1">
           <Complaint />
           <div className="grid content-start gap-2">
-            <ChoicesField path="job.symptoms" legend="Symptoms" />
+            <Field path="job.symptoms" />
             <div>
               <WhyButton onOpen={onOpen} />
             </div>
           </div>
         </div>
         <div className="grid grid-cols-2 gap-4 max-lg:grid-cols-1">
-          <ChoiceField path="job.use" legend="Used for" />
-          <ChoiceField
-            path="job.operatorTrained"
-            legend="Who runs the saw"
-            hint="Decides the kickback class. Local rules come first."
-          />
+          <Field path="job.use" />
+          <Field path="job.operatorTrained" />
           <div className="grid content-start gap-2">
-            <ChoiceField path="job.turnOver" legend="Bar turned over" />
+            <Field path="job.turnOver" />
             <TurnLog />
           </div>
-          <ChoiceField path="job.sharpening" legend="How they sharpen" />
-          <ChoiceField path="job.filesOnBar" legend="Chain filed on the bar" />
-          <ChoiceField path="job.carriesWrench" legend="Wrench carried along" />
-          <EntryField
-            path="job.hoursPerWeek"
-            label="Running in a usual week"
-            suffix="h"
-            hint="Chain turning. With it the next visit follows from the wear."
-          />
+          <Field path="job.sharpening" />
+          <Field path="job.filesOnBar" />
+          <Field path="job.carriesWrench" />
+          <Field path="job.hoursPerWeek" />
         </div>
       </div>
       <div className="mt-4">
         <Group title="The saw">
           <div className="grid grid-cols-4 gap-4">
-            <EntryField path="saw.label" label="Saw" />
-            <EntryField path="saw.mount" label="Mount" placeholder="M2" />
-            <EntryField path="saw.oilHole" label="Oil-hole pattern" placeholder="O1" />
-            <EntryField path="saw.maxRpm" label="Top speed" suffix="1/min" />
+            <Field path="saw.label" />
+            <Field path="saw.mount" />
+            <Field path="saw.oilHole" />
+            <Field path="saw.maxRpm" />
           </div>
         </Group>
         <Photos />

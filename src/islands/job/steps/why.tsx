@@ -23,7 +23,7 @@ import {
   togetherSentence,
 } from '../../../wording/causes';
 import { useFrame } from '../../frame/frame-context';
-import { ChoicesField } from '../parts/ChoiceField';
+import { Field } from '../parts/Field';
 import { Group, StepHead } from '../parts/StepHead';
 import type { StepProps } from '../step-props';
 import { useJob } from '../store/JobContext';
@@ -60,7 +60,7 @@ export default function WhyStep({ onMeasure }: StepProps) {
         </p>
       )}
       <Group title="The complaint, as symptoms">
-        <ChoicesField path="job.symptoms" legend="Symptoms" />
+        <Field path="job.symptoms" />
       </Group>
     </>
   );

@@ -4,18 +4,31 @@ import type { SomeReadingWords } from './reading-words';
 /** Words for what can be said of the bar as a whole. */
 export const BAR_WORDS = {
   'bar.stamp': 'stamp on the bar',
-  'bar.edgeDown': { name: 'the edge that came down', words: EDGE },
-  'bar.edgeDownNow': { name: 'the edge that is down now', words: EDGE },
-  'bar.construction': { name: 'construction of the bar', words: { laminated: 'laminated', solid: 'solid' } },
-  'bar.mount': 'mount of the bar',
-  'bar.oilHole': 'oil-hole pattern of the bar',
-  'bar.groove': 'groove near the floor',
-  'bar.listedLength': 'listed length of the bar',
-  'bar.thickness': 'thickness of the bar',
-  'bar.bodyHeight': 'height of the bar',
-  'bar.effectiveLength': 'length from cover to tip',
-  'bar.reach': 'length from case to tip',
-  'bar.overallLength': 'length from tail to tip',
+  'bar.edgeDown': {
+    name: 'the edge that came down',
+    field: 'Edge that was down',
+    hint: 'It goes back the other way round. A is down when the stamp reads upright.',
+    words: EDGE,
+  },
+  'bar.edgeDownNow': { name: 'the edge that is down now', field: 'Edge that is down now', words: EDGE },
+  'bar.construction': {
+    name: 'construction of the bar',
+    field: 'Construction',
+    words: { laminated: 'laminated', solid: 'solid' },
+  },
+  'bar.mount': { name: 'mount of the bar', field: 'Mount', example: 'M2' },
+  'bar.oilHole': { name: 'oil-hole pattern of the bar', field: 'Oil-hole pattern', example: 'O1' },
+  'bar.groove': {
+    name: 'groove near the floor',
+    field: 'Width near the floor',
+    hint: 'where it is little worn; a worn .050 mouth passes for .058',
+  },
+  'bar.listedLength': { name: 'listed length of the bar', field: 'Listed or said', example: '18 in' },
+  'bar.thickness': { name: 'thickness of the bar', field: 'Thickness' },
+  'bar.bodyHeight': { name: 'height of the bar', field: 'Height' },
+  'bar.effectiveLength': { name: 'length from cover to tip', field: 'Cover to tip', example: '17 1/4 in' },
+  'bar.reach': { name: 'length from case to tip', field: 'Case to tip', hint: 'what it cuts' },
+  'bar.overallLength': { name: 'length from tail to tip', field: 'Tail to tip' },
   'bar.reworkDone': 'the work that was done',
   'bar.checks.crack': {
     name: 'a look for cracks in the bar',
@@ -41,6 +54,7 @@ export const BAR_WORDS = {
   },
   'bar.checks.bow': {
     name: 'bow of the bar',
+    hint: 'sight down it; largest gap under a straight edge; 0 when none',
     check: 'Bow',
     limit: 'Bow: replace above',
     fail: (value, most) => `The bar is bowed by ${value}, the most is ${most}: replace.`,
@@ -71,6 +85,7 @@ export const BAR_WORDS = {
   },
   'bar.checks.oilHoles': {
     name: 'oil holes',
+    hint: 'A blocked hole starves the bar; it condemns nothing.',
     words: { clear: 'clear', blocked: 'blocked' },
     check: 'Oil holes',
     says: { clear: 'The oil holes are clear.', blocked: 'The oil holes are blocked: clear both.' },
@@ -126,6 +141,7 @@ export const BAR_WORDS = {
   },
   'bar.checks.railLine': {
     name: 'a rule laid along the rails',
+    hint: 'a rule laid along them, against the light',
     words: { even: 'no light under it', low: 'light at a place' },
     check: 'Line of the rails',
     says: {
@@ -135,6 +151,7 @@ export const BAR_WORDS = {
   },
   'bar.checks.grooveShape': {
     name: 'shape of the groove along its length',
+    hint: 'along its length',
     words: { even: 'even', pinched: 'pinched', splayed: 'splayed' },
     check: 'Shape of the groove',
     says: {
@@ -145,6 +162,7 @@ export const BAR_WORDS = {
   },
   'bar.checks.rust': {
     name: 'rust on the bar',
+    hint: 'It condemns nothing.',
     words: { none: 'none', surface: 'on the surface', pitted: 'rail tops pitted' },
     check: 'Rust',
     says: {
@@ -163,9 +181,15 @@ export const BAR_WORDS = {
       baked: 'Resin is baked onto the bar: it ran hot.',
     },
   },
-  'bar.checks.barePaint': { name: 'bare paint', words: { seen: 'bare in places' } },
+  'bar.checks.barePaint': {
+    name: 'bare paint',
+    field: 'Paint',
+    hint: 'Recorded, and means nothing.',
+    words: { seen: 'bare in places' },
+  },
   'bar.checks.straightEdge': {
     name: 'straight-edge test',
+    hint: 'cutter pushed over against a rule on the side',
     words: { 'gap-stays': 'gap stays', 'gap-closes': 'gap closes', 'passes-beyond': 'passes beyond' },
     check: 'Straight-edge test',
     says: {

@@ -4,19 +4,31 @@ import type { SomeReadingWords } from './reading-words';
 /** Words for what can be said of the chain. */
 export const CHAIN_WORDS = {
   'chain.stamp': 'mark on the chain',
-  'chain.span.rivets': 'rivets of the span',
-  'chain.span.length': 'length of the span',
+  'chain.span.rivets': { name: 'rivets of the span', field: 'Rivets', example: '3' },
+  'chain.span.length': { name: 'length of the span', field: 'Length' },
   'chain.span.instrument': 'tool of the span',
-  'chain.template': { name: 'template over the rivets', words: PITCH },
-  'chain.chassis': { name: 'build of the chain beside a known one', words: { small: 'small', large: 'large' } },
-  'chain.fileSize': 'size of the file used on it',
-  'chain.driveLinkThickness': 'drive-link thickness',
+  'chain.template': { name: 'template over the rivets', field: 'Templates that fit the rivets', words: PITCH },
+  'chain.chassis': {
+    name: 'build of the chain beside a known one',
+    field: 'Build beside a known chain',
+    words: { small: 'small', large: 'large' },
+  },
+  'chain.fileSize': { name: 'size of the file used on it', field: 'Round file used on it', example: '13/64' },
+  'chain.driveLinkThickness': {
+    name: 'drive-link thickness',
+    field: 'Thickness',
+    hint: 'caliper on a clean link, off the burr; or: enters .050, refuses .043',
+  },
   'chain.driveLinks': 'count of drive links',
-  'chain.cutters': 'number of cutters',
-  'chain.loopLength': 'length once round',
-  'chain.tang': 'the length of the tang',
-  'chain.kerf': 'the kerf',
-  'chain.tipHeight': 'the height of the cutter tip',
+  'chain.cutters': { name: 'number of cutters', field: 'Cutters' },
+  'chain.loopLength': { name: 'length once round', field: 'Once round, pulled straight' },
+  'chain.tang': { name: 'the length of the tang', field: 'Tang', hint: 'drive link below the straps' },
+  'chain.kerf': { name: 'the kerf', field: 'Kerf' },
+  'chain.tipHeight': {
+    name: 'the height of the cutter tip',
+    field: 'Cutter tip height',
+    hint: 'above the middle of the tang',
+  },
   'chain.cuttersLeft': 'length of a left cutter',
   'chain.cuttersRight': 'length of a right cutter',
   'chain.damage.side': { name: 'side of the damaged cutter', words: { left: 'left', right: 'right' } },
@@ -27,22 +39,36 @@ export const CHAIN_WORDS = {
   },
   'chain.damage.place': {
     name: 'where the damage sits',
+    field: 'It sits',
+    hint: 'Filing the angle right takes off what sits at the corner; what sits behind it adds.',
     words: { corner: 'at the working corner', behind: 'behind the corner' },
   },
-  'chain.damage.setBack': 'set-back that clears the damage',
-  'chain.witnessLimit': 'witness mark',
+  'chain.damage.setBack': {
+    name: 'set-back that clears the damage',
+    field: 'Set-back that clears it',
+    hint: 'how far back it reaches',
+  },
+  'chain.witnessLimit': {
+    name: 'witness mark',
+    field: 'Witness mark at',
+    hint: 'the maker’s: it wins over the shop’s figure',
+  },
   'chain.depthGaugesLeft': 'height of a left depth gauge',
   'chain.depthGaugesRight': 'height of a right depth gauge',
-  'chain.gaugeSetting': 'setting marked on the depth gauges',
-  'chain.topPlateWidth': 'width of the top plate',
-  'chain.topPlateAngleLeft': 'top-plate angle, left',
-  'chain.topPlateAngleRight': 'top-plate angle, right',
-  'chain.pushPull.joints': 'joints pushed and pulled',
-  'chain.pushPull.closed': 'length pushed together',
-  'chain.pushPull.pulled': 'length pulled apart',
-  'chain.newPushPull.joints': 'joints pushed and pulled when new',
-  'chain.newPushPull.closed': 'length pushed together when new',
-  'chain.newPushPull.pulled': 'length pulled apart when new',
+  'chain.gaugeSetting': {
+    name: 'setting marked on the depth gauges',
+    field: 'Setting marked on them',
+    hint: 'where there is one, it wins',
+  },
+  'chain.topPlateWidth': { name: 'width of the top plate', field: 'Width of the plate' },
+  'chain.topPlateAngleLeft': { name: 'top-plate angle, left', field: 'Angle, left', suffix: '°' },
+  'chain.topPlateAngleRight': { name: 'top-plate angle, right', field: 'Angle, right', suffix: '°' },
+  'chain.pushPull.joints': { name: 'joints pushed and pulled', field: 'Joints', hint: 'a drive link has two' },
+  'chain.pushPull.closed': { name: 'length pushed together', field: 'Pushed together' },
+  'chain.pushPull.pulled': { name: 'length pulled apart', field: 'Pulled apart' },
+  'chain.newPushPull.joints': { name: 'joints pushed and pulled when new', field: 'Joints, new' },
+  'chain.newPushPull.closed': { name: 'length pushed together when new', field: 'Pushed together, new' },
+  'chain.newPushPull.pulled': { name: 'length pulled apart when new', field: 'Pulled apart, new' },
   'chain.checks.crack': {
     name: 'a look for cracks in the chain',
     words: CRACK,
@@ -62,6 +88,7 @@ export const CHAIN_WORDS = {
   },
   'chain.checks.edge': {
     name: 'edge of the cutters',
+    hint: 'Working corners against the light: a dull one shines.',
     words: { sharp: 'sharp', dull: 'dull' },
     check: 'Edge',
     says: {
@@ -71,6 +98,7 @@ export const CHAIN_WORDS = {
   },
   'chain.checks.undercut': {
     name: 'undercut of the cutters',
+    hint: 'under the edge, seen from the side',
     words: { right: 'right', hooked: 'hooked', blunt: 'blunt' },
     check: 'Undercut',
     says: {
@@ -92,6 +120,7 @@ export const CHAIN_WORDS = {
   },
   'chain.checks.feel': {
     name: 'push and pull by feel',
+    hint: 'The hand feels loose joints well and small growth badly; beside a measure it is a second opinion.',
     words: { tight: 'tight', some: 'some give', loose: 'loose' },
     check: 'Push and pull by feel',
     says: {
@@ -102,6 +131,7 @@ export const CHAIN_WORDS = {
   },
   'chain.checks.resin': {
     name: 'resin on the chain',
+    hint: 'Bright chain and bar: it was sharp and oiled. Baked resin: it ran hot.',
     words: RESIN,
     check: 'Resin on the chain',
     says: {
@@ -112,6 +142,7 @@ export const CHAIN_WORDS = {
   },
   'chain.checks.heat': {
     name: 'colour of heat on the chain',
+    hint: 'its colour on straps and drive links',
     words: { none: 'none', straw: 'straw', blue: 'blue' },
     check: 'Heat',
     says: {
@@ -132,6 +163,7 @@ export const CHAIN_WORDS = {
   },
   'chain.checks.derailed': {
     name: 'whether the chain came off',
+    hint: 'while it ran',
     words: YES_NO,
     check: 'Came off',
     says: {
@@ -139,9 +171,10 @@ export const CHAIN_WORDS = {
       yes: 'It came off while it ran: look at the groove, the chain catcher and the rear guard.',
     },
   },
-  'chain.checks.burredTangs': 'burred tangs',
+  'chain.checks.burredTangs': { name: 'burred tangs', field: 'Burred tangs' },
   'chain.checks.tangBurr': {
     name: 'the worst burr on a tang',
+    hint: 'the worst of them',
     check: 'Burr on a tang',
     limit: 'Burr on a tang: file above',
     fail: (value) => `The worst burr on a tang stands out by ${value}: file it, or it reams the groove.`,
@@ -157,27 +190,37 @@ export const CHAIN_WORDS = {
         'The tangs are worn to a point: they ran on the floor, rake no groove clean, and pass the wear on to the sprockets.',
     },
   },
-  'chain.checks.tightJoints': 'tight joints',
+  'chain.checks.tightJoints': { name: 'tight joints', field: 'Tight joints' },
   'chain.reworkDone': 'work done on the chain',
   'chain.after.cuttersLeft': 'length of a left cutter after the rework',
   'chain.after.cuttersRight': 'length of a right cutter after the rework',
   'chain.after.depthGaugesLeft': 'height of a left depth gauge after the rework',
   'chain.after.depthGaugesRight': 'height of a right depth gauge after the rework',
-  'chain.bumperLinks': { name: 'whether there are bumper links', words: YES_NO },
+  'chain.bumperLinks': {
+    name: 'whether there are bumper links',
+    field: 'Bumper links',
+    hint: 'They shield the cutters: a mark of low-kickback chain.',
+    words: YES_NO,
+  },
   'chain.cutterShape': {
     name: 'shape of the cutters',
+    field: 'Cutters',
     words: { 'full-chisel': 'full chisel', 'semi-chisel': 'semi chisel', carbide: 'carbide' },
   },
   'chain.filing': {
     name: 'how the cutters are sharpened',
+    field: 'Sharpened by',
     words: { round: 'round file', square: 'square file', ground: 'ground' },
   },
   'chain.kickbackClass': {
     name: 'kickback class of the chain',
+    field: 'Class of the chain that came',
+    hint: 'Low-kickback chain is replaced by low-kickback chain, unless somebody chooses otherwise on record.',
     words: { 'low-kickback': 'low-kickback', standard: 'standard' },
   },
   'chain.sequence': {
     name: 'cutters in their sequence',
+    field: 'Sequence',
     words: { 'full-complement': 'full complement', 'semi-skip': 'semi-skip', 'full-skip': 'full skip' },
   },
 } as const satisfies SomeReadingWords;

@@ -4,11 +4,16 @@ import type { SomeReadingWords } from './reading-words';
 /** Words for what can be said of the drive sprocket. */
 export const DRIVE_SPROCKET_WORDS = {
   'driveSprocket.stamp': 'mark on the drive sprocket',
-  'driveSprocket.type': { name: 'kind of drive sprocket', words: { spur: 'spur', rim: 'rim and drum' } },
-  'driveSprocket.teeth': 'teeth of the drive sprocket',
-  'driveSprocket.pitch': { name: 'pitch of the drive sprocket', words: PITCH },
+  'driveSprocket.type': { name: 'kind of drive sprocket', field: 'Kind', words: { spur: 'spur', rim: 'rim and drum' } },
+  'driveSprocket.teeth': {
+    name: 'teeth of the drive sprocket',
+    field: 'Teeth, drive',
+    hint: 'drive links taken per turn',
+  },
+  'driveSprocket.pitch': { name: 'pitch of the drive sprocket', field: 'Pitch marked on it', words: PITCH },
   'driveSprocket.wear': {
     name: 'wear of the drive sprocket',
+    hint: 'deepest of all teeth',
     check: 'Wear depth',
     limit: 'Sprocket wear: replace above',
     fail: (value, most) => `The sprocket is worn ${value} deep, the most is ${most}: it would ruin the next chain.`,
@@ -19,6 +24,7 @@ export const DRIVE_SPROCKET_WORDS = {
   },
   'driveSprocket.grade': {
     name: 'grade of wear by eye',
+    hint: 'against these; a measure counts before the eye',
     words: { none: 'none', light: 'light', deep: 'deep' },
     check: 'Wear by eye',
     says: {
@@ -27,8 +33,16 @@ export const DRIVE_SPROCKET_WORDS = {
       deep: 'By eye the drive sprocket is deeply worn: it would ruin the next chain.',
     },
   },
-  'driveSprocket.chainsRun': 'chains that ran on the drive sprocket',
-  'driveSprocket.rotationSet': 'chains that run in turn on the drive sprocket',
+  'driveSprocket.chainsRun': {
+    name: 'chains that ran on the drive sprocket',
+    field: 'Chains run on it',
+    hint: 'about two is what one lasts',
+  },
+  'driveSprocket.rotationSet': {
+    name: 'chains that run in turn on the drive sprocket',
+    field: 'Chains in rotation',
+    hint: 'two or three that wear in turn with it',
+  },
   'driveSprocket.drum': {
     name: 'clutch drum',
     words: { ok: 'sound', worn: 'worn' },
@@ -59,7 +73,11 @@ export const DRIVE_SPROCKET_WORDS = {
     },
   },
   'driveSprocket.reworkDone': 'work done on the drive sprocket',
-  'driveSprocket.renewed': { name: 'whether a new drive sprocket goes on', words: YES_NO },
+  'driveSprocket.renewed': {
+    name: 'whether a new drive sprocket goes on',
+    field: 'A new drive sprocket goes on with the chain',
+    words: YES_NO,
+  },
   'driveSprocket.replaceDone': {
     name: 'acts of putting another drive sprocket on',
     words: {

@@ -2,8 +2,8 @@ import type { SomeReadingWords } from './reading-words';
 
 /** Words for what can be said of the loop on the saw. */
 export const LOOP_WORDS = {
-  'loop.tape': 'tape round groove and sprocket',
-  'loop.centreBack': 'centres, tensioner fully back',
-  'loop.centreOut': 'centres, tensioner fully out',
-  'loop.noseRadius': 'radius of the hard nose',
+  'loop.tape': { name: 'tape round groove and sprocket', field: 'Tape round', hint: 'groove and sprocket' },
+  'loop.centreBack': { name: 'centres, tensioner fully back', field: 'Tensioner back' },
+  'loop.centreOut': { name: 'centres, tensioner fully out', field: 'Tensioner out' },
+  'loop.noseRadius': { name: 'radius of the hard nose', field: 'Radius of nose', hint: 'to the rivets' },
 } as const satisfies SomeReadingWords;

@@ -3,12 +3,16 @@ import type { SomeReadingWords } from './reading-words';
 
 /** Words for what can be said of the nose. */
 export const NOSE_WORDS = {
-  'bar.nose': { name: 'kind of nose', words: { sprocket: 'sprocket', hard: 'hard' } },
-  'bar.noseReplaceable': { name: 'whether the nose can be replaced', words: YES_NO },
-  'bar.nosePort': { name: 'grease port of the nose', words: YES_NO },
-  'bar.noseGreased': { name: 'whether the nose was greased before', words: YES_NO },
-  'bar.nosePitch': { name: 'pitch marked on the nose', words: PITCH },
-  'bar.noseTeeth': 'teeth of the nose',
+  'bar.nose': { name: 'kind of nose', field: 'Kind of nose', words: { sprocket: 'sprocket', hard: 'hard' } },
+  'bar.noseReplaceable': { name: 'whether the nose can be replaced', field: 'Nose can be replaced', words: YES_NO },
+  'bar.nosePort': { name: 'grease port of the nose', field: 'Port for grease', words: YES_NO },
+  'bar.noseGreased': { name: 'whether the nose was greased before', field: 'Greased before', words: YES_NO },
+  'bar.nosePitch': { name: 'pitch marked on the nose', field: 'Pitch marked on it', words: PITCH },
+  'bar.noseTeeth': {
+    name: 'teeth of the nose',
+    field: 'Teeth, nose',
+    hint: 'with the bar’s thickness it orders a new nose',
+  },
   'bar.checks.noseTurns': {
     name: 'whether the nose turns',
     words: TURNS,

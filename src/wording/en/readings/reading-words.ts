@@ -19,9 +19,20 @@ type SaidElsewhere =
 /** Something for each value that may stand at a reading. */
 type ForEach<I extends ReadingId> = Readonly<Record<Yes<WrittenAt<I>> & string, string>>;
 
-/** A reading that is chosen from a few words: its name, and how each word is said on a button. */
-interface Chosen<I extends ReadingId> {
+/** The name of a reading as one points at it in a sentence, and what stands at its field. */
+interface Named {
   readonly name: string;
+  /** Its short name at a field, where neither its check's heading nor its name will do. */
+  readonly field?: string;
+  readonly hint?: string;
+  /** What might be typed, where it is not plain. */
+  readonly example?: string;
+  /** What is counted, behind a number that is no length. */
+  readonly suffix?: string;
+}
+
+/** A reading that is chosen from a few words: its name, and how each word is said on a button. */
+interface Chosen<I extends ReadingId> extends Named {
   readonly words: ForEach<I>;
 }
 
@@ -36,15 +47,14 @@ interface Finding<I extends ReadingId> extends Chosen<I> {
 type Say = (value: string, against: string) => string;
 
 /** A length that is judged by itself: also the check's heading, what its limits are for, and a sentence for each way it can come out badly. */
-type JudgedLength<I extends JudgedId> = {
-  readonly name: string;
+type JudgedLength<I extends JudgedId> = Named & {
   readonly check: string;
   /** What its limit is for, in the shop's list of limits. */
   readonly limit: string;
   readonly fail: Say;
 } & (JudgedLimitsAt<I> extends JudgedCheckAt<I>
-  ? { readonly watch?: never }
-  : { readonly watch: { readonly limit: string; readonly says: Say } });
+    ? { readonly watch?: never }
+    : { readonly watch: { readonly limit: string; readonly says: Say } });
 
 /** What must be said of a reading: its name as one points at it in a sentence, and what its kind asks for beside. */
 type WordsOf<I extends ReadingId> = I extends SeenId
@@ -53,7 +63,7 @@ type WordsOf<I extends ReadingId> = I extends SeenId
     ? Chosen<I>
     : I extends JudgedId
       ? JudgedLength<I>
-      : string;
+      : string | Named;
 
 /** The words of every reading: one without does not compile. */
 export type ReadingWords = { readonly [I in ReadingId]: WordsOf<I> };

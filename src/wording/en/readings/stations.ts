@@ -2,9 +2,10 @@ import { YES_NO } from './shared';
 import type { SomeReadingWords } from './reading-words';
 
 /** A burr is said alike on either rail. */
-const burr = (name: string) =>
+const burr = (name: string, field: string) =>
   ({
     name,
+    field,
     words: { none: 'none', felt: 'felt', heavy: 'heavy' },
     check: 'Burr',
     says: {
@@ -20,33 +21,39 @@ export const STATION_WORDS = {
   'bar.edges.stations.near': 'near rail',
   'bar.edges.stations.far': 'far rail',
   'bar.edges.stations.mouth': 'groove width',
-  'bar.edges.stations.deep': 'width further down',
-  'bar.edges.stations.deepAt': 'how far down the width was taken',
-  'bar.edges.stations.burrNear': burr('burr on the near rail'),
-  'bar.edges.stations.burrFar': burr('burr on the far rail'),
-  'bar.edges.stations.chipNear.length': 'length of the chip, near rail',
-  'bar.edges.stations.chipNear.depth': 'depth of the chip, near rail',
-  'bar.edges.stations.chipFar.length': 'length of the chip, far rail',
-  'bar.edges.stations.chipFar.depth': 'depth of the chip, far rail',
+  'bar.edges.stations.deep': { name: 'width further down', field: 'Width lower down' },
+  'bar.edges.stations.deepAt': { name: 'how far down the width was taken', field: 'that far down' },
+  'bar.edges.stations.burrNear': burr('burr on the near rail', 'Burr, near'),
+  'bar.edges.stations.burrFar': burr('burr on the far rail', 'Burr, far'),
+  'bar.edges.stations.chipNear.length': { name: 'length of the chip, near rail', field: 'Chip, near: long' },
+  'bar.edges.stations.chipNear.depth': { name: 'depth of the chip, near rail', field: 'deep' },
+  'bar.edges.stations.chipFar.length': { name: 'length of the chip, far rail', field: 'Chip, far: long' },
+  'bar.edges.stations.chipFar.depth': { name: 'depth of the chip, far rail', field: 'deep' },
   'bar.edges.stations.marker': {
     name: 'where one marker pass touched',
+    field: 'One marker pass touched',
+    hint: 'Where ink stays, the rail is low.',
     words: { near: 'near only', far: 'far only', both: 'both', none: 'neither' },
   },
   'bar.edges.stations.square': {
     name: 'square on the rails',
+    field: 'Square on the rails',
+    hint: 'Light under it shows the low rail, finer than a depth rod. A blade that goes in under the low side is surer still.',
     words: { level: 'level', 'near-high': 'near high', 'far-high': 'far high' },
   },
   'bar.edges.stations.squareWith': {
     name: 'how the square was used',
+    field: 'Looked for',
     words: { eye: 'by the light', blade: 'with a 0.10 mm blade' },
   },
-  'bar.edges.stations.leaveLow': { name: 'the dip that is left', words: YES_NO },
+  'bar.edges.stations.leaveLow': { name: 'the dip that is left', field: 'Leave it', words: YES_NO },
   'bar.edges.stations.after.near': 'near rail, after the rework',
   'bar.edges.stations.after.far': 'far rail, after the rework',
   'bar.edges.stations.after.mouth': 'groove width, after the rework',
   'bar.edges.stations.note': 'note',
   'bar.edges.stands': {
     name: 'the clean bar stood on its edge',
+    hint: 'On something flat: a level edge stands by itself, an unlevel one falls to the side of its low rail. Finer than a depth rod.',
     words: { yes: 'stands', near: 'falls to the near side', far: 'falls to the far side' },
   },
 } as const satisfies SomeReadingWords;

@@ -6,6 +6,7 @@ export const TAKE_IN_WORDS = {
   'job.reference': 'reference of the job',
   'job.symptoms': {
     name: 'symptoms',
+    field: 'Symptoms',
     words: {
       'cuts-curved-left': 'cuts in a curve, left',
       'cuts-curved-right': 'cuts in a curve, right',
@@ -22,6 +23,7 @@ export const TAKE_IN_WORDS = {
   },
   'job.use': {
     name: 'what the saw is used for',
+    field: 'Used for',
     words: {
       bucking: 'bucking',
       limbing: 'limbing',
@@ -30,9 +32,15 @@ export const TAKE_IN_WORDS = {
       rescue: 'rescue',
     },
   },
-  'job.operatorTrained': { name: 'who runs the saw', words: { yes: 'trained', no: 'not trained' } },
+  'job.operatorTrained': {
+    name: 'who runs the saw',
+    field: 'Who runs the saw',
+    hint: 'Decides the kickback class. Local rules come first.',
+    words: { yes: 'trained', no: 'not trained' },
+  },
   'job.brought': {
     name: 'what was brought',
+    field: 'Brought',
     words: {
       'whole-saw': 'whole saw',
       bar: 'bar',
@@ -43,14 +51,25 @@ export const TAKE_IN_WORDS = {
   },
   'job.sharpening': {
     name: 'how the chain gets sharpened',
+    field: 'How they sharpen',
     words: { hand: 'file, free hand', guide: 'file with a guide', grinder: 'grinder', never: 'never' },
   },
-  'job.filesOnBar': { name: 'whether the chain is filed on the bar', words: YES_NO },
-  'job.carriesWrench': { name: 'whether the wrench is carried', words: YES_NO },
-  'job.hoursPerWeek': 'running hours in a usual week',
-  'job.kickbackChoice': 'why standard chain was chosen',
+  'job.filesOnBar': { name: 'whether the chain is filed on the bar', field: 'Chain filed on the bar', words: YES_NO },
+  'job.carriesWrench': { name: 'whether the wrench is carried', field: 'Wrench carried along', words: YES_NO },
+  'job.hoursPerWeek': {
+    name: 'running hours in a usual week',
+    field: 'Running in a usual week',
+    hint: 'Chain turning. With it the next visit follows from the wear.',
+    suffix: 'h',
+  },
+  'job.kickbackChoice': {
+    name: 'why standard chain was chosen',
+    field: 'Chosen because',
+    hint: 'The reason goes on record with your name. Local rules on kickback class come first.',
+  },
   'job.turnOver': {
     name: 'how often the bar is turned over',
+    field: 'Bar turned over',
     words: {
       never: 'never',
       sometimes: 'now and then',
@@ -59,17 +78,24 @@ export const TAKE_IN_WORDS = {
     },
   },
   'job.complaint': 'what the customer says',
-  'saw.label': 'name of the saw',
-  'saw.mount': 'mount of the saw',
-  'saw.oilHole': 'oil-hole pattern of the saw',
-  'saw.maxRpm': 'top speed of the saw',
-  'saw.checks.chainCatcher': { name: 'chain catcher of the saw', words: GUARD },
-  'saw.checks.rearGuard': { name: 'rear guard of the saw', words: GUARD },
+  'saw.label': { name: 'name of the saw', field: 'Saw' },
+  'saw.mount': { name: 'mount of the saw', field: 'Mount', example: 'M2' },
+  'saw.oilHole': { name: 'oil-hole pattern of the saw', field: 'Oil-hole pattern', example: 'O1' },
+  'saw.maxRpm': { name: 'top speed of the saw', field: 'Top speed', suffix: '1/min' },
+  'saw.checks.chainCatcher': { name: 'chain catcher of the saw', field: 'Chain catcher', words: GUARD },
+  'saw.checks.rearGuard': { name: 'rear guard of the saw', field: 'Rear guard', words: GUARD },
   'saw.turnLog.came': 'the edge that came down, at an earlier service',
   'saw.turnLog.went': 'the edge that went back down, at an earlier service',
-  'saw.sameBar': { name: 'whether it is the same bar', words: YES_NO },
+  'saw.sameBar': {
+    name: 'whether it is the same bar',
+    field: 'Same bar as at the last service',
+    hint: 'Of another bar the log tells nothing.',
+    words: YES_NO,
+  },
   'strip.tension': {
     name: 'tension of the chain as it came',
+    field: 'Tension as it came',
+    hint: 'Before anything is loosened: a chain that comes off is first of all slack.',
     words: { slack: 'slack', right: 'right', tight: 'too tight' },
   },
   'refit.done': {
@@ -87,14 +113,26 @@ export const TAKE_IN_WORDS = {
       'oil-flies': 'Oil flies off the nose onto a pale surface',
     },
   },
-  'refit.lift': 'lift at mid-bar',
-  'proof.oil': { name: 'oil at the nose', words: { flies: 'flies', none: 'none' } },
-  'proof.cut.depth': 'depth of the test cut',
-  'proof.cut.drift': 'drift of the test cut',
+  'refit.lift': { name: 'lift at mid-bar', field: 'Lift at mid-bar' },
+  'proof.oil': {
+    name: 'oil at the nose',
+    field: 'At the nose, over a pale surface',
+    hint: 'Nose close over a stump or card, chain running: a line of oil must show.',
+    words: { flies: 'flies', none: 'none' },
+  },
+  'proof.cut.depth': { name: 'depth of the test cut', field: 'Depth of the cut', example: '300' },
+  'proof.cut.drift': {
+    name: 'drift of the test cut',
+    field: 'Drift at full depth',
+    hint: 'Off the square line from where it began.',
+    example: '4',
+  },
   'proof.cut.side': {
     name: 'side of the drift',
+    field: 'Which side',
+    hint: 'Seen along the saw.',
     words: { left: 'left', right: 'right', none: 'straight' },
   },
-  'proof.swarf': { name: 'what it throws', words: { chips: 'chips', dust: 'dust' } },
+  'proof.swarf': { name: 'what it throws', field: 'Chips or dust', words: { chips: 'chips', dust: 'dust' } },
   setAside: 'evidence set aside',
 } as const satisfies SomeReadingWords;
