@@ -56,6 +56,7 @@ export const NOSE_WORDS = {
   },
   'bar.checks.nosePinch': {
     name: 'whether the plates press on the nose sprocket',
+    field: 'Nose plates press on it',
     words: { no: 'no', yes: 'yes' },
     check: 'Nose plates',
     says: { no: 'The nose plates stand free of the sprocket.', yes: 'The nose plates press on the sprocket: free it.' },
