@@ -35,6 +35,24 @@ function suite(name, command, args, count) {
 
 const json = (file) => JSON.parse(readFileSync(resolve(results, file), 'utf8'));
 
+/** Every test that ran, with its seconds. */
+const took = [];
+const SLOWEST = 10;
+
+/** All tests of a browser suite, and of the suites within it. */
+const within = ({ specs = [], suites = [] }) => [...specs, ...suites.flatMap(within)];
+
+/** Seconds of processor time that all stages took together, as Linux counts them; null elsewhere. */
+function processorSeconds() {
+  try {
+    const [, fields] = readFileSync('/proc/self/stat', 'utf8').split(') ');
+    const ticks = fields.split(' ').slice(11, 15).map(Number);
+    return ticks.reduce((sum, each) => sum + each, 0) / 100;
+  } catch {
+    return null;
+  }
+}
+
 installPackages();
 installForTests();
 rmSync(results, { recursive: true, force: true });
@@ -48,14 +66,27 @@ suite(
   'vitest',
   ['run', '--reporter=default', '--reporter=json', '--outputFile.json=test-results/unit.json'],
   () => {
-    const { numPassedTests, numFailedTests } = json('unit.json');
+    const { numPassedTests, numFailedTests, testResults } = json('unit.json');
+    for (const { assertionResults } of testResults)
+      for (const { fullName, duration } of assertionResults) took.push({ name: fullName, seconds: duration / 1000 });
     return { passed: numPassedTests, failed: numFailedTests };
   },
 );
 check('Build', ...BUILD);
 suite('Browser tests', 'playwright', ['test'], () => {
-  const { expected, unexpected, flaky } = json('browser.json').stats;
+  const { stats, suites } = json('browser.json');
+  for (const { title, tests } of suites.flatMap(within))
+    took.push({
+      name: title,
+      seconds: tests.flatMap(({ results }) => results).reduce((sum, { duration }) => sum + duration, 0) / 1000,
+    });
+  const { expected, unexpected, flaky } = stats;
   return { passed: expected, failed: unexpected + flaky };
 });
+say(`The ${SLOWEST} slowest tests`);
+for (const { name, seconds } of took.sort((a, b) => (b.seconds ?? 0) - (a.seconds ?? 0)).slice(0, SLOWEST))
+  process.stdout.write(`${(seconds ?? 0).toFixed(1).padStart(6)} s  ${name}\n`);
+const spent = processorSeconds();
+if (spent !== null) process.stdout.write(`\nProcessor time: ${Math.round(spent)} s\n`);
 process.stdout.write(`\n${passed} passed, ${failed} failed\n`);
 process.exit(failed === 0 ? 0 : 1);

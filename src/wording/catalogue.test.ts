@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { FIELD_KINDS } from '../core/quantity';
+import { INSTRUMENTS, toolsAt } from '../core/quantity';
 import { STEPS } from '../core/reading';
 import {
   minutesFor,
@@ -39,13 +39,21 @@ describe('every reading of the catalogue', () => {
 
   it.each(READINGS.filter(({ kind }) => kind.kind === 'length'))(
     '$id has tools, its usual one among them',
-    ({ kind }) => {
+    ({ id, kind }) => {
       if (kind.kind !== 'length') throw new Error('no length');
-      const tools: readonly string[] = FIELD_KINDS[kind.spec.kind].tools;
+      const tools = toolsAt(kind.spec.kind, id);
       expect(tools).toContain(kind.spec.instrument);
-      for (const tool of FIELD_KINDS[kind.spec.kind].tools) expect(instrumentName(tool)).toMatch(/\w/);
+      for (const tool of tools) expect(instrumentName(tool)).toMatch(/\w/);
     },
   );
+
+  it('named by a tool exists, and is a length', () => {
+    const named = Object.values(INSTRUMENTS).flatMap((tool) => ('at' in tool ? [...tool.at] : []));
+    expect(named).toContain('bar.checks.bow');
+    for (const id of named) expect(READINGS.find((each) => each.id === id)?.kind.kind, id).toBe('length');
+    expect(toolsAt('smallDefect', 'bar.checks.bow')).toContain('rule');
+    expect(toolsAt('smallDefect', 'driveSprocket.wear')).not.toContain('rule');
+  });
 
   it('that is chosen from words has a word for each, and for nothing else', () => {
     for (const path of PLACES as readonly ReadingPath[]) {

@@ -3,7 +3,7 @@ import { type PlaceDraws } from '../groove';
 import { EDGES, RAILS, type Edge, type Rail, stationPath } from '../declared';
 import type { BarAssessment } from '../bar/checks';
 import type { Identity } from '../identify';
-import { FIELD_KINDS, measured, mm, placingUncertainty, standardUncertainty, type InstrumentId } from '../quantity';
+import { toolsAt, measured, mm, placingUncertainty, standardUncertainty, type InstrumentId } from '../quantity';
 import type { Repeat } from '../judge';
 import { beginOf, readingAt, type Askable } from '../sheet';
 import type { Compiled } from './compile';
@@ -25,8 +25,8 @@ const whole = (instrument: InstrumentId): number => standardUncertainty(measured
  * @param isScaled true of a value in another unit than the tool's: the doubt of any tool is as much larger
  */
 function toolsFor({ measure, tool, u }: Repeat, isScaled = false): readonly Placed[] {
-  const kind = readingAt(beginOf(measure))?.kind;
-  const others = kind?.kind === 'length' ? FIELD_KINDS[kind.spec.kind].tools : [];
+  const reading = readingAt(beginOf(measure));
+  const others = reading?.kind.kind === 'length' ? toolsAt(reading.kind.spec.kind, reading.id) : [];
   const finer = others.filter((other) => other !== tool && whole(other) < whole(tool));
   const scale = isScaled ? u / own(tool) : 1;
   return [{ tool, own: u }, ...finer.map((other) => ({ tool: other, own: scale * own(other) }))];

@@ -1,4 +1,4 @@
-import type { InstrumentId } from './instrument';
+import { instrumentsAt, type InstrumentId } from './instrument';
 import { MM_PER_INCH } from './length';
 
 /**
@@ -16,7 +16,7 @@ export const FIELD_KINDS = {
   cutter: { lo: 0, hi: 20, name: 'cutter length', tools: ['caliper', 'rule'] },
   gaugeHeight: { lo: 0, hi: 4, name: 'depth-gauge height', tools: ['feeler', 'depth-rod', 'caliper'] },
   topPlate: { lo: 1, hi: 15, name: 'top-plate width', tools: ['caliper', 'rule'] },
-  smallDefect: { lo: 0, hi: 10, name: 'wear or bow', tools: ['feeler', 'depth-rod', 'caliper', 'rule'] },
+  smallDefect: { lo: 0, hi: 10, name: 'wear or bow', tools: ['feeler', 'depth-rod', 'caliper'] },
   bodyHeight: { lo: 20, hi: 150, name: 'bar height', tools: ['caliper', 'rule'] },
   station: { lo: 0, hi: 3000, name: 'position along the bar', tools: ['rule', 'tape'] },
   barLength: { lo: 100, hi: 3000, name: 'bar length', tools: ['rule', 'tape'] },
@@ -44,6 +44,15 @@ export const FIELD_KINDS = {
 
 /** Names a row of {@link FIELD_KINDS}. */
 export type FieldKind = keyof typeof FIELD_KINDS;
+
+/**
+ * The tools that are offered for a reading, the usual ones of its kind first.
+ * @param reading which one, whatever edge or member of a list: `bar.checks.bow`
+ */
+export const toolsAt = (kind: FieldKind, reading: string): readonly InstrumentId[] => [
+  ...FIELD_KINDS[kind].tools,
+  ...instrumentsAt(reading),
+];
 
 /** Plausible range of a field, in millimetres. A value outside is refused with this range named. */
 export function plausibleRange(kind: FieldKind): { lo: number; hi: number } {

@@ -1,3 +1,13 @@
+/** What a hand and a tool can do. */
+interface Instrument {
+  readonly resolution: number;
+  readonly maxError: number;
+  readonly placing: number;
+  readonly name: string;
+  /** Readings that it is offered for beside the kinds of length that name it: a tool for bow is none for wear. */
+  readonly at?: readonly string[];
+}
+
 /**
  * What a hand and a tool can do, in millimetres. Resolution is the smallest step that can be read; `maxError` is the
  * bound on the tool's own error; `placing` is how well a hand can put the tool there.
@@ -10,15 +20,19 @@ export const INSTRUMENTS = {
   feeler: { resolution: 0.05, maxError: 0.01, placing: 0.03, name: 'feeler blade' },
   'slot-gauge': { resolution: 0.01, maxError: 0.01, placing: 0.02, name: 'slot gauge' },
   template: { resolution: 0.1, maxError: 0.1, placing: 0.1, name: 'template' },
-  rule: { resolution: 0.5, maxError: 0.2, placing: 0.25, name: 'rule' },
+  rule: { resolution: 0.5, maxError: 0.2, placing: 0.25, name: 'rule', at: ['bar.checks.bow'] },
   tape: { resolution: 0.5, maxError: 0.5, placing: 0.25, name: 'tape' },
-} as const satisfies Record<string, { resolution: number; maxError: number; placing: number; name: string }>;
+} as const satisfies Record<string, Instrument>;
 
 /** Names a row of {@link INSTRUMENTS}. */
 export type InstrumentId = keyof typeof INSTRUMENTS;
 
 /** All instruments, in the order of the bench sheet. */
 export const INSTRUMENT_IDS = Object.keys(INSTRUMENTS) as [InstrumentId, ...InstrumentId[]];
+
+/** Instruments that are offered at a reading by its name. */
+export const instrumentsAt = (reading: string): readonly InstrumentId[] =>
+  INSTRUMENT_IDS.filter((id) => (INSTRUMENTS[id] as Instrument).at?.includes(reading));
 
 /** A caliper held over rivet heads is placed worse than on a flat: 0.10 mm (common practice, no source). */
 export const PLACING_ON_RIVETS = 0.1;

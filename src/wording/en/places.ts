@@ -10,44 +10,7 @@ import {
   type Subject,
 } from '../../core/sheet';
 import { stationOf } from '../../core/declared';
-import { nameOfReading } from './readings';
-import { ACT_STEPS } from './steps';
-
-const GROUPS: Readonly<Record<GroupId, string>> = {
-  job: 'what the customer says',
-  saw: 'the saw',
-  'saw.checks': 'the guards of the saw',
-  'saw.turnLog': 'the log of turning over',
-  bar: 'the bar',
-  'bar.checks': 'the bar looked over',
-  'bar.edges': 'the edges of the bar',
-  'bar.edges.stations': 'depth from both rails',
-  'bar.edges.stations.chipNear': 'chip in the near rail',
-  'bar.edges.stations.chipFar': 'chip in the far rail',
-  'bar.edges.stations.after': 'the second measurement',
-  chain: 'the chain',
-  'chain.span': 'span over rivets',
-  'chain.driveLinks': 'drive-link count',
-  'chain.cuttersLeft': 'cutter lengths',
-  'chain.cuttersRight': 'cutter lengths',
-  'chain.damage': 'damaged cutters',
-  'chain.depthGaugesLeft': 'depth gauges',
-  'chain.depthGaugesRight': 'depth gauges',
-  'chain.newPushPull': 'push-and-pull length when new',
-  'chain.after': 'the second measurement of the chain',
-  'chain.after.cuttersLeft': 'cutter lengths after the rework',
-  'chain.after.cuttersRight': 'cutter lengths after the rework',
-  'chain.after.depthGaugesLeft': 'depth gauges after the rework',
-  'chain.after.depthGaugesRight': 'depth gauges after the rework',
-  'chain.pushPull': 'push-and-pull length',
-  'chain.checks': 'the chain looked over',
-  driveSprocket: 'the drive sprocket',
-  loop: 'the loop on the saw',
-  ...ACT_STEPS,
-  refit: 'putting the parts back on',
-  proof: 'the proof',
-  'proof.cut': 'the test cut',
-};
+import { nameOfReading, PLACE_NAMES } from './readings';
 
 const SUBJECTS: Readonly<Record<Subject, string>> = {
   'bar.pitch': 'pitch of the bar',
@@ -80,7 +43,7 @@ function withItsPlace(asked: ReadingPath | GroupPath): string | null {
 
 /** What stands at a place, without which member of a list or edge it is. */
 const nameOf = (asked: ReadingPath | GroupPath): string =>
-  isReadingPath(asked) ? nameOfReading(idAt(asked) as ReadingId) : GROUPS[idAt(asked) as GroupId];
+  isReadingPath(asked) ? nameOfReading(idAt(asked) as ReadingId) : PLACE_NAMES[idAt(asked) as GroupId];
 
 /** Says what is asked for in words; stations and members of a list are counted from 1, as on the screen. */
 export function readingName(asked: Askable): string {

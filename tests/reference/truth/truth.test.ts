@@ -142,7 +142,7 @@ describe('a thousand parts of every kind', () => {
   });
 
   it('have a stated chance that is right within 3 points per tenth', () => {
-    const { tenths, miscalibration } = anyParts(random(SEED + 1), 3000);
+    const { tenths, miscalibration } = anyParts(random(SEED + 1), 1600);
     expect(miscalibration).toBeLessThan(0.03);
     for (const { count, stated, good } of tenths) {
       if (count < 20) continue;

@@ -120,7 +120,7 @@ function ToolsOfTable() {
         <div key={kind} className="contents">
           <span>{name} by</span>
           <ToolPick
-            kind={kind}
+            tools={FIELD_KINDS[kind].tools}
             tool={tools[kind] ?? FIELD_KINDS[kind].tools[0]}
             label={`${name}: measured with`}
             onTake={(tool) => takeTool(kind, tool)}

@@ -30,7 +30,7 @@ export function ReadWith({ path, of }: { path: string; of: string }) {
   const value = own && estimate(own);
   return (
     <span className="flex min-w-0 flex-wrap items-center gap-x-1.5 text-sm text-ink-soft">
-      <ToolPick kind={length.kind} tool={tool} label="Measured with" of={of} onTake={take} />
+      <ToolPick tools={length.tools} tool={tool} label="Measured with" of={of} onTake={take} />
       {value && (
         <span className="whitespace-nowrap" title={study ? studySource(study) : undefined}>
           <span className="figures">± {show(2 * value.u, unit === 'mm' ? 2 : 3)}</span>

@@ -94,7 +94,7 @@ export function useFieldActions(): FieldActions {
         if (!length) return false;
         const { drafts, standing } = store.getSnapshot();
         const own = (drafts.get(path) ?? standing.get(path))?.instrument;
-        const taken = nextTool(length.kind, own ?? tools[length.kind] ?? length.usual);
+        const taken = nextTool(length.tools, own ?? tools[length.kind] ?? length.usual);
         takeTool(length.kind, taken);
         store.setTool(path, ownTool(path, taken), who);
         return true;

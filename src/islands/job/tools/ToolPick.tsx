@@ -1,8 +1,8 @@
-import { FIELD_KINDS, type FieldKind, type InstrumentId } from '../../../core/quantity';
+import type { InstrumentId } from '../../../core/quantity';
 import { instrumentName } from '../../../wording';
 
 interface ToolPickProps {
-  readonly kind: FieldKind;
+  readonly tools: readonly InstrumentId[];
   readonly tool: InstrumentId;
   /** What it is called for those who hear the screen, and where it is said what is measured with it. */
   readonly label: string;
@@ -11,8 +11,7 @@ interface ToolPickProps {
 }
 
 /** What a kind of reading is measured with: one tap changes it. */
-export function ToolPick({ kind, tool, label, of, onTake }: ToolPickProps) {
-  const tools: readonly InstrumentId[] = FIELD_KINDS[kind].tools;
+export function ToolPick({ tools, tool, label, of, onTake }: ToolPickProps) {
   const shown = tools.includes(tool) ? tools : [tool, ...tools];
   return (
     <select

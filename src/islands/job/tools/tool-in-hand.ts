@@ -1,5 +1,12 @@
 import { useSyncExternalStore } from 'react';
-import { FIELD_KINDS, INSTRUMENT_IDS, type FieldKind, type FieldSpec, type InstrumentId } from '../../../core/quantity';
+import {
+  FIELD_KINDS,
+  INSTRUMENT_IDS,
+  toolsAt,
+  type FieldKind,
+  type FieldSpec,
+  type InstrumentId,
+} from '../../../core/quantity';
 import { readingAt } from '../../../core/sheet';
 
 /** The tool in hand for each kind of reading; what is not named is measured with the usual one. */
@@ -59,11 +66,16 @@ export function useToolsInHand(): ToolsInHand {
 }
 
 /** The length that stands at a place of the sheet; null for anything else. */
-export function lengthAt(
-  path: string,
-): { readonly spec: FieldSpec; readonly kind: FieldKind; readonly usual: InstrumentId } | null {
-  const kind = readingAt(path)?.kind;
-  return kind?.kind === 'length' ? { spec: kind.spec, kind: kind.spec.kind, usual: kind.spec.instrument } : null;
+export function lengthAt(path: string): {
+  readonly spec: FieldSpec;
+  readonly kind: FieldKind;
+  readonly usual: InstrumentId;
+  readonly tools: readonly InstrumentId[];
+} | null {
+  const reading = readingAt(path);
+  if (reading?.kind.kind !== 'length') return null;
+  const { spec } = reading.kind;
+  return { spec, kind: spec.kind, usual: spec.instrument, tools: toolsAt(spec.kind, reading.id) };
 }
 
 /** The tool that a reading typed at a place is stored with: null where it is the usual one. */
@@ -74,11 +86,9 @@ export function toolFor(path: string, tools: ToolsInHand): InstrumentId | null {
   return tool === length.usual ? null : tool;
 }
 
-/** The next tool of a kind, round and round. */
-export function nextTool(kind: FieldKind, tool: InstrumentId): InstrumentId {
-  const tools: readonly InstrumentId[] = FIELD_KINDS[kind].tools;
-  return tools[(tools.indexOf(tool) + 1) % tools.length]!;
-}
+/** The next of the tools that are offered, round and round. */
+export const nextTool = (tools: readonly InstrumentId[], tool: InstrumentId): InstrumentId =>
+  tools[(tools.indexOf(tool) + 1) % tools.length]!;
 
 /** The key that takes the next tool in hand, while the caret stands in a length. */
 export const TOOL_KEY = 'F8';

@@ -1,3 +1,4 @@
+import type { GroupId } from '../../../core/sheet';
 import { EDGE, CRACK, RESIN } from './shared';
 import type { SomeReadingWords } from './reading-words';
 
@@ -200,3 +201,9 @@ export const BAR_WORDS = {
     unseen: 'The straight-edge test has not been made.',
   },
 } as const satisfies SomeReadingWords;
+
+/** Groups and lists of them, as one points at them in a sentence. */
+export const BAR_PLACES = {
+  bar: 'the bar',
+  'bar.checks': 'the bar looked over',
+} as const satisfies Partial<Record<GroupId, string>>;

@@ -1,3 +1,4 @@
+import type { GroupId } from '../../../core/sheet';
 import { PITCH, CRACK, RESIN, YES_NO } from './shared';
 import type { SomeReadingWords } from './reading-words';
 
@@ -224,3 +225,23 @@ export const CHAIN_WORDS = {
     words: { 'full-complement': 'full complement', 'semi-skip': 'semi-skip', 'full-skip': 'full skip' },
   },
 } as const satisfies SomeReadingWords;
+
+/** Groups and lists of them, as one points at them in a sentence. */
+export const CHAIN_PLACES = {
+  chain: 'the chain',
+  'chain.span': 'span over rivets',
+  'chain.driveLinks': 'drive-link count',
+  'chain.cuttersLeft': 'cutter lengths',
+  'chain.cuttersRight': 'cutter lengths',
+  'chain.damage': 'damaged cutters',
+  'chain.depthGaugesLeft': 'depth gauges',
+  'chain.depthGaugesRight': 'depth gauges',
+  'chain.newPushPull': 'push-and-pull length when new',
+  'chain.after': 'the second measurement of the chain',
+  'chain.after.cuttersLeft': 'cutter lengths after the rework',
+  'chain.after.cuttersRight': 'cutter lengths after the rework',
+  'chain.after.depthGaugesLeft': 'depth gauges after the rework',
+  'chain.after.depthGaugesRight': 'depth gauges after the rework',
+  'chain.pushPull': 'push-and-pull length',
+  'chain.checks': 'the chain looked over',
+} as const satisfies Partial<Record<GroupId, string>>;

@@ -1,3 +1,4 @@
+import type { GroupId } from '../../../core/sheet';
 import { PITCH, TURNS, YES_NO } from './shared';
 import type { SomeReadingWords } from './reading-words';
 
@@ -102,3 +103,8 @@ export const DRIVE_SPROCKET_WORDS = {
     },
   },
 } as const satisfies SomeReadingWords;
+
+/** Groups and lists of them, as one points at them in a sentence. */
+export const DRIVE_SPROCKET_PLACES = {
+  driveSprocket: 'the drive sprocket',
+} as const satisfies Partial<Record<GroupId, string>>;

@@ -1,13 +1,13 @@
-import type { ReadingId } from '../../../core/sheet';
-import { BAR_WORDS } from './bar';
-import { CHAIN_WORDS } from './chain';
-import { DRIVE_SPROCKET_WORDS } from './drive-sprocket';
-import { LOOP_WORDS } from './loop';
+import type { GroupId, ReadingId } from '../../../core/sheet';
+import { BAR_PLACES, BAR_WORDS } from './bar';
+import { CHAIN_PLACES, CHAIN_WORDS } from './chain';
+import { DRIVE_SPROCKET_PLACES, DRIVE_SPROCKET_WORDS } from './drive-sprocket';
+import { LOOP_PLACES, LOOP_WORDS } from './loop';
 import { NOSE_WORDS } from './nose';
-import { ACT_WORDS } from '../steps';
+import { ACT_STEPS, ACT_WORDS } from '../steps';
 import type { ReadingWords } from './reading-words';
-import { STATION_WORDS } from './stations';
-import { TAKE_IN_WORDS } from './take-in';
+import { STATION_PLACES, STATION_WORDS } from './stations';
+import { TAKE_IN_PLACES, TAKE_IN_WORDS } from './take-in';
 
 /** The words of every reading, part by part. */
 export const READING_WORDS: ReadingWords = {
@@ -19,6 +19,17 @@ export const READING_WORDS: ReadingWords = {
   ...CHAIN_WORDS,
   ...DRIVE_SPROCKET_WORDS,
   ...LOOP_WORDS,
+};
+
+/** Groups and lists of readings, as one points at them in a sentence. */
+export const PLACE_NAMES: Readonly<Record<GroupId, string>> = {
+  ...TAKE_IN_PLACES,
+  ...ACT_STEPS,
+  ...BAR_PLACES,
+  ...STATION_PLACES,
+  ...CHAIN_PLACES,
+  ...DRIVE_SPROCKET_PLACES,
+  ...LOOP_PLACES,
 };
 
 /** A reading as one points at it in a sentence. */

@@ -1,3 +1,4 @@
+import type { GroupId } from '../../../core/sheet';
 import { YES_NO } from './shared';
 import type { SomeReadingWords } from './reading-words';
 
@@ -57,3 +58,12 @@ export const STATION_WORDS = {
     words: { yes: 'stands', near: 'falls to the near side', far: 'falls to the far side' },
   },
 } as const satisfies SomeReadingWords;
+
+/** Groups and lists of them, as one points at them in a sentence. */
+export const STATION_PLACES = {
+  'bar.edges': 'the edges of the bar',
+  'bar.edges.stations': 'depth from both rails',
+  'bar.edges.stations.chipNear': 'chip in the near rail',
+  'bar.edges.stations.chipFar': 'chip in the far rail',
+  'bar.edges.stations.after': 'the second measurement',
+} as const satisfies Partial<Record<GroupId, string>>;

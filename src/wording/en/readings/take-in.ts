@@ -1,3 +1,4 @@
+import type { GroupId } from '../../../core/sheet';
 import { GUARD, YES_NO } from './shared';
 import type { SomeReadingWords } from './reading-words';
 
@@ -136,3 +137,14 @@ export const TAKE_IN_WORDS = {
   'proof.swarf': { name: 'what it throws', field: 'Chips or dust', words: { chips: 'chips', dust: 'dust' } },
   setAside: 'evidence set aside',
 } as const satisfies SomeReadingWords;
+
+/** Groups and lists of them, as one points at them in a sentence. */
+export const TAKE_IN_PLACES = {
+  job: 'what the customer says',
+  saw: 'the saw',
+  'saw.checks': 'the guards of the saw',
+  'saw.turnLog': 'the log of turning over',
+  refit: 'putting the parts back on',
+  proof: 'the proof',
+  'proof.cut': 'the test cut',
+} as const satisfies Partial<Record<GroupId, string>>;
