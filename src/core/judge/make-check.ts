@@ -139,18 +139,25 @@ export function readingCheck(head: Head, reading: LengthReading, limit: Limit<'m
   return judgedCheck(head, { value: (lo ?? hi)!, within, bound: lo ? 'at-least' : 'at-most' }, limit, watch);
 }
 
-/** A value against a limit that only calls for work: it does when that is more likely than not. */
-export function workCheck<U extends Unit>(head: Head, value: Estimate<U>, limit: Limit<U>): Check {
+/** A value against a limit that only calls for work: it does when that is more likely than not; `watch` inside the warning band. */
+export function workCheck<U extends Unit>(
+  head: Head,
+  value: Estimate<U>,
+  limit: Limit<U>,
+  watch: Limit<U> | null = null,
+): Check {
   const kind = kindOf(limit);
+  const warned = watch !== null && beyond(value.value, watch.value, kind);
   return make(head, {
     condemns: false,
     value: value.value,
     unit: limit.unit,
     uncertainty: value.u,
     limit: limit.value,
+    watch: watch?.value ?? null,
     kind,
     probability: probabilityWithin(value, limit.value, kind),
-    outcome: beyond(value.value, limit.value, kind) ? 'fail' : 'ok',
+    outcome: beyond(value.value, limit.value, kind) ? 'fail' : warned ? 'watch' : 'ok',
     provenance: limit.provenance,
     source: limit.source,
     ways: valueWay(value, limit.value),

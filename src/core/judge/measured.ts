@@ -46,7 +46,7 @@ function judged(
   // What only calls for work is judged by what is known of it, be it a bound.
   const { lo, hi } = boundsOf(reading);
   const value = estimate(reading) ?? lo ?? hi;
-  return value && workCheck(head, value, limit);
+  return value && workCheck(head, value, limit, watch);
 }
 
 /** Judged lengths by the group that they stand in, looked up once. */
