@@ -46,13 +46,6 @@ const checks = group(
         },
       },
     ),
-    slotPlay: length(
-      { kind: 'smallDefect', instrument: 'feeler' },
-      {
-        means: 'Play of the studs across the mount slot.',
-        judged: { check: 'bar.slot-play', most: limit(0.8, 'mm', 'shop'), watch: { watch: limit(0.4, 'mm', 'shop') } },
-      },
-    ),
     twist: seen({ none: 'ok', slight: ['watch', 'straighten'], plain: 'fail' }, { check: 'bar.twist', condemns: true }),
     holes: seen(
       { ok: 'ok', worn: 'watch', torn: 'fail' },

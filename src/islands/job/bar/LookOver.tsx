@@ -21,7 +21,6 @@ export function LookOver() {
       <Group title="Tail" aside="one finding a tap, in the order hands move along a bar">
         <div className="grid grid-cols-2 gap-4">
           <Field path="bar.checks.slot" />
-          <Field path="bar.checks.slotPlay" />
           <Field path="bar.checks.holes" />
           <Field path="bar.checks.oilHoles" />
           <Field path="bar.checks.tailErosion" />

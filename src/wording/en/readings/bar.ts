@@ -64,16 +64,6 @@ export const BAR_WORDS = {
       says: (value) => `The bar is bowed by ${value}: slight, may be straightened and must then be measured again.`,
     },
   },
-  'bar.checks.slotPlay': {
-    name: 'play of the studs in the mount slot',
-    check: 'Play in the slot',
-    limit: 'Play in the mount slot: too much above',
-    fail: (value, most) => `The studs have ${value} of play in the slot, the most is ${most}.`,
-    watch: {
-      limit: 'Play in the mount slot: watch above',
-      says: (value, from) => `The studs have ${value} of play in the slot: watch from ${from}.`,
-    },
-  },
   'bar.checks.twist': {
     name: 'twist of the bar',
     words: { none: 'none', slight: 'slight', plain: 'plain' },
