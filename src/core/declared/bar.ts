@@ -139,13 +139,6 @@ export const barReadings = group(
       { idle: goesWith('chain.kerf', 'chain.tipHeight', 'bar.edges.mouth') },
     ),
     bodyHeight: length({ kind: 'bodyHeight', instrument: 'caliper' }, { idle: goesWith('bar.edges.depth') }),
-    slot: group(
-      {
-        width: length({ kind: 'gauge', instrument: 'caliper' }, { idle: recorded }),
-        centre: length({ kind: 'cutDepth', instrument: 'rule' }, { means: 'Slot to tail.', idle: recorded }),
-      },
-      { means: 'The mount slot as it was measured.' },
-    ),
     effectiveLength: length(
       { kind: 'barLength', instrument: 'rule' },
       { means: 'Front of the side cover to the tip, chain tensioned.', step: 'identify', view: 'loop' },

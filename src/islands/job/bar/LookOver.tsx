@@ -83,8 +83,6 @@ export function LookOver() {
           <Field path="bar.bodyHeight" />
           <Field path="bar.thickness" />
           <Field path="bar.mount" />
-          <Field path="bar.slot.width" />
-          <Field path="bar.slot.centre" />
           <Field path="bar.oilHole" />
         </div>
       </Group>

@@ -27,8 +27,6 @@ export const BAR_WORDS = {
   'bar.listedLength': { name: 'listed length of the bar', field: 'Listed or said', example: '18 in' },
   'bar.thickness': { name: 'thickness of the bar', field: 'Thickness' },
   'bar.bodyHeight': { name: 'height of the bar', field: 'Height' },
-  'bar.slot.width': 'width of the mount slot',
-  'bar.slot.centre': { name: 'distance from slot to tail', field: 'Slot to tail' },
   'bar.effectiveLength': { name: 'length from cover to tip', field: 'Cover to tip', example: '17 1/4 in' },
   'bar.reach': { name: 'length from case to tip', field: 'Case to tip', hint: 'what it cuts' },
   'bar.overallLength': { name: 'length from tail to tip', field: 'Tail to tip' },
@@ -206,7 +204,6 @@ export const BAR_WORDS = {
 
 /** Groups and lists of them, as one points at them in a sentence. */
 export const BAR_PLACES = {
-  'bar.slot': 'the mount slot as measured',
   bar: 'the bar',
   'bar.checks': 'the bar looked over',
 } as const satisfies Partial<Record<GroupId, string>>;
