@@ -36,7 +36,6 @@ export const STEP_ROWS = {
   order: { key: '0', aside: true },
   refit: { key: 'f' },
   prove: { key: 'p' },
-  rinse: { key: 'r', acts: { are: ['washed', 'dried'], askedBy: ['whole-saw'] } },
   'hand-over': { key: 'h' },
 } as const satisfies Record<string, StepRow>;
 

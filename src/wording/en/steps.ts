@@ -46,10 +46,6 @@ const STEP_WORDS: { readonly [S in Step]: StepWords<S> } = {
   order: { name: 'Order slip', acts: null },
   refit: { name: 'Refit', acts: null },
   prove: { name: 'Prove', acts: null },
-  rinse: {
-    name: 'Rinse',
-    acts: { of: 'rinsing', say: { washed: 'Housing washed', dried: 'Blown dry, away from the eyes' } },
-  },
   'hand-over': { name: 'Hand over', acts: null },
 };
 
