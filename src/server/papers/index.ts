@@ -4,7 +4,6 @@ import { appraisedJob } from '../use-cases/appraised';
 import { condemned } from './condemned';
 import { customer } from './customer';
 import type { AskedPaper, JobPaper } from './job-paper';
-import { receipt } from './receipt';
 import { slip } from './slip';
 import { tag } from './tag';
 import { workCard } from './work-card';
@@ -12,7 +11,7 @@ import { workCard } from './work-card';
 export { slipPaper } from './slip';
 
 /** The papers of a job, in the order they are offered. */
-export const PAPERS = { customer, condemned, slip, 'work-card': workCard, tag, receipt } as const satisfies Readonly<
+export const PAPERS = { customer, condemned, slip, 'work-card': workCard, tag } as const satisfies Readonly<
   Record<string, JobPaper>
 >;
 
