@@ -86,17 +86,7 @@ export const familyShort: Record<FamilyId, string> = {
 export const gaugeLabel = (id: GaugeId): string => `${id} in (${GAUGES[id].mmLabel} mm)`;
 export const pitchMarkLabel = (mark: PitchMark): string => (mark === '3/8' ? '3/8, build not said' : familyLabel(mark));
 export const instrumentName = (id: InstrumentId): string => INSTRUMENTS[id].name;
-/** An instrument in the corner of a cell. */
-export const instrumentShort: Record<InstrumentId, string> = {
-  caliper: 'caliper',
-  'depth-rod': 'rod',
-  'depth-marks': 'marks',
-  feeler: 'blade',
-  'slot-gauge': 'slot',
-  template: 'template',
-  rule: 'rule',
-  tape: 'tape',
-};
+export { instrumentShort } from '../../core/quantity';
 
 export const fitRuleName: Record<FitRule, string> = {
   'chain-pitch-is-sprocket-pitch': 'Pitch: chain and drive sprocket',

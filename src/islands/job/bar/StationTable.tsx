@@ -245,7 +245,7 @@ function Cell({ row, column, cell, label, field, at, sayId, onSelect, onKeyDown 
       />
       {field.tool && (
         <span className="pointer-events-none absolute right-1.5 bottom-0.5 text-[11px] text-ink-soft">
-          {instrumentShort[field.tool]}
+          {instrumentShort(field.tool)}
         </span>
       )}
     </div>
