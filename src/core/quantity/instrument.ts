@@ -23,7 +23,6 @@ export const INSTRUMENTS = {
   'slot-gauge': { resolution: 0.01, maxError: 0.01, placing: 0.02, name: 'slot gauge', short: 'slot' },
   template: { resolution: 0.1, maxError: 0.1, placing: 0.1, name: 'template' },
   rule: { resolution: 0.5, maxError: 0.2, placing: 0.25, name: 'rule', at: ['bar.checks.bow'] },
-  dial: { resolution: 0.01, maxError: 0.02, placing: 0.02, name: 'dial gauge', at: ['bar.checks.bow'] },
   tape: { resolution: 0.5, maxError: 0.5, placing: 0.25, name: 'tape' },
 } as const satisfies Record<string, Instrument>;
 
