@@ -8,7 +8,6 @@ export const ailmentName: Record<Cause, string> = {
   'bar-bent': 'The bar is bent',
   'tip-worn': 'The bar is worn close behind the nose',
   'rails-rough': 'The rail tops are rough',
-  'slot-worn': 'The mount slot is worn',
   'groove-pinched': 'The groove is pinched',
   'groove-packed': 'The groove is packed with dirt',
   'link-on-floor': 'The drive link rubs on the floor',

@@ -49,9 +49,6 @@ export const causeBecause: { readonly [C in Cause]: Readonly<Record<SymptomOf<C>
   'rails-rough': {
     'eats-chains': 'Rough rail tops file the straps down from below.',
   },
-  'slot-worn': {
-    vibrates: 'A bar that moves on its studs shakes.',
-  },
   'groove-pinched': {
     'runs-hot': 'A pinched place rubs the links on both sides.',
     stalls: 'A pinched groove holds the chain.',
