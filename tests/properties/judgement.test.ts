@@ -3,7 +3,15 @@ import { describe, expect, it } from 'vitest';
 import { appraise, DEFAULT_RULES } from '../../src/core/assess';
 import { leastValue } from '../../src/core/belief';
 import { boundsOf, type LengthReading } from '../../src/core/quantity';
-import { entriesFromSheet, readSheet, sheetFromEntries, type Action, type BenchSheet, type Entry, type WrittenBenchSheet } from '../../src/core/sheet';
+import {
+  entriesFromSheet,
+  readSheet,
+  sheetFromEntries,
+  type Action,
+  type BenchSheet,
+  type Entry,
+  type WrittenBenchSheet,
+} from '../../src/core/sheet';
 import { assessmentDocument } from '../../src/wording';
 import { anyEntries } from '../support/entries';
 import { anySheet, mirrored } from '../support/sheets';

@@ -12,18 +12,21 @@ const TOO_MUCH: Turned = {
   message: 'More is asked from here than one client needs. Wait a few seconds.',
 };
 
-/** Usually far above what a bench full of people asks for, and below what would starve the others. */
-const most = settings().SERRATA_MOST_REQUESTS;
 const limiter = (points: number) =>
   points > 0 ? new RateLimiterMemory({ points: Math.ceil(points), duration: SPAN_S }) : null;
-const all = limiter(most);
-const changing = limiter(most * CHANGING_SHARE);
+
+/** Bounds on all that a client asks and on what changes something: usually far above what a bench full of people asks for, and below what would starve the others. */
+function bounds(most = settings().SERRATA_MOST_REQUESTS) {
+  return { all: limiter(most), changing: limiter(most * CHANGING_SHARE) };
+}
+let made: ReturnType<typeof bounds> | null = null;
 
 const LOOKING = new Set(['GET', 'HEAD', 'OPTIONS']);
 
 /** Whether a client has asked for more than its share just now. */
 export async function isTooMuch(client = '', method = 'GET'): Promise<Turned | null> {
-  const bound = LOOKING.has(method) ? all : changing;
+  made ??= bounds();
+  const bound = LOOKING.has(method) ? made.all : made.changing;
   if (!bound) return null;
   return bound.consume(client).then(
     () => null,
