@@ -16,6 +16,22 @@ const PROBE = Buffer.alloc(65_536);
 /** Less free space than this is little, MB. */
 const LITTLE_MB = 100;
 
+/** A store that is held for less than this is no trouble, ms: writes wait so long for it, and Serrata's own errands hold it for moments. */
+const HELD_LONG_MS = 4000;
+/** Two looks that are further apart tell nothing of what was between them, ms. */
+const LOOKS_APART_MS = 10_000;
+let held: { readonly since: number; readonly last: number } | null = null;
+
+/** What is told of a look at the store: that somebody holds it only where it was held at every look for long enough. */
+function told(trouble: Trouble | null, at: number): Trouble | null {
+  if (trouble !== 'held') {
+    held = null;
+    return trouble;
+  }
+  held = { since: held && at - held.last < LOOKS_APART_MS ? held.since : at, last: at };
+  return at - held.since >= HELD_LONG_MS ? 'held' : null;
+}
+
 /** What a request met last, and when. A trouble that a look at the disk does not find is believed this long, ms. */
 const BELIEVED_MS = 10_000;
 let met: { readonly trouble: Trouble; readonly at: number } | null = null;
@@ -87,7 +103,7 @@ function lookAt(store: Store): Look {
   if (file === null) return { at, ...NOTHING };
   const folder = dirname(file);
   const asked = ofStore(file, store.isIdle());
-  const trouble = ofDisk(folder) ?? asked.trouble;
+  const trouble = ofDisk(folder) ?? told(asked.trouble, at);
   if (trouble === null && met && at - met.at > BELIEVED_MS) met = null;
   return {
     at,

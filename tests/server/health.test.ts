@@ -1,5 +1,6 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
+import Database from 'libsql';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { sentFile } from '../../src/server/http/sent-file';
 import { Refusal } from '../../src/server/refusal';
@@ -34,6 +35,34 @@ describe('health', () => {
   it('says when the newest backup is old', async () => {
     backupOf('2026-11-21T09-00-00-000Z');
     expect((await health(at)).says).toContain('The newest backup is 5 days old');
+  });
+});
+
+describe('a store that somebody holds', () => {
+  afterEach(() => vi.restoreAllMocks());
+
+  it('is told when it stays held, and not for a moment of it', async () => {
+    vi.resetModules();
+    const { health: ask } = await import('../../src/server/health');
+    let ms = 100_000;
+    vi.spyOn(performance, 'now').mockImplementation(() => ms);
+    const after = async (seconds: number) => {
+      ms += seconds * 1000;
+      return (await ask(context)).store.trouble;
+    };
+    const other = new Database(context.path);
+    other.exec('BEGIN IMMEDIATE');
+    expect(await after(0)).toBeNull();
+    expect(await after(3)).toBeNull();
+    expect(await after(3)).toBe('held');
+    other.exec('COMMIT');
+    expect(await after(3)).toBeNull();
+    // Held again a minute later: that it was held before says nothing of this time.
+    other.exec('BEGIN IMMEDIATE');
+    expect(await after(60)).toBeNull();
+    expect(await after(60)).toBeNull();
+    other.exec('COMMIT');
+    other.close();
   });
 });
 
