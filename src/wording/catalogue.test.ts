@@ -52,7 +52,8 @@ describe('every reading of the catalogue', () => {
     expect(named).toContain('bar.checks.bow');
     for (const id of named) expect(READINGS.find((each) => each.id === id)?.kind.kind, id).toBe('length');
     expect(toolsAt('smallDefect', 'bar.checks.bow')).toContain('rule');
-    expect(toolsAt('smallDefect', 'driveSprocket.wear')).not.toContain('rule');
+    expect(toolsAt('smallDefect', 'driveSprocket.wear')).toContain('rule');
+    expect(toolsAt('smallDefect', 'chain.checks.tangBurr')).not.toContain('rule');
   });
 
   it('that is chosen from words has a word for each, and for nothing else', () => {

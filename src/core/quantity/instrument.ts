@@ -22,7 +22,18 @@ export const INSTRUMENTS = {
   feeler: { resolution: 0.05, maxError: 0.01, placing: 0.03, name: 'feeler blade', short: 'blade' },
   'slot-gauge': { resolution: 0.01, maxError: 0.01, placing: 0.02, name: 'slot gauge', short: 'slot' },
   template: { resolution: 0.1, maxError: 0.1, placing: 0.1, name: 'template' },
-  rule: { resolution: 0.5, maxError: 0.2, placing: 0.25, name: 'rule', at: ['bar.checks.bow'] },
+  rule: {
+    resolution: 0.5,
+    maxError: 0.2,
+    placing: 0.25,
+    name: 'rule',
+    at: [
+      'bar.checks.bow',
+      'driveSprocket.wear',
+      'bar.edges.stations.chipNear.depth',
+      'bar.edges.stations.chipFar.depth',
+    ],
+  },
   tape: { resolution: 0.5, maxError: 0.5, placing: 0.25, name: 'tape' },
 } as const satisfies Record<string, Instrument>;
 
