@@ -132,7 +132,7 @@ export const CHAIN_WORDS = {
   },
   'chain.checks.resin': {
     name: 'resin on the chain',
-    hint: 'Bright chain and bar: it was sharp and oiled. Baked resin: it ran hot.',
+    hint: 'A bright chain was sharp and oiled.',
     words: RESIN,
     check: 'Resin on the chain',
     says: {
@@ -164,7 +164,7 @@ export const CHAIN_WORDS = {
   },
   'chain.checks.derailed': {
     name: 'whether the chain came off',
-    hint: 'while it ran',
+    field: 'Came off while it ran',
     words: YES_NO,
     check: 'Came off',
     says: {
