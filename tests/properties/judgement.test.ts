@@ -5,6 +5,7 @@ import { leastValue } from '../../src/core/belief';
 import { boundsOf, type LengthReading } from '../../src/core/quantity';
 import {
   entriesFromSheet,
+  readingAt,
   readSheet,
   sheetFromEntries,
   type Action,
@@ -35,13 +36,16 @@ const NO_READING = ['job.', 'setAside'];
 
 /** Whether a place holds a cutter that is longer than the shortest by far more than a caliper's doubt, 0.2 mm, before the rework or after it. */
 function isSurelyLonger(path: string, { chain }: BenchSheet): boolean {
-  const [, reading = ''] = /^chain\.(?:after\.)?(cutters(?:Left|Right))\.\d+$/.exec(path) ?? [];
-  const lists = path.startsWith('chain.after.') ? chain?.after : chain;
-  if (reading === '' || !lists) return false;
+  const id = readingAt(path)?.id;
+  const first = id === 'chain.cuttersLeft' || id === 'chain.cuttersRight';
+  const again = id === 'chain.after.cuttersLeft' || id === 'chain.after.cuttersRight';
+  const lists = first ? chain : again ? chain?.after : undefined;
+  if (!lists) return false;
   const least = (each: LengthReading) => (boundsOf(each).lo ?? boundsOf(each).hi)!.value;
-  const all = [...(lists.cuttersLeft ?? []), ...(lists.cuttersRight ?? [])].map(least);
-  const own = lists[reading as 'cuttersLeft' | 'cuttersRight']?.[Number(path.split('.').at(-1))];
-  return own !== undefined && least(own) > Math.min(...all) + 0.2;
+  const [left, right] = [lists.cuttersLeft ?? [], lists.cuttersRight ?? []];
+  const isLeft = id === 'chain.cuttersLeft' || id === 'chain.after.cuttersLeft';
+  const own = (isLeft ? left : right)[Number(path.split('.').at(-1))];
+  return own !== undefined && least(own) > Math.min(...[...left, ...right].map(least)) + 0.2;
 }
 
 /** Whether a width near the floor stands without a mouth while another station's width is known: it is a bound from below then, and may say nothing beside that. */

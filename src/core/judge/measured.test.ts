@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
+import { appraise, DEFAULT_RULES } from '../assess';
 import { DEFAULTS, resolveLimits, type LimitId } from '../limits';
 import { measured, mm } from '../quantity';
-import { READINGS, type JudgedId } from '../sheet';
+import { READINGS, sheetFromEntries, type JudgedId } from '../sheet';
 import { measuredCheck, measuredChecks } from './measured';
 
 const JUDGED = READINGS.flatMap(({ id, kind, told: { judged } }) =>
@@ -13,6 +14,19 @@ describe('a length that is judged by itself', () => {
     const { check, role, limit, watch } = judged;
     expect(DEFAULTS[check as LimitId]).toEqual({ ...limit, role });
     if (watch) expect(DEFAULTS[watch.id as LimitId]).toEqual({ ...watch.limit, role });
+  });
+
+  it.each(JUDGED)('$id is judged wherever it stands on a sheet', ({ id, judged }) => {
+    const path = id.replace('stations.', 'A.stations.0.');
+    const beyond = judged.limit.value + (judged.role === 'max' ? 5 : -5);
+    const said = [
+      { path, text: `${Math.max(0, beyond)} mm`, unit: 'mm' as const },
+      ...(path === id ? [] : [{ path: 'bar.edges.A.stations.0.at', text: '60 mm', unit: 'mm' as const }]),
+    ];
+    const { sheet, refused } = sheetFromEntries(said);
+    expect(refused).toEqual([]);
+    const made = appraise(sheet, DEFAULT_RULES, null).checks.filter((check) => check.id === judged.check);
+    expect(made).toMatchObject([{ part: judged.part, outcome: 'fail' }]);
   });
 
   it.each(JUDGED)('$id is within, watched and beyond where its limits say so', ({ id, tool, judged }) => {
