@@ -7,7 +7,7 @@ const MAY_IMPORT = {
   server: ['core', 'contract', 'data', 'wording', 'server'],
   pages: ['server', 'islands', 'ui', 'contract', 'pages'],
   islands: ['core', 'contract', 'wording', 'ui', 'islands', 'workers'],
-  ui: ['ui'],
+  ui: ['ui', 'wording/en/screens'],
   workers: ['core', 'contract', 'workers'],
   cli: ['core', 'wording', 'server', 'cli'],
 };

@@ -34,8 +34,12 @@ function reactAtOnce() {
   };
 }
 
+/** The folder of `src/wording` whose language is spoken. */
+const language = process.env.SERRATA_LANGUAGE || 'en';
+
 export default defineConfig({
   output: 'server',
+  outDir: process.env.SERRATA_BUILD || './dist',
   // Only src/server/main.ts opens a door, so that there is one guard at it.
   adapter: node({ mode: 'middleware' }),
   integrations: [reactAtOnce()],
@@ -57,13 +61,14 @@ export default defineConfig({
   },
   server: { host: '127.0.0.1' },
   vite: {
+    resolve: { alias: { '#language': fileURLToPath(new URL(`./src/wording/${language}`, import.meta.url)) } },
     plugins: [tailwindcss(), withoutNames],
     build: {
       assetsInlineLimit: 0,
       // Views are fetched ahead while nothing else is to do: what lists their parts for the browser would weigh more than it gains.
       modulePreload: false,
       // Slower than the usual one, and some percent lighter.
-      minify: 'terser',
+      minify: language === 'en' ? 'terser' : false,
       terserOptions: { compress: { passes: 3, ecma: 2020, keep_fargs: false }, ecma: 2020, module: true },
     },
   },

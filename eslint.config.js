@@ -7,7 +7,7 @@ import tseslint from 'typescript-eslint';
 
 export default tseslint.config(
   {
-    ignores: ['dist/', '.astro/', 'data/', 'coverage/', 'test-results/', 'playwright-report/', 'src/data/migrations/'],
+    ignores: ['dist/', 'dist-xx/', '.astro/', 'data/', 'coverage/', 'test-results/', 'playwright-report/', 'src/data/migrations/', 'src/wording/xx/'],
   },
   js.configs.recommended,
   ...tseslint.configs.strict,

@@ -3,7 +3,7 @@ import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { brotliCompressSync, gzipSync } from 'node:zlib';
 
-const CLIENT = 'dist/client';
+const CLIENT = process.argv[2] ?? 'dist/client';
 /** Pictures and fonts are packed already. */
 const PACKED = /\.(js|css|svg|html)$/;
 

@@ -1,4 +1,5 @@
-import { FAMILIES, FAMILY_IDS, GAUGES_OF_FAMILY } from '../../src/core/families';
+import { FAMILY_IDS, GAUGES_OF_FAMILY } from '../../src/core/families';
+import { familyLabel } from '../../src/wording';
 import type { StockPart } from '../../src/core/stock';
 
 const MOUNTS = ['M1', 'M2', 'M3', 'M4', 'M5'];
@@ -14,7 +15,7 @@ export function manyParts(count: number): readonly StockPart[] {
     return {
       sku: `BM-${i}`,
       kind: bar ? 'bar' : 'chain',
-      name: `${bar ? 'Bar' : 'Chain'} ${FAMILIES[pitch].label} ${gauge} ${driveLinks}`,
+      name: `${bar ? 'Bar' : 'Chain'} ${familyLabel(pitch)} ${gauge} ${driveLinks}`,
       pitch,
       gauge,
       driveLinks,

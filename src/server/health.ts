@@ -8,6 +8,7 @@ import type { HealthView } from '../contract';
 import { storeTrouble } from '../wording';
 import type { Context } from './context';
 import { shopView } from './use-cases/shop';
+import * as texts from '#language/server';
 
 /** How long a look at the disk counts, ms. */
 const LOOK_EVERY = 2000;
@@ -151,8 +152,8 @@ export async function health(context: Context): Promise<HealthView> {
 
 /** What should be looked after before it is a trouble. */
 function caution(littleMb: number | null, backupAge: number | null): string | null {
-  if (littleMb !== null) return `Only ${littleMb} MB of the disk are free: make room soon.`;
+  if (littleMb !== null) return texts.diskNearlyFull(littleMb);
   if (backupAge === null || backupAge < OLD_HOURS) return null;
   const days = Math.floor(backupAge / 24);
-  return `The newest backup is ${days} days old, though one a day should be made: save one under Shop, Backup, and look at the disk.`;
+  return texts.newestBackupIsOld(days);
 }

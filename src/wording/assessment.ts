@@ -30,7 +30,7 @@ import {
   wearPlaceSentence,
   wearPatternSentence,
   writtenPlace,
-} from './en';
+} from '#language';
 import { aggravatedSentence, becauseOf, foundSentence, heatSentence } from './causes';
 
 /** Advice as a document has it. */

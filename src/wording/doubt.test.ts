@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { drawnSentence, sharesSentence, stopSentence, worthPoints, worthSentence } from './en';
+import { drawnSentence, sharesSentence, stopSentence, worthPoints, worthSentence } from '#language';
 
 const doubt = (keep: number, clean: number, recondition: number, replace: number, wrong: number) => ({
   shares: { keep, clean, recondition, replace },

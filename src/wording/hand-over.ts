@@ -4,7 +4,7 @@ import type { HandOver, NewPart } from '../core/handover';
 import type { HandOverDocument } from '../core/report';
 import type { WrittenBenchSheet } from '../core/sheet';
 import { adviceResult } from './assessment';
-import { checkName, checkSentence, HOME_CAUTIONS, verdictReason, visitBecause } from './en';
+import { checkName, checkSentence, HOME_CAUTIONS, verdictReason, visitBecause } from '#language';
 
 /** Whose job it is, and who hands it over when. */
 export interface HandOverHead {

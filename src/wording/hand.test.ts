@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { INSTRUMENT_IDS, mm } from '../core/quantity';
-import { biasSentence, flawSentence, instrumentSentence, scatterSentence, studySource } from './en';
+import { biasSentence, flawSentence, instrumentSentence, scatterSentence, studySource } from '#language';
 
 const found = { takes: 10, mean: 8.007, sd: 0.0149, between: [0.0103, 0.0273] as const, bias: null };
 

@@ -1,5 +1,5 @@
 /** Reason codes → sentences. English is the one language so far; another would stand beside `en`. */
-export * from './en';
+export * from '#language';
 export * from './assessment';
 export { amountText, calendarDay, decimalsOf, money, plainDay, shopDay, shopMoment, wholeNumber } from './shop-format';
 export { fileSize } from './file-size';

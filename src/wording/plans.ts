@@ -1,7 +1,7 @@
 import type { PlanRule, Plans } from '../core/plan';
 import type { PlansDocument } from '../core/report';
 import { PARTS } from '../core/reading';
-import { choicesSentence, dueSentence, planNameWord, planNote, planRule } from './en';
+import { choicesSentence, dueSentence, planNameWord, planNote, planRule } from '#language';
 import { money } from './shop-format';
 
 /** Writes plans as a document. */

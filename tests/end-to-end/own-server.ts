@@ -8,10 +8,14 @@ export class OwnServer {
   address = '';
   private running: ChildProcess | null = null;
 
-  /** @param env further settings it is started with */
+  /**
+   * @param env further settings it is started with
+   * @param built the server that is started
+   */
   constructor(
     readonly store: string,
     private readonly env: Readonly<Record<string, string>> = {},
+    private readonly built = 'dist/server/main.mjs',
   ) {}
 
   get isOpen(): boolean {
@@ -21,7 +25,7 @@ export class OwnServer {
   /** Starts it and waits until it says where it is open. */
   async open(): Promise<void> {
     const port = this.address === '' ? '0' : new URL(this.address).port;
-    const started = spawn(process.execPath, ['dist/server/main.mjs', '--demo'], {
+    const started = spawn(process.execPath, [this.built, '--demo'], {
       env: { ...process.env, ...this.env, SERRATA_DB: this.store, PORT: port },
       stdio: ['ignore', 'pipe', 'inherit'],
       // A group of its own: whatever it has sent on errands ends with it.

@@ -10,9 +10,7 @@ export type FamilyId = (typeof FAMILY_IDS)[number];
 /** One pitch family. Lengths in mm; all are recalled from general handbooks (provenance `memory`). */
 export interface Family {
   readonly id: FamilyId;
-  /** As the trade writes it. */
-  readonly label: string;
-  /** Pitch of the metal, new. The label is coarser. */
+  /** Pitch of the metal, new. The name is coarser. */
   readonly pitch: Mm;
   /** Range of pitches accepted as unworn when a chain is identified. */
   readonly unworn: readonly [Mm, Mm];
@@ -25,7 +23,6 @@ export interface Family {
 
 const family = (
   id: FamilyId,
-  label: string,
   pitch: number,
   unworn: readonly [number, number],
   file: number,
@@ -33,7 +30,6 @@ const family = (
   chassis: 'small' | 'large',
 ): Family => ({
   id,
-  label,
   pitch: mm(pitch),
   unworn: [mm(unworn[0]), mm(unworn[1])],
   file: mm(file),
@@ -43,11 +39,11 @@ const family = (
 
 /** Family data by id. */
 export const FAMILIES: Readonly<Record<FamilyId, Family>> = {
-  quarter: family('quarter', '1/4', 6.35, [6.3, 6.4], 4.0, 0.65, 'small'),
-  '325': family('325', '.325', 8.25, [8.2, 8.3], 4.8, 0.65, 'large'),
-  '38lp': family('38lp', '3/8 low profile', 9.32, [9.3, 9.55], 4.0, 0.65, 'small'),
-  '38': family('38', '3/8 standard', 9.32, [9.3, 9.55], 5.2, 0.65, 'large'),
-  '404': family('404', '.404', 10.26, [10.2, 10.32], 5.5, 0.8, 'large'),
+  quarter: family('quarter', 6.35, [6.3, 6.4], 4.0, 0.65, 'small'),
+  '325': family('325', 8.25, [8.2, 8.3], 4.8, 0.65, 'large'),
+  '38lp': family('38lp', 9.32, [9.3, 9.55], 4.0, 0.65, 'small'),
+  '38': family('38', 9.32, [9.3, 9.55], 5.2, 0.65, 'large'),
+  '404': family('404', 10.26, [10.2, 10.32], 5.5, 0.8, 'large'),
 };
 
 /** Pitch of harvester chain, recognised so that it can be refused by name. */

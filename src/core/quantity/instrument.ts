@@ -3,9 +3,6 @@ interface Instrument {
   readonly resolution: number;
   readonly maxError: number;
   readonly placing: number;
-  readonly name: string;
-  /** Its name in the corner of a cell, where the whole one is too long. */
-  readonly short?: string;
   /** Readings that it is offered for beside the kinds of length that name it: a tool for bow is none for wear. */
   readonly at?: readonly string[];
 }
@@ -16,17 +13,16 @@ interface Instrument {
  * Provenance: common practice, no source.
  */
 export const INSTRUMENTS = {
-  caliper: { resolution: 0.01, maxError: 0.03, placing: 0.02, name: 'caliper' },
-  'depth-rod': { resolution: 0.01, maxError: 0.03, placing: 0.05, name: 'depth rod', short: 'rod' },
-  'depth-marks': { resolution: 0.5, maxError: 0.1, placing: 0.25, name: 'depth marks', short: 'marks' },
-  feeler: { resolution: 0.05, maxError: 0.01, placing: 0.03, name: 'feeler blade', short: 'blade' },
-  'slot-gauge': { resolution: 0.01, maxError: 0.01, placing: 0.02, name: 'slot gauge', short: 'slot' },
-  template: { resolution: 0.1, maxError: 0.1, placing: 0.1, name: 'template' },
+  caliper: { resolution: 0.01, maxError: 0.03, placing: 0.02 },
+  'depth-rod': { resolution: 0.01, maxError: 0.03, placing: 0.05 },
+  'depth-marks': { resolution: 0.5, maxError: 0.1, placing: 0.25 },
+  feeler: { resolution: 0.05, maxError: 0.01, placing: 0.03 },
+  'slot-gauge': { resolution: 0.01, maxError: 0.01, placing: 0.02 },
+  template: { resolution: 0.1, maxError: 0.1, placing: 0.1 },
   rule: {
     resolution: 0.5,
     maxError: 0.2,
     placing: 0.25,
-    name: 'rule',
     at: [
       'bar.checks.bow',
       'driveSprocket.wear',
@@ -34,7 +30,7 @@ export const INSTRUMENTS = {
       'bar.edges.stations.chipFar.depth',
     ],
   },
-  tape: { resolution: 0.5, maxError: 0.5, placing: 0.25, name: 'tape' },
+  tape: { resolution: 0.5, maxError: 0.5, placing: 0.25 },
 } as const satisfies Record<string, Instrument>;
 
 /** Names a row of {@link INSTRUMENTS}. */
@@ -42,12 +38,6 @@ export type InstrumentId = keyof typeof INSTRUMENTS;
 
 /** All instruments, in the order of the bench sheet. */
 export const INSTRUMENT_IDS = Object.keys(INSTRUMENTS) as [InstrumentId, ...InstrumentId[]];
-
-/** An instrument in the corner of a cell. */
-export function instrumentShort(id: InstrumentId): string {
-  const { short, name }: Instrument = INSTRUMENTS[id];
-  return short ?? name;
-}
 
 /** Instruments that are offered at a reading by its name. */
 export const instrumentsAt = (reading: string): readonly InstrumentId[] =>

@@ -1,6 +1,15 @@
-import { FAMILIES, GAUGES, type FamilyId, type GaugeId } from '../../core/families';
+import { GAUGES, type FamilyId, type GaugeId } from '../../core/families';
 import type { KickbackClass } from '../../core/fit';
 import type { StockPart } from '../../core/stock';
+
+/** Pitches as the yard's own list names them. */
+const PITCH_NAMES: Readonly<Record<FamilyId, string>> = {
+  quarter: '1/4',
+  '325': '.325',
+  '38lp': '3/8 low profile',
+  '38': '3/8 standard',
+  '404': '.404',
+};
 
 type ChainRow = readonly [
   sku: string,
@@ -55,7 +64,7 @@ export const DEMO_STOCK: readonly StockPart[] = [
     ...nothing,
     sku,
     kind: 'chain',
-    name: `Chain ${FAMILIES[pitch].label} ${GAUGES[gauge].id} ${driveLinks} links${kickbackClass === 'standard' ? ', standard' : ''}`,
+    name: `Chain ${PITCH_NAMES[pitch]} ${GAUGES[gauge].id} ${driveLinks} links${kickbackClass === 'standard' ? ', standard' : ''}`,
     pitch,
     gauge,
     driveLinks,

@@ -12,6 +12,7 @@ import { DueList } from './DueList';
 import { JobGroups } from './JobGroups';
 import { JobLine } from './JobLine';
 import { NewJob } from './NewJob';
+import * as texts from '#language/screens/bench';
 
 interface BenchPageProps {
   readonly sent: Sent<BenchView>;
@@ -42,10 +43,10 @@ function Bench({ view, query }: { view: BenchView; query: string }) {
   useKeys(
     useMemo(
       () => [
-        { shown: ['n'], does: 'take in a new job', on: 'n', act: () => setTaking(true) },
-        { shown: ['j'], does: 'next job', on: 'j', act: () => move(1) },
-        { shown: ['k'], does: 'job before', on: 'k', act: () => move(-1) },
-        { shown: ['Enter'], does: 'open the job' },
+        { shown: ['n'], does: texts.takeInANewJob, on: 'n', act: () => setTaking(true) },
+        { shown: ['j'], does: texts.nextJob, on: 'j', act: () => move(1) },
+        { shown: ['k'], does: texts.jobBefore, on: 'k', act: () => move(-1) },
+        { shown: ['Enter'], does: texts.openTheJob },
       ],
       [move],
     ),
@@ -54,21 +55,21 @@ function Bench({ view, query }: { view: BenchView; query: string }) {
     <>
       <div className="mb-4 flex flex-wrap items-end gap-x-6 gap-y-2">
         <div>
-          <h1 className="text-2xl font-extrabold">{view.title ?? 'On the bench'}</h1>
+          <h1 className="text-2xl font-extrabold">{view.title ?? texts.onTheBench}</h1>
           <p className="text-ink-soft">
-            {view.shop.name} · {view.total === 1 ? '1 job' : `${view.total} jobs`}
+            {view.shop.name} · {texts.countOfJobs(view.total)}
           </p>
         </div>
         <Show query={query} />
         <button type="button" className="ml-auto flex act items-center gap-2" onClick={() => setTaking(true)}>
           <Plus size={18} aria-hidden="true" />
-          Take in a job
+          {texts.takeInAJob}
         </button>
       </div>
       {isBench && <Waiting view={view} />}
       {view.jobs.length === 0 ? (
-        <Empty title="Nothing on the bench">
-          Take in a job with the button above, or press <kbd className="figures">n</kbd>.
+        <Empty title={texts.nothingOnTheBench}>
+          {texts.takeInAJobWith} <kbd className="figures">n</kbd>.
         </Empty>
       ) : isBench ? (
         <JobGroups jobs={view.jobs} today={view.today} ref={list} />
@@ -103,12 +104,12 @@ function Show({ query }: { query: string }) {
   const narrowed = params.has('customer') || params.has('saw');
   const done = params.get('show') === 'done';
   return (
-    <nav aria-label="Which jobs" className="flex">
+    <nav aria-label={texts.whichJobs} className="flex">
       <a className={TAB} href="/" aria-current={!done && !narrowed ? 'true' : undefined}>
-        On the bench
+        {texts.onTheBench}
       </a>
       <a className={TAB} href="/?show=done" aria-current={done ? 'true' : undefined}>
-        Handed over
+        {texts.handedOver}
       </a>
     </nav>
   );
@@ -121,9 +122,9 @@ function Waiting({ view: { waiting, waits } }: { view: BenchView }) {
   const look =
     'flex min-h-11 items-center gap-1.5 rounded-[3px] border border-line-strong px-3 hover:bg-well aria-[current=true]:border-ink aria-[current=true]:bg-ink aria-[current=true]:text-sheet';
   return (
-    <nav aria-label="What jobs wait for" className="mb-4 flex flex-wrap gap-2">
+    <nav aria-label={texts.whatJobsWait} className="mb-4 flex flex-wrap gap-2">
       <a className={look} href="/" aria-current={waits === null ? 'true' : undefined}>
-        All
+        {texts.all}
       </a>
       {there.map((each) => (
         <a key={each} className={look} href={`/?waits=${each}`} aria-current={waits === each ? 'true' : undefined}>

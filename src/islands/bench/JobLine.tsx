@@ -2,17 +2,18 @@ import { ArrowRight } from 'lucide-react';
 import type { JobRow } from '../../contract';
 import { VerdictMark, verdictTone } from '../../ui/parts/VerdictMark';
 import { actionWord, partName } from '../../wording';
+import * as texts from '#language/screens/bench';
 
 const DAY_MS = 86_400_000;
 
 /** The promised day, as one says it at the counter. */
 function promised(day: string | null, today: string): { text: string; late: boolean } {
-  if (!day) return { text: 'no day promised', late: false };
+  if (!day) return { text: texts.noDayPromised, late: false };
   const days = Math.round((Date.parse(day) - Date.parse(today)) / DAY_MS);
-  if (days === 0) return { text: 'today', late: false };
-  if (days === 1) return { text: 'tomorrow', late: false };
-  if (days < 0) return { text: days === -1 ? 'since yesterday' : `${-days} days late`, late: true };
-  return { text: days < 7 ? `in ${days} days` : day, late: false };
+  if (days === 0) return { text: texts.today, late: false };
+  if (days === 1) return { text: texts.tomorrow, late: false };
+  if (days < 0) return { text: texts.daysLate(-days), late: true };
+  return { text: days < 7 ? texts.inDays(days) : day, late: false };
 }
 
 /** A job as one line of work: whose, what ails it, what is known, what comes next. */
@@ -31,23 +32,23 @@ export function JobLine({ job, today }: { job: JobRow; today: string }) {
         <span>
           <span className="block figures text-lg font-bold">{job.tag}</span>
           <span className={`text-sm ${day.late && !isGone ? 'font-bold text-oxide' : 'text-ink-soft'}`}>
-            {isGone ? 'handed over' : day.text}
+            {isGone ? texts.wasHandedOver : day.text}
           </span>
         </span>
         <span className="min-w-0">
           <span className="block truncate font-bold">{job.customer}</span>
-          <span className="block truncate text-sm text-ink-soft">{job.saw ?? 'no saw named'}</span>
+          <span className="block truncate text-sm text-ink-soft">{job.saw ?? texts.noSawNamed}</span>
         </span>
         <Verdicts summary={summary} />
         <span className="min-w-0 max-md:col-span-2">
           <span className="block truncate text-sm text-ink-soft">
-            {job.complaint === '' ? 'no complaint written down' : `“${job.complaint}”`}
+            {job.complaint === '' ? texts.noComplaintWrittenDown : `“${job.complaint}”`}
           </span>
           <span className="flex items-center gap-1.5 font-semibold">
             <ArrowRight size={16} aria-hidden="true" className="shrink-0 text-pine" />
             <span className="line-clamp-2">
               {summary.next.text}
-              {summary.orderReady && step === 'decide' ? ' Order slip ready.' : ''}
+              {summary.orderReady && step === 'decide' ? texts.orderSlipReady : ''}
             </span>
           </span>
         </span>
@@ -59,7 +60,7 @@ export function JobLine({ job, today }: { job: JobRow; today: string }) {
 /** Verdict marks of the parts that were brought, with their words. */
 function Verdicts({ summary }: { summary: JobRow['summary'] }) {
   if (summary.brought.length === 0)
-    return <span className="text-sm text-ink-soft max-md:col-span-2">nothing measured yet</span>;
+    return <span className="text-sm text-ink-soft max-md:col-span-2">{texts.nothingMeasuredYet}</span>;
   return (
     <span className="flex flex-wrap gap-x-3 gap-y-0.5 max-md:col-span-2">
       {summary.brought.map((part) => {
@@ -67,7 +68,7 @@ function Verdicts({ summary }: { summary: JobRow['summary'] }) {
         return (
           <span key={part} className="inline-flex items-center gap-1 text-sm whitespace-nowrap">
             <VerdictMark verdict={action} size={13} />
-            <span className="text-ink-soft">{part === 'driveSprocket' ? 'Sprocket' : partName[part]}</span>
+            <span className="text-ink-soft">{part === 'driveSprocket' ? texts.sprocket : partName[part]}</span>
             <span className={`font-bold ${verdictTone(action)}`}>{actionWord[action].toLowerCase()}</span>
           </span>
         );

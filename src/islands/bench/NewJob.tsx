@@ -1,6 +1,7 @@
 import { useCallback, useState } from 'react';
 import { Dialog } from '../../ui/parts/Dialog';
 import { NewJobForm, type Draft } from './NewJobForm';
+import * as texts from '#language/screens/bench';
 
 const NOTHING_TYPED: Draft = { customer: '', saw: '', mount: '', complaint: '', promisedFor: '', sheet: null };
 
@@ -14,7 +15,7 @@ export function NewJob({ open, onClose }: NewJobProps) {
   const [kept, setKept] = useState(NOTHING_TYPED);
   const keep = useCallback((draft: Draft) => setKept(draft), []);
   return (
-    <Dialog title="Take in a job" open={open} onClose={onClose}>
+    <Dialog title={texts.takeInAJob} open={open} onClose={onClose}>
       <NewJobForm kept={kept} onKeep={keep} />
     </Dialog>
   );

@@ -6,6 +6,7 @@ import { Form, Labelled, Refusal, SendButton, TextField, useSentForm, type SentF
 import { useFrame } from '../frame/frame-context';
 import { isAsked, ServerData, useFound, useServerData } from '../frame/server-data';
 import { UNNAMED } from '../../wording';
+import * as texts from '#language/screens/bench';
 
 /** What is typed so far. */
 export interface Draft {
@@ -69,7 +70,7 @@ function Fields({ kept, onKeep }: NewJobFormProps) {
       const { id } = await api.post<{ id: string }>('/api/jobs', request(draft, owners, who || UNNAMED));
       window.location.assign(`/jobs/${id}?step=take-in`);
     },
-    otherwise: 'The job was not saved. What you typed is still here: try again.',
+    otherwise: texts.theJobWasNotSaved,
   });
   // What is typed is handed back when the dialog closes, so that nothing is lost by a wrong key.
   const { getValues } = form;
@@ -78,43 +79,43 @@ function Fields({ kept, onKeep }: NewJobFormProps) {
   const { customers, trouble } = useOwners(typed.customer);
   const known = customers.find(({ name }) => isSameName(name, typed.customer));
   const knownSaw = known?.saws.some((saw) => isSameName(sawName(saw), typed.saw)) ?? false;
-  const named = (customer: unknown) => String(customer).trim() !== '' || 'Whose job is it? Write the customer’s name.';
+  const named = (customer: unknown) => String(customer).trim() !== '' || texts.whoseJob;
   return (
     <Form form={form}>
       <TextField
         form={form}
         name="customer"
-        label="Customer"
+        label={texts.customer}
         maxLength={LONGEST_CUSTOMER}
         offers={customers.map(({ name }) => name)}
         rules={{ validate: named }}
       />
       {trouble && (
         <p role="status" className="text-sm font-semibold text-oxide">
-          Known customers cannot be offered: {trouble} They are asked for again when the job is sent.
+          {texts.knownCustomersCannotBeOffered(trouble)}
         </p>
       )}
       <div className="grid grid-cols-[minmax(0,1fr)_8rem] gap-3">
         <TextField
           form={form}
           name="saw"
-          label="Saw, if there is one"
+          label={texts.sawIfThereIsOne}
           maxLength={120}
           offers={known?.saws.map(sawName) ?? []}
         />
         {knownSaw ? (
-          <p className="self-end pb-2.5 text-sm text-ink-soft">known here</p>
+          <p className="self-end pb-2.5 text-sm text-ink-soft">{texts.knownHere}</p>
         ) : (
-          <TextField form={form} name="mount" label="Mount" maxLength={40} placeholder="M2" />
+          <TextField form={form} name="mount" label={texts.mount} maxLength={40} placeholder="M2" />
         )}
       </div>
-      <Labelled form={form} name="complaint" label="What ails it, in the customer’s words">
+      <Labelled form={form} name="complaint" label={texts.whatAilsIt}>
         {() => <textarea className="entry py-2" rows={2} maxLength={2000} {...form.register('complaint')} />}
       </Labelled>
       <TextField
         form={form}
         name="promisedFor"
-        label="Promised for"
+        label={texts.promisedFor}
         type="date"
         look="figures"
         className="justify-self-start"
@@ -122,7 +123,7 @@ function Fields({ kept, onKeep }: NewJobFormProps) {
       <ImportSheet form={form} name={typed.sheet?.name ?? null} />
       <Refusal form={form} />
       <SendButton form={form} className="justify-self-start">
-        Put it on the bench
+        {texts.putItOnTheBench}
       </SendButton>
     </Form>
   );
@@ -137,21 +138,19 @@ function ImportSheet({ form, name }: { form: SentForm<Draft>; name: string | nul
       form.setValue('sheet', { name: file.name, document: JSON.parse(await file.text()) as unknown });
       form.clearErrors('root');
     } catch {
-      form.setError('root', { message: `${file.name} is neither a bench sheet nor a hand-over: it is not JSON.` });
+      form.setError('root', { message: texts.notJson(file.name) });
     }
   };
   return (
     <label className="grid gap-1">
-      <span className="text-sm font-semibold text-ink-soft">
-        Start from a bench sheet or a hand-over (JSON), if you have one
-      </span>
+      <span className="text-sm font-semibold text-ink-soft">{texts.startFromABenchSheet}</span>
       <input
         type="file"
         accept="application/json,.json"
         onChange={(event) => void read(event)}
         className="min-h-11 py-2 file:mr-3 file:min-h-10 file:rounded-[3px] file:border file:border-line-strong file:bg-sheet file:px-3"
       />
-      {name !== null && <span className="text-sm">{name} will be read in.</span>}
+      {name !== null && <span className="text-sm">{texts.willBeRead(name)}</span>}
     </label>
   );
 }

@@ -3,6 +3,7 @@ import { BatteryLow, Plug, Unplug } from 'lucide-react';
 import { useKeys } from '../frame/keys';
 import { lastField, typeInto, withReading } from './field';
 import { useCaliper } from './use-caliper';
+import * as texts from '#language/screens/caliper';
 
 /** Below this charge the caliper asks for a battery, percent. */
 const LOW = 15;
@@ -10,7 +11,7 @@ const LOW = 15;
 const LINE = {
   connecting: { word: 'connecting…', tone: 'text-steel' },
   connected: { word: 'connected', tone: 'text-leaf' },
-  lost: { word: 'line lost, trying again', tone: 'text-oxide' },
+  lost: { word: texts.lineLostTryingAgain, tone: 'text-oxide' },
 } as const;
 
 /** The simulated caliper: its display, its button, and what a hand does with it. A reading lands in the field that had the caret. */
@@ -38,7 +39,7 @@ export function CaliperPanel({ onClose }: { onClose: () => void }) {
       () => [
         {
           shown: ['F9'],
-          does: 'press the button of the simulated caliper',
+          does: texts.pressTheButton,
           inFields: true,
           on: 'F9',
           act: () => command({ press: true }),
@@ -56,7 +57,7 @@ export function CaliperPanel({ onClose }: { onClose: () => void }) {
   const shown = held ?? live;
   return (
     <aside
-      aria-label="Simulated caliper"
+      aria-label={texts.simulatedCaliper}
       className="mt-2 flex flex-wrap items-center gap-x-4 gap-y-2 border-2 border-slate bg-sheet px-3 py-2"
     >
       <div className="min-w-36">
@@ -64,16 +65,16 @@ export function CaliperPanel({ onClose }: { onClose: () => void }) {
           {shown === null ? '––.––' : shown.toFixed(2)} <span className="text-base font-normal">mm</span>
         </p>
         <p role="status" className={`text-sm font-semibold ${tone}`}>
-          Caliper {word}
+          {texts.caliper(word)}
           {battery !== null && battery < LOW && (
             <span className="ml-2 inline-flex items-center gap-1 text-oxide">
-              <BatteryLow size={15} aria-hidden="true" /> battery low, {battery} %
+              <BatteryLow size={15} aria-hidden="true" /> {texts.batteryLow(battery)}
             </span>
           )}
         </p>
       </div>
       <button type="button" className="act" disabled={line !== 'connected'} onClick={() => command({ press: true })}>
-        Take reading <kbd className="figures font-normal opacity-80">F9</kbd>
+        {texts.takeReading} <kbd className="figures font-normal opacity-80">F9</kbd>
       </button>
       <button
         type="button"
@@ -81,7 +82,7 @@ export function CaliperPanel({ onClose }: { onClose: () => void }) {
         aria-pressed={held !== null}
         onClick={() => setHeld(held === null ? live : null)}
       >
-        Hold
+        {texts.hold}
       </button>
       <label className="flex min-h-11 items-center gap-2">
         <input
@@ -90,11 +91,11 @@ export function CaliperPanel({ onClose }: { onClose: () => void }) {
           checked={repeat}
           onChange={({ target }) => setRepeat(target.checked)}
         />
-        add as repeats
+        {texts.addAsRepeats}
       </label>
       <div className="flex items-center gap-2 border-l border-line pl-3">
         <label className="flex items-center gap-1.5 text-sm">
-          Jaws at
+          {texts.jawsAt}
           <input
             className="entry w-24 figures"
             inputMode="decimal"
@@ -108,20 +109,16 @@ export function CaliperPanel({ onClose }: { onClose: () => void }) {
           onClick={() => command({ line: line === 'lost' ? 'up' : 'down' })}
         >
           {line === 'lost' ? <Plug size={16} aria-hidden="true" /> : <Unplug size={16} aria-hidden="true" />}
-          {line === 'lost' ? 'Plug in' : 'Pull plug'}
+          {line === 'lost' ? texts.plugIn : texts.pullPlug}
         </button>
         <button type="button" className="quiet" onClick={() => command({ battery: (battery ?? 0) < LOW ? 100 : 9 })}>
-          {battery !== null && battery < LOW ? 'New battery' : 'Drain battery'}
+          {battery !== null && battery < LOW ? texts.newBattery : texts.drainBattery}
         </button>
         <button type="button" className="quiet" onClick={onClose}>
-          Put away
+          {texts.putAway}
         </button>
       </div>
-      {missed && (
-        <p className="w-full text-sm font-semibold text-oxide">
-          Put the caret into a field first: the reading went nowhere.
-        </p>
-      )}
+      {missed && <p className="w-full text-sm font-semibold text-oxide">{texts.putTheCaretInto}</p>}
     </aside>
   );
 }

@@ -2,12 +2,13 @@ import type { CounterNumberView } from '../../contract';
 import { CounterField } from './fields';
 import { Notice } from '../../ui/parts/Notice';
 import type { Counter } from './use-counter';
+import * as texts from '#language/screens/counter';
 
 const STATUS = {
-  settled: { word: 'settled', look: 'border-leaf bg-leaf-pale', tone: 'text-leaf' },
-  open: { word: 'open', look: 'border-steel bg-steel-pale', tone: 'text-steel' },
-  unknown: { word: 'not known', look: 'border-steel bg-steel-pale', tone: 'text-steel' },
-  conflict: { word: 'contradicted', look: 'border-oxide bg-oxide-pale', tone: 'text-oxide' },
+  settled: { word: texts.settled, look: 'border-leaf bg-leaf-pale', tone: 'text-leaf' },
+  open: { word: texts.open, look: 'border-steel bg-steel-pale', tone: 'text-steel' },
+  unknown: { word: texts.notKnown, look: 'border-steel bg-steel-pale', tone: 'text-steel' },
+  conflict: { word: texts.contradicted, look: 'border-oxide bg-oxide-pale', tone: 'text-oxide' },
 } as const;
 
 /** The right side's head: the three numbers, the one question to ask next, and what must be said. */
@@ -15,7 +16,7 @@ export function Answer({ counter }: { counter: Counter }) {
   const { reply, trouble } = counter;
   return (
     <div className="grid content-start gap-3">
-      {trouble && <Notice kind="error">{trouble} What you typed is kept here; the answer below may be old.</Notice>}
+      {trouble && <Notice kind="error">{texts.answerMayBeOld(trouble)}</Notice>}
       <div className="grid grid-cols-3 gap-2" aria-live="polite">
         {(reply?.numbers ?? []).map((number) => (
           <NumberBox key={number.property} number={number} />
@@ -23,7 +24,7 @@ export function Answer({ counter }: { counter: Counter }) {
       </div>
       {reply?.clashes.length ? (
         <Notice kind="error">
-          <p className="font-bold">These parts do not belong together</p>
+          <p className="font-bold">{texts.thesePartsDoNotBelong}</p>
           {reply.clashes.map((text) => (
             <p key={text}>{text}</p>
           ))}
@@ -40,16 +41,18 @@ export function Answer({ counter }: { counter: Counter }) {
       {reply?.order?.kickbackClass && (
         <details open={counter.text('job.kickbackChoice') !== ''}>
           <summary className="py-1 text-sm font-semibold">
-            Kickback class: {reply.order.kickbackClass}
-            {counter.text('job.kickbackChoice') === '' && reply.order.kickbackClass === 'low-kickback'
-              ? ' · standard chain instead?'
-              : ''}
+            {texts.kickbackClass(
+              reply.order.kickbackClass,
+              counter.text('job.kickbackChoice') === '' && reply.order.kickbackClass === 'low-kickback'
+                ? texts.standardChainInstead
+                : '',
+            )}
           </summary>
           <CounterField
             counter={counter}
             path="job.kickbackChoice"
-            label="Standard chain is chosen because"
-            hint="Never stepped up in silence: the reason goes on record. Local rules come first."
+            label={texts.standardChainIsChosenBecause}
+            hint={texts.neverSteppedUpInSilence}
           />
         </details>
       )}
@@ -68,7 +71,7 @@ function NumberBox({ number: { name, status, value, why } }: { number: CounterNu
       <p className={`figures leading-snug font-bold ${value.length > 12 ? 'text-base' : 'text-[24px]'}`}>{value}</p>
       {why.length > 0 && (
         <details className="text-sm">
-          <summary className="py-0.5 text-ink-soft underline">why</summary>
+          <summary className="py-0.5 text-ink-soft underline">{texts.why}</summary>
           {why.map((text) => (
             <p key={text}>{text}</p>
           ))}
@@ -80,17 +83,16 @@ function NumberBox({ number: { name, status, value, why } }: { number: CounterNu
 
 function NextQuestion({ counter }: { counter: Counter }) {
   const { reply } = counter;
-  if (!reply) return <p className="text-ink-soft">Looking…</p>;
-  if (!reply.question)
-    return <Notice kind="good">Nothing left to ask: what is below fits by what was said and counted.</Notice>;
+  if (!reply) return <p className="text-ink-soft">{texts.looking}</p>;
+  if (!reply.question) return <Notice kind="good">{texts.nothingLeftToAsk}</Notice>;
   return (
-    <section aria-label="Ask next" className="border-2 border-pine bg-sheet px-4 py-3">
-      <p className="text-sm font-semibold text-pine">Ask next</p>
+    <section aria-label={texts.askNext} className="border-2 border-pine bg-sheet px-4 py-3">
+      <p className="text-sm font-semibold text-pine">{texts.askNext}</p>
       <p className="text-xl leading-snug font-extrabold">{reply.question.ask}</p>
       <div className="mt-1 flex flex-wrap items-center justify-between gap-2">
         <p className="text-sm text-ink-soft">{reply.question.why}</p>
         <button type="button" className="act" onClick={counter.goOn}>
-          Answer it
+          {texts.answerIt}
         </button>
       </div>
     </section>

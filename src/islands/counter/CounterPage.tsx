@@ -8,10 +8,11 @@ import { KeepIt } from './KeepIt';
 import { Shelf } from './Shelf';
 import { useCounter } from './use-counter';
 import { WhatIsKnown } from './WhatIsKnown';
+import * as texts from '#language/screens/counter';
 
 const KEYS: readonly Keys[] = [
-  { shown: ['Enter'], does: 'take the answer and go to the next question' },
-  { shown: ['↑', '↓'], does: 'choose among saws' },
+  { shown: ['Enter'], does: texts.takeTheAnswerAndGo },
+  { shown: ['↑', '↓'], does: texts.chooseAmongSaws },
 ];
 
 /** Counter: half a knowledge in, the next question and the fitting part out. */
@@ -31,8 +32,8 @@ function Counter() {
   return (
     <>
       <div className="mb-3 flex flex-wrap items-baseline justify-between gap-x-4">
-        <h1 className="text-2xl font-extrabold">Counter</h1>
-        <p className="text-sm text-ink-soft">Type what is known; leave the rest. Enter goes to the next question.</p>
+        <h1 className="text-2xl font-extrabold">{texts.counter}</h1>
+        <p className="text-sm text-ink-soft">{texts.typeWhatIsKnown}</p>
       </div>
       <div className="grid grid-cols-[minmax(0,27rem)_minmax(0,1fr)] gap-8 max-lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)] max-lg:gap-5 max-md:grid-cols-1">
         <div className="max-md:order-2">

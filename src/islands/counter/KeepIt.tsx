@@ -8,6 +8,7 @@ import { UNNAMED } from '../../wording';
 import { opened } from '../frame/opened';
 import type { Counter } from './use-counter';
 import type { Whose } from './WhoseForm';
+import * as texts from '#language/screens/counter';
 
 /** The form is fetched when there is something to keep. */
 const WhoseForm = opened(() => import('./WhoseForm').then(({ WhoseForm: View }) => View));
@@ -39,15 +40,15 @@ export function KeepIt({ counter }: { counter: Counter }) {
     <div className="border-t border-line pt-3">
       <div className="flex flex-wrap gap-2">
         <button type="button" className="quiet" disabled={nothing} onClick={() => setOpen('job')}>
-          Make it a job
+          {texts.makeItAJob}
         </button>
         <button type="button" className="quiet" disabled={nothing} onClick={() => setOpen('memory')}>
-          Remember the saw
+          {texts.rememberTheSaw}
         </button>
         {/* Behind the others, so that none of them moves when the answer comes. */}
         {slip && (
           <a className="grid quiet place-items-center" href={slip}>
-            Order slip
+            {texts.orderSlip}
           </a>
         )}
         <button
@@ -59,7 +60,7 @@ export function KeepIt({ counter }: { counter: Counter }) {
             setDone(null);
           }}
         >
-          Next caller
+          {texts.nextCaller}
         </button>
       </div>
       {done && (
@@ -67,16 +68,16 @@ export function KeepIt({ counter }: { counter: Counter }) {
           <Notice kind="good">{done}</Notice>
         </div>
       )}
-      <Dialog title="Make it a job" open={open === 'job'} onClose={() => setOpen(null)}>
-        <WhoseForm start={whose} action="Put it on the bench" onSend={(given) => makeJob(counter, given, by)} />
+      <Dialog title={texts.makeItAJob} open={open === 'job'} onClose={() => setOpen(null)}>
+        <WhoseForm start={whose} action={texts.putItOnTheBench} onSend={(given) => makeJob(counter, given, by)} />
       </Dialog>
-      <Dialog title="Remember the saw" open={open === 'memory'} onClose={() => setOpen(null)}>
+      <Dialog title={texts.rememberTheSaw} open={open === 'memory'} onClose={() => setOpen(null)}>
         <WhoseForm
           start={whose}
-          action="Remember it"
+          action={texts.rememberIt}
           onSend={async (given) => {
             const known = await remember(counter, given, by);
-            setDone(`${known.label} of ${known.customer} is remembered for next time.`);
+            setDone(texts.sawIsRemembered(known.label, known.customer));
             setOpen(null);
           }}
         />

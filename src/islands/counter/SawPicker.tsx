@@ -4,6 +4,7 @@ import { Combobox } from '../../ui/parts/Combobox';
 import { api, failure } from '../frame/api';
 import { isAsked, useFound } from '../frame/server-data';
 import type { Counter } from './use-counter';
+import * as texts from '#language/screens/counter';
 
 const addressOf = (words: string) => `/api/counter/saws?q=${encodeURIComponent(words)}`;
 
@@ -22,7 +23,7 @@ export function SawPicker({ counter }: { counter: Counter }) {
         goOn();
         setTrouble(null);
       } catch (error) {
-        setTrouble(failure(error, 'The saw was not recalled.'));
+        setTrouble(failure(error, texts.theSawWasNotRecalled));
       }
     },
     [recall, goOn],
@@ -31,7 +32,7 @@ export function SawPicker({ counter }: { counter: Counter }) {
   return (
     <div>
       <Combobox<KnownSawView>
-        label="Which saw, or whose"
+        label={texts.whichSawOrWhose}
         text={words}
         onText={setWords}
         found={items}
@@ -41,16 +42,14 @@ export function SawPicker({ counter }: { counter: Counter }) {
           <>
             <span className="font-semibold">{saw.label}</span>
             <span className="truncate text-sm text-ink-soft">{saw.customer}</span>
-            {saw.remembered && <span className="ml-auto text-sm font-semibold text-leaf">remembered</span>}
+            {saw.remembered && <span className="ml-auto text-sm font-semibold text-leaf">{texts.remembered}</span>}
           </>
         )}
         onChoose={choose}
         onGoOn={goOn}
-        nothing={unfound ?? (isAsked(words) ? 'No saw begins with that. Go on with what is known.' : null)}
-        listLabel="Saws"
-        placeholder={
-          counter.saw ? `${counter.saw.label}, ${counter.saw.customer}` : 'name, tag or owner; or go on without'
-        }
+        nothing={unfound ?? (isAsked(words) ? texts.noSawBeginsSo : null)}
+        listLabel={texts.saws}
+        placeholder={counter.saw ? `${counter.saw.label}, ${counter.saw.customer}` : texts.nameTagOrOwner}
         className="mt-1 entry w-full"
       />
       {counter.note && <p className="mt-1 text-sm">{counter.note}</p>}

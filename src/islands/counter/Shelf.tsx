@@ -3,10 +3,11 @@ import { useEffect, useState } from 'react';
 import type { CounterReply, StockAnswer, SupplierReply } from '../../contract';
 import { api } from '../frame/api';
 import { useFrame } from '../frame/frame-context';
+import * as texts from '#language/screens/counter';
 
 const ANSWER = {
   fits: { mark: '●', word: 'fits', tone: 'text-leaf' },
-  'may-fit': { mark: '○', word: 'may fit', tone: 'text-steel' },
+  'may-fit': { mark: '○', word: texts.mayFit, tone: 'text-steel' },
   near: { mark: '◐', word: 'near', tone: 'text-brass' },
 } as const;
 
@@ -15,13 +16,11 @@ export function Shelf({ reply }: { reply: CounterReply | null }) {
   if (!reply) return null;
   const sells = reply.stock.some(({ answer, part }) => answer === 'fits' && part.quantity > 0);
   return (
-    <section aria-label="On the shelf">
-      <h2 className="mb-1 font-bold">On the shelf</h2>
+    <section aria-label={texts.onTheShelf}>
+      <h2 className="mb-1 font-bold">{texts.onTheShelf}</h2>
       {reply.stock.length === 0 && (
         <p className="text-ink-soft">
-          {reply.numbers.every(({ status }) => status === 'unknown')
-            ? 'Parts appear here with the first number known.'
-            : 'Nothing on the shelf comes near that.'}
+          {reply.numbers.every(({ status }) => status === 'unknown') ? texts.partsAppearHere : texts.nothingComesNear}
         </p>
       )}
       <ul>
@@ -48,12 +47,12 @@ function ShelfRow({ answer: { part, answer, misses, equals } }: { answer: StockA
           <span className="figures">{part.sku}</span>
           {part.kickbackClass && ` · ${part.kickbackClass}`}
           {misses.length > 0 && <span className="text-ink"> · {misses.join('; ')}</span>}
-          {equals.length > 0 && <span className="text-ink"> · equal and here: {equals.join(', ')}</span>}
+          {equals.length > 0 && <span className="text-ink"> {texts.equalAndHere(equals.join(', '))}</span>}
         </span>
       </span>
       <span className="text-right figures">
         <span className="block font-semibold">{money(part.priceCents, shop)}</span>
-        <span className="block text-sm text-ink-soft">{part.quantity} left</span>
+        <span className="block text-sm text-ink-soft">{texts.left(part.quantity)}</span>
       </span>
     </li>
   );
@@ -75,7 +74,7 @@ function useSupplier(order: Order): SupplierReply | null {
     const hear = (reply: SupplierReply) => !stale && setHeard({ query, reply });
     api
       .get<SupplierReply>(`/api/supplier/quote?${query}`)
-      .then(hear, () => hear({ state: 'no-answer', why: 'The server cannot be reached.' }));
+      .then(hear, () => hear({ state: 'no-answer', why: texts.theServerCannotBeReached }));
     return () => {
       stale = true;
     };
@@ -87,13 +86,11 @@ function Supplier({ order }: { order: Order }) {
   const reply = useSupplier(order);
   const { shop } = useFrame();
   return (
-    <section aria-label="Supplier" className="mt-3 border-t-2 border-line-strong pt-2">
-      <h3 className="text-sm font-semibold text-ink-soft">Supplier (simulated)</h3>
-      {!reply && <p role="status">Asking price and delivery…</p>}
-      {reply?.state === 'no-answer' && (
-        <p role="status">{reply.why} The three numbers hold all the same: write the slip and order later.</p>
-      )}
-      {reply?.state === 'none' && <p role="status">The supplier has none at present.</p>}
+    <section aria-label={texts.supplier} className="mt-3 border-t-2 border-line-strong pt-2">
+      <h3 className="text-sm font-semibold text-ink-soft">{texts.supplierSimulated}</h3>
+      {!reply && <p role="status">{texts.askingPriceAndDelivery}</p>}
+      {reply?.state === 'no-answer' && <p role="status">{texts.numbersHoldAllTheSame(reply.why)}</p>}
+      {reply?.state === 'none' && <p role="status">{texts.theSupplierHasNone}</p>}
       {reply?.state === 'offers' && (
         <ul>
           {reply.offers.map(({ sku, name, days, priceCents, kickbackClass }) => (
@@ -105,7 +102,7 @@ function Supplier({ order }: { order: Order }) {
                 </span>
               </span>
               <span className="text-right figures">
-                {money(priceCents, shop)} · {days === 1 ? '1 day' : `${days} days`}
+                {money(priceCents, shop)} · {texts.days(days)}
               </span>
             </li>
           ))}

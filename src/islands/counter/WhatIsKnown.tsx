@@ -4,11 +4,12 @@ import { CHAIN_WORDS, choiceWords, TAKE_IN_WORDS } from '../../wording';
 import { CounterChoice, CounterField, StampPieces } from './fields';
 import { SawPicker } from './SawPicker';
 import type { Counter, Kind } from './use-counter';
+import * as texts from '#language/screens/counter';
 
 const KINDS: readonly { readonly value: Kind; readonly label: string }[] = [
   { value: 'chain', label: 'chain' },
   { value: 'bar', label: 'bar' },
-  { value: 'drive-sprocket', label: 'drive sprocket' },
+  { value: 'drive-sprocket', label: texts.driveSprocket },
   { value: 'nose', label: 'nose' },
 ];
 
@@ -19,62 +20,77 @@ export function WhatIsKnown({ counter }: { counter: Counter }) {
   return (
     <div className="grid content-start gap-3">
       <Choice
-        legend="Wanted"
+        legend={texts.wanted}
         options={KINDS}
         value={kind}
         onChoose={(value) => counter.setKind(KINDS.find((each) => each.value === value)?.value ?? 'chain')}
       />
       <SawPicker counter={counter} />
       <div>
-        <CounterField counter={counter} path="bar.stamp" label="Punched on the bar" placeholder="18 in 325 .050 72DL" />
-        <StampPieces pieces={reply?.pieces.bar ?? []} label="On the bar, taken apart" />
+        <CounterField
+          counter={counter}
+          path="bar.stamp"
+          label={texts.punchedOnTheBar}
+          placeholder={texts.barMarkExample}
+        />
+        <StampPieces pieces={reply?.pieces.bar ?? []} label={texts.onTheBarTakenApart} />
       </div>
       <div>
-        <CounterField counter={counter} path="chain.stamp" label="Mark on the chain" placeholder="3/8LP, or a code" />
-        <StampPieces pieces={reply?.pieces.chain ?? []} label="On the chain, taken apart" />
+        <CounterField
+          counter={counter}
+          path="chain.stamp"
+          label={texts.markOnTheChain}
+          placeholder={texts.chainMarkExample}
+        />
+        <StampPieces pieces={reply?.pieces.chain ?? []} label={texts.onTheChainTakenApart} />
       </div>
       <div className="grid grid-cols-3 gap-3">
-        <CounterField counter={counter} path="bar.listedLength" label="Bar length" placeholder="18 in" />
-        <CounterField counter={counter} path="chain.driveLinks.0" label="Drive links" numeric />
-        <CounterField counter={counter} path="chain.driveLinks.1" label="Again" numeric />
+        <CounterField
+          counter={counter}
+          path="bar.listedLength"
+          label={texts.barLength}
+          placeholder={texts.barLengthExample}
+        />
+        <CounterField counter={counter} path="chain.driveLinks.0" label={texts.driveLinks} numeric />
+        <CounterField counter={counter} path="chain.driveLinks.1" label={texts.again} numeric />
       </div>
       <CounterChoice
         counter={counter}
         path="job.operatorTrained"
-        legend="Who runs the saw"
+        legend={texts.whoRunsTheSaw}
         options={choiceWords(TAKE_IN_WORDS['job.operatorTrained'].words)}
       />
       <CounterChoice
         counter={counter}
         path="chain.chassis"
-        legend="3/8: build of links and cutters"
+        legend={texts.buildAtThreeEighths}
         options={choiceWords(CHAIN_WORDS['chain.chassis'].words)}
       />
       <Choice
-        legend="Chain in hand"
+        legend={texts.chainInHand}
         options={[
-          { value: 'no', label: 'no, by word' },
-          { value: 'yes', label: 'yes, to measure' },
+          { value: 'no', label: texts.noByWord },
+          { value: 'yes', label: texts.yesToMeasure },
         ]}
         value={inHand ? 'yes' : 'no'}
         onChoose={(value) => counter.setInHand(value === 'yes')}
       />
       {inHand && (
         <div className="grid grid-cols-3 gap-3">
-          <CounterField counter={counter} path="chain.span.rivets" label="Rivets" placeholder="3" numeric />
-          <CounterField counter={counter} path="chain.span.length" label="Span" suffix={unit} />
-          <CounterField counter={counter} path="chain.driveLinkThickness" label="Link thick" suffix={unit} />
+          <CounterField counter={counter} path="chain.span.rivets" label={texts.rivets} placeholder="3" numeric />
+          <CounterField counter={counter} path="chain.span.length" label={texts.span} suffix={unit} />
+          <CounterField counter={counter} path="chain.driveLinkThickness" label={texts.linkThick} suffix={unit} />
         </div>
       )}
       <div className="grid grid-cols-3 gap-3">
-        <CounterField counter={counter} path="chain.fileSize" label="File used" placeholder="13/64" />
-        <CounterField counter={counter} path="saw.mount" label="Mount" placeholder="M2" />
-        <CounterField counter={counter} path="driveSprocket.stamp" label="On the sprocket" placeholder="325-7" />
+        <CounterField counter={counter} path="chain.fileSize" label={texts.fileUsed} placeholder="13/64" />
+        <CounterField counter={counter} path="saw.mount" label={texts.mount} placeholder="M2" />
+        <CounterField counter={counter} path="driveSprocket.stamp" label={texts.onTheSprocket} placeholder="325-7" />
       </div>
       <CounterChoice
         counter={counter}
         path="chain.kickbackClass"
-        legend="Class of the old chain"
+        legend={texts.classOfTheOldChain}
         options={choiceWords(CHAIN_WORDS['chain.kickbackClass'].words)}
       />
     </div>

@@ -1,5 +1,6 @@
 import { LONGEST_CUSTOMER } from '../../contract';
 import { Form, Refusal, SendButton, TextField, useSentForm } from '../frame/form';
+import * as texts from '#language/screens/counter';
 
 export interface Whose {
   readonly customer: string;
@@ -19,19 +20,19 @@ export function WhoseForm({
   const form = useSentForm<Whose>({
     start,
     send: ({ customer, saw }) => onSend({ customer: customer.trim(), saw: saw.trim() }),
-    otherwise: 'It was not stored. What you typed is still here: try again.',
+    otherwise: texts.itWasNotStored,
   });
-  const given = (customer: string) => customer.trim() !== '' || 'Whose is it? Write the customer’s name.';
+  const given = (customer: string) => customer.trim() !== '' || texts.whose;
   return (
     <Form form={form}>
       <TextField
         form={form}
         name="customer"
-        label="Customer"
+        label={texts.customer}
         maxLength={LONGEST_CUSTOMER}
         rules={{ validate: given }}
       />
-      <TextField form={form} name="saw" label="Saw" maxLength={120} />
+      <TextField form={form} name="saw" label={texts.saw} maxLength={120} />
       <Refusal form={form} />
       <SendButton form={form}>{action}</SendButton>
     </Form>

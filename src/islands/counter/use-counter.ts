@@ -3,6 +3,7 @@ import type { CounterAsk, CounterEntry, CounterReply } from '../../contract';
 import { api, failure } from '../frame/api';
 import { focusPlace } from '../frame/focus';
 import { useFrame } from '../frame/frame-context';
+import * as texts from '#language/screens/counter';
 
 /** Waits this long after the last key before it asks. */
 const PAUSE_MS = 90;
@@ -82,7 +83,7 @@ export function useCounter(): Counter {
           setAnswered({ key, reply });
           setTrouble(null);
         },
-        (error: unknown) => !stale && setTrouble(failure(error, 'The counter did not answer.')),
+        (error: unknown) => !stale && setTrouble(failure(error, texts.theCounterDidNotAnswer)),
       );
     }, PAUSE_MS);
     return () => {

@@ -2,6 +2,7 @@ import type { ShopView } from '../../contract';
 import { Dialog } from '../../ui/parts/Dialog';
 import { api } from './api';
 import { Form, Refusal, SendButton, TextField, useSentForm } from './form';
+import * as texts from '#language/screens/frame';
 
 interface AddPersonProps {
   readonly open: boolean;
@@ -12,7 +13,7 @@ interface AddPersonProps {
 /** Somebody who was not here before. */
 export function AddPerson({ open, onClose, onAdded }: AddPersonProps) {
   return (
-    <Dialog title="Who is at the bench?" open={open} onClose={onClose}>
+    <Dialog title={texts.whoIsAtTheBench} open={open} onClose={onClose}>
       <Newcomer onAdded={onAdded} />
     </Dialog>
   );
@@ -22,20 +23,20 @@ function Newcomer({ onAdded }: Pick<AddPersonProps, 'onAdded'>) {
   const form = useSentForm<{ name: string }>({
     start: { name: '' },
     send: async ({ name }) => onAdded(await api.post<ShopView>('/api/people', { name }), name.trim()),
-    otherwise: 'The name was not saved.',
+    otherwise: texts.theNameWasNotSaved,
   });
   return (
     <Form form={form}>
       <TextField
         form={form}
         name="name"
-        label="Name"
+        label={texts.name}
         maxLength={80}
-        rules={{ validate: (name) => name.trim() !== '' || 'Write the name that readings are to be stored under.' }}
+        rules={{ validate: (name) => name.trim() !== '' || texts.writeTheName }}
       />
       <Refusal form={form} />
       <SendButton form={form} className="justify-self-start">
-        Come to the bench
+        {texts.comeToTheBench}
       </SendButton>
     </Form>
   );

@@ -5,19 +5,20 @@ import { useFrame } from './frame-context';
 import { useKeys, type Keys } from './keys';
 import { SearchBox } from './SearchBox';
 import { WhoIsHere } from './WhoIsHere';
+import * as texts from '#language/screens/frame';
 
 /** The places of the application that exist so far. */
 export const PLACES = [
-  { id: 'bench', name: 'Bench', href: '/', key: 'b' },
-  { id: 'counter', name: 'Counter', href: '/counter', key: 'c' },
-  { id: 'stock', name: 'Stock', href: '/stock', key: 's' },
-  { id: 'shop', name: 'Shop', href: '/shop', key: 'o' },
+  { id: 'bench', name: texts.bench, href: '/', key: 'b' },
+  { id: 'counter', name: texts.counter, href: '/counter', key: 'c' },
+  { id: 'stock', name: texts.stock, href: '/stock', key: 's' },
+  { id: 'shop', name: texts.shop, href: '/shop', key: 'o' },
 ] as const;
 export type Place = (typeof PLACES)[number]['id'];
 
 function Name() {
   return (
-    <a href="/" className="flex items-center gap-2 pr-1" aria-label="Serrata, to the Bench">
+    <a href="/" className="flex items-center gap-2 pr-1" aria-label={texts.serrataToTheBench}>
       <svg viewBox="0 0 34 20" width="34" height="20" aria-hidden="true" className="text-pine">
         <path d="M0 18 V12 L5 5 V12 L10 5 V12 L15 5 V12 L20 5 V12 L25 5 V12 L30 5 L34 5 V18 Z" fill="currentColor" />
       </svg>
@@ -31,7 +32,7 @@ function UnitSwitch() {
   const name = useId();
   return (
     <fieldset className="flex overflow-hidden rounded-[3px] border border-line-strong">
-      <legend className="sr-only">Unit</legend>
+      <legend className="sr-only">{texts.unit}</legend>
       {(['mm', 'in'] as const).map((each) => (
         <label
           key={each}
@@ -53,7 +54,7 @@ function BenchLight() {
       type="button"
       className="grid quiet min-h-10 w-11 place-items-center px-0"
       aria-pressed={dark}
-      aria-label="Dark bench"
+      aria-label={texts.darkBench}
       onClick={() => setBench(dark ? 'light' : 'dark')}
     >
       {dark ? <Sun size={17} aria-hidden="true" /> : <Moon size={17} aria-hidden="true" />}
@@ -69,7 +70,7 @@ export function Band({ place, onShop }: { place: Place; onShop: (shop: ShopView)
       () => [
         ...PLACES.map(({ key, name, href }): Keys => ({
           shown: ['g', 'then', key],
-          does: `go to ${name}`,
+          does: texts.goTo(name),
           everywhere: true,
           answer: (pressed, before) => {
             const isMeant = before === 'g' && pressed === key;
@@ -79,7 +80,7 @@ export function Band({ place, onShop }: { place: Place; onShop: (shop: ShopView)
         })),
         {
           shown: ['u'],
-          does: 'switch between mm and in',
+          does: texts.switchUnit,
           everywhere: true,
           on: 'u',
           act: () => setUnit(unit === 'mm' ? 'in' : 'mm'),
@@ -91,7 +92,7 @@ export function Band({ place, onShop }: { place: Place; onShop: (shop: ShopView)
   return (
     <header className="no-print sticky top-0 z-30 flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-line-strong bg-paper px-4 py-1 max-md:static">
       <Name />
-      <nav aria-label="Places" className="flex">
+      <nav aria-label={texts.places} className="flex">
         {PLACES.map(({ id, name, href }) => (
           <a
             key={id}

@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react';
 import { Dialog } from '../../ui/parts/Dialog';
 import { keysNow, useKeys, type Keys } from './keys';
+import * as texts from '#language/screens/frame';
 
 function KeyList({ keys }: { keys: readonly Keys[] }) {
   return (
@@ -11,7 +12,7 @@ function KeyList({ keys }: { keys: readonly Keys[] }) {
             {shown.map((name) =>
               name === 'then' ? (
                 <span key={name} className="text-sm text-ink-soft">
-                  then
+                  {texts.then}
                 </span>
               ) : (
                 <kbd
@@ -34,16 +35,19 @@ function KeyList({ keys }: { keys: readonly Keys[] }) {
 export function KeySheet() {
   const [keys, setKeys] = useState<readonly Keys[] | null>(null);
   useKeys(
-    useMemo(() => [{ shown: ['?'], does: 'this sheet', everywhere: true, on: '?', act: () => setKeys(keysNow()) }], []),
+    useMemo(
+      () => [{ shown: ['?'], does: texts.thisSheet, everywhere: true, on: '?', act: () => setKeys(keysNow()) }],
+      [],
+    ),
   );
   const [here, everywhere] = [keys?.filter((each) => !each.everywhere), keys?.filter((each) => each.everywhere)];
   return (
-    <Dialog title="Keys" open={keys !== null} onClose={() => setKeys(null)}>
+    <Dialog title={texts.keys} open={keys !== null} onClose={() => setKeys(null)}>
       {here && here.length > 0 && (
         <>
-          <h3 className="mb-2 font-bold">Here</h3>
+          <h3 className="mb-2 font-bold">{texts.here}</h3>
           <KeyList keys={here} />
-          <h3 className="mt-4 mb-2 font-bold">Everywhere</h3>
+          <h3 className="mt-4 mb-2 font-bold">{texts.everywhere}</h3>
         </>
       )}
       {everywhere && <KeyList keys={everywhere} />}

@@ -2,9 +2,10 @@ import { useLayoutEffect, useMemo, useRef, useState, type ComponentType } from '
 import { Search } from 'lucide-react';
 import { useKeys } from './keys';
 import type { SearchFinderProps } from './SearchFinder';
+import * as texts from '#language/screens/frame';
 
-const LABEL = 'Search customers, saws, jobs and parts';
-const PLACEHOLDER = 'Search  ( / )';
+const LABEL = texts.searchLabel;
+const PLACEHOLDER = texts.search;
 const LOOK = 'entry min-h-10 w-full pl-8';
 
 /** Search over customers, saws, jobs and parts. `/` goes there. What finds is loaded when the field is first entered; what was typed by then stays. */
@@ -17,7 +18,7 @@ export function SearchBox() {
       () => [
         {
           shown: ['/'],
-          does: 'search customers, saws, jobs and parts',
+          does: texts.searchEverything,
           everywhere: true,
           on: '/',
           act: () => input.current?.focus(),

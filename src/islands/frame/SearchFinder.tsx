@@ -2,6 +2,7 @@ import type { Ref } from 'react';
 import type { SearchHitView } from '../../contract';
 import { Combobox } from '../../ui/parts/Combobox';
 import { isAsked, ServerData, useFound } from './server-data';
+import * as texts from '#language/screens/frame';
 
 export interface SearchFinderProps {
   readonly text: string;
@@ -47,8 +48,8 @@ function Finder({ text, ...field }: SearchFinderProps) {
         </a>
       )}
       onChoose={goTo}
-      nothing={trouble ?? (isAsked(text) ? `Nothing begins with “${text.trim()}”.` : null)}
-      listLabel="Found"
+      nothing={trouble ?? (isAsked(text) ? texts.nothingBeginsWith(text.trim()) : null)}
+      listLabel={texts.found}
     />
   );
 }

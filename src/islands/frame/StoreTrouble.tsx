@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react';
 import type { HealthView } from '../../contract';
 import { Notice } from '../../ui/parts/Notice';
 import { api, IN_VAIN } from './api';
+import * as texts from '#language/screens/frame';
 
 /** The store is asked after this often, ms, and whenever something was asked of it in vain. */
 const ASK_EVERY = 20_000;
@@ -27,10 +28,7 @@ export function StoreTrouble() {
   const health = useHealth();
   const [first, setFirst] = useState<string | null>(null);
   if (health && first === null) setFirst(health.store.id);
-  const says =
-    health && first !== null && health.store.id !== first
-      ? 'A backup was put back since this page was opened. Load the page again to see what stands now.'
-      : health?.says;
+  const says = health && first !== null && health.store.id !== first ? texts.backupWasPutBack : health?.says;
   if (!says) return null;
   return (
     <div className="no-print">

@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { ErrorBoundary, type FallbackProps } from 'react-error-boundary';
 import { TriangleAlert } from 'lucide-react';
+import * as texts from '#language/screens/frame';
 
 function said(error: unknown): string {
   return error instanceof Error ? error.message : String(error);
@@ -11,19 +12,16 @@ function Fallen({ error, resetErrorBoundary }: FallbackProps) {
     <section role="alert" className="m-auto grid max-w-xl gap-3 p-6">
       <h1 className="flex items-center gap-2 text-xl font-bold text-oxide">
         <TriangleAlert size={22} aria-hidden="true" />
-        This view could not be drawn
+        {texts.viewNotDrawn}
       </h1>
-      <p>
-        The fault is Serrata’s, not yours. What was entered is stored or kept in this browser, and nothing that was
-        typed is thrown away.
-      </p>
+      <p>{texts.faultIsOurs}</p>
       <p className="figures text-sm break-words text-ink-soft">{said(error)}</p>
       <p className="flex flex-wrap gap-2">
         <button type="button" className="act" onClick={resetErrorBoundary}>
-          Draw it again
+          {texts.drawItAgain}
         </button>
         <a className="grid quiet place-items-center" href="/">
-          To the Bench
+          {texts.toTheBench}
         </a>
       </p>
     </section>

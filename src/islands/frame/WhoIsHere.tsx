@@ -2,6 +2,7 @@ import { useState } from 'react';
 import type { ShopView } from '../../contract';
 import { useFrame } from './frame-context';
 import { opened } from './opened';
+import * as texts from '#language/screens/frame';
 
 const NEW = '+new';
 
@@ -15,18 +16,18 @@ export function WhoIsHere({ onShop }: { onShop: (shop: ShopView) => void }) {
   return (
     <>
       <label className="flex items-center gap-2">
-        <span className="sr-only">At the bench</span>
+        <span className="sr-only">{texts.atTheBench}</span>
         <select
           className="entry min-h-10 max-w-40 font-semibold"
           value={who}
           onFocus={AddPerson.fetch}
           onChange={({ target }) => (target.value === NEW ? setAdding('open') : setWho(target.value))}
         >
-          {who === '' && <option value="">Who is here?</option>}
+          {who === '' && <option value="">{texts.whoIsHere}</option>}
           {shop.people.map((person) => (
             <option key={person.id}>{person.name}</option>
           ))}
-          <option value={NEW}>Somebody else…</option>
+          <option value={NEW}>{texts.somebodyElse}</option>
         </select>
       </label>
       {adding !== 'never' && (

@@ -1,4 +1,5 @@
 import type { ErrorReply } from '../../contract';
+import * as texts from '#language/screens/frame';
 
 /** The server asks to be asked later. */
 const TOO_MANY = 429;
@@ -22,7 +23,7 @@ export class RequestFailed extends Error {
 export const failure = (error: unknown, otherwise: string): string =>
   error instanceof RequestFailed ? error.message : otherwise;
 
-const UNREACHABLE: ErrorReply = { code: 'unreachable', message: 'The server cannot be reached.' };
+const UNREACHABLE: ErrorReply = { code: 'unreachable', message: texts.theServerCannotBeReached };
 
 function requestOf(method: string, body: unknown): RequestInit {
   if (body === undefined) return { method };
@@ -42,7 +43,7 @@ export async function answered(method: string, url: string, body?: unknown): Pro
   const reply: unknown = await response.json().catch(() => null);
   throw new RequestFailed(
     response.status,
-    isErrorReply(reply) ? reply : { code: 'failed', message: `The server answered ${response.status}.` },
+    isErrorReply(reply) ? reply : { code: 'failed', message: texts.theServerAnswered(response.status) },
   );
 }
 

@@ -9,6 +9,7 @@ import {
 } from 'react-hook-form';
 import { Notice } from '../../ui/parts/Notice';
 import { failure, RequestFailed } from './api';
+import * as texts from '#language/screens/frame';
 
 /** A form that is sent to the server, and what the server said against it. */
 export interface SentForm<V extends FieldValues> extends UseFormReturn<V> {
@@ -174,7 +175,7 @@ export function SelectField<V extends FieldValues>({
 export function SendButton<V extends FieldValues>({
   form,
   children,
-  busy = 'Saving…',
+  busy = texts.saving,
   className = '',
 }: {
   readonly form: SentForm<V>;

@@ -1,4 +1,5 @@
 import { useEffect, useRef } from 'react';
+import * as texts from '#language/screens/frame';
 
 /** Keys and what they do: said in the sheet of keys, and answered here where no field answers them itself. */
 export interface Keys {
@@ -95,7 +96,7 @@ function leaveField(): void {
 export const FRAME_KEYS: readonly Keys[] = [
   {
     shown: ['Esc'],
-    does: 'close what is open; leave a field, so that keys are commands again',
+    does: texts.closeWhatIsOpen,
     everywhere: true,
     inFields: true,
     on: 'Escape',

@@ -1,4 +1,5 @@
 import { createElement, useEffect, useSyncExternalStore, type ComponentType } from 'react';
+import * as texts from '#language/screens/frame';
 
 type State = 'fetching' | 'failed';
 
@@ -66,12 +67,12 @@ export const viewsOf = <Name extends string, P extends object>(
   >;
 
 function NotHere({ state, onAgain }: { state: State; onAgain: () => void }) {
-  if (state === 'fetching') return <p className="unhurried py-3 text-ink-soft">Fetching this view…</p>;
+  if (state === 'fetching') return <p className="unhurried py-3 text-ink-soft">{texts.fetchingThisView}</p>;
   return (
     <p role="alert" className="py-3">
-      This view could not be fetched: the server cannot be reached. What was typed is kept.{' '}
+      {texts.viewNotFetched}{' '}
       <button type="button" className="underline" onClick={onAgain}>
-        Try again
+        {texts.tryAgain}
       </button>
     </p>
   );

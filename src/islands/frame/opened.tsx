@@ -1,4 +1,5 @@
 import { lazy, Suspense, useEffect, useRef, type ComponentType } from 'react';
+import * as texts from '#language/screens/frame';
 
 /** Takes the caret to the first field of a form that came after its dialog. */
 function Arrived<P extends object>({ View, props }: { View: ComponentType<P>; props: P }) {
@@ -25,7 +26,7 @@ export function opened<P extends object>(load: () => Promise<ComponentType<P>>):
   }) as unknown as ComponentType<P>;
   function Opened(props: P) {
     return (
-      <Suspense fallback={<p className="py-3 text-ink-soft">Fetching this form…</p>}>
+      <Suspense fallback={<p className="py-3 text-ink-soft">{texts.fetchingThisForm}</p>}>
         <View {...props} />
       </Suspense>
     );

@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useState, type ReactNode } from 'react';
 import { keepPreviousData, QueryClient, QueryClientProvider, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, failure, RequestFailed } from './api';
+import * as texts from '#language/screens/frame';
 
 /** What stands open looks again this often, and when somebody comes back to it, ms. */
 const LOOK_AGAIN = 20_000;
@@ -86,6 +87,6 @@ export function useFound<T>(words: string, addressOf: (words: string) => string)
   if (words.trim().length < LEAST_LETTERS) return { items: [], older: [], trouble: null };
   const older = data ?? [];
   if (settled !== words.trim()) return { items: null, older, trouble: null };
-  if (error) return { items: [], older: [], trouble: failure(error, 'The search failed.') };
+  if (error) return { items: [], older: [], trouble: failure(error, texts.theSearchFailed) };
   return { items: isPlaceholderData || data === undefined ? null : data, older, trouble: null };
 }

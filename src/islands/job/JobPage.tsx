@@ -27,6 +27,7 @@ import { useKept } from './store/use-kept';
 import { keyFor, stationRows } from './bar/stations';
 import { Tag } from './tag/Tag';
 import { TargetContext, type Target } from './target';
+import * as texts from '#language/screens/job';
 
 interface JobPageProps {
   readonly sent: SentJob;
@@ -136,7 +137,7 @@ function Job({ asked, onOpened }: { asked: string; onOpened: () => void }) {
       () => [
         {
           shown: ['1', '…', '9', '0', 'y', 'f', 'p', 'h'],
-          does: 'go to a step, by the key that stands beside it',
+          does: texts.goToAStep,
           answer: (key) => {
             const meant = STEPS.find((each) => stepRow(each).key === key);
             if (meant) open(meant);
@@ -145,12 +146,12 @@ function Job({ asked, onOpened }: { asked: string; onOpened: () => void }) {
         },
         {
           shown: ['m'],
-          does: 'go to the next best measurement',
+          does: texts.goToTheNextBest,
           on: 'm',
           act: () => next && measure(next.measure, next.at),
         },
-        { shown: ['Enter'], does: 'enter a reading' },
-        { shown: ['F8'], does: 'in a length: the next tool, for this kind of reading and for what stands there' },
+        { shown: ['Enter'], does: texts.enterAReading },
+        { shown: ['F8'], does: texts.nextToolInALength },
       ],
       [open, measure, next],
     ),

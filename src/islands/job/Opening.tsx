@@ -8,6 +8,7 @@ import { StepZone } from './StepZone';
 import { leadingPart } from './tag/lead';
 import { TagZone } from './tag/TagZone';
 import { VerdictHead } from './tag/VerdictHead';
+import * as texts from '#language/screens/job';
 
 interface OpeningProps {
   readonly view: JobView;
@@ -47,7 +48,7 @@ export function Opening({ view, asked }: OpeningProps) {
         </TagZone>
       }
     >
-      <p className="unhurried py-3 text-ink-soft">Opening…</p>
+      <p className="unhurried py-3 text-ink-soft">{texts.opening}</p>
     </JobLayout>
   );
 }

@@ -5,9 +5,10 @@ import type { StepState } from '../../core/workflow';
 import { list, readingName, stepName } from '../../wording';
 import { StepZone } from './StepZone';
 import { useJob } from './store/JobContext';
+import * as texts from '#language/screens/job';
 
 const MARK = { done: Check, open: Circle, 'not-needed': Minus } as const;
-const WORD = { done: 'done', open: 'open', 'not-needed': 'not needed' } as const;
+const WORD = { done: texts.done, open: texts.open, 'not-needed': texts.notNeeded };
 
 function missingText({ state, missing }: StepState): string {
   if (state !== 'open' || missing.length === 0) return WORD[state];
@@ -37,7 +38,7 @@ export function StepList({ current, onOpen }: StepListProps) {
 const StepMenu = memo(function StepMenu({ steps, current, onOpen }: StepListProps & { steps: readonly StepState[] }) {
   return (
     <select
-      aria-label="Step"
+      aria-label={texts.step}
       className="entry min-w-0 flex-1 md:hidden"
       value={current}
       onChange={({ target }) => onOpen(STEPS.find((step) => step === target.value) ?? current)}

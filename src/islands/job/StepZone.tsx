@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import type { JobView } from '../../contract';
+import * as texts from '#language/screens/job';
 
 type Whose = Pick<JobView, 'job' | 'customer' | 'saw'>;
 
@@ -7,7 +8,7 @@ type Whose = Pick<JobView, 'job' | 'customer' | 'saw'>;
 export function StepZone({ view, children }: { view: Whose; children: ReactNode }) {
   return (
     <nav
-      aria-label="Steps"
+      aria-label={texts.steps}
       className="no-print relative flex min-h-0 flex-col overflow-y-auto border-r border-line max-md:order-3 max-md:flex-row max-md:items-center max-md:gap-2 max-md:border-r-0 max-md:border-b max-md:px-3 max-md:py-1.5"
     >
       <WhoseJob view={view} />
@@ -22,7 +23,7 @@ function WhoseJob({ view: { job, customer, saw } }: { view: Whose }) {
       <h1 className="figures text-lg font-bold whitespace-nowrap max-lg:text-center max-lg:text-xs">{job.tag}</h1>
       <p className="truncate text-sm font-semibold max-lg:hidden">{customer.name}</p>
       <p className="truncate text-sm text-ink-soft max-lg:hidden">
-        {saw ? [saw.label, saw.tag].filter(Boolean).join(', ') : 'no saw named'}
+        {saw ? [saw.label, saw.tag].filter(Boolean).join(', ') : texts.noSawNamed}
       </p>
     </div>
   );

@@ -5,6 +5,7 @@ import type { FamilyId, GaugeId } from '../../core/families';
 import type { BenchSheet } from '../../core/sheet';
 import type { Joint, Plate } from '../../ui/parts/Plates';
 import { familyShort, fitSentence, onMarkSentence } from '../../wording';
+import * as texts from '#language/screens/job';
 
 /** A settled value; an open 3/8 says so; a conflict is two marks against each other. */
 function known<T>(property: Identified<T>, write: (value: T) => string): string | null {
@@ -37,7 +38,7 @@ const links = (value: number): string => String(value);
 export function platesOf({ identity }: Appraisal, sheet: BenchSheet): readonly Plate[] {
   return [
     {
-      name: 'Drive sprocket',
+      name: texts.driveSprocket,
       pitch: known(identity.driveSprocket.pitch, pitch),
       gauge: null,
       links: null,
@@ -45,7 +46,7 @@ export function platesOf({ identity }: Appraisal, sheet: BenchSheet): readonly P
       onMark: marked({ pitch: identity.driveSprocket.pitch }),
     },
     {
-      name: 'Chain',
+      name: texts.chain,
       pitch: known(identity.chain.pitch, pitch),
       gauge: known(identity.chain.gauge, gauge),
       links: known(identity.chain.driveLinks, links),
@@ -53,7 +54,7 @@ export function platesOf({ identity }: Appraisal, sheet: BenchSheet): readonly P
       onMark: marked({ pitch: identity.chain.pitch, gauge: identity.chain.gauge }),
     },
     {
-      name: 'Bar groove',
+      name: texts.barGroove,
       pitch: null,
       gauge: known(identity.bar.gauge, gauge),
       links: known(identity.bar.driveLinks, links),
@@ -61,35 +62,35 @@ export function platesOf({ identity }: Appraisal, sheet: BenchSheet): readonly P
       onMark: marked({ gauge: identity.bar.gauge, links: identity.bar.driveLinks }),
     },
     sheet.bar?.nose === 'hard'
-      ? { name: 'Nose', pitch: null, gauge: null, links: null, shows: [], note: 'hard nose, no sprocket' }
-      : { name: 'Nose', pitch: known(identity.nose.pitch, pitch), gauge: null, links: null, shows: ['pitch'] },
+      ? { name: texts.nose, pitch: null, gauge: null, links: null, shows: [], note: texts.hardNoseNoSprocket }
+      : { name: texts.nose, pitch: known(identity.nose.pitch, pitch), gauge: null, links: null, shows: ['pitch'] },
   ];
 }
 
 /** Rules between each plate and the next, with the word on the joint: sprocket, chain, groove, nose. */
 const BETWEEN: readonly (readonly (readonly [FitRule, string])[])[] = [
-  [['chain-pitch-is-sprocket-pitch', 'pitch']],
+  [['chain-pitch-is-sprocket-pitch', texts.pitch]],
   [
-    ['chain-gauge-is-bar-gauge', 'gauge'],
-    ['chain-links-are-bar-links', 'links'],
-    ['chain-pitch-is-bar-pitch', 'pitch'],
+    ['chain-gauge-is-bar-gauge', texts.gauge],
+    ['chain-links-are-bar-links', texts.driveLinks],
+    ['chain-pitch-is-bar-pitch', texts.pitch],
   ],
-  [['chain-pitch-is-nose-pitch', 'pitch']],
+  [['chain-pitch-is-nose-pitch', texts.pitch]],
 ];
 
 /** Rules that concern the whole set. */
 const OTHERS: readonly (readonly [FitRule, string])[] = [
-  ['bar-mount-is-saw-mount', 'mount'],
-  ['oil-hole-is-saw-oil-hole', 'oil'],
-  ['kickback-not-stepped-up', 'class'],
-  ['family-and-gauge-meet', 'pair'],
+  ['bar-mount-is-saw-mount', texts.mount],
+  ['oil-hole-is-saw-oil-hole', texts.oilHole],
+  ['kickback-not-stepped-up', texts.kickback],
+  ['family-and-gauge-meet', texts.pair],
 ];
 
 const STATE = { true: 'match', false: 'clash', null: 'unknown' } as const;
 
 function jointOf(fit: readonly FitJudgement[], [rule, name]: readonly [FitRule, string]): Joint {
   const judgement = fit.find((each) => each.rule === rule);
-  if (!judgement) throw new Error(`The rule ${rule} was not judged.`);
+  if (!judgement) throw new Error(texts.theRuleWasNotJudged(rule));
   return {
     name,
     state: STATE[String(judgement.holds) as keyof typeof STATE],

@@ -7,19 +7,20 @@ import { Form, Refusal, SelectField, SendButton, TextField, useSentForm, useStan
 import { useFrame } from '../frame/frame-context';
 import { useHydrated } from '../frame/hydrated';
 import { useChangedHere } from '../frame/server-data';
+import * as texts from '#language/screens/shop';
 
 /** Facts as they may be half chosen: what does not exist shows no example. */
 function example(facts: ShopFacts): string {
   try {
     return `${money(123450, facts)}, ${shopMoment('2026-12-31T15:30:00Z', facts)}`;
   } catch {
-    return 'this currency or time zone does not exist';
+    return texts.noSuchCurrencyOrZone;
   }
 }
 
 const CHOICES = [
-  { key: 'currency', label: 'Currency', list: Intl.supportedValuesOf('currency') },
-  { key: 'timeZone', label: 'Time zone', list: Intl.supportedValuesOf('timeZone') },
+  { key: 'currency', label: texts.currency, list: Intl.supportedValuesOf('currency') },
+  { key: 'timeZone', label: texts.timeZone, list: Intl.supportedValuesOf('timeZone') },
 ] as const;
 
 const NONE: readonly string[] = [];
@@ -40,28 +41,26 @@ export function About({ shop }: { shop: ShopView }) {
       form.reset(facts);
       setIsWritten(true);
     },
-    otherwise: 'It was not stored. Try again.',
+    otherwise: texts.notStored,
   });
   useStanding(form, stands);
   const { isDirty, errors } = form.formState;
   return (
     <Form form={form} className="grid max-w-xl gap-3">
-      <TextField form={form} name="name" label="Name of the shop" maxLength={80} />
+      <TextField form={form} name="name" label={texts.nameOfTheShop} maxLength={80} />
       <div className="grid grid-cols-2 gap-3 max-md:grid-cols-1">
         {CHOICES.map(({ key, label, list }) => (
           <TextField key={key} form={form} name={key} label={label} offers={isHere ? list : NONE} />
         ))}
       </div>
-      <SelectField form={form} name="style" label="Dates and numbers are written" options={Object.entries(STYLES)} />
+      <SelectField form={form} name="style" label={texts.datesAndNumbersAreWritten} options={Object.entries(STYLES)} />
       <p className="text-sm text-ink-soft">
-        So: <span className="figures text-ink">{example(form.watch())}</span>
+        {texts.so} <span className="figures text-ink">{example(form.watch())}</span>
       </p>
       <Refusal form={form} />
-      {isWritten && !isDirty && !errors.root && (
-        <Notice kind="good">Written down. Pages that are opened from now on show it.</Notice>
-      )}
+      {isWritten && !isDirty && !errors.root && <Notice kind="good">{texts.writtenDown}</Notice>}
       <SendButton form={form} className="justify-self-start">
-        Write it down
+        {texts.writeItDown}
       </SendButton>
     </Form>
   );

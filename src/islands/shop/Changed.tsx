@@ -2,6 +2,7 @@ import type { ReactNode } from 'react';
 import type { ShopChangeView } from '../../contract';
 import { changedPlace, shopChange, shopDay, type ChangedPlace } from '../../wording';
 import { useFrame } from '../frame/frame-context';
+import * as texts from '#language/screens/shop';
 
 interface ChangedLine {
   readonly key: string;
@@ -17,11 +18,12 @@ export function Changed({ lines }: { lines: readonly ChangedLine[] }) {
   if (lines.length === 0) return null;
   return (
     <section className="mt-6">
-      <h2 className="text-lg font-bold">Changed</h2>
+      <h2 className="text-lg font-bold">{texts.changed}</h2>
       <ul>
         {lines.map(({ key, name, became, at, by }) => (
           <li key={key} className="border-b border-line py-1.5">
-            {name} <strong>{became}</strong>, by {by}, {shopDay(at, shop)}
+            {name} <strong>{became}</strong>
+            {texts.byOn(by, shopDay(at, shop))}
           </li>
         ))}
       </ul>

@@ -8,6 +8,7 @@ import { api, failure } from '../frame/api';
 import { Form, Refusal, SelectField, SendButton, TextField, useSentForm } from '../frame/form';
 import { useFrame } from '../frame/frame-context';
 import { useChangedHere } from '../frame/server-data';
+import * as texts from '#language/screens/shop';
 
 interface Draft {
   readonly code: string;
@@ -29,19 +30,16 @@ export function Codes({ codes }: { codes: readonly LearnedCodeView[] }) {
       await changedHere();
       setKept(null);
     } catch (error) {
-      setKept(failure(error, 'It was not forgotten. Try again.'));
+      setKept(failure(error, texts.notForgotten));
     }
   };
   return (
     <>
-      <p className="mb-3 max-w-prose text-ink-soft">
-        A code on a drive link stands for pitch and gauge in its maker’s own system. Write down what was measured once:
-        from then on the stamp reader knows it, in jobs and at the counter.
-      </p>
+      <p className="mb-3 max-w-prose text-ink-soft">{texts.aCodeOnADrive}</p>
       <LearnCode codes={codes} />
       {kept && <Notice kind="error">{kept}</Notice>}
       {codes.length === 0 ? (
-        <Empty title="No code learned yet">The next marked chain that is measured can teach one.</Empty>
+        <Empty title={texts.noCodeLearnedYet}>{texts.theNextMarkedChain}</Empty>
       ) : (
         <ul className="border-t-2 border-ink">
           {codes.map(({ code, pitch, gauge, note, by }) => (
@@ -50,11 +48,16 @@ export function Codes({ codes }: { codes: readonly LearnedCodeView[] }) {
               className="grid grid-cols-[6rem_12rem_10rem_minmax(0,1fr)_auto] items-center gap-3 border-b border-line py-1.5 max-md:grid-cols-2"
             >
               <span className="figures text-lg font-bold">{code}</span>
-              <span>{pitch ? pitchMarkLabel(pitch) : 'pitch not said'}</span>
-              <span>{gauge ? gaugeLabel(gauge) : 'gauge not said'}</span>
-              <span className="text-sm text-ink-soft">{[note, `learned by ${by}`].filter(Boolean).join('; ')}</span>
-              <button type="button" className="quiet" aria-label={`Forget ${code}`} onClick={() => void forget(code)}>
-                Forget
+              <span>{pitch ? pitchMarkLabel(pitch) : texts.pitchNotSaid}</span>
+              <span>{gauge ? gaugeLabel(gauge) : texts.gaugeNotSaid}</span>
+              <span className="text-sm text-ink-soft">{[note, texts.learnedBy(by)].filter(Boolean).join('; ')}</span>
+              <button
+                type="button"
+                className="quiet"
+                aria-label={texts.forgetCode(code)}
+                onClick={() => void forget(code)}
+              >
+                {texts.forget}
               </button>
             </li>
           ))}
@@ -77,15 +80,15 @@ function LearnCode({ codes }: { codes: readonly LearnedCodeView[] }) {
       await api.put<LearnedCodeView[]>('/api/codes', { by: who || UNNAMED, code: learned, was }).finally(changedHere);
       form.reset();
     },
-    otherwise: 'It was not stored. Try again.',
+    otherwise: texts.notStored,
   });
-  const written = (code: string) => code.trim() !== '' || 'Write the code as it stands on the drive link.';
+  const written = (code: string) => code.trim() !== '' || texts.writeTheCode;
   return (
     <Form form={form} className="mb-4 flex flex-wrap items-start gap-3">
       <TextField
         form={form}
         name="code"
-        label="Code"
+        label={texts.code}
         maxLength={20}
         look="figures"
         className="w-36"
@@ -94,20 +97,20 @@ function LearnCode({ codes }: { codes: readonly LearnedCodeView[] }) {
       <SelectField
         form={form}
         name="pitch"
-        label="Pitch"
-        nothing="not said"
+        label={texts.pitch}
+        nothing={texts.notSaid}
         options={PITCH_MARKS.map((mark) => [mark, pitchMarkLabel(mark)])}
       />
       <SelectField
         form={form}
         name="gauge"
-        label="Gauge"
-        nothing="not said"
+        label={texts.gauge}
+        nothing={texts.notSaid}
         options={GAUGE_IDS.map((id) => [id, gaugeLabel(id)])}
       />
-      <TextField form={form} name="note" label="Note" maxLength={200} className="flex-1" />
+      <TextField form={form} name="note" label={texts.note} maxLength={200} className="flex-1" />
       <SendButton form={form} className="mt-6">
-        Learn it
+        {texts.learnIt}
       </SendButton>
       <div className="w-full">
         <Refusal form={form} />

@@ -4,6 +4,7 @@ import type { LimitPreview } from '../../contract';
 import { actionWord, choicesSentence, money, partName } from '../../wording';
 import { api, failure } from '../frame/api';
 import { useFrame } from '../frame/frame-context';
+import * as texts from '#language/screens/shop';
 
 /** Somebody types for this long before it is asked what the change would do, ms. */
 const SETTLES_AFTER = 350;
@@ -20,7 +21,7 @@ export function LimitEffect({ id, value }: { readonly id: LimitId; readonly valu
     const timer = setTimeout(() => {
       api.post<LimitPreview>(`/api/limits/${id}/preview`, { value }).then(
         (preview) => !isStale && setFound(preview),
-        (error: unknown) => !isStale && setFound(failure(error, 'What it would change cannot be said just now.')),
+        (error: unknown) => !isStale && setFound(failure(error, texts.effectNotKnown)),
       );
     }, SETTLES_AFTER);
     return () => {
@@ -28,15 +29,13 @@ export function LimitEffect({ id, value }: { readonly id: LimitId; readonly valu
       clearTimeout(timer);
     };
   }, [id, value]);
-  if (found === null) return <p className="text-sm text-ink-soft">Looking at the open jobs…</p>;
+  if (found === null) return <p className="text-sm text-ink-soft">{texts.lookingAtTheOpenJobs}</p>;
   if (typeof found === 'string') return <p className="text-sm text-oxide">{found}</p>;
   const { jobs, effects } = found;
   return (
     <div role="status" className="text-sm">
       <p className="font-semibold">
-        {effects.length === 0
-          ? `Changes nothing in ${jobs} open jobs.`
-          : `Changes ${effects.length} of ${jobs} open jobs:`}
+        {effects.length === 0 ? texts.changesNothing(jobs) : texts.changesSome(effects.length, jobs)}
       </p>
       <ul>
         {effects.slice(0, TOLD).map(({ id: jobId, tag, verdicts, otherPlan, todayBy }) => (
@@ -47,20 +46,17 @@ export function LimitEffect({ id, value }: { readonly id: LimitId; readonly valu
             {verdicts.map(({ part, from, to }) => (
               <span key={part}>
                 {' '}
-                {partName[part]}: {actionWord[from].toLowerCase()} becomes {actionWord[to].toLowerCase()}.
+                {texts.becomes(partName[part], actionWord[from].toLowerCase(), actionWord[to].toLowerCase())}
               </span>
             ))}
-            {otherPlan && <span> The cheapest hour becomes: {choicesSentence({ choices: otherPlan.to })}</span>}
+            {otherPlan && <span> {texts.theCheapestHourBecomes(choicesSentence({ choices: otherPlan.to }))}</span>}
             {todayBy !== 0 && (
-              <span>
-                {' '}
-                Least today {todayBy > 0 ? 'up' : 'down'} by {money(Math.abs(todayBy), shop)}.
-              </span>
+              <span> {texts.leastToday(todayBy > 0 ? 'up' : 'down', money(Math.abs(todayBy), shop))}</span>
             )}
           </li>
         ))}
       </ul>
-      {effects.length > TOLD && <p className="text-ink-soft">and {effects.length - TOLD} more</p>}
+      {effects.length > TOLD && <p className="text-ink-soft">{texts.andMore(effects.length - TOLD)}</p>}
     </div>
   );
 }

@@ -4,24 +4,25 @@ import { limitName } from '../../wording';
 import { Empty } from '../../ui/parts/Notice';
 import { LimitRow } from './LimitRow';
 import { isRate } from './rates';
+import * as texts from '#language/screens/shop';
 
 /** Limits by the first word of their id, rates by the second. */
 const LIMIT_GROUPS: Readonly<Record<string, string>> = {
-  bar: 'Bar',
-  chain: 'Chain',
-  sprocket: 'Drive sprocket',
-  refit: 'Tension',
-  proof: 'Test cut',
-  visit: 'Next visit',
+  bar: texts.bar,
+  chain: texts.chain,
+  sprocket: texts.driveSprocket,
+  refit: texts.tension,
+  proof: texts.testCut,
+  visit: texts.nextVisit,
 };
 const RATE_GROUPS: Readonly<Record<string, string>> = {
-  price: 'Prices where the shelf has none',
-  minutes: 'Minutes',
+  price: texts.pricesWhereTheShelfHas,
+  minutes: texts.minutes,
 };
 
 function groupOf(id: LimitId): string {
   const [first = '', second = ''] = id.split('.');
-  return isRate(id) ? (RATE_GROUPS[second] ?? 'Work and lives') : (LIMIT_GROUPS[first] ?? 'Other');
+  return isRate(id) ? (RATE_GROUPS[second] ?? texts.workAndLives) : (LIMIT_GROUPS[first] ?? texts.other);
 }
 
 interface LimitListProps {
@@ -41,16 +42,16 @@ export function LimitList({ limits, which }: LimitListProps) {
   return (
     <>
       <label className="mb-3 flex max-w-md items-center gap-2">
-        <span className="text-sm font-semibold text-ink-soft">Find</span>
+        <span className="text-sm font-semibold text-ink-soft">{texts.find}</span>
         <input
           type="search"
           className="entry w-full"
           value={wanted}
-          placeholder={which === 'rates' ? 'chain, life, minutes…' : 'depth, chain, play…'}
+          placeholder={which === 'rates' ? texts.chainLifeMinutes : texts.depthChainPlay}
           onChange={({ target }) => setWanted(target.value)}
         />
       </label>
-      {ids.length === 0 && <Empty title="Nothing by these words">Try fewer of them, or one of a part.</Empty>}
+      {ids.length === 0 && <Empty title={texts.nothingByTheseWords}>{texts.tryFewerOfThem}</Empty>}
       {groups.map((group) => (
         <section key={group} aria-label={group} className="mb-4">
           <h2 className="border-b-2 border-ink pb-1 text-lg font-extrabold">{group}</h2>

@@ -7,6 +7,7 @@ import { Form, Refusal, useSentForm, useStanding } from '../frame/form';
 import { useFrame } from '../frame/frame-context';
 import { useChangedHere } from '../frame/server-data';
 import { LimitEffect } from './LimitEffect';
+import * as texts from '#language/screens/shop';
 
 interface Typed {
   readonly value: string;
@@ -30,13 +31,13 @@ export function LimitRow({ id, limit }: { id: LimitId; limit: Limit }) {
       await store(value, source);
       form.reset({ value, source });
     },
-    otherwise: 'The limit was not saved.',
+    otherwise: texts.limitNotSaved,
   });
   useStanding(form, stands);
   const putBack = () =>
     void store(null, '').then(
       () => setNotPutBack(null),
-      (error: unknown) => setNotPutBack(failure(error, 'The limit was not put back.')),
+      (error: unknown) => setNotPutBack(failure(error, texts.limitNotPutBack)),
     );
   const { isDirty, errors } = form.formState;
   const typed = form.watch('value');
@@ -63,18 +64,18 @@ export function LimitRow({ id, limit }: { id: LimitId; limit: Limit }) {
       </label>
       <span className="text-sm">{provenanceWord[limit.provenance]}</span>
       <label className="grid">
-        <span className="sr-only">Source of {limitName[id]}, where it is a maker’s figure</span>
-        <input className="entry w-full" placeholder="maker’s source" {...form.register('source')} />
+        <span className="sr-only">{texts.sourceOf(limitName[id])}</span>
+        <input className="entry w-full" placeholder={texts.makersSource} {...form.register('source')} />
       </label>
       <span className="flex gap-2">
         {isDirty && (
           <button type="submit" className="act px-3">
-            Save
+            {texts.save}
           </button>
         )}
         {!isDirty && isOwn && limit.value !== DEFAULT_LIMITS[id].value && (
           <button type="button" className="quiet px-3" onClick={putBack}>
-            Back to {DEFAULT_LIMITS[id].value}
+            {texts.backToValue(DEFAULT_LIMITS[id].value)}
           </button>
         )}
       </span>

@@ -6,6 +6,7 @@ import { schoolAnswer, schoolName, schoolSays, UNNAMED } from '../../wording';
 import { api, failure } from '../frame/api';
 import { useFrame } from '../frame/frame-context';
 import { useChangedHere } from '../frame/server-data';
+import * as texts from '#language/screens/shop';
 
 /** Where practitioners disagree the shop chooses; both schools stay named. */
 export function SchoolChoices({ schools }: { schools: Schools }) {
@@ -18,15 +19,12 @@ export function SchoolChoices({ schools }: { schools: Schools }) {
       await api.put('/api/schools', given).finally(changedHere);
       setRefused(null);
     } catch (error) {
-      setRefused(failure(error, 'It was not stored. Try again.'));
+      setRefused(failure(error, texts.notStored));
     }
   };
   return (
     <div className="grid gap-5">
-      <p className="max-w-prose text-ink-soft">
-        Practitioners disagree on these. What is chosen here is followed on the work card and in the verdicts; the other
-        school is not wrong.
-      </p>
+      <p className="max-w-prose text-ink-soft">{texts.practitionersDisagreeOnThese}</p>
       {SCHOOL_IDS.map((id) => {
         const answers = schoolAnswer[id] as Readonly<Record<string, string>>;
         return (

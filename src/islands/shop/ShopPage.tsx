@@ -5,6 +5,7 @@ import { Frame } from '../frame/Frame';
 import type { Preferences } from '../frame/preferences';
 import { ServerData, useServerData } from '../frame/server-data';
 import { SHOP_VIEW_NAMES, SHOP_VIEW, SHOP_VIEWS, viewAsked, type ShopViewName } from './views';
+import * as texts from '#language/screens/shop';
 
 interface ShopPageProps {
   readonly sent: Sent<ShopPageView>;
@@ -35,8 +36,8 @@ function Shop({ sent, preferences, asked }: ShopPageProps) {
     <Frame shop={view.shop} preferences={preferences} place="shop">
       <Tabbed chosen={chosen} onChoose={choose}>
         <div className="mb-3 flex flex-wrap items-center gap-x-6">
-          <h1 className="text-2xl font-extrabold">Shop</h1>
-          <TabList label="Shop" tabs={SHOP_VIEW_NAMES.map((id) => ({ id, name: SHOP_VIEWS[id] }))} />
+          <h1 className="text-2xl font-extrabold">{texts.shop}</h1>
+          <TabList label={texts.shop} tabs={SHOP_VIEW_NAMES.map((id) => ({ id, name: SHOP_VIEWS[id] }))} />
         </div>
         <TabPanel of={chosen}>
           <View key={chosen} view={view} />

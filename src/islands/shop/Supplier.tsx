@@ -6,13 +6,14 @@ import { api } from '../frame/api';
 import { useFrame } from '../frame/frame-context';
 import { UNNAMED } from '../../wording';
 import { useChangedHere } from '../frame/server-data';
+import * as texts from '#language/screens/shop';
 
 const MOODS: readonly { readonly value: SupplierMood; readonly label: string }[] = [
-  { value: 'usual', label: 'as usual' },
-  { value: 'slow', label: 'very slow' },
-  { value: 'late', label: 'late with orders' },
-  { value: 'out-of-stock', label: 'out of stock' },
-  { value: 'unreachable', label: 'not to be reached' },
+  { value: 'usual', label: texts.asUsual },
+  { value: 'slow', label: texts.verySlow },
+  { value: 'late', label: texts.lateWithOrders },
+  { value: 'out-of-stock', label: texts.outOfStock },
+  { value: 'unreachable', label: texts.notToBeReached },
 ];
 
 /** The simulated supplier: how it behaves can be set, to see that the counter goes on without it. */
@@ -31,18 +32,14 @@ export function Supplier({ mood }: { mood: SupplierMood }) {
   };
   return (
     <>
-      <p className="mb-3 max-w-prose text-ink-soft">
-        A stand-in that ships with Serrata. The counter asks it for price and delivery of what the shelf lacks. As usual
-        it takes about a second, finds its shelf empty for some chains and is not to be reached for others; orders for a
-        job it confirms with a day.
-      </p>
+      <p className="mb-3 max-w-prose text-ink-soft">{texts.aStandInThatShips}</p>
       <Choice
-        legend="The simulated supplier is"
+        legend={texts.simulatedSupplier}
         options={MOODS}
         value={mood}
         onChoose={(value) => void choose(MOODS.find((each) => each.value === value)?.value ?? 'usual')}
       />
-      {failed && <Notice kind="error">It was not stored: the server cannot be reached.</Notice>}
+      {failed && <Notice kind="error">{texts.notStoredUnreachable}</Notice>}
     </>
   );
 }

@@ -5,6 +5,7 @@ import { Notice } from '../../ui/parts/Notice';
 import { api, failure } from '../frame/api';
 import { useFrame } from '../frame/frame-context';
 import { useChangedHere } from '../frame/server-data';
+import * as texts from '#language/screens/stock';
 
 /** What an undoing did. */
 export interface Undone {
@@ -17,10 +18,10 @@ const NAMED = 20;
 
 /** What an undoing did, in a sentence; parts changed since are named. */
 export function undoneSentence({ restored, kept }: Undone): string {
-  const back = restored === 1 ? '1 part is as before.' : `${restored} parts are as before.`;
+  const back = texts.partsAreAsBefore(restored);
   if (kept.length === 0) return back;
-  const more = kept.length > NAMED ? ` and ${kept.length - NAMED} more` : '';
-  return `${back} Changed since, and left as they are: ${kept.slice(0, NAMED).join(', ')}${more}.`;
+  const more = kept.length > NAMED ? texts.andMore(kept.length - NAMED) : '';
+  return texts.changedSince(back, kept.slice(0, NAMED).join(', '), more);
 }
 
 /** Lists taken in lately. Each can be undone as one. */
@@ -36,35 +37,35 @@ export function Imports({ imports }: { imports: readonly StockImportView[] }) {
       await changedHere();
       setSaid({ id, text: undoneSentence(undone), bad: false });
     } catch (error) {
-      setSaid({ id, text: failure(error, 'It was not undone.'), bad: true });
+      setSaid({ id, text: failure(error, texts.itWasNotUndone), bad: true });
     }
     setBusy(null);
   };
   if (imports.length === 0) return null;
   return (
     <section className="mt-8">
-      <h2 className="mb-1 text-lg font-bold">Lists taken in</h2>
+      <h2 className="mb-1 text-lg font-bold">{texts.listsTakenIn}</h2>
       <ul>
         {imports.map(({ id, name, at, by, parts, undoneAt, undoneBy }) => (
           <li key={id} className="flex flex-wrap items-center gap-3 border-t border-line py-1.5">
             <span className="font-semibold">{name}</span>
             <span className="text-sm text-ink-soft">
-              {parts === 1 ? '1 part' : `${parts} parts`}, {by}, {shopMoment(at, shop)}
+              {texts.countOfParts(parts)}, {by}, {shopMoment(at, shop)}
             </span>
             {undoneAt || (said?.id === id && !said.bad) ? (
               <span className="ml-auto text-sm">
-                {said?.id === id ? said.text : `undone by ${undoneBy ?? 'somebody'}`}
+                {said?.id === id ? said.text : texts.undoneBy(undoneBy ?? texts.somebody)}
               </span>
             ) : (
               <button type="button" className="ml-auto quiet" disabled={busy !== null} onClick={() => void undo(id)}>
-                {busy === id ? 'Undoing…' : undoneBy ? 'Undo the rest' : 'Undo'}
+                {busy === id ? texts.undoing : undoneBy ? texts.undoTheRest : texts.undo}
               </button>
             )}
             {said?.id === id && said.bad && <Notice kind="error">{said.text}</Notice>}
           </li>
         ))}
       </ul>
-      {said && !said.bad && <Notice kind="good">Undone. The shelf above is as it is now.</Notice>}
+      {said && !said.bad && <Notice kind="good">{texts.undoneShelfIsCurrent}</Notice>}
     </section>
   );
 }

@@ -5,10 +5,11 @@ import { api, RequestFailed } from '../frame/api';
 import { Form, Refusal, SendButton, TextField, useSentForm } from '../frame/form';
 import { useFrame } from '../frame/frame-context';
 import { useServerData } from '../frame/server-data';
+import * as texts from '#language/screens/stock';
 
-const isWhole = (text: string) => /^\d{1,6}$/.test(text.trim()) || 'A whole number, such as 4.';
-const isSome = (text: string) => /^[1-9]\d{0,4}$/.test(text.trim()) || 'A whole number of pieces, such as 1.';
-const isAmount = (text: string) => /^\d+([.,]\d{1,2})?$/.test(text.trim()) || 'A number such as 17.90.';
+const isWhole = (text: string) => /^\d{1,6}$/.test(text.trim()) || texts.wholeNumberWanted;
+const isSome = (text: string) => /^[1-9]\d{0,4}$/.test(text.trim()) || texts.piecesWanted;
+const isAmount = (text: string) => /^\d+([.,]\d{1,2})?$/.test(text.trim()) || texts.priceWanted;
 
 const addressOf = (sku: string): string => `/api/stock/parts/${encodeURIComponent(sku)}`;
 
@@ -27,7 +28,7 @@ export function PartCard({ part: listed, onChanged }: CardProps) {
       <p className="flex flex-wrap items-baseline justify-between gap-3">
         <span className="figures text-sm text-ink-soft">{part.sku}</span>
         <span>
-          <strong className="figures text-2xl">{part.quantity}</strong> on the shelf
+          <strong className="figures text-2xl">{part.quantity}</strong> {texts.onTheShelf}
         </span>
       </p>
       <Move part={part} onChanged={onChanged} />
@@ -56,7 +57,7 @@ function Move({ part, onChanged }: CardProps) {
       setId(crypto.randomUUID());
       await onChanged();
     },
-    otherwise: 'It was not stored. Try again.',
+    otherwise: texts.notStored,
   });
   useEffect(() => {
     if (!form.formState.isSubmitting) kind.current = 'taken';
@@ -64,12 +65,12 @@ function Move({ part, onChanged }: CardProps) {
   return (
     <Form form={form}>
       <div className="grid grid-cols-[7rem_minmax(0,1fr)] gap-3">
-        <TextField form={form} name="pieces" label="Pieces" look="figures" rules={{ validate: isSome }} />
-        <TextField form={form} name="note" label="For what (may be empty)" />
+        <TextField form={form} name="pieces" label={texts.pieces} look="figures" rules={{ validate: isSome }} />
+        <TextField form={form} name="note" label={texts.forWhat} />
       </div>
       <Refusal form={form} />
       <div className="flex flex-wrap gap-3">
-        <SendButton form={form}>Take from the shelf</SendButton>
+        <SendButton form={form}>{texts.takeFromTheShelf}</SendButton>
         <button
           type="button"
           className="quiet"
@@ -79,7 +80,7 @@ function Move({ part, onChanged }: CardProps) {
             form.submit();
           }}
         >
-          Book in
+          {texts.bookIn}
         </button>
       </div>
     </Form>
@@ -120,25 +121,25 @@ function PutRight({ part, onChanged }: CardProps) {
       }
       await onChanged();
     },
-    otherwise: 'It was not stored. Try again.',
+    otherwise: texts.notStored,
   });
   return (
     <Form form={form}>
-      <h3 className="border-t border-line pt-3 font-bold">Put right</h3>
+      <h3 className="border-t border-line pt-3 font-bold">{texts.putRight}</h3>
       <div className="grid grid-cols-3 gap-3 max-md:grid-cols-1">
         <TextField
           form={form}
           name="quantity"
-          label="Counted on the shelf"
+          label={texts.countedOnTheShelf}
           look="figures"
           rules={{ validate: isWhole }}
         />
-        <TextField form={form} name="minimum" label="Minimum" look="figures" rules={{ validate: isWhole }} />
-        <TextField form={form} name="price" label="Price" look="figures" rules={{ validate: isAmount }} />
+        <TextField form={form} name="minimum" label={texts.minimum} look="figures" rules={{ validate: isWhole }} />
+        <TextField form={form} name="price" label={texts.price} look="figures" rules={{ validate: isAmount }} />
       </div>
       <Refusal form={form} />
       <p>
-        <SendButton form={form}>Put it right</SendButton>
+        <SendButton form={form}>{texts.putItRight}</SendButton>
       </p>
     </Form>
   );
@@ -151,15 +152,13 @@ function Movements({ movements }: { movements: readonly StockMovementView[] }) {
   if (movements.length === 0) return null;
   return (
     <section>
-      <h3 className="border-t border-line pt-3 font-bold">Lately</h3>
+      <h3 className="border-t border-line pt-3 font-bold">{texts.lately}</h3>
       <ul className="text-sm">
         {movements.map(({ id, kind, change, left, note, at, by }) => (
           <li key={id} className="flex flex-wrap gap-x-3 border-b border-line py-1">
             <span className="w-10 text-right figures font-semibold">{change === 0 ? '' : signed(change)}</span>
             <span>{movementWord[kind]}</span>
-            <span className="text-ink-soft">
-              {left} left{note && `, ${note}`}
-            </span>
+            <span className="text-ink-soft">{texts.left(left, note && `, ${note}`)}</span>
             <span className="ml-auto text-ink-soft">
               {by}, {shopMoment(at, shop)}
             </span>

@@ -5,6 +5,7 @@ import { familyLabel, money, stockKindWord } from '../../wording';
 import { useFrame } from '../frame/frame-context';
 import { opened } from '../frame/opened';
 import { useChangedHere } from '../frame/server-data';
+import * as texts from '#language/screens/stock';
 
 /** The card is fetched when a part is pointed at. */
 const PartCard = opened(() => import('./PartCard').then(({ PartCard: View }) => View));
@@ -23,12 +24,12 @@ export function PartTable({ parts }: { parts: readonly ShelvedPartView[] }) {
       <table className="w-full border-collapse">
         <thead>
           <tr className="border-b-2 border-ink text-left text-sm">
-            {['Part', 'Kind', 'Pitch', 'Gauge', 'Links', 'Class'].map((name) => (
+            {[texts.part, texts.kind, texts.pitch, texts.gauge, texts.links, texts.classWord].map((name) => (
               <th key={name} scope="col" className="px-2 py-1.5">
                 {name}
               </th>
             ))}
-            {['On the shelf', 'Price'].map((name) => (
+            {[texts.onTheShelfHeading, texts.price].map((name) => (
               <th key={name} scope="col" className="px-2 py-1.5 text-right">
                 {name}
               </th>
@@ -48,7 +49,7 @@ export function PartTable({ parts }: { parts: readonly ShelvedPartView[] }) {
                 >
                   <span className="block font-semibold">{part.name}</span>
                   <span className="figures text-sm text-ink-soft">
-                    {[part.sku, part.mount && `mount ${part.mount}`, part.oilHole && `oil hole ${part.oilHole}`]
+                    {[part.sku, part.mount && texts.mount(part.mount), part.oilHole && texts.oilHole(part.oilHole)]
                       .filter(Boolean)
                       .join(' · ')}
                   </span>
@@ -62,7 +63,7 @@ export function PartTable({ parts }: { parts: readonly ShelvedPartView[] }) {
               <td className="px-2 text-right figures">
                 {part.quantity}
                 {part.quantity < part.minimum && (
-                  <span className="ml-2 font-sans text-sm font-bold text-brass">below {part.minimum}</span>
+                  <span className="ml-2 font-sans text-sm font-bold text-brass">{texts.below(part.minimum)}</span>
                 )}
               </td>
               <td className="px-2 text-right figures">{money(part.priceCents, shop)}</td>

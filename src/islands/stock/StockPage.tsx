@@ -10,6 +10,7 @@ import type { Preferences } from '../frame/preferences';
 import { ServerData, useServerData } from '../frame/server-data';
 import { Imports } from './Imports';
 import { PartTable } from './PartTable';
+import * as texts from '#language/screens/stock';
 
 /** Fetched when a list is taken in: most visits only look at the shelf. */
 const TakeInList = lazy(() => import('./take-in/TakeInList'));
@@ -41,27 +42,27 @@ function Stock({ sent, preferences, query }: StockPageProps) {
   return (
     <Frame shop={view.shop} preferences={preferences} place="stock">
       <div className="mb-3 flex flex-wrap items-center justify-between gap-3">
-        <h1 className="text-2xl font-extrabold">Stock</h1>
+        <h1 className="text-2xl font-extrabold">{texts.stock}</h1>
         <div className="flex gap-2">
           <button type="button" className="quiet" onClick={() => setTakingIn(true)}>
-            Take in a list
+            {texts.takeInAList}
           </button>
           <a className="grid quiet place-items-center" href="/api/stock/list.csv" download>
-            Give out as CSV
+            {texts.giveOutAsCsv}
           </a>
         </div>
       </div>
       {takingIn && (
-        <Suspense fallback={<p className="mb-5 text-ink-soft">Fetching what reads a list…</p>}>
+        <Suspense fallback={<p className="mb-5 text-ink-soft">{texts.fetchingWhatReadsAList}</p>}>
           <TakeInList onClose={() => setTakingIn(false)} />
         </Suspense>
       )}
       <Filter filter={view.filter} />
-      <p className="my-2 text-sm text-ink-soft">{view.total === 1 ? '1 part' : `${view.total} parts`}</p>
+      <p className="my-2 text-sm text-ink-soft">{texts.countOfParts(view.total)}</p>
       {view.parts.length === 0 ? (
-        <Empty title="Nothing on the shelf answers that">
+        <Empty title={texts.nothingOnTheShelfAnswers}>
           <a className="underline" href="/stock">
-            Show all parts
+            {texts.showAllParts}
           </a>
         </Empty>
       ) : (
@@ -79,26 +80,36 @@ function Filter({ filter }: { filter: StockView['filter'] }) {
     <form method="get" action="/stock" className="flex flex-wrap items-end gap-3">
       <Pick
         name="kind"
-        label="Kind"
+        label={texts.kind}
         value={filter.kind}
         options={STOCK_KINDS.map((kind) => [kind, stockKindWord[kind]])}
       />
-      <Pick name="pitch" label="Pitch" value={filter.pitch} options={FAMILY_IDS.map((id) => [id, familyLabel(id)])} />
-      <Pick name="gauge" label="Gauge" value={filter.gauge} options={GAUGE_IDS.map((id) => [id, gaugeLabel(id)])} />
+      <Pick
+        name="pitch"
+        label={texts.pitch}
+        value={filter.pitch}
+        options={FAMILY_IDS.map((id) => [id, familyLabel(id)])}
+      />
+      <Pick
+        name="gauge"
+        label={texts.gauge}
+        value={filter.gauge}
+        options={GAUGE_IDS.map((id) => [id, gaugeLabel(id)])}
+      />
       <label className="grid gap-1">
-        <span className="text-sm font-semibold text-ink-soft">Drive links</span>
+        <span className="text-sm font-semibold text-ink-soft">{texts.driveLinks}</span>
         <input className="entry w-24 figures" name="links" inputMode="numeric" defaultValue={filter.driveLinks} />
       </label>
       <label className="grid gap-1">
-        <span className="text-sm font-semibold text-ink-soft">Name or part number</span>
+        <span className="text-sm font-semibold text-ink-soft">{texts.nameOrPartNumber}</span>
         <input className="entry w-52" name="q" defaultValue={filter.text} />
       </label>
       <label className="flex min-h-11 items-center gap-2 font-medium">
         <input type="checkbox" name="low" value="yes" defaultChecked={filter.low} className="size-5" />
-        below minimum
+        {texts.belowMinimum}
       </label>
       <button type="submit" className="act">
-        Show
+        {texts.show}
       </button>
     </form>
   );
@@ -119,7 +130,7 @@ function Pick({
     <label className="grid gap-1">
       <span className="text-sm font-semibold text-ink-soft">{label}</span>
       <select className="entry" name={name} defaultValue={value}>
-        <option value="">any</option>
+        <option value="">{texts.any}</option>
         {options.map(([id, text]) => (
           <option key={id} value={id}>
             {text}

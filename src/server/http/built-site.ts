@@ -4,10 +4,11 @@ import { fileURLToPath, pathToFileURL } from 'node:url';
 import pLimit from 'p-limit';
 import sirv from 'sirv';
 import { SAFETY_HEADERS } from './guard';
+import * as texts from '#language/server';
 
 type Handler = (request: IncomingMessage, response: ServerResponse, next?: (error?: unknown) => void) => unknown;
 
-const built = (path: string): string => fileURLToPath(new URL(`../../dist/${path}`, import.meta.url));
+const built = (path: string): string => fileURLToPath(new URL(`../${path}`, import.meta.url));
 
 /** Files whose names change with their content may be kept for ever. */
 const isHashed = (path: string): boolean => path.startsWith('/_astro/');
@@ -53,7 +54,7 @@ function pagesInTurn(handler: Handler): (request: IncomingMessage, response: Ser
 /** Everything that was built: files as they are, and pages and answers that are made. */
 export async function builtSite(): Promise<(request: IncomingMessage, response: ServerResponse) => void> {
   const entry = built('server/entry.mjs');
-  if (!existsSync(entry)) throw new Error('The application is not built yet: run npm run build.');
+  if (!existsSync(entry)) throw new Error(texts.notBuilt);
   // Without this React renders with its development checks, several times slower.
   process.env.NODE_ENV ??= 'production';
   const { handler } = (await import(pathToFileURL(entry).href)) as { handler: Handler };

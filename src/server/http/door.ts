@@ -1,5 +1,6 @@
 import { settings } from '../../data/settings';
 import type { Turned } from './guard';
+import * as texts from '#language/server';
 
 /** Names that only this machine goes by. */
 const LOOPBACK = ['127.0.0.1', '[::1]', 'localhost'];
@@ -13,9 +14,7 @@ const OWN_ADDRESSES = new Set(['127.0.0.1', '::1', 'localhost']);
  */
 export function ownAddress(host = settings().HOST): string {
   if (OWN_ADDRESSES.has(host)) return host;
-  throw new Error(
-    `HOST=${host} would open Serrata to the network, which needs sign-in, and there is none yet. Use 127.0.0.1.`,
-  );
+  throw new Error(texts.hostNeedsSign(host));
 }
 
 /** Methods that anything here answers. */
@@ -55,11 +54,11 @@ export function atTheDoor(
     return {
       status: 421,
       code: 'other-name',
-      message: 'Serrata does not run under this name. Whoever runs it can add the name to SERRATA_NAMES.',
+      message: texts.notUnderThisName,
     };
   if (!METHODS.has(method ?? ''))
-    return { status: 405, code: 'no-such-method', message: 'This method is not answered here.' };
-  if (SHUT.test(url ?? '')) return { status: 404, code: 'not-found', message: 'There is nothing here.' };
+    return { status: 405, code: 'no-such-method', message: texts.thisMethodIsNotAnswered };
+  if (SHUT.test(url ?? '')) return { status: 404, code: 'not-found', message: texts.thereIsNothingHere };
   return null;
 }
 

@@ -6,6 +6,7 @@ import { isTooDeep } from '../../core/sheet';
 import { troubleSeen } from '../health';
 import { complained } from '../log';
 import { Refusal } from '../refusal';
+import * as texts from '#language/server';
 
 /** Writes a JSON answer that is never kept by a cache. */
 export function json(body: unknown, status = 200): Response {
@@ -23,17 +24,17 @@ export function errorReply(status: number, reply: ErrorReply): Response {
 /** Reads a JSON body against its schema. */
 export async function body<T extends z.ZodType>(request: Request, schema: T): Promise<z.output<T>> {
   const text = await request.text();
-  if (isTooDeep(text)) throw new Refusal(422, 'too-deep', 'The body goes deeper than anything that is taken here.');
+  if (isTooDeep(text)) throw new Refusal(422, 'too-deep', texts.bodyTooDeep);
   let document: unknown;
   try {
     document = JSON.parse(text);
   } catch {
-    throw new Refusal(400, 'not-json', 'The body is not JSON.');
+    throw new Refusal(400, 'not-json', texts.theBodyIsNotJson);
   }
   const parsed = schema.safeParse(document);
   if (parsed.success) return parsed.data;
   const problems = parsed.error.issues.map(({ path, message }) => `${path.join('.') || '(body)'}: ${message}`);
-  throw new Refusal(422, 'not-understood', problems[0] ?? 'The request is not understood.', problems);
+  throw new Refusal(422, 'not-understood', problems[0] ?? texts.theRequestIsNotUnderstood, problems);
 }
 
 /** Answers with what the work returns, or with its refusal. */
@@ -52,13 +53,13 @@ export async function answerFile(work: () => Promise<Response>): Promise<Respons
     const trouble = troubleOf(error);
     if (trouble) {
       troubleSeen(trouble);
-      complained(`The store: ${storeTrouble[trouble]}`);
+      complained(texts.theStore(storeTrouble[trouble]));
       return errorReply(trouble === 'full' ? 507 : 503, { code: `store-${trouble}`, message: storeTrouble[trouble] });
     }
     complained(error);
     return errorReply(500, {
       code: 'failed',
-      message: 'Something went wrong here. What you typed is kept on your side: try again.',
+      message: texts.somethingWentWrong,
     });
   }
 }

@@ -1,3 +1,4 @@
+import * as texts from '#language/server';
 /** Largest request body taken, bytes. A bench sheet of two edges with sixty stations is far below it. */
 export const MAX_BODY_BYTES = 1_000_000;
 
@@ -30,19 +31,19 @@ const KINDS = {
   json: {
     type: /^application\/json\b/,
     code: 'not-json',
-    message: 'Send JSON, with the content type application/json.',
+    message: texts.sendJson,
     most: MAX_BODY_BYTES,
   },
   photo: {
     type: /^image\/(png|jpeg)$/,
     code: 'not-a-photo',
-    message: 'Send a photograph as PNG or JPEG.',
+    message: texts.sendPngOrJpeg,
     most: MAX_PHOTO_BYTES,
   },
   backup: {
     type: /^application\/(octet-stream|zip)$/,
     code: 'not-a-backup',
-    message: 'Send a backup as application/octet-stream.',
+    message: texts.sendOctets,
     most: MAX_BROUGHT_BYTES,
   },
 } as const;
@@ -55,16 +56,15 @@ function kindOf(method: string, path: string): keyof typeof KINDS {
 /** Checks origin, type and size of every request that can change something. Null lets it pass. */
 export function turnAway(method: string, headers: Headers, path = '/'): Turned | null {
   if (SAFE_METHODS.has(method)) return null;
-  if (!ownOrigin(headers))
-    return { status: 403, code: 'foreign-origin', message: 'This request comes from another site.' };
+  if (!ownOrigin(headers)) return { status: 403, code: 'foreign-origin', message: texts.fromAnotherSite };
   // Takes nothing but an address: there is no body to bound.
   if (method === 'DELETE') return null;
   const { type, code, message, most } = KINDS[kindOf(method, path)];
   if (!type.test(headers.get('content-type') ?? '')) return { status: 415, code, message };
   const length = headers.get('content-length');
-  if (length === null) return { status: 411, code: 'length-required', message: 'Send the length of the body.' };
+  if (length === null) return { status: 411, code: 'length-required', message: texts.sendTheLength };
   if (!(Number(length) <= most)) {
-    return { status: 413, code: 'too-large', message: `The body is larger than ${most / 1e6} MB.` };
+    return { status: 413, code: 'too-large', message: texts.theBodyIsLarger(most / 1e6) };
   }
   return null;
 }

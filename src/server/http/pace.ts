@@ -1,6 +1,7 @@
 import { RateLimiterMemory } from 'rate-limiter-flexible';
 import { settings } from '../../data/settings';
 import type { Turned } from './guard';
+import * as texts from '#language/server';
 
 /** What changes something is dearer: of those, this share. */
 const CHANGING_SHARE = 0.15;
@@ -9,7 +10,7 @@ const SPAN_S = 10;
 const TOO_MUCH: Turned = {
   status: 429,
   code: 'too-many-requests',
-  message: 'More is asked from here than one client needs. Wait a few seconds.',
+  message: texts.tooMuchIsAsked,
 };
 
 const limiter = (points: number) =>

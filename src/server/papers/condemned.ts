@@ -4,12 +4,13 @@ import { partName } from '../../wording';
 import { handOverDocumentOf } from '../use-cases/hand-over';
 import { headOf } from './customer';
 import type { JobPaper } from './job-paper';
+import * as texts from '#language/papers';
 
 function condemnedBlocks({ parts }: HandOverDocument): readonly PaperBlock[] {
   const gone = parts.filter(({ condemned }) => condemned !== null);
-  if (gone.length === 0) return [{ is: 'notice', kind: 'info', items: ['No part of this job was condemned.'] }];
+  if (gone.length === 0) return [{ is: 'notice', kind: 'info', items: [texts.noPartOfThisJob] }];
   return gone.flatMap(({ part, condemned }): PaperBlock[] => [
-    { is: 'heading', text: `${partName[part]}: condemned` },
+    { is: 'heading', text: texts.condemned(partName[part]) },
     { is: 'list', items: condemned! },
   ]);
 }
@@ -17,7 +18,7 @@ function condemnedBlocks({ parts }: HandOverDocument): readonly PaperBlock[] {
 /** The note that goes with a condemned part: which, why, and that it does not go back on. */
 const condemnedPaper = (document: HandOverDocument, shop: ShopView): Paper => ({
   shop,
-  title: 'Condemned part',
+  title: texts.condemnedPart,
   tag: document.job.reference,
   lines: headOf(document, shop),
   size: 'page',
@@ -28,10 +29,7 @@ const condemnedPaper = (document: HandOverDocument, shop: ShopView): Paper => ({
           {
             is: 'notice',
             kind: 'caution',
-            items: [
-              'It does not go back on a saw. Whoever keeps it should make it unfit to be fitted again.',
-              'Measured by the limits of this shop; where the maker of the saw gives a limit, that one wins.',
-            ],
+            items: [texts.itDoesNotGoBack, texts.measuredByTheLimits],
           } as const,
         ]
       : []),
@@ -39,7 +37,7 @@ const condemnedPaper = (document: HandOverDocument, shop: ShopView): Paper => ({
 });
 
 export const condemned: JobPaper = {
-  name: 'Condemned-part note',
+  name: texts.condemnedPartNote,
   step: 'hand-over',
   write: async ({ context, job }) => condemnedPaper(await handOverDocumentOf(context, job), job.shop),
 };

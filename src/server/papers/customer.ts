@@ -16,6 +16,7 @@ import {
 import { handOverDocumentOf } from '../use-cases/hand-over';
 import type { JobPaper } from './job-paper';
 import { railDrawings } from './rails';
+import * as texts from '#language/papers';
 
 type Part = HandOverDocument['parts'][number];
 type Found = NonNullable<HandOverDocument['findings'][number]['before']>;
@@ -28,20 +29,22 @@ const TONE_OF: Readonly<Record<NonNullable<Part['choice']>, PaperTone>> = {
 
 /** Lines below the title of a hand-over's papers. */
 export function headOf({ shop, on, job }: HandOverDocument, view: ShopView): readonly string[] {
-  return [`${shop} · ${plainDay(on, view)}`, [`For ${job.customer}`, job.saw].filter(Boolean).join(', ')];
+  return [`${shop} · ${plainDay(on, view)}`, [texts.forCustomer(job.customer), job.saw].filter(Boolean).join(', ')];
 }
 
 /** What was found of a part and done with it; a condemned one says why. */
 function partText({ condemned, done, found, why }: Part): string {
   if (condemned) return condemned[0] ?? '';
   if (done.length === 0) return why[0] ?? '';
-  return `${found[0] ?? ''} Done: ${list(done.map((operation) => operationWord[operation]))}. Now: ${why[0] ?? ''}`;
+  return texts.foundDoneNow(found[0] ?? '', list(done.map((operation) => operationWord[operation])), why[0] ?? '');
 }
 
 /** What became of a part, in a word and its tone. */
 function became({ choice, condemned }: Part): { readonly tone: PaperTone; readonly word: string } {
-  if (condemned) return { tone: 'gone', word: 'condemned' };
-  return choice === null ? { tone: 'open', word: 'undecided' } : { tone: TONE_OF[choice], word: choiceDone[choice] };
+  if (condemned) return { tone: 'gone', word: texts.condemnedWord };
+  return choice === null
+    ? { tone: 'open', word: texts.undecided }
+    : { tone: TONE_OF[choice], word: choiceDone[choice] };
 }
 
 const value = (found: Found | null, unit: UnitSystem): string => {
@@ -51,7 +54,7 @@ const value = (found: Found | null, unit: UnitSystem): string => {
 };
 
 const outcomeWord = ({ outcome }: Found): string =>
-  ({ ok: 'sound', watch: 'watch', fail: 'not right', undecided: 'open', 'not-measured': '–' })[outcome];
+  ({ ok: texts.sound, watch: texts.watch, fail: texts.notRight, undecided: texts.open, 'not-measured': '–' })[outcome];
 
 function findings({ findings: all, parts }: HandOverDocument, unit: UnitSystem): readonly PaperBlock[] {
   if (all.length === 0) return [];
@@ -59,31 +62,31 @@ function findings({ findings: all, parts }: HandOverDocument, unit: UnitSystem):
   return [
     {
       is: 'table',
-      title: 'What was found',
-      head: ['found', 'as it came', 'as it goes'],
+      title: texts.whatWasFound,
+      head: [texts.found, texts.asItCame, texts.asItGoes],
       rows: all.map(({ name, part, before, after }) => [
         `${partName[part]}: ${name.charAt(0).toLowerCase()}${name.slice(1)}`,
         value(before, unit),
-        isNew(part) ? 'new part' : value(after, unit),
+        isNew(part) ? texts.newPart : value(after, unit),
       ]),
     },
   ];
 }
 
 function numbers({ numbers: { pitch, gauge, driveLinks } }: HandOverDocument): readonly PaperBlock[] {
-  const family = pitch === null ? 'not known' : familyLabel(pitch as Parameters<typeof familyLabel>[0]);
+  const family = pitch === null ? texts.notKnown : familyLabel(pitch as Parameters<typeof familyLabel>[0]);
   const [short, ...rest] = family.split(' ');
   return [
-    { is: 'heading', text: 'Three numbers for the next chain' },
+    { is: 'heading', text: texts.threeNumbersForTheNext },
     {
       is: 'numbers',
       items: [
-        { name: 'Pitch', value: pitch === null ? '–' : short!, note: pitch === null ? family : rest.join(' ') },
-        { name: 'Gauge', value: gauge ?? '–', note: gauge === null ? 'not known' : 'inch' },
+        { name: texts.pitch, value: pitch === null ? '–' : short!, note: pitch === null ? family : rest.join(' ') },
+        { name: texts.gauge, value: gauge ?? '–', note: gauge === null ? texts.notKnown : 'inch' },
         {
-          name: 'Drive links',
+          name: texts.driveLinks,
           value: driveLinks === null ? '–' : String(driveLinks),
-          note: driveLinks === null ? 'not known' : '',
+          note: driveLinks === null ? texts.notKnown : '',
         },
       ],
     },
@@ -95,19 +98,19 @@ function goesOut({ edgeDown, refit, proof }: HandOverDocument, unit: UnitSystem)
   const show = (length: number) => formatLength(mm(length), unit, unit === 'mm' ? 0 : undefined);
   const { cut } = proof;
   const items = [
-    ...(edgeDown ? [{ name: 'Edge down now', value: edgeDown }] : []),
+    ...(edgeDown ? [{ name: texts.edgeDownNow, value: edgeDown }] : []),
     ...(typeof refit.tension?.value === 'number'
-      ? [{ name: 'Chain lifts at mid-bar', value: show(refit.tension.value) }]
+      ? [{ name: texts.chainLiftsAtMidBar, value: show(refit.tension.value) }]
       : []),
-    ...(proof.state === 'not-needed' ? [] : [{ name: 'Proof', value: proofWord[proof.state] }]),
+    ...(proof.state === 'not-needed' ? [] : [{ name: texts.proof, value: proofWord[proof.state] }]),
     ...(cut
       ? [
           {
-            name: `Test cut ${show(cut.depth)} deep`,
+            name: texts.testCutDeep(show(cut.depth)),
             value:
               cut.measured === 0
                 ? 'straight'
-                : `${show(Math.abs(cut.measured))} to the ${cut.measured < 0 ? 'left' : 'right'}`,
+                : texts.off(show(Math.abs(cut.measured)), cut.measured < 0 ? 'left' : 'right'),
           },
         ]
       : []),
@@ -115,7 +118,7 @@ function goesOut({ edgeDown, refit, proof }: HandOverDocument, unit: UnitSystem)
   return items.length === 0
     ? []
     : [
-        { is: 'heading', text: 'As it goes out' },
+        { is: 'heading', text: texts.asItGoesOut },
         { is: 'pairs', items },
       ];
 }
@@ -126,7 +129,7 @@ function customerPaper(document: HandOverDocument, bar: BarAssessment, shop: Sho
   const { advice, nextVisit, open, note, cautions, fitted, job } = document;
   return {
     shop,
-    title: 'Your saw',
+    title: texts.yourSaw,
     tag: job.reference,
     lines: [...headOf(document, shop), ...(job.complaint === '' ? [] : [`“${job.complaint}”`])],
     size: 'page',
@@ -140,7 +143,7 @@ function customerPaper(document: HandOverDocument, bar: BarAssessment, shop: Sho
         })),
       },
       ...(fitted.length > 0
-        ? [{ is: 'text', text: `New: ${list(fitted.map(({ name }) => name))}.`, look: 'strong' } as const]
+        ? [{ is: 'text', text: texts.newParts(list(fitted.map(({ name }) => name))), look: 'strong' } as const]
         : []),
       ...drawings.map((drawing) => ({ is: 'drawing', drawing }) as const),
       ...findings(document, unit),
@@ -148,11 +151,11 @@ function customerPaper(document: HandOverDocument, bar: BarAssessment, shop: Sho
       ...numbers(document),
       ...(advice.length > 0
         ? [
-            { is: 'heading', text: 'So that it stays so' } as const,
+            { is: 'heading', text: texts.soThatItStaysSo } as const,
             { is: 'list', items: advice.map(({ says }) => says) } as const,
           ]
         : []),
-      { is: 'heading', text: `Next visit: ${plainDay(nextVisit.on, shop)}` },
+      { is: 'heading', text: texts.nextVisit(plainDay(nextVisit.on, shop)) },
       { is: 'text', text: nextVisit.why },
       ...(open.length > 0
         ? [
@@ -169,7 +172,7 @@ function customerPaper(document: HandOverDocument, bar: BarAssessment, shop: Sho
 }
 
 export const customer: JobPaper = {
-  name: 'Customer’s page',
+  name: texts.customersPage,
   step: 'hand-over',
   write: async ({ context, job, unit }) =>
     customerPaper(await handOverDocumentOf(context, job), job.appraisal.bar, job.shop, unit),

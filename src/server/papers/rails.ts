@@ -2,6 +2,7 @@ import { leastDepth, type Station } from '../../core/groove';
 import { EDGES, type Edge } from '../../core/declared';
 import type { BarAssessment } from '../../core/bar/checks';
 import type { PaperDrawing, PaperShape } from '../../contract';
+import * as texts from '#language/papers';
 
 const WIDTH = 640;
 const HEIGHT = 112;
@@ -56,7 +57,12 @@ function edgeDrawing(edge: Edge, bar: BarAssessment, show: (mm: number) => strin
     tone,
   });
   const least = (of: readonly Point[]) => Math.min(...of.map(({ depth }) => depth));
-  const said = `Edge ${edge}: the lower rail ${show(least(before))} at its least as it came${after.length > 0 ? `, ${show(least(after))} as it goes` : ''}${limit === null ? '' : `; it must be ${show(limit)}`}.`;
+  const said = texts.lowerRail(
+    edge,
+    show(least(before)),
+    after.length > 0 ? texts.andAsItGoes(show(least(after))) : '',
+    limit === null ? '' : texts.must(show(limit)),
+  );
   return {
     width: WIDTH,
     height: HEIGHT,
@@ -64,7 +70,7 @@ function edgeDrawing(edge: Edge, bar: BarAssessment, show: (mm: number) => strin
     said,
     shapes: [
       { is: 'path', d: `M${LEFT} ${y(0).toFixed(1)} H${WIDTH - RIGHT}`, stroke: 'plain', width: 2 },
-      word('floor', { x: LEFT - 8, y: y(0) + 4 }, 'soft', 'end'),
+      word(texts.floor, { x: LEFT - 8, y: y(0) + 4 }, 'soft', 'end'),
       ...(limit === null
         ? []
         : ([
@@ -75,19 +81,19 @@ function edgeDrawing(edge: Edge, bar: BarAssessment, show: (mm: number) => strin
               width: 1.5,
               dash: '6 4',
             },
-            word(`least ${show(limit)}`, { x: WIDTH - RIGHT, y: y(limit) + 14 }, 'gone', 'end'),
+            word(texts.leastOf(show(limit)), { x: WIDTH - RIGHT, y: y(limit) + 14 }, 'gone', 'end'),
           ] as const)),
       { is: 'path', d: line(points(before)), stroke: 'plain', width: 2, dash: '4 3' },
       ...dots(before, 'plain'),
       ...(after.length > 0
         ? ([{ is: 'path', d: line(points(after)), stroke: 'act', width: 3 }, ...dots(after, 'act')] as const)
         : []),
-      word(`Edge ${edge}`, { x: 0, y: 14 }, 'plain'),
-      word('tail', { x: LEFT, y: HEIGHT - 6 }, 'soft'),
-      word('nose', { x: WIDTH - RIGHT, y: HEIGHT - 6 }, 'soft', 'end'),
-      word(`as it came: ${show(least(before))} at its least`, { x: LEFT, y: 14 }, 'plain'),
+      word(texts.edge(edge), { x: 0, y: 14 }, 'plain'),
+      word(texts.tail, { x: LEFT, y: HEIGHT - 6 }, 'soft'),
+      word(texts.nose, { x: WIDTH - RIGHT, y: HEIGHT - 6 }, 'soft', 'end'),
+      word(texts.leastAsItCame(show(least(before))), { x: LEFT, y: 14 }, 'plain'),
       ...(after.length > 0
-        ? [word(`as it goes: ${show(least(after))}`, { x: WIDTH - RIGHT, y: 14 }, 'act', 'end')]
+        ? [word(texts.leastAsItGoes(show(least(after))), { x: WIDTH - RIGHT, y: 14 }, 'act', 'end')]
         : []),
     ],
   };

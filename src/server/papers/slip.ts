@@ -2,11 +2,12 @@ import type { Paper, PaperBlock, SlipView, StockAnswer } from '../../contract';
 import { money } from '../../wording';
 import { slipView } from '../use-cases/stock';
 import type { JobPaper } from './job-paper';
+import * as texts from '#language/papers';
 
 const FIT = {
-  true: { tone: 'good', word: 'holds' },
-  false: { tone: 'gone', word: 'broken' },
-  null: { tone: 'open', word: 'not known' },
+  true: { tone: 'good', word: texts.holds },
+  false: { tone: 'gone', word: texts.broken },
+  null: { tone: 'open', word: texts.notKnown },
 } as const;
 
 const fitOf = (holds: boolean | null) => FIT[String(holds) as keyof typeof FIT];
@@ -14,16 +15,16 @@ const fitOf = (holds: boolean | null) => FIT[String(holds) as keyof typeof FIT];
 /** Parts on the shelf that fit. */
 function shelf(view: SlipView, answers: readonly StockAnswer[]): readonly PaperBlock[] {
   const fitting = answers.filter(({ answer }) => answer === 'fits');
-  if (fitting.length === 0) return [{ is: 'text', text: 'On the shelf: none that fits. Order by what stands above.' }];
+  if (fitting.length === 0) return [{ is: 'text', text: texts.noneOnTheShelf }];
   return [
     {
       is: 'table',
-      title: 'On the shelf',
-      head: ['Part', 'Number', 'Left', 'Price'],
+      title: texts.onTheShelf,
+      head: [texts.part, texts.number, texts.left, texts.price],
       rows: fitting.map(({ part }) => [
         part.name,
         part.sku,
-        `${part.quantity} left`,
+        texts.countLeft(part.quantity),
         money(part.priceCents, view.shop),
       ]),
     },
@@ -31,17 +32,17 @@ function shelf(view: SlipView, answers: readonly StockAnswer[]): readonly PaperB
 }
 
 function numbers({ order, withheld }: SlipView): readonly PaperBlock[] {
-  if (!order) return [{ is: 'notice', kind: 'info', items: ['No order yet', ...withheld] }];
+  if (!order) return [{ is: 'notice', kind: 'info', items: [texts.noOrderYet, ...withheld] }];
   return [
     {
       is: 'numbers',
       items: [
-        { name: 'Pitch', value: order.pitch, note: order.pitchNote },
-        { name: 'Gauge', value: order.gauge, note: order.gaugeNote },
-        { name: 'Drive links', value: String(order.driveLinks), note: '' },
+        { name: texts.pitch, value: order.pitch, note: order.pitchNote },
+        { name: texts.gauge, value: order.gauge, note: order.gaugeNote },
+        { name: texts.driveLinks, value: String(order.driveLinks), note: '' },
       ],
     },
-    { is: 'text', text: `Kickback class: ${order.kickbackClass}`, look: 'strong' },
+    { is: 'text', text: texts.kickbackClass(order.kickbackClass), look: 'strong' },
   ];
 }
 
@@ -50,11 +51,11 @@ export function slipPaper(view: SlipView): Paper {
   const { cautions, replaces, fit, others } = view;
   return {
     shop: view.shop,
-    title: others.length > 0 ? 'Order slip' : 'Order slip · chain loop',
+    title: others.length > 0 ? texts.orderSlip : texts.orderSlipChainLoop,
     tag: view.tag,
     lines: [
       `${view.shop.name} · ${view.date}`,
-      [view.customer && `For ${view.customer}`, view.saw].filter(Boolean).join(', '),
+      [view.customer && texts.forCustomer(view.customer), view.saw].filter(Boolean).join(', '),
     ].filter((line) => line !== ''),
     size: 'page',
     blocks: [
@@ -63,7 +64,7 @@ export function slipPaper(view: SlipView): Paper {
       ...replaces.map((text) => ({ is: 'text', text, look: 'strong' }) as const),
       ...(fit.length > 0
         ? [
-            { is: 'heading', text: 'Checked' } as const,
+            { is: 'heading', text: texts.checked } as const,
             { is: 'marks', items: fit.map(({ holds, text }) => ({ ...fitOf(holds), text })) } as const,
           ]
         : []),
@@ -71,20 +72,20 @@ export function slipPaper(view: SlipView): Paper {
       ...others.map(({ name, needed, stock }): PaperBlock => ({
         is: 'section',
         title: name,
-        label: `Order: ${name.toLowerCase()}`,
+        label: texts.orderNamed(name.toLowerCase()),
         blocks: [{ is: 'text', text: needed, look: 'strong' }, ...shelf(view, stock)],
       })),
       {
         is: 'text',
         look: 'small',
-        text: 'Follow the saw maker’s approved combinations and the local rules on kickback class. Check the tension again after the first minutes of a new chain.',
+        text: texts.followTheSawMakersApproved,
       },
     ],
   };
 }
 
 export const slip: JobPaper = {
-  name: 'Order slip',
+  name: texts.orderSlip,
   step: 'order',
   write: async ({ context, job }) => slipPaper(await slipView(context, job)),
 };

@@ -4,6 +4,7 @@ import { actionWord, partName, plainDay } from '../../wording';
 import { handOverDocumentOf } from '../use-cases/hand-over';
 import type { JobPaper } from './job-paper';
 import { scanCode } from './scan-code';
+import * as texts from '#language/papers';
 
 /** The bench tag, to tie to the saw: whose it is, how its parts stand, and a code that opens the job. */
 const tagPaper = (
@@ -17,12 +18,12 @@ const tagPaper = (
   tag: '',
   lines: [
     job.customer,
-    job.saw ?? 'no saw named',
-    promisedFor ? `Promised for ${plainDay(promisedFor, shop)}` : `Written ${plainDay(on, shop)}`,
+    job.saw ?? texts.noSawNamed,
+    promisedFor ? texts.promisedFor(plainDay(promisedFor, shop)) : texts.written(plainDay(on, shop)),
   ],
   size: 'tag',
   blocks: [
-    { is: 'drawing', drawing: scanCode(address, `Code that opens job ${job.reference}`) },
+    { is: 'drawing', drawing: scanCode(address, texts.codeThatOpensJob(job.reference)) },
     {
       is: 'pairs',
       items: parts.map(({ part, verdict }) => ({ name: partName[part], value: actionWord[verdict].toLowerCase() })),
@@ -31,7 +32,7 @@ const tagPaper = (
 });
 
 export const tag: JobPaper = {
-  name: 'Bench tag',
+  name: texts.benchTag,
   step: 'take-in',
   write: async ({ context, job, origin }) => {
     const { id, promisedFor } = job.record;

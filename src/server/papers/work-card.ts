@@ -2,18 +2,19 @@ import { formatLength, formatPosition, mm, type UnitSystem } from '../../core/qu
 import type { Paper, PaperBlock, WorkCardView, WorkOnPart } from '../../contract';
 import { workCardView } from '../use-cases/work-card';
 import type { JobPaper } from './job-paper';
+import * as texts from '#language/papers';
 
 /** Less than this is nothing that a file could take. */
 const NOTHING = 0.005;
 
 function edgeTable({ edge, effort, rows }: WorkCardView['edges'][number], unit: UnitSystem): readonly PaperBlock[] {
   const off = (amount: number | null): string =>
-    amount === null ? 'stay off' : amount < NOTHING ? '–' : formatLength(mm(amount), unit);
+    amount === null ? texts.stayOff : amount < NOTHING ? '–' : formatLength(mm(amount), unit);
   return [
     {
       is: 'table',
-      title: `Edge ${edge}`,
-      head: ['at', 'near off', 'far off'],
+      title: texts.edge(edge),
+      head: ['at', texts.nearOff, texts.farOff],
       rows: rows.map(({ at, near, far }) => [formatPosition(mm(at), unit), off(near), off(far)]),
       large: true,
     },
@@ -25,23 +26,23 @@ function edgeTable({ edge, effort, rows }: WorkCardView['edges'][number], unit: 
 function barBlocks(view: WorkCardView, unit: UnitSystem): readonly PaperBlock[] {
   const { edges, left, operations, levelling, cautions } = view;
   if (operations.length === 0 && edges.length === 0)
-    return [{ is: 'notice', kind: 'info', items: ['Nothing is to be done on this bar.'] }];
+    return [{ is: 'notice', kind: 'info', items: [texts.nothingIsToBeDone] }];
   return [
     ...(edges.length === 0 && left.length > 0
       ? []
       : edges.length === 0
-        ? [{ is: 'notice', kind: 'info', items: ['No metal has to come off this bar.'] } as const]
+        ? [{ is: 'notice', kind: 'info', items: [texts.noMetalHasToCome] } as const]
         : [{ is: 'columns', columns: edges.map((edge) => edgeTable(edge, unit)) } as const]),
     ...left.map((text) => ({ is: 'text', text }) as const),
     {
       is: 'columns',
       columns: [
         [
-          { is: 'heading', text: 'In this order' },
-          { is: 'list', items: [...operations, 'Measure again'], numbered: true },
+          { is: 'heading', text: texts.inThisOrder },
+          { is: 'list', items: [...operations, texts.measureAgain], numbered: true },
         ],
         [
-          { is: 'heading', text: `Levelling: ${levelling.school}` },
+          { is: 'heading', text: texts.levelling(levelling.school) },
           { is: 'list', items: levelling.steps, numbered: true },
         ],
       ],
@@ -67,7 +68,7 @@ const partBlocks = ({ title, verdict, rows, notes, operations, cautions }: WorkO
 /** The work card, large, to lay beside the vise. */
 const workCardPaper = (view: WorkCardView, unit: UnitSystem): Paper => ({
   shop: view.shop,
-  title: 'Work card',
+  title: texts.workCard,
   tag: view.tag,
   lines: [[view.customer, view.saw, view.date].filter(Boolean).join(' · ')],
   size: 'page',
@@ -75,13 +76,13 @@ const workCardPaper = (view: WorkCardView, unit: UnitSystem): Paper => ({
   blocks: [
     ...(view.verdict === null
       ? []
-      : [{ is: 'text', text: `Bar: ${view.verdict}`, look: 'lead' } as const, ...barBlocks(view, unit)]),
+      : [{ is: 'text', text: texts.bar(view.verdict), look: 'lead' } as const, ...barBlocks(view, unit)]),
     ...view.others.flatMap(partBlocks),
   ],
 });
 
 export const workCard: JobPaper = {
-  name: 'Work card',
+  name: texts.workCard,
   step: 'rework',
   write: async ({ context, job, unit }) => workCardPaper(workCardView(context, job), unit),
 };

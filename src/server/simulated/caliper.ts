@@ -1,6 +1,7 @@
 import { EventEmitter } from 'node:events';
 import type { CaliperCommand, CaliperMessage } from '../../contract';
 import { Refusal } from '../refusal';
+import * as texts from '#language/server';
 
 /** The display is sent this often, ms. */
 const DISPLAY_MS = 200;
@@ -83,11 +84,9 @@ const STREAM_HEADERS = { 'Content-Type': 'text/event-stream', 'Cache-Control': '
  * @param method HEAD is told what would come, and nothing is begun for it
  */
 export function caliperStream(method: string): Response {
-  if (!caliper.reachable)
-    throw new Refusal(503, 'no-caliper', 'The caliper does not answer: look at its line and battery.');
+  if (!caliper.reachable) throw new Refusal(503, 'no-caliper', texts.theCaliperDoesNotAnswer);
   if (method === 'HEAD') return new Response(null, { headers: STREAM_HEADERS });
-  if (caliper.listeners >= MOST_LISTENERS)
-    throw new Refusal(503, 'too-many', `${MOST_LISTENERS} screens listen to the caliper already.`);
+  if (caliper.listeners >= MOST_LISTENERS) throw new Refusal(503, 'too-many', texts.tooManyListen(MOST_LISTENERS));
   const encoder = new TextEncoder();
   let stop: () => void = () => undefined;
   const body = new ReadableStream<Uint8Array>({

@@ -1,4 +1,5 @@
 import { FAMILIES, FAMILY_IDS, GAUGE_IDS } from '../../core/families';
+import { familyLabel } from '../../wording';
 import type { SupplierAnswer, SupplierMood } from '../../contract';
 import { spread } from './spread';
 
@@ -25,7 +26,7 @@ function offers({ pitch, gauge, links, standard }: SupplierQuestion): SupplierAn
   if (!family || !GAUGE_IDS.some((id) => id === gauge)) return [];
   const seed = spread(`${pitch}${gauge}${links}`);
   const each = Math.round(links * (18 + (seed % 5)) + FAMILIES[family].pitch * 20);
-  const name = `Chain ${FAMILIES[family].label} ${gauge} ${links} links`;
+  const name = `Chain ${familyLabel(family)} ${gauge} ${links} links`;
   const low = { sku: `CW-${seed}-${links}`, name, kickbackClass: 'low-kickback' as const, priceCents: each };
   return [
     { ...low, days: 1 + (seed % 4) },

@@ -13,6 +13,7 @@ import type { Context } from '../context';
 import { ErrandFailed, sent } from '../errands/send';
 import { MAX_BROUGHT_BYTES } from '../http/guard';
 import { notFound, Refusal } from '../refusal';
+import * as texts from '#language/server';
 
 export { StoreRefused };
 
@@ -52,13 +53,13 @@ export function backupsKept({ store }: Context): readonly BackupView[] | null {
 let isBusy = false;
 
 async function alone<T>(work: () => Promise<T>): Promise<T> {
-  if (isBusy) throw new Refusal(409, 'making', 'A backup is being made or put back already: wait until that is done.');
+  if (isBusy) throw new Refusal(409, 'making', texts.backupIsUnderWay);
   isBusy = true;
   try {
     return await work();
   } catch (error) {
     if (error instanceof ErrandFailed || error instanceof StoreRefused)
-      throw new Refusal(503, 'not-saved', `It could not be done. ${error.message}`);
+      throw new Refusal(503, 'not-saved', texts.itCouldNotBeDone(error.message));
     throw error;
   } finally {
     isBusy = false;
@@ -111,7 +112,7 @@ async function tried(file: string): Promise<string> {
     return isArchive(file) ? await sent('unpack', file, `${file}.unpacked`) : await sent('try', file);
   } catch (error) {
     if (!(error instanceof ErrandFailed)) throw error;
-    throw new Refusal(422, 'no-backup', error.message.replaceAll(file, 'This file'));
+    throw new Refusal(422, 'no-backup', error.message.replaceAll(file, texts.thisFile));
   }
 }
 
@@ -131,7 +132,7 @@ export function makeArchive({ store }: Context): Promise<{ readonly file: string
 
 /** Takes in a backup that was kept elsewhere; it is tried, and kept with the others. */
 export function bringBackup({ store, now }: Context, sentBody: WebStream | null): Promise<{ name: string }> {
-  if (!sentBody) throw new Refusal(422, 'nothing-sent', 'Send a backup of Serrata.');
+  if (!sentBody) throw new Refusal(422, 'nothing-sent', texts.sendABackupOfSerrata);
   return alone(async () => {
     const kept = backupFile(fileOf(store.url), 'brought', now());
     // Beside its place, so that it has only to be renamed, whatever disk that is on.
@@ -143,7 +144,7 @@ export function bringBackup({ store, now }: Context, sentBody: WebStream | null)
         async function* (chunks: AsyncIterable<Buffer>) {
           for await (const chunk of chunks) {
             bytes += chunk.length;
-            if (bytes > MAX_BROUGHT_BYTES) throw new Refusal(413, 'too-large', 'This is larger than any backup.');
+            if (bytes > MAX_BROUGHT_BYTES) throw new Refusal(413, 'too-large', texts.thisIsLargerThanAny);
             yield chunk;
           }
         },

@@ -1,5 +1,6 @@
 import { isDeepStrictEqual } from 'node:util';
 import { Refusal } from '../refusal';
+import * as texts from '#language/server';
 
 /**
  * Refuses an edit that was based on something else than what stands.
@@ -8,9 +9,5 @@ import { Refusal } from '../refusal';
  */
 export function mustStandAsSeen<T>(stands: T, was: T | undefined, says: string): void {
   if (was === undefined || isDeepStrictEqual(stands, was)) return;
-  throw new Refusal(
-    409,
-    'changed-since',
-    `Somebody has changed this since you looked: ${says}. Look again, then change it.`,
-  );
+  throw new Refusal(409, 'changed-since', texts.changedSince(says));
 }

@@ -16,6 +16,7 @@ import type { Context } from '../context';
 import { paging } from '../paging';
 import { shopAndRules } from './shop';
 import { summaries } from './summaries';
+import * as texts from '#language/server';
 
 const PAGE = 24;
 
@@ -92,5 +93,5 @@ function jobFilter({ customerId, sawId, done, waits }: BenchWanted): BenchFilter
 async function titleOf({ store }: Context, filter: JobFilter): Promise<string | null> {
   if (filter.show === 'customer') return (await findCustomer(store.db, filter.customerId))?.name ?? null;
   if (filter.show === 'saw') return (await findSaw(store.db, filter.sawId))?.label ?? null;
-  return filter.show === 'gone' ? 'Handed over' : null;
+  return filter.show === 'gone' ? texts.handedOver : null;
 }

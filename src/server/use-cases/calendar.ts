@@ -1,6 +1,7 @@
 import { createEvent, type DateArray } from 'ics';
 import type { Context } from '../context';
 import { handOverOf } from './hand-over';
+import * as texts from '#language/server';
 
 /** The next visit of a job as a calendar file (RFC 5545): a whole day, with whose saw it is and why then. */
 export async function visitCalendar(
@@ -14,7 +15,7 @@ export async function visitCalendar(
     uid: `${jobId}@serrata`,
     productId: 'serrata',
     calName: shop,
-    title: `Saw due: ${[job.saw, job.customer].filter(Boolean).join(', ')}`,
+    title: texts.sawDue([job.saw, job.customer].filter(Boolean).join(', ')),
     description: `${job.reference}. ${nextVisit.why}`,
     location: shop,
     url: address,
@@ -23,6 +24,6 @@ export async function visitCalendar(
     startInputType: 'utc',
     busyStatus: 'FREE',
   });
-  if (error || typeof value !== 'string') throw error ?? new Error('No calendar file was made.');
+  if (error || typeof value !== 'string') throw error ?? new Error(texts.noCalendarFileWasMade);
   return { file: value, tag: job.reference };
 }

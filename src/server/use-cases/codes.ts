@@ -4,16 +4,16 @@ import type { ForgetCode, LearnedCodeView, PutCode } from '../../contract';
 import type { Context } from '../context';
 import { Refusal } from '../refusal';
 import { mustStandAsSeen } from './based-on';
+import * as texts from '#language/server';
 
 /** Learns a drive-link code. It must stand for something: a pitch, a gauge, or both. */
 export async function learnCode(context: Context, { by, code, was }: PutCode): Promise<readonly LearnedCodeView[]> {
-  if (code.pitch === null && code.gauge === null)
-    throw new Refusal(422, 'code-means-nothing', 'Say what the code stands for: a pitch, a gauge, or both.');
+  if (code.pitch === null && code.gauge === null) throw new Refusal(422, 'code-means-nothing', texts.sayWhatItStands);
   const at = context.now().toISOString();
   await context.store.write(async (tx) => {
     const known = await findCode(tx, code.code);
     const stands = known && { code: known.code, pitch: known.pitch, gauge: known.gauge, note: known.note };
-    mustStandAsSeen(stands, was, known ? `${known.by} has taught what ${known.code} stands for` : 'it was forgotten');
+    mustStandAsSeen(stands, was, known ? texts.hasTaughtCode(known.by, known.code) : texts.itWasForgotten);
     await putCode(tx, { ...code, at, by });
   });
   return (await shopStanding(context.store.db)).codes;

@@ -42,15 +42,16 @@ import type { Context } from '../context';
 import { notFound, Refusal } from '../refusal';
 import { rulesInForce, shopView } from './shop';
 import { answersTo, orderFrom, stockAnswers } from './stock';
+import * as texts from '#language/server';
 
-const NAMES = { pitch: 'Pitch', gauge: 'Gauge', driveLinks: 'Drive links' } as const;
+const NAMES = { pitch: texts.pitch, gauge: texts.gauge, driveLinks: texts.driveLinks } as const;
 const PROPERTIES = Object.keys(NAMES) as (keyof typeof NAMES)[];
 
 function pieces(text: string | undefined, codes: readonly LearnedCode[]): readonly StampPieceView[] {
   return readStamp(text ?? '').tokens.map((token) => {
     const code = codeOf(token.text, codes);
-    if (code) return { text: token.text, means: 'a code this shop has learned', certain: true };
-    const means = token.meanings.length === 0 ? 'not read' : list(token.meanings.map(stampMeaning), 'or');
+    if (code) return { text: token.text, means: texts.codeOfThisShop, certain: true };
+    const means = token.meanings.length === 0 ? texts.notRead : list(token.meanings.map(stampMeaning), 'or');
     return { text: token.text, means, certain: token.meanings.length === 1 };
   });
 }
@@ -131,7 +132,7 @@ export async function sawMemory(context: Context, sawId: string): Promise<SawMem
     return {
       saw: await sawView(context, saw),
       entries: plain([...memory.entries.filter(({ path }) => !isWithin(path, 'saw')), ...own]),
-      note: `Remembered by ${memory.by} on ${shopDay(memory.at, shop)}. Ask whether bar and chain are still the same.`,
+      note: texts.remembered(memory.by, shopDay(memory.at, shop)),
     };
   const [job] = await listJobs(db, { show: 'saw', sawId }, { limit: 1, offset: 0 });
   const readings = job ? await currentReadings(db, [job.id]) : [];
@@ -141,8 +142,8 @@ export async function sawMemory(context: Context, sawId: string): Promise<SawMem
     entries: plain([...known, ...own]),
     note:
       job && known.length > 0
-        ? `From job ${job.tag} of ${shopDay(job.createdAt, shop)}. Ask whether bar and chain are still the same.`
-        : 'Nothing is remembered of this saw yet.',
+        ? texts.rememberedFromJob(job.tag, shopDay(job.createdAt, shop))
+        : texts.nothingIsRemembered,
   };
 }
 
@@ -169,7 +170,7 @@ async function sawToRemember(tx: Transaction, context: Context, wanted: Remember
 /** Remembers a saw for the next call. Customer and saw are found by name or added. */
 export async function rememberForNextTime(context: Context, wanted: RememberSaw): Promise<KnownSawView> {
   const { entries, by } = wanted;
-  if (entries.length === 0) throw new Refusal(422, 'nothing-known', 'Nothing is known of this saw yet.');
+  if (entries.length === 0) throw new Refusal(422, 'nothing-known', texts.nothingIsKnown);
   const at = context.now().toISOString();
   const id = await context.store.write(async (tx) => {
     const sawId = await sawToRemember(tx, context, wanted);
@@ -189,7 +190,7 @@ export async function counterSlip(context: Context, params: URLSearchParams): Pr
   const shop = await shopView(context);
   return {
     shop,
-    tag: 'Counter',
+    tag: texts.counter,
     customer: (params.get('customer') ?? '').slice(0, 160),
     saw: (params.get('saw') ?? '').slice(0, 120) || null,
     date: shopDay(context.now().toISOString(), shop),
@@ -199,7 +200,7 @@ export async function counterSlip(context: Context, params: URLSearchParams): Pr
       gauge: order.gauge,
       gaugeNote: `${GAUGES[order.gauge].mmLabel} mm`,
       driveLinks: order.driveLinks,
-      kickbackClass: order.kickbackClass ?? 'to be asked',
+      kickbackClass: order.kickbackClass ?? texts.toBeAsked,
     },
     withheld: [],
     replaces: [],

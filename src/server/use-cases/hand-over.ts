@@ -21,6 +21,7 @@ import { Refusal } from '../refusal';
 import { appraisedJob, whoseJob, type AppraisedJob } from './appraised';
 import { bookedFor, courseOf } from './course';
 import { refreshSummary } from './summary';
+import * as texts from '#language/server';
 
 /** New parts of the plan: those that were taken for the job, as the shelf knows them, and the numbers of those that were not. */
 async function partsOf(
@@ -93,8 +94,8 @@ const DAY_MS = 86_400_000;
 /** Another day was agreed on with the customer. */
 function withVisit(document: HandOverDocument, on: string): HandOverDocument {
   const days = Math.round((Date.parse(on) - Date.parse(document.on)) / DAY_MS);
-  if (days < 0) throw new Refusal(422, 'visit-past', 'The next visit lies in the past: name a day from today on.');
-  return { ...document, nextVisit: { on, days, why: 'Agreed on with the customer.' } };
+  if (days < 0) throw new Refusal(422, 'visit-past', texts.nextVisitLiesInThePast);
+  return { ...document, nextVisit: { on, days, why: texts.agreedOnWithTheCustomer } };
 }
 
 /** The hand-over as the job's page shows it: as it would be written, and as it was written last. */
@@ -138,18 +139,14 @@ export async function handOverJob(
   // What is kept must be readable by whoever brings it back.
   handOverSchema.parse(document);
   if (document.open.length > 0 && note === '')
-    throw new Refusal(422, 'reason-missing', 'Something is still open: say why it goes all the same.', document.open);
+    throw new Refusal(422, 'reason-missing', texts.stillOpenSayWhy, document.open);
   await context.store.write(async (tx) => {
     const job = (await findJob(tx, jobId))!;
-    if (job.state === 'handed-over') throw new Refusal(409, 'handed-over-already', 'This job was handed over already.');
+    if (job.state === 'handed-over') throw new Refusal(409, 'handed-over-already', texts.handedOverAlready);
     const { fitted } = await partsOf(tx, jobId, (await courseOf(tx, job)).skus);
     const isSame = inOrder(fitted) === inOrder(document.fitted);
     if ((await lastReading(tx, jobId)) !== upToReading || !isSame)
-      throw new Refusal(
-        409,
-        'read-again',
-        'Readings have come in, or parts have moved, since this was shown: look at it again, then hand over.',
-      );
+      throw new Refusal(409, 'read-again', texts.movedSinceShown);
     const at = context.now().toISOString();
     await addHandOver(tx, { id: context.newId(), jobId, document, nextVisit: document.nextVisit.on, at, by });
     await setState(tx, jobId, 'handed-over');

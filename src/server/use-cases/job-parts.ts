@@ -33,6 +33,7 @@ import { offersFor } from './plans';
 import { rulesInForce, shopView } from './shop';
 import { refreshSummary } from './summary';
 import { askOrder } from './supplier';
+import * as texts from '#language/server';
 
 const today = async (context: Context): Promise<string> =>
   calendarDay(context.now(), (await shopView(context)).timeZone);
@@ -86,17 +87,13 @@ export async function jobParts(context: Context, jobId: string): Promise<JobPart
 }
 
 const REFUSED = {
-  notOfPlan: new Refusal(
-    409,
-    'not-of-plan',
-    'The plan that stands does not need this part: look at the parts again, or sign the plan anew.',
-  ),
-  takenAlready: new Refusal(409, 'taken-already', 'This part was taken for this job already.'),
-  notTaken: new Refusal(409, 'not-taken', 'This part was not taken for this job, so it cannot be put back from it.'),
-  none: new Refusal(409, 'too-few', 'None is on the shelf by now: order it, or choose another plan.'),
-  onItsWay: new Refusal(409, 'on-its-way', 'This part is ordered already.'),
-  closed: new Refusal(409, 'order-closed', 'This order is closed: look at it again.'),
-  idTaken: new Refusal(409, 'id-taken', 'This came under the id of another movement and was not stored. Do it again.'),
+  notOfPlan: new Refusal(409, 'not-of-plan', texts.planNeedsItNoMore),
+  takenAlready: new Refusal(409, 'taken-already', texts.partTakenAlready),
+  notTaken: new Refusal(409, 'not-taken', texts.partNotTaken),
+  none: new Refusal(409, 'too-few', texts.noneByNow),
+  onItsWay: new Refusal(409, 'on-its-way', texts.thisPartIsOrderedAlready),
+  closed: new Refusal(409, 'order-closed', texts.orderIsClosed),
+  idTaken: new Refusal(409, 'id-taken', texts.movementIdTaken),
 };
 
 /** Writes one piece from the shelf for a job, or back from it. */
@@ -127,12 +124,7 @@ async function partToOrder(context: Context, jobId: string, sku: string, supplie
   if (part) return partOf(part);
   const { appraisal } = await appraisedJob(context, jobId);
   const offer = (await offersFor(appraisal, supplier)).find((each) => each.part.sku === sku);
-  if (!offer)
-    throw new Refusal(
-      409,
-      'not-offered',
-      'The supplier does not offer this part just now, and the shelf does not list it: ask again, or choose another plan.',
-    );
+  if (!offer) throw new Refusal(409, 'not-offered', texts.notOffered);
   return offer.part;
 }
 

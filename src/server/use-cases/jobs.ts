@@ -17,6 +17,7 @@ import { signOffViews } from './signed';
 import { summaries } from './summaries';
 import { refreshSummary } from './summary';
 import { turnOversOf } from './turn-overs';
+import * as texts from '#language/server';
 
 /** The job, or a refusal that says there is none. */
 export async function mustFindJob({ store }: Context, id: string): Promise<JobRecord> {
@@ -70,17 +71,9 @@ export async function jobSheet(
 }
 
 /** Acknowledged means stored: an id that another reading has is never answered as if this one were. */
-const ID_TAKEN = new Refusal(
-  409,
-  'id-taken',
-  'This reading came under the id of another one and was not stored. Open the job again and type it once more.',
-);
+const ID_TAKEN = new Refusal(409, 'id-taken', texts.readingIdTaken);
 
-const JOB_FULL = new Refusal(
-  409,
-  'job-full',
-  `This job has readings at ${MOST_PLACES} places, and takes no more places in. What stands there can still be changed; the rest belongs to a job of its own.`,
-);
+const JOB_FULL = new Refusal(409, 'job-full', texts.tooManyPlaces(MOST_PLACES));
 
 /** Stores readings and brings the job's summary up to date. Conflicts are returned, not overwritten. */
 export async function putReadings(

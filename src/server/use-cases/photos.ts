@@ -6,6 +6,7 @@ import { notFound, Refusal } from '../refusal';
 import { MAX_PHOTO_BYTES } from '../http/guard';
 import { pictureHeader, type PictureHeader } from '../picture-header';
 import { mustFindJob } from './jobs';
+import * as texts from '#language/server';
 
 /** A job is documented by a handful of pictures. */
 export const MOST_PHOTOS = 12;
@@ -17,14 +18,14 @@ const MOST_AREA = 16_000_000;
 /** What the bytes really are, whatever the request called them. */
 function look(bytes: Buffer): PictureHeader {
   const header = pictureHeader(bytes);
-  if (!header) throw new Refusal(415, 'not-a-photo', 'This is no PNG or JPEG picture.');
+  if (!header) throw new Refusal(415, 'not-a-photo', texts.noPicture);
   if (Math.max(header.width, header.height) > MOST_PIXELS)
-    throw new Refusal(413, 'too-large', `The picture is more than ${MOST_PIXELS} pixels on a side.`);
+    throw new Refusal(413, 'too-large', texts.tooManyPixels(MOST_PIXELS));
   if (header.width * header.height > MOST_AREA)
     throw new Refusal(
       413,
       'too-large',
-      `The picture has ${Math.round((header.width * header.height) / 1e6)} million pixels, more than the ${MOST_AREA / 1e6} million that are kept.`,
+      texts.tooLargeAnArea(Math.round((header.width * header.height) / 1e6), MOST_AREA / 1e6),
     );
   return header;
 }
@@ -41,12 +42,11 @@ export async function storePhoto(
 ): Promise<readonly PhotoView[]> {
   await mustFindJob(context, jobId);
   const bytes = Buffer.from(sent);
-  if (bytes.length > MAX_PHOTO_BYTES)
-    throw new Refusal(413, 'too-large', `The picture is larger than ${MAX_PHOTO_BYTES / 1e6} MB.`);
+  if (bytes.length > MAX_PHOTO_BYTES) throw new Refusal(413, 'too-large', texts.pictureTooLarge(MAX_PHOTO_BYTES / 1e6));
   const about = look(bytes);
   await context.store.write(async (tx) => {
     if ((await photosOf(tx, jobId)).length >= MOST_PHOTOS)
-      throw new Refusal(409, 'too-many', `A job keeps ${MOST_PHOTOS} pictures: take one away first.`);
+      throw new Refusal(409, 'too-many', texts.tooManyPictures(MOST_PHOTOS));
     await addPhoto(tx, {
       id: context.newId(),
       jobId,

@@ -11,6 +11,7 @@ import { Refusal } from '../refusal';
 import { appraisedJob, type AppraisedJob } from './appraised';
 import { orderedPartViews } from './stock';
 import { askSupplier } from './supplier';
+import * as texts from '#language/server';
 
 /** What the supplier offers, as a part, and the working days until it is here. */
 interface Offered {
@@ -127,13 +128,7 @@ export async function mustBePossible(
 ): Promise<PlanView> {
   const { plans } = await plansFor(db, planned, offers);
   const plan = plans.find(({ key }) => key === chosen.key);
-  if (!plan || plan.costToday !== chosen.costToday)
-    throw new Refusal(
-      409,
-      'plan-gone',
-      'This plan is not what it was when it was shown: the shelf, a price or a reading has changed. Look at the plans again, then sign off.',
-    );
-  if (plan.isBeaten && chosen.reason === '')
-    throw new Refusal(422, 'reason-missing', 'Another plan costs no more today and no more an hour: say why this one.');
+  if (!plan || plan.costToday !== chosen.costToday) throw new Refusal(409, 'plan-gone', texts.planHasChanged);
+  if (plan.isBeaten && chosen.reason === '') throw new Refusal(422, 'reason-missing', texts.anotherCostsNoMore);
   return plan;
 }

@@ -13,6 +13,7 @@ import { cardChange } from '../../wording';
 import type { Context } from '../context';
 import { notFound, Refusal } from '../refusal';
 import { shopView } from './shop';
+import * as texts from '#language/server';
 
 /** Movements a card shows. */
 const SHOWN = 12;
@@ -43,11 +44,7 @@ export async function changePart(
   await context.store.write(async (tx) => {
     const part = await mustFindPart(tx, sku);
     if (part.version !== version)
-      throw new Refusal(
-        409,
-        'changed-since',
-        `Somebody has changed this part since you opened it: ${part.quantity} are on the shelf now, the minimum is ${part.minimum}. Look at the card as it is now, then put it right.`,
-      );
+      throw new Refusal(409, 'changed-since', texts.partChangedSince(part.quantity, part.minimum));
     const before = partOf(part);
     await putPart(tx, { ...before, ...change });
     const moved = change.quantity - before.quantity;
@@ -77,21 +74,14 @@ export async function movePart(
     const again = await findMovement(tx, id);
     const change = kind === 'taken' ? -pieces : pieces;
     if (again?.sku === sku && again.kind === kind && again.change === change) return;
-    if (again)
-      throw new Refusal(
-        409,
-        'id-taken',
-        'This came under the id of another movement and was not stored. Write it again.',
-      );
+    if (again) throw new Refusal(409, 'id-taken', texts.movementIdTakenWriteAgain);
     const part = await mustFindPart(tx, sku);
     const left = part.quantity + change;
     if (left < 0)
       throw new Refusal(
         409,
         'too-few',
-        part.quantity === 0
-          ? 'None is on the shelf.'
-          : `Only ${part.quantity} on the shelf: ${pieces} cannot be taken.`,
+        part.quantity === 0 ? texts.noneIsOnTheShelf : texts.tooFewOnTheShelf(part.quantity, pieces),
       );
     await putPart(tx, { ...partOf(part), quantity: left });
     await addMovements(tx, [{ id, sku, kind, change, left, note, at: context.now().toISOString(), by }]);

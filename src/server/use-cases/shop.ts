@@ -21,6 +21,7 @@ import { backupsKept } from './backup';
 import { mustStandAsSeen } from './based-on';
 import { newestFirst } from './studies';
 import { moodOf } from './supplier';
+import * as texts from '#language/server';
 
 /** Where the machine stands, until the shop says where it does. */
 const MACHINE_ZONE = Intl.DateTimeFormat().resolvedOptions().timeZone;
@@ -56,11 +57,11 @@ function schoolsOf(facts: Readonly<Record<string, string>>): Schools {
 /** Follows another school on one question. */
 export async function chooseSchool(context: Context, { by, school, answer, was }: ChooseSchool): Promise<Schools> {
   if (!(SCHOOLS[school] as readonly string[]).includes(answer))
-    throw new Refusal(422, 'no-such-school', `The answers are ${SCHOOLS[school].join(', ')}.`);
+    throw new Refusal(422, 'no-such-school', texts.answersAre(SCHOOLS[school].join(', ')));
   const at = context.now().toISOString();
   await context.store.write(async (tx) => {
     const stands: string = schoolsOf((await shopStanding(tx)).facts)[school];
-    mustStandAsSeen(stands, was, `“${schoolAnswerWord(school, stands)}” is followed now`);
+    mustStandAsSeen(stands, was, texts.isFollowedNow(schoolAnswerWord(school, stands)));
     await setShopFact(tx, `${SCHOOL}${school}`, answer, { at, by: by ?? UNNAMED });
   });
   return (await rulesInForce(context)).schools;
@@ -131,9 +132,9 @@ export async function shopPage(context: Context): Promise<ShopPageView> {
 }
 
 function changeText(id: LimitId, value: unknown): string {
-  if (value === null) return `back to ${DEFAULTS[id].value} ${DEFAULTS[id].unit}`;
+  if (value === null) return texts.limitBack(DEFAULTS[id].value, DEFAULTS[id].unit);
   const given = typeof value === 'object' && 'value' in value ? value.value : value;
-  return `to ${String(given)} ${DEFAULTS[id].unit}`;
+  return texts.limit(String(given), DEFAULTS[id].unit);
 }
 
 /** Changes one limit, or puts its default back. Refused with the reason when the number makes no sense. */
@@ -149,7 +150,7 @@ export async function changeLimit(
   return context.store.write(async (tx) => {
     const standing = await shopStanding(tx);
     const { value: stands, unit } = limitsOf(standing)[limitId];
-    mustStandAsSeen(stands, was, `it is ${stands} ${unit} now`);
+    mustStandAsSeen(stands, was, texts.limitStands(stands, unit));
     const { [limitId]: _gone, ...others } = standing.overrides;
     const resolved = resolveLimits(change === null ? others : { ...standing.overrides, [limitId]: change });
     if (!resolved.ok) throw new Refusal(422, 'limit-refused', resolved.error.map(limitProblem).join(' '));
@@ -164,7 +165,7 @@ export async function changeShopFacts(context: Context, { by, was, ...facts }: P
   await context.store.write(async (tx) => {
     const { people: _people, ...stands } = shopOf(await shopStanding(tx));
     const { name, currency, timeZone, style } = stands;
-    mustStandAsSeen<object>(stands, was, `it is ${name}, ${currency}, ${timeZone}, ${style} now`);
+    mustStandAsSeen<object>(stands, was, texts.shopStands(name, currency, timeZone, style));
     for (const [key, value] of Object.entries(facts))
       if (stands[key as keyof typeof stands] !== value) await setShopFact(tx, key, value, written);
   });
@@ -178,8 +179,8 @@ export async function joinBench(context: Context, name: string): Promise<ShopVie
   await context.store.write(async (tx) => {
     const { people } = await shopStanding(tx);
     if (people.some((person) => isSameName(person.name, name)))
-      throw new Refusal(409, 'name-taken', `${name} is at the bench already.`);
-    if (people.length >= MOST_PEOPLE) throw new Refusal(409, 'too-many', `A bench has room for ${MOST_PEOPLE} people.`);
+      throw new Refusal(409, 'name-taken', texts.atTheBenchAlready(name));
+    if (people.length >= MOST_PEOPLE) throw new Refusal(409, 'too-many', texts.benchIsFull(MOST_PEOPLE));
     await addPerson(tx, { id: context.newId(), name });
   });
   return shopView(context);

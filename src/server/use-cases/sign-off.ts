@@ -13,6 +13,7 @@ import { mustBePossible, offersFor } from './plans';
 import { rulesInForce, rulesMark } from './shop';
 import { signOffViews } from './signed';
 import { refreshSummary } from './summary';
+import * as texts from '#language/server';
 
 /** Signs the verdicts off as they stand, keeping all they rest on. Refused when readings have come in, or rules have changed, since they were looked at. */
 export async function signOff(
@@ -23,22 +24,12 @@ export async function signOff(
 ): Promise<JobView['signOffs']> {
   await mustFindJob(context, jobId);
   const rules = await rulesInForce(context);
-  if (rulesMark(rules) !== seen)
-    throw new Refusal(
-      409,
-      'rules-changed',
-      'Limits, codes, schools or studies of the shop were changed since this verdict was shown: look at it again as it stands now, then sign off.',
-    );
+  if (rulesMark(rules) !== seen) throw new Refusal(409, 'rules-changed', texts.rulesChangedSince);
   // The supplier is asked before the store is written to: nothing waits for it there.
   const offers = plan?.supplier ? await offersFor((await appraisedJob(context, jobId)).appraisal, supplier) : [];
   await context.store.write(async (tx) => {
     const last = await lastReading(tx, jobId);
-    if (last !== upToReading)
-      throw new Refusal(
-        409,
-        'read-again',
-        'Readings have come in since this verdict was shown: look at it again, then sign off.',
-      );
+    if (last !== upToReading) throw new Refusal(409, 'read-again', texts.readingsCameSince);
     await refuseSecond(tx, jobId, upToReading);
     const entries = await currentReadings(tx, [jobId]);
     const { sheet, written } = sheetFromEntries(entries, rules.studies);
@@ -67,7 +58,7 @@ export async function signOff(
 async function refuseSecond(tx: Transaction, jobId: string, upToReading: number): Promise<void> {
   const [job, [latest]] = [await findJob(tx, jobId), await signOffsOf(tx, jobId)];
   if (job && job.state !== 'open' && latest?.upToReading === upToReading)
-    throw new Refusal(409, 'signed-already', `${latest.by} has signed this off already.`);
+    throw new Refusal(409, 'signed-already', texts.signedAlready(latest.by));
 }
 
 /** Opens a signed-off job again; what was signed stays on record. */

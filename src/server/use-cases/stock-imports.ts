@@ -23,6 +23,7 @@ import type { ImportBatch } from '../../contract';
 import type { Context } from '../context';
 import { notFound, Refusal } from '../refusal';
 import { writeStockCsv } from '../stock-csv';
+import * as texts from '#language/server';
 
 /** Takes one batch of a stock list in. Sending a batch twice does no harm. */
 export async function takeInBatch(
@@ -33,7 +34,7 @@ export async function takeInBatch(
   const record = { id: importId, name, at: context.now().toISOString(), by };
   await context.store.write(async (tx) => {
     const before = await findImport(tx, importId);
-    if (before?.undoneBy) throw new Refusal(409, 'undone', 'This import was undone: begin a new one.');
+    if (before?.undoneBy) throw new Refusal(409, 'undone', texts.importWasUndone);
     await beginImport(tx, record);
     await importParts(tx, record, context.newId, parts, columns);
   });
@@ -77,7 +78,7 @@ export async function undoImport(context: Context, importId: string, by: string)
 }
 
 const undoneAlready = ({ undoneBy }: StockImportRecord): Refusal =>
-  new Refusal(409, 'undone', `${undoneBy ?? 'Somebody'} has undone it already.`);
+  new Refusal(409, 'undone', texts.undoneAlready(undoneBy ?? 'Somebody'));
 
 async function undoRows(
   tx: Transaction,

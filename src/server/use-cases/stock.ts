@@ -24,6 +24,7 @@ import type { Context } from '../context';
 import { paging } from '../paging';
 import { whoseJob, type AppraisedJob } from './appraised';
 import { shopView } from './shop';
+import * as texts from '#language/server';
 
 const PAGE = 40;
 const HITS = 12;
@@ -132,7 +133,7 @@ export async function slipView(
       gauge: ready.gauge,
       gaugeNote: `${GAUGES[ready.gauge].mmLabel} mm`,
       driveLinks: ready.driveLinks,
-      kickbackClass: ready.kickbackClass ?? 'to be asked',
+      kickbackClass: ready.kickbackClass ?? texts.toBeAsked,
     },
     withheld: 'withheld' in order ? order.withheld.map(orderWithheld) : [],
     cautions: ready

@@ -4,6 +4,7 @@ import type { SetStudyAside, StudyHand, StudyView } from '../../contract';
 import { readingProblem, UNNAMED } from '../../wording';
 import type { Context } from '../context';
 import { notFound, Refusal } from '../refusal';
+import * as texts from '#language/server';
 
 /** Studies of the shop as it stands, the newest first. */
 export const newestFirst = ({ studies }: Pick<ShopStanding, 'studies'>): readonly StudyView[] => [...studies].reverse();
@@ -17,10 +18,10 @@ function readTakes({ takes, unit }: StudyHand): readonly Mm[] {
   const problems: string[] = [];
   const read = takes.flatMap((text, i) => {
     const length = parseLength(text, 'block', unit);
-    if (!length.ok) problems.push(`Take ${i + 1}: ${readingProblem(length.error)}`);
+    if (!length.ok) problems.push(texts.takeProblem(i + 1, readingProblem(length.error)));
     return length.ok ? [length.value.length] : [];
   });
-  if (problems.length > 0) throw new Refusal(422, 'takes-refused', 'Some takes cannot be read.', problems);
+  if (problems.length > 0) throw new Refusal(422, 'takes-refused', texts.someTakesCannotBeRead, problems);
   return read;
 }
 
@@ -34,11 +35,10 @@ function readSize(text: string | null, what: string, unit: StudyHand['unit']): M
 /** Stores a study of a hand and its tool. A hand is somebody's: it has a name. */
 export async function studyHand(context: Context, wanted: StudyHand): Promise<readonly StudyView[]> {
   const { id, by, instrument, note, unit } = wanted;
-  if (by === UNNAMED)
-    throw new Refusal(422, 'no-name', 'Say who is here first: a study tells of one person’s hand with one tool.');
+  if (by === UNNAMED) throw new Refusal(422, 'no-name', texts.sayWhoIsHereFirst);
   const takes = readTakes(wanted);
-  const known = readSize(wanted.known, 'The size of the block', unit);
-  const doubt = readSize(wanted.knownDoubt, 'The doubt of the block', unit) ?? 0;
+  const known = readSize(wanted.known, texts.theSizeOfTheBlock, unit);
+  const doubt = readSize(wanted.knownDoubt, texts.theDoubtOfTheBlock, unit) ?? 0;
   const at = context.now().toISOString();
   await context.store.write((tx) =>
     addStudy(tx, { id, by, instrument, takes, known: known === null ? null : { value: known, u: doubt }, note, at }),

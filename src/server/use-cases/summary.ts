@@ -8,6 +8,7 @@ import type { Transaction } from '../../data/store';
 import type { JobSummary } from '../../contract';
 import { nextSentence, replacedPart, stepName, verdictReason } from '../../wording';
 import { courseOf, type StoredCourse } from './course';
+import * as texts from '#language/server';
 
 /** Raised whenever a change of the programme makes stored summaries out of date. */
 const SUMMARY_VERSION = 8;
@@ -53,7 +54,7 @@ function summaryOf(sheet: BenchSheet, appraisal: Appraisal, course: StoredCourse
 }
 
 function nextText(step: JobSummary['next']['step'], { next }: Appraisal): string {
-  if (step === null) return 'Nothing left to do.';
+  if (step === null) return texts.nothingLeftToDo;
   const first = next.find(({ measure }) => stepOfReading(measure) === step);
   return first ? `${stepName[step]}: ${nextSentence(first)}` : `${stepName[step]}.`;
 }

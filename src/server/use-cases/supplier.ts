@@ -13,6 +13,7 @@ import {
 import type { Context } from '../context';
 import { simulatedOrder, type OrderBehaviour } from '../simulated/supplier-orders';
 import { simulatedSupplier, type SupplierBehaviour } from '../simulated/supplier';
+import * as texts from '#language/server';
 
 /** The counter waits this long for a supplier, and then goes on without. */
 const PATIENCE_MS = 4000;
@@ -56,17 +57,15 @@ export async function hearSupplier<T>(
 ): Promise<Heard<T>> {
   try {
     const response = await fetch(url, { ...init, signal: AbortSignal.timeout(patienceMs) });
-    if (!response.ok) return { heard: false, why: `The supplier's line is down (${response.status}).` };
+    if (!response.ok) return { heard: false, why: texts.supplierIsDown(response.status) };
     const text = await response.text();
     const read = text.length <= MOST_BYTES ? schema.safeParse(JSON.parse(text)) : null;
-    return read?.success
-      ? { heard: true, answer: read.data }
-      : { heard: false, why: 'The supplier answered what nobody here can read.' };
+    return read?.success ? { heard: true, answer: read.data } : { heard: false, why: texts.supplierNotUnderstood };
   } catch (error) {
     const late = error instanceof Error && error.name === 'TimeoutError';
     return {
       heard: false,
-      why: late ? `The supplier did not answer within ${patienceMs / 1000} s.` : 'The supplier cannot be reached.',
+      why: late ? texts.supplierDidNotAnswer(patienceMs / 1000) : texts.supplierNotReached,
     };
   }
 }

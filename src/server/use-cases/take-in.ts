@@ -20,6 +20,7 @@ import { notFound, Refusal } from '../refusal';
 import { rulesInForce } from './shop';
 import { refreshSummary } from './summary';
 import { turnLogEntries } from './turn-overs';
+import * as texts from '#language/server';
 
 /** What the saw's record says, as first entries of the job's sheet. */
 function sawEntries(saw: SawRecord | null): readonly Entry[] {
@@ -40,7 +41,7 @@ function sheetOf(document: unknown): unknown {
   throw new Refusal(
     422,
     'hand-over-refused',
-    'This hand-over cannot be read.',
+    texts.handOverNotRead,
     read.error.issues.map(({ path, message }) => `${showPath(path)}: ${message}`),
   );
 }
@@ -49,8 +50,7 @@ function importedEntries(document: unknown): readonly Entry[] {
   if (document === undefined) return [];
   const sheet = sheetOf(document);
   const read = readSheet(sheet);
-  if (!read.ok)
-    throw new Refusal(422, 'sheet-refused', 'This bench sheet cannot be read.', read.error.map(sheetProblem));
+  if (!read.ok) throw new Refusal(422, 'sheet-refused', texts.sheetNotRead, read.error.map(sheetProblem));
   return entriesFromSheet(sheet as WrittenBenchSheet);
 }
 
@@ -129,12 +129,7 @@ async function sawFor(
   if (!wanted) return null;
   if ('id' in wanted) {
     const saw = await findSaw(tx, wanted.id);
-    if (!saw || saw.customerId !== customerId)
-      throw new Refusal(
-        422,
-        'saw-of-another',
-        'That saw belongs to another customer: pick one of theirs or write a new one.',
-      );
+    if (!saw || saw.customerId !== customerId) throw new Refusal(422, 'saw-of-another', texts.sawOfAnotherCustomer);
     return saw;
   }
   const saw: SawRecord = {

@@ -23,6 +23,7 @@ import {
 } from '../../wording';
 import type { Context } from '../context';
 import { whoseJob, type AppraisedJob } from './appraised';
+import * as texts from '#language/server';
 
 /** The work card of a job's bar, ready to print. */
 export function workCardView({ now }: Context, { record, shop, rules, sheet, appraisal }: AppraisedJob): WorkCardView {
@@ -61,9 +62,7 @@ export function workCardView({ now }: Context, { record, shop, rules, sheet, app
       ...byHand,
       ...advised.flatMap(({ stations, dressing }) => [
         ...dressing.exceptions.map(({ station, saves }) => exceptionSentence(stations[station]!.at, saves)),
-        ...stations
-          .filter(({ leaveLow }) => leaveLow)
-          .map(({ at }) => `The dip at ${Math.round(at)} mm is left as it is.`),
+        ...stations.filter(({ leaveLow }) => leaveLow).map(({ at }) => texts.dipIsLeft(Math.round(at))),
       ]),
     ],
     cautions: REWORK_CAUTIONS,
@@ -81,10 +80,10 @@ function chainWork({ chain, verdicts }: Appraisal): readonly WorkOnPart[] {
   const said = gauges && gaugeSentence(gauges, show);
   return [
     {
-      title: 'Chain',
+      title: texts.chain,
       verdict: verdictHeadline(verdicts.chain),
       rows: [
-        ...(correction ? [{ name: 'All cutters to', value: show(correction.length.value) }] : []),
+        ...(correction ? [{ name: texts.allCutters, value: show(correction.length.value) }] : []),
         ...startValueRows(start, gauges?.setting ?? null, show),
       ],
       notes: said ? [said] : [],
@@ -101,7 +100,7 @@ function sprocketWork({ verdicts }: Appraisal): readonly WorkOnPart[] {
   if (acts.length === 0 && operations.length === 0) return [];
   return [
     {
-      title: 'Drive sprocket',
+      title: texts.driveSprocket,
       verdict: verdictHeadline(verdicts.driveSprocket),
       rows: [],
       notes: [],

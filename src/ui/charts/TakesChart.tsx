@@ -8,6 +8,7 @@ import {
   XAxis,
   YAxis,
 } from 'recharts';
+import * as texts from '#language/screens/drawings';
 
 interface TakesChartProps {
   /** In their order, mm. */
@@ -44,9 +45,9 @@ export function TakesChart({ takes, mean, sd, known }: TakesChartProps) {
   const [low, high] = [ticks[0]!, ticks.at(-1)!];
   const digits = Math.max(0, Math.ceil(-Math.log10(ticks[1]! - low) - 1e-9));
   const points = takes.map((take, i) => ({ number: i + 1, take }));
-  const said = `${takes.length} takes, mean ${mean.toFixed(3)} mm${known === null ? '' : `, block ${known.toFixed(3)} mm`}`;
+  const said = texts.takesAndMean(takes.length, mean.toFixed(3), known === null ? '' : texts.blockMm(known.toFixed(3)));
   return (
-    <figure role="img" aria-label={`Plot of the takes: ${said}`} className="overflow-hidden">
+    <figure role="img" aria-label={texts.plotOfTheTakes(said)} className="overflow-hidden">
       <ResponsiveContainer width="100%" height={HEIGHT}>
         <ComposedChart data={points} margin={{ top: 8, right: 64, bottom: 4, left: 4 }} accessibilityLayer={false}>
           <CartesianGrid vertical={false} stroke="var(--color-line)" />

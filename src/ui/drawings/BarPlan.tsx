@@ -1,4 +1,5 @@
 import { memo } from 'react';
+import * as texts from '#language/screens/drawings';
 
 interface BarPlanProps {
   /** Tail to tip, mm; null while not measured. */
@@ -33,7 +34,7 @@ export const BarPlan = memo(function BarPlan(props: BarPlanProps) {
     <svg
       viewBox={`0 0 ${W} ${H}`}
       role="group"
-      aria-label="The bar from its stamped side, to scale"
+      aria-label={texts.barFromItsStampedSide}
       className="block w-full select-none"
     >
       <path
@@ -77,7 +78,7 @@ export const BarPlan = memo(function BarPlan(props: BarPlanProps) {
               key={`${edge}${key}`}
               role="button"
               tabIndex={-1}
-              aria-label={`Edge ${edge}, station ${i + 1} at ${showPosition(at)}, ${measured ? 'measured' : 'not measured'}`}
+              aria-label={texts.edgeStation(edge, i + 1, showPosition(at), measured ? 'measured' : texts.notMeasured)}
               aria-pressed={chosen}
               onClick={() => onSelect(edge, key)}
               onKeyDown={(event) => (event.key === 'Enter' || event.key === ' ') && onSelect(edge, key)}

@@ -1,4 +1,5 @@
 import { linear } from './scale';
+import * as texts from '#language/screens/drawings';
 
 /** What the cross-section is drawn from, mm and degrees; null where not measured. */
 export interface SectionFigures {
@@ -49,10 +50,10 @@ export function CrossSection({ figures, exaggeration, show }: CrossSectionProps)
   return (
     <svg viewBox={`0 0 ${W} ${H}`} role="img" aria-label={describe(figures, show)} className="block w-full select-none">
       <text x="6" y="14" className="fill-ink-soft text-[12px]">
-        near side
+        {texts.nearSide}
       </text>
       <text x={W - 6} y="14" textAnchor="end" className="fill-ink-soft text-[12px]">
-        far side
+        {texts.farSide}
       </text>
       <Link figures={figures} x={x} y={y} scale={scale} lean={drawnLean} top={top} />
       <Rail
@@ -88,14 +89,14 @@ export function CrossSection({ figures, exaggeration, show }: CrossSectionProps)
         x={x(-half.bar) - 12}
         from={y(0)}
         to={y(near)}
-        label={figures.near === null ? 'not measured' : show(figures.near)}
+        label={figures.near === null ? texts.notMeasured : show(figures.near)}
         anchor="end"
       />
       <HeightFigure
         x={x(half.bar) + 12}
         from={y(0)}
         to={y(far)}
-        label={figures.far === null ? 'not measured' : show(figures.far)}
+        label={figures.far === null ? texts.notMeasured : show(figures.far)}
         anchor="start"
       />
       <Clearance figures={figures} x={x} y={y} near={near} far={far} show={show} />
@@ -119,7 +120,7 @@ function StraightEdge({ figures, x, from, to }: { figures: SectionFigures; x: nu
     <g>
       <path d={`M${x} ${from} V${to}`} className="stroke-slate" strokeWidth="1.4" strokeDasharray="9 3 2 3" />
       <text x={x + 4} y={to + 6} className="fill-slate text-[12px]">
-        rule
+        {texts.rule}
       </text>
     </g>
   );
@@ -138,20 +139,28 @@ function floorWidth({ deep, deepAt, near, far }: SectionFigures, mouth: number):
 
 /** What is drawn by eye, in lines that fit the drawing. */
 function byEye(names: readonly string[]): readonly string[] {
-  if (names.length < 3) return [`drawn by eye: ${names.join(', ')}`];
-  return [`drawn by eye: ${names.slice(0, 2).join(', ')},`, names.slice(2).join(', ')];
+  if (names.length < 3) return [texts.drawnByEye(names.join(', '))];
+  return [texts.drawnByEyeToo(names.slice(0, 2).join(', ')), names.slice(2).join(', ')];
 }
 
 function unmeasuredWidths(figures: SectionFigures): readonly string[] {
-  const names = { barThickness: 'bar thickness', mouth: 'groove width', linkThickness: 'link', tang: 'tang' } as const;
+  const names = {
+    barThickness: texts.barThickness,
+    mouth: texts.grooveWidth,
+    linkThickness: 'link',
+    tang: 'tang',
+  } as const;
   return (Object.keys(names) as (keyof typeof names)[]).filter((key) => figures[key] === null).map((key) => names[key]);
 }
 
 function describe({ near, far, clearance, lean }: SectionFigures, show: (mm: number) => string): string {
-  const depths = `near rail ${near === null ? 'not measured' : show(near)}, far rail ${far === null ? 'not measured' : show(far)}`;
-  const room = clearance === null ? '' : `, room under the link ${show(clearance)}`;
-  const tilt = lean === null ? '' : `, the link leans ${Math.abs(lean).toFixed(1)} degrees`;
-  return `Cross-section of the edge: ${depths}${room}${tilt}.`;
+  const depths = texts.nearRailFarRail(
+    near === null ? texts.notMeasured : show(near),
+    far === null ? texts.notMeasured : show(far),
+  );
+  const room = clearance === null ? '' : texts.roomUnderTheLink(show(clearance));
+  const tilt = lean === null ? '' : texts.linkLeans(Math.abs(lean).toFixed(1));
+  return texts.crossSectionOfTheEdge(depths, room, tilt);
 }
 
 interface RailProps {
@@ -298,7 +307,7 @@ function Clearance({
         strokeWidth="1.6"
       />
       <text x={W / 2} y={H - 22} textAnchor="middle" className="fill-steel figures text-[12px] font-bold">
-        room {show(figures.clearance)}
+        {texts.room(show(figures.clearance))}
       </text>
     </g>
   );

@@ -1,5 +1,6 @@
 import { useId, type KeyboardEvent } from 'react';
 import { linear } from './scale';
+import * as texts from '#language/screens/drawings';
 
 export type RibbonSide = 'left' | 'right';
 /** What is wrong with a cutter, as it is drawn. */
@@ -61,14 +62,14 @@ export function CutterRibbon({ left, right, mark, target, selected, onSelect, on
   return (
     <div
       className="overflow-x-auto"
-      {...(onSelect ? {} : { tabIndex: 0, role: 'region', 'aria-label': 'The loop, to be moved sideways' })}
+      {...(onSelect ? {} : { tabIndex: 0, role: 'region', 'aria-label': texts.theLoopToBeMoved })}
     >
       <svg
         width={width}
         height={HEIGHT}
         viewBox={`0 0 ${width} ${HEIGHT}`}
         role="group"
-        aria-label="The loop unrolled: cutters left and right"
+        aria-label={texts.loopUnrolled}
         onKeyDown={onKeyDown}
         className="block"
       >
@@ -86,7 +87,7 @@ export function CutterRibbon({ left, right, mark, target, selected, onSelect, on
               y={side === 'left' ? PAD + 14 : HEIGHT - PAD - 4}
               className="fill-ink-soft text-[13px] font-semibold"
             >
-              {side === 'left' ? 'Left' : 'Right'}
+              {side === 'left' ? texts.left : texts.right}
             </text>
             {(side === 'left' ? left : right).map((cutter, i) => (
               <Cutter

@@ -1,6 +1,7 @@
 import { memo } from 'react';
 import { BOTTOM, H, TOP, type Edge, type ProfileBand, type ProfilePoint } from './profile-frame';
 import { path } from './scale';
+import * as texts from '#language/screens/drawings';
 
 interface EdgeProfileProps {
   readonly edge: Edge;
@@ -102,16 +103,16 @@ interface StationMarkProps
 const StationMark = memo(function StationMark(props: StationMarkProps) {
   const { id, number, edge, at, near, far, nearAfter, farAfter, x, y, chosen, onSelect, show, showPosition } = props;
   const said = [
-    near === null ? 'near not measured' : `near ${show(near)}`,
-    far === null ? 'far not measured' : `far ${show(far)}`,
-    ...(nearAfter === null ? [] : [`after the rework near ${show(nearAfter)}`]),
-    ...(farAfter === null ? [] : [`far ${show(farAfter)}`]),
+    near === null ? texts.nearNotMeasured : texts.near(show(near)),
+    far === null ? texts.farNotMeasured : texts.far(show(far)),
+    ...(nearAfter === null ? [] : [texts.afterTheReworkNear(show(nearAfter))]),
+    ...(farAfter === null ? [] : [texts.far(show(farAfter))]),
   ].join(', ');
   return (
     <g
       role="button"
       tabIndex={-1}
-      aria-label={`Edge ${edge}, station ${number} at ${showPosition(at)}: ${said}`}
+      aria-label={texts.stationSaid(edge, number, showPosition(at), said)}
       aria-pressed={chosen}
       onPointerEnter={({ pointerType }) => pointerType === 'mouse' && onSelect(edge, id)}
       onClick={() => onSelect(edge, id)}

@@ -1,3 +1,4 @@
+import * as texts from '#language/screens/drawings';
 interface GaugeHeightProps {
   /** Least and greatest height below the edge, mm; null where none was measured. */
   readonly highest: number | null;
@@ -29,14 +30,14 @@ export function GaugeHeight({ highest, lowest, setting, after, show }: GaugeHeig
       role="img"
       aria-label={
         highest === null || lowest === null
-          ? 'No depth gauge measured'
-          : `Highest depth gauge ${show(highest)} below the edge, lowest ${show(lowest)}${setting === null ? '' : `, setting ${show(setting)}`}`
+          ? texts.noDepthGaugeMeasured
+          : texts.gaugeHeights(show(highest), show(lowest), setting === null ? '' : texts.setting(show(setting)))
       }
     >
       <path d={`M286 ${EDGE} C280 60 276 90 268 128 H330 V${EDGE + 6} Z`} className="fill-slate" />
       <path d={`M0 ${EDGE} H290`} className="stroke-ink" strokeWidth="1.5" strokeDasharray="2 3" />
       <text x="4" y={EDGE - 6} className="fill-ink-soft text-[12px]">
-        edge of the cutter
+        {texts.edgeOfTheCutter}
       </text>
       {after !== null && gauge(60, after, 'fill-none stroke-brass')}
       {highest !== null && gauge(60, highest, 'fill-slate-pale stroke-ink')}
@@ -49,12 +50,12 @@ export function GaugeHeight({ highest, lowest, setting, after, show }: GaugeHeig
       )}
       {highest !== null && (
         <text x="77" y="144" textAnchor="middle" className="fill-ink figures text-[12px]">
-          highest {show(highest)}
+          {texts.highest(show(highest))}
         </text>
       )}
       {lowest !== null && (
         <text x="207" y="144" textAnchor="middle" className="fill-ink figures text-[12px]">
-          lowest {show(lowest)}
+          {texts.lowest(show(lowest))}
         </text>
       )}
     </svg>

@@ -1,4 +1,5 @@
 import { linear, path } from './scale';
+import * as texts from '#language/screens/drawings';
 
 interface LogSectionProps {
   /** Depth of the cut, mm. */
@@ -32,11 +33,9 @@ export function LogSection({ depth, curve, side, measured, show }: LogSectionPro
   const end = curve?.at(-1)?.drift ?? null;
   const points = (curve ?? []).map((point) => ({ x: MIDDLE + sign * point.drift * scale, y: y(point.depth) }));
   const said = [
-    end === null
-      ? 'No curve: the lean is not measured.'
-      : `At ${show(depth)} deep the cut drifts about ${show(end)} to the ${side}.`,
+    end === null ? texts.noCurve : texts.cutDrifts(show(depth), show(end), side),
     measured &&
-      (measured.side === 'none' ? 'It cut straight.' : `It cut ${show(measured.drift)} to the ${measured.side}.`),
+      (measured.side === 'none' ? texts.itCutStraight : texts.itCutAside(show(measured.drift), measured.side)),
   ]
     .filter(Boolean)
     .join(' ');
@@ -60,10 +59,10 @@ export function LogSection({ depth, curve, side, measured, show }: LogSectionPro
         </text>
       )}
       <text x="4" y="14" className="fill-ink-soft text-[12px]">
-        left
+        {texts.leftwards}
       </text>
       <text x={W - 4} y="14" textAnchor="end" className="fill-ink-soft text-[12px]">
-        right
+        {texts.rightwards}
       </text>
     </svg>
   );

@@ -1,4 +1,5 @@
 import { linear, ticks } from './scale';
+import * as texts from '#language/screens/drawings';
 
 /** A family's range of pitches, unworn and stretched, mm. */
 export interface FamilyBand {
@@ -29,9 +30,7 @@ export function PitchScale({ bands, reading, show }: PitchScaleProps) {
     <svg
       viewBox={`0 0 ${W} ${H}`}
       role="img"
-      aria-label={
-        inside ? `Measured pitch ${show(inside.pitch)}, give or take ${show(inside.doubt)}` : 'Families by pitch'
-      }
+      aria-label={inside ? texts.measuredPitch(show(inside.pitch), show(inside.doubt)) : texts.familiesByPitch}
       className="block w-full"
     >
       {ticks(LO, HI, 5).map((pitch) => (

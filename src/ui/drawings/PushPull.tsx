@@ -1,3 +1,4 @@
+import * as texts from '#language/screens/drawings';
 interface PushPullProps {
   /** Percent that counts; null while it was not measured. */
   readonly percent: number | null;
@@ -48,25 +49,21 @@ export function PushPull({ percent, perJoint, watch, limit, show }: PushPullProp
       viewBox="0 0 660 196"
       className="w-full max-w-[44rem]"
       role="img"
-      aria-label={
-        percent === null
-          ? 'Not measured yet'
-          : `Grown by ${percent.toFixed(2)} percent, watch from ${watch}, limit ${limit}`
-      }
+      aria-label={percent === null ? texts.notMeasuredYet : texts.grown(percent.toFixed(2), watch, limit)}
     >
       <text x={LEFT} y="14" className="fill-ink-soft text-[12px]">
-        pushed together
+        {texts.pushedTogether}
       </text>
       <Row y={34} play={0} />
       <text x={LEFT} y="68" className="fill-ink-soft text-[12px]">
-        pulled apart{play > 0 ? `, play ${MAGNIFIED} times as large` : ''}
+        {texts.pulledApart(play > 0 ? texts.playMagnified(MAGNIFIED) : '')}
       </text>
       <Row y={88} play={play} />
       <path d={`M${end(0)} 18 V106`} className="stroke-ink-soft" strokeDasharray="2 3" />
       {play > 0 && <path d={`M${end(0)} 106 H${end(play)}`} className="stroke-brass" strokeWidth="4" />}
       {perJoint !== null && (
         <text x={end(play) + 6} y="92" className="fill-ink figures text-[13px]">
-          {show(perJoint)} a joint
+          {texts.aJoint(show(perJoint))}
         </text>
       )}
       <rect x={x(0)} y="140" width={x(watch) - x(0)} height="16" className="fill-leaf-pale stroke-leaf" />
@@ -84,7 +81,7 @@ export function PushPull({ percent, perJoint, watch, limit, show }: PushPullProp
         </text>
       ))}
       <text x={x(full)} y="174" textAnchor="end" className="fill-oxide text-[12px]">
-        replace
+        {texts.replace}
       </text>
       {percent !== null && (
         <g>

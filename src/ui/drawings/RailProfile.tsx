@@ -4,6 +4,7 @@ import { alongLine, freestBox, type Spot } from './label-spot';
 import { LevelLine, spotsOf } from './LevelLine';
 import { BOTTOM, H, LEFT, NOSE, RIGHT, TOP, W, type Edge, type ProfileBand, type ProfilePoint } from './profile-frame';
 import { linear, ticks } from './scale';
+import * as texts from '#language/screens/drawings';
 
 interface RailProfileProps {
   readonly edges: Readonly<Record<'A' | 'B', readonly ProfilePoint[]>>;
@@ -57,15 +58,20 @@ export function RailProfile(props: RailProfileProps) {
   );
   const rails = railSpots(props, along, y);
   const limitOnTop = limit !== null && tang !== null && limit > tang + room;
-  const limitLabel = limit === null ? '' : `least depth ${show(limit)}`;
+  const limitLabel = limit === null ? '' : texts.leastDepth(show(limit));
   const limitAt = freestBox(spotsOf(limitLabel, y(limit ?? 0), limitOnTop, false), rails);
-  const linkLabel = tang === null ? '' : `link with ${show(room)} room ${show(tang + room)}`;
+  const linkLabel = tang === null ? '' : texts.linkWithRoom(show(room), show(tang + room));
   const depthTicks = ticks(lo, hi, 5);
   const again = (['A', 'B'] as const).some((edge) =>
     edges[edge].some(({ nearAfter, farAfter }) => nearAfter !== null || farAfter !== null),
   );
   return (
-    <svg viewBox={`0 0 ${W} ${H}`} role="group" aria-label="Unrolled rail profile" className="block w-full select-none">
+    <svg
+      viewBox={`0 0 ${W} ${H}`}
+      role="group"
+      aria-label={texts.unrolledRailProfile}
+      className="block w-full select-none"
+    >
       <defs>
         <pattern id="metal-off" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
           <rect width="6" height="6" className="fill-brass-pale" />
@@ -81,7 +87,7 @@ export function RailProfile(props: RailProfileProps) {
         </g>
       ))}
       <text x={2} y={13} className="fill-ink-soft text-[12px]">
-        depth{lo > 0 ? ` from ${show(lo)}` : ''}
+        {texts.depth(lo > 0 ? texts.from(show(lo)) : '')}
       </text>
       <Nose x={MIDDLE} />
       {(['A', 'B'] as const).map((edge) => (
@@ -112,10 +118,10 @@ export function RailProfile(props: RailProfileProps) {
         />
       )}
       <text x={LEFT} y={H - 4} className="fill-ink text-[12px] font-semibold">
-        tail · edge A
+        {texts.tailOfEdge}
       </text>
       <text x={W - RIGHT} y={H - 4} textAnchor="end" className="fill-ink text-[12px] font-semibold">
-        edge B · tail
+        {texts.tailOfEdgeB}
       </text>
       <Legend again={again} />
     </svg>
@@ -127,28 +133,28 @@ function Legend({ again }: { again: boolean }) {
     <g transform={`translate(${W - (again ? 438 : 388)} 4)`} className="text-[12px]">
       <rect x="0" y="2" width="18" height="12" className="fill-ink opacity-15" />
       <text x="24" y="12" className="fill-ink">
-        doubt
+        {texts.doubt}
       </text>
       <g transform="translate(70 0)">
         <path d="M0 8 H20" className="stroke-ink" strokeWidth="2.4" />
         <circle cx="10" cy="8" r="3.6" className="fill-ink" />
         <text x="26" y="12" className="fill-ink">
-          near rail
+          {texts.nearRail}
         </text>
         <path d="M96 8 H116" className="stroke-slate" strokeWidth="2.4" strokeDasharray="5 3" />
         <rect x="102.5" y="4.5" width="7" height="7" className="fill-sheet stroke-slate" strokeWidth="2" />
         <text x="122" y="12" className="fill-ink">
-          far rail
+          {texts.farRail}
         </text>
         <rect x="180" y="2" width="18" height="12" fill="url(#metal-off)" className="stroke-brass" />
         <text x="204" y="12" className="fill-ink">
-          metal to come off
+          {texts.metalToComeOff}
         </text>
         {again && (
           <>
             <path d="M312 8 H334" className="stroke-pine" strokeWidth="3" />
             <text x="340" y="12" className="fill-ink">
-              after
+              {texts.after}
             </text>
           </>
         )}
@@ -163,7 +169,7 @@ function Nose({ x }: { x: number }) {
     <g>
       <rect x={x - NOSE / 2} y={TOP} width={NOSE} height={H - TOP - BOTTOM} className="fill-well" />
       <text x={x} y={(TOP + H - BOTTOM) / 2} textAnchor="middle" className="fill-ink-soft text-[12px]">
-        nose
+        {texts.nose}
       </text>
     </g>
   );

@@ -1,4 +1,5 @@
 import { linear } from './scale';
+import * as texts from '#language/screens/drawings';
 
 interface SprocketToothProps {
   /** Depth of the grooves that the drive links have worn, mm; null while it was not measured. */
@@ -33,11 +34,7 @@ export function SprocketTooth({ wear, doubt, watch, limit, show }: SprocketTooth
       viewBox="0 0 452 200"
       className="w-full max-w-[28rem]"
       role="img"
-      aria-label={
-        wear === null
-          ? 'Wear not measured'
-          : `Grooves worn ${show(wear)} deep; watch from ${show(watch)}, replace above ${show(limit)}`
-      }
+      aria-label={wear === null ? texts.wearNotMeasured : texts.groovesWorn(show(wear), show(watch), show(limit))}
     >
       <path
         d={`M48 ${BOTTOM} V${FACE + 8} Q48 ${FACE} 56 ${FACE} H132 C138 ${FACE} 138 ${depth} 146 ${depth} H194 C202 ${depth} 202 ${FACE} 208 ${FACE} H284 Q292 ${FACE} 292 ${FACE + 8} V${BOTTOM} Z`}
@@ -46,13 +43,13 @@ export function SprocketTooth({ wear, doubt, watch, limit, show }: SprocketTooth
       />
       <path d="M152 6 H188 V30 L182 44 Q170 50 158 44 L152 30 Z" className="fill-slate" />
       <text x="200" y="24" className="fill-ink-soft text-[12px]">
-        drive link
+        {texts.driveLink}
       </text>
-      {level(watch, 'stroke-brass', 'watch')}
-      {level(limit, 'stroke-oxide', 'replace')}
+      {level(watch, 'stroke-brass', texts.watch)}
+      {level(limit, 'stroke-oxide', texts.replace)}
       {wear === null && (
         <text x="170" y="150" textAnchor="middle" className="fill-steel text-[14px] font-bold">
-          not measured
+          {texts.notMeasured}
         </text>
       )}
       {wear !== null && (

@@ -1,5 +1,6 @@
 import { useEffect, useRef, type ReactNode } from 'react';
 import { X } from 'lucide-react';
+import * as texts from '#language/screens/controls';
 
 interface DialogProps {
   readonly title: string;
@@ -31,7 +32,7 @@ export function Dialog({ title, open, onClose, children }: DialogProps) {
         <div className="p-5">
           <div className="mb-3 flex items-start justify-between gap-4">
             <h2 className="text-xl font-bold">{title}</h2>
-            <button type="button" className="-mt-1 -mr-1 quiet px-3" onClick={onClose} aria-label="Close">
+            <button type="button" className="-mt-1 -mr-1 quiet px-3" onClick={onClose} aria-label={texts.close}>
               <X size={18} aria-hidden="true" />
             </button>
           </div>

@@ -1,4 +1,5 @@
 import { memo } from 'react';
+import * as texts from '#language/screens/controls';
 
 /** One plate of the row: a part and its three numbers, each as far as it is known. */
 export interface Plate {
@@ -22,7 +23,7 @@ export interface Joint {
   readonly sentence: string;
 }
 
-const WORD = { match: 'match', clash: 'clash', unknown: 'not known' } as const;
+const WORD = { match: texts.match, clash: texts.clash, unknown: texts.notKnown };
 const TONE = { match: 'text-leaf', clash: 'text-oxide', unknown: 'text-steel' } as const;
 
 /** Two link plates and a rivet: closed for a match, torn for a clash, dotted while not known. */
@@ -53,7 +54,7 @@ function JointMark({ state }: { state: Joint['state'] }) {
   );
 }
 
-const LABEL = { pitch: 'pitch', gauge: 'gauge', links: 'links' } as const;
+const LABEL = { pitch: texts.pitch, gauge: texts.gauge, links: texts.links };
 
 function PlateCard({ plate }: { plate: Plate }) {
   return (
@@ -69,7 +70,7 @@ function PlateCard({ plate }: { plate: Plate }) {
             </span>
             {plate.onMark?.[number] ? (
               <abbr title={plate.onMark[number]} className="ml-1 text-[11px] font-semibold text-brass no-underline">
-                by mark
+                {texts.byMark}
                 <span className="sr-only">. {plate.onMark[number]}</span>
               </abbr>
             ) : (
@@ -118,7 +119,7 @@ interface PlatesProps {
 export const Plates = memo(function Plates({ plates, joints, others }: PlatesProps) {
   return (
     <section
-      aria-label="Linked plates: what belongs together"
+      aria-label={texts.linkedPlatesWhatBelongsTogether}
       className="flex items-stretch max-md:relative max-md:flex-col max-md:gap-1"
     >
       {plates.map((plate, i) => (
@@ -134,7 +135,7 @@ export const Plates = memo(function Plates({ plates, joints, others }: PlatesPro
       ))}
       <div
         role="group"
-        aria-label="Rules of the whole set"
+        aria-label={texts.rulesOfTheWholeSet}
         className="ml-2 flex border-l border-line pl-1 max-md:ml-0 max-md:flex-wrap max-md:border-l-0 max-md:pl-0"
       >
         {others.map((joint) => (

@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import { ArrowLeft, Printer } from 'lucide-react';
+import * as texts from '#language/screens/controls';
 
 interface PrintBarProps {
   readonly back: string;
@@ -14,11 +15,11 @@ export function PrintBar({ back, to, children }: PrintBarProps) {
     <div className="no-print mb-4 flex flex-wrap gap-3">
       <a className="flex quiet items-center gap-2" href={back}>
         <ArrowLeft size={17} aria-hidden="true" />
-        Back to {to}
+        {texts.backTo(to)}
       </a>
       <button type="button" className="flex act items-center gap-2" onClick={() => window.print()}>
         <Printer size={17} aria-hidden="true" />
-        Print
+        {texts.print}
       </button>
       {children}
     </div>

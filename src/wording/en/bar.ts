@@ -73,10 +73,10 @@ export function driftSentence({ pull, odds }: Crooked, unit: UnitSystem = 'mm'):
 }
 
 /** Both schools on crooked cuts, named. */
-export const CROOKED_SCHOOLS = [
+export const CROOKED_SCHOOLS: readonly string[] = [
   'One school: it is the bar. Unlevel rails or a worn groove; uneven sharpening alone cut straight in a trial.',
   'The other: it is the cutters. One side longer, sharper or damaged, the usual cause with hand filers.',
-] as const;
+];
 
 /** What the shop makes of the two. */
 export const CROOKED_HERE: Record<Schools['curvedCuts'], string> = {
@@ -215,11 +215,11 @@ export const LEVELLING_STEPS: Record<Schools['levelling'], readonly string[]> = 
 };
 
 /** Cautions on the work card. */
-export const REWORK_CAUTIONS = [
+export const REWORK_CAUTIONS: readonly string[] = [
   'Gloves at the rail edges. Eye protection with file, belt and air.',
   'Stay off the nose sprocket. Blow away from the nose, never spin its bearing with air.',
   'Near enough is enough: this is maintenance, not a new bar. Then measure again.',
-] as const;
+];
 
 /** What a dressing takes in passes and minutes. */
 export function effortSentence(

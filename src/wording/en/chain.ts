@@ -1,5 +1,6 @@
 import type { StartValues } from '../../core/chain';
 import type { GaugeJudgement, Stretch } from '../../core/chain/checks';
+import { plural } from './plural';
 
 const FILING: Record<StartValues['filing'], string> = {
   round: 'round file',
@@ -37,7 +38,7 @@ export function gaugeSentence(
     afterCorrection === null
       ? ''
       : ` Once the cutters are filed back the highest stands ${show(afterCorrection)} under the edge.`;
-  return `Depth gauges last, down to ${show(setting)}.${then} About ${strokes} ${strokes === 1 ? 'stroke' : 'strokes'} of the flat file on the highest; round its front again.`;
+  return `Depth gauges last, down to ${show(setting)}.${then} About ${plural(strokes, { one: '# stroke', other: '# strokes' })} of the flat file on the highest; round its front again.`;
 }
 
 /** Which gauges are filed and by how many strokes, and those that stand too low and never are; null where it is the same as what was said of the highest. */
@@ -52,10 +53,10 @@ export function gaugesToFile({ each }: GaugeJudgement): string | null {
 }
 
 /** Cautions of filing and grinding a chain. */
-export const CHAIN_CAUTIONS = [
+export const CHAIN_CAUTIONS: readonly string[] = [
   'Gloves on; the bar clamped and the brake set while filing on the saw. Eye protection at the grinder.',
   'Depth gauges lower than their setting make the chain grab and kick back: the maker’s setting wins.',
-] as const;
+];
 
 /** What push and pull tell beside the percentage. */
 export function stretchSentences({ measured, fresh, bySpan, adjuster }: Stretch, show: Show): readonly string[] {

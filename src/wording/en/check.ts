@@ -5,6 +5,7 @@ import { checkName, observedSentence, wordsOfCheck } from './checks-said';
 import { familyLabel, provenanceWord, railWord, straightEdgeWord } from './labels';
 import { readingName } from './places';
 import { list } from './sentence';
+import { plural } from './plural';
 
 /** A check's value with its unit, as shown. */
 export function checkValue(
@@ -14,8 +15,10 @@ export function checkValue(
   return value === null ? '' : `${boundWord(bound)}${figure(value, unit, system)}`;
 }
 
+const BOUND = { 'at-least': 'at least', 'at-most': 'at most' };
+
 /** A bound says from which side it holds the value. */
-const boundWord = (bound: Check['bound']): string => (bound === null ? '' : `${bound.replace('-', ' ')} `);
+const boundWord = (bound: Check['bound']): string => (bound === null ? '' : `${BOUND[bound]} `);
 
 /** A figure in the unit of its check. */
 export function figure(value: number, unit: Check['unit'], system: UnitSystem): string {
@@ -95,7 +98,7 @@ function note(item: CheckNote, unit: UnitSystem): string {
     case 'gauge-strokes':
       return item.strokes === 0
         ? `It is the ${item.side} cutter ${item.cutter}.`
-        : `It is the ${item.side} cutter ${item.cutter}; ${item.filed === 1 ? 'one is filed' : `${item.filed} are filed`}, the highest by about ${item.strokes} ${item.strokes === 1 ? 'stroke' : 'strokes'} of the flat file.`;
+        : `It is the ${item.side} cutter ${item.cutter}; ${plural(item.filed, { one: 'one is filed', other: '# are filed' })}, the highest by about ${plural(item.strokes, { one: '# stroke', other: '# strokes' })} of the flat file.`;
     case 'gauge-back':
       return item.back === 0
         ? ''
@@ -121,7 +124,7 @@ function note(item: CheckNote, unit: UnitSystem): string {
 function byHand({ outcome, probability }: Check, { high, tests }: Extract<CheckNote, { code: 'by-hand' }>): string {
   // Nothing that was only tried by hand is certain.
   const chance = `${Math.min(99, Math.max(1, Math.round(100 * (1 - (probability ?? 0)))))} %`;
-  const said = tests === 1 ? 'one test by hand' : `${tests} tests by hand`;
+  const said = plural(tests, { one: 'one test by hand', other: '# tests by hand' });
   if (outcome === 'fail')
     return `The ${high} rail stands high, by ${said} (${chance} sure), amount unknown: dress it until both rails shine, and measure the depth for what metal is left.`;
   if (outcome === 'ok') return `The rails stand level, by ${said}.`;

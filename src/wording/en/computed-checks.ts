@@ -1,4 +1,5 @@
 import type { Check, ComputedCheckId } from '../../core/judge';
+import { plural } from './plural';
 
 /** Says a value, in the unit of the screen, against what it is held against. */
 export type Say = (value: string, against: string, check: Check) => string;
@@ -154,8 +155,8 @@ export const COMPUTED_WORDS: Readonly<Record<ComputedCheckId, ComputedWords>> = 
   },
   'chain.tight-joints': {
     check: 'Tight joints',
-    fail: (value, _, check) =>
-      check.value === 1 ? 'One joint is tight: free it.' : `${value} joints are tight: free them.`,
+    fail: (_value, _, check) =>
+      plural(check.value ?? 0, { one: 'One joint is tight: free it.', other: '# joints are tight: free them.' }),
   },
   'sprocket.chains': {
     check: 'Chains run on it',

@@ -1,4 +1,4 @@
-import { FAMILIES, type FamilyId } from '../../core/families';
+import type { FamilyId } from '../../core/families';
 import { never } from '../../core/result';
 import type { CounterCaution, CounterNumbers, Question } from '../../core/counter';
 import { numberOnMarkSentence } from './identity';
@@ -51,7 +51,7 @@ export function counterValue(property: keyof CounterNumbers, numbers: CounterNum
   const { values, status } = numbers[property];
   if (values.length === 0) return status === 'conflict' ? '≠' : '?';
   const write = (value: string | number): string => {
-    if (property === 'pitch') return FAMILIES[value as FamilyId].label;
+    if (property === 'pitch') return familyLabel(value as FamilyId);
     return String(value);
   };
   return list([...values].slice(0, 4).map(write), status === 'conflict' ? 'against' : 'or');

@@ -1,7 +1,8 @@
 import { wholeNumber, type ShopStyle } from '../shop-format';
 import type { Part } from '../../core/reading';
 import { DESERVED, type DrawnPart, type PartDoubt, type Worth } from '../../core/doubt';
-import { actionWord, instrumentName, partName } from './labels';
+import { actionWord, partName } from './labels';
+import { instrumentName } from './instruments';
 
 import { readingName } from './places';
 import { type Action } from '../../core/sheet';

@@ -14,6 +14,7 @@ import { partName } from './labels';
 import { stepName } from './steps';
 import { readingName } from './places';
 import { inSentence, list, sentence } from './sentence';
+import { plural } from './plural';
 
 /** How a part of a plan stands. */
 export const bookingWord: Record<BookingState, string> = {
@@ -42,22 +43,22 @@ export const proofWord: Record<Proof['state'], string> = {
 };
 
 /** Cautions before a saw is put together and started. */
-export const REFIT_CAUTIONS = [
+export const REFIT_CAUTIONS: readonly string[] = [
   'Battery out or spark lead off until all of it is on. Gloves on: a dressed rail is sharp.',
   'Follow the saw maker’s approved bar and chain combinations.',
-] as const;
+];
 
-export const PROOF_CAUTIONS = [
+export const PROOF_CAUTIONS: readonly string[] = [
   'Protective clothing for the test cut. The saw maker’s instructions and the local rules on saw work come first.',
   'A saw whose chain turns while it idles is not tried: it goes back to the sprocket.',
-] as const;
+];
 
 /** Cautions that go home with the customer. */
-export const HOME_CAUTIONS = [
+export const HOME_CAUTIONS: readonly string[] = [
   'This is what was measured here, and advice to a competent user; it is no certificate of the saw.',
   'Follow the saw maker’s approved bar and chain combinations and the local rules on saw work and kickback.',
   'A worn bar edge can cut like a knife: gloves on whenever the chain is off.',
-] as const;
+];
 
 /** How the chain is tensioned in this shop. */
 export const TENSION_SAYS: Record<Schools['tension'], string> = {
@@ -68,7 +69,7 @@ export const TENSION_SAYS: Record<Schools['tension'], string> = {
 
 /** How the shop’s factor on the predicted drift stands. */
 export function driftFactorSentence({ factor, interval, cuts }: DriftFactor): string {
-  const from = cuts === 1 ? '1 other test cut is logged' : `${cuts} other test cuts are logged`;
+  const from = plural(cuts, { one: '# other test cut is logged', other: '# other test cuts are logged' });
   if (!interval) return `Uncalibrated: ${from}, five are needed. The curve is the plain model.`;
   return `Calibrated by the shop’s ${cuts} other test cuts: ${factor.toFixed(2)} times the plain model (${interval.low.toFixed(2)} to ${interval.high.toFixed(2)}, 95 %).`;
 }

@@ -1,6 +1,6 @@
 import type { Study, StudyFlaw, StudyResult } from '../../core/hand';
 import { INSTRUMENTS, type InstrumentId } from '../../core/quantity';
-import { instrumentName } from './labels';
+import { instrumentName } from './instruments';
 import { sentence } from './sentence';
 
 /** Lengths of hands and tools are small: so many decimals show them. */

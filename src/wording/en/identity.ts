@@ -23,17 +23,24 @@ const MARKED_ON = {
   sprocket: 'the sprocket',
   nose: 'the nose',
   stamp: 'the stamp',
-} as const;
+};
 const STANDS_ON = {
   template: 'Template fits',
   sprocket: 'Drive sprocket marked',
   nose: 'Nose marked',
   stamp: 'Stamped',
-} as const;
+};
 
 function codeMeaning({ pitch, gauge }: Extract<IdentityReason, { code: 'learned-code' }>): string {
   return [pitch && pitchMarkLabel(pitch), gauge && gaugeLabel(gauge)].filter(Boolean).join(', ') || 'nothing yet';
 }
+
+const IN_SEQUENCE = {
+  'full-complement': 'full complement',
+  'semi-skip': 'semi skip',
+  'full-skip': 'full skip',
+};
+const BUILD = { small: 'small', large: 'large' };
 
 /** What a piece of evidence says, without what follows from it; used inside sentences. */
 function says(reason: IdentityReason, unit: UnitSystem): string {
@@ -52,11 +59,11 @@ function says(reason: IdentityReason, unit: UnitSystem): string {
     case 'count':
       return `${reason.value} links were counted`;
     case 'cutters':
-      return `${reason.cutters} cutters in ${reason.sequence.replace('-', ' ')} need ${list(reason.links.map(String), 'or')} links`;
+      return `${reason.cutters} cutters in ${IN_SEQUENCE[reason.sequence]} need ${list(reason.links.map(String), 'or')} links`;
     case 'links-mark':
       return `the stamp says ${reason.value} links`;
     case 'chassis':
-      return `the build is ${reason.chassis}`;
+      return `the build is ${BUILD[reason.chassis]}`;
     case 'file-size':
       return `a ${formatLength(reason.diameter, unit, unit === 'mm' ? 1 : 3)} file was used`;
     case 'learned-code':
@@ -91,7 +98,7 @@ export function identityReason(reason: IdentityReason, unit: UnitSystem = 'mm'):
       return `${STANDS_ON[reason.on]} ${reason.text}: ${pitchMarkLabel(reason.value)}.`;
     }
     case 'chassis':
-      return `Laid beside a known chain the build is ${reason.chassis}.`;
+      return `Laid beside a known chain the build is ${BUILD[reason.chassis]}.`;
     case 'file-size':
       return `Filed with ${formatLength(reason.diameter, unit, unit === 'mm' ? 1 : 3)}: the file that goes with its family.`;
     case 'file-fits-none':
@@ -131,7 +138,7 @@ export function identityReason(reason: IdentityReason, unit: UnitSystem = 'mm'):
         ? `Stamped ${reason.text}: ${reason.value} drive links.`
         : `A bare ${reason.text} on the stamp may mean ${reason.value} drive links.`;
     case 'cutters':
-      return `${reason.cutters} cutters in ${reason.sequence.replace('-', ' ')} mean ${list(reason.links.map(String), 'or')} drive links.`;
+      return `${reason.cutters} cutters in ${IN_SEQUENCE[reason.sequence]} mean ${list(reason.links.map(String), 'or')} drive links.`;
     case 'gauge-narrows-pitch':
       return 'The gauge tells the two 3/8 builds apart here.';
     case 'build-open':
@@ -228,6 +235,14 @@ export const identifiedPartName: Record<IdentifiedPart, string> = {
   bar: 'bar',
   driveSprocket: 'drive sprocket',
   nose: 'nose',
+};
+
+/** A part where there is little room. */
+export const identifiedPartShort: Record<IdentifiedPart, string> = {
+  chain: 'Chain',
+  bar: 'Bar',
+  driveSprocket: 'Sprocket',
+  nose: 'Nose',
 };
 
 export const identifiedPropertyName: Record<IdentifiedProperty, string> = {

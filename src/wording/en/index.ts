@@ -1,5 +1,6 @@
 /** English. */
 export * from './labels';
+export * from './instruments';
 export * from './limit-names';
 export { stepName } from './steps';
 export { checkName } from './checks-said';

@@ -13,9 +13,11 @@ import { formatLength, formatPosition, mm, type UnitSystem } from '../../core/qu
 import { ailmentName } from './ailments';
 import { checkSentence, figure, valueWithDoubt } from './check';
 import { numberOnMarkSentence } from './identity';
-import { actionWord, familyLabel, fitRuleName, gaugeLabel, instrumentName, operationWord, partName } from './labels';
+import { actionWord, familyLabel, fitRuleName, gaugeLabel, operationWord, partName } from './labels';
+import { instrumentName } from './instruments';
 import { readingName } from './places';
 import { inSentence, list, sentence } from './sentence';
+import { plural } from './plural';
 
 /** One reason of a verdict. */
 export function verdictReason(reason: VerdictReason, unit: UnitSystem = 'mm'): string {
@@ -47,12 +49,12 @@ const turnedBy = (logged: number | null): string =>
 export function turnLogSentence({ times: turns, seen }: Turned, told: TurnOver | undefined): string | null {
   if (seen === 0) return null;
   if (turns === 0)
-    return `By the log the bar never changed its edge, in ${seen} ${seen === 1 ? 'look' : 'looks'}. It may have been turned there and back.`;
+    return `By the log the bar never changed its edge, in ${plural(seen, { one: '# look', other: '# looks' })}. It may have been turned there and back.`;
   const against = told === 'never' ? ' That counts before what was told.' : '';
   return `By the log the bar changed its edge ${turns} of ${seen} times.${against}`;
 }
 
-const times = (count: number): string => (count === 1 ? 'once' : `${count} times`);
+const times = (count: number): string => plural(count, { one: 'once', other: '# times' });
 
 /** What the side of the low rails tells. */
 export function wearPatternSentence(pattern: WearPattern): string | null {
@@ -282,7 +284,7 @@ export function idleSentence({ reason }: IdleReading): string {
 export const planSummary = (readings: number, minutes: number): string =>
   readings === 0
     ? 'nothing left to measure'
-    : `${readings} ${readings === 1 ? 'reading' : 'readings'}, about ${Math.ceil(minutes)} min in all`;
+    : `${plural(readings, { one: '# reading', other: '# readings' })}, about ${Math.ceil(minutes)} min in all`;
 
 /** Why a measurement is worth making next. */
 export function nextSentence({ measure, reason }: NextMeasurement, unit: UnitSystem = 'mm'): string {

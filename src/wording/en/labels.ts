@@ -1,9 +1,8 @@
 import type { StraightEdgeOutcome } from '../../core/groove';
 import type { Rail } from '../../core/declared';
 import type { Part, Waits } from '../../core/reading';
-import { FAMILIES, GAUGES, type FamilyId, type GaugeId, type Provenance, type PitchMark } from '../../core/families';
+import { GAUGES, type FamilyId, type GaugeId, type Provenance, type PitchMark } from '../../core/families';
 import type { FitRule } from '../../core/fit';
-import { INSTRUMENTS, type InstrumentId } from '../../core/quantity';
 import type { Schools } from '../../core/schools';
 import type { Action, Operation } from '../../core/sheet';
 
@@ -74,7 +73,16 @@ export const straightEdgeWord: Record<StraightEdgeOutcome, string> = {
   'passes-beyond': 'the cutter passes beyond',
 };
 
-export const familyLabel = (id: FamilyId): string => FAMILIES[id].label;
+const FAMILY_LABELS: Record<FamilyId, string> = {
+  quarter: '1/4',
+  '325': '.325',
+  '38lp': '3/8 low profile',
+  '38': '3/8 standard',
+  '404': '.404',
+};
+
+/** A family as the trade writes it. */
+export const familyLabel = (id: FamilyId): string => FAMILY_LABELS[id];
 /** A family in tight places: plates, slips. */
 export const familyShort: Record<FamilyId, string> = {
   quarter: '1/4',
@@ -85,8 +93,6 @@ export const familyShort: Record<FamilyId, string> = {
 };
 export const gaugeLabel = (id: GaugeId): string => `${id} in (${GAUGES[id].mmLabel} mm)`;
 export const pitchMarkLabel = (mark: PitchMark): string => (mark === '3/8' ? '3/8, build not said' : familyLabel(mark));
-export const instrumentName = (id: InstrumentId): string => INSTRUMENTS[id].name;
-export { instrumentShort } from '../../core/quantity';
 
 export const fitRuleName: Record<FitRule, string> = {
   'chain-pitch-is-sprocket-pitch': 'Pitch: chain and drive sprocket',

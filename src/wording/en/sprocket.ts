@@ -14,7 +14,7 @@ const AND_CHAIN: Record<Action, string> = {
 export const sprocketAndChain = (action: Action): string => AND_CHAIN[action];
 
 /** Cautions of putting another drive sprocket on. */
-export const REPLACE_CAUTIONS = [
+export const REPLACE_CAUTIONS: readonly string[] = [
   'Battery out, or spark lead off, and the chain brake released: the drum does not come off under a set brake.',
   'The same pitch on all three wheels. The saw maker’s approved combinations and torque come first.',
-] as const;
+];

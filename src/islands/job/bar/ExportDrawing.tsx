@@ -1,5 +1,6 @@
 import { useState, type RefObject } from 'react';
 import { save } from '../../frame/save-file';
+import * as texts from '#language/screens/job-bar';
 
 interface ExportDrawingProps {
   readonly of: RefObject<HTMLElement | null>;
@@ -25,16 +26,16 @@ export function ExportDrawing({ of, name, label }: ExportDrawingProps) {
   };
   return (
     <p className="no-print text-right text-sm text-ink-soft">
-      {label} as{' '}
+      {texts.drawing(label)}{' '}
       {(['svg', 'png'] as const).map((kind) => (
         <button key={kind} type="button" className="min-h-8 px-1.5 underline" onClick={() => void give(kind)}>
           {kind.toUpperCase()}
-          <span className="sr-only"> of {name}</span>
+          <span className="sr-only"> {texts.drawingOf(name)}</span>
         </button>
       ))}
       {failed && (
         <span role="alert" className="block font-semibold text-oxide">
-          The drawing could not be given out. Try again when the server can be reached.
+          {texts.drawingNotGiven}
         </span>
       )}
     </p>

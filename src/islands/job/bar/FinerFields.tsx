@@ -3,6 +3,7 @@ import { UNNAMED } from '../../../wording';
 import { Field } from '../parts/Field';
 import { useJob, useJobStore } from '../store/JobContext';
 import { FINER, type StationRow } from './stations';
+import * as texts from '#language/screens/job-bar';
 
 /** Every place of a station that can hold a reading. */
 const FIELDS = ['near', 'far', 'mouth', ...FINER, 'leaveLow', 'after.near', 'after.far', 'after.mouth', 'at'] as const;
@@ -21,7 +22,7 @@ function RemoveStation({ row }: { row: StationRow }) {
   };
   return (
     <button type="button" className="quiet" onClick={remove}>
-      Take this station off
+      {texts.takeThisStationOff}
     </button>
   );
 }
@@ -39,7 +40,7 @@ export function FinerFields({ row }: { row: StationRow }) {
       <Field path={`${row.path}.marker`} />
       <Field path={`${row.path}.square`} />
       <Field path={`${row.path}.squareWith`} />
-      {(['Near', 'Far'] as const).map((rail) => (
+      {([texts.near, texts.far] as const).map((rail) => (
         <div key={rail} className="grid grid-cols-2 gap-3">
           <Field path={`${row.path}.chip${rail}.length`} />
           <Field path={`${row.path}.chip${rail}.depth`} />

@@ -5,6 +5,7 @@ import { checkSentence, greaseSays } from '../../../wording';
 import { heatSentence } from '../../../wording/causes';
 import { useFrame } from '../../frame/frame-context';
 import { useJob } from '../store/JobContext';
+import * as texts from '#language/screens/job-bar';
 
 /** The walk along the bar in the order hands move: tail, body, groove, nose; and the bar's own sizes. */
 export function LookOver() {
@@ -14,11 +15,8 @@ export function LookOver() {
   const hard = entered.sheet.bar?.nose === 'hard';
   return (
     <>
-      <Notice kind="caution">
-        Gloves at the rail edges. With compressed air: eye protection, blow away from the nose, never spin the nose
-        bearing.
-      </Notice>
-      <Group title="Tail" aside="one finding a tap, in the order hands move along a bar">
+      <Notice kind="caution">{texts.glovesAtTheRailEdges}</Notice>
+      <Group title={texts.tail} aside={texts.oneFindingATap}>
         <div className="grid grid-cols-2 gap-4">
           <Field path="bar.checks.slot" />
           <Field path="bar.checks.holes" />
@@ -26,7 +24,7 @@ export function LookOver() {
           <Field path="bar.checks.tailErosion" />
         </div>
       </Group>
-      <Group title="Body">
+      <Group title={texts.body}>
         <div className="grid grid-cols-2 gap-4">
           <Field path="bar.checks.crack" />
           <Field path="bar.checks.bow" />
@@ -46,7 +44,7 @@ export function LookOver() {
           <Field path="bar.construction" />
         </div>
       </Group>
-      <Group title="Groove and rails">
+      <Group title={texts.grooveAndRails}>
         <div className="grid grid-cols-2 gap-4">
           <Field path="bar.checks.groove" />
           <Field path="bar.checks.grooveShape" />
@@ -55,7 +53,7 @@ export function LookOver() {
           <Field path="bar.checks.straightEdge" />
         </div>
       </Group>
-      <Group title="Nose">
+      <Group title={texts.nose}>
         <div className="grid grid-cols-2 gap-4">
           <Field path="bar.nose" />
           {hard ? (
@@ -77,7 +75,7 @@ export function LookOver() {
           )}
         </div>
       </Group>
-      <Group title="Sizes">
+      <Group title={texts.sizes}>
         <div className="grid grid-cols-4 gap-3 max-lg:grid-cols-2">
           <Field path="bar.overallLength" />
           <Field path="bar.bodyHeight" />

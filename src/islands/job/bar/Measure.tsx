@@ -14,6 +14,7 @@ import { Section } from './Section';
 import type { Edge } from './stations';
 import { StationTable } from './StationTable';
 import type { Stations } from './useStations';
+import * as texts from '#language/screens/job-bar';
 
 const EDGES = ['A', 'B'] as const;
 
@@ -32,10 +33,10 @@ export function Measure({ stations }: { stations: Stations }) {
   useKeys(
     useMemo(
       () => [
-        { shown: ['['], does: 'edge A', on: '[', act: () => toEdge('A') },
-        { shown: [']'], does: 'edge B', on: ']', act: () => toEdge('B') },
-        { shown: ['Enter'], does: 'along a bar: near, far, mouth, next station' },
-        { shown: ['↑', '↓', '←', '→'], does: 'move between stations and readings' },
+        { shown: ['['], does: texts.edgeA, on: '[', act: () => toEdge('A') },
+        { shown: [']'], does: texts.edgeB, on: ']', act: () => toEdge('B') },
+        { shown: ['Enter'], does: texts.alongABar },
+        { shown: ['↑', '↓', '←', '→'], does: texts.moveBetweenStationsAndReadings },
       ],
       [toEdge],
     ),
@@ -62,14 +63,13 @@ export function Measure({ stations }: { stations: Stations }) {
         <EdgeSwitch edge={edge} onEdge={toEdge} onAdd={add} />
         <StationTable edge={edge} rows={rows[edge]} selected={row?.key ?? null} onSelect={onSelect} onEdge={toEdge} />
         <p className="mb-2 text-[13px] text-ink-soft">
-          A is down when the stamp reads upright, near is the stamped side. A reading keeps its tool;{' '}
-          <kbd className="figures">F8</kbd> in a field changes it.
+          {texts.whichEdge} <kbd className="figures">F8</kbd> {texts.changesTheTool}
         </p>
         <Field path={`bar.edges.${edge}.stands`} />
       </div>
       <div className="min-w-0 border-l border-line pl-4 max-md:border-l-0 max-md:pl-0">
         {row && <Section edge={edge} row={row} number={rows[edge].indexOf(row) + 1} />}
-        <ExportDrawing of={drawing} name="rail-profile" label="profile" />
+        <ExportDrawing of={drawing} name="rail-profile" label={texts.profile} />
       </div>
     </div>
   );
@@ -86,7 +86,7 @@ function useCaretOnEmptyBar(isEmpty: boolean): void {
 
 function EdgeSwitch({ edge, onEdge, onAdd }: { edge: Edge; onEdge: (edge: Edge) => void; onAdd: () => void }) {
   return (
-    <div role="group" aria-label="Edge" className="my-1 flex items-center gap-1 max-md:flex-wrap">
+    <div role="group" aria-label={texts.edge} className="my-1 flex items-center gap-1 max-md:flex-wrap">
       {EDGES.map((each) => (
         <button
           key={each}
@@ -95,7 +95,7 @@ function EdgeSwitch({ edge, onEdge, onAdd }: { edge: Edge; onEdge: (edge: Edge) 
           onClick={() => onEdge(each)}
           className="quiet whitespace-nowrap aria-pressed:border-pine aria-pressed:bg-pine aria-pressed:text-pine-ink"
         >
-          Edge {each} <kbd className="figures font-normal opacity-80">{each === 'A' ? '[' : ']'}</kbd>
+          {texts.edgeNamed(each)} <kbd className="figures font-normal opacity-80">{each === 'A' ? '[' : ']'}</kbd>
         </button>
       ))}
       <ToolsOfTable />
@@ -105,7 +105,7 @@ function EdgeSwitch({ edge, onEdge, onAdd }: { edge: Edge; onEdge: (edge: Edge) 
         onClick={onAdd}
       >
         <Plus size={16} aria-hidden="true" />
-        Station
+        {texts.station}
       </button>
     </div>
   );
@@ -118,11 +118,11 @@ function ToolsOfTable() {
     <div className="mx-1 grid grid-cols-[auto_auto] items-center gap-x-1.5 gap-y-0.5 text-[13px] leading-tight text-ink-soft">
       {TABLE_KINDS.map(({ kind, name }) => (
         <div key={kind} className="contents">
-          <span>{name} by</span>
+          <span>{texts.read(name)}</span>
           <ToolPick
             tools={FIELD_KINDS[kind].tools}
             tool={tools[kind] ?? FIELD_KINDS[kind].tools[0]}
-            label={`${name}: measured with`}
+            label={texts.measuredWith(name)}
             onTake={(tool) => takeTool(kind, tool)}
           />
         </div>
@@ -132,8 +132,8 @@ function ToolsOfTable() {
 }
 
 const TABLE_KINDS = [
-  { kind: 'depth', name: 'Depths' },
-  { kind: 'grooveWidth', name: 'Widths' },
+  { kind: 'depth', name: texts.depths },
+  { kind: 'grooveWidth', name: texts.widths },
 ] as const;
 
 /** What the dressing of each edge amounts to: work in the colour of work, the rest quietly. Of a finished bar only what cannot be done. */

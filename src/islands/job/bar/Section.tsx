@@ -7,6 +7,7 @@ import { later } from '../../frame/later';
 import { useJob } from '../store/JobContext';
 import { useTarget } from '../target';
 import { FINER, sectionAt, type Edge, type StationRow } from './stations';
+import * as texts from '#language/screens/job-bar';
 
 /** Fetched when they are asked for: most stations do without. */
 const { View: FinerFields } = later(() => import('./FinerFields').then((there) => there.FinerFields));
@@ -26,15 +27,16 @@ export function Section({ edge, row, number }: { edge: Edge; row: StationRow; nu
     { name: 'step', text: figures.step === null ? null : show(Math.abs(figures.step)) },
     { name: 'rock', text: figures.rock === null ? null : `${figures.rock.toFixed(1)}°` },
     {
-      name: 'set lean',
+      name: texts.setLean,
       text: figures.rawLean === null || figures.lean === null ? null : `${figures.lean.toFixed(1)}°`,
     },
     { name: 'play', text: figures.play === null ? null : show(figures.play) },
   ];
   return (
-    <section aria-label={`Cross-section, edge ${edge}, station ${number}`}>
+    <section aria-label={texts.crossSectionEdgeStation(edge, number)}>
       <h3 className="font-bold">
-        Edge {edge}, station {number} <span className="figures font-normal text-ink-soft">at {position(row.at)}</span>
+        {texts.edgeStation(edge, number)}{' '}
+        <span className="figures font-normal text-ink-soft">{texts.atPosition(position(row.at))}</span>
       </h3>
       <div ref={drawing} className="max-md:mx-auto max-md:max-w-80">
         <CrossSection figures={figures} exaggeration={factor} show={show} />
@@ -49,7 +51,7 @@ export function Section({ edge, row, number }: { edge: Edge; row: StationRow; nu
       </dl>
       <Believed edge={edge} row={row} />
       <label className="mt-1 flex items-center gap-2 text-sm">
-        <span className="shrink-0">Lean drawn ×{factor}</span>
+        <span className="shrink-0">{texts.leanDrawn(factor)}</span>
         <input
           type="range"
           min={1}
@@ -61,7 +63,7 @@ export function Section({ edge, row, number }: { edge: Edge; row: StationRow; nu
         />
       </label>
       <FinerReadings row={row} />
-      <ExportDrawing of={drawing} name={`section-${edge}-${number}`} label="section" />
+      <ExportDrawing of={drawing} name={`section-${edge}-${number}`} label={texts.section} />
     </section>
   );
 }
@@ -75,9 +77,9 @@ function Believed({ edge, row }: { edge: Edge; row: StationRow }) {
   const part = ({ value, u }: { value: number; u: number }) => `${figure(value)} ± ${show(2 * u)}`;
   return (
     <p className="mt-1 text-sm">
-      <span className="text-ink-soft">All readings together say: near </span>
+      <span className="text-ink-soft">{texts.allReadingsSay} </span>
       <span className="figures font-semibold whitespace-nowrap">{part(place.near)}</span>
-      <span className="text-ink-soft">, far </span>
+      <span className="text-ink-soft">{texts.andFar} </span>
       <span className="figures font-semibold whitespace-nowrap">{part(place.far)}</span>
     </p>
   );
@@ -91,9 +93,7 @@ function FinerReadings({ row }: { row: StationRow }) {
   });
   return (
     <details className="border-t border-line" open={open} onToggle={({ currentTarget }) => setOpen(currentTarget.open)}>
-      <summary className="flex min-h-11 items-center text-sm font-semibold text-pine">
-        Finer readings: width, square, burrs, chips
-      </summary>
+      <summary className="flex min-h-11 items-center text-sm font-semibold text-pine">{texts.finerReadings}</summary>
       {open && <FinerFields row={row} />}
     </details>
   );

@@ -11,13 +11,14 @@ import { keeping } from '../store/keeping';
 import type { Meaning } from '../store/meaning';
 import { fieldState, useFieldActions, type FieldState } from '../store/useField';
 import { plannedText, type Edge, type StationRow } from './stations';
+import * as texts from '#language/screens/job-bar';
 
 /** Columns in the order of the entry path; the position is asked for only by going there. */
 const COLUMNS = [
   { name: 'at', label: 'at' },
-  { name: 'near', label: 'near rail' },
-  { name: 'far', label: 'far rail' },
-  { name: 'mouth', label: 'groove width' },
+  { name: 'near', label: texts.nearRail },
+  { name: 'far', label: texts.farRail },
+  { name: 'mouth', label: texts.grooveWidth },
 ] as const;
 type Column = (typeof COLUMNS)[number]['name'];
 const PATH_START = 1;
@@ -57,11 +58,11 @@ export function StationTable({ edge, rows, selected, onSelect, onEdge }: Station
   return (
     <div>
       <table ref={table} className="w-full border-collapse">
-        <caption className="sr-only">Stations of edge {edge}</caption>
+        <caption className="sr-only">{texts.stationsOfEdge(edge)}</caption>
         <thead>
           <tr className="text-left text-[13px] text-ink-soft">
             <th scope="col" className="w-8 font-semibold max-md:w-5">
-              <span className="sr-only">Station</span>
+              <span className="sr-only">{texts.station}</span>
             </th>
             {COLUMNS.map(({ name, label }) => (
               <th key={name} scope="col" className="pb-1 font-semibold">
@@ -165,7 +166,7 @@ const StationCells = memo(function StationCells(props: StationCellsProps) {
               row={row}
               column={name}
               cell={`${number}:${column}`}
-              label={`Edge ${edge}, station ${number + 1}, ${label}`}
+              label={texts.readingOfStation(edge, number + 1, label)}
               field={fields[name]}
               at={fields.at.path}
               sayId={sayId}

@@ -14,11 +14,12 @@ import {
 import { useFrame } from '../../frame/frame-context';
 import { Group } from '../parts/StepHead';
 import { useJob } from '../store/JobContext';
+import * as texts from '#language/screens/job-bar';
 
 const STATE = {
   found: { word: 'found', look: 'border-brass bg-brass-pale' },
   sound: { word: 'sound', look: 'border-leaf bg-leaf-pale' },
-  'not-measured': { word: 'not known', look: 'border-steel bg-steel-pale' },
+  'not-measured': { word: texts.notKnown, look: 'border-steel bg-steel-pale' },
 } as const;
 
 /** Depths of cut that can be drawn, mm. */
@@ -57,14 +58,14 @@ export function WhyCrooked() {
             );
           })}
         </ul>
-        <Group title="What the wear says">
+        <Group title={texts.whatTheWearSays}>
           {pattern.length > 0 ? (
             pattern.map((text) => <p key={text}>{text}</p>)
           ) : (
-            <p className="text-ink-soft">Measure both edges: the sides of the low rails tell who leans on the saw.</p>
+            <p className="text-ink-soft">{texts.measureBothEdges}</p>
           )}
         </Group>
-        <Group title="Practitioners disagree">
+        <Group title={texts.practitionersDisagree}>
           {[...CROOKED_SCHOOLS, CROOKED_HERE[view.schools.curvedCuts]].map((text) => (
             <p key={text} className="text-sm">
               {text}
@@ -73,7 +74,7 @@ export function WhyCrooked() {
         </Group>
       </div>
       <div className="max-lg:max-w-[19rem]">
-        <div role="group" aria-label="Depth of cut" className="mb-1 flex gap-1">
+        <div role="group" aria-label={texts.depthOfCut} className="mb-1 flex gap-1">
           {DEPTHS.map((each) => (
             <button
               key={each}
@@ -94,10 +95,11 @@ export function WhyCrooked() {
           show={(mm) => show(mm, unit === 'mm' ? 0 : 2)}
         />
         <p className="text-sm text-ink-soft">
-          An estimate of our own, all of it together: the heading follows the lean of edge {cuttingEdge(entered.sheet)}{' '}
-          over one bar height ({show(height, unit === 'mm' ? 0 : 2)}
-          {isUsual ? ', a usual one' : ''}) and what the chain adds. Prove sets a test cut beside it, with the factor
-          that the shop’s own cuts have shown.
+          {texts.estimateOfOurOwn(
+            cuttingEdge(entered.sheet),
+            show(height, unit === 'mm' ? 0 : 2),
+            isUsual ? texts.aUsualOne : '',
+          )}
         </p>
       </div>
     </div>

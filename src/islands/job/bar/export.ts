@@ -1,3 +1,4 @@
+import * as texts from '#language/screens/job-bar';
 /** What of a drawing's look is written into its file: outside the page there is no style sheet. */
 const LOOK = [
   'fill',
@@ -51,12 +52,12 @@ export async function drawingAsPng(svg: SVGSVGElement): Promise<Blob> {
     canvas.width = width * PIXELS;
     canvas.height = height * PIXELS;
     const pen = canvas.getContext('2d');
-    if (!pen) throw new Error('This browser draws no pictures.');
+    if (!pen) throw new Error(texts.thisBrowserDrawsNoPictures);
     pen.fillStyle = getComputedStyle(document.documentElement).backgroundColor;
     pen.fillRect(0, 0, canvas.width, canvas.height);
     pen.drawImage(picture, 0, 0, canvas.width, canvas.height);
     return await new Promise((resolve, reject) =>
-      canvas.toBlob((blob) => (blob ? resolve(blob) : reject(new Error('The picture was not made.'))), 'image/png'),
+      canvas.toBlob((blob) => (blob ? resolve(blob) : reject(new Error(texts.thePictureWasNotMade))), 'image/png'),
     );
   } finally {
     URL.revokeObjectURL(address);

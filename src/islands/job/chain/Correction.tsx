@@ -1,29 +1,29 @@
 import { checkSentence } from '../../../wording';
 import { useFrame } from '../../frame/frame-context';
 import { useJob } from '../store/JobContext';
+import * as texts from '#language/screens/job-chain';
 
 /** What filing back to the worst comes to: the length, what is left, the sides against each other, and the advice at half beside the limit. */
 export function Correction() {
   const { appraisal } = useJob();
   const { show, unit } = useFrame();
   const { correction, filingsLeft, hoursLeft, imbalance, cutterLimit } = appraisal.chain;
-  if (!correction)
-    return (
-      <p className="text-ink-soft">
-        All cutters, or the shortest and the longest of each side, say how far everything must be filed back.
-      </p>
-    );
+  if (!correction) return <p className="text-ink-soft">{texts.whichCuttersToMeasure}</p>;
   const figures = [
     {
-      name: 'All filed back to',
+      name: texts.allFiledBackTo,
       value: show(correction.length.value),
-      also: `by ${correction.side} ${correction.cutter}; the mark is at ${show(cutterLimit)}`,
+      also: texts.byCutterAndMark(correction.side, correction.cutter, show(cutterLimit)),
     },
-    { name: 'Filings left', value: String(filingsLeft), also: `about ${hoursLeft} running hours at the shop’s rate` },
     {
-      name: 'Left less right',
+      name: texts.filingsLeft,
+      value: String(filingsLeft),
+      also: hoursLeft === null ? '' : texts.aboutRunningHours(hoursLeft),
+    },
+    {
+      name: texts.leftLessRight,
       value: imbalance ? show(imbalance.value) : '–',
-      also: imbalance ? 'mean lengths; the longer side draws the cut' : 'measure both sides',
+      also: imbalance ? texts.meanLengths : texts.measureBothSides,
     },
   ];
   const half = appraisal.checks.find(({ id }) => id === 'chain.half');
@@ -42,12 +42,12 @@ export function Correction() {
         ))}
       </dl>
       {half && cutters && (
-        <ul className="text-sm" aria-label="Flat spots and chips: both schools">
+        <ul className="text-sm" aria-label={texts.bothSchools}>
           <li>
-            <strong>At half:</strong> {checkSentence(half, unit)}
+            <strong>{texts.atHalf}</strong> {checkSentence(half, unit)}
           </li>
           <li>
-            <strong>At the mark:</strong> {checkSentence(cutters, unit)}
+            <strong>{texts.atTheMark}</strong> {checkSentence(cutters, unit)}
           </li>
         </ul>
       )}

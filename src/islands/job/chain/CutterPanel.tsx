@@ -6,6 +6,7 @@ import { EntryField } from '../parts/EntryField';
 import { useJob } from '../store/JobContext';
 import type { CutterSlots, Side } from './cutter-slots';
 import type { CutterDamage } from './use-damage';
+import * as texts from '#language/screens/job-chain';
 
 interface CutterPanelProps {
   readonly side: Side;
@@ -28,7 +29,7 @@ export function CutterPanel({ side, cutter, slots, damage, onMarked, onNext, onO
   const path = slots.paths[cutter - 1] ?? (cutter === measured + 1 ? slots.next : null);
   return (
     <section
-      aria-label={`Cutter ${name}`}
+      aria-label={texts.cutter(name)}
       className="grid grid-cols-[11rem_minmax(0,1fr)_10rem] items-start gap-x-5 gap-y-2 border-y-2 border-ink bg-sheet px-3 py-2 max-lg:grid-cols-2 max-md:grid-cols-1"
     >
       <div data-cutter-field="length">
@@ -38,25 +39,22 @@ export function CutterPanel({ side, cutter, slots, damage, onMarked, onNext, onO
             path={path}
             label={name}
             suffix="unit"
-            hint="number and Enter: the next"
+            hint={texts.numberAndEnterTheNext}
             onEnter={(accepted) => accepted && onNext()}
           />
         ) : (
           <div>
             <p className="text-sm font-semibold text-ink-soft">{name}</p>
-            <p className="text-sm">
-              Not measured. Lengths go in their order: the next is {side} {measured + 1}. Damage can be marked all the
-              same.
-            </p>
+            <p className="text-sm">{texts.notMeasuredYet(side, measured + 1)}</p>
           </div>
         )}
         <button type="button" className="mt-1 quiet px-2 text-sm" onClick={onOther}>
-          To the {side === 'left' ? 'right' : 'left'} side
+          {texts.toTheSide(side === 'left' ? 'right' : 'left')}
         </button>
       </div>
       <div data-path={damage.path}>
         <Choice
-          legend={`Damage on ${side} ${cutter}`}
+          legend={texts.damageOn(side, cutter)}
           options={choicesAt('chain.damage.0.kind')}
           value={damage.kind ?? ''}
           onChoose={(kind) => {
@@ -65,7 +63,7 @@ export function CutterPanel({ side, cutter, slots, damage, onMarked, onNext, onO
             damage.mark(chosen);
             onMarked();
           }}
-          hint="Everything is filed back to the worst: a young chain with deep damage can be scrap."
+          hint={texts.everythingIsFiledBack}
         />
         {damage.index !== null && isAngled && damage.kind !== 'angle' && (
           <Field path={`chain.damage.${damage.index}.place`} />

@@ -12,6 +12,7 @@ import { CutterPanel } from './CutterPanel';
 import { Correction } from './Correction';
 import { useCutters, type CutterRow } from './use-cutters';
 import { useDamage } from './use-damage';
+import * as texts from '#language/screens/job-chain';
 
 interface Chosen {
   readonly side: Side;
@@ -92,11 +93,11 @@ export function Cutters() {
   useKeys(
     useMemo(
       () => [
-        { shown: ['['], does: 'the left cutters', on: '[', act: () => choose(firstEmpty(row, 'left'), 'length') },
-        { shown: [']'], does: 'the right cutters', on: ']', act: () => choose(firstEmpty(row, 'right'), 'length') },
-        { shown: ['←', '→', '↑', '↓'], does: 'on the ribbon: another cutter' },
-        { shown: ['c', 'f', 'b', 'a'], does: 'on the ribbon: chipped, flat spot, burnt corner, wrong angle' },
-        { shown: ['Delete'], does: 'on the ribbon: no damage' },
+        { shown: ['['], does: texts.theLeftCutters, on: '[', act: () => choose(firstEmpty(row, 'left'), 'length') },
+        { shown: [']'], does: texts.theRightCutters, on: ']', act: () => choose(firstEmpty(row, 'right'), 'length') },
+        { shown: ['←', '→', '↑', '↓'], does: texts.onTheRibbonAnotherCutter },
+        { shown: ['c', 'f', 'b', 'a'], does: texts.onTheRibbonChippedFlat },
+        { shown: ['Delete'], does: texts.onTheRibbonNoDamage },
       ],
       [row, choose],
     ),

@@ -8,6 +8,7 @@ import { NumberRow } from '../parts/NumberRow';
 import { Group } from '../parts/StepHead';
 import { useJob } from '../store/JobContext';
 import { StartValues } from './StartValues';
+import * as texts from '#language/screens/job-chain';
 
 const UNDERCUTS = {
   right: <CutterProfile undercut="right" />,
@@ -20,7 +21,7 @@ export function Shape() {
   return (
     <>
       <div className="grid grid-cols-[minmax(0,1.2fr)_minmax(0,1fr)] gap-x-6 max-lg:grid-cols-1">
-        <Group title="What it is">
+        <Group title={texts.whatItIs}>
           <div className="grid gap-2">
             <Field path="chain.cutterShape" />
             <Field path="chain.filing" />
@@ -30,7 +31,7 @@ export function Shape() {
         <BeginWith />
       </div>
       <DepthGauges />
-      <Group title="Top plates and undercut">
+      <Group title={texts.topPlatesAndUndercut}>
         <div className="grid grid-cols-3 gap-3">
           <Field path="chain.topPlateAngleLeft" />
           <Field path="chain.topPlateAngleRight" />
@@ -42,7 +43,7 @@ export function Shape() {
         </div>
         <Said of={['chain.undercut']} />
       </Group>
-      <Group title="Link and cutter sizes" aside="used for room, rock and the play limit of the bar">
+      <Group title={texts.linkAndCutterSizes} aside={texts.usedForRoomRock}>
         <div className="grid grid-cols-3 gap-3">
           <Field path="chain.tang" />
           <Field path="chain.kerf" />
@@ -58,11 +59,9 @@ function BeginWith() {
   const { appraisal } = useJob();
   const { start } = appraisal.chain;
   return (
-    <Group title="Values to begin with" aside="from memory: the maker’s own come first">
+    <Group title={texts.valuesToBeginWith} aside={texts.makersOwnFirst}>
       <StartValues />
-      {start.filing === 'ground' && (
-        <Notice kind="caution">Ground, not filed: carbide takes a diamond wheel. Eye protection at the grinder.</Notice>
-      )}
+      {start.filing === 'ground' && <Notice kind="caution">{texts.groundNotFiledCarbideTakes}</Notice>}
     </Group>
   );
 }
@@ -72,14 +71,11 @@ function DepthGauges() {
   const { show, unit } = useFrame();
   const { gauges } = appraisal.chain;
   return (
-    <Group
-      title="Depth gauges"
-      aside="height below the cutter’s edge; the more are read, the surer it is that none stands wrong"
-    >
+    <Group title={texts.depthGauges} aside={texts.heightBelowTheCuttersEdge}>
       <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] gap-x-6 gap-y-2 max-lg:grid-cols-1">
         <div className="grid content-start gap-2">
-          <NumberRow path="chain.depthGaugesLeft" title={`Left, ${unit}`} label="Left gauge" />
-          <NumberRow path="chain.depthGaugesRight" title={`Right, ${unit}`} label="Right gauge" />
+          <NumberRow path="chain.depthGaugesLeft" title={texts.leftIn(unit)} label={texts.leftGauge} />
+          <NumberRow path="chain.depthGaugesRight" title={texts.rightIn(unit)} label={texts.rightGauge} />
           <Field path="chain.gaugeSetting" />
         </div>
         <GaugeHeight

@@ -6,6 +6,7 @@ import { Field } from '../parts/Field';
 import { Group } from '../parts/StepHead';
 import { useJob } from '../store/JobContext';
 import { useFieldActions } from '../store/useField';
+import * as texts from '#language/screens/job-chain';
 
 /** Push and pull: the wear in the rivets, over what the chain showed when it was new where somebody measured that. */
 export function Stretch() {
@@ -20,24 +21,21 @@ export function Stretch() {
   );
   return (
     <>
-      <p className="mb-2 max-w-prose text-sm text-ink-soft">
-        Lay a stretch along a straight edge, push it together and mark it, pull it out and mark it. Half the loop will
-        do; any number of joints is taken.
-      </p>
+      <p className="mb-2 max-w-prose text-sm text-ink-soft">{texts.layAStretchAlong}</p>
       <div className="grid grid-cols-3 gap-3 max-md:grid-cols-1">
         <div>
           <Field path="chain.pushPull.joints" />
           {links !== null && (
             <div className="mt-1 flex gap-1">
               <button type="button" className="quiet px-2" onClick={() => set('chain.pushPull.joints', String(links))}>
-                half: {links}
+                {texts.half(links)}
               </button>
               <button
                 type="button"
                 className="quiet px-2"
                 onClick={() => set('chain.pushPull.joints', String(2 * links))}
               >
-                whole: {2 * links}
+                {texts.whole(2 * links)}
               </button>
             </div>
           )}
@@ -65,7 +63,7 @@ export function Stretch() {
           {text}
         </p>
       ))}
-      <Group title="When it was new" aside="a new chain’s own figure; the wear counts over it">
+      <Group title={texts.whenItWasNew} aside={texts.aNewChainsOwnFigure}>
         <div className="grid grid-cols-3 gap-3 max-md:grid-cols-1">
           <Field path="chain.newPushPull.joints" />
           <Field path="chain.newPushPull.closed" />

@@ -3,6 +3,7 @@ import { LinkPicture } from '../../../ui/drawings/LinkPicture';
 import { UNDERSIDE_FINDINGS, undersideTells, type UndersideFinding } from '../../../wording';
 import { Field } from '../parts/Field';
 import { useJob } from '../store/JobContext';
+import * as texts from '#language/screens/job-chain';
 
 const CONTROLS: Readonly<Record<UndersideFinding, ReactNode>> = {
   crack: <Field path="chain.checks.crack" />,
@@ -28,9 +29,7 @@ export function Underside() {
   const derailed = entered.sheet.chain?.checks?.derailed === 'yes';
   return (
     <>
-      <p className="mb-1 text-sm text-ink-soft">
-        Turn the chain over and pass it link by link through the fingers, gloves on, in good light.
-      </p>
+      <p className="mb-1 text-sm text-ink-soft">{texts.turnTheChainOver}</p>
       <ul className="grid grid-cols-2 gap-x-6 max-lg:grid-cols-1">
         {UNDERSIDE_FINDINGS.map((finding) => {
           const { cause, effect, act } = undersideTells[finding];
@@ -55,8 +54,8 @@ export function Underside() {
 /** What a chain that came off may have hurt. */
 function AfterDerailing() {
   return (
-    <section aria-label="What it may have hurt" className="mt-2 border-t-2 border-brass bg-brass-pale px-3 py-2">
-      <h3 className="font-bold">It came off: look at what it may have hurt</h3>
+    <section aria-label={texts.whatItMayHaveHurt} className="mt-2 border-t-2 border-brass bg-brass-pale px-3 py-2">
+      <h3 className="font-bold">{texts.itCameOffLook}</h3>
       <div className="grid grid-cols-3 gap-4 max-lg:grid-cols-1">
         <Field path="bar.checks.grooveShape" />
         <Field path="saw.checks.chainCatcher" />

@@ -6,6 +6,7 @@ import { choiceLabel, sentence } from '../../../wording';
 import { useFrame } from '../../frame/frame-context';
 import { useJob } from '../store/JobContext';
 import { cutterSlots, damageSlots, type CutterSlots, type Side } from './cutter-slots';
+import * as texts from '#language/screens/job-chain';
 
 /** Slots shown of a side before anything says how many there are. */
 const FEW = 6;
@@ -56,9 +57,9 @@ export function useCutters(): CutterRow {
       const kind: RibbonDamage = hurt.includes(i + 1) ? (damage[0]?.kind ?? 'chip') : null;
       const words = [
         `${sentence(name)} ${i + 1}`,
-        length === null ? 'not measured' : show(length),
+        length === null ? texts.notMeasured : show(length),
         ...(kind ? [choiceLabel('chain.damage.0.kind', kind)] : []),
-        ...(setBack === null ? [] : [`set back ${show(setBack)}`]),
+        ...(setBack === null ? [] : [texts.setBack(show(setBack))]),
       ];
       return { length, setBack, kind, after: middle(after?.[i]), said: words.join(', ') };
     });

@@ -1,11 +1,12 @@
 import { Check, HelpCircle, X } from 'lucide-react';
 import type { FitJudgement } from '../../../core/fit';
 import { fitReason, fitRuleName } from '../../../wording';
+import * as texts from '#language/screens/job-decide';
 
 const HOLDS = {
-  true: { icon: Check, word: 'holds', tone: 'text-leaf' },
-  false: { icon: X, word: 'broken', tone: 'text-oxide' },
-  null: { icon: HelpCircle, word: 'not known', tone: 'text-steel' },
+  true: { icon: Check, word: texts.holds, tone: 'text-leaf' },
+  false: { icon: X, word: texts.broken, tone: 'text-oxide' },
+  null: { icon: HelpCircle, word: texts.notKnown, tone: 'text-steel' },
 } as const;
 
 /** The rules of the set, broken ones first. */

@@ -15,6 +15,7 @@ import {
 } from '../../../wording';
 import { useFrame } from '../../frame/frame-context';
 import { useJob } from '../store/JobContext';
+import * as texts from '#language/screens/job-decide';
 
 /** Reasons that are read at a glance; the others are there on opening. */
 const AT_A_GLANCE = 2;
@@ -50,7 +51,7 @@ export function PartVerdict({ verdict }: { verdict: Verdict }) {
           {reasons.length > AT_A_GLANCE && (
             <li>
               <details>
-                <summary className="py-1 underline">and {reasons.length - AT_A_GLANCE} more</summary>
+                <summary className="py-1 underline">{texts.andMore(reasons.length - AT_A_GLANCE)}</summary>
                 <ul>
                   {reasons.slice(AT_A_GLANCE).map((reason) => {
                     const sentence = verdictReason(reason, unit);
@@ -63,28 +64,28 @@ export function PartVerdict({ verdict }: { verdict: Verdict }) {
         </ul>
         {against.map((said) => (
           <p key={said} className="text-sm">
-            <strong>Against it:</strong> {said}
+            <strong>{texts.againstIt}</strong> {said}
           </p>
         ))}
         {doubt && <p className="text-sm text-pretty text-ink-soft">{sharesSentence(doubt, action)}</p>}
       </div>
       {check && check.value !== null && check.limit !== null ? (
         <p className="text-sm max-lg:col-start-2 max-md:col-start-1">
-          <span className="text-ink-soft">rests on </span>
+          <span className="text-ink-soft">{texts.restsOn} </span>
           {checkName[check.id].toLowerCase()}
           {check.at && <span className="text-ink-soft">, {placeName(check.at)}</span>}
           <br />
           <span className="figures font-bold">{valueWithDoubt(check, unit)}</span>
-          <span className="text-ink-soft"> against </span>
+          <span className="text-ink-soft"> {texts.against} </span>
           <span className="figures font-bold">
             {valueWithDoubt({ ...check, value: check.limit, uncertainty: null }, unit)}
           </span>
           <br />
-          <span className="text-ink-soft">limit: {limitSource(check)}</span>
+          <span className="text-ink-soft">{texts.limit(limitSource(check))}</span>
         </p>
       ) : (
         <p className="text-sm text-ink-soft max-lg:col-start-2 max-md:col-start-1">
-          {check ? `rests on ${checkName[check.id].toLowerCase()}, as seen` : ''}
+          {check ? texts.restsOnAsSeen(checkName[check.id].toLowerCase()) : ''}
         </p>
       )}
     </li>

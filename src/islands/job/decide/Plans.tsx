@@ -4,6 +4,7 @@ import type { PlansView, PlanView } from '../../../contract';
 import { choiceWord, dueSentence, money, partName, planNameWord, planNote, planRule, sentence } from '../../../wording';
 import { useFrame } from '../../frame/frame-context';
 import { PlanBars } from './PlanBars';
+import * as texts from '#language/screens/job-decide';
 
 interface PlansProps {
   readonly view: PlansView;
@@ -41,9 +42,7 @@ function WhatIf({ view: { plans }, chosen, onChoose }: PlansProps) {
   const parts = PARTS.filter((part) => chosen.choices[part] !== undefined);
   return (
     <table className="mt-1 border-collapse text-sm">
-      <caption className="mb-1 text-left text-ink-soft">
-        What if? One click on a part’s choice; the rest follows.
-      </caption>
+      <caption className="mb-1 text-left text-ink-soft">{texts.whatIfOneClick}</caption>
       <tbody>
         {parts.map((part) => (
           <tr key={part} className="border-t border-line">
@@ -77,8 +76,8 @@ function WhatIf({ view: { plans }, chosen, onChoose }: PlansProps) {
 
 /** Where a new part comes from, and when. */
 function whereFrom({ quantity, days }: PlanView['parts'][number]): string {
-  if (quantity > 0) return 'on the shelf';
-  return days === null ? 'to be ordered' : `from the supplier in ${days} working ${days === 1 ? 'day' : 'days'}`;
+  if (quantity > 0) return texts.onTheShelf;
+  return days === null ? texts.toBeOrdered : texts.fromTheSupplier(days);
 }
 
 interface PlanCardProps {
@@ -93,7 +92,8 @@ function PlanCard({ plan, most, isChosen, onChoose }: PlanCardProps) {
   const { shop } = useFrame();
   const amount = (cents: number) => money(Math.round(cents), shop);
   const { choices, costToday, minutes, hoursToNext, costPerHour, named, notes, parts } = plan;
-  const name = named.map((each) => planNameWord[each]).join(', ') || (plan.isBeaten ? 'Your own choice' : 'Between');
+  const name =
+    named.map((each) => planNameWord[each]).join(', ') || (plan.isBeaten ? texts.yourOwnChoice : texts.between);
   const { value, low, high } = costPerHour;
   return (
     <li className={`border-2 bg-sheet p-3 ${isChosen ? 'border-pine' : 'border-line'}`}>
@@ -112,7 +112,7 @@ function PlanCard({ plan, most, isChosen, onChoose }: PlanCardProps) {
                 </span>
               )}
               {choice === 'replace' && !fitted && part === 'nose' && (
-                <span className="text-ink-soft">: with the bar</span>
+                <span className="text-ink-soft">{texts.withTheBar}</span>
               )}
             </li>,
           ];
@@ -120,20 +120,20 @@ function PlanCard({ plan, most, isChosen, onChoose }: PlanCardProps) {
       </ul>
       <PlanBars
         rows={[
-          { name: 'today', share: costToday / most.today, said: amount(costToday) },
+          { name: texts.today, share: costToday / most.today, said: amount(costToday) },
           {
-            name: 'an hour',
+            name: texts.anHour,
             share: value / most.hour,
             band: [low / most.hour, high / most.hour],
-            said: `${amount(value)} (${amount(low)} to ${amount(high)})`,
+            said: texts.amountBetween(amount(value), amount(low), amount(high)),
           },
-          { name: 'runs', share: hoursToNext / most.hours, said: `${Math.round(hoursToNext)} h` },
-          { name: 'takes', share: minutes / most.minutes, said: `${Math.round(minutes)} min` },
+          { name: texts.runs, share: hoursToNext / most.hours, said: `${Math.round(hoursToNext)} h` },
+          { name: texts.takes, share: minutes / most.minutes, said: texts.minutesLong(Math.round(minutes)) },
         ]}
       />
       <p className="text-sm text-ink-soft">
         {dueSentence(hoursToNext, plan.dueFirst)}
-        {plan.isAlike && ' Its hour is not to be told apart from the cheapest.'}
+        {plan.isAlike && texts.hourNotToldApart}
       </p>
       {notes.map((note) => (
         <p key={note.code} className="text-sm font-semibold text-brass">
@@ -146,7 +146,7 @@ function PlanCard({ plan, most, isChosen, onChoose }: PlanCardProps) {
         aria-pressed={isChosen}
         onClick={() => onChoose(plan)}
       >
-        {isChosen ? 'Chosen' : 'Choose this'}
+        {isChosen ? texts.chosen : texts.chooseThis}
       </button>
     </li>
   );
@@ -157,11 +157,11 @@ function Impossible({ view: { ruledOut, plans } }: Pick<PlansProps, 'view'>) {
   const rules = Object.entries(ruledOut) as [keyof typeof ruledOut, number][];
   return (
     <div className="mt-2 text-sm text-ink-soft">
-      {plans.length === 0 && <p className="font-semibold text-ink">No plan is possible as it stands.</p>}
+      {plans.length === 0 && <p className="font-semibold text-ink">{texts.noPlanIsPossible}</p>}
       {rules.length > 0 && (
         <details>
           <summary className="min-h-6 underline">
-            {rules.reduce((sum, [, count]) => sum + count, 0)} combinations are ruled out
+            {texts.combinationsAreRuledOut(rules.reduce((sum, [, count]) => sum + count, 0))}
           </summary>
           <ul>
             {rules.map(([rule, count]) => (

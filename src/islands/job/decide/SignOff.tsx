@@ -7,6 +7,7 @@ import { api, RequestFailed } from '../../frame/api';
 import { useFrame } from '../../frame/frame-context';
 import { Group } from '../parts/StepHead';
 import { useJob } from '../store/JobContext';
+import * as texts from '#language/screens/job-decide';
 
 /** Refusals that mean: what was looked at is not what stands now. */
 const LOOK_AGAIN: readonly string[] = ['rules-changed', 'read-again', 'plan-gone'];
@@ -35,11 +36,11 @@ function SinceThen({ signed }: { readonly signed: JobView['signOffs'][number]['a
   const changed = PARTS.filter((part) => signed[part] !== appraisal.verdicts[part].action);
   if (changed.length === 0) return null;
   return (
-    <ul className="mb-2 text-sm" aria-label="Changed since it was signed">
+    <ul className="mb-2 text-sm" aria-label={texts.changedSinceItWasSigned}>
       {changed.map((part) => (
         <li key={part}>
-          {partName[part]}: signed as <strong>{actionWord[signed[part]].toLowerCase()}</strong>, now{' '}
-          <strong>{actionWord[appraisal.verdicts[part].action].toLowerCase()}</strong>.
+          {texts.signedAs(partName[part])} <strong>{actionWord[signed[part]].toLowerCase()}</strong>
+          {texts.andNow} <strong>{actionWord[appraisal.verdicts[part].action].toLowerCase()}</strong>.
         </li>
       ))}
     </ul>
@@ -74,7 +75,7 @@ export function SignOff({ onOpen, plan, supplier }: SignOffProps) {
     } catch (error) {
       const isRefusal = error instanceof RequestFailed;
       setRefused({
-        message: isRefusal ? error.message : 'It was not signed off: try again.',
+        message: isRefusal ? error.message : texts.itWasNotSignedOff,
         lookAgain: isRefusal && LOOK_AGAIN.includes(error.reply.code),
       });
       setBusy(false);
@@ -83,35 +84,34 @@ export function SignOff({ onOpen, plan, supplier }: SignOffProps) {
   const open = PARTS.filter((part) => appraisal.verdicts[part].action === 'undecided');
   const signed = view.job.state !== 'open';
   return (
-    <Group title="Sign off">
+    <Group title={texts.signOff}>
       {last && (
         <p className="mb-2">
-          Signed off by <strong>{last.by}</strong> on {shopMoment(last.at, view.shop)}.
+          {texts.signedOffBy} <strong>{last.by}</strong> {texts.onMoment(shopMoment(last.at, view.shop))}
           {last.plan && (
             <>
               {' '}
               {choicesSentence(last.plan)} {money(last.plan.costToday, view.shop)}
-              {last.plan.reason !== '' && `, because: ${last.plan.reason}`}.
+              {last.plan.reason !== '' && texts.because(last.plan.reason)}.
             </>
           )}
-          {snapshot.lastReading > last.upToReading &&
-            ' Readings have come in since: what was signed is kept, and these verdicts are newer.'}
+          {snapshot.lastReading > last.upToReading && texts.readingsHaveComeInSince}
         </p>
       )}
       {last && <SinceThen signed={last.actions} />}
       {open.length > 0 && !signed && (
         <p className="mb-2 text-sm text-ink-soft">
-          Still undecided: {list(open.map((part) => partName[part].toLowerCase()))}. It can be signed off so; the record
-          will say it.
+          {texts.stillUndecidedItCan(list(open.map((part) => partName[part].toLowerCase())))}
         </p>
       )}
       {plan && !signed && (
         <p className="mb-2">
-          Signed with it: {choicesSentence(plan)} {money(plan.costToday, view.shop)} today.
+          {texts.signedWithItToday(choicesSentence(plan), money(plan.costToday, view.shop))}
           <span className="block text-sm text-ink-soft">
-            For the customer:{' '}
-            {PARTS.flatMap((part) => (plan.choices[part] ? [customerSentence(part, plan.choices[part])] : [])).join(
-              ' ',
+            {texts.forTheCustomer(
+              PARTS.flatMap((part) => (plan.choices[part] ? [customerSentence(part, plan.choices[part])] : [])).join(
+                ' ',
+              ),
             )}
           </span>
         </p>
@@ -119,7 +119,7 @@ export function SignOff({ onOpen, plan, supplier }: SignOffProps) {
       {plan?.isBeaten && !signed && (
         <div className="mb-2 grid max-w-prose gap-1">
           <label htmlFor={reasonId} className="text-sm font-semibold">
-            Another plan costs no more today and no more an hour. Why this one?
+            {texts.anotherCostsNoMore}
           </label>
           <input
             id={reasonId}
@@ -135,7 +135,7 @@ export function SignOff({ onOpen, plan, supplier }: SignOffProps) {
           <p>{refused.message}</p>
           {refused.lookAgain && (
             <button type="button" className="mt-2 quiet" onClick={() => window.location.reload()}>
-              Show it as it stands now
+              {texts.showItAsItStands}
             </button>
           )}
         </Notice>
@@ -143,7 +143,7 @@ export function SignOff({ onOpen, plan, supplier }: SignOffProps) {
       <div className="flex gap-3">
         {signed ? (
           <button type="button" className="quiet" disabled={busy} onClick={() => void send('reopen')}>
-            Open again
+            {texts.openAgain}
           </button>
         ) : (
           <button
@@ -152,11 +152,11 @@ export function SignOff({ onOpen, plan, supplier }: SignOffProps) {
             disabled={busy || snapshot.saving !== 'saved' || who === '' || lacksReason}
             onClick={() => void send('sign-off')}
           >
-            {who === '' ? 'Say who is here to sign off' : `Sign off as ${who}`}
+            {who === '' ? texts.sayWhoIsHere : texts.signOffAs(who)}
           </button>
         )}
         <button type="button" className="quiet" onClick={() => onOpen('order')}>
-          To the order slip
+          {texts.toTheOrderSlip}
         </button>
       </div>
     </Group>

@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react';
 import type { PlansView } from '../../../contract';
 import { api, failure } from '../../frame/api';
 import { useJob } from '../store/JobContext';
+import * as texts from '#language/screens/job-decide';
 
 /** The plans of a job, as far as they are there. */
 export type PlansState =
@@ -24,8 +25,7 @@ export function usePlans(supplier: boolean): PlansState {
     setState((before) => (before.is === 'there' ? before : { is: 'asking' }));
     api.get<PlansView>(`/api/jobs/${id}/plans.json${supplier ? '?supplier=yes' : ''}`).then(
       (plans) => !isStale && setState({ is: 'there', view: plans }),
-      (error: unknown) =>
-        !isStale && setState({ is: 'failed', message: failure(error, 'The plans could not be made. Try again.') }),
+      (error: unknown) => !isStale && setState({ is: 'failed', message: failure(error, texts.plansNotMade) }),
     );
     return () => {
       isStale = true;

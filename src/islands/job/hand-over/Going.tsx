@@ -5,6 +5,7 @@ import { api, failure } from '../../frame/api';
 import { useFrame } from '../../frame/frame-context';
 import { Group } from '../parts/StepHead';
 import { useJob } from '../store/JobContext';
+import * as texts from '#language/screens/job-hand-over';
 
 interface GoingProps {
   readonly view: HandOverPage;
@@ -29,7 +30,7 @@ export function Going({ view: { draft, last, upToReading }, onHandedOver }: Goin
       onHandedOver(await api.post<HandOverPage>(`/api/jobs/${view.job.id}/hand-over`, request));
       window.location.reload();
     } catch (error) {
-      setRefused(failure(error, 'It was not handed over: try again.'));
+      setRefused(failure(error, texts.itWasNotHandedOver));
       setBusy(false);
     }
   };
@@ -39,31 +40,31 @@ export function Going({ view: { draft, last, upToReading }, onHandedOver }: Goin
       await api.post(`/api/jobs/${view.job.id}/reopen`, {});
       window.location.reload();
     } catch (error) {
-      setRefused(failure(error, 'It was not opened: try again.'));
+      setRefused(failure(error, texts.itWasNotOpenedTry));
       setBusy(false);
     }
   };
   if (isOut)
     return (
-      <Group title="It has gone">
+      <Group title={texts.itHasGone}>
         {last && last.document.note !== '' && (
           <p className="mb-2">
-            Something was open when it went, because: <strong>{last.document.note}</strong>
+            {texts.somethingWasOpenWhen} <strong>{last.document.note}</strong>
           </p>
         )}
         {refused && <Notice kind="error">{refused}</Notice>}
         <button type="button" className="quiet" disabled={busy} onClick={() => void reopen()}>
-          Open again
+          {texts.openAgain}
         </button>
       </Group>
     );
   return (
-    <Group title="Before it goes">
+    <Group title={texts.beforeItGoes}>
       {draft.open.length === 0 ? (
-        <Notice kind="good">Nothing is open: it can go.</Notice>
+        <Notice kind="good">{texts.nothingIsOpen}</Notice>
       ) : (
         <Notice kind="caution">
-          <p className="font-bold">Still open</p>
+          <p className="font-bold">{texts.stillOpen}</p>
           <ul className="list-disc pl-5">
             {draft.open.map((text) => (
               <li key={text}>{text}</li>
@@ -75,7 +76,7 @@ export function Going({ view: { draft, last, upToReading }, onHandedOver }: Goin
         {draft.open.length > 0 && (
           <div className="grid gap-1">
             <label htmlFor={noteId} className="text-sm font-semibold">
-              Why it goes all the same
+              {texts.whyAllTheSame}
             </label>
             <input
               id={noteId}
@@ -88,7 +89,7 @@ export function Going({ view: { draft, last, upToReading }, onHandedOver }: Goin
         )}
         <div className="grid gap-1">
           <label htmlFor={dayId} className="text-sm font-semibold">
-            Next visit
+            {texts.nextVisit}
           </label>
           <input
             id={dayId}
@@ -99,7 +100,7 @@ export function Going({ view: { draft, last, upToReading }, onHandedOver }: Goin
             onChange={({ target }) => setDay(target.value === '' ? null : target.value)}
           />
           <p className="text-sm text-ink-soft">
-            {day === null || day === draft.nextVisit.on ? draft.nextVisit.why : 'Agreed on with the customer.'}
+            {day === null || day === draft.nextVisit.on ? draft.nextVisit.why : texts.agreedOnWithTheCustomer}
           </p>
         </div>
       </div>
@@ -110,7 +111,7 @@ export function Going({ view: { draft, last, upToReading }, onHandedOver }: Goin
         disabled={busy || snapshot.saving !== 'saved' || who === '' || lacksReason}
         onClick={() => void send()}
       >
-        {who === '' ? 'Say who is here to hand it over' : `Hand over as ${who}`}
+        {who === '' ? texts.sayWhoIsHere : texts.handOverAs(who)}
       </button>
     </Group>
   );

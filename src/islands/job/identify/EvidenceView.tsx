@@ -4,17 +4,13 @@ import { effectSentence, identifiedPartName, identityReason, readingName, senten
 import { useFrame } from '../../frame/frame-context';
 import { useJob } from '../store/JobContext';
 import { useField } from '../store/useField';
+import * as texts from '#language/screens/job-identify';
 
 /** Everything that speaks of the numbers. Each can be set aside, and what that does is shown before it is done. */
 export function EvidenceView() {
   const { appraisal } = useJob();
   const { evidence } = appraisal.identity;
-  if (evidence.length === 0)
-    return (
-      <Empty title="Nothing speaks of the numbers yet">
-        Read a mark, measure a span or count the links: each will stand here with what it says.
-      </Empty>
-    );
+  if (evidence.length === 0) return <Empty title={texts.nothingSpeaksOfTheNumbers}>{texts.readAMarkMeasure}</Empty>;
   return (
     <ul className="border-t border-line">
       {evidence.map((item) => (
@@ -52,12 +48,12 @@ function Item({ item }: { item: EvidenceItem }) {
           );
         })}
         <p className="mt-0.5 text-ink-soft">
-          {item.setAside ? 'Put back: ' : 'Without it: '}
-          {effects.length === 0 ? 'nothing changes.' : `${effects.map(effectSentence).join('; ')}.`}
+          {item.setAside ? texts.ifPutBack : texts.withoutIt}
+          {effects.length === 0 ? texts.nothingChanges : `${effects.map(effectSentence).join('; ')}.`}
         </p>
       </div>
       <button type="button" className="quiet" onClick={toggle}>
-        {item.setAside ? 'Put back' : 'Set aside'}
+        {item.setAside ? texts.putBack : texts.setAside}
       </button>
     </li>
   );

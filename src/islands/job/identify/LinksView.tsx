@@ -5,6 +5,7 @@ import { useJob, useJobStore } from '../store/JobContext';
 import { useFrame } from '../../frame/frame-context';
 import { UNNAMED } from '../../../wording';
 import { Tapper } from './Tapper';
+import * as texts from '#language/screens/job-identify';
 
 /** Most counts that have a place: after that the loop goes on a nail and is counted by another. */
 const MOST_COUNTS = 5;
@@ -28,17 +29,17 @@ export function LinksView() {
   };
   return (
     <>
-      <Group title="Drive links" aside="count twice, even when stamped: the bar may be another than the saw came with">
+      <Group title={texts.driveLinks} aside={texts.countTwice}>
         <div className="grid grid-cols-2 gap-6 max-lg:grid-cols-1">
           <Tapper before={counts} onCounted={keep} />
           <div className="grid grid-cols-3 content-start gap-3">
             {Array.from({ length: fields }, (_, i) => (
-              <EntryField key={i} path={`chain.driveLinks.${i}`} label={i === 0 ? 'Count' : 'Count again'} />
+              <EntryField key={i} path={`chain.driveLinks.${i}`} label={i === 0 ? texts.count : texts.countAgain} />
             ))}
           </div>
         </div>
       </Group>
-      <Group title="Cross-checks">
+      <Group title={texts.crossChecks}>
         <div className="grid grid-cols-[8rem_11rem_minmax(0,1fr)] gap-4 max-lg:grid-cols-2">
           <Field path="chain.cutters" />
           <Field path="chain.loopLength" />

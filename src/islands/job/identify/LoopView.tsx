@@ -11,6 +11,7 @@ import { useFrame } from '../../frame/frame-context';
 import { Field } from '../parts/Field';
 import { Group } from '../parts/StepHead';
 import { useJob } from '../store/JobContext';
+import * as texts from '#language/screens/job-identify';
 
 /** Length and tension: the bar's three lengths, and where the loop puts the tensioner. */
 export function LoopView() {
@@ -22,7 +23,7 @@ export function LoopView() {
   const said = lengthsSentences(lengths, unit);
   return (
     <div className="grid grid-cols-2 gap-x-6 max-lg:grid-cols-1">
-      <Group title="Length of the bar" aside="the same bar differs from saw to saw">
+      <Group title={texts.lengthOfTheBar} aside={texts.theSameBarDiffers}>
         <div className="grid grid-cols-3 gap-3">
           <Field path="bar.listedLength" />
           <Field path="bar.effectiveLength" />
@@ -35,7 +36,7 @@ export function LoopView() {
         ))}
         {lengths.agrees === false && (
           <div className="mt-2">
-            <Notice kind="caution">The listed length and the measured one do not belong together.</Notice>
+            <Notice kind="caution">{texts.lengthsDisagree}</Notice>
           </div>
         )}
         {plausible && (
@@ -45,7 +46,7 @@ export function LoopView() {
         )}
         {chainSpeed !== null && <p className="mt-1 text-sm text-ink-soft">{speedSentence(chainSpeed)}</p>}
       </Group>
-      <Group title="Tension" aside="centre to centre, bar on the saw">
+      <Group title={texts.tension} aside={texts.centreToCentreBar}>
         <div className="grid grid-cols-3 gap-3">
           <Field path="loop.centreBack" />
           <Field path="loop.centreOut" />
@@ -61,7 +62,7 @@ export function LoopView() {
           </Notice>
         ) : (
           <p className={`text-sm ${complains ? 'font-semibold' : 'text-ink-soft'}`}>
-            {complains && 'It is said not to take up tension. '}
+            {complains && texts.saidNotToTakeUp}
             {missing.length > 0 && loopWaits(missing)}
           </p>
         )}

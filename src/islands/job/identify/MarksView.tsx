@@ -6,6 +6,7 @@ import { EntryField } from '../parts/EntryField';
 import { Group } from '../parts/StepHead';
 import { useJob } from '../store/JobContext';
 import { useField } from '../store/useField';
+import * as texts from '#language/screens/job-identify';
 
 /** What is punched on the parts, as read. */
 export function MarksView() {
@@ -13,23 +14,23 @@ export function MarksView() {
   const hard = entered.sheet.bar?.nose === 'hard';
   return (
     <>
-      <Group title="Bar and chain" aside="near the bar’s tail; on the drive link or cutter">
+      <Group title={texts.barAndChain} aside={texts.nearTheBarsTail}>
         <div className="grid grid-cols-2 gap-x-6">
-          <Stamp path="bar.stamp" label="On the bar" placeholder="18 in 325 .050 1.3 72DL" />
-          <Stamp path="chain.stamp" label="On the chain" placeholder="3/8LP .050, or a code" />
+          <Stamp path="bar.stamp" label={texts.onTheBar} placeholder={texts.barMarkExample} />
+          <Stamp path="chain.stamp" label={texts.onTheChain} placeholder={texts.chainMarkExample} />
         </div>
       </Group>
       <div className="grid grid-cols-2 gap-x-6">
-        <Group title="Drive sprocket">
+        <Group title={texts.driveSprocket}>
           <div className="grid grid-cols-[minmax(0,1fr)_7rem] gap-3">
-            <Stamp path="driveSprocket.stamp" label="Punched on it" placeholder="325-7" />
+            <Stamp path="driveSprocket.stamp" label={texts.punchedOnIt} placeholder="325-7" />
             <Field path="driveSprocket.teeth" />
           </div>
           <Field path="driveSprocket.pitch" />
         </Group>
-        <Group title="Nose" aside="pitch must agree on all three wheels">
+        <Group title={texts.nose} aside={texts.pitchMustAgree}>
           {hard ? (
-            <p className="text-ink-soft">A hard nose has no sprocket and no pitch of its own.</p>
+            <p className="text-ink-soft">{texts.aHardNoseHasNo}</p>
           ) : (
             <div className="grid gap-2">
               <Field path="bar.noseTeeth" />
@@ -55,7 +56,7 @@ function Stamp({ path, label, placeholder }: { path: ReadingPath; label: string;
   return (
     <div>
       <EntryField path={path} label={label} placeholder={placeholder} wide />
-      <ul className="flex flex-wrap gap-1" aria-label={`${label}, taken apart`}>
+      <ul className="flex flex-wrap gap-1" aria-label={texts.takenApart(label)}>
         {tokens.map(({ text: piece, start, meanings }) => {
           const code = path === 'chain.stamp' ? codeOf(piece, view.codes) : null;
           const read = code !== null || meanings.length > 0;
@@ -65,7 +66,7 @@ function Stamp({ path, label, placeholder }: { path: ReadingPath; label: string;
               className={`border px-1.5 py-0.5 text-sm ${look(code !== null || meanings.length === 1, read)}`}
             >
               <span className="figures font-bold">{piece}</span>{' '}
-              <span>{code ? 'code of this shop' : read ? list(meanings.map(stampMeaning), 'or') : 'not read'}</span>
+              <span>{code ? texts.codeOfThisShop : read ? list(meanings.map(stampMeaning), 'or') : texts.notRead}</span>
             </li>
           );
         })}

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { numberOf, type Identified, type IdentifiedPart, type IdentifiedProperty } from '../../../core/identify';
 import {
   identifiedPartName,
+  identifiedPartShort,
   identifiedPropertyName,
   identityReason,
   numberValue,
@@ -11,6 +12,7 @@ import {
 } from '../../../wording';
 import { useFrame } from '../../frame/frame-context';
 import { useJob } from '../store/JobContext';
+import * as texts from '#language/screens/job-identify';
 
 /** Candidates lighter than this are not worth a place on the card. */
 const SHOWN_WEIGHT = 0.01;
@@ -19,9 +21,9 @@ const PARTS: readonly IdentifiedPart[] = ['chain', 'bar', 'driveSprocket', 'nose
 const PROPERTIES: readonly IdentifiedProperty[] = ['pitch', 'gauge', 'driveLinks'];
 
 const STATUS = {
-  settled: { word: 'settled', look: 'border-leaf bg-leaf-pale', tone: 'text-leaf' },
-  open: { word: 'open', look: 'border-steel bg-steel-pale', tone: 'text-steel' },
-  conflict: { word: 'contradicted', look: 'border-oxide bg-oxide-pale', tone: 'text-oxide' },
+  settled: { word: texts.settled, look: 'border-leaf bg-leaf-pale', tone: 'text-leaf' },
+  open: { word: texts.open, look: 'border-steel bg-steel-pale', tone: 'text-steel' },
+  conflict: { word: texts.contradicted, look: 'border-oxide bg-oxide-pale', tone: 'text-oxide' },
 } as const;
 
 /** The numbers of one part: each its value or its candidates, why, and what would settle it. */
@@ -30,7 +32,7 @@ export function NumberCards() {
   const [part, setPart] = useState<IdentifiedPart>('chain');
   return (
     <div className="mb-2 grid grid-cols-[6.2rem_minmax(0,1fr)] gap-3 max-lg:grid-cols-1">
-      <div role="group" aria-label="Numbers of" className="grid content-start gap-1 max-lg:grid-flow-col">
+      <div role="group" aria-label={texts.numbersOf} className="grid content-start gap-1 max-lg:grid-flow-col">
         {PARTS.map((each) => (
           <button
             key={each}
@@ -39,7 +41,7 @@ export function NumberCards() {
             className="min-h-8 rounded-[3px] border border-line-strong bg-sheet px-2 text-left text-sm font-semibold aria-pressed:border-ink aria-pressed:bg-ink aria-pressed:text-sheet max-lg:min-h-11"
             onClick={() => setPart(each)}
           >
-            {sentence(identifiedPartName[each].replace('drive ', ''))}
+            {identifiedPartShort[each]}
           </button>
         ))}
       </div>
@@ -73,9 +75,7 @@ function NumberCard({
   return (
     <section aria-label={`${title}: ${word}`} className={`border-t-4 px-3 py-1.5 ${look}`}>
       <p className="flex justify-between gap-2 text-sm">
-        <span className="truncate font-semibold">
-          {title} of the {identifiedPartName[part]}
-        </span>
+        <span className="truncate font-semibold">{texts.ofThe(title, identifiedPartName[part])}</span>
         <span className={`font-bold ${tone}`}>{word}</span>
       </p>
       <p className="figures text-[19px] leading-snug font-bold whitespace-nowrap">

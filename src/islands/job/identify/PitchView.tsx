@@ -1,10 +1,12 @@
 import { FAMILIES, FAMILY_IDS } from '../../../core/families';
 import { MAX_STRETCH, rivetsFor } from '../../../core/identify';
 import { PitchScale } from '../../../ui/drawings/PitchScale';
+import { familyLabel } from '../../../wording';
 import { useFrame } from '../../frame/frame-context';
 import { Field } from '../parts/Field';
 import { Group } from '../parts/StepHead';
 import { useJob } from '../store/JobContext';
+import * as texts from '#language/screens/job-identify';
 
 /** A pitch known to this standard uncertainty, mm, separates the families even when one is stretched. */
 const WANTED_PITCH_U = 0.03;
@@ -16,9 +18,9 @@ export function PitchView() {
   const { candidates, why } = appraisal.identity.chain.pitch;
   const span = why.find((reason) => reason.code === 'span') ?? why.find((reason) => reason.code === 'span-fits-none');
   const bands = FAMILY_IDS.map((id) => {
-    const { unworn, label } = FAMILIES[id];
+    const { unworn } = FAMILIES[id];
     return {
-      label,
+      label: familyLabel(id),
       lo: unworn[0],
       hi: unworn[1],
       stretched: unworn[1] * (1 + MAX_STRETCH),
@@ -29,7 +31,7 @@ export function PitchView() {
   const enough = span?.code !== 'span' || span.u <= WANTED_PITCH_U;
   return (
     <>
-      <Group title="Span over rivets" aside="chain pulled straight, centre of the first rivet to centre of the last">
+      <Group title={texts.spanOverRivets} aside={texts.chainPulledStraightCentre}>
         <div className="grid grid-cols-[17rem_minmax(0,1fr)] gap-5 max-lg:grid-cols-1">
           <div>
             <div className="grid grid-cols-[6rem_1fr] gap-3">
@@ -37,13 +39,16 @@ export function PitchView() {
               <Field path="chain.span.length" />
             </div>
             <p className="text-sm text-ink-soft">
-              {enough && span?.code === 'span' && `Known to ± ${show(doubt)}: enough to part the families.`}
-              {span === undefined && 'Three rivets span two pitches. More rivets, less doubt.'}
+              {enough && span?.code === 'span' && texts.enoughToPart(show(doubt))}
+              {span === undefined && texts.threeRivetsSpanTwoPitches}
             </p>
             {!enough && (
               <p className="text-sm font-semibold text-steel">
-                Known to ± {show(doubt)}. Span {rivetsFor(span.u * (span.rivets - 1), WANTED_PITCH_U)} rivets for ±{' '}
-                {show(2 * WANTED_PITCH_U)}: the hand’s slip is shared among more pitches.
+                {texts.spanMoreRivets(
+                  show(doubt),
+                  rivetsFor(span.u * (span.rivets - 1), WANTED_PITCH_U),
+                  show(2 * WANTED_PITCH_U),
+                )}
               </p>
             )}
           </div>
@@ -54,7 +59,7 @@ export function PitchView() {
           />
         </div>
       </Group>
-      <Group title="Low profile or standard?" aside="both are called 3/8; they never interchange">
+      <Group title={texts.lowProfileOrStandard} aside={texts.neverInterchange}>
         <div className="grid grid-cols-[auto_auto_minmax(0,1fr)] gap-x-6 gap-y-2 max-lg:grid-cols-1">
           <Field path="chain.chassis" />
           <Field path="chain.fileSize" />

@@ -2,6 +2,7 @@ import { useReducer, useState, type KeyboardEvent } from 'react';
 import { Notice } from '../../../ui/parts/Notice';
 import { useKeys, type Keys } from '../../frame/keys';
 import { compared, isOdd, NOTHING_COUNTED, tapped, type TapAction } from './tapping';
+import * as texts from '#language/screens/job-identify';
 
 interface TapperProps {
   /** Counts made before this one. */
@@ -11,9 +12,7 @@ interface TapperProps {
 
 const ACTIONS: Readonly<Record<string, TapAction>> = { ' ': 'tap', Backspace: 'undo', m: 'mark', M: 'mark' };
 
-const KEYS: readonly Keys[] = [
-  { shown: ['space', 'm', 'backspace'], does: 'while counting links: count one, mark a link, take one back' },
-];
+const KEYS: readonly Keys[] = [{ shown: ['space', 'm', 'backspace'], does: texts.whileCountingLinksCountOne }];
 
 /** Counts links one by one: space or a touch counts, Backspace takes one back, m marks the link it stands on, Enter keeps the count. */
 export function Tapper({ before, onCounted }: TapperProps) {
@@ -41,7 +40,7 @@ export function Tapper({ before, onCounted }: TapperProps) {
       <div className="grid grid-cols-[minmax(0,1fr)_auto] gap-2">
         <button
           type="button"
-          aria-label={`Count a link: ${count} so far`}
+          aria-label={texts.countALinkSoFar(count)}
           onKeyDown={onKeyDown}
           onClick={() => {
             setKept(null);
@@ -51,34 +50,26 @@ export function Tapper({ before, onCounted }: TapperProps) {
         >
           <span className="figures text-[52px] leading-none font-bold">{count}</span>
           <span className="text-sm text-ink-soft">
-            {marks.length > 0 ? `marked at ${marks.join(', ')}` : 'space or a touch counts a link'}
+            {marks.length > 0 ? texts.markedAt(marks.join(', ')) : texts.spaceOrATouchCounts}
           </span>
         </button>
         <div className="grid gap-1">
           <button type="button" className="quiet" onClick={() => tap('undo')} disabled={count === 0}>
-            One back
+            {texts.oneBack}
           </button>
           <button type="button" className="quiet" onClick={() => tap('mark')} disabled={count === 0}>
-            Mark link
+            {texts.markLink}
           </button>
           <button type="button" className="act" onClick={keep} disabled={count === 0}>
-            Keep {count > 0 ? count : ''}
+            {texts.keep(count > 0 ? count : '')}
           </button>
         </div>
       </div>
       <div aria-live="polite">
-        {count > 1 && isOdd(count) && (
-          <p className="text-sm text-ink-soft">
-            {count} is odd so far: a loop with one pair out of order at the join, or a link missed.
-          </p>
-        )}
-        {kept?.code === 'first' && <p className="text-sm font-semibold">Kept. Once more from the marked link.</p>}
-        {kept?.code === 'equal' && <Notice kind="good">{kept.count} again: two equal counts settle it.</Notice>}
-        {kept?.code === 'differs' && (
-          <Notice kind="caution">
-            {kept.count} now, {kept.before} before. Set a mark on one link and count again: two equal counts settle it.
-          </Notice>
-        )}
+        {count > 1 && isOdd(count) && <p className="text-sm text-ink-soft">{texts.oddSoFar(count)}</p>}
+        {kept?.code === 'first' && <p className="text-sm font-semibold">{texts.keptOnceMore}</p>}
+        {kept?.code === 'equal' && <Notice kind="good">{texts.equalCountsSettle(kept.count)}</Notice>}
+        {kept?.code === 'differs' && <Notice kind="caution">{texts.countsDisagree(kept.count, kept.before)}</Notice>}
       </div>
     </div>
   );

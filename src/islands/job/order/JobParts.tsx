@@ -8,6 +8,7 @@ import { useFrame } from '../../frame/frame-context';
 import { Group } from '../parts/StepHead';
 import { useJob } from '../store/JobContext';
 import { useJobData } from '../store/use-job-data';
+import * as texts from '#language/screens/job-order';
 
 const LOOK: Readonly<Record<BookingState, string>> = {
   taken: 'text-leaf',
@@ -32,16 +33,16 @@ export function JobParts() {
       put(await api.post<JobPartsView>(url, { id: crypto.randomUUID(), by: who || UNNAMED, ...body }));
       setRefused(null);
     } catch (error) {
-      setRefused(failure(error, 'It was not booked: try again.'));
+      setRefused(failure(error, texts.notBooked));
     }
     setBusy(false);
   };
   const onPart = (sku: string, act: JobPartAct['act']) => void send(`/api/jobs/${view.job.id}/parts`, { sku, act });
   const onOrder = (id: string, act: OrderAct['act']) => void send(`/api/orders/${id}`, { act });
   return (
-    <Group title="Parts of the plan">
-      {data === null && <p className="text-ink-soft">Looking on the shelf…</p>}
-      {data === 'failed' && <Notice kind="error">The shelf did not answer. Try again in a moment.</Notice>}
+    <Group title={texts.partsOfThePlan}>
+      {data === null && <p className="text-ink-soft">{texts.lookingOnTheShelf}</p>}
+      {data === 'failed' && <Notice kind="error">{texts.theShelfDidNotAnswer}</Notice>}
       {refused && <Notice kind="error">{refused}</Notice>}
       {data !== null && data !== 'failed' && (
         <>
@@ -53,9 +54,9 @@ export function JobParts() {
             {data.stray.map(({ sku, pieces }) => (
               <li key={sku} className="flex flex-wrap items-center gap-3 border-b border-line py-2">
                 <span className="figures">{sku}</span>
-                <span className="flex-1">{pieces} taken, and the plan needs it no more.</span>
+                <span className="flex-1">{texts.takenAndThePlanNeeds(pieces)}</span>
                 <button type="button" className="quiet" disabled={busy} onClick={() => onPart(sku, 'put-back')}>
-                  Put back
+                  {texts.putBack}
                 </button>
               </li>
             ))}
@@ -68,13 +69,7 @@ export function JobParts() {
 
 function None({ view: { signed, parts } }: { readonly view: JobPartsView }) {
   if (parts.length > 0) return null;
-  return (
-    <p className="text-ink-soft">
-      {signed
-        ? 'The plan that was signed takes no new part.'
-        : 'No plan is signed yet: under Decide choose one and sign it off, then its parts are taken or ordered here.'}
-    </p>
-  );
+  return <p className="text-ink-soft">{signed ? texts.thePlanThatWasSigned : texts.noPlanIsSignedYet}</p>;
 }
 
 interface PartLineProps {
@@ -89,16 +84,16 @@ function PartLine({ part, busy, onPart, onOrder }: PartLineProps) {
   const { sku, name, priceCents, state, left, order } = part;
   const isOpen = state === 'ordered' || state === 'confirmed' || state === 'late';
   const acts = [
-    ...(state === 'on-shelf' ? [{ label: 'Take it', main: true, act: () => onPart(sku, 'take') }] : []),
-    ...(state === 'taken' ? [{ label: 'Put back', main: false, act: () => onPart(sku, 'put-back') }] : []),
+    ...(state === 'on-shelf' ? [{ label: texts.takeIt, main: true, act: () => onPart(sku, 'take') }] : []),
+    ...(state === 'taken' ? [{ label: texts.putBack, main: false, act: () => onPart(sku, 'put-back') }] : []),
     ...(state === 'missing' || state === 'refused'
-      ? [{ label: state === 'refused' ? 'Order again' : 'Order it', main: true, act: () => onPart(sku, 'order') }]
+      ? [{ label: state === 'refused' ? texts.orderAgain : texts.order, main: true, act: () => onPart(sku, 'order') }]
       : []),
     ...(isOpen && order
       ? [
-          { label: 'It is here', main: true, act: () => onOrder(order.id, 'arrived') },
-          { label: 'Ask the supplier', main: false, act: () => onOrder(order.id, 'ask') },
-          { label: 'Call it off', main: false, act: () => onOrder(order.id, 'cancel') },
+          { label: texts.itIsHere, main: true, act: () => onOrder(order.id, 'arrived') },
+          { label: texts.askTheSupplier, main: false, act: () => onOrder(order.id, 'ask') },
+          { label: texts.callItOff, main: false, act: () => onOrder(order.id, 'cancel') },
         ]
       : []),
   ];
@@ -108,13 +103,13 @@ function PartLine({ part, busy, onPart, onOrder }: PartLineProps) {
       <span className="min-w-40 flex-1">
         <span className="block font-semibold">{name}</span>
         <span className="block text-sm text-ink-soft">
-          <span className="figures">{sku}</span> · <span className="figures">{money(priceCents, view.shop)}</span> ·{' '}
-          {left} on the shelf
+          <span className="figures">{sku}</span> · <span className="figures">{money(priceCents, view.shop)}</span>{' '}
+          {texts.onTheShelf(left)}
         </span>
       </span>
       <span className="min-w-36">
         <span className={`block font-bold ${LOOK[state]}`}>{bookingWord[state]}</span>
-        {isOpen && order?.due && <span className="block text-sm">due {plainDay(order.due, view.shop)}</span>}
+        {isOpen && order?.due && <span className="block text-sm">{texts.dueOn(plainDay(order.due, view.shop))}</span>}
         {said && state !== 'taken' && (
           <span className="block text-sm text-ink-soft" title={shopMoment(said.at, view.shop)}>
             {said.note}

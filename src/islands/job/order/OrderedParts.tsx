@@ -5,6 +5,7 @@ import { Group } from '../parts/StepHead';
 import { useJob } from '../store/JobContext';
 import { useJobData } from '../store/use-job-data';
 import { StockAnswers } from './StockAnswers';
+import * as texts from '#language/screens/job-order';
 
 /** Every condemned part beside the chain: what a new one must be, and what the shelf answers. */
 export function OrderedParts() {
@@ -15,17 +16,17 @@ export function OrderedParts() {
   );
   if (condemned.length === 0) return null;
   return (
-    <Group title="Other parts to replace">
-      {found === null && <p className="text-ink-soft">Looking on the shelf…</p>}
-      {found === 'failed' && <Notice kind="error">The stock list did not answer. Try again in a moment.</Notice>}
+    <Group title={texts.otherPartsToReplace}>
+      {found === null && <p className="text-ink-soft">{texts.lookingOnTheShelf}</p>}
+      {found === 'failed' && <Notice kind="error">{texts.stockDidNotAnswer}</Notice>}
       {found !== null &&
         found !== 'failed' &&
         found.map(({ part, need, answers }) => (
-          <section key={part} aria-label={`Order: ${partName[part].toLowerCase()}`} className="mb-3">
+          <section key={part} aria-label={texts.orderNamed(partName[part].toLowerCase())} className="mb-3">
             <h4 className="font-bold">{partName[part]}</h4>
             <p className="text-sm">{neededPart(need)}</p>
             {answers.length === 0 ? (
-              <p className="text-sm text-ink-soft">Nothing on the shelf comes near: order by these.</p>
+              <p className="text-sm text-ink-soft">{texts.nothingComesNear}</p>
             ) : (
               <StockAnswers answers={answers} />
             )}

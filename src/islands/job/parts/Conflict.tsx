@@ -1,5 +1,6 @@
 import { Notice } from '../../../ui/parts/Notice';
 import type { Field } from '../store/useField';
+import * as texts from '#language/screens/job';
 
 /** Somebody else wrote here meanwhile: both are shown, and a person chooses. */
 export function Conflict({ field }: { field: Pick<Field, 'conflict' | 'text' | 'resolve'> }) {
@@ -7,15 +8,13 @@ export function Conflict({ field }: { field: Pick<Field, 'conflict' | 'text' | '
   if (!conflict) return null;
   return (
     <Notice kind="caution">
-      <p>
-        {conflict.by} wrote “{conflict.text}” here meanwhile; you wrote “{text}”.
-      </p>
+      <p>{texts.writtenMeanwhile(conflict.by, conflict.text, text)}</p>
       <div className="mt-1 flex flex-wrap gap-2">
         <button type="button" className="quiet" onClick={() => resolve('theirs')}>
-          Keep {conflict.text === '' ? 'it empty' : conflict.text}
+          {texts.keep(conflict.text === '' ? texts.itEmpty : conflict.text)}
         </button>
         <button type="button" className="quiet" onClick={() => resolve('ours')}>
-          Put {text === '' ? 'nothing' : text}
+          {texts.putInstead(text === '' ? 'nothing' : text)}
         </button>
       </div>
     </Notice>

@@ -4,6 +4,7 @@ import type { ReadingPath } from '../../../core/sheet';
 import { choicesAt, type ChoiceWord } from '../../../wording';
 import { useField } from '../store/useField';
 import { Conflict } from './Conflict';
+import * as texts from '#language/screens/job';
 
 interface GuidedProps {
   /** Place of the sheet that holds what is done. */
@@ -32,7 +33,7 @@ export function Guided({ path, title, aside, acts = choicesAt(path) }: GuidedPro
       <div className="mb-2 flex items-baseline justify-between gap-4">
         <h3 className="font-bold">{title}</h3>
         <p className="figures text-sm text-ink-soft">
-          {acts.filter(({ value }) => done.includes(value)).length} of {acts.length}
+          {texts.count(acts.filter(({ value }) => done.includes(value)).length, acts.length)}
         </p>
       </div>
       <ol className="border-y border-line">

@@ -6,6 +6,7 @@ import { useJob } from '../store/JobContext';
 import { useFieldActions } from '../store/useField';
 import { lengthAt, takeTool, useToolsInHand } from '../tools/tool-in-hand';
 import { ToolPick } from '../tools/ToolPick';
+import * as texts from '#language/screens/job';
 
 /** Under a length, whose label has the id `of`: what it is measured with, and the doubt that this leaves. A change of tool counts for what stands there too. */
 export function ReadWith({ path, of }: { path: string; of: string }) {
@@ -30,11 +31,11 @@ export function ReadWith({ path, of }: { path: string; of: string }) {
   const value = own && estimate(own);
   return (
     <span className="flex min-w-0 flex-wrap items-center gap-x-1.5 text-sm text-ink-soft">
-      <ToolPick tools={length.tools} tool={tool} label="Measured with" of={of} onTake={take} />
+      <ToolPick tools={length.tools} tool={tool} label={texts.measured} of={of} onTake={take} />
       {value && (
         <span className="whitespace-nowrap" title={study ? studySource(study) : undefined}>
           <span className="figures">± {show(2 * value.u, unit === 'mm' ? 2 : 3)}</span>
-          {study && ' measured'}
+          {study && texts.wasMeasured}
         </span>
       )}
     </span>

@@ -8,9 +8,9 @@ import { UNNAMED } from '../../../wording';
 import { Group } from '../parts/StepHead';
 import { useJob, useJobStore } from '../store/JobContext';
 import { shrunk } from './shrink';
+import * as texts from '#language/screens/job';
 
-const why = (error: unknown, file: File): string =>
-  failure(error, `${file.name} is no picture: a PNG or JPEG would be right.`);
+const why = (error: unknown, file: File): string => failure(error, texts.noPicture(file.name));
 
 /** Pictures of what was brought, kept with the job. Large ones are made smaller before they are sent. */
 export function Photos() {
@@ -42,11 +42,11 @@ export function Photos() {
       await api.delete<PhotoView[]>(`${address}/${id}`);
       await store.refresh();
     } catch (error) {
-      setRefused([failure(error, 'The picture was not taken away: try again.')]);
+      setRefused([failure(error, texts.pictureNotTakenAway)]);
     }
   };
   return (
-    <Group title="Photographs" aside="PNG or JPEG, kept with the job">
+    <Group title={texts.photographs} aside={texts.picturesKept}>
       <ul className="flex flex-wrap gap-2">
         {photos.map(({ id, width, height, by }, i) => (
           <li key={id} className="relative">
@@ -55,14 +55,14 @@ export function Photos() {
                 src={`${address}/${id}`}
                 width={width}
                 height={height}
-                alt={`Photograph ${i + 1}, by ${by}`}
+                alt={texts.photograph(i + 1, by)}
                 loading="lazy"
                 className="h-24 w-auto max-w-48 rounded-[3px] border border-line-strong object-cover"
               />
             </a>
             <button
               type="button"
-              aria-label={`Take photograph ${i + 1} away`}
+              aria-label={texts.takePhotographAway(i + 1)}
               className="absolute -top-2 -right-2 grid size-11 place-items-center rounded-full border border-line-strong bg-sheet"
               onClick={() => void takeAway(id)}
             >
@@ -82,7 +82,7 @@ export function Photos() {
             />
             <span className="grid place-items-center gap-1">
               <Camera size={22} aria-hidden="true" />
-              {sending > 0 ? `Sending ${sending}…` : 'Add a picture'}
+              {sending > 0 ? texts.sending(sending) : texts.addAPicture}
             </span>
           </label>
         </li>

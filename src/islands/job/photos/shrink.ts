@@ -1,3 +1,4 @@
+import * as texts from '#language/screens/job';
 /** Longest side a photograph is sent with, pixels: enough to see a chipped corner. */
 const LONGEST_SIDE = 2000;
 /** Pictures up to this size go as they are, bytes. */
@@ -26,7 +27,7 @@ export async function shrunk(file: File): Promise<Blob> {
   picture.close();
   return new Promise((resolve, reject) => {
     canvas.toBlob(
-      (blob) => (blob ? resolve(blob) : reject(new Error('The picture cannot be made smaller.'))),
+      (blob) => (blob ? resolve(blob) : reject(new Error(texts.pictureNotMadeSmaller))),
       'image/jpeg',
       JPEG_QUALITY,
     );

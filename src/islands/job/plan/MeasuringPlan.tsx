@@ -4,6 +4,7 @@ import { useFrame } from '../../frame/frame-context';
 import { Group } from '../parts/StepHead';
 import type { StepProps } from '../step-props';
 import { useJob } from '../store/JobContext';
+import * as texts from '#language/screens/job';
 
 /** The measuring plan: the shortest list of readings that can decide the job, in the order to take them, with its minutes. It grows shorter with every reading. */
 export function MeasuringPlan({ onMeasure }: Pick<StepProps, 'onMeasure'>) {
@@ -11,11 +12,9 @@ export function MeasuringPlan({ onMeasure }: Pick<StepProps, 'onMeasure'>) {
   const { unit } = useFrame();
   const { steps, minutes } = appraisal.plan;
   return (
-    <Group title="Measuring plan" aside={<span aria-live="polite">{planSummary(steps.length, minutes)}</span>}>
+    <Group title={texts.measuringPlan} aside={<span aria-live="polite">{planSummary(steps.length, minutes)}</span>}>
       {steps.length === 0 ? (
-        <p className="text-ink-soft">
-          Nothing is asked for. Say what was brought and what the saw does, and the shortest way to know stands here.
-        </p>
+        <p className="text-ink-soft">{texts.nothingIsAsked}</p>
       ) : (
         <ol className="border-y border-line">
           {steps.map((step, i) => (
@@ -31,7 +30,7 @@ export function MeasuringPlan({ onMeasure }: Pick<StepProps, 'onMeasure'>) {
                   <span className="text-sm text-ink-soft">{reasonAlone(nextSentence(step, unit))}</span>
                 </span>
                 <span className="text-sm text-ink-soft max-md:hidden">{stepName[stepOfReading(step.measure)]}</span>
-                <span className="text-right figures text-sm">{step.minutes} min</span>
+                <span className="text-right figures text-sm">{texts.minutesLong(step.minutes)}</span>
               </button>
             </li>
           ))}

@@ -5,6 +5,7 @@ import { driftFactorSentence } from '../../../wording';
 import { useFrame } from '../../frame/frame-context';
 import { useJob } from '../store/JobContext';
 import { useJobData } from '../store/use-job-data';
+import * as texts from '#language/screens/job-prove';
 
 /** A depth to draw while none was typed, mm. */
 const USUAL_DEPTH = 300;
@@ -25,7 +26,7 @@ export function CutDrawing() {
   const round = (mm: number) => show(mm, unit === 'mm' ? 0 : 2);
   return (
     <div className="grid content-start gap-1 border-t border-line py-3 max-lg:max-w-[19rem]">
-      <h3 className="font-bold">Foreseen and cut</h3>
+      <h3 className="font-bold">{texts.foreseenAndCut}</h3>
       <LogSection
         depth={depth}
         curve={curve?.points ?? null}
@@ -34,17 +35,17 @@ export function CutDrawing() {
         show={round}
       />
       <ul className="grid grid-cols-2 gap-1 text-sm font-semibold" aria-hidden="true">
-        <li className="border-t-4 border-brass">foreseen</li>
-        <li className="border-t-4 border-dotted border-pine">cut</li>
+        <li className="border-t-4 border-brass">{texts.foreseen}</li>
+        <li className="border-t-4 border-dotted border-pine">{texts.cut}</li>
       </ul>
       <p className="text-sm text-ink-soft">
         {isNewBar
-          ? 'The bar is new: nothing was measured of it, so nothing is foreseen.'
+          ? texts.barIsNew
           : expected === null
-            ? 'Nothing is foreseen: depths and groove of the edge that is down, and the tang, tell how the chain leans.'
+            ? texts.nothingIsForeseen
             : known
               ? driftFactorSentence(known)
-              : 'The curve is the plain model: an estimate of our own.'}
+              : texts.curveIsAnEstimate}
       </p>
     </div>
   );

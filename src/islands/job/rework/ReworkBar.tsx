@@ -18,6 +18,7 @@ import { useJob } from '../store/JobContext';
 import { BeforeAfter } from './BeforeAfter';
 import { TurnOvers } from './TurnOvers';
 import { WorkTable } from './WorkTable';
+import * as texts from '#language/screens/job-rework';
 
 const EDGES = ['A', 'B'] as const;
 
@@ -62,10 +63,10 @@ export function ReworkBar() {
           <div className="grid grid-cols-2 gap-x-6 max-lg:grid-cols-1">
             <Guided
               path="bar.reworkDone"
-              title="In this order"
+              title={texts.inThisOrder}
               acts={operations.map((value) => ({ value, label: sentence(operationWordIn(value, view.schools)) }))}
             />
-            <Group title="Levelling" aside={schoolAnswer.levelling[levelling]}>
+            <Group title={texts.levelling} aside={schoolAnswer.levelling[levelling]}>
               <ol className="list-decimal pl-5">
                 {LEVELLING_STEPS[levelling].map((step) => (
                   <li key={step}>{step}</li>
@@ -75,20 +76,18 @@ export function ReworkBar() {
                 {EDGES.map((edge) => {
                   const { dressing } = bar.edges[edge];
                   return dressing?.advised ? (
-                    <li key={edge}>
-                      Edge {edge}: {effortSentence(dressing, unit)}
-                    </li>
+                    <li key={edge}>{texts.edgeEffort(edge, effortSentence(dressing, unit))}</li>
                   ) : null;
                 })}
-                <li>Where ink stays after a pass, the rail is low. Another way of levelling is chosen under Shop.</li>
-                {laminated && <li>Laminated: budget bars of this kind rarely repay much work.</li>}
+                <li>{texts.whereInkStaysAfter}</li>
+                {laminated && <li>{texts.laminatedBudgetBars}</li>}
               </ul>
             </Group>
           </div>
         </>
       )}
       {!isFinished && (
-        <Group title="Goes back with this edge down" aside="turning over evens the wear">
+        <Group title={texts.goesBackWithThisEdge} aside={texts.turningOverEvensTheWear}>
           <Field path="bar.edgeDownNow" />
           <TurnOvers />
         </Group>
@@ -100,16 +99,14 @@ export function ReworkBar() {
 /** A bar that is finished gets no work, and neither does one that calls for none: they are not the same. */
 function NoWork({ isFinished }: { isFinished: boolean }) {
   return isFinished ? (
-    <Empty title="This bar is finished">
-      No work would save it: the tag says why.{' '}
+    <Empty title={texts.thisBarIsFinished}>
+      {texts.noWorkWouldSaveBar}{' '}
       <a href="/counter" className="font-semibold text-pine underline">
-        The counter
+        {texts.theCounter}
       </a>{' '}
-      finds a bar that fits the saw.
+      {texts.findsABarThatFits}
     </Empty>
   ) : (
-    <Empty title="Nothing to rework">
-      The bar calls for no work as far as it is measured. Work appears here with the readings that call for it.
-    </Empty>
+    <Empty title={texts.nothingToRework}>{texts.barCallsForNoWork}</Empty>
   );
 }

@@ -9,6 +9,7 @@ import { Guided } from '../parts/Guided';
 import { NumberRow } from '../parts/NumberRow';
 import { Group } from '../parts/StepHead';
 import { useJob } from '../store/JobContext';
+import * as texts from '#language/screens/job-rework';
 
 /** Rework of the chain: how far each cutter goes back, what the depth gauges need then, the work in its order, and the second measurement. */
 export function ReworkChain() {
@@ -17,17 +18,8 @@ export function ReworkChain() {
   const done = entered.sheet.chain?.reworkDone ?? [];
   const operations = CHAIN_OPERATIONS.filter((each) => verdict.operations.includes(each) || done.includes(each));
   if (verdict.action === 'replace')
-    return (
-      <Empty title="This chain is finished">
-        No work would save it: the tag says why. The order slip has its three numbers.
-      </Empty>
-    );
-  if (operations.length === 0)
-    return (
-      <Empty title="Nothing to rework">
-        The chain calls for no work as far as it is measured. Work appears here with the readings that call for it.
-      </Empty>
-    );
+    return <Empty title={texts.thisChainIsFinished}>{texts.noWorkWouldSaveChain}</Empty>;
+  if (operations.length === 0) return <Empty title={texts.nothingToRework}>{texts.chainCallsForNoWork}</Empty>;
   return (
     <>
       <Notice kind="caution">
@@ -40,17 +32,17 @@ export function ReworkChain() {
       <div className="grid grid-cols-2 gap-x-6 max-lg:grid-cols-1">
         <Guided
           path="chain.reworkDone"
-          title="In this order"
+          title={texts.inThisOrder}
           acts={operations.map((value) => ({ value, label: sentence(operationWord[value]) }))}
         />
         <FileBy />
       </div>
-      <Group title="Measure again" aside="what was measured again stands in the place of the first measure">
+      <Group title={texts.measureAgain} aside={texts.whatWasMeasuredAgainStands}>
         <div className="grid grid-cols-2 gap-x-6 gap-y-2 max-lg:grid-cols-1">
-          <NumberRow path="chain.after.cuttersLeft" title="Left cutters" label="Left cutter after" />
-          <NumberRow path="chain.after.cuttersRight" title="Right cutters" label="Right cutter after" />
-          <NumberRow path="chain.after.depthGaugesLeft" title="Left depth gauges" label="Left gauge after" />
-          <NumberRow path="chain.after.depthGaugesRight" title="Right depth gauges" label="Right gauge after" />
+          <NumberRow path="chain.after.cuttersLeft" title={texts.leftCutters} label={texts.leftCutterAfter} />
+          <NumberRow path="chain.after.cuttersRight" title={texts.rightCutters} label={texts.rightCutterAfter} />
+          <NumberRow path="chain.after.depthGaugesLeft" title={texts.leftDepthGauges} label={texts.leftGaugeAfter} />
+          <NumberRow path="chain.after.depthGaugesRight" title={texts.rightDepthGauges} label={texts.rightGaugeAfter} />
         </div>
       </Group>
     </>
@@ -88,7 +80,7 @@ function SetBacks() {
   const some = rows.filter(({ off }) => off >= 0.05);
   if (some.length === 0) return null;
   return (
-    <Group title="Off each cutter" aside={`until all stand at ${show(target)}`}>
+    <Group title={texts.offEachCutter} aside={texts.untilAllStand(show(target))}>
       <ul className="grid grid-cols-[repeat(auto-fill,minmax(8rem,1fr))] gap-x-4">
         {some.map(({ name, off }) => (
           <li key={name} className="flex justify-between border-t border-line py-0.5">
@@ -109,7 +101,7 @@ function FileBy() {
   const said = gauges && gaugeSentence(gauges, show);
   const filed = gauges && gaugesToFile(gauges);
   return (
-    <Group title="File by" aside="the maker’s own values come first">
+    <Group title={texts.fileBy} aside={texts.theMakersOwnValuesCome}>
       <StartValues />
       {said && <p className="mt-2 text-sm">{said}</p>}
       {filed && <p className="mt-1 text-sm">{filed}</p>}

@@ -3,6 +3,7 @@ import { Empty, Notice } from '../../../ui/parts/Notice';
 import { operationWord, REPLACE_CAUTIONS, sentence } from '../../../wording';
 import { Guided } from '../parts/Guided';
 import { useJob } from '../store/JobContext';
+import * as texts from '#language/screens/job-rework';
 
 /** Work on the drive sprocket: what it calls for, or how another one goes on. */
 export function ReworkSprocket() {
@@ -12,12 +13,7 @@ export function ReworkSprocket() {
   const operations = SPROCKET_OPERATIONS.filter((each) => verdict.operations.includes(each) || done.includes(each));
   const replaced = verdict.action === 'replace';
   if (!replaced && operations.length === 0)
-    return (
-      <Empty title="Nothing to do">
-        The drive sprocket calls for no work as far as it was looked at. Work appears here with the findings that call
-        for it.
-      </Empty>
-    );
+    return <Empty title={texts.nothingToDo}>{texts.sprocketCallsForNoWork}</Empty>;
   return (
     <>
       <Notice kind="caution">
@@ -28,11 +24,11 @@ export function ReworkSprocket() {
       {operations.length > 0 && (
         <Guided
           path="driveSprocket.reworkDone"
-          title="In this order"
+          title={texts.inThisOrder}
           acts={operations.map((value) => ({ value, label: sentence(operationWord[value]) }))}
         />
       )}
-      {replaced && <Guided path="driveSprocket.replaceDone" title="Replace the sprocket, in this order" />}
+      {replaced && <Guided path="driveSprocket.replaceDone" title={texts.replaceTheSprocket} />}
     </>
   );
 }

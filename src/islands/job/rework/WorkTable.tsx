@@ -5,6 +5,7 @@ import { useFrame } from '../../frame/frame-context';
 import { checkSentence, exceptionSentence } from '../../../wording';
 import { useJob } from '../store/JobContext';
 import type { Edge, StationRow } from '../bar/stations';
+import * as texts from '#language/screens/job-rework';
 
 /** What is measured again at a station, in order. */
 const FIELDS = ['near', 'far', 'mouth'] as const;
@@ -23,25 +24,25 @@ export function WorkTable({ edge, rows }: { edge: Edge; rows: readonly StationRo
   if ((!dressing?.advised && !byHand) || measured.length === 0) return null;
   const off = (rail: 'near' | 'far', index: number): string => {
     if (!dressing?.advised)
-      return byHand?.note?.code === 'by-hand' && byHand.note.high === rail ? 'until it shines' : '–';
+      return byHand?.note?.code === 'by-hand' && byHand.note.high === rail ? texts.untilItShines : '–';
     const amount = (rail === 'near' ? dressing.plan.removeNear : dressing.plan.removeFar)[index] ?? null;
-    return amount === null ? 'left out' : amount < 0.005 ? '–' : show(amount);
+    return amount === null ? texts.leftOut : amount < 0.005 ? '–' : show(amount);
   };
   return (
-    <section aria-label={`Work on edge ${edge}`} className="mt-2 border-t border-line pt-2">
-      <h3 className="font-bold">Edge {edge}: take off, then measure again</h3>
+    <section aria-label={texts.workOnEdge(edge)} className="mt-2 border-t border-line pt-2">
+      <h3 className="font-bold">{texts.edgeTakeOffThenMeasure(edge)}</h3>
       <div className="relative overflow-x-auto">
         <table ref={table} className="w-full border-collapse max-md:min-w-[34rem]">
           <thead>
             <tr className="text-left text-sm text-ink-soft">
               <th scope="col" className="w-20">
-                at
+                {texts.at}
               </th>
-              <th scope="col">near off</th>
-              <th scope="col">far off</th>
-              {['near', 'far', 'groove width'].map((name) => (
+              <th scope="col">{texts.nearOff}</th>
+              <th scope="col">{texts.farOff}</th>
+              {['near', 'far', texts.grooveWidth].map((name) => (
                 <th key={name} scope="col">
-                  {name} after <span className="figures">{unit}</span>
+                  {texts.readingAfter(name)} <span className="figures">{unit}</span>
                 </th>
               ))}
             </tr>
@@ -62,7 +63,7 @@ export function WorkTable({ edge, rows }: { edge: Edge; rows: readonly StationRo
                   <td key={field} className="py-0.5 pr-2">
                     <EntryField
                       path={`${row.path}.after.${field}`}
-                      label={`Edge ${edge}, station ${i + 1}, ${field === 'mouth' ? 'groove width' : field} after`}
+                      label={texts.edgeStationAfter(edge, i + 1, field === 'mouth' ? texts.grooveWidth : field)}
                       bare
                       onEnter={(accepted) => accepted && goOn(i * FIELDS.length + k)}
                     />
@@ -87,7 +88,7 @@ export function WorkTable({ edge, rows }: { edge: Edge; rows: readonly StationRo
         .filter(({ leaveLow }) => leaveLow)
         .map((station) => (
           <p key={station.index} className="mt-1 text-sm font-semibold">
-            The dip at {position(station.at)} is left as it is.
+            {texts.theDipAtIsLeft(position(station.at))}
           </p>
         ))}
     </section>
@@ -97,8 +98,8 @@ export function WorkTable({ edge, rows }: { edge: Edge; rows: readonly StationRo
 /** An edge that level tests alone send to the file: nothing tells how much, so it is dressed until it shines. */
 function ByHand({ edge, said }: { edge: Edge; said: string }) {
   return (
-    <section aria-label={`Work on edge ${edge}`} className="mt-2 border-t border-line pt-2">
-      <h3 className="font-bold">Edge {edge}: dress until both rails shine, then measure</h3>
+    <section aria-label={texts.workOnEdge(edge)} className="mt-2 border-t border-line pt-2">
+      <h3 className="font-bold">{texts.edgeDressUntilBothRails(edge)}</h3>
       <p className="text-sm">{said}</p>
     </section>
   );

@@ -12,12 +12,13 @@ import type { StepProps } from '../step-props';
 import { WhyButton } from '../why/WhyButton';
 import { Measure } from '../bar/Measure';
 import { useStations, type Stations } from '../bar/useStations';
+import * as texts from '#language/screens/job-bar';
 
 const { View: CaliperPanel } = later(() => import('../../caliper/CaliperPanel').then((there) => there.CaliperPanel));
 const { View: LookOver } = later(() => import('../bar/LookOver').then((there) => there.LookOver));
 const { View: WhyCrooked } = later(() => import('../bar/WhyCrooked').then((there) => there.WhyCrooked));
 
-const VIEWS = { measure: 'Measure', look: 'Look it over', crooked: 'Why crooked?' } as const;
+const VIEWS = { measure: texts.measure, look: texts.lookItOver, crooked: texts.whyCrooked } as const;
 type View = keyof typeof VIEWS;
 
 /** Bar: drawn to scale, looked over from tail to nose, and measured at stations on both edges. */
@@ -38,18 +39,18 @@ export default function BarStep({ onOpen }: StepProps) {
     <Tabbed chosen={view} onChoose={setView}>
       <div className="mb-1 grid grid-cols-[auto_minmax(0,1fr)_16.5rem] items-center gap-4 max-lg:grid-cols-[auto_minmax(0,1fr)_11.5rem] max-lg:gap-2 max-md:grid-cols-1">
         <div className="flex items-center gap-3">
-          <h2 className="text-xl font-extrabold">Bar</h2>
+          <h2 className="text-xl font-extrabold">{texts.bar}</h2>
           <button
             type="button"
             className="quiet px-2.5 aria-pressed:bg-ink aria-pressed:text-sheet"
             aria-pressed={caliper}
             onClick={() => setCaliper(!caliper)}
           >
-            Caliper
+            {texts.caliper}
           </button>
           <WhyButton onOpen={onOpen} brief />
         </div>
-        <TabList label="Bar" tabs={(Object.keys(VIEWS) as View[]).map((id) => ({ id, name: VIEWS[id] }))} />
+        <TabList label={texts.bar} tabs={(Object.keys(VIEWS) as View[]).map((id) => ({ id, name: VIEWS[id] }))} />
         <Plan stations={stations} onSelect={onSelect} />
       </div>
       {caliper && <CaliperPanel onClose={() => setCaliper(false)} />}

@@ -7,16 +7,17 @@ import { useTarget } from '../target';
 import type { StepProps } from '../step-props';
 import { WhyButton } from '../why/WhyButton';
 import { Cutters } from '../chain/Cutters';
+import * as texts from '#language/screens/job-chain';
 
 const { View: Shape } = later(() => import('../chain/Shape').then((there) => there.Shape));
 const { View: Stretch } = later(() => import('../chain/Stretch').then((there) => there.Stretch));
 const { View: Underside } = later(() => import('../chain/Underside').then((there) => there.Underside));
 
 const VIEWS = {
-  cutters: { name: 'Cutters', View: Cutters },
-  shape: { name: 'Shape and gauges', View: Shape },
-  push: { name: 'Push and pull', View: Stretch },
-  under: { name: 'Underside', View: Underside },
+  cutters: { name: texts.cutters, View: Cutters },
+  shape: { name: texts.shapeAndGauges, View: Shape },
+  push: { name: texts.pushAndPull, View: Stretch },
+  under: { name: texts.underside, View: Underside },
 } as const satisfies Record<string, { name: string; View: ComponentType }>;
 type ViewId = keyof typeof VIEWS;
 const VIEW_IDS = Object.keys(VIEWS) as ViewId[];
@@ -31,9 +32,9 @@ export default function ChainStep({ onOpen }: StepProps) {
   const { View } = VIEWS[view];
   return (
     <Tabbed chosen={view} onChoose={setView}>
-      <StepHead title="Chain">
+      <StepHead title={texts.chain}>
         <WhyButton onOpen={onOpen} />
-        <TabList label="Chain" tabs={VIEW_IDS.map((id) => ({ id, name: VIEWS[id].name }))} />
+        <TabList label={texts.chain} tabs={VIEW_IDS.map((id) => ({ id, name: VIEWS[id].name }))} />
       </StepHead>
       <TabPanel of={view}>
         <View />

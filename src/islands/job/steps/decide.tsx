@@ -9,6 +9,7 @@ import { SignOff } from '../decide/SignOff';
 import { usePlans } from '../decide/use-plans';
 import { Group, StepHead } from '../parts/StepHead';
 import { useJob } from '../store/JobContext';
+import * as texts from '#language/screens/job-decide';
 
 /** Decide: the verdict of every part with what it rests on, the plans, the rules of the set, and the sign-off. */
 export default function Decide({ onOpen }: { onOpen: (step: Step) => void }) {
@@ -20,18 +21,16 @@ export default function Decide({ onOpen }: { onOpen: (step: Step) => void }) {
   const chosen = plans.find(({ key }) => key === wished) ?? looksFirst(plans);
   return (
     <>
-      <StepHead title="Decide">
-        <p className="text-sm text-ink-soft">
-          Advice to a competent technician, no certificate. The saw maker’s limits win.
-        </p>
+      <StepHead title={texts.decide}>
+        <p className="text-sm text-ink-soft">{texts.adviceNoCertificate}</p>
       </StepHead>
       <ul>
         {PARTS.map((part) => (
           <PartVerdict key={part} verdict={appraisal.verdicts[part]} />
         ))}
       </ul>
-      <Group title="Plans" aside="what each costs today and for an hour’s running; rates and lives are set under Shop">
-        {state.is === 'asking' && <p className="text-ink-soft">The plans are made when everything is stored…</p>}
+      <Group title={texts.plans} aside={texts.whatEachCostsToday}>
+        {state.is === 'asking' && <p className="text-ink-soft">{texts.plansWaitForStoring}</p>}
         {state.is === 'failed' && <Notice kind="error">{state.message}</Notice>}
         <label className="flex min-h-11 items-center gap-2 text-sm">
           <input
@@ -40,11 +39,11 @@ export default function Decide({ onOpen }: { onOpen: (step: Step) => void }) {
             checked={supplier}
             onChange={({ target }) => setSupplier(target.checked)}
           />
-          ask the supplier for the chain too
+          {texts.askTheSupplier}
         </label>
         {state.is === 'there' && <Plans view={state.view} chosen={chosen} onChoose={({ key }) => setWished(key)} />}
       </Group>
-      <Group title="Does the set belong together?">
+      <Group title={texts.doesTheSetBelongTogether}>
         <FitRules fit={appraisal.fit} />
       </Group>
       <SignOff onOpen={onOpen} plan={chosen} supplier={supplier} />

@@ -6,6 +6,7 @@ import { Going } from '../hand-over/Going';
 import { Group, StepHead } from '../parts/StepHead';
 import { useJob } from '../store/JobContext';
 import { useJobData } from '../store/use-job-data';
+import * as texts from '#language/screens/job-hand-over';
 
 type Document = HandOverPage['draft'];
 
@@ -16,15 +17,13 @@ export default function HandOver() {
   const isOut = view.job.state === 'handed-over';
   return (
     <>
-      <StepHead title="Hand over">
+      <StepHead title={texts.handOver}>
         {isOut && data !== null && data !== 'failed' && data.last && (
-          <p className="font-semibold">
-            Handed over by {data.last.by} on {shopMoment(data.last.at, view.shop)}
-          </p>
+          <p className="font-semibold">{texts.handedOverBy(data.last.by, shopMoment(data.last.at, view.shop))}</p>
         )}
       </StepHead>
-      {data === null && <p className="text-ink-soft">Putting it together…</p>}
-      {data === 'failed' && <Notice kind="error">It could not be put together. Try again in a moment.</Notice>}
+      {data === null && <p className="text-ink-soft">{texts.puttingItTogether}</p>}
+      {data === 'failed' && <Notice kind="error">{texts.notPutTogether}</Notice>}
       {data !== null && data !== 'failed' && (
         <div className="grid grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)] gap-8 max-lg:grid-cols-1">
           <Told document={isOut && data.last ? data.last.document : data.draft} />
@@ -43,13 +42,13 @@ function Told({ document }: { readonly document: Document }) {
   const { view } = useJob();
   const { parts, fitted, numbers, edgeDown, proof, advice, nextVisit } = document;
   const known = [
-    numbers.pitch === null ? 'pitch not known' : familyLabel(numbers.pitch as Parameters<typeof familyLabel>[0]),
-    numbers.gauge ?? 'gauge not known',
-    numbers.driveLinks === null ? 'links not counted' : `${numbers.driveLinks} links`,
+    numbers.pitch === null ? texts.pitchNotKnown : familyLabel(numbers.pitch as Parameters<typeof familyLabel>[0]),
+    numbers.gauge ?? texts.gaugeNotKnown,
+    numbers.driveLinks === null ? texts.linksNotCounted : texts.countOfLinks(numbers.driveLinks),
   ];
   return (
     <div>
-      <Group title="What became of it">
+      <Group title={texts.whatBecameOfIt}>
         <ul className="grid gap-1.5">
           {parts.map(({ part, condemned, choice, why }) => (
             <li key={part}>
@@ -62,22 +61,22 @@ function Told({ document }: { readonly document: Document }) {
         </ul>
         {fitted.length > 0 && (
           <p className="mt-2">
-            New: <strong>{fitted.map(({ name }) => name).join(', ')}</strong>
+            {texts.newParts} <strong>{fitted.map(({ name }) => name).join(', ')}</strong>
           </p>
         )}
       </Group>
-      <Group title="For next time">
+      <Group title={texts.forNextTime}>
         <p className="figures text-2xl font-bold">{known.join(' · ')}</p>
         <p>
-          {edgeDown ? `Edge ${edgeDown} is down now.` : 'Nobody said which edge is down now.'}
+          {edgeDown ? texts.edgeIsDownNow(edgeDown) : texts.nobodySaidWhichEdge}
           {proof.state !== 'not-needed' && ` Proof: ${proofWord[proof.state]}.`}
         </p>
         <p className="mt-1">
-          Next visit <strong>{plainDay(nextVisit.on, view.shop)}</strong>. {nextVisit.why}
+          {texts.nextVisit} <strong>{plainDay(nextVisit.on, view.shop)}</strong>. {nextVisit.why}
         </p>
       </Group>
       {advice.length > 0 && (
-        <Group title="What to tell them">
+        <Group title={texts.whatToTellThem}>
           <ul className="grid gap-1.5">
             {advice.map(({ code, says, because }) => (
               <li key={code}>
@@ -96,7 +95,7 @@ function Papers({ papers }: { readonly papers: readonly PaperLink[] }) {
   const { view } = useJob();
   const { id } = view.job;
   return (
-    <Group title="Papers">
+    <Group title={texts.papers}>
       <ul className="border-t border-line">
         {papers.map((paper) => (
           <li key={paper.id} className="flex items-center gap-2 border-b border-line py-1">
@@ -104,15 +103,15 @@ function Papers({ papers }: { readonly papers: readonly PaperLink[] }) {
             <a
               className="flex quiet items-center gap-1.5"
               href={`/jobs/${id}/${paper.id}`}
-              aria-label={`${paper.name}, page to print`}
+              aria-label={texts.pageToPrint(paper.name)}
             >
               <Printer size={16} aria-hidden="true" />
-              Page
+              {texts.page}
             </a>
             <a
               className="flex quiet items-center gap-1.5"
               href={`/api/jobs/${id}/papers/${paper.id}.pdf`}
-              aria-label={`${paper.name} as PDF`}
+              aria-label={texts.asPdf(paper.name)}
             >
               <FileDown size={16} aria-hidden="true" />
               PDF
@@ -123,15 +122,15 @@ function Papers({ papers }: { readonly papers: readonly PaperLink[] }) {
       <p className="mt-2 flex flex-wrap gap-2">
         <a className="flex quiet items-center gap-1.5" href={`/api/jobs/${id}/next-visit.ics`} download>
           <CalendarPlus size={16} aria-hidden="true" />
-          Next visit for a calendar
+          {texts.nextVisitForACalendar}
         </a>
         <a className="flex quiet items-center gap-1.5" href={`/api/jobs/${id}/hand-over.json`} download>
           <FileDown size={16} aria-hidden="true" />
-          Hand-over document
+          {texts.handOverDocument}
         </a>
         <a className="flex quiet items-center gap-1.5" href={`/api/jobs/${id}/sheet.json`} download>
           <FileDown size={16} aria-hidden="true" />
-          Bench sheet
+          {texts.benchSheet}
         </a>
       </p>
     </Group>

@@ -8,6 +8,7 @@ import { StepHead } from '../parts/StepHead';
 import { Tabbed, TabList, TabPanel } from '../../../ui/parts/Tabs';
 import { useKeys } from '../../frame/keys';
 import { useTarget } from '../target';
+import * as texts from '#language/screens/job-identify';
 
 const { View: EvidenceView } = later(() => import('../identify/EvidenceView').then((there) => there.EvidenceView));
 const { View: GaugeView } = later(() => import('../identify/GaugeView').then((there) => there.GaugeView));
@@ -17,12 +18,12 @@ const { View: PitchView } = later(() => import('../identify/PitchView').then((th
 
 /** Ways to a number, in the order a hand tries them; and what they weigh against one another. */
 const VIEWS = {
-  marks: { name: 'Marks', View: MarksView },
-  pitch: { name: 'Pitch', View: PitchView },
-  gauge: { name: 'Gauge', View: GaugeView },
-  links: { name: 'Links', View: LinksView },
-  loop: { name: 'Length and tension', View: LoopView },
-  evidence: { name: 'Evidence', View: EvidenceView },
+  marks: { name: texts.marks, View: MarksView },
+  pitch: { name: texts.pitch, View: PitchView },
+  gauge: { name: texts.gauge, View: GaugeView },
+  links: { name: texts.links, View: LinksView },
+  loop: { name: texts.lengthAndTension, View: LoopView },
+  evidence: { name: texts.evidence, View: EvidenceView },
 } as const satisfies Record<string, { name: string; View: ComponentType }>;
 type ViewId = keyof typeof VIEWS;
 const VIEW_IDS = Object.keys(VIEWS) as ViewId[];
@@ -39,21 +40,21 @@ export default function Identify() {
       const go = (step: 1 | -1) => () =>
         setView((now) => VIEW_IDS[(VIEW_IDS.indexOf(now) + step + VIEW_IDS.length) % VIEW_IDS.length]!);
       return [
-        { shown: ['['], does: 'the way to identify before this one', on: '[', act: go(-1) },
-        { shown: [']'], does: 'the way after it', on: ']', act: go(1) },
+        { shown: ['['], does: texts.wayBefore, on: '[', act: go(-1) },
+        { shown: [']'], does: texts.wayAfter, on: ']', act: go(1) },
       ];
     }, []),
   );
   const { View } = VIEWS[view];
   return (
     <>
-      <StepHead title="Identify the loop">
-        <p className="text-sm text-ink-soft">Three numbers order a chain. A bar’s length does not.</p>
+      <StepHead title={texts.identifyTheLoop}>
+        <p className="text-sm text-ink-soft">{texts.threeNumbersOrderAChain}</p>
       </StepHead>
       <NumberCards />
       <IdentityFindings />
       <Tabbed chosen={view} onChoose={setView}>
-        <TabList label="Ways to identify" tabs={VIEW_IDS.map((id) => ({ id, name: VIEWS[id].name }))} />
+        <TabList label={texts.waysToIdentify} tabs={VIEW_IDS.map((id) => ({ id, name: VIEWS[id].name }))} />
         <TabPanel of={view}>
           <View />
         </TabPanel>

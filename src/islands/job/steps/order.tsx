@@ -12,6 +12,7 @@ import { StockAnswers } from '../order/StockAnswers';
 import { Field } from '../parts/Field';
 import { Group, StepHead } from '../parts/StepHead';
 import { useJob } from '../store/JobContext';
+import * as texts from '#language/screens/job-order';
 
 /** The order slip: three numbers once all are settled, the class that must not be stepped up, and what stock answers. */
 export default function OrderSlip() {
@@ -21,11 +22,11 @@ export default function OrderSlip() {
   const broken = appraisal.fit.filter(({ rule, holds }) => holds === false && rule !== 'parts-may-go-back-on');
   return (
     <>
-      <StepHead title="Order slip">
+      <StepHead title={texts.orderSlip}>
         {'order' in order && snapshot.saving === 'saved' && (
           <a className="flex quiet items-center gap-2" href={`/jobs/${view.job.id}/slip`}>
             <Printer size={17} aria-hidden="true" />
-            Page to print
+            {texts.pageToPrint}
           </a>
         )}
       </StepHead>
@@ -33,7 +34,7 @@ export default function OrderSlip() {
         <Ordered order={order.order} />
       ) : (
         <Notice kind="info">
-          <p className="font-bold">No order yet</p>
+          <p className="font-bold">{texts.noOrderYet}</p>
           <ul className="list-disc pl-5">
             {order.withheld.map((reason) => {
               const sentence = orderWithheld(reason);
@@ -77,8 +78,8 @@ function Sprocket() {
   return (
     <div className="mt-3">
       <Notice kind="caution">
-        <p className="font-bold">The drive sprocket is past its limit</p>
-        <p>A new chain on it would be ruined: no chain is ordered alone.</p>
+        <p className="font-bold">{texts.theDriveSprocketIsPast}</p>
+        <p>{texts.newChainWouldBeRuined}</p>
         {sprocket && <p className="font-semibold">{sprocketOrder(sprocket)}</p>}
         <div className="mt-2">
           <Field path="driveSprocket.renewed" />
@@ -91,12 +92,12 @@ function Sprocket() {
 function Ordered({ order }: { order: ChainOrder }) {
   const numbers = [
     {
-      name: 'Pitch',
+      name: texts.pitch,
       value: familyShort[order.pitch],
       also: order.pitch.startsWith('38') ? familyLabel(order.pitch) : '',
     },
-    { name: 'Gauge', value: order.gauge, also: `${GAUGES[order.gauge].mmLabel} mm` },
-    { name: 'Drive links', value: String(order.driveLinks), also: '' },
+    { name: texts.gauge, value: order.gauge, also: `${GAUGES[order.gauge].mmLabel} mm` },
+    { name: texts.driveLinks, value: String(order.driveLinks), also: '' },
   ];
   return (
     <>
@@ -112,11 +113,11 @@ function Ordered({ order }: { order: ChainOrder }) {
         ))}
       </dl>
       <p className="mt-2">
-        Kickback class: <strong>{order.kickbackClass ?? 'to be asked'}</strong>
-        {order.kickbackClass === 'low-kickback' && '. Standard chain only by an explicit, recorded choice.'}
+        {texts.kickbackClass} <strong>{order.kickbackClass ?? texts.toBeAsked}</strong>
+        {order.kickbackClass === 'low-kickback' && texts.standardOnlyRecorded}
       </p>
       <details className="mt-1">
-        <summary className="py-1 text-sm underline">Standard chain all the same?</summary>
+        <summary className="py-1 text-sm underline">{texts.standardChainAllTheSame}</summary>
         <Field path="job.kickbackChoice" wide />
       </details>
       <Answers order={order} />
@@ -152,14 +153,10 @@ function useStockAnswers(order: ChainNumbers): Found['answers'] | 'failed' | und
 function Answers({ order }: { order: ChainNumbers }) {
   const answers = useStockAnswers(order);
   return (
-    <Group title="In stock">
-      {answers === undefined && <p className="text-ink-soft">Looking on the shelf…</p>}
-      {answers === 'failed' && (
-        <Notice kind="error">The stock list did not answer. The three numbers above hold all the same.</Notice>
-      )}
-      {Array.isArray(answers) && answers.length === 0 && (
-        <p>Nothing on the shelf comes near: order by the three numbers.</p>
-      )}
+    <Group title={texts.inStock}>
+      {answers === undefined && <p className="text-ink-soft">{texts.lookingOnTheShelf}</p>}
+      {answers === 'failed' && <Notice kind="error">{texts.stockDidNotAnswerNumbersHold}</Notice>}
+      {Array.isArray(answers) && answers.length === 0 && <p>{texts.nothingComesNearOrderByNumbers}</p>}
       {Array.isArray(answers) && <StockAnswers answers={answers} />}
     </Group>
   );

@@ -7,12 +7,13 @@ import { Group, StepHead } from '../parts/StepHead';
 import { CutDrawing } from '../prove/CutDrawing';
 import { useJob } from '../store/JobContext';
 import type { StepProps } from '../step-props';
+import * as texts from '#language/screens/job-prove';
 
 /** Prove: oil, a test cut, chips or dust; what was foreseen beside what was measured, and the way back where it fails. */
 export default function Prove({ onOpen, onMeasure }: StepProps) {
   return (
     <>
-      <StepHead title="Prove it" />
+      <StepHead title={texts.proveIt} />
       <Notice kind="caution">
         {PROOF_CAUTIONS.map((text) => (
           <p key={text}>{text}</p>
@@ -21,10 +22,10 @@ export default function Prove({ onOpen, onMeasure }: StepProps) {
       <Outcome onOpen={onOpen} onMeasure={onMeasure} />
       <div className="mt-3 grid grid-cols-[minmax(0,1fr)_minmax(0,19rem)] gap-8 max-lg:grid-cols-1">
         <div>
-          <Group title="Oil">
+          <Group title={texts.oil}>
             <Field path="proof.oil" />
           </Group>
-          <Group title="Test cut">
+          <Group title={texts.testCut}>
             <div className="grid grid-cols-2 gap-4">
               <Field path="proof.cut.depth" />
               <Field path="proof.cut.drift" />
@@ -33,7 +34,7 @@ export default function Prove({ onOpen, onMeasure }: StepProps) {
               <Field path="proof.cut.side" />
             </div>
           </Group>
-          <Group title="What it throws">
+          <Group title={texts.whatItThrows}>
             <Field path="proof.swarf" />
           </Group>
         </div>
@@ -50,21 +51,17 @@ function Outcome({ onOpen, onMeasure }: Pick<StepProps, 'onOpen' | 'onMeasure'>)
   if (state === 'not-needed')
     return (
       <div className="mt-3">
-        <Notice kind="info">
-          No whole saw came: nothing here can be started. Parts that came alone are not proved.
-        </Notice>
+        <Notice kind="info">{texts.noWholeSawCame}</Notice>
       </div>
     );
   return (
-    <section aria-label="Proof" className="mt-3 grid gap-2">
+    <section aria-label={texts.proof} className="mt-3 grid gap-2">
       {failed.map((each) => (
         <Failed key={each.check} failed={each} onOpen={onOpen} onMeasure={onMeasure} />
       ))}
-      {state === 'passed' && (
-        <Notice kind="good">Proved: oil comes, it cuts straight enough, and it throws chips.</Notice>
-      )}
+      {state === 'passed' && <Notice kind="good">{texts.proved}</Notice>}
       {state === 'not-proved' && (
-        <p className="text-ink-soft">Still to be looked at: {list(missing.map(readingName))}.</p>
+        <p className="text-ink-soft">{texts.stillToBeLookedAt(list(missing.map(readingName)))}</p>
       )}
     </section>
   );
@@ -88,7 +85,7 @@ function Failed({
         className="mt-2 quiet"
         onClick={() => (measure === null ? onOpen(step) : onMeasure(measure))}
       >
-        Back to {stepName[step]}
+        {texts.backToStep(stepName[step])}
       </button>
     </Notice>
   );

@@ -6,6 +6,7 @@ import { Field } from '../parts/Field';
 import { Guided } from '../parts/Guided';
 import { StepHead } from '../parts/StepHead';
 import { useJob } from '../store/JobContext';
+import * as texts from '#language/screens/job-acts';
 
 /** Refit: bar and chain go back on, the other way round than they came, and are tensioned. Only what applies is asked. */
 export default function Refit() {
@@ -14,11 +15,11 @@ export default function Refit() {
   const acts = choicesAt('refit.done').filter(({ value }) => asked.some((act) => act === value));
   return (
     <>
-      <StepHead title="Put it back on">
+      <StepHead title={texts.putItBackOn}>
         {renewed.length > 0 && (
           <p className="text-sm text-ink-soft">
-            New: {list(renewed.map((part) => partName[part].toLowerCase()))}
-            {!signedOff && ', once they are replaced'}
+            {texts.newParts(list(renewed.map((part) => partName[part].toLowerCase())))}
+            {!signedOff && texts.onceTheyAreReplaced}
           </p>
         )}
       </StepHead>
@@ -29,23 +30,18 @@ export default function Refit() {
       </Notice>
       <div className="mt-3 grid grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)] gap-8 max-lg:grid-cols-1">
         {acts.length > 0 ? (
-          <Guided path="refit.done" title="In this order" acts={acts} />
+          <Guided path="refit.done" title={texts.inThisOrder} acts={acts} />
         ) : (
           <div className="border-t border-line py-3">
-            <Notice kind="info">
-              Nothing to put together: no whole saw came. Say so under Take in if it did; single parts go home as they
-              are.
-            </Notice>
+            <Notice kind="info">{texts.nothingToPutTogether}</Notice>
           </div>
         )}
         <div className="grid content-start gap-4 border-t border-line py-3">
-          <h3 className="font-bold">As it goes back</h3>
+          <h3 className="font-bold">{texts.asItGoesBack}</h3>
           <Field
             path="bar.edgeDownNow"
             hint={
-              appraisal.bar.edgeDownNext
-                ? `More depth is left on edge ${appraisal.bar.edgeDownNext}: that one down. A is down when the stamp reads upright.`
-                : 'The other one than came down. A is down when the stamp reads upright.'
+              appraisal.bar.edgeDownNext ? texts.edgeWithMoreDepth(appraisal.bar.edgeDownNext) : texts.otherEdgeThanCame
             }
           />
           <Field path="refit.lift" hint={TENSION_SAYS[view.schools.tension]} />

@@ -9,12 +9,13 @@ import { useTarget } from '../target';
 import { ReworkBar } from '../rework/ReworkBar';
 import { ReworkChain } from '../rework/ReworkChain';
 import { ReworkSprocket } from '../rework/ReworkSprocket';
+import * as texts from '#language/screens/job-rework';
 
 /** The parts that are worked on; the nose with its bar. */
 const VIEWS = {
-  bar: { part: 'bar', tab: 'Bar', title: 'Rework the bar', View: ReworkBar },
-  chain: { part: 'chain', tab: 'Chain', title: 'Rework the chain', View: ReworkChain },
-  sprocket: { part: 'driveSprocket', tab: 'Drive sprocket', title: 'Work on the sprocket', View: ReworkSprocket },
+  bar: { part: 'bar', tab: texts.bar, title: texts.reworkTheBar, View: ReworkBar },
+  chain: { part: 'chain', tab: texts.chain, title: texts.reworkTheChain, View: ReworkChain },
+  sprocket: { part: 'driveSprocket', tab: texts.driveSprocket, title: texts.workOnTheSprocket, View: ReworkSprocket },
 } as const satisfies Record<string, { part: string; tab: string; title: string; View: ComponentType }>;
 type ViewId = keyof typeof VIEWS;
 const VIEW_IDS = Object.keys(VIEWS) as ViewId[];
@@ -30,11 +31,11 @@ export default function Rework({ onPart }: StepProps) {
   return (
     <Tabbed chosen={view} onChoose={setView}>
       <StepHead title={title}>
-        <TabList label="Parts to work on" tabs={VIEW_IDS.map((id) => ({ id, name: VIEWS[id].tab }))} />
+        <TabList label={texts.partsToWorkOn} tabs={VIEW_IDS.map((id) => ({ id, name: VIEWS[id].tab }))} />
         {calling.length > 0 && snapshot.saving === 'saved' && (
           <a className="flex quiet items-center gap-2" href={`/jobs/${job.job.id}/work-card`}>
             <Printer size={17} aria-hidden="true" />
-            Work card to print
+            {texts.workCardToPrint}
           </a>
         )}
       </StepHead>

@@ -10,6 +10,7 @@ import { Group, StepHead } from '../parts/StepHead';
 import type { StepProps } from '../step-props';
 import { useJob } from '../store/JobContext';
 import { WhyButton } from '../why/WhyButton';
+import * as texts from '#language/screens/job-sprocket';
 
 const GRADES = {
   none: <SprocketGrade grade="none" />,
@@ -23,20 +24,20 @@ export default function SprocketStep({ onOpen }: StepProps) {
   const verdict = appraisal.verdicts.driveSprocket;
   return (
     <>
-      <StepHead title="Drive sprocket">
+      <StepHead title={texts.driveSprocket}>
         <WhyButton onOpen={onOpen} />
-        <p className="text-sm text-ink-soft">Looked at with every chain change.</p>
+        <p className="text-sm text-ink-soft">{texts.lookedAtWithEveryChain}</p>
       </StepHead>
       <Wear />
       <div className="grid grid-cols-2 gap-x-6 max-lg:grid-cols-1">
-        <Group title="How it has run">
+        <Group title={texts.howItHasRun}>
           <div className="grid grid-cols-2 gap-3">
             <Field path="driveSprocket.chainsRun" />
             <Field path="driveSprocket.rotationSet" />
           </div>
           <ChainsSaid />
         </Group>
-        <Group title="What it is">
+        <Group title={texts.whatItIs}>
           <div className="grid grid-cols-[auto_minmax(0,1fr)] gap-3">
             <Field path="driveSprocket.type" />
             <Field path="driveSprocket.teeth" />
@@ -44,7 +45,7 @@ export default function SprocketStep({ onOpen }: StepProps) {
           <Field path="driveSprocket.pitch" />
         </Group>
       </div>
-      <Group title="Drum, bearing, clip">
+      <Group title={texts.drumBearingClip}>
         <div className="grid grid-cols-2 gap-3 max-lg:grid-cols-1">
           <Field path="driveSprocket.turns" />
           <Field path="driveSprocket.drum" />
@@ -66,7 +67,10 @@ function Wear() {
   const read = wear && estimate(wear);
   const said = sprocketAndChain(appraisal.verdicts.driveSprocket.action);
   return (
-    <section aria-label="Wear" className="grid grid-cols-[minmax(0,1.15fr)_minmax(0,1fr)] gap-x-5 max-lg:grid-cols-1">
+    <section
+      aria-label={texts.wear}
+      className="grid grid-cols-[minmax(0,1.15fr)_minmax(0,1fr)] gap-x-5 max-lg:grid-cols-1"
+    >
       <SprocketTooth
         wear={read?.value ?? null}
         doubt={read ? 2 * read.u : null}
@@ -105,7 +109,7 @@ function Nose() {
   if (!bar) return null;
   const hard = bar.nose === 'hard';
   return (
-    <Group title="Nose of the bar" aside="the same findings as under Bar">
+    <Group title={texts.noseOfTheBar} aside={texts.theSameFindingsAsUnder}>
       <div className="grid grid-cols-2 gap-3 max-lg:grid-cols-1">
         <Field path="bar.nose" />
         {hard ? (
@@ -134,7 +138,7 @@ function Replacing() {
           <p key={text}>{text}</p>
         ))}
       </Notice>
-      <Guided path="driveSprocket.replaceDone" title="Replace the sprocket, in this order" />
+      <Guided path="driveSprocket.replaceDone" title={texts.replaceTheSprocket} />
     </>
   );
 }
@@ -142,7 +146,7 @@ function Replacing() {
 function Later() {
   return (
     <details className="border-t border-line py-2">
-      <summary className="min-h-11 py-2 font-semibold">How another one goes on</summary>
+      <summary className="min-h-11 py-2 font-semibold">{texts.howAnotherGoes}</summary>
       <Replacing />
     </details>
   );

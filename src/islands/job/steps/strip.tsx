@@ -2,19 +2,18 @@ import { Notice } from '../../../ui/parts/Notice';
 import { Field } from '../parts/Field';
 import { StepHead } from '../parts/StepHead';
 import { Guided } from '../parts/Guided';
+import * as texts from '#language/screens/job-acts';
 
 /** Strip: make safe, take chain and bar off, and note how the bar sat before that is forgotten. */
 export default function Strip() {
   return (
     <>
-      <StepHead title="Make safe and strip" />
-      <Notice kind="caution">
-        Battery out or spark lead off before anything else. Gloves on: a worn bar edge cuts like a knife.
-      </Notice>
+      <StepHead title={texts.makeSafeAndStrip} />
+      <Notice kind="caution">{texts.powerOffFirst}</Notice>
       <div className="mt-3 grid grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)] gap-8 max-lg:grid-cols-1">
-        <Guided path="strip.done" title="In this order" />
+        <Guided path="strip.done" title={texts.inThisOrder} />
         <div className="grid content-start gap-4 border-t border-line py-3">
-          <h3 className="font-bold">Seen while stripping</h3>
+          <h3 className="font-bold">{texts.seenWhileStripping}</h3>
           <Field path="bar.edgeDown" />
           <Field path="strip.tension" />
           <div className="grid grid-cols-2 gap-4">

@@ -10,6 +10,7 @@ import type { StepProps } from '../step-props';
 import { useJob } from '../store/JobContext';
 import { useField } from '../store/useField';
 import { TurnLog } from '../parts/TurnLog';
+import * as texts from '#language/screens/job-take-in';
 
 /** Take in: whose, which saw, the complaint in the customer's words and as symptoms, what it is used for and by whom. */
 export default function TakeIn({ onOpen, onMeasure }: StepProps) {
@@ -17,15 +18,12 @@ export default function TakeIn({ onOpen, onMeasure }: StepProps) {
   const { customer, job } = view;
   return (
     <>
-      <StepHead title="Take in">
+      <StepHead title={texts.takeIn}>
         <p className="text-sm text-ink-soft">
-          {customer.name}
-          {customer.contact && ` · ${customer.contact}`} · taken in by {job.createdBy}
+          {texts.takenInBy(customer.name, customer.contact && ` · ${customer.contact}`, job.createdBy)}
         </p>
       </StepHead>
-      <Notice kind="caution">
-        Before stripping: battery or spark lead off, gloves on, chain brake off. A worn bar edge cuts like a knife.
-      </Notice>
+      <Notice kind="caution">{texts.beforeStripping}</Notice>
       <div className="mt-3 grid gap-4">
         <Field path="job.brought" />
         <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1.6fr)] gap-4 max-lg:grid-cols-1">
@@ -51,7 +49,7 @@ export default function TakeIn({ onOpen, onMeasure }: StepProps) {
         </div>
       </div>
       <div className="mt-4">
-        <Group title="The saw">
+        <Group title={texts.theSaw}>
           <div className="grid grid-cols-4 gap-4">
             <Field path="saw.label" />
             <Field path="saw.mount" />
@@ -72,7 +70,7 @@ function Complaint() {
   return (
     <div className="grid content-start gap-1">
       <label htmlFor={id} className="text-sm font-semibold text-ink-soft">
-        In the customer’s words
+        {texts.inTheCustomersWords}
       </label>
       <textarea
         id={id}

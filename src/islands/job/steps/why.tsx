@@ -27,6 +27,7 @@ import { Field } from '../parts/Field';
 import { Group, StepHead } from '../parts/StepHead';
 import type { StepProps } from '../step-props';
 import { useJob } from '../store/JobContext';
+import * as texts from '#language/screens/job-why';
 
 /** Causes lighter than this are listed in one line. */
 const LIGHT = 0.02;
@@ -39,15 +40,13 @@ export default function WhyStep({ onMeasure }: StepProps) {
   const chosen = diagnoses.find(({ symptom }) => symptom === opened) ?? diagnoses[0];
   return (
     <>
-      <StepHead title="What ails it">
-        <p className="text-sm text-ink-soft">
-          Shares of the complaint, from what was found so far; causes add up, and two may be there at once.
-        </p>
+      <StepHead title={texts.whatAilsIt}>
+        <p className="text-sm text-ink-soft">{texts.sharesOfTheComplaint}</p>
       </StepHead>
       {chosen ? (
         <Tabbed chosen={chosen.symptom} onChoose={setOpened}>
           <TabList
-            label="Symptoms"
+            label={texts.symptoms}
             tabs={diagnoses.map(({ symptom }) => ({ id: symptom, name: sentence(symptomName(symptom)) }))}
           />
           <TabPanel of={chosen.symptom}>
@@ -55,11 +54,9 @@ export default function WhyStep({ onMeasure }: StepProps) {
           </TabPanel>
         </Tabbed>
       ) : (
-        <p className="mb-3 max-w-prose">
-          No symptom is said. Say what the saw does, and the causes stand here with what speaks for each.
-        </p>
+        <p className="mb-3 max-w-prose">{texts.noSymptomIsSaid}</p>
       )}
-      <Group title="The complaint, as symptoms">
+      <Group title={texts.theComplaintAsSymptoms}>
         <Field path="job.symptoms" />
       </Group>
     </>
@@ -84,33 +81,31 @@ function Causes({ diagnosis, onMeasure }: { diagnosis: Diagnosis } & Pick<StepPr
     <>
       {next ? (
         <section
-          aria-label="Next check"
+          aria-label={texts.nextCheck}
           className="my-2 flex flex-wrap items-center gap-3 border-y-2 border-ink bg-sheet px-3 py-2"
         >
           <p className="min-w-0 flex-1">
-            <strong>{sentence(readingName(next.measure))}</strong> finds or clears that{' '}
-            {inSentence(ailmentName[next.about])}.{' '}
-            <span className="figures text-sm text-ink-soft">{next.minutes} min</span>
+            <strong>{sentence(readingName(next.measure))}</strong>{' '}
+            {texts.findsOrClears(inSentence(ailmentName[next.about]))}{' '}
+            <span className="figures text-sm text-ink-soft">{texts.minutesLong(next.minutes)}</span>
           </p>
           <button type="button" className="flex act items-center gap-2" onClick={() => onMeasure(next.measure)}>
-            Go there
+            {texts.goThere}
             <ArrowRight size={16} aria-hidden="true" />
           </button>
         </section>
       ) : (
-        <p className="my-2 border-y border-line py-2">
-          Nothing is left to look at that would change what is named first.
-        </p>
+        <p className="my-2 border-y border-line py-2">{texts.nothingLeftToLook}</p>
       )}
       {together && <p className="my-2 max-w-prose font-semibold">{together}</p>}
-      <ol aria-label="Causes">
+      <ol aria-label={texts.causes}>
         {before.map(cause)}
         {unexplainedShare >= LIGHT && <Unexplained diagnosis={diagnosis} />}
         {heavy.slice(before.length).map(cause)}
       </ol>
       {light.length > 0 && (
         <p className="border-t border-line py-2 text-sm text-ink-soft">
-          Hardly: {light.map((each) => inSentence(ailmentName[each.cause])).join('; ')}.
+          {texts.hardly(light.map((each) => inSentence(ailmentName[each.cause])).join('; '))}
         </p>
       )}
       {otherSchool && <Schools other={otherSchool.school} />}
@@ -160,11 +155,11 @@ function Cause({
       <div>
         <p className="figures text-2xl leading-tight font-bold">{percent(share)}</p>
         <p className="text-xs text-ink-soft">
-          there: <span className="figures">{percent(present)}</span>
+          {texts.thereBeforehand} <span className="figures">{percent(present)}</span>
         </p>
         {other !== null && (
           <p className="text-xs text-ink-soft">
-            other school <span className="figures">{percent(other)}</span>
+            {texts.otherSchool} <span className="figures">{percent(other)}</span>
           </p>
         )}
       </div>
@@ -180,13 +175,13 @@ function Cause({
         <ul className="mt-1 grid gap-0.5 text-sm">
           {likelier.map((found) => (
             <li key={found.id} title={evidenceBecause[found.id]} className="flex gap-2">
-              <span className="w-16 shrink-0 font-bold text-brass">+ for</span>
+              <span className="w-16 shrink-0 font-bold text-brass">{texts.speaks}</span>
               <span>{foundSentence(found, unit)}</span>
             </li>
           ))}
           {against.map((found) => (
             <li key={found.id} title={evidenceBecause[found.id]} className="flex gap-2">
-              <span className="w-16 shrink-0 font-bold text-steel">− against</span>
+              <span className="w-16 shrink-0 font-bold text-steel">{texts.speaksAgainst}</span>
               <span>{foundSentence(found, unit)}</span>
             </li>
           ))}
@@ -201,12 +196,9 @@ function Schools({ other }: { other: keyof typeof CROOKED_HERE }) {
   const { view } = useJob();
   const here = view.schools.curvedCuts;
   return (
-    <Group title="Practitioners disagree" aside={schoolName.curvedCuts}>
+    <Group title={texts.practitionersDisagree} aside={schoolName.curvedCuts}>
       <p className="text-sm">{CROOKED_HERE[here]}</p>
-      <p className="text-sm text-ink-soft">
-        The other school, “{schoolAnswer.curvedCuts[other]}”, weighs them as the small figures say. Both look at the
-        same findings. The shop’s choice is made under Shop, Schools.
-      </p>
+      <p className="text-sm text-ink-soft">{texts.theOtherSchoolWeighsThem(schoolAnswer.curvedCuts[other])}</p>
     </Group>
   );
 }

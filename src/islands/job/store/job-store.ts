@@ -8,6 +8,7 @@ import type {
 import type { InstrumentId, UnitSystem } from '../../../core/quantity';
 import type { Entry } from '../../../core/sheet';
 import type { Outbox, Waiting } from './outbox';
+import * as texts from '#language/screens/job';
 
 /** What stands at one place of the sheet on this screen. */
 export interface Standing extends Entry {
@@ -177,7 +178,7 @@ export class JobStore {
       this.failures = 0;
       this.takeReply(batch, reply);
     } catch (error) {
-      const message = error instanceof Error ? error.message : 'Saving failed.';
+      const message = error instanceof Error ? error.message : texts.savingFailed;
       if (!this.outside.mayRetry(error)) this.takeRefusal(batch, message);
       else return this.tryLater(message);
     } finally {
@@ -274,7 +275,7 @@ export class JobStore {
         ? { waiting: waiting.length }
         : {
             waiting: waiting.length,
-            trouble: 'This browser keeps nothing: do not close the page before all is saved.',
+            trouble: texts.browserKeepsNothing,
           },
     );
   }

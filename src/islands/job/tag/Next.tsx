@@ -4,6 +4,7 @@ import type { Measuring } from '../step-props';
 import { nextSentence, planSummary, stopSentence } from '../../../wording';
 import { useFrame } from '../../frame/frame-context';
 import { useJob } from '../store/JobContext';
+import * as texts from '#language/screens/job';
 
 /** The measurement that takes most off the doubt per minute, with a button that goes there. */
 export function NextMeasurement({ onMeasure }: { readonly onMeasure: Measuring }) {
@@ -13,9 +14,9 @@ export function NextMeasurement({ onMeasure }: { readonly onMeasure: Measuring }
   const [next] = steps;
   if (!next) return <Stop />;
   return (
-    <section aria-label="Measure next" className="border-b border-line px-4 py-3">
+    <section aria-label={texts.measureNext} className="border-b border-line px-4 py-3">
       <h2 className="text-sm font-semibold text-ink-soft">
-        Measure next · <span className="figures">{next.minutes} min</span>
+        {texts.measureNextIn} <span className="figures">{texts.minutesLong(next.minutes)}</span>
       </h2>
       <p className="mb-2 text-sm">{nextSentence(next, unit)}</p>
       <button
@@ -23,10 +24,10 @@ export function NextMeasurement({ onMeasure }: { readonly onMeasure: Measuring }
         className="flex act w-full items-center justify-center gap-2"
         onClick={() => onMeasure(next.measure, next.at)}
       >
-        Go there
+        {texts.goThere}
         <ArrowRight size={16} aria-hidden="true" />
       </button>
-      <p className="mt-1.5 text-sm text-ink-soft">To decide the job: {planSummary(steps.length, minutes)}.</p>
+      <p className="mt-1.5 text-sm text-ink-soft">{texts.toDecideTheJob(planSummary(steps.length, minutes))}</p>
     </section>
   );
 }
@@ -41,8 +42,8 @@ function Stop() {
   if (parts.length === 0) return null;
   const unsure = parts.filter((part) => (appraisal.doubts[part]?.wrong ?? 0) > UNSURE);
   return (
-    <section aria-label="Measure next" className="border-b border-line px-4 py-3 text-sm">
-      <h2 className="font-semibold">Stop: no reading is waited for</h2>
+    <section aria-label={texts.measureNext} className="border-b border-line px-4 py-3 text-sm">
+      <h2 className="font-semibold">{texts.stopNoReadingIsWaited}</h2>
       <p className="text-ink-soft">{stopSentence(unsure)}</p>
     </section>
   );

@@ -1,11 +1,12 @@
 import { CloudOff, CloudUpload, HardDriveDownload } from 'lucide-react';
 import { useJob, useJobStore } from '../store/JobContext';
+import * as texts from '#language/screens/job';
 
 const SAVING = {
-  saved: { icon: HardDriveDownload, text: 'Saved', tone: 'text-leaf' },
-  saving: { icon: CloudUpload, text: 'Saving…', tone: 'text-steel' },
-  unsaved: { icon: CloudOff, text: 'Not saved: kept here, will retry', tone: 'text-oxide' },
-  refused: { icon: CloudOff, text: 'Refused: kept here, not saved', tone: 'text-oxide' },
+  saved: { icon: HardDriveDownload, text: texts.saved, tone: 'text-leaf' },
+  saving: { icon: CloudUpload, text: texts.saving, tone: 'text-steel' },
+  unsaved: { icon: CloudOff, text: texts.notSavedKeptHere, tone: 'text-oxide' },
+  refused: { icon: CloudOff, text: texts.refusedKeptHereNotSaved, tone: 'text-oxide' },
 } as const;
 
 /** Where what was typed is: stored, on its way, or only here. */
@@ -26,9 +27,9 @@ export function Saving({ onShow }: { onShow: (path: string) => void }) {
       </p>
       {contradicted[0] !== undefined && (
         <p>
-          {contradicted.length === 1 ? 'One place was' : `${contradicted.length} places were`} written elsewhere too.{' '}
+          {texts.writtenElsewhereToo(contradicted.length)}{' '}
           <button type="button" className="min-h-6 underline" onClick={() => onShow(contradicted[0]!)}>
-            Choose
+            {texts.choose}
           </button>
         </p>
       )}
@@ -36,7 +37,7 @@ export function Saving({ onShow }: { onShow: (path: string) => void }) {
         <p>
           {snapshot.trouble}{' '}
           <button type="button" className="underline" onClick={() => void store.sendAgain()}>
-            Try now
+            {texts.tryNow}
           </button>
         </p>
       )}

@@ -13,6 +13,7 @@ import { NextMeasurement } from './Next';
 import { Saving } from './Saving';
 import { TagZone } from './TagZone';
 import { LeadVerdict, OtherVerdict } from './Verdicts';
+import * as texts from '#language/screens/job';
 
 /** The part that the likeliest cause lies in, where causes are looked for. */
 function partInFront(step: Step, { diagnoses }: Appraisal): Part | null {
@@ -59,10 +60,10 @@ function Clashes() {
   const broken = appraisal.fit.filter(({ rule, holds }) => holds === false && !STATE_RULES.includes(rule));
   if (broken.length === 0) return null;
   return (
-    <section aria-label="Does not belong together" className="border-b border-line bg-oxide-pale px-4 py-2.5">
+    <section aria-label={texts.doesNotBelongTogether} className="border-b border-line bg-oxide-pale px-4 py-2.5">
       <p className="flex items-center gap-2 font-extrabold text-oxide">
         <Unlink size={18} strokeWidth={2.6} aria-hidden="true" />
-        Does not belong together
+        {texts.doesNotBelongTogether}
       </p>
       {broken.map((judgement) => (
         <p key={judgement.rule} className="mt-1 text-sm">
@@ -76,10 +77,8 @@ function Clashes() {
 function NothingYet() {
   return (
     <div className="border-b border-line p-4">
-      <p className="text-lg font-bold text-steel">Nothing measured yet</p>
-      <p className="mt-1 text-ink-soft">
-        Verdicts appear here with the first readings. Begin where you like; a stamp is read in seconds.
-      </p>
+      <p className="text-lg font-bold text-steel">{texts.nothingMeasuredYet}</p>
+      <p className="mt-1 text-ink-soft">{texts.verdictsAppearHere}</p>
     </div>
   );
 }

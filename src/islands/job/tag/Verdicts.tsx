@@ -16,6 +16,7 @@ import { useFrame } from '../../frame/frame-context';
 import { useJob } from '../store/JobContext';
 import { Shares } from './Shares';
 import { VerdictHead } from './VerdictHead';
+import * as texts from '#language/screens/job';
 
 interface LeadVerdictProps {
   readonly verdict: Verdict;
@@ -32,7 +33,7 @@ export function LeadVerdict({ verdict, onMeasure }: LeadVerdictProps) {
     <VerdictHead part={part} action={action}>
       {operations.length > 0 && (
         <p className="mt-1 font-semibold">
-          {action === 'undecided' ? 'So far: ' : ''}
+          {action === 'undecided' ? texts.soFar : ''}
           {action === 'undecided' ? work : sentence(work)}.
         </p>
       )}
@@ -41,7 +42,7 @@ export function LeadVerdict({ verdict, onMeasure }: LeadVerdictProps) {
           const said = verdictReason(reason, unit);
           return <li key={said}>{said}</li>;
         })}
-        {reasons.length > 3 && <li className="text-ink-soft">and {reasons.length - 3} more, under Decide.</li>}
+        {reasons.length > 3 && <li className="text-ink-soft">{texts.andMoreUnderDecide(reasons.length - 3)}</li>}
       </ul>
       <Against verdict={verdict} onMeasure={onMeasure} />
       <Doubt verdict={verdict} />
@@ -56,24 +57,24 @@ function Against({ verdict: { reasons, against }, onMeasure }: LeadVerdictProps)
   if (against.length === 0) return null;
   const saidAlready = new Set(reasons.slice(0, 3).map((reason) => verdictReason(reason, unit)));
   return (
-    <section aria-label="Speaks against it" className="mt-2 border-t border-line-strong/40 pt-2 text-sm">
-      <h3 className="font-semibold">Speaks against it</h3>
+    <section aria-label={texts.speaksAgainstIt} className="mt-2 border-t border-line-strong/40 pt-2 text-sm">
+      <h3 className="font-semibold">{texts.speaksAgainstIt}</h3>
       <ul className="grid gap-1">
         {against.slice(0, 2).map((check) => {
           const said = checkSentence(check, unit);
           const { again } = check;
           return (
             <li key={said}>
-              {saidAlready.has(said) ? 'Said above.' : said}{' '}
+              {saidAlready.has(said) ? texts.saidAbove : said}{' '}
               {again && (
                 <button type="button" className="min-h-6 font-semibold underline" onClick={() => onMeasure(again)}>
-                  Make it again
+                  {texts.makeItAgain}
                 </button>
               )}
             </li>
           );
         })}
-        {against.length > 2 && <li className="text-ink-soft">and {against.length - 2} more, under Decide.</li>}
+        {against.length > 2 && <li className="text-ink-soft">{texts.andMoreUnderDecide(against.length - 2)}</li>}
       </ul>
     </section>
   );
@@ -86,15 +87,15 @@ function Doubt({ verdict: { decidedBy: check } }: { verdict: Verdict }) {
   const limit = check.unit === 'mm' ? show(check.limit) : check.unit === '%' ? `${check.limit} %` : String(check.limit);
   return (
     <dl className="mt-2 grid grid-cols-[auto_1fr] gap-x-3 border-t border-line-strong/40 pt-2 text-sm">
-      <dt className="text-ink-soft">rests on</dt>
+      <dt className="text-ink-soft">{texts.restsOn}</dt>
       <dd className="figures font-semibold">{valueWithDoubt(check, unit)}</dd>
-      <dt className="text-ink-soft">limit</dt>
+      <dt className="text-ink-soft">{texts.limit}</dt>
       <dd>
         <span className="figures font-semibold">{limit}</span>, {limitSource(check)}
       </dd>
       {check.probability !== null && check.condemns && (
         <>
-          <dt className="text-ink-soft">doubt</dt>
+          <dt className="text-ink-soft">{texts.doubt}</dt>
           <dd>{doubtText(check.probability)}</dd>
         </>
       )}
@@ -106,9 +107,9 @@ function Doubt({ verdict: { decidedBy: check } }: { verdict: Verdict }) {
 function doubtText(probability: number): string {
   const good = Math.min(99.9, Math.max(0.1, probability * 100));
   const figure = good > 99 || good < 1 ? good.toFixed(1) : good.toFixed(0);
-  if (probability >= 0.95) return `${figure} % sure to be within`;
-  if (probability <= 0.05) return `${(100 - Number(figure)).toFixed(good < 1 ? 1 : 0)} % sure to be beyond`;
-  return `${figure} % that it is within: too close to call`;
+  if (probability >= 0.95) return texts.sureToBeWithin(figure);
+  if (probability <= 0.05) return texts.sureToBeBeyond((100 - Number(figure)).toFixed(good < 1 ? 1 : 0));
+  return texts.tooCloseToCall(figure);
 }
 
 /** The verdict on another part, in two lines. */

@@ -5,6 +5,7 @@ import type { Measuring } from '../step-props';
 import { drawnSentence, readableName, sentence, wholeNumber, worthPoints, worthSentence } from '../../../wording';
 import { useFrame } from '../../frame/frame-context';
 import { useDrawnDoubt } from './use-drawn-doubt';
+import * as texts from '#language/screens/job';
 
 interface WhyUnsureProps {
   readonly part: Part;
@@ -23,11 +24,11 @@ export function WhyUnsure({ part, onMeasure }: WhyUnsureProps) {
   const drawn = drawing.is === 'drawn' ? (drawing.doubt.parts[part] ?? null) : null;
   return (
     <details className="mt-1 text-sm" onToggle={(event) => setOpen(event.currentTarget.open)}>
-      <summary className="min-h-6 underline">Why so unsure, and what would help</summary>
+      <summary className="min-h-6 underline">{texts.whySoUnsure}</summary>
       <div className="mt-1 border-t border-line-strong/40 pt-1">
         {drawing.is === 'drawing' && <Progress draws={draws} progress={drawing.progress} onStop={stop} />}
-        {drawing.is === 'stopped' && <Again said="Stopped." onAgain={drawAgain} />}
-        {drawing.is === 'failed' && <Again said={`It could not be drawn: ${drawing.message}`} onAgain={drawAgain} />}
+        {drawing.is === 'stopped' && <Again said={texts.stopped} onAgain={drawAgain} />}
+        {drawing.is === 'failed' && <Again said={texts.itCouldNotBeDrawn(drawing.message)} onAgain={drawAgain} />}
         {drawn && (
           <>
             <Help drawn={drawn} onMeasure={onMeasure} />
@@ -35,7 +36,7 @@ export function WhyUnsure({ part, onMeasure }: WhyUnsureProps) {
               {drawnSentence(drawn, draws, shop)}{' '}
               {draws < DRAWS.finer && (
                 <button type="button" className="min-h-6 underline" onClick={() => setDraws(DRAWS.finer)}>
-                  Draw ten times as many
+                  {texts.drawTenTimesAsMany}
                 </button>
               )}
             </p>
@@ -54,10 +55,10 @@ function Progress({ draws, progress, onStop }: { draws: number; progress: number
         className="h-2 flex-1 accent-pine"
         max={1}
         value={progress}
-        aria-label={`Drawing ${wholeNumber(draws, shop)} times`}
+        aria-label={texts.drawingTimes(wholeNumber(draws, shop))}
       />
       <button type="button" className="min-h-6 px-1 underline" onClick={onStop}>
-        Stop
+        {texts.stop}
       </button>
     </div>
   );
@@ -68,7 +69,7 @@ function Again({ said, onAgain }: { said: string; onAgain: () => void }) {
     <p>
       {said}{' '}
       <button type="button" className="min-h-6 underline" onClick={onAgain}>
-        Draw again
+        {texts.drawAgain}
       </button>
     </p>
   );
@@ -81,7 +82,7 @@ function Help({ drawn: { movedBy, next }, onMeasure }: { drawn: DrawnPart } & Om
     <>
       {movedBy.length > 0 && (
         <>
-          <h3 className="font-semibold">What moves it</h3>
+          <h3 className="font-semibold">{texts.whatMovesIt}</h3>
           <ul>
             {movedBy.slice(0, SHOWN).map((moved) => (
               <li key={`${moved.measure} ${moved.at}`} className="flex gap-2">
@@ -96,11 +97,11 @@ function Help({ drawn: { movedBy, next }, onMeasure }: { drawn: DrawnPart } & Om
       )}
       {next.length === 0 ? (
         <p className="mt-1 font-semibold">
-          Stop: another reading changes nothing{movedBy.length > 0 ? ', none here is surer than what stands' : ''}.
+          {texts.stopAnotherReadingChangesNothing(movedBy.length > 0 ? texts.noneHereIsSurer : '')}
         </p>
       ) : (
         <>
-          <h3 className="mt-1 font-semibold">What another reading would buy</h3>
+          <h3 className="mt-1 font-semibold">{texts.whatAnotherReadingWouldBuy}</h3>
           <ul>
             {next.slice(0, SHOWN).map((worth) => (
               <li key={`${worth.measure} ${worth.at}`} className="py-0.5">

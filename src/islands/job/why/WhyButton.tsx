@@ -1,6 +1,7 @@
 import { CircleHelp } from 'lucide-react';
 import { useJob } from '../store/JobContext';
 import type { StepProps } from '../step-props';
+import * as texts from '#language/screens/job';
 
 interface WhyButtonProps extends Pick<StepProps, 'onOpen'> {
   /** Where there is little room: the mark alone, its words for those who cannot see it. */
@@ -14,12 +15,12 @@ export function WhyButton({ onOpen, brief = false }: WhyButtonProps) {
   return (
     <button
       type="button"
-      title="What ails it"
+      title={texts.whatAilsIt}
       className="flex quiet items-center gap-1.5 px-2.5"
       onClick={() => onOpen('why')}
     >
       <CircleHelp size={16} aria-hidden="true" />
-      <span className={brief ? 'sr-only' : ''}>What ails it</span>
+      <span className={brief ? 'sr-only' : ''}>{texts.whatAilsIt}</span>
     </button>
   );
 }

@@ -10,6 +10,7 @@ import { Bring } from './Bring';
 import { Kept } from './Kept';
 import { madeFile } from './made-file';
 import { LookThrough } from './LookThrough';
+import * as texts from '#language/screens/shop-backup';
 
 /** What came of saving. */
 type Saved = { readonly kind: 'good' | 'error'; readonly text: string };
@@ -19,12 +20,7 @@ const isPutBack = (): boolean => new URLSearchParams(window.location.search).get
 
 /** Saving all that the shop has written down, and putting it back. */
 export function Backup({ backups }: { backups: readonly BackupView[] | null }) {
-  if (backups === null)
-    return (
-      <Empty title="The store is kept on another machine">
-        It is saved there, by whoever keeps it: nothing is saved from here.
-      </Empty>
-    );
+  if (backups === null) return <Empty title={texts.theStoreIsKept}>{texts.itIsSavedThere}</Empty>;
   return <Own backups={backups} />;
 }
 
@@ -33,7 +29,7 @@ function Own({ backups }: { backups: readonly BackupView[] }) {
   const wasPutBack = useOfBrowser(isPutBack, false);
   return (
     <div className="grid gap-7">
-      {wasPutBack && <Notice kind="good">The backup was put back. What stood here until now heads the list.</Notice>}
+      {wasPutBack && <Notice kind="good">{texts.theBackupWasPutBack}</Notice>}
       <Save />
       <Kept backups={backups} />
       <div className="grid grid-cols-2 gap-x-10 gap-y-6 max-md:grid-cols-1">
@@ -46,8 +42,8 @@ function Own({ backups }: { backups: readonly BackupView[] }) {
 
 /** Ways to carry everything away, and what the button says of each. */
 const WAYS = {
-  backup: { address: '/api/backup', act: 'Save a backup', done: 'is whole' },
-  archive: { address: '/api/archive', act: 'Save an archive', done: 'holds the whole shop' },
+  backup: { address: '/api/backup', act: texts.saveABackup, done: texts.isWhole },
+  archive: { address: '/api/archive', act: texts.saveAnArchive, done: texts.holdsTheWholeShop },
 } as const;
 type Way = keyof typeof WAYS;
 
@@ -61,21 +57,17 @@ function Save() {
     try {
       const { blob, name } = await madeFile(WAYS[way].address);
       save(blob, name);
-      const text = `${name} ${WAYS[way].done}, and on its way to where this browser keeps its downloads.`;
+      const text = texts.fileIsOnItsWay(name, WAYS[way].done);
       setSaved({ kind: 'good', text });
     } catch (error) {
-      setSaved({ kind: 'error', text: failure(error, 'It broke off. Try again.') });
+      setSaved({ kind: 'error', text: failure(error, texts.itBrokeOffTryAgain) });
     }
     setBusy(null);
     await changedHere();
   };
   return (
     <section className="max-w-prose">
-      <p className="mb-3 text-ink-soft">
-        A backup is one file with everything: jobs, readings, sign-offs, photographs, stock, limits, codes. It is made
-        while the shop goes on, and holds what was saved before it began. One a day is made by itself and kept beside
-        the store; a disk can fail, so keep one on another machine too.
-      </p>
+      <p className="mb-3 text-ink-soft">{texts.aBackupIsOneFile}</p>
       <div className="mb-3 flex flex-wrap gap-3">
         {(Object.keys(WAYS) as Way[]).map((way) => (
           <button
@@ -86,15 +78,12 @@ function Save() {
             onClick={() => void make(way)}
           >
             <Download size={18} aria-hidden="true" />
-            {busy === way ? 'Saving…' : WAYS[way].act}
+            {busy === way ? texts.saving : WAYS[way].act}
           </button>
         ))}
       </div>
       {saved && <Notice kind={saved.kind}>{saved.text}</Notice>}
-      <p className="text-sm text-ink-soft">
-        An archive holds the same in open formats that other programs read: tables as CSV, bench sheets, photographs,
-        and checksums of them all.
-      </p>
+      <p className="text-sm text-ink-soft">{texts.anArchiveHoldsTheSame}</p>
     </section>
   );
 }

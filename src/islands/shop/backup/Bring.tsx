@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { Notice } from '../../../ui/parts/Notice';
 import { api, failure } from '../../frame/api';
 import { useChangedHere } from '../../frame/server-data';
+import * as texts from '#language/screens/shop-backup';
 
 /** Takes in a backup that was kept on another machine. */
 export function Bring() {
@@ -10,26 +11,24 @@ export function Bring() {
   const bring = async (input: HTMLInputElement) => {
     const file = input.files?.[0];
     if (!file) return;
-    setSaid({ kind: 'info', text: `Looking ${file.name} through…` });
+    setSaid({ kind: 'info', text: texts.lookingThrough(file.name) });
     try {
       await api.send('/api/backups/bring', new Blob([file], { type: 'application/octet-stream' }));
-      setSaid({ kind: 'good', text: `${file.name} is whole. It stands in the list above, to be put back.` });
+      setSaid({ kind: 'good', text: texts.broughtIsWhole(file.name) });
       await changedHere();
     } catch (error) {
-      setSaid({ kind: 'error', text: failure(error, `${file.name} could not be read.`) });
+      setSaid({ kind: 'error', text: failure(error, texts.couldNotBeRead(file.name)) });
     }
     input.value = '';
   };
   return (
     <section>
-      <h2 className="mb-1 text-lg font-bold">Bring one from elsewhere</h2>
+      <h2 className="mb-1 text-lg font-bold">{texts.bringOneFromElsewhere}</h2>
       <label className="grid gap-1">
-        <span className="text-sm text-ink-soft">
-          A backup, or an archive of a shop. It is tried first, and changes nothing until it is put back.
-        </span>
+        <span className="text-sm text-ink-soft">{texts.aBackupOrAnArchive}</span>
         <input
           type="file"
-          aria-label="A backup from elsewhere"
+          aria-label={texts.aBackupFromElsewhere}
           className="entry py-2"
           onChange={({ target }) => void bring(target)}
         />

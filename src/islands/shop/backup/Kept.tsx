@@ -5,25 +5,26 @@ import { Empty, Notice } from '../../../ui/parts/Notice';
 import { fileSize, shopMoment } from '../../../wording';
 import { api, failure } from '../../frame/api';
 import { useFrame } from '../../frame/frame-context';
+import * as texts from '#language/screens/shop-backup';
 
 /** Why a backup is there. */
 const WHY: Readonly<Record<BackupView['kind'], string>> = {
-  daily: 'made by itself',
-  'by-hand': 'saved by hand',
-  migration: 'before a new version',
-  brought: 'brought from elsewhere',
-  before: 'stood here until another was put back',
+  daily: texts.madeByItself,
+  'by-hand': texts.savedByHand,
+  migration: texts.beforeANewVersion,
+  brought: texts.broughtFromElsewhere,
+  before: texts.stoodHereUntilAnother,
 };
 
 /** The backups kept beside the store, newest first. Each can be carried elsewhere or put back. */
 export function Kept({ backups }: { backups: readonly BackupView[] }) {
   const { shop } = useFrame();
   const [asked, setAsked] = useState<BackupView | null>(null);
-  if (backups.length === 0) return <Empty title="No backup is kept yet">The first is made within a minute.</Empty>;
+  if (backups.length === 0) return <Empty title={texts.noBackupIsKeptYet}>{texts.firstIsMadeSoon}</Empty>;
   return (
     <section>
-      <h2 className="mb-1 text-lg font-bold">Kept beside the store</h2>
-      <ul aria-label="Backups" className="border-t-2 border-ink">
+      <h2 className="mb-1 text-lg font-bold">{texts.keptBesideTheStore}</h2>
+      <ul aria-label={texts.backups} className="border-t-2 border-ink">
         {backups.map((backup) => (
           <li key={backup.name} className="flex flex-wrap items-center gap-x-5 gap-y-1 border-b border-line py-1.5">
             <span className="w-44 font-semibold">{shopMoment(backup.at, shop)}</span>
@@ -34,19 +35,16 @@ export function Kept({ backups }: { backups: readonly BackupView[] }) {
               href={`/api/backups/${encodeURIComponent(backup.name)}`}
               download={backup.name}
             >
-              Download
+              {texts.download}
             </a>
             <button type="button" className="quiet" onClick={() => setAsked(backup)}>
-              Put back…
+              {texts.putBack}
             </button>
           </li>
         ))}
       </ul>
-      <p className="mt-2 max-w-prose text-sm text-ink-soft">
-        Of the daily ones the last seven days, five weeks and twelve months stay; of the others the last ten of each
-        kind.
-      </p>
-      <Dialog title="Put this backup back?" open={asked !== null} onClose={() => setAsked(null)}>
+      <p className="mt-2 max-w-prose text-sm text-ink-soft">{texts.ofTheDailyOnes}</p>
+      <Dialog title={texts.putThisBackupBack} open={asked !== null} onClose={() => setAsked(null)}>
         {asked && <PutBack backup={asked} />}
       </Dialog>
     </section>
@@ -65,23 +63,21 @@ function PutBack({ backup }: { backup: BackupView }) {
       // Everything on this page is of the store that stood here before.
       window.location.assign('/shop?view=backup&put=back');
     } catch (error) {
-      setTrouble(failure(error, 'It was not put back. What stood there stands.'));
+      setTrouble(failure(error, texts.itWasNotPutBack));
       setBusy(false);
     }
   };
   return (
     <div className="grid gap-3">
       <p>
-        The shop will stand as it did on <strong>{shopMoment(backup.at, shop)}</strong>. What was written since is not
-        in it; it is kept as a backup of its own in this list, and can be put back in turn.
+        {texts.shopWillStand} <strong>{shopMoment(backup.at, shop)}</strong>
+        {texts.writtenSinceIsKept}
       </p>
-      <p className="text-ink-soft">
-        Everybody with a page open is told to load it again. What they have typed and not sent stays in their browser.
-      </p>
+      <p className="text-ink-soft">{texts.everybodyWithAPageOpen}</p>
       {trouble && <Notice kind="error">{trouble}</Notice>}
       <p>
         <button type="button" className="act" disabled={busy} onClick={() => void putBack()}>
-          {busy ? 'Putting it back…' : 'Put it back'}
+          {busy ? texts.puttingItBack : texts.putItBack}
         </button>
       </p>
     </div>

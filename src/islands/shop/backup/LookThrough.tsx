@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { Notice } from '../../../ui/parts/Notice';
 import { api, failure } from '../../frame/api';
+import * as texts from '#language/screens/shop-backup';
 
 type Said = { readonly kind: 'good' | 'error'; readonly text: string };
 
@@ -14,22 +15,20 @@ export function LookThrough() {
       const { wrong } = await api.post<{ wrong: string | null }>('/api/store/inspect', {});
       setSaid(
         wrong === null
-          ? { kind: 'good', text: 'The store is whole.' }
-          : { kind: 'error', text: `The store is damaged: put the newest backup back. Found: ${wrong}` },
+          ? { kind: 'good', text: texts.theStoreIsWhole }
+          : { kind: 'error', text: texts.storeIsDamaged(wrong) },
       );
     } catch (error) {
-      setSaid({ kind: 'error', text: failure(error, 'It could not be looked through.') });
+      setSaid({ kind: 'error', text: failure(error, texts.notLookedThrough) });
     }
     setBusy(false);
   };
   return (
     <section>
-      <h2 className="mb-1 text-lg font-bold">Is the store whole?</h2>
-      <p className="mb-2 text-sm text-ink-soft">
-        It is looked through at every start, and with every backup. It can be done now too; nobody waits for it.
-      </p>
+      <h2 className="mb-1 text-lg font-bold">{texts.isTheStoreWhole}</h2>
+      <p className="mb-2 text-sm text-ink-soft">{texts.itIsLookedThrough}</p>
       <button type="button" className="mb-2 quiet" disabled={busy} onClick={() => void look()}>
-        {busy ? 'Looking…' : 'Look it through'}
+        {busy ? texts.looking : texts.lookItThrough}
       </button>
       {said && <Notice kind={said.kind}>{said.text}</Notice>}
     </section>

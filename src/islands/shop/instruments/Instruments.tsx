@@ -16,6 +16,7 @@ import { api, failure } from '../../frame/api';
 import { useFrame } from '../../frame/frame-context';
 import { useChangedHere } from '../../frame/server-data';
 import { StudyForm } from './StudyForm';
+import * as texts from '#language/screens/shop-instruments';
 
 interface InstrumentsProps {
   readonly studies: readonly StudyView[];
@@ -27,10 +28,7 @@ interface InstrumentsProps {
 export function Instruments({ studies, today }: InstrumentsProps) {
   return (
     <>
-      <p className="mb-3 max-w-prose text-ink-soft">
-        Every reading carries the doubt of its tool and of the hand that placed it. Where nobody has measured them they
-        are common practice; a study of a hand with its tool takes their place in all readings of that hand.
-      </p>
+      <p className="mb-3 max-w-prose text-ink-soft">{texts.everyReadingCarriesTheDoubt}</p>
       <StudyForm today={today} />
       <ul className="mt-4 border-t-2 border-ink">
         {INSTRUMENT_IDS.map((id) => (
@@ -70,7 +68,7 @@ function StudyLine({ study, today }: { study: StudyView; today: string }) {
       await api.post('/api/studies/aside', { by: who || UNNAMED, id: study.id });
       await changedHere();
     } catch (error) {
-      setTrouble(failure(error, 'It was not set aside. Try again.'));
+      setTrouble(failure(error, texts.itWasNotSetAside));
     }
   };
   return (
@@ -79,10 +77,10 @@ function StudyLine({ study, today }: { study: StudyView; today: string }) {
         <span className="font-semibold">{study.by}</span>, {shopDay(study.at, shop)}
         {study.note && <span className="text-ink-soft">, {study.note}</span>}
         {setAside ? (
-          <span> · set aside by {setAside.by}</span>
+          <span> {texts.setAsideBy(setAside.by)}</span>
         ) : (
           <button type="button" className="ml-2 min-h-6 text-sm underline" onClick={() => void putAside()}>
-            Set aside
+            {texts.setAside}
           </button>
         )}
       </p>

@@ -11,6 +11,7 @@ import { useFrame } from '../../frame/frame-context';
 import { useChangedHere } from '../../frame/server-data';
 import { EMPTY_DRAFT, keepDraft, keptDraft, noTakes, type StudyDraft } from './draft';
 import { StudyPlot } from './StudyPlot';
+import * as texts from '#language/screens/shop-instruments';
 
 const isTyped = ({ text }: { text: string }): boolean => text.trim() !== '';
 
@@ -51,7 +52,7 @@ export function StudyForm({ today }: { today: string }) {
       form.reset({ ...EMPTY_DRAFT, instrument: draft.instrument });
       setStored(true);
     },
-    otherwise: 'The study was not stored. What you typed is still here.',
+    otherwise: texts.theStudyWasNotStored,
   });
   const { fields, append } = useFieldArray({ control: form.control, name: 'takes' });
   const { reset, watch } = form;
@@ -74,7 +75,7 @@ export function StudyForm({ today }: { today: string }) {
     <section aria-labelledby="study" className="border-t-2 border-ink pt-3">
       <div className="flex flex-wrap items-center gap-3">
         <h2 id="study" className="text-lg font-extrabold">
-          Study a hand and its tool
+          {texts.studyAHand}
         </h2>
         <button
           type="button"
@@ -82,12 +83,9 @@ export function StudyForm({ today }: { today: string }) {
           aria-pressed={caliper}
           onClick={() => setCaliper(!caliper)}
         >
-          Caliper
+          {texts.caliper}
         </button>
-        <p className="text-sm text-ink-soft">
-          Ten takes of one place, or of a block of known size: lay the tool down between them, and read each as if it
-          were the first.
-        </p>
+        <p className="text-sm text-ink-soft">{texts.tenTakesOfOnePlace}</p>
       </div>
       {caliper && <CaliperPanel onClose={() => setCaliper(false)} />}
       <Form form={form} className="mt-2 grid grid-cols-[minmax(0,1fr)_26rem] gap-x-6 gap-y-3 max-lg:grid-cols-1">
@@ -96,13 +94,13 @@ export function StudyForm({ today }: { today: string }) {
             <SelectField
               form={form}
               name="instrument"
-              label="Tool"
+              label={texts.tool}
               options={INSTRUMENT_IDS.map((id) => [id, instrumentTitle(id)])}
             />
             <TextField
               form={form}
               name="known"
-              label="Size of the block, if known"
+              label={texts.sizeOfTheBlock}
               look="figures"
               className="w-48"
               rules={{ validate: readable }}
@@ -110,12 +108,12 @@ export function StudyForm({ today }: { today: string }) {
             <TextField
               form={form}
               name="knownDoubt"
-              label="Its doubt (standard)"
+              label={texts.itsDoubtStandard}
               look="figures"
               className="w-40"
               rules={{ validate: readable }}
             />
-            <TextField form={form} name="note" label="Note" maxLength={200} className="min-w-40 flex-1" />
+            <TextField form={form} name="note" label={texts.note} maxLength={200} className="min-w-40 flex-1" />
           </div>
           <ol className="grid grid-cols-5 gap-2 max-md:grid-cols-2">
             {fields.map((field, i) => (
@@ -125,13 +123,13 @@ export function StudyForm({ today }: { today: string }) {
             ))}
           </ol>
           <div className="flex flex-wrap items-center gap-3">
-            <SendButton form={form}>Store the study</SendButton>
+            <SendButton form={form}>{texts.storeTheStudy}</SendButton>
             <button type="button" className="quiet" onClick={() => append(noTakes(1)[0]!)}>
-              One more take
+              {texts.oneMoreTake}
             </button>
             <p role="status" className="text-sm">
-              {who === '' ? 'Say who is here first: a study is of one person’s hand.' : `Of the hand of ${who}.`}
-              {stored && <span className="ml-2 font-semibold text-leaf">Stored: it counts from now on.</span>}
+              {who === '' ? texts.sayWhoIsHereFirst : texts.ofTheHand(who)}
+              {stored && <span className="ml-2 font-semibold text-leaf">{texts.storedItCountsFromNow}</span>}
             </p>
           </div>
           <Refusal form={form} />
@@ -142,7 +140,7 @@ export function StudyForm({ today }: { today: string }) {
   );
 }
 
-const NothingYet = () => <p className="text-ink-soft">The takes are drawn here as they come.</p>;
+const NothingYet = () => <p className="text-ink-soft">{texts.theTakesAreDrawnHere}</p>;
 
 /** What the takes show so far. */
 function Found({ study, today }: { study: Study; today: string }) {
@@ -183,7 +181,7 @@ function Take({ form, index, validate }: TakeProps) {
   return (
     <div className="grid gap-0.5">
       <label className="grid gap-0.5">
-        <span className="text-sm text-ink-soft">Take {index + 1}</span>
+        <span className="text-sm text-ink-soft">{texts.takeNumbered(index + 1)}</span>
         <input
           className="entry w-full figures"
           data-path={name}

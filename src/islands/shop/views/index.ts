@@ -1,17 +1,18 @@
 import type { ComponentType } from 'react';
 import type { ShopPageView } from '../../../contract';
 import { laterEach, viewsOf } from '../../frame/later';
+import * as texts from '#language/screens/shop';
 
 /** The views of the shop, in the order of their tabs. */
 export const SHOP_VIEWS = {
-  limits: 'Limits',
-  rates: 'Rates and lives',
-  instruments: 'Instruments',
-  about: 'About',
-  codes: 'Codes',
-  schools: 'Schools',
-  supplier: 'Supplier',
-  backup: 'Backup',
+  limits: texts.limits,
+  rates: texts.ratesAndLives,
+  instruments: texts.instruments,
+  about: texts.about,
+  codes: texts.codes,
+  schools: texts.schools,
+  supplier: texts.supplier,
+  backup: texts.backup,
 } as const;
 export type ShopViewName = keyof typeof SHOP_VIEWS;
 export const SHOP_VIEW_NAMES = Object.keys(SHOP_VIEWS) as readonly ShopViewName[];

@@ -7,6 +7,7 @@ import { UNNAMED } from '../../../wording';
 import { useChangedHere } from '../../frame/server-data';
 import { undoneSentence, type Undone } from '../Imports';
 import type { Progress, TakeIn } from './use-take-in';
+import * as texts from '#language/screens/stock-list';
 
 /** The act, its progress, and its undoing. */
 export function Act({ takeIn }: { takeIn: TakeIn }) {
@@ -24,7 +25,7 @@ export function Act({ takeIn }: { takeIn: TakeIn }) {
       const by = who || UNNAMED;
       setUndone(undoneSentence(await api.post<Undone>(`/api/stock/imports/${progress.id}/undo`, { by })));
     } catch (error) {
-      setUndone(failure(error, 'It was not undone.'));
+      setUndone(failure(error, texts.itWasNotUndone));
     }
     setIsUndoing(false);
     await changedHere();
@@ -40,28 +41,24 @@ export function Act({ takeIn }: { takeIn: TakeIn }) {
           disabled={!isReady || good === 0}
           onClick={() => void takeIn.takeIn().then(changedHere)}
         >
-          {good === 1 ? 'Take 1 row in' : `Take ${good} rows in`}
-          {losing > 0 && `, losing ${losing}`}
+          {texts.takeRows(good)}
+          {losing > 0 && texts.losing(losing)}
         </button>
       )}
       {isRunning && (
         <button type="button" className="quiet" onClick={takeIn.stopHere}>
-          Stop here
+          {texts.stopHere}
         </button>
       )}
-      {bad > 0 && isReady && (
-        <span className="text-sm text-ink-soft">
-          {bad === 1 ? 'The bad row stays' : `The ${bad} bad rows stay`} here to be mended.
-        </span>
-      )}
+      {bad > 0 && isReady && <span className="text-sm text-ink-soft">{texts.badRowsStay(bad)}</span>}
       {progress && <HowFar progress={progress} />}
       {progress && !isRunning && undone === null && (
         <>
           <button type="button" className="quiet" disabled={isUndoing} onClick={() => void undo()}>
-            {isUndoing ? 'Undoing…' : 'Undo this list'}
+            {isUndoing ? texts.undoing : texts.undoThisList}
           </button>
           <a className="grid quiet place-items-center" href="/stock">
-            Show the shelf
+            {texts.showTheShelf}
           </a>
         </>
       )}
@@ -73,12 +70,12 @@ export function Act({ takeIn }: { takeIn: TakeIn }) {
 function HowFar({ progress: { taken, of, state, trouble } }: { progress: Progress }) {
   return (
     <div role="status" className="flex grow items-center gap-3">
-      <progress className="h-3 grow accent-pine" value={taken} max={Math.max(1, of)} aria-label="Rows taken in" />
-      <span className="figures text-sm">
-        {taken} of {of}
-      </span>
+      <progress className="h-3 grow accent-pine" value={taken} max={Math.max(1, of)} aria-label={texts.rowsTakenIn} />
+      <span className="figures text-sm">{texts.taken(taken, of)}</span>
       {state === 'stopped' && (
-        <span className="text-sm font-semibold text-oxide">{trouble} The rest can be taken in when you like.</span>
+        <span className="text-sm font-semibold text-oxide">
+          {trouble} {texts.theRestCanBeTaken}
+        </span>
       )}
     </div>
   );

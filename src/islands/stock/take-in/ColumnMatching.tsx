@@ -2,6 +2,7 @@ import { missingColumns, STOCK_COLUMNS } from '../../../core/stock';
 import { Notice } from '../../../ui/parts/Notice';
 import { list as inWords, stockColumnName } from '../../../wording';
 import type { TakeIn } from './use-take-in';
+import * as texts from '#language/screens/stock-list';
 
 /** Which heading of the list goes to which column; proposed by name, and put right by hand. */
 export function ColumnMatching({ takeIn: { list, columns, choose } }: { takeIn: TakeIn }) {
@@ -9,7 +10,7 @@ export function ColumnMatching({ takeIn: { list, columns, choose } }: { takeIn: 
   const missing = missingColumns(columns);
   return (
     <fieldset className="mt-4">
-      <legend className="mb-1 font-bold">Which heading is which</legend>
+      <legend className="mb-1 font-bold">{texts.whichHeading}</legend>
       <div className="grid grid-cols-7 gap-2 max-lg:grid-cols-4 max-md:grid-cols-2">
         {STOCK_COLUMNS.map((column) => (
           <label key={column} className="grid gap-0.5">
@@ -19,10 +20,10 @@ export function ColumnMatching({ takeIn: { list, columns, choose } }: { takeIn: 
               value={columns[column] ?? ''}
               onChange={({ target }) => choose(column, target.value === '' ? null : Number(target.value))}
             >
-              <option value="">not in the list</option>
+              <option value="">{texts.notInTheList}</option>
               {list.headings.map((heading, i) => (
                 <option key={`${heading}${i}`} value={i}>
-                  {heading || `column ${i + 1}`}
+                  {heading || texts.column(i + 1)}
                 </option>
               ))}
             </select>
@@ -32,8 +33,7 @@ export function ColumnMatching({ takeIn: { list, columns, choose } }: { takeIn: 
       {missing.length > 0 && (
         <div className="mt-2">
           <Notice kind="caution">
-            Say which heading holds {inWords(missing.map((column) => stockColumnName[column].toLowerCase()))}: without
-            it no row can be read.
+            {texts.sayWhichHeading(inWords(missing.map((column) => stockColumnName[column].toLowerCase())))}
           </Notice>
         </div>
       )}

@@ -3,37 +3,31 @@ import { Notice } from '../../../ui/parts/Notice';
 import { stockColumnName } from '../../../wording';
 import type { Comparison, PartChange } from './comparison';
 import type { TakeIn } from './use-take-in';
-
-const parts = (count: number): string => (count === 1 ? '1 part' : `${count} parts`);
+import * as texts from '#language/screens/stock-list';
 
 /** What the rows that read well would do to the shelf, field by field; what would be lost stands out. */
 export function Preview({ takeIn: { judged, comparison, columns } }: { takeIn: TakeIn }) {
   if (judged.good === 0 || !columns || missingColumns(columns).length > 0) return null;
   return (
-    <section aria-label="What it would change" className="mt-4">
+    <section aria-label={texts.whatItWouldChange} className="mt-4">
       <h3 className="mb-1 font-bold">
-        {judged.good === 1 ? '1 row reads well' : `${judged.good} rows read well`}
+        {texts.rowsReadWell(judged.good)}
         {comparison && <span className="font-normal text-ink-soft">: {summary(comparison)}</span>}
       </h3>
       {comparison?.trouble && <Notice kind="caution">{comparison.trouble}</Notice>}
-      {comparison && comparison.lost > 0 && (
-        <Notice kind="caution">
-          {comparison.lost === 1 ? '1 entry would be lost' : `${comparison.lost} entries would be lost`}: the cell is
-          there and empty. To keep what stands on the shelf, say “not in the list” for that column.
-        </Notice>
-      )}
+      {comparison && comparison.lost > 0 && <Notice kind="caution">{texts.cellIsEmpty(comparison.lost)}</Notice>}
       {comparison && comparison.shown.length > 0 && <Changes comparison={comparison} />}
-      <p className="mt-1 text-sm text-ink-soft">Columns that the list does not have change nothing.</p>
+      <p className="mt-1 text-sm text-ink-soft">{texts.columnsThatTheListDoes}</p>
     </section>
   );
 }
 
 function summary({ compared, of, isNew, changed, same }: Comparison): string {
-  if (compared < of) return `laid beside the shelf, ${compared} of ${of}`;
+  if (compared < of) return texts.laidBesideTheShelf(compared, of);
   return [
-    isNew > 0 && `${parts(isNew)} new`,
-    changed > 0 && `${parts(changed)} changed`,
-    same > 0 && `${parts(same)} as before`,
+    isNew > 0 && texts.countNew(isNew),
+    changed > 0 && texts.countChanged(changed),
+    same > 0 && texts.countAsBefore(same),
   ]
     .filter(Boolean)
     .join(', ');
@@ -42,13 +36,13 @@ function summary({ compared, of, isNew, changed, same }: Comparison): string {
 function Changes({ comparison: { shown, changed } }: { comparison: Comparison }) {
   return (
     <>
-      <ul className="mt-1 border-y border-line" aria-label="Changes">
+      <ul className="mt-1 border-y border-line" aria-label={texts.changes}>
         {shown.map((change) => (
           <OnePart key={change.line} change={change} />
         ))}
       </ul>
       {changed > shown.length && (
-        <p className="text-sm text-ink-soft">and {changed - shown.length} more that change.</p>
+        <p className="text-sm text-ink-soft">{texts.andMoreThatChange(changed - shown.length)}</p>
       )}
     </>
   );
@@ -57,7 +51,7 @@ function Changes({ comparison: { shown, changed } }: { comparison: Comparison })
 function OnePart({ change: { line, sku, name, changes } }: { change: PartChange }) {
   return (
     <li className="grid grid-cols-[4.5rem_minmax(0,1fr)] gap-x-3 border-b border-line py-1 text-sm last:border-0">
-      <span className="figures">line {line}</span>
+      <span className="figures">{texts.line(line)}</span>
       <div>
         <p>
           <span className="figures font-semibold">{sku}</span> <span className="text-ink-soft">{name}</span>
@@ -77,8 +71,8 @@ function OneField({ change: { column, before, after, isLost } }: { change: Field
   if (isLost)
     return (
       <li className="font-semibold text-oxide">
-        {name}: lost, {before}
-        {after !== '' && ` becomes ${after}`}
+        {texts.lost(name, before)}
+        {after !== '' && texts.becomes(after)}
       </li>
     );
   return (

@@ -7,6 +7,7 @@ import { BadRows } from './BadRows';
 import { ColumnMatching } from './ColumnMatching';
 import { Preview } from './Preview';
 import { useTakeIn, type NamedList } from './use-take-in';
+import * as texts from '#language/screens/stock-list';
 
 /** Takes a stock list in: columns matched, what it would change shown, bad rows mended here, progress, and undone as one. */
 export default function TakeInList({ onClose }: { onClose: () => void }) {
@@ -14,20 +15,18 @@ export default function TakeInList({ onClose }: { onClose: () => void }) {
   const takeIn = useTakeIn(who || UNNAMED);
   const { opening, refused, list } = takeIn;
   return (
-    <section aria-label="Take in a list" className="mb-5 border-2 border-line-strong bg-sheet p-4">
+    <section aria-label={texts.takeInAList} className="mb-5 border-2 border-line-strong bg-sheet p-4">
       <div className="mb-3 flex items-start justify-between gap-4">
         <div>
-          <h2 className="text-lg font-bold">Take in a list</h2>
-          <p className="text-sm text-ink-soft">
-            CSV with a header row. Rows that cannot be read stay here with their reason; the others are taken in.
-          </p>
+          <h2 className="text-lg font-bold">{texts.takeInAList}</h2>
+          <p className="text-sm text-ink-soft">{texts.csvWithAHeaderRow}</p>
         </div>
-        <button type="button" className="quiet px-3" onClick={onClose} aria-label="Close the list">
+        <button type="button" className="quiet px-3" onClick={onClose} aria-label={texts.closeTheList}>
           <X size={18} aria-hidden="true" />
         </button>
       </div>
       <label className="grid max-w-md gap-1">
-        <span className="text-sm font-semibold text-ink-soft">The list</span>
+        <span className="text-sm font-semibold text-ink-soft">{texts.theList}</span>
         <input
           type="file"
           accept=".csv,text/csv,text/plain"
@@ -53,9 +52,9 @@ export default function TakeInList({ onClose }: { onClose: () => void }) {
 function Opening({ share, onCancel }: { share: number; onCancel: () => void }) {
   return (
     <div role="status" className="mt-3 flex max-w-md items-center gap-3">
-      <progress className="h-3 grow accent-pine" value={share} max={1} aria-label="Read of the file" />
+      <progress className="h-3 grow accent-pine" value={share} max={1} aria-label={texts.readOfTheFile} />
       <button type="button" className="quiet" onClick={onCancel}>
-        Cancel
+        {texts.cancel}
       </button>
     </div>
   );
@@ -64,9 +63,5 @@ function Opening({ share, onCancel }: { share: number; onCancel: () => void }) {
 /** Said where letters may have come out otherwise than they were written. */
 function HowRead({ list: { name, encoding } }: { list: NamedList }) {
   if (encoding === 'utf-8') return null;
-  return (
-    <p className="mt-3 text-sm text-ink-soft">
-      {name} was read as {encodingWord[encoding]}. Look whether letters such as é, ø and £ came out right.
-    </p>
-  );
+  return <p className="mt-3 text-sm text-ink-soft">{texts.wasRead(name, encodingWord[encoding])}</p>;
 }

@@ -3,6 +3,7 @@ import { IMPORT_BATCH, type ShelvedPartView } from '../../../contract';
 import { fieldChanges, type FieldChange, type StockColumn } from '../../../core/stock';
 import type { ListReader } from '../../../workers/list-reader';
 import { api, failure } from '../../frame/api';
+import * as texts from '#language/screens/stock-list';
 
 /** What a row of the list would change of the part that stands on the shelf. */
 export interface PartChange {
@@ -56,7 +57,7 @@ export async function compared(
       });
       shelf = new Map(there.map((part) => [part.sku, part]));
     } catch (error) {
-      onCome({ ...so, trouble: failure(error, 'It could not be laid beside the shelf.') });
+      onCome({ ...so, trouble: failure(error, texts.notLaidBeside) });
       return;
     }
     const known = rows.flatMap(({ line, row, part }): readonly PartChange[] => {

@@ -15,6 +15,7 @@ import type { JudgedList, OpenedList } from '../../../workers/list-reader';
 import { startReading, type ListReading } from '../../../workers/list-reading';
 import { api, failure } from '../../frame/api';
 import { compared, type Comparison } from './comparison';
+import * as texts from '#language/screens/stock-list';
 
 /** How far the taking-in has come. */
 export interface Progress {
@@ -75,7 +76,7 @@ export function useTakeIn(by: string) {
       setColumns(proposedColumns(opened.value.headings));
     } catch {
       setOpening(null);
-      setRefused('It cannot be read as CSV: a header row, then one part a row would be right.');
+      setRefused(texts.notReadAsCsv);
     }
   };
 
@@ -125,10 +126,10 @@ export function useTakeIn(by: string) {
       if (batch.length === 0) break;
       const parts = batch.flatMap(({ part }) => (part ? [part] : []));
       try {
-        if (stop.current) throw new Error('Stopped here.');
+        if (stop.current) throw new Error(texts.stoppedHere);
         await api.post(`/api/stock/imports/${id}`, { by, name: list.name, parts, columns: has });
       } catch (error) {
-        came(sent, failure(error, stop.current ? 'Stopped.' : 'The server cannot be reached.'));
+        came(sent, failure(error, stop.current ? texts.stopped : texts.theServerCannotBeReached));
         break;
       }
       await reader.wereTaken(batch.map(({ line }) => line));

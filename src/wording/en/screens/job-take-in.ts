@@ -1,0 +1,8 @@
+// take-in
+export const takeIn = 'Take in';
+export const takenInBy = (name: string, contact: string, createdBy: string): string =>
+  `${name}${contact} · taken in by ${createdBy}`;
+export const beforeStripping =
+  'Before stripping: battery or spark lead off, gloves on, chain brake off. A worn bar edge cuts like a knife.';
+export const theSaw = 'The saw';
+export const inTheCustomersWords = 'In the customer’s words';

@@ -1,0 +1,174 @@
+// Several of them
+export const toBeAsked = 'to be asked';
+
+// health
+export const diskNearlyFull = (megabytes: number): string =>
+  `Only ${megabytes} MB of the disk are free: make room soon.`;
+export const newestBackupIsOld = (days: number): string =>
+  `The newest backup is ${days} days old, though one a day should be made: save one under Shop, Backup, and look at the disk.`;
+
+// built-site
+export const notBuilt = 'The application is not built yet: run npm run build.';
+
+// door
+export const hostNeedsSign = (host: string): string =>
+  `HOST=${host} would open Serrata to the network, which needs sign-in, and there is none yet. Use 127.0.0.1.`;
+export const notUnderThisName =
+  'Serrata does not run under this name. Whoever runs it can add the name to SERRATA_NAMES.';
+export const thisMethodIsNotAnswered = 'This method is not answered here.';
+export const thereIsNothingHere = 'There is nothing here.';
+
+// endpoint
+export const bodyTooDeep = 'The body goes deeper than anything that is taken here.';
+export const theBodyIsNotJson = 'The body is not JSON.';
+export const theRequestIsNotUnderstood = 'The request is not understood.';
+export const theStore = (trouble: string): string => `The store: ${trouble}`;
+export const somethingWentWrong = 'Something went wrong here. What you typed is kept on your side: try again.';
+
+// guard
+export const sendJson = 'Send JSON, with the content type application/json.';
+export const sendPngOrJpeg = 'Send a photograph as PNG or JPEG.';
+export const sendOctets = 'Send a backup as application/octet-stream.';
+export const fromAnotherSite = 'This request comes from another site.';
+export const sendTheLength = 'Send the length of the body.';
+export const theBodyIsLarger = (most: number): string => `The body is larger than ${most} MB.`;
+
+// pace
+export const tooMuchIsAsked = 'More is asked from here than one client needs. Wait a few seconds.';
+
+// caliper
+export const theCaliperDoesNotAnswer = 'The caliper does not answer: look at its line and battery.';
+export const tooManyListen = (most: number): string => `${most} screens listen to the caliper already.`;
+
+// backup
+export const backupIsUnderWay = 'A backup is being made or put back already: wait until that is done.';
+export const itCouldNotBeDone = (message: string): string => `It could not be done. ${message}`;
+export const thisFile = 'This file';
+export const sendABackupOfSerrata = 'Send a backup of Serrata.';
+export const thisIsLargerThanAny = 'This is larger than any backup.';
+
+// based-on
+export const changedSince = (says: string): string =>
+  `Somebody has changed this since you looked: ${says}. Look again, then change it.`;
+
+// bench
+export const handedOver = 'Handed over';
+
+// calendar
+export const sawDue = (list: string): string => `Saw due: ${list}`;
+export const noCalendarFileWasMade = 'No calendar file was made.';
+
+// codes
+export const sayWhatItStands = 'Say what the code stands for: a pitch, a gauge, or both.';
+export const hasTaughtCode = (by: string, code: string): string => `${by} has taught what ${code} stands for`;
+export const itWasForgotten = 'it was forgotten';
+
+// counter
+export const pitch = 'Pitch';
+export const gauge = 'Gauge';
+export const driveLinks = 'Drive links';
+export const codeOfThisShop = 'a code this shop has learned';
+export const notRead = 'not read';
+export const remembered = (by: string, day: string): string =>
+  `Remembered by ${by} on ${day}. Ask whether bar and chain are still the same.`;
+export const rememberedFromJob = (tag: string, day: string): string =>
+  `From job ${tag} of ${day}. Ask whether bar and chain are still the same.`;
+export const nothingIsRemembered = 'Nothing is remembered of this saw yet.';
+export const nothingIsKnown = 'Nothing is known of this saw yet.';
+export const counter = 'Counter';
+
+// hand-over
+export const nextVisitLiesInThePast = 'The next visit lies in the past: name a day from today on.';
+export const agreedOnWithTheCustomer = 'Agreed on with the customer.';
+export const stillOpenSayWhy = 'Something is still open: say why it goes all the same.';
+export const handedOverAlready = 'This job was handed over already.';
+export const movedSinceShown =
+  'Readings have come in, or parts have moved, since this was shown: look at it again, then hand over.';
+
+// job-parts
+export const planNeedsItNoMore =
+  'The plan that stands does not need this part: look at the parts again, or sign the plan anew.';
+export const partTakenAlready = 'This part was taken for this job already.';
+export const partNotTaken = 'This part was not taken for this job, so it cannot be put back from it.';
+export const noneByNow = 'None is on the shelf by now: order it, or choose another plan.';
+export const thisPartIsOrderedAlready = 'This part is ordered already.';
+export const orderIsClosed = 'This order is closed: look at it again.';
+export const movementIdTaken = 'This came under the id of another movement and was not stored. Do it again.';
+export const notOffered =
+  'The supplier does not offer this part just now, and the shelf does not list it: ask again, or choose another plan.';
+
+// jobs
+export const readingIdTaken =
+  'This reading came under the id of another one and was not stored. Open the job again and type it once more.';
+export const tooManyPlaces = (most: number): string =>
+  `This job has readings at ${most} places, and takes no more places in. What stands there can still be changed; the rest belongs to a job of its own.`;
+
+// photos
+export const noPicture = 'This is no PNG or JPEG picture.';
+export const tooManyPixels = (most: number): string => `The picture is more than ${most} pixels on a side.`;
+export const tooLargeAnArea = (minutes: number, most: number): string =>
+  `The picture has ${minutes} million pixels, more than the ${most} million that are kept.`;
+export const pictureTooLarge = (most: number): string => `The picture is larger than ${most} MB.`;
+export const tooManyPictures = (most: number): string => `A job keeps ${most} pictures: take one away first.`;
+
+// plans
+export const planHasChanged =
+  'This plan is not what it was when it was shown: the shelf, a price or a reading has changed. Look at the plans again, then sign off.';
+export const anotherCostsNoMore = 'Another plan costs no more today and no more an hour: say why this one.';
+
+// shelf
+export const partChangedSince = (quantity: number, minimum: number): string =>
+  `Somebody has changed this part since you opened it: ${quantity} are on the shelf now, the minimum is ${minimum}. Look at the card as it is now, then put it right.`;
+export const movementIdTakenWriteAgain =
+  'This came under the id of another movement and was not stored. Write it again.';
+export const noneIsOnTheShelf = 'None is on the shelf.';
+export const tooFewOnTheShelf = (quantity: number, pieces: number): string =>
+  `Only ${quantity} on the shelf: ${pieces} cannot be taken.`;
+
+// shop
+export const answersAre = (list: string): string => `The answers are ${list}.`;
+export const isFollowedNow = (answer: string): string => `“${answer}” is followed now`;
+export const limitBack = (count: number, unit: string): string => `back to ${count} ${unit}`;
+export const limit = (count: string, unit: string): string => `to ${count} ${unit}`;
+export const limitStands = (stands: number, unit: string): string => `it is ${stands} ${unit} now`;
+export const shopStands = (name: string, currency: string, timeZone: string, style: string): string =>
+  `it is ${name}, ${currency}, ${timeZone}, ${style} now`;
+export const atTheBenchAlready = (name: string): string => `${name} is at the bench already.`;
+export const benchIsFull = (most: number): string => `A bench has room for ${most} people.`;
+
+// sign-off
+export const rulesChangedSince =
+  'Limits, codes, schools or studies of the shop were changed since this verdict was shown: look at it again as it stands now, then sign off.';
+export const readingsCameSince = 'Readings have come in since this verdict was shown: look at it again, then sign off.';
+export const signedAlready = (by: string): string => `${by} has signed this off already.`;
+
+// stock-imports
+export const importWasUndone = 'This import was undone: begin a new one.';
+export const undoneAlready = (undoneBy: string): string => `${undoneBy} has undone it already.`;
+
+// studies
+export const takeProblem = (number: number, problem: string): string => `Take ${number}: ${problem}`;
+export const someTakesCannotBeRead = 'Some takes cannot be read.';
+export const sayWhoIsHereFirst = 'Say who is here first: a study tells of one person’s hand with one tool.';
+export const theSizeOfTheBlock = 'The size of the block';
+export const theDoubtOfTheBlock = 'The doubt of the block';
+
+// summary
+export const nothingLeftToDo = 'Nothing left to do.';
+
+// supplier
+export const supplierIsDown = (status: number): string => `The supplier's line is down (${status}).`;
+export const supplierNotUnderstood = 'The supplier answered what nobody here can read.';
+export const supplierDidNotAnswer = (seconds: number): string => `The supplier did not answer within ${seconds} s.`;
+export const supplierNotReached = 'The supplier cannot be reached.';
+
+// take-in
+export const handOverNotRead = 'This hand-over cannot be read.';
+export const sheetNotRead = 'This bench sheet cannot be read.';
+export const sawOfAnotherCustomer = 'That saw belongs to another customer: pick one of theirs or write a new one.';
+
+// work-card
+export const dipIsLeft = (minutes: number): string => `The dip at ${minutes} mm is left as it is.`;
+export const chain = 'Chain';
+export const allCutters = 'All cutters to';
+export const driveSprocket = 'Drive sprocket';
