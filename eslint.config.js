@@ -45,6 +45,21 @@ export default tseslint.config(
     rules: { ...reactHooks.configs['recommended-latest'].rules, ...jsxA11y.configs.recommended.rules },
   },
   {
+    // What is said to people stands in the wording, so that a second language is a folder.
+    files: ['src/islands/**/*.tsx', 'src/ui/**/*.tsx'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        { selector: 'JSXText[value=/[A-Za-z]{4,}/]', message: 'Texts stand in src/wording/en/screens.' },
+        {
+          selector:
+            'JSXAttribute[name.name=/^(title|label|aria-label|aside|hint|legend|placeholder|said|nothing|action)$/] > Literal[value=/[A-Za-z]{4,}/]',
+          message: 'Texts stand in src/wording/en/screens.',
+        },
+      ],
+    },
+  },
+  {
     files: ['scripts/**', '*.{mjs,cjs,ts}', 'tests/**', '.dependency-cruiser.cjs'],
     languageOptions: { globals: globals.node },
   },

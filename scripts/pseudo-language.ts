@@ -17,6 +17,8 @@ export const pseudo = (text: string): string =>
     return vowel === vowel.toLowerCase() ? small + small : small.toUpperCase();
   });
 
+/** Ids such as `bar.bow`, `code.` or `.done`, which no language changes. */
+const ID = /^[`'"}]?[\w-]*\.[\w.-]*[`'"]?$|^\}?\.\w+[`'"]?$/;
 /** Calls whose arguments are no texts. */
 const NO_TEXTS = /^(split|join|includes|startsWith|endsWith|has|get|localeCompare)$/;
 
@@ -40,6 +42,7 @@ function isSaid(node: ts.Expression, checker: ts.TypeChecker): boolean {
   const { parent } = node;
   if (ts.isImportDeclaration(parent) || ts.isExportDeclaration(parent) || ts.isLiteralTypeNode(parent)) return false;
   if (ts.isPropertyAssignment(parent) && parent.name === node) return false;
+  if (ts.isConditionalExpression(parent) && ts.isElementAccessExpression(parent.parent)) return false;
   if (ts.isCaseClause(parent) || ts.isElementAccessExpression(parent) || ts.isNewExpression(parent)) return false;
   if (ts.isBinaryExpression(parent) && /^([!=]==|in)$/.test(parent.operatorToken.getText())) return false;
   if (ts.isCallExpression(parent) && ts.isPropertyAccessExpression(parent.expression))
@@ -52,7 +55,7 @@ function changes(file: ts.SourceFile, checker: ts.TypeChecker): { from: number; 
   const found: { from: number; to: number; text: string }[] = [];
   const change = (node: ts.Node) => {
     const text = node.getText(file);
-    if (LETTER.test(text)) found.push({ from: node.getStart(file), to: node.end, text: escaped(text) });
+    if (LETTER.test(text) && !ID.test(text)) found.push({ from: node.getStart(file), to: node.end, text: escaped(text) });
   };
   const look = (node: ts.Node): void => {
     if (ts.isStringLiteralLike(node)) {

@@ -20,7 +20,7 @@ const SIZES = [
 
 /** What people wrote, and names that no language changes. */
 const NAMES =
-  'Serrata PDF CSV JSON PNG JPEG Esc Enter EUR GBP USD Jan Feb Mar Apr May Jun Jul Aug Sep Oct Nov Dec AM PM UTC';
+  'Serrata PDF CSV JSON PNG JPEG Esc Enter EUR GBP USD Jan Feb Mar Apr May Jun Jul Aug Sep Oct Nov Dec AM PM UTC min deg';
 const WRITTEN = [
   'SELECT name FROM person',
   'SELECT value FROM shop_fact',
@@ -48,11 +48,16 @@ let jobs: ReadonlyMap<string, string>;
 
 const wordsOf = (text: string): readonly string[] => text.match(/[\p{L}]{3,}/gu) ?? [];
 
+/** Names of limits, as files and the command line have them. */
+const isId = (text: string): boolean => /^[a-zA-Z]+(\.[\w-]+)+$/.test(text);
+
 /** Words that stand in plain letters though the language has none. */
 const leftInEnglish = (texts: readonly string[]): readonly string[] => [
   ...new Set(
-    texts.filter((text) =>
-      wordsOf(text).some((word) => /[aeiouy]/.test(word) && /^[a-z]+$/i.test(word) && !known.has(word.toLowerCase())),
+    texts.filter(
+      (text) =>
+        !isId(text) &&
+        wordsOf(text).some((word) => /[aeiouy]/.test(word) && /^[a-z]+$/i.test(word) && !known.has(word.toLowerCase())),
     ),
   ),
 ];
@@ -116,12 +121,16 @@ const cutOffOn = (page: Page): Promise<string[]> =>
     return [...new Set(cut)];
   });
 
+/** What people wrote may be shortened where it is told whole elsewhere; what Serrata says may not. */
+const ACCENTED = /[áéíóúý]/;
+
 /** Looks at what stands on the page, at every size. */
 async function look(page: Page, where: string): Promise<void> {
   for (const size of SIZES) {
     await page.setViewportSize(size);
     expect.soft(leftInEnglish(await saidOn(page)), `${where} at ${size.width}: left in English`).toEqual([]);
-    expect.soft(await cutOffOn(page), `${where} at ${size.width}: cut off`).toEqual([]);
+    const cut = (await cutOffOn(page)).filter((text) => ACCENTED.test(text));
+    expect.soft(cut, `${where} at ${size.width}: cut off`).toEqual([]);
   }
   await page.setViewportSize(SIZES[0]!);
 }
@@ -142,12 +151,12 @@ async function lookThrough(page: Page, address: string): Promise<void> {
 
 test.describe('in a made-up language', () => {
   test.beforeAll(async () => {
-    if (!process.env.KEEP) { writePseudo();
+    writePseudo();
     try {
       for (const step of stepsOfBuild('xx', BUILT)) run(...step);
     } finally {
       rmSync(PSEUDO, { recursive: true, force: true });
-    }}
+    }
     rmSync('test-results/pseudo-store', { recursive: true, force: true });
     await server.open();
     known = await wordsWritten();
@@ -157,14 +166,15 @@ test.describe('in a made-up language', () => {
   test.afterAll(() => server.end('SIGTERM'));
 
   test('the language itself is told from English', () => {
-    expect(pseudo('Order by these')).toBe('Ordéér býý thééséé');
+    expect(pseudo('Order by these')).toBe('Órdéér býý thééséé');
     expect(leftInEnglish([pseudo('Nothing is to be done'), 'Nothing is to be done'])).toEqual([
       'Nothing is to be done',
     ]);
   });
 
   test('every place says all it says in that language, and nothing is cut off', async ({ page }) => {
-    for (const address of ['/', '/?done=1', '/counter', '/stock', '/shop']) await lookThrough(page, server.address + address);
+    for (const address of ['/', '/?done=1', '/counter', '/stock', '/shop'])
+      await lookThrough(page, server.address + address);
   });
 
   for (const [tag, steps] of Object.entries(JOBS))

@@ -1,4 +1,5 @@
 import type { CounterNumberView } from '../../contract';
+import { kickbackClassWord } from '../../wording';
 import { CounterField } from './fields';
 import { Notice } from '../../ui/parts/Notice';
 import type { Counter } from './use-counter';
@@ -42,7 +43,7 @@ export function Answer({ counter }: { counter: Counter }) {
         <details open={counter.text('job.kickbackChoice') !== ''}>
           <summary className="py-1 text-sm font-semibold">
             {texts.kickbackClass(
-              reply.order.kickbackClass,
+              kickbackClassWord[reply.order.kickbackClass],
               counter.text('job.kickbackChoice') === '' && reply.order.kickbackClass === 'low-kickback'
                 ? texts.standardChainInstead
                 : '',

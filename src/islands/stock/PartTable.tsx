@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { ShelvedPartView } from '../../contract';
 import { Dialog } from '../../ui/parts/Dialog';
-import { familyLabel, money, stockKindWord } from '../../wording';
+import { familyLabel, kickbackClassWord, money, stockKindWord } from '../../wording';
 import { useFrame } from '../frame/frame-context';
 import { opened } from '../frame/opened';
 import { useChangedHere } from '../frame/server-data';
@@ -59,7 +59,7 @@ export function PartTable({ parts }: { parts: readonly ShelvedPartView[] }) {
               <td className="px-2 figures">{part.pitch ? familyLabel(part.pitch) : ''}</td>
               <td className="px-2 figures">{part.gauge ?? ''}</td>
               <td className="px-2 figures">{part.driveLinks ?? ''}</td>
-              <td className="px-2 text-sm">{part.kickbackClass ?? ''}</td>
+              <td className="px-2 text-sm">{part.kickbackClass && kickbackClassWord[part.kickbackClass]}</td>
               <td className="px-2 text-right figures">
                 {part.quantity}
                 {part.quantity < part.minimum && (

@@ -82,7 +82,7 @@ function numbers({ numbers: { pitch, gauge, driveLinks } }: HandOverDocument): r
       is: 'numbers',
       items: [
         { name: texts.pitch, value: pitch === null ? '–' : short!, note: pitch === null ? family : rest.join(' ') },
-        { name: texts.gauge, value: gauge ?? '–', note: gauge === null ? texts.notKnown : 'inch' },
+        { name: texts.gauge, value: gauge ?? '–', note: gauge === null ? texts.notKnown : texts.inch },
         {
           name: texts.driveLinks,
           value: driveLinks === null ? '–' : String(driveLinks),

@@ -37,6 +37,7 @@ import {
   questionAsked,
   questionWhy,
   stampMeaning,
+  kickbackClassWord,
 } from '../../wording';
 import type { Context } from '../context';
 import { notFound, Refusal } from '../refusal';
@@ -200,7 +201,7 @@ export async function counterSlip(context: Context, params: URLSearchParams): Pr
       gauge: order.gauge,
       gaugeNote: `${GAUGES[order.gauge].mmLabel} mm`,
       driveLinks: order.driveLinks,
-      kickbackClass: order.kickbackClass ?? texts.toBeAsked,
+      kickbackClass: order.kickbackClass ? kickbackClassWord[order.kickbackClass] : texts.toBeAsked,
     },
     withheld: [],
     replaces: [],

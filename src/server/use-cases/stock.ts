@@ -19,6 +19,7 @@ import {
   stockMiss,
   neededPart,
   partName,
+  kickbackClassWord,
 } from '../../wording';
 import type { Context } from '../context';
 import { paging } from '../paging';
@@ -133,7 +134,7 @@ export async function slipView(
       gauge: ready.gauge,
       gaugeNote: `${GAUGES[ready.gauge].mmLabel} mm`,
       driveLinks: ready.driveLinks,
-      kickbackClass: ready.kickbackClass ?? texts.toBeAsked,
+      kickbackClass: ready.kickbackClass ? kickbackClassWord[ready.kickbackClass] : texts.toBeAsked,
     },
     withheld: 'withheld' in order ? order.withheld.map(orderWithheld) : [],
     cautions: ready

@@ -78,7 +78,12 @@ export const BarPlan = memo(function BarPlan(props: BarPlanProps) {
               key={`${edge}${key}`}
               role="button"
               tabIndex={-1}
-              aria-label={texts.edgeStation(edge, i + 1, showPosition(at), measured ? 'measured' : texts.notMeasured)}
+              aria-label={texts.edgeStation(
+                edge,
+                i + 1,
+                showPosition(at),
+                measured ? texts.isMeasured : texts.notMeasured,
+              )}
               aria-pressed={chosen}
               onClick={() => onSelect(edge, key)}
               onKeyDown={(event) => (event.key === 'Enter' || event.key === ' ') && onSelect(edge, key)}

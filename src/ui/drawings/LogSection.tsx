@@ -22,6 +22,8 @@ const POINTS = 16;
 
 const SIGN = { left: -1, right: 1, none: 0 } as const;
 
+const SIDE = { left: texts.leftwards, right: texts.rightwards };
+
 /** Where the figure of a curve stands, off the middle, px. */
 const beside = (end: number): number => Math.max(34, Math.min(100, end + 8));
 
@@ -33,9 +35,9 @@ export function LogSection({ depth, curve, side, measured, show }: LogSectionPro
   const end = curve?.at(-1)?.drift ?? null;
   const points = (curve ?? []).map((point) => ({ x: MIDDLE + sign * point.drift * scale, y: y(point.depth) }));
   const said = [
-    end === null ? texts.noCurve : texts.cutDrifts(show(depth), show(end), side),
+    end === null ? texts.noCurve : texts.cutDrifts(show(depth), show(end), SIDE[side]),
     measured &&
-      (measured.side === 'none' ? texts.itCutStraight : texts.itCutAside(show(measured.drift), measured.side)),
+      (measured.side === 'none' ? texts.itCutStraight : texts.itCutAside(show(measured.drift), SIDE[measured.side])),
   ]
     .filter(Boolean)
     .join(' ');

@@ -62,7 +62,7 @@ export function PushPull({ percent, perJoint, watch, limit, show }: PushPullProp
       <path d={`M${end(0)} 18 V106`} className="stroke-ink-soft" strokeDasharray="2 3" />
       {play > 0 && <path d={`M${end(0)} 106 H${end(play)}`} className="stroke-brass" strokeWidth="4" />}
       {perJoint !== null && (
-        <text x={end(play) + 6} y="92" className="fill-ink figures text-[13px]">
+        <text x={end(play)} y="124" textAnchor="end" className="fill-ink figures text-[13px]">
           {texts.aJoint(show(perJoint))}
         </text>
       )}

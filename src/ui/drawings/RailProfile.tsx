@@ -1,4 +1,4 @@
-import { useMemo } from 'react';
+import { useMemo, type ReactNode } from 'react';
 import { EdgeProfile } from './EdgeProfile';
 import { alongLine, freestBox, type Spot } from './label-spot';
 import { LevelLine, spotsOf } from './LevelLine';
@@ -65,9 +65,11 @@ export function RailProfile(props: RailProfileProps) {
   const again = (['A', 'B'] as const).some((edge) =>
     edges[edge].some(({ nearAfter, farAfter }) => nearAfter !== null || farAfter !== null),
   );
+  const legend = rowsOf(signsOf(again));
+  const above = (legend.length - 1) * ROW;
   return (
     <svg
-      viewBox={`0 0 ${W} ${H}`}
+      viewBox={`0 ${-above} ${W} ${H + above}`}
       role="group"
       aria-label={texts.unrolledRailProfile}
       className="block w-full select-none"
@@ -123,42 +125,77 @@ export function RailProfile(props: RailProfileProps) {
       <text x={W - RIGHT} y={H - 4} textAnchor="end" className="fill-ink text-[12px] font-semibold">
         {texts.tailOfEdgeB}
       </text>
-      <Legend again={again} />
+      <Legend rows={legend} />
     </svg>
   );
 }
 
-function Legend({ again }: { again: boolean }) {
-  return (
-    <g transform={`translate(${W - (again ? 438 : 388)} 4)`} className="text-[12px]">
-      <rect x="0" y="2" width="18" height="12" className="fill-ink opacity-15" />
-      <text x="24" y="12" className="fill-ink">
-        {texts.doubt}
-      </text>
-      <g transform="translate(70 0)">
+interface Sign {
+  readonly word: string;
+  readonly sign: ReactNode;
+}
+
+const ROW = 16;
+/** About what a sign and its word take, px. */
+const widthOf = ({ word }: Sign): number => 38 + 6 * word.length;
+
+/** Signs laid into rows that are no wider than the drawing. */
+function rowsOf(signs: readonly Sign[]): readonly (readonly Sign[])[] {
+  const rows: Sign[][] = [[]];
+  for (const sign of signs) {
+    const row = rows.at(-1)!;
+    const width = [...row, sign].reduce((sum, each) => sum + widthOf(each), 0);
+    if (width > W && row.length > 0) rows.push([sign]);
+    else row.push(sign);
+  }
+  return rows;
+}
+
+/** What the signs of the drawing stand for; `after` where it was measured again. */
+const signsOf = (again: boolean): readonly Sign[] => [
+  { word: texts.doubt, sign: <rect y="2" width="18" height="12" className="fill-ink opacity-15" /> },
+  {
+    word: texts.nearRail,
+    sign: (
+      <>
         <path d="M0 8 H20" className="stroke-ink" strokeWidth="2.4" />
         <circle cx="10" cy="8" r="3.6" className="fill-ink" />
-        <text x="26" y="12" className="fill-ink">
-          {texts.nearRail}
-        </text>
-        <path d="M96 8 H116" className="stroke-slate" strokeWidth="2.4" strokeDasharray="5 3" />
-        <rect x="102.5" y="4.5" width="7" height="7" className="fill-sheet stroke-slate" strokeWidth="2" />
-        <text x="122" y="12" className="fill-ink">
-          {texts.farRail}
-        </text>
-        <rect x="180" y="2" width="18" height="12" fill="url(#metal-off)" className="stroke-brass" />
-        <text x="204" y="12" className="fill-ink">
-          {texts.metalToComeOff}
-        </text>
-        {again && (
-          <>
-            <path d="M312 8 H334" className="stroke-pine" strokeWidth="3" />
-            <text x="340" y="12" className="fill-ink">
-              {texts.after}
+      </>
+    ),
+  },
+  {
+    word: texts.farRail,
+    sign: (
+      <>
+        <path d="M0 8 H20" className="stroke-slate" strokeWidth="2.4" strokeDasharray="5 3" />
+        <rect x="6.5" y="4.5" width="7" height="7" className="fill-sheet stroke-slate" strokeWidth="2" />
+      </>
+    ),
+  },
+  {
+    word: texts.metalToComeOff,
+    sign: <rect y="2" width="18" height="12" fill="url(#metal-off)" className="stroke-brass" />,
+  },
+  ...(again ? [{ word: texts.after, sign: <path d="M0 8 H20" className="stroke-pine" strokeWidth="3" /> }] : []),
+];
+
+/** Rows of signs, the last above the drawing and each to its right edge. */
+function Legend({ rows }: { rows: readonly (readonly Sign[])[] }) {
+  return (
+    <g className="text-[12px]">
+      {rows.map((row, k) =>
+        row.map(({ word, sign }, i) => (
+          <g
+            key={word}
+            transform={`translate(${W - row.slice(i).reduce((sum, each) => sum + widthOf(each), 0)} ${4 - (rows.length - 1 - k) * ROW})`}
+          >
+            {sign}
+            <text x="26" y="12" className="fill-ink">
+              {word}
             </text>
-          </>
-        )}
-      </g>
+          </g>
+        )),
+      )}
     </g>
   );
 }

@@ -59,7 +59,7 @@ const LABEL = { pitch: texts.pitch, gauge: texts.gauge, links: texts.links };
 function PlateCard({ plate }: { plate: Plate }) {
   return (
     <div className="min-w-0 flex-1 rounded-[3px] border border-line-strong bg-sheet px-2.5 py-1 max-lg:px-2">
-      <p className="truncate text-xs font-semibold tracking-wide text-ink-soft">{plate.name}</p>
+      <p className="text-xs leading-tight font-semibold tracking-wide text-ink-soft">{plate.name}</p>
       <p className="flex gap-3">
         {plate.note}
         {plate.shows.map((number) => (

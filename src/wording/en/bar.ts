@@ -5,6 +5,7 @@ import type { SchoolId, Schools } from '../../core/schools';
 import { formatLength, formatPosition, mm, type UnitSystem } from '../../core/quantity';
 import type { Cause, Crooked, CrookedFinding } from '../../core/symptom';
 import { list } from './sentence';
+import { sideWord } from './labels';
 
 /** Where depth was lost, and what that tells of the use. */
 export function wearPlaceSentence(place: WearPlace, unit: UnitSystem = 'mm'): string | null {
@@ -67,7 +68,7 @@ export function crookedSentence(
 /** Where all of it together draws a cut, and how likely somebody says so. */
 export function driftSentence({ pull, odds }: Crooked, unit: UnitSystem = 'mm'): string {
   const percent = (chance: number) => `${Math.round(100 * chance)} %`;
-  const side = pull.mean > 0 ? 'right' : 'left';
+  const side = sideWord[pull.mean > 0 ? 'right' : 'left'];
   const drawn = `All of it together draws the cut about ${formatPosition(mm(Math.abs(pull.mean)), unit)} to the ${side} in ${formatPosition(mm(300), unit)} of depth, ± ${formatPosition(mm(2 * pull.u), unit)}`;
   return `${drawn}: to the left ${percent(odds.left)}, straight ${percent(odds.straight)}, to the right ${percent(odds.right)}.`;
 }

@@ -1,6 +1,7 @@
 import type { StartValues } from '../../core/chain';
 import type { GaugeJudgement, Stretch } from '../../core/chain/checks';
 import { plural } from './plural';
+import { sideWord } from './labels';
 
 const FILING: Record<StartValues['filing'], string> = {
   round: 'round file',
@@ -43,7 +44,7 @@ export function gaugeSentence(
 
 /** Which gauges are filed and by how many strokes, and those that stand too low and never are; null where it is the same as what was said of the highest. */
 export function gaugesToFile({ each }: GaugeJudgement): string | null {
-  const name = ({ side, cutter }: GaugeJudgement['each'][number]) => `${side} ${cutter}`;
+  const name = ({ side, cutter }: GaugeJudgement['each'][number]) => `${sideWord[side]} ${cutter}`;
   const filed = each.filter(({ strokes }) => strokes > 0);
   const low = each.filter(({ low: chance }) => chance > 0.5);
   const file =

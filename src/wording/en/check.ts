@@ -2,7 +2,7 @@ import { never } from '../../core/result';
 import type { Check, CheckNote, Place } from '../../core/judge';
 import { formatFigure, formatLength, mm, type UnitSystem } from '../../core/quantity';
 import { checkName, observedSentence, wordsOfCheck } from './checks-said';
-import { familyLabel, provenanceWord, railWord, straightEdgeWord } from './labels';
+import { familyLabel, provenanceWord, railWord, sideWord, straightEdgeWord } from './labels';
 import { readingName } from './places';
 import { list } from './sentence';
 import { plural } from './plural';
@@ -86,23 +86,23 @@ function note(item: CheckNote, unit: UnitSystem): string {
     case 'closed-longer':
       return 'Closed came out longer than pulled: one of the two is wrong. Measure both again.';
     case 'damage-not-placed':
-      return `Damage on the ${item.side} side was taken off the shortest cutter of the other side: measure a cutter of its own.`;
+      return `Damage on the ${sideWord[item.side]} side was taken off the shortest cutter of the other side: measure a cutter of its own.`;
     case 'test-disagrees':
       return `In the test ${straightEdgeWord[item.observed as keyof typeof straightEdgeWord]}; from the measured groove ${straightEdgeWord[item.predicted as keyof typeof straightEdgeWord]}. Make the test or measure the width again.`;
     case 'on-cutter':
-      return `It is the ${item.side} cutter ${item.cutter}.`;
+      return `It is the ${sideWord[item.side]} cutter ${item.cutter}.`;
     case 'angle-wanted':
       return `Wanted: ${item.degrees}\u00b0.`;
     case 'file-to-use':
       return `The file that mends it: ${formatLength(mm(item.file), unit)} round.`;
     case 'gauge-strokes':
       return item.strokes === 0
-        ? `It is the ${item.side} cutter ${item.cutter}.`
-        : `It is the ${item.side} cutter ${item.cutter}; ${plural(item.filed, { one: 'one is filed', other: '# are filed' })}, the highest by about ${plural(item.strokes, { one: '# stroke', other: '# strokes' })} of the flat file.`;
+        ? `It is the ${sideWord[item.side]} cutter ${item.cutter}.`
+        : `It is the ${sideWord[item.side]} cutter ${item.cutter}; ${plural(item.filed, { one: 'one is filed', other: '# are filed' })}, the highest by about ${plural(item.strokes, { one: '# stroke', other: '# strokes' })} of the flat file.`;
     case 'gauge-back':
       return item.back === 0
         ? ''
-        : `It is the ${item.side} cutter ${item.cutter}; it cannot be raised: its cutter must go back ${formatLength(mm(item.back), unit)} until it stands right.`;
+        : `It is the ${sideWord[item.side]} cutter ${item.cutter}; it cannot be raised: its cutter must go back ${formatLength(mm(item.back), unit)} until it stands right.`;
     case 'over-baseline':
       return `Counted over the ${item.percent.toFixed(2)} % that it showed when it was new.`;
     case 'grade-disagrees':

@@ -13,7 +13,7 @@ import { formatLength, formatPosition, mm, type UnitSystem } from '../../core/qu
 import { ailmentName } from './ailments';
 import { checkSentence, figure, valueWithDoubt } from './check';
 import { numberOnMarkSentence } from './identity';
-import { actionWord, familyLabel, fitRuleName, gaugeLabel, operationWord, partName } from './labels';
+import { actionWord, familyLabel, fitRuleName, gaugeLabel, operationWord, partName, railSide } from './labels';
 import { instrumentName } from './instruments';
 import { readingName } from './places';
 import { inSentence, list, sentence } from './sentence';
@@ -72,7 +72,7 @@ export function wearPatternSentence(pattern: WearPattern): string | null {
     case 'one-edge':
       return `Only edge ${pattern.edge} leans (${pattern.low} rail low): one edge alone names no cause.`;
     case 'leaned-on':
-      return `Low rails on opposite sides (A ${pattern.low.A}, B ${pattern.low.B}) on a bar never turned over: the saw's weight or the operator leans it.`;
+      return `Low rails on opposite sides (A ${railSide[pattern.low.A]}, B ${railSide[pattern.low.B]}) on a bar never turned over: the saw's weight or the operator leans it.`;
     case 'cutters-of-one-side':
       return `The ${pattern.low} rail is low on both edges of a bar never turned over: the cutters of one side pull. Measure them.`;
     case 'measure-the-cutters':
@@ -106,8 +106,8 @@ export function dressingSentence(
     .reduce((most, next) => (next.amount > most.amount ? next : most));
   const most = `${show(worst.amount)} at ${formatPosition(mm(stationAt(worst.station)), unit)}`;
   if (stoppedBy)
-    return `Edge ${edge} cannot be dressed: levelling takes ${most} off the ${worst.rail} rail, and leaves station ${stoppedBy.station + 1} ${stoppedBy.limit === 'bar.depth' ? 'below the least groove depth' : 'with the link on the floor'}.`;
-  const work = `Dress edge ${edge}. Most comes off the ${worst.rail} rail: ${most}.`;
+    return `Edge ${edge} cannot be dressed: levelling takes ${most} off the ${railSide[worst.rail]} rail, and leaves station ${stoppedBy.station + 1} ${stoppedBy.limit === 'bar.depth' ? 'below the least groove depth' : 'with the link on the floor'}.`;
+  const work = `Dress edge ${edge}. Most comes off the ${railSide[worst.rail]} rail: ${most}.`;
   return coarseFirst ? `${work} Coarse first, then square by file.` : work;
 }
 

@@ -2,7 +2,7 @@ import type { StraightEdgeOutcome } from '../../core/groove';
 import type { Rail } from '../../core/declared';
 import type { Part, Waits } from '../../core/reading';
 import { GAUGES, type FamilyId, type GaugeId, type Provenance, type PitchMark } from '../../core/families';
-import type { FitRule } from '../../core/fit';
+import type { FitRule, KickbackClass } from '../../core/fit';
 import type { Schools } from '../../core/schools';
 import type { Action, Operation } from '../../core/sheet';
 
@@ -65,6 +65,9 @@ export const provenanceWord: Record<Provenance, string> = {
   invented: 'invented, until the shop sets it',
 };
 
+/** A rail where it is plain that rails are meant. */
+export const railSide: Record<Rail, string> = { near: 'near', far: 'far' };
+export const sideWord: Record<'left' | 'right', string> = { left: 'left', right: 'right' };
 export const railWord: Record<Rail, string> = { near: 'near rail', far: 'far rail' };
 
 export const straightEdgeWord: Record<StraightEdgeOutcome, string> = {
@@ -119,4 +122,10 @@ export const waitsWord: Record<Waits, string> = {
   'at-the-vise': 'At the vise',
   'to-prove': 'To prove',
   ready: 'Ready to collect',
+};
+
+/** A class of chain by how it kicks back. */
+export const kickbackClassWord: Record<KickbackClass, string> = {
+  'low-kickback': 'low-kickback',
+  standard: 'standard',
 };

@@ -41,6 +41,7 @@ export const watch = 'watch';
 export const open = 'open';
 export const found = 'found';
 export const foundDoneNow = (found: string, done: string, now: string): string => `${found} Done: ${done}. Now: ${now}`;
+export const inch = 'inch';
 
 // rails
 export const lowerRail = (edge: string, length: string, more: string, further: string): string =>

@@ -25,7 +25,7 @@ const SUBJECTS: Readonly<Record<Subject, string>> = {
   'bar.after': 'the second measurement, after the rework',
 };
 
-const ORDINALS = ['first', 'second', 'third', 'fourth', 'fifth'] as const;
+const ORDINALS: readonly string[] = ['first', 'second', 'third', 'fourth', 'fifth'];
 
 /** A member of a list, or something of an edge: which one is said before it. */
 function withItsPlace(asked: ReadingPath | GroupPath): string | null {

@@ -5,12 +5,12 @@ import * as texts from '#language/screens/job-bar';
 interface ExportDrawingProps {
   readonly of: RefObject<HTMLElement | null>;
   /** Name of the file, without its ending. */
-  readonly name: string;
+  readonly file: string;
   readonly label: string;
 }
 
 /** Gives a drawing out as SVG or PNG, in the colours of the bench it stands on. */
-export function ExportDrawing({ of, name, label }: ExportDrawingProps) {
+export function ExportDrawing({ of, file, label }: ExportDrawingProps) {
   const [failed, setFailed] = useState(false);
   const give = async (kind: 'svg' | 'png') => {
     const svg = of.current?.querySelector('svg');
@@ -18,7 +18,7 @@ export function ExportDrawing({ of, name, label }: ExportDrawingProps) {
     try {
       // Fetched when a drawing is asked for: most never are.
       const { drawingAsPng, drawingAsSvg } = await import('./export');
-      save(kind === 'svg' ? drawingAsSvg(svg) : await drawingAsPng(svg), `${name}.${kind}`);
+      save(kind === 'svg' ? drawingAsSvg(svg) : await drawingAsPng(svg), `${file}.${kind}`);
       setFailed(false);
     } catch {
       setFailed(true);
@@ -30,7 +30,7 @@ export function ExportDrawing({ of, name, label }: ExportDrawingProps) {
       {(['svg', 'png'] as const).map((kind) => (
         <button key={kind} type="button" className="min-h-8 px-1.5 underline" onClick={() => void give(kind)}>
           {kind.toUpperCase()}
-          <span className="sr-only"> {texts.drawingOf(name)}</span>
+          <span className="sr-only"> {texts.drawingOf(label)}</span>
         </button>
       ))}
       {failed && (

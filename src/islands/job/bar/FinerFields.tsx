@@ -40,7 +40,7 @@ export function FinerFields({ row }: { row: StationRow }) {
       <Field path={`${row.path}.marker`} />
       <Field path={`${row.path}.square`} />
       <Field path={`${row.path}.squareWith`} />
-      {([texts.near, texts.far] as const).map((rail) => (
+      {(['Near', 'Far'] as const).map((rail) => (
         <div key={rail} className="grid grid-cols-2 gap-3">
           <Field path={`${row.path}.chip${rail}.length`} />
           <Field path={`${row.path}.chip${rail}.depth`} />

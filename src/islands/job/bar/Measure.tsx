@@ -69,7 +69,7 @@ export function Measure({ stations }: { stations: Stations }) {
       </div>
       <div className="min-w-0 border-l border-line pl-4 max-md:border-l-0 max-md:pl-0">
         {row && <Section edge={edge} row={row} number={rows[edge].indexOf(row) + 1} />}
-        <ExportDrawing of={drawing} name="rail-profile" label={texts.profile} />
+        <ExportDrawing of={drawing} file="rail-profile" label={texts.profile} />
       </div>
     </div>
   );

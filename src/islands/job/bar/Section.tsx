@@ -24,13 +24,13 @@ export function Section({ edge, row, number }: { edge: Edge; row: StationRow; nu
   const chain = entered.sheet.chain;
   const figures = sectionAt(row, edge, appraisal, { kerf: value(chain?.kerf), tipHeight: value(chain?.tipHeight) });
   const facts = [
-    { name: 'step', text: figures.step === null ? null : show(Math.abs(figures.step)) },
-    { name: 'rock', text: figures.rock === null ? null : `${figures.rock.toFixed(1)}°` },
+    { name: texts.step, text: figures.step === null ? null : show(Math.abs(figures.step)) },
+    { name: texts.rock, text: figures.rock === null ? null : `${figures.rock.toFixed(1)}°` },
     {
       name: texts.setLean,
       text: figures.rawLean === null || figures.lean === null ? null : `${figures.lean.toFixed(1)}°`,
     },
-    { name: 'play', text: figures.play === null ? null : show(figures.play) },
+    { name: texts.play, text: figures.play === null ? null : show(figures.play) },
   ];
   return (
     <section aria-label={texts.crossSectionEdgeStation(edge, number)}>
@@ -63,7 +63,7 @@ export function Section({ edge, row, number }: { edge: Edge; row: StationRow; nu
         />
       </label>
       <FinerReadings row={row} />
-      <ExportDrawing of={drawing} name={`section-${edge}-${number}`} label={texts.section} />
+      <ExportDrawing of={drawing} file={`section-${edge}-${number}`} label={texts.section} />
     </section>
   );
 }

@@ -17,8 +17,8 @@ import { useJob } from '../store/JobContext';
 import * as texts from '#language/screens/job-bar';
 
 const STATE = {
-  found: { word: 'found', look: 'border-brass bg-brass-pale' },
-  sound: { word: 'sound', look: 'border-leaf bg-leaf-pale' },
+  found: { word: texts.found, look: 'border-brass bg-brass-pale' },
+  sound: { word: texts.sound, look: 'border-leaf bg-leaf-pale' },
   'not-measured': { word: texts.notKnown, look: 'border-steel bg-steel-pale' },
 } as const;
 

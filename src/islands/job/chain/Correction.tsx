@@ -1,4 +1,4 @@
-import { checkSentence } from '../../../wording';
+import { checkSentence, sideWord } from '../../../wording';
 import { useFrame } from '../../frame/frame-context';
 import { useJob } from '../store/JobContext';
 import * as texts from '#language/screens/job-chain';
@@ -13,7 +13,7 @@ export function Correction() {
     {
       name: texts.allFiledBackTo,
       value: show(correction.length.value),
-      also: texts.byCutterAndMark(correction.side, correction.cutter, show(cutterLimit)),
+      also: texts.byCutterAndMark(sideWord[correction.side], correction.cutter, show(cutterLimit)),
     },
     {
       name: texts.filingsLeft,

@@ -1,6 +1,6 @@
 import { DAMAGE_KINDS } from '../../../core/declared';
 import { Choice } from '../../../ui/parts/Choice';
-import { choicesAt, sentence } from '../../../wording';
+import { choicesAt, sentence, sideWord } from '../../../wording';
 import { Field } from '../parts/Field';
 import { EntryField } from '../parts/EntryField';
 import { useJob } from '../store/JobContext';
@@ -45,16 +45,16 @@ export function CutterPanel({ side, cutter, slots, damage, onMarked, onNext, onO
         ) : (
           <div>
             <p className="text-sm font-semibold text-ink-soft">{name}</p>
-            <p className="text-sm">{texts.notMeasuredYet(side, measured + 1)}</p>
+            <p className="text-sm">{texts.notMeasuredYet(sideWord[side], measured + 1)}</p>
           </div>
         )}
         <button type="button" className="mt-1 quiet px-2 text-sm" onClick={onOther}>
-          {texts.toTheSide(side === 'left' ? 'right' : 'left')}
+          {texts.toTheSide(sideWord[side === 'left' ? 'right' : 'left'])}
         </button>
       </div>
       <div data-path={damage.path}>
         <Choice
-          legend={texts.damageOn(side, cutter)}
+          legend={texts.damageOn(sideWord[side], cutter)}
           options={choicesAt('chain.damage.0.kind')}
           value={damage.kind ?? ''}
           onChoose={(kind) => {

@@ -75,7 +75,7 @@ function NumberCard({
   return (
     <section aria-label={`${title}: ${word}`} className={`border-t-4 px-3 py-1.5 ${look}`}>
       <p className="flex justify-between gap-2 text-sm">
-        <span className="truncate font-semibold">{texts.ofThe(title, identifiedPartName[part])}</span>
+        <span className="leading-tight font-semibold">{texts.ofThe(title, identifiedPartName[part])}</span>
         <span className={`font-bold ${tone}`}>{word}</span>
       </p>
       <p className="figures text-[19px] leading-snug font-bold whitespace-nowrap">

@@ -2,7 +2,7 @@ import { useRef } from 'react';
 import { Field } from '../parts/Field';
 import { EntryField } from '../parts/EntryField';
 import { useFrame } from '../../frame/frame-context';
-import { checkSentence, exceptionSentence } from '../../../wording';
+import { checkSentence, exceptionSentence, railSide } from '../../../wording';
 import { useJob } from '../store/JobContext';
 import type { Edge, StationRow } from '../bar/stations';
 import * as texts from '#language/screens/job-rework';
@@ -40,7 +40,7 @@ export function WorkTable({ edge, rows }: { edge: Edge; rows: readonly StationRo
               </th>
               <th scope="col">{texts.nearOff}</th>
               <th scope="col">{texts.farOff}</th>
-              {['near', 'far', texts.grooveWidth].map((name) => (
+              {[railSide.near, railSide.far, texts.grooveWidth].map((name) => (
                 <th key={name} scope="col">
                   {texts.readingAfter(name)} <span className="figures">{unit}</span>
                 </th>
@@ -63,7 +63,11 @@ export function WorkTable({ edge, rows }: { edge: Edge; rows: readonly StationRo
                   <td key={field} className="py-0.5 pr-2">
                     <EntryField
                       path={`${row.path}.after.${field}`}
-                      label={texts.edgeStationAfter(edge, i + 1, field === 'mouth' ? texts.grooveWidth : field)}
+                      label={texts.edgeStationAfter(
+                        edge,
+                        i + 1,
+                        field === 'mouth' ? texts.grooveWidth : railSide[field],
+                      )}
                       bare
                       onEnter={(accepted) => accepted && goOn(i * FIELDS.length + k)}
                     />

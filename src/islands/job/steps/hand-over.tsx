@@ -69,7 +69,7 @@ function Told({ document }: { readonly document: Document }) {
         <p className="figures text-2xl font-bold">{known.join(' · ')}</p>
         <p>
           {edgeDown ? texts.edgeIsDownNow(edgeDown) : texts.nobodySaidWhichEdge}
-          {proof.state !== 'not-needed' && ` Proof: ${proofWord[proof.state]}.`}
+          {proof.state !== 'not-needed' && ` ${texts.proofStands(proofWord[proof.state])}`}
         </p>
         <p className="mt-1">
           {texts.nextVisit} <strong>{plainDay(nextVisit.on, view.shop)}</strong>. {nextVisit.why}

@@ -4,7 +4,15 @@ import { GAUGES } from '../../../core/families';
 import { orderCautions, type ChainNumbers, type ChainOrder } from '../../../core/order';
 import type { StockAnswer } from '../../../contract';
 import { Notice } from '../../../ui/parts/Notice';
-import { familyLabel, familyShort, fitSentence, orderCaution, orderWithheld, sprocketOrder } from '../../../wording';
+import {
+  familyLabel,
+  familyShort,
+  fitSentence,
+  kickbackClassWord,
+  orderCaution,
+  orderWithheld,
+  sprocketOrder,
+} from '../../../wording';
 import { api } from '../../frame/api';
 import { JobParts } from '../order/JobParts';
 import { OrderedParts } from '../order/OrderedParts';
@@ -113,7 +121,8 @@ function Ordered({ order }: { order: ChainOrder }) {
         ))}
       </dl>
       <p className="mt-2">
-        {texts.kickbackClass} <strong>{order.kickbackClass ?? texts.toBeAsked}</strong>
+        {texts.kickbackClass}{' '}
+        <strong>{order.kickbackClass ? kickbackClassWord[order.kickbackClass] : texts.toBeAsked}</strong>
         {order.kickbackClass === 'low-kickback' && texts.standardOnlyRecorded}
       </p>
       <details className="mt-1">

@@ -96,3 +96,4 @@ export const groovesWorn = (length: string, second: string, third: string): stri
   `Grooves worn ${length} deep; watch from ${second}, replace above ${third}`;
 export const driveLink = 'drive link';
 export const watch = 'watch';
+export const isMeasured = 'measured';

@@ -8,8 +8,6 @@ export const drawingNotGiven = 'The drawing could not be given out. Try again wh
 
 // FinerFields
 export const takeThisStationOff = 'Take this station off';
-export const near = 'Near';
-export const far = 'Far';
 
 // LookOver
 export const glovesAtTheRailEdges =
@@ -76,3 +74,8 @@ export const lookItOver = 'Look it over';
 export const whyCrooked = 'Why crooked?';
 export const bar = 'Bar';
 export const caliper = 'Caliper';
+export const step = 'step';
+export const rock = 'rock';
+export const play = 'play';
+export const found = 'found';
+export const sound = 'sound';

@@ -37,3 +37,4 @@ export const asPdf = (name: string): string => `${name} as PDF`;
 export const nextVisitForACalendar = 'Next visit for a calendar';
 export const handOverDocument = 'Hand-over document';
 export const benchSheet = 'Bench sheet';
+export const proofStands = (state: string): string => `Proof: ${state}.`;
