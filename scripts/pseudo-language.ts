@@ -55,7 +55,8 @@ function changes(file: ts.SourceFile, checker: ts.TypeChecker): { from: number; 
   const found: { from: number; to: number; text: string }[] = [];
   const change = (node: ts.Node) => {
     const text = node.getText(file);
-    if (LETTER.test(text) && !ID.test(text)) found.push({ from: node.getStart(file), to: node.end, text: escaped(text) });
+    if (LETTER.test(text) && !ID.test(text))
+      found.push({ from: node.getStart(file), to: node.end, text: escaped(text) });
   };
   const look = (node: ts.Node): void => {
     if (ts.isStringLiteralLike(node)) {

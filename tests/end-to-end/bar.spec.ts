@@ -152,7 +152,7 @@ test('drawings are given out as SVG and PNG', async ({ page }) => {
   await openJob(page, 'L-0417', 'bar');
   for (const kind of ['SVG', 'PNG'] as const) {
     const download = page.waitForEvent('download');
-    await page.getByRole('button', { name: `${kind} of rail-profile` }).click();
+    await page.getByRole('button', { name: `${kind} of profile` }).click();
     expect((await download).suggestedFilename()).toBe(`rail-profile.${kind.toLowerCase()}`);
   }
 });

@@ -1,4 +1,4 @@
-import { goesWith, group, length, limit, oneOf, recorded, seen, someOf, words, type Work } from '../reading';
+import { goesWith, group, length, limit, oneOf, recorded, seen, someOf, words, type Work, evidence } from '../reading';
 import { EDGES } from './edges';
 import { noseChecks, noseReadings } from './nose';
 import { edgeReadings } from './stations';
@@ -102,12 +102,14 @@ const checks = group(
 /** What can be said of the bar. */
 export const barReadings = group(
   {
-    stamp: words(200, {
-      means: 'As punched near the tail.',
-      step: 'identify',
-      view: 'marks',
-      idle: goesWith('bar.pitch', 'bar.gauge'),
-    }),
+    stamp: evidence(
+      words(200, {
+        means: 'As punched near the tail.',
+        step: 'identify',
+        view: 'marks',
+        idle: goesWith('bar.pitch', 'bar.gauge'),
+      }),
+    ),
     edgeDown: oneOf(EDGES, {
       means: 'The edge that was down on the saw as it came.',
       step: 'strip',
@@ -122,13 +124,15 @@ export const barReadings = group(
     ...noseReadings,
     mount: words(40),
     oilHole: words(40, { means: "The shop's name for the oil-hole pattern." }),
-    groove: length(
-      { kind: 'grooveWidth', instrument: 'caliper', goNoGo: 'tab' },
-      {
-        means: 'Groove width near the floor at a little-worn place, by caliper or by tabs.',
-        step: 'identify',
-        view: 'gauge',
-      },
+    groove: evidence(
+      length(
+        { kind: 'grooveWidth', instrument: 'caliper', goNoGo: 'tab' },
+        {
+          means: 'Groove width near the floor at a little-worn place, by caliper or by tabs.',
+          step: 'identify',
+          view: 'gauge',
+        },
+      ),
     ),
     listedLength: length(
       { kind: 'barLength', instrument: 'rule' },

@@ -19,6 +19,8 @@ import {
   type IdleReason,
   type Told,
   type Work,
+  evidence,
+  evidenceOfEach,
 } from '../reading';
 
 /** Work on a chain, in working order: what catches first, then the cutters, then what follows from how far they went back. */
@@ -87,38 +89,53 @@ const identify = (view: string) => ({ step: 'identify', view }) as const;
 
 /** Readings that tell what the chain is. */
 const identifying = {
-  stamp: words(200, { ...identify('marks'), idle: goesWith('chain.pitch', 'chain.gauge') }),
-  span: group(
-    {
-      rivets: count({ from: 2, to: 400 }, { means: 'Rivets counted, both ends included: 11 rivets span 10 pitches.' }),
-      length: length({ kind: 'span', instrument: 'caliper', placing: PLACING_ON_RIVETS }),
-      instrument: oneOf(INSTRUMENT_IDS),
-    },
-    { ...identify('pitch'), idle: goesWith('chain.pitch') },
-    ['rivets', 'length'],
+  stamp: evidence(words(200, { ...identify('marks'), idle: goesWith('chain.pitch', 'chain.gauge') })),
+  span: evidence(
+    group(
+      {
+        rivets: count(
+          { from: 2, to: 400 },
+          { means: 'Rivets counted, both ends included: 11 rivets span 10 pitches.' },
+        ),
+        length: length({ kind: 'span', instrument: 'caliper', placing: PLACING_ON_RIVETS }),
+        instrument: oneOf(INSTRUMENT_IDS),
+      },
+      { ...identify('pitch'), idle: goesWith('chain.pitch') },
+      ['rivets', 'length'],
+    ),
   ),
-  template: someOf(PITCH_MARKS, { means: 'Templates whose cut-outs centre on the rivets.', ...identify('pitch') }, 6),
-  chassis: oneOf(['small', 'large'], {
-    means: 'Cutter and link compared side by side with a known chain.',
-    ...identify('pitch'),
-  }),
-  fileSize: length(
-    { kind: 'file', instrument: 'caliper' },
-    { means: 'Round file that was used on it.', ...identify('pitch') },
+  template: evidence(
+    someOf(PITCH_MARKS, { means: 'Templates whose cut-outs centre on the rivets.', ...identify('pitch') }, 6),
   ),
-  driveLinkThickness: length({ kind: 'thickness', instrument: 'caliper', goNoGo: 'slot' }, identify('gauge')),
-  driveLinks: listOf(count({ from: 1, to: 400 }), 20, {
-    means: 'Recounts, in the order they were made.',
-    minutes: 1.5,
-    ...identify('links'),
-  }),
-  cutters: count(
-    { from: 1, to: 200 },
-    { minutes: 3, ...identify('links'), idle: goesWith('chain.sequence', 'chain.driveLinks') },
+  chassis: evidence(
+    oneOf(['small', 'large'], {
+      means: 'Cutter and link compared side by side with a known chain.',
+      ...identify('pitch'),
+    }),
   ),
-  loopLength: length(
-    { kind: 'loop', instrument: 'tape' },
-    { means: 'Once round at the rivet line, chain pulled straight.', minutes: 2, ...identify('links') },
+  fileSize: evidence(
+    length({ kind: 'file', instrument: 'caliper' }, { means: 'Round file that was used on it.', ...identify('pitch') }),
+  ),
+  driveLinkThickness: evidence(length({ kind: 'thickness', instrument: 'caliper', goNoGo: 'slot' }, identify('gauge'))),
+  driveLinks: evidenceOfEach(
+    ['0', '1', '2', '3', '4'],
+    listOf(count({ from: 1, to: 400 }), 20, {
+      means: 'Recounts, in the order they were made.',
+      minutes: 1.5,
+      ...identify('links'),
+    }),
+  ),
+  cutters: evidence(
+    count(
+      { from: 1, to: 200 },
+      { minutes: 3, ...identify('links'), idle: goesWith('chain.sequence', 'chain.driveLinks') },
+    ),
+  ),
+  loopLength: evidence(
+    length(
+      { kind: 'loop', instrument: 'tape' },
+      { means: 'Once round at the rivet line, chain pulled straight.', minutes: 2, ...identify('links') },
+    ),
   ),
 };
 

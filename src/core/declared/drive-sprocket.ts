@@ -12,6 +12,7 @@ import {
   words,
   yesNo,
   type Work,
+  evidence,
 } from '../reading';
 
 /** Work on a drive sprocket that is not replaced itself, in working order. */
@@ -39,18 +40,20 @@ const REPLACE_ACTS = [
 /** What can be said of the drive sprocket. */
 export const driveSprocketReadings = group(
   {
-    stamp: words(200, {
-      means: 'As punched on the sprocket: pitch and teeth, such as 325-7.',
-      step: 'identify',
-      view: 'marks',
-      idle: goesWith('driveSprocket.pitch'),
-    }),
+    pitch: evidence(oneOf(PITCH_MARKS, { step: 'identify', view: 'marks' })),
+    stamp: evidence(
+      words(200, {
+        means: 'As punched on the sprocket: pitch and teeth, such as 325-7.',
+        step: 'identify',
+        view: 'marks',
+        idle: goesWith('driveSprocket.pitch'),
+      }),
+    ),
     type: oneOf(['spur', 'rim'], { idle: recorded }),
     teeth: count(
       { from: 4, to: 20 },
       { step: 'identify', view: 'marks', idle: goesWith('loop.centreBack', 'loop.centreOut') },
     ),
-    pitch: oneOf(PITCH_MARKS, { step: 'identify', view: 'marks' }),
     wear: length(
       { kind: 'smallDefect', instrument: 'feeler' },
       {

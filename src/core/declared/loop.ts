@@ -1,22 +1,26 @@
-import { goesWith, group, length } from '../reading';
+import { goesWith, group, length, evidence } from '../reading';
 
 /** What was measured of the loop's way round drive sprocket and nose, with the bar on the saw. */
 export const loopReadings = group(
   {
-    tape: length(
-      { kind: 'loop', instrument: 'tape' },
-      {
-        means: 'Tape laid in the groove, round the nose and the drive sprocket.',
-        minutes: 2,
-        idle: goesWith('bar.pitch'),
-      },
+    tape: evidence(
+      length(
+        { kind: 'loop', instrument: 'tape' },
+        {
+          means: 'Tape laid in the groove, round the nose and the drive sprocket.',
+          minutes: 2,
+          idle: goesWith('bar.pitch'),
+        },
+      ),
     ),
-    centreBack: length(
-      { kind: 'centres', instrument: 'tape' },
-      {
-        means: 'Centre of drive sprocket to centre of nose, tensioner fully back.',
-        idle: goesWith('loop.centreOut', 'driveSprocket.teeth'),
-      },
+    centreBack: evidence(
+      length(
+        { kind: 'centres', instrument: 'tape' },
+        {
+          means: 'Centre of drive sprocket to centre of nose, tensioner fully back.',
+          idle: goesWith('loop.centreOut', 'driveSprocket.teeth'),
+        },
+      ),
     ),
     centreOut: length(
       { kind: 'centres', instrument: 'tape' },

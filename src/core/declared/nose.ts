@@ -1,5 +1,5 @@
 import { PITCH_MARKS } from '../families';
-import { count, goesWith, oneOf, recorded, seen, yesNo } from '../reading';
+import { count, goesWith, oneOf, recorded, seen, yesNo, evidence } from '../reading';
 
 /** What the nose is: these stand with the bar, which it is a part of. */
 export const noseReadings = {
@@ -7,12 +7,14 @@ export const noseReadings = {
   noseReplaceable: yesNo({ idle: recorded }),
   nosePort: yesNo({ means: 'Has a port to grease the nose through.', idle: recorded }),
   noseGreased: yesNo({ means: 'The nose has been greased before, and so goes on being greased.', idle: recorded }),
-  nosePitch: oneOf(PITCH_MARKS, {
-    means: 'Pitch marked on the nose sprocket or its rivets.',
-    step: 'identify',
-    view: 'marks',
-    nose: 'sprocket',
-  }),
+  nosePitch: evidence(
+    oneOf(PITCH_MARKS, {
+      means: 'Pitch marked on the nose sprocket or its rivets.',
+      step: 'identify',
+      view: 'marks',
+      nose: 'sprocket',
+    }),
+  ),
   noseTeeth: count(
     { from: 5, to: 20 },
     { step: 'identify', view: 'marks', nose: 'sprocket', idle: goesWith('driveSprocket.teeth', 'bar.thickness') },

@@ -11,6 +11,7 @@ import {
   yesNo,
   type Around,
   type IdleReason,
+  evidence,
 } from '../reading';
 
 /** Where one pass of the guided file took the marker off. */
@@ -84,22 +85,28 @@ export const stationReadings = group(
     at: length({ kind: 'station', instrument: 'rule' }, { means: 'Position along the edge from the tail.' }),
     near: length(depth, { means: 'Groove depth from the rail on the stamped side.', idle: takenAgain('near') }),
     far: length(depth, { means: 'Groove depth from the other rail.', idle: takenAgain('far') }),
-    mouth: length(width, {
-      means: 'Groove width at the rails.',
-      needed: {
-        by: ['bar'],
-        orElse: ['bar.edges.stations.deep', 'bar.checks.straightEdge'],
-        asks: 'bar.edges.mouth',
-      },
-      decides: 0.1,
-      setUp: 'caliper',
-      idle: at((station, around) => (station.after?.mouth ? measuredAgain : withoutLink(around))),
-    }),
-    deep: length(width, {
-      means: 'Groove width near the floor.',
-      setUp: 'caliper',
-      idle: at((station, around) => (station.after?.mouth || isDressed(station) ? measuredAgain : withoutLink(around))),
-    }),
+    mouth: evidence(
+      length(width, {
+        means: 'Groove width at the rails.',
+        needed: {
+          by: ['bar'],
+          orElse: ['bar.edges.stations.deep', 'bar.checks.straightEdge'],
+          asks: 'bar.edges.mouth',
+        },
+        decides: 0.1,
+        setUp: 'caliper',
+        idle: at((station, around) => (station.after?.mouth ? measuredAgain : withoutLink(around))),
+      }),
+    ),
+    deep: evidence(
+      length(width, {
+        means: 'Groove width near the floor.',
+        setUp: 'caliper',
+        idle: at((station, around) =>
+          station.after?.mouth || isDressed(station) ? measuredAgain : withoutLink(around),
+        ),
+      }),
+    ),
     deepAt: length(depth, {
       means: 'How far below the rails `deep` was taken.',
       idle: at((station) => {

@@ -84,6 +84,8 @@ interface Said {
 const reasonOf = (statement: Statement | LinksStatement): IdentityReason =>
   'evidence' in statement ? statement.evidence.reason : statement.note;
 
+const LAST_OF_BAR = EVIDENCE_IDS.findLastIndex((id) => id.startsWith('bar.'));
+
 /** One item for each reading of each part, in the order of the sheet. */
 function itemsOf(said: readonly Said[], setAside: readonly EvidenceId[]): readonly EvidenceItem[] {
   const items = new Map<string, EvidenceItem>();
@@ -93,7 +95,10 @@ function itemsOf(said: readonly Said[], setAside: readonly EvidenceId[]): readon
     const before = items.get(id);
     items.set(id, { id, part, says: [...(before?.says ?? []), reason], setAside: setAside.includes(id) });
   }
-  return [...items.values()].sort((a, b) => EVIDENCE_IDS.indexOf(a.id) - EVIDENCE_IDS.indexOf(b.id));
+  // What belongs to the nose follows what else is read of the bar.
+  const rank = ({ id, part }: EvidenceItem) =>
+    part === 'nose' ? LAST_OF_BAR + EVIDENCE_IDS.indexOf(id) / EVIDENCE_IDS.length : EVIDENCE_IDS.indexOf(id);
+  return [...items.values()].sort((a, b) => rank(a) - rank(b));
 }
 
 /**

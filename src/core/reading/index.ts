@@ -3,6 +3,7 @@ export * from './step';
 export * from './waits';
 export * from './told';
 export * from './declare';
+export * from './evidence';
 export * from './place';
 export * from './catalogue';
 export type { LengthIssue } from './written-length';

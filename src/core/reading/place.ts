@@ -2,7 +2,7 @@ import type { JudgedAs, JudgedType, SeenAs } from './declare';
 import type { WrittenLength } from './written-length';
 
 type Leaf = string | number | boolean;
-type Join<P extends string, K extends string> = P extends '' ? K : `${P}.${K}`;
+export type Join<P extends string, K extends string> = P extends '' ? K : `${P}.${K}`;
 
 /**
  * Every place of a sheet, as one points at it: `bar.edges.A.stations.2.near`, members of a list by their number. A place that the sheet does not have is no value of this
@@ -34,7 +34,7 @@ export type GroupsOf<T, P extends string = ''> = [WrittenLength] extends [T]
         : P | GroupsOf<I, `${P}.${number}`>
       : P | { [K in keyof T & string]-?: GroupsOf<NonNullable<T[K]>, Join<P, K>> }[keyof T & string];
 
-type Side = 'A' | 'B';
+export type Side = 'A' | 'B';
 
 /** Every reading with what may be said of it, whichever edge or member of a list it belongs to: `bar.edges.stations.near`. */
 export type ReadingsOf<T, P extends string = ''> = [WrittenLength] extends [T]

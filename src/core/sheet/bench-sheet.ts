@@ -13,37 +13,10 @@ import {
   sawReadings,
   stripReadings,
 } from '../declared';
-import { group, someOf, type ReadOf, type WrittenOf } from '../reading';
+import { evidenceOf, group, someOf, type ReadOf, type WrittenOf } from '../reading';
 
-/** Readings that tell what a part is. Each can be set aside, and counts again when it is put back. */
-export const EVIDENCE_IDS = [
-  'chain.stamp',
-  'chain.span',
-  'chain.template',
-  'chain.chassis',
-  'chain.fileSize',
-  'chain.driveLinkThickness',
-  'chain.driveLinks.0',
-  'chain.driveLinks.1',
-  'chain.driveLinks.2',
-  'chain.driveLinks.3',
-  'chain.driveLinks.4',
-  'chain.cutters',
-  'chain.loopLength',
-  'bar.stamp',
-  'bar.groove',
-  'bar.edges.deep',
-  'bar.edges.mouth',
-  'bar.nosePitch',
-  'driveSprocket.pitch',
-  'driveSprocket.stamp',
-  'loop.tape',
-  'loop.centreBack',
-] as const;
-export type EvidenceId = (typeof EVIDENCE_IDS)[number];
-
-/** Everything that can be said on a sheet, part by part. */
-export const sheetReadings = group({
+/** Everything that can be said on a sheet but which of it is set aside, part by part. */
+const said = {
   job: jobReadings,
   saw: sawReadings,
   bar: barReadings,
@@ -54,6 +27,17 @@ export const sheetReadings = group({
   ...actReadings,
   refit: refitReadings,
   proof: proofReadings,
+};
+
+/** Readings that tell what a part is. Each can be set aside, and counts again when it is put back. */
+export const EVIDENCE_IDS = evidenceOf(
+  group({ chain: said.chain, bar: said.bar, driveSprocket: said.driveSprocket, loop: said.loop }),
+);
+export type EvidenceId = (typeof EVIDENCE_IDS)[number];
+
+/** Everything that can be said on a sheet, part by part. */
+export const sheetReadings = group({
+  ...said,
   setAside: someOf(EVIDENCE_IDS, { step: 'identify', view: 'evidence', minutes: 0.2 }),
 });
 
