@@ -5,6 +5,7 @@ const times = { testTimeout: 300_000, hookTimeout: 300_000 };
 
 export default defineConfig({
   test: {
+    maxWorkers: 2,
     coverage: { include: ['src/core/**', 'src/wording/**', 'src/server/**', 'src/data/**'] },
     projects: [
       {

@@ -8,9 +8,9 @@ import { inspectStore } from '../../src/data/keeping/inspect';
 import { OwnServer } from './own-server';
 
 /** The plug is pulled so many times: a few here, more by `npm run kill`. */
-const ROUNDS = Number(process.env.SERRATA_KILL_ROUNDS ?? 20);
 /** What is under way when it is pulled, in turn. */
 const DURING = ['writes', 'import', 'writes', 'undo', 'backup', 'migration', 'restore'] as const;
+const ROUNDS = Number(process.env.SERRATA_KILL_ROUNDS ?? DURING.length);
 type During = (typeof DURING)[number];
 
 const folder = mkdtempSync(join(tmpdir(), 'serrata-kill-'));

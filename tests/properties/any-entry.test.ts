@@ -9,7 +9,7 @@ import { readEntry, readingAt, readSheet, sheetFromEntries, type Entry } from '.
 import { assessmentDocument, entryProblem } from '../../src/wording';
 import { anyEntries, fitting, PLACES } from '../support/entries';
 
-const RUNS = { seed: 1964, numRuns: 120 };
+const RUNS = { seed: 1964, numRuns: 60 };
 
 const documentOf = (entries: readonly Entry[]) =>
   JSON.parse(
@@ -62,7 +62,7 @@ describe('whatever the sheet has a place for', () => {
           documentOf(entries.filter((entry) => entry.path !== path)),
         );
       }),
-      { ...RUNS, numRuns: 60 },
+      { ...RUNS, numRuns: 30 },
     );
   });
 
@@ -77,7 +77,7 @@ describe('whatever the sheet has a place for', () => {
         expect(refused.map(({ path }) => path)).toEqual([spoilt.path]);
         expect(sheet).toEqual(sheetFromEntries(others).sheet);
       }),
-      { ...RUNS, numRuns: 60 },
+      { ...RUNS, numRuns: 30 },
     );
   });
 
@@ -87,7 +87,7 @@ describe('whatever the sheet has a place for', () => {
         const { sheet } = sheetFromEntries(entries);
         expect(stepStates(sheet, appraise(sheet, DEFAULT_RULES, null), NOT_SIGNED)).toHaveLength(STEPS.length);
       }),
-      { ...RUNS, numRuns: 60 },
+      { ...RUNS, numRuns: 30 },
     );
   });
 });

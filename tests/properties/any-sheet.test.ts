@@ -16,7 +16,7 @@ import {
 } from '../../src/wording';
 import { anySheet, mirrored } from '../support/sheets';
 
-const RUNS = { seed: 1959, numRuns: 120 };
+const RUNS = { seed: 1959, numRuns: 60 };
 
 function assessed(written: WrittenBenchSheet) {
   const read = readSheet(written);
@@ -136,7 +136,7 @@ describe('any half-finished sheet', () => {
           Object.values(assessed(written).appraisal.verdicts).map(({ action }) => action),
         );
       }),
-      { ...RUNS, numRuns: 60 },
+      { ...RUNS, numRuns: 30 },
     );
   });
 

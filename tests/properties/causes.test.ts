@@ -19,7 +19,7 @@ import {
 import { SYMPTOMS } from '../../src/core/declared';
 import { anySheet, mirrored } from '../support/sheets';
 
-const RUNS = { seed: 2031, numRuns: 300 };
+const RUNS = { seed: 2031, numRuns: 150 };
 
 /** Every finding with every result that a row speaks of, as sure as it can be. */
 const ALL: readonly Pick<Found, 'id' | 'results' | 'sureness'>[] = CAUSE_LIST.flatMap((cause) =>
@@ -115,7 +115,7 @@ describe('causes that add up', () => {
         for (const { cause, share } of left.causes)
           expect(share).toBeCloseTo(right.causes.find((each) => each.cause === cause)!.share, 9);
       }),
-      { ...RUNS, numRuns: 60 },
+      { ...RUNS, numRuns: 30 },
     );
   });
 });
@@ -131,7 +131,7 @@ describe('on any sheet', () => {
           expect(causes.map(({ share }) => share)).toEqual(causes.map(({ share }) => share).sort((a, b) => b - a));
         }
       }),
-      { ...RUNS, numRuns: 40 },
+      { ...RUNS, numRuns: 20 },
     );
   });
 
@@ -146,7 +146,7 @@ describe('on any sheet', () => {
         }
         expect(sideOf('cuts-curved-left')).toBe('left');
       }),
-      { ...RUNS, numRuns: 40 },
+      { ...RUNS, numRuns: 20 },
     );
   });
 });

@@ -86,7 +86,7 @@ describe('a compiled verdict is the verdict of the whole assessment', () => {
           expect(DESERVED[deserved[i]!], part).toBe(action);
         });
       }),
-      { seed, numRuns: 400 },
+      { seed, numRuns: 200 },
     );
     expect(decided).toBeGreaterThan(300);
   });
@@ -114,9 +114,9 @@ describe('draws', () => {
           }
         }
       }),
-      { seed: 3, numRuns: 80 },
+      { seed: 3, numRuns: 40 },
     );
-    expect(open).toBeGreaterThan(40);
+    expect(open).toBeGreaterThan(20);
   });
 
   it('sum to one, and name only readings that buy something', () => {
@@ -167,7 +167,7 @@ describe('draws', () => {
             before.doubts.bar ? expect.closeTo(before.doubts.bar.shares[each], 9) : null,
           );
       }),
-      { seed: 8, numRuns: 40 },
+      { seed: 8, numRuns: 20 },
     );
   });
 

@@ -53,7 +53,7 @@ describe('evidence set aside', () => {
         expect(identify(toggled(toggled(sheet, id), id))).toEqual(before);
         if (!before.evidence.some((item) => item.id === id)) expect(without.chain).toEqual(before.chain);
       }),
-      { seed: 51, numRuns: 120 },
+      { seed: 51, numRuns: 60 },
     );
   });
 
@@ -68,7 +68,7 @@ describe('evidence set aside', () => {
             after.candidates,
           ]);
       }),
-      { seed: 52, numRuns: 60 },
+      { seed: 52, numRuns: 30 },
     );
   });
 });
@@ -93,7 +93,7 @@ describe('more evidence for the truth', () => {
           Object.assign(weights, now);
         }
       }),
-      { seed: 53, numRuns: 150 },
+      { seed: 53, numRuns: 75 },
     );
   });
 
@@ -108,7 +108,7 @@ describe('more evidence for the truth', () => {
           expect(inch![property].value).toBe(metric![property].value);
         }
       }),
-      { seed: 54, numRuns: 100 },
+      { seed: 54, numRuns: 50 },
     );
   });
 });
@@ -134,7 +134,7 @@ describe('what would settle a number', () => {
             expect(stands === undefined || stands === '' || property === 'driveLinks').toBe(true);
         }
       }),
-      { seed: 55, numRuns: 150 },
+      { seed: 55, numRuns: 75 },
     );
   });
 });

@@ -68,7 +68,7 @@ describe('evidence', () => {
           expect(chainOf(chain).pitch.status).not.toBe('conflict');
         }
       }),
-      { seed: 11, numRuns: 200 },
+      { seed: 11, numRuns: 100 },
     );
   });
 
@@ -77,7 +77,7 @@ describe('evidence', () => {
       fc.property(truth, (given) => {
         expect(chainOf(evidence(given)).pitch).toMatchObject({ status: 'settled', value: given.family });
       }),
-      { seed: 12, numRuns: 120 },
+      { seed: 12, numRuns: 60 },
     );
   });
 
@@ -89,7 +89,7 @@ describe('evidence', () => {
         chainOf({ ...rest, stamp });
         expect(chainOf(rest)).toEqual(before);
       }),
-      { seed: 13, numRuns: 80 },
+      { seed: 13, numRuns: 40 },
     );
   });
 
@@ -103,7 +103,7 @@ describe('evidence', () => {
         };
         expect(chainOf(inch).pitch.value).toBe(chainOf(metric).pitch.value);
       }),
-      { seed: 14, numRuns: 80 },
+      { seed: 14, numRuns: 40 },
     );
   });
 });
@@ -122,7 +122,7 @@ describe('counting', () => {
           expect(chainOf({ driveLinks: [links, links + slip] }).driveLinks.status).toBe('open');
         },
       ),
-      { seed: 15, numRuns: 100 },
+      { seed: 15, numRuns: 50 },
     );
   });
 });

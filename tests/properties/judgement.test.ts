@@ -168,7 +168,7 @@ describe('a better reading', () => {
         const before = RANK[barAction(barOf(rails))];
         expect(RANK[barAction(barOf(rails.map((depth) => depth + more)))]).toBeLessThanOrEqual(before);
       }),
-      { ...RUNS, numRuns: 50 },
+      { ...RUNS, numRuns: 25 },
     );
   });
 
@@ -179,7 +179,7 @@ describe('a better reading', () => {
         const better = rails.map((depth, i) => (i === place % rails.length ? depth + more : depth));
         expect(barAction(barOf(better))).not.toBe('replace');
       }),
-      { ...RUNS, numRuns: 70 },
+      { ...RUNS, numRuns: 35 },
     );
   });
 
@@ -231,7 +231,7 @@ describe('a better reading', () => {
         const rank = (size: number) => RANK[assessed(sheetOf(size)).verdicts[part].action];
         expect(rank(better)).toBeLessThanOrEqual(rank(worse));
       }),
-      { ...RUNS, numRuns: 50 },
+      { ...RUNS, numRuns: 25 },
     );
   });
 });
@@ -257,7 +257,7 @@ describe('stations', () => {
         turned.bar?.edges?.B?.stations?.reverse();
         expect(verdictsOf(turned).actions).toEqual(verdictsOf(written).actions);
       }),
-      { ...RUNS, numRuns: 50 },
+      { ...RUNS, numRuns: 25 },
     );
   });
 
@@ -269,7 +269,7 @@ describe('stations', () => {
         // Dips fall to other draws in a mirror: alike, and not to the last digit.
         expect(Math.abs((there.least ?? 0) - (here.least ?? 0))).toBeLessThan(0.02);
       }),
-      { ...RUNS, numRuns: 50 },
+      { ...RUNS, numRuns: 25 },
     );
   });
 });
@@ -304,7 +304,7 @@ describe('a bound from one mark', () => {
         // It keeps only what the exact reading keeps; where that one condemns, a bound on the good side may still leave it open.
         if (bound < RANK.undecided) expect(exact).toBeLessThanOrEqual(bound);
       }),
-      { ...RUNS, numRuns: 70 },
+      { ...RUNS, numRuns: 35 },
     );
   });
 
@@ -333,7 +333,7 @@ describe('a bound from one mark', () => {
           if (bound < RANK.undecided) expect(rank(mark)).not.toBe(RANK.replace);
         },
       ),
-      { ...RUNS, numRuns: 60 },
+      { ...RUNS, numRuns: 30 },
     );
   });
 });

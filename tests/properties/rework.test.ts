@@ -33,7 +33,7 @@ describe('dressing with chips, dips, keep-out and missing readings', () => {
         }));
         expect(dressPlan(dressed, rules).most).toBeLessThanOrEqual(1e-9);
       }),
-      { seed: 71, numRuns: 200 },
+      { seed: 71, numRuns: 100 },
     );
   });
 
@@ -64,7 +64,7 @@ describe('dressing with chips, dips, keep-out and missing readings', () => {
         );
         expect(swapped.removeFar).toEqual(plain.removeNear);
       }),
-      { seed: 72, numRuns: 120 },
+      { seed: 72, numRuns: 60 },
     );
   });
 });
@@ -102,7 +102,7 @@ describe('verdicts on a bar', () => {
         };
         expect(action(more)).toBeLessThanOrEqual(action(0));
       }),
-      { seed: 73, numRuns: 120 },
+      { seed: 73, numRuns: 60 },
     );
   });
 });

@@ -75,7 +75,7 @@ describe('the chance of each verdict', () => {
         const shares = sharesOf(given);
         expect(DESERVED.reduce((sum, each) => sum + shares[each], 0)).toBeCloseTo(1, 9);
       }),
-      { seed: 88, numRuns: 200 },
+      { seed: 88, numRuns: 100 },
     );
     fc.assert(
       fc.property(anySheet, (sheet) => {
@@ -86,7 +86,7 @@ describe('the chance of each verdict', () => {
           expect(doubt.wrong).toBeLessThanOrEqual(1);
         }
       }),
-      { seed: 89, numRuns: 60 },
+      { seed: 89, numRuns: 30 },
     );
   });
 

@@ -27,7 +27,7 @@ describe('level bars by depth rod', () => {
     [12, 0.05],
     [24, 0.05],
   ])('at %i stations an edge are sent to the file in at most %f of cases', (stations, most) => {
-    expect(sim.levelFiled(random(SEED), 120, stations, 'depth-rod')).toBeLessThanOrEqual(most);
+    expect(sim.levelFiled(random(SEED), 60, stations, 'depth-rod')).toBeLessThanOrEqual(most);
   });
 
   it.each([
@@ -35,17 +35,17 @@ describe('level bars by depth rod', () => {
     [8, 0.97],
     [12, 0.98],
   ])('at %i stations a step of 0.3 mm over a third is found in at least %f of cases', (stations, least) => {
-    expect(sim.stepsFound(random(SEED), 120, stations, 0.3, 'depth-rod')).toBeGreaterThanOrEqual(least);
+    expect(sim.stepsFound(random(SEED), 60, stations, 0.3, 'depth-rod')).toBeGreaterThanOrEqual(least);
   });
 
   it('at 24 stations are not left undecided for a tenth of a millimetre, nor condemned at half of that', () => {
-    expect(sim.levelBars(random(SEED), 240, 24, 0.1, 'depth-rod').share('undecided')).toBeLessThanOrEqual(0.25);
-    expect(sim.levelBars(random(SEED), 120, 24, 0.05, 'depth-rod').share('condemned')).toBeLessThanOrEqual(0.05);
+    expect(sim.levelBars(random(SEED), 120, 24, 0.1, 'depth-rod').share('undecided')).toBeLessThanOrEqual(0.25);
+    expect(sim.levelBars(random(SEED), 60, 24, 0.05, 'depth-rod').share('condemned')).toBeLessThanOrEqual(0.05);
   });
 
   it('are sent to the file by a tool that cannot show a step hardly ever', () => {
     for (const stations of [2, 5, 12])
-      expect(sim.levelFiled(random(SEED), 80, stations, 'depth-marks')).toBeLessThanOrEqual(0.05);
+      expect(sim.levelFiled(random(SEED), 50, stations, 'depth-marks')).toBeLessThanOrEqual(0.05);
   });
 });
 
@@ -71,8 +71,8 @@ describe('bars as they wear, with steps and dips', () => {
   it.each([2, 5, 24])(
     'at %i stations states a chance that comes true, wherever on the edge the truth lies',
     (stations) => {
-      const tally = sim.wornBars(random(SEED), 300, stations, 'depth-rod', { dips: 0.12, steps: 0.35 }, false);
-      expect(tally.miscalibration).toBeLessThan(within(300));
+      const tally = sim.wornBars(random(SEED), 150, stations, 'depth-rod', { dips: 0.12, steps: 0.35 }, false);
+      expect(tally.miscalibration).toBeLessThan(within(150));
       expect(tally.share('falseKeep')).toBeLessThanOrEqual(0.02);
     },
   );
@@ -85,20 +85,20 @@ describe('bars as they wear, with steps and dips', () => {
   ] as const)(
     'at %i stations by %s misses one in a hundred of those to condemn, wherever they are shallow',
     (stations, tool) => {
-      const tally = sim.wornBars(random(SEED), 400, stations, tool, { dips: 0.12, steps: 0.35 }, false);
-      expect(tally.share('falseKeep', 'bad')).toBeLessThanOrEqual(0.01 + 1 / Math.sqrt(400 * 20));
+      const tally = sim.wornBars(random(SEED), 200, stations, tool, { dips: 0.12, steps: 0.35 }, false);
+      expect(tally.share('falseKeep', 'bad')).toBeLessThanOrEqual(0.01 + 1 / Math.sqrt(200 * 20));
     },
   );
 
   it('says what lies between its stations only as far as the roughness shows it', () => {
-    const tally = sim.wornBars(random(SEED), 160, 12, 'depth-rod', { dips: 0, steps: 0.35 }, false);
+    const tally = sim.wornBars(random(SEED), 90, 12, 'depth-rod', { dips: 0, steps: 0.35 }, false);
     expect(tally.share('falseKeep', 'bad')).toBeLessThanOrEqual(0.03);
   });
 });
 
 describe('grooves with a flare that ends', () => {
   it.each([1, 5, 12])('with mouth and floor at %i stations are judged by what the link rocks in', (stations) => {
-    const tally = sim.flaredBars(random(SEED), 120, stations, true);
+    const tally = sim.flaredBars(random(SEED), 60, stations, true);
     expect(tally.share('falseKeep')).toBeLessThanOrEqual(0.01);
     expect(tally.share('falseCondemned', 'good')).toBeLessThanOrEqual(0.02);
     expect(tally.share('undecided')).toBeLessThanOrEqual(0.3);
@@ -113,11 +113,11 @@ describe('grooves with a flare that ends', () => {
 
 describe('stated probabilities', () => {
   it.each(['once', 'thrice', 'between'] as const)('of one reading, taken %s, are right', (how) => {
-    expect(sim.singleReadings(random(SEED), 600, how).miscalibration).toBeLessThan(within(600));
+    expect(sim.singleReadings(random(SEED), 300, how).miscalibration).toBeLessThan(within(300));
   });
 
   it('of two lengths by one tape are right', () => {
-    expect(sim.tapedChains(random(SEED), 600).miscalibration).toBeLessThan(within(600));
+    expect(sim.tapedChains(random(SEED), 300).miscalibration).toBeLessThan(within(300));
   });
 
   it.each([
@@ -127,22 +127,22 @@ describe('stated probabilities', () => {
     [30, 0.1, false],
     [30, 0.3, true],
   ])('of the shortest of %i cutters, spread by %f, are right (to a mark: %s)', (count, spread, marked) => {
-    const tally = sim.cutterChains(random(SEED), 250, count, spread, marked);
-    expect(tally.miscalibration).toBeLessThan(within(250));
+    const tally = sim.cutterChains(random(SEED), 150, count, spread, marked);
+    expect(tally.miscalibration).toBeLessThan(within(150));
     expect(tally.share('falseKeep')).toBeLessThanOrEqual(0.012);
   });
 });
 
 describe('a thousand parts of every kind', () => {
   it('are judged whole with at most 0.5 % kept that are finished, and 0.5 % condemned that are sound', () => {
-    const tally = anyParts(random(SEED), 1000);
+    const tally = anyParts(random(SEED), 600);
     expect(tally.share('falseKeep')).toBeLessThanOrEqual(0.005);
     expect(tally.share('falseCondemned')).toBeLessThanOrEqual(0.005);
     expect(tally.share('undecided')).toBeLessThan(0.25);
   });
 
   it('have a stated chance that is right within 3 points per tenth', () => {
-    const { tenths, miscalibration } = anyParts(random(SEED + 1), 1600);
+    const { tenths, miscalibration } = anyParts(random(SEED + 1), 1000);
     expect(miscalibration).toBeLessThan(0.03);
     for (const { count, stated, good } of tenths) {
       if (count < 20) continue;
@@ -215,14 +215,14 @@ describe('causes of a complaint, nine complaints by turns', () => {
 
 describe('depth gauges and sprockets', () => {
   it('gauges are lowered for nothing in at most 4 of 100, missed in at most 3, and “none too low” is hardly ever too sure', () => {
-    const { loweredForNothing, missed, tooSure } = gaugedChains(random(SEED), 400);
+    const { loweredForNothing, missed, tooSure } = gaugedChains(random(SEED), 200);
     expect(loweredForNothing).toBeLessThanOrEqual(0.04);
     expect(missed).toBeLessThanOrEqual(0.03);
     expect(tooSure).toBeLessThanOrEqual(0.005);
   });
 
   it('sprockets by eye, by blade and by both are condemned though sound in at most 1 of 100', () => {
-    const { falselyCondemned, falselyKept } = seenSprockets(random(SEED), 1200);
+    const { falselyCondemned, falselyKept } = seenSprockets(random(SEED), 600);
     expect(falselyCondemned).toBeLessThanOrEqual(0.01);
     expect(falselyKept).toBeLessThanOrEqual(0.005);
   });
@@ -231,7 +231,7 @@ describe('depth gauges and sprockets', () => {
 describe('the measuring plan', () => {
   it('takes an eighth less than a fixed card and a twelfth less than a random order, with no more wrong verdicts', () => {
     const [plan, card, any] = [byPlan, byCard, atRandom].map((policy) =>
-      measuredJobs(random(SEED), 150, policy, random(9)),
+      measuredJobs(random(SEED), 75, policy, random(9)),
     );
     expect(plan!.minutes).toBeLessThanOrEqual(0.88 * card!.minutes);
     expect(plan!.minutes).toBeLessThanOrEqual(0.92 * any!.minutes);
@@ -240,6 +240,6 @@ describe('the measuring plan', () => {
   });
 
   it('orders small jobs within three percent of trying every order', () => {
-    expect(overBruteForce(random(SEED), 120)).toBeLessThanOrEqual(0.03);
+    expect(overBruteForce(random(SEED), 50)).toBeLessThanOrEqual(0.03);
   });
 });
