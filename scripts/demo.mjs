@@ -1,4 +1,5 @@
-// Two words on a fresh machine: installs, builds, migrates, loads demo data into an empty store, starts, prints the address.
+// Two words on a fresh machine: installs, builds, migrates, loads demo data into an empty store, starts, prints the
+// address.
 import { existsSync, rmSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { createInterface } from 'node:readline/promises';

@@ -1,5 +1,5 @@
-// Writes a made-up language beside English, `src/wording/xx`: every text of `en` with its vowels accented and doubled, so that what was left untranslated, or has no room for
-// longer words, is seen. It is made for a test and kept nowhere.
+// Writes a made-up language beside English, `src/wording/xx`: every text of `en` with its vowels accented and doubled,
+// so that what was left untranslated, or has no room for longer words, is seen. It is made for a test and kept nowhere.
 import { mkdirSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { dirname, join, relative, resolve } from 'node:path';
 import ts from 'typescript';

@@ -1,7 +1,10 @@
 import type { MiddlewareHandler } from 'astro';
 import { atTheDoor, errorReply, ownAddress, SAFETY_HEADERS, shopNames, turnAway } from './server';
 
-/** Standard controls write style attributes, which hold no code. Scripts and style sheets stay closed but for what the build knows. */
+/**
+ * Standard controls write style attributes, which hold no code. Scripts and style sheets stay closed but for what the
+ * build knows.
+ */
 function allowStyleAttributes(headers: Headers): void {
   const policy = headers.get('Content-Security-Policy');
   if (policy) headers.set('Content-Security-Policy', `${policy.replace(/;\s*$/, '')}; style-src-attr 'unsafe-inline'`);

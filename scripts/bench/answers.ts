@@ -90,12 +90,17 @@ export interface PagePair {
   readonly large: string;
 }
 
-/** Times a page may take against the plainest answer of the application, that against a bare one, and a page of a large store against that of a small one. */
+/**
+ * Times a page may take against the plainest answer of the application, that against a bare one, and a page of a large
+ * store against that of a small one.
+ */
 const PAGE_BUDGET = 5;
 const HEALTH_BUDGET = 4;
 const LARGE_BUDGET = 1.2;
 
-/** How pages stand to the plainest answers there are, and to their own size, by medians and 95th percentiles of one run. */
+/**
+ * How pages stand to the plainest answers there are, and to their own size, by medians and 95th percentiles of one run.
+ */
 export async function answerRatios(
   bare: string,
   health: string,

@@ -44,7 +44,10 @@ function longSheet(count = STATIONS): WrittenBenchSheet {
 /** A machine shared with others stalls for a while: what is timed is timed in rounds, and the quietest one counts. */
 const ROUNDS = 8;
 
-/** Milliseconds of each run of the quietest round, after a round that is not counted: what is measured is a page that has been open for a while. */
+/**
+ * Milliseconds of each run of the quietest round, after a round that is not counted: what is measured is a page that
+ * has been open for a while.
+ */
 function timed(runs: number, work: () => unknown): readonly number[] {
   const round = () =>
     Array.from({ length: Math.ceil(runs / ROUNDS) }, () => {

@@ -11,8 +11,8 @@ const KEYS = 60;
 const ROUNDS = 6;
 
 /**
- * From a key to the redrawn screen on a bar of 2×24 stations: everything that follows from the key, layout included, but not the
- * browser's own painting. The share of keys that missed a frame stands in the second row, over all rounds.
+ * From a key to the redrawn screen on a bar of 2×24 stations: everything that follows from the key, layout included,
+ * but not the browser's own painting. The share of keys that missed a frame stands in the second row, over all rounds.
  */
 export async function keystrokes(address: string, sheet: WrittenBenchSheet): Promise<Measured[]> {
   const id = await newJob(address, sheet);

@@ -18,7 +18,10 @@ const post = async (address: string, path: string, body: unknown): Promise<Respo
   return answer;
 };
 
-/** Writes readings one after the other until it is told to stop. @returns how many were acknowledged, and how many were not */
+/**
+ * Writes readings one after the other until it is told to stop. @returns how many were acknowledged, and how many were
+ * not
+ */
 async function writing(address: string, isOver: () => boolean): Promise<{ stored: number; failed: number }> {
   const job = { by: 'Tam', customer: { name: 'Load' }, saw: null, complaint: '', promisedFor: null };
   const { id } = (await (await post(address, '/api/jobs', job)).json()) as { id: string };

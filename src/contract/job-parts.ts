@@ -4,7 +4,10 @@ import type { BookingState, OrderState } from '../core/booking';
 const by = z.string().min(1).max(80);
 const id = z.string().min(1).max(60);
 
-/** Something done with one part of a job's plan. Its id is made where it was asked for, so that sending it twice does it once. */
+/**
+ * Something done with one part of a job's plan. Its id is made where it was asked for, so that sending it twice does it
+ * once.
+ */
 export const jobPartSchema = z.strictObject({
   id,
   by,

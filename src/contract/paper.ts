@@ -1,6 +1,9 @@
 import type { ShopView } from './views';
 
-/** What a mark or a word on a paper says: sound, to be worked on, gone, not known, or nothing. `code` and `ground` are black and white on every bench: a reader must tell them apart. */
+/**
+ * What a mark or a word on a paper says: sound, to be worked on, gone, not known, or nothing. `code` and `ground` are
+ * black and white on every bench: a reader must tell them apart.
+ */
 export type PaperTone = 'plain' | 'soft' | 'good' | 'work' | 'gone' | 'open' | 'act' | 'code' | 'ground';
 
 /** A line or a word of a drawing, laid out. */

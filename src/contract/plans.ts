@@ -8,7 +8,10 @@ import type { StockPart } from '../core/stock';
 export interface PlanView extends Omit<Plan, 'picks'> {
   readonly key: string;
   readonly parts: readonly ({ readonly part: Part } & Pick<StockPart, 'sku' | 'name' | 'priceCents' | 'quantity'> & {
-      /** Working days until the supplier has it here; null where the supplier was not asked or it is a part of the shop's list. */
+      /**
+       * Working days until the supplier has it here; null where the supplier was not asked or it is a part of the
+       * shop's list.
+       */
       readonly days: number | null;
     })[];
   /** Whether another plan costs no more today and no more an hour. */

@@ -5,8 +5,8 @@ interface Carried<View, Sent extends object> {
 }
 
 /**
- * A view that travels in its page as texts, which cost next to nothing to write into a page and to read out of it. The server, which draws the page as well, draws from
- * what it has in hand.
+ * A view that travels in its page as texts, which cost next to nothing to write into a page and to read out of it. The
+ * server, which draws the page as well, draws from what it has in hand.
  */
 export function carried<View extends object, Sent extends object>(
   encode: (view: View) => Sent,

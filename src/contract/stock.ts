@@ -9,7 +9,10 @@ export const importBatchSchema = z.strictObject({
   by: z.string().min(1).max(80),
   name: z.string().trim().min(1).max(160),
   parts: z.array(stockPartSchema).min(1).max(IMPORT_BATCH),
-  /** Columns that the list has: of a part that is there already, what the list does not have stays as it is. All, where it is not said. */
+  /**
+   * Columns that the list has: of a part that is there already, what the list does not have stays as it is. All, where
+   * it is not said.
+   */
   columns: z.array(z.enum(STOCK_COLUMNS)).optional(),
 });
 export type ImportBatch = z.infer<typeof importBatchSchema>;
@@ -27,7 +30,9 @@ export const changePartSchema = z.strictObject({
 });
 export type ChangePart = z.infer<typeof changePartSchema>;
 
-/** Pieces taken from the shelf or booked in. Its id is made where it was written, so that sending it twice moves once. */
+/**
+ * Pieces taken from the shelf or booked in. Its id is made where it was written, so that sending it twice moves once.
+ */
 export const movePartSchema = z.strictObject({
   id: z.string().min(1).max(60),
   by,

@@ -94,7 +94,10 @@ export interface JobView {
   readonly schools: Schools;
   /** Studies of hands and tools that count. */
   readonly studies: readonly Study[];
-  /** Names limits, codes, schools and studies as they were when this view was made: a sign-off says what it was looked at with. */
+  /**
+   * Names limits, codes, schools and studies as they were when this view was made: a sign-off says what it was looked
+   * at with.
+   */
   readonly rulesMark: string;
   /** What is kept of the job for the Bench, made with the rules in force. */
   readonly kept: JobSummary;
@@ -168,7 +171,10 @@ export interface SlipView {
   /** Numbers that stand on one mark alone, with what confirms them. */
   readonly cautions: readonly string[];
   readonly fit: readonly { readonly holds: boolean | null; readonly text: string }[];
-  /** Parts that were condemned, a sentence each: the chain of the slip takes the old one's place, the others are not on it. */
+  /**
+   * Parts that were condemned, a sentence each: the chain of the slip takes the old one's place, the others are not on
+   * it.
+   */
   readonly replaces: readonly string[];
   readonly stock: readonly StockAnswer[];
   /** Other parts that must be replaced: what a new one must be, and those on the shelf that are. */

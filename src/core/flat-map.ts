@@ -1,6 +1,6 @@
 /**
- * What each item gives, one after the other: one thing, several, or none. The same as the array's own `flatMap`, which takes some twenty times as long on the engines
- * Serrata runs on, and an assessment asks some three hundred times.
+ * What each item gives, one after the other: one thing, several, or none. The same as the array's own `flatMap`, which
+ * takes some twenty times as long on the engines Serrata runs on, and an assessment asks some three hundred times.
  * @param of what an item gives: a list is laid open, anything else stands for itself
  * @example flatMap([1, 2, 3], (n) => (n === 2 ? [] : [n, n])) // [1, 1, 3, 3]
  */

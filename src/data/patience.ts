@@ -13,10 +13,11 @@ const wasDropped = (error: unknown): boolean =>
   typeof error === 'object' && error !== null && 'code' in error && error.code === 'CLIENT_CLOSED';
 
 /**
- * A client whose looks and writes wait for whoever holds the store, while everybody else is answered. Who comes late waits no longer than who came first.
+ * A client whose looks and writes wait for whoever holds the store, while everybody else is answered. Who comes late
+ * waits no longer than who came first.
  *
- * A connection that found the store held keeps an old state of it in view, and no write of its own succeeds afterwards: it is dropped at once, before anybody looks
- * through it.
+ * A connection that found the store held keeps an old state of it in view, and no write of its own succeeds afterwards:
+ * it is dropped at once, before anybody looks through it.
  * @param isWriting whether a write of ours is under way, whose connection must stay
  */
 export function patient(client: Client, isWriting: () => boolean): Client {

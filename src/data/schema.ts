@@ -41,7 +41,10 @@ export const saw = sqliteTable(
   (table) => [index('saw_customer').on(table.customerId)],
 );
 
-/** A job. What was seen and measured hangs on it as readings; `summary` is what the Bench shows without reading them all. */
+/**
+ * A job. What was seen and measured hangs on it as readings; `summary` is what the Bench shows without reading them
+ * all.
+ */
 export const job = sqliteTable(
   'job',
   {
@@ -96,7 +99,8 @@ export const reading = sqliteTable(
   },
   (table) => [
     uniqueIndex('reading_id').on(table.id),
-    // Two readings cannot supersede the same one, and a place has one first reading: a conflict is refused by the store itself.
+    // Two readings cannot supersede the same one, and a place has one first reading: a conflict is refused by the store
+    // itself.
     uniqueIndex('reading_supersedes').on(table.supersedes),
     uniqueIndex('reading_first')
       .on(table.jobId, table.path)
@@ -165,7 +169,10 @@ export const stockImportRow = sqliteTable(
   ],
 );
 
-/** Every change of what is on the shelf, its minimum or its price, with who and when. Never changed, never deleted: triggers see to that. */
+/**
+ * Every change of what is on the shelf, its minimum or its price, with who and when. Never changed, never deleted:
+ * triggers see to that.
+ */
 export const stockMovement = sqliteTable(
   'stock_movement',
   {
@@ -196,7 +203,10 @@ export const stockMovement = sqliteTable(
   ],
 );
 
-/** A part ordered of the supplier for a job. Never changed, never deleted: triggers see to that; how it stands is its newest event. */
+/**
+ * A part ordered of the supplier for a job. Never changed, never deleted: triggers see to that; how it stands is its
+ * newest event.
+ */
 export const partOrder = sqliteTable(
   'part_order',
   {
@@ -251,7 +261,10 @@ export const handOver = sqliteTable(
   (table) => [index('hand_over_job').on(table.jobId), index('hand_over_due').on(table.nextVisit)],
 );
 
-/** What the model foresaw of each job's test cut without a factor, and what was measured; made again with the job's summary. */
+/**
+ * What the model foresaw of each job's test cut without a factor, and what was measured; made again with the job's
+ * summary.
+ */
 export const testCut = sqliteTable('test_cut', {
   jobId: text('job_id')
     .primaryKey()
@@ -273,8 +286,9 @@ export const learnedCode = sqliteTable('learned_code', {
 });
 
 /**
- * Studies of a hand and its tool: one place or one block, measured again and again. Never changed, never deleted: triggers see to that; a study that turned out wrong is set aside by a row that names
- * it, and the newest that stands counts.
+ * Studies of a hand and its tool: one place or one block, measured again and again. Never changed, never deleted:
+ * triggers see to that; a study that turned out wrong is set aside by a row that names it, and the newest that stands
+ * counts.
  */
 export const handStudy = sqliteTable(
   'hand_study',
@@ -349,7 +363,10 @@ export const signOff = sqliteTable(
     assessment: text('assessment', { mode: 'json' }).notNull(),
     /** The repair plan that was chosen, with the reason where another one beats it; null where none was. */
     plan: text('plan', { mode: 'json' }),
-    /** Names the rules that it was looked at with: limits, codes, schools and studies. Empty in what older versions signed. */
+    /**
+     * Names the rules that it was looked at with: limits, codes, schools and studies. Empty in what older versions
+     * signed.
+     */
     rules: text('rules').notNull().default(''),
     /** Version of the programme that assessed. */
     version: text('version').notNull(),
@@ -359,7 +376,10 @@ export const signOff = sqliteTable(
   (table) => [index('sign_off_job').on(table.jobId, table.at)],
 );
 
-/** Every change of what the shop says of itself, of its schools and its codes, with who and when. Never changed, never deleted. */
+/**
+ * Every change of what the shop says of itself, of its schools and its codes, with who and when. Never changed, never
+ * deleted.
+ */
 export const shopChange = sqliteTable('shop_change', {
   seq: integer('seq').primaryKey({ autoIncrement: true }),
   /** A fact's key, or `code.` and the code. */

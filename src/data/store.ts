@@ -7,7 +7,10 @@ import * as schema from './schema';
 import { settings } from './settings';
 import { troubleOf } from './trouble';
 
-/** Milliseconds the driver itself waits for somebody else's write. It waits with everything standing still, so it hardly does. */
+/**
+ * Milliseconds the driver itself waits for somebody else's write. It waits with everything standing still, so it hardly
+ * does.
+ */
 const DRIVER_WAIT_MS = 20;
 
 export type Database = LibSQLDatabase<typeof schema>;

@@ -4,7 +4,9 @@ export const letOthers = (): Promise<void> => new Promise((resolve) => setImmedi
 /** Rows after which others are let in while many are worked through. */
 const ROWS = 20;
 
-/** Lets whatever else waits be done, every so many rows of long work: whoever looks waits for some rows, not for all. */
+/**
+ * Lets whatever else waits be done, every so many rows of long work: whoever looks waits for some rows, not for all.
+ */
 export function everyFewRows(): () => Promise<void> {
   let rows = 0;
   return async () => {

@@ -11,8 +11,10 @@ function prefixOf(page: object): string {
 }
 
 /**
- * Draws the islands of a page on the server, each in one go: everything it shows is at hand, so nothing is waited for, and no stream is written and read back for it.
- * The usual renderer of Astro's React integration also draws an island once more to see whether it is one of React's; here all of them are.
+ * Draws the islands of a page on the server, each in one go: everything it shows is at hand, so nothing is waited for,
+ * and no stream is written and read back for it.
+ * The usual renderer of Astro's React integration also draws an island once more to see whether it is one of React's;
+ * here all of them are.
  */
 export default {
   name: '@astrojs/react',

@@ -17,7 +17,10 @@ const PROBE = Buffer.alloc(65_536);
 /** Less free space than this is little, MB. */
 const LITTLE_MB = 100;
 
-/** A store that is held for less than this is no trouble, ms: writes wait so long for it, and Serrata's own errands hold it for moments. */
+/**
+ * A store that is held for less than this is no trouble, ms: writes wait so long for it, and Serrata's own errands hold
+ * it for moments.
+ */
 const HELD_LONG_MS = 4000;
 /** Two looks that are further apart tell nothing of what was between them, ms. */
 const LOOKS_APART_MS = 10_000;
@@ -130,7 +133,10 @@ async function answering(context: Context): Promise<Trouble | null> {
   }
 }
 
-/** How the store and its disk are, in figures and in a sentence. The store is asked each time; a look at its disk is taken at most every {@link LOOK_EVERY} ms. */
+/**
+ * How the store and its disk are, in figures and in a sentence. The store is asked each time; a look at its disk is
+ * taken at most every {@link LOOK_EVERY} ms.
+ */
 export async function health(context: Context): Promise<HealthView> {
   const { store, now } = context;
   const mute = await answering(context);

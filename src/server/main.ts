@@ -52,7 +52,10 @@ function turnedAway(response: ServerResponse, { status, code, message }: Turned)
   response.end(JSON.stringify({ code, message }));
 }
 
-/** The store is looked through and brought up to date before anybody is let in. What is opened for it is closed again: the pages open their own. */
+/**
+ * The store is looked through and brought up to date before anybody is let in. What is opened for it is closed again:
+ * the pages open their own.
+ */
 async function prepareStore(withDemo: boolean): Promise<void> {
   const prepared = freshContext();
   try {
@@ -94,7 +97,8 @@ export async function main(): Promise<void> {
   const server = createServer((request, response) => void answered(request, response));
   server.keepAliveTimeout = QUIET_CONNECTION_MS;
   const bound = await listen(server, host, port, fixed);
-  // The simulated supplier ships with the server and answers at its own address, as a real one would. The pages are another bundle: what they must know goes by the environment.
+  // The simulated supplier ships with the server and answers at its own address, as a real one would. The pages are
+  // another bundle: what they must know goes by the environment.
   process.env.SERRATA_SUPPLIER =
     settings().SERRATA_SUPPLIER ?? `http://${host === '::1' ? '[::1]' : host}:${bound}/simulated/supplier`;
   console.log(`Serrata is open at http://${host === '::1' ? '[::1]' : host}:${bound}/`);

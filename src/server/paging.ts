@@ -7,7 +7,8 @@ export interface Paging {
 }
 
 /**
- * The page that was asked for, as far as there is one: anything else than a number is the first, and beyond the last is the last.
+ * The page that was asked for, as far as there is one: anything else than a number is the first, and beyond the last is
+ * the last.
  * @param asked as it stands in an address
  * @param size rows on a page
  */

@@ -16,7 +16,10 @@ function pngHeader(bytes: Buffer): PictureHeader | null {
   return { type: 'image/png', width: bytes.readUInt32BE(16), height: bytes.readUInt32BE(20) };
 }
 
-/** Start of frame: every kind of coding but the tables and the arithmetic conditioning between them (ITU-T T.81, table B.1). */
+/**
+ * Start of frame: every kind of coding but the tables and the arithmetic conditioning between them (ITU-T T.81, table
+ * B.1).
+ */
 const isFrame = (marker: number): boolean =>
   marker >= 0xc0 && marker <= 0xcf && marker !== 0xc4 && marker !== 0xc8 && marker !== 0xcc;
 /** Markers that stand alone, without a length. */
@@ -24,7 +27,10 @@ const isAlone = (marker: number): boolean => marker === 0x01 || (marker >= 0xd0 
 /** A picture from a camera has some tens of segments before its frame. */
 const MOST_SEGMENTS = 500;
 
-/** JPEG (ITU-T T.81, B.1.1 and B.2.2): segments, each with its length, up to the first frame. Every step goes forward, so it ends. */
+/**
+ * JPEG (ITU-T T.81, B.1.1 and B.2.2): segments, each with its length, up to the first frame. Every step goes forward,
+ * so it ends.
+ */
 function jpegHeader(bytes: Buffer): PictureHeader | null {
   if (bytes.length < 4 || bytes.readUInt16BE(0) !== 0xffd8) return null;
   let at = 2;
@@ -46,7 +52,8 @@ function jpegHeader(bytes: Buffer): PictureHeader | null {
 }
 
 /**
- * What bytes from outside are, by their own header: PNG or JPEG and nothing else. It reads at most a few hundred places and keeps nothing, whatever the bytes are.
+ * What bytes from outside are, by their own header: PNG or JPEG and nothing else. It reads at most a few hundred places
+ * and keeps nothing, whatever the bytes are.
  * @returns null for anything else, and for a picture without size
  */
 export function pictureHeader(bytes: Buffer): PictureHeader | null {

@@ -78,7 +78,10 @@ function rowOf(cells: readonly string[], columns: Columns): StockRow {
   );
 }
 
-/** Writes parts as a stock list that {@link readStockCsv} reads back. Cells that a table program would compute are kept as text. */
+/**
+ * Writes parts as a stock list that {@link readStockCsv} reads back. Cells that a table program would compute are kept
+ * as text.
+ */
 export function writeStockCsv(parts: readonly StockPart[]): string {
   return `${Papa.unparse(
     { fields: [...STOCK_COLUMNS], data: parts.map((part) => writeStockRow(part)) },

@@ -1,7 +1,10 @@
 /** Formats kept at a time; a shop writes with a handful. */
 const MOST = 50;
 
-/** Keeps what was made for the same style and options: making a format takes some hundred times as long as writing with it. */
+/**
+ * Keeps what was made for the same style and options: making a format takes some hundred times as long as writing with
+ * it.
+ */
 function kept<Format, Options>(
   make: (style: string, options: Options) => Format,
 ): (style: string, options: Options) => Format {

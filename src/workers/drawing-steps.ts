@@ -19,7 +19,8 @@ const IN_ONE_GO = 12;
 const breath = (): Promise<void> => new Promise((resolve) => setTimeout(resolve, 0));
 
 /**
- * Draws in steps, with a breath between them in which it can be told to stop. In a worker and in the page it is the same, and so is what comes out.
+ * Draws in steps, with a breath between them in which it can be told to stop. In a worker and in the page it is the
+ * same, and so is what comes out.
  * @returns null where it was stopped
  */
 export async function drawInSteps(

@@ -5,7 +5,10 @@ import { drawInSteps, type DrawRequest, type OnProgress } from './drawing-steps'
 
 export type { DrawRequest };
 
-/** Draws, one request at a time: the answer of a request that was stopped or followed by another is null, however late it comes. */
+/**
+ * Draws, one request at a time: the answer of a request that was stopped or followed by another is null, however late
+ * it comes.
+ */
 export class Drawings {
   private current = 0;
   private remote: Remote<Drawer> | null = null;

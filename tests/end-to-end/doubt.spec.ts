@@ -141,7 +141,8 @@ test('the caliper fills a study, what was typed survives a reload, and a take th
   await page.getByRole('button', { name: 'Caliper', exact: true }).click();
   await expect(page.getByText('Caliper connected')).toBeVisible();
   await page.getByLabel('Take 1', { exact: true }).focus();
-  // A hand is never quite still: the display wanders by two hundredths about where the jaws are, and these do not overlap.
+  // A hand is never quite still: the display wanders by two hundredths about where the jaws are, and these do not
+  // overlap.
   for (const [take, jaw, display] of [
     ['Take 1', '8.06', /8\.0[4-8] mm/],
     ['Take 2', '8.01', /(7\.99|8\.0[0-3]) mm/],

@@ -4,7 +4,9 @@ import { PNG } from 'pngjs';
 import { axeFindsNothing } from './axe';
 import { copyOf, fill, freshJob, openJob, ready, saved, tabTo, visit } from './keyboard';
 
-/** What stands at each place that the plan of measuring may ask for; a place that begins with a key takes its answer. */
+/**
+ * What stands at each place that the plan of measuring may ask for; a place that begins with a key takes its answer.
+ */
 type Answers = Readonly<Record<string, string>>;
 
 const SOUND: Answers = {

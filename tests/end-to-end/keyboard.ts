@@ -74,7 +74,10 @@ export async function copyOf(page: Page, tag: string, step: string): Promise<str
   return id;
 }
 
-/** Ticks a box or chooses a word whose own mark is drawn by its label, by its label as a hand does, and waits until it is ticked. */
+/**
+ * Ticks a box or chooses a word whose own mark is drawn by its label, by its label as a hand does, and waits until it
+ * is ticked.
+ */
 export async function tick(box: Locator): Promise<void> {
   if (!(await box.isChecked())) await box.locator('xpath=ancestor::label').click();
   await expect(box).toBeChecked();

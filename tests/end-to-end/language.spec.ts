@@ -8,8 +8,9 @@ import { expect, test } from './bench';
 import { OwnServer } from './own-server';
 
 /**
- * A second language is a folder: one is made of the English one, each vowel accented and doubled, built, and looked at. A word of plain letters that no person wrote was left
- * in English; a text that runs over its edge has no room for a longer language.
+ * A second language is a folder: one is made of the English one, each vowel accented and doubled, built, and looked at.
+ * A word of plain letters that no person wrote was left in English; a text that runs over its edge has no room for a
+ * longer language.
  */
 const BUILT = 'dist-xx';
 const SIZES = [

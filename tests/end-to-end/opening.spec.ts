@@ -43,7 +43,10 @@ test('a job that is opening is whole to axe, on a desk and on a phone', async ({
   }
 });
 
-/** Opens a page that is drawn, and whose own script is held back; what keeps early acts is there. Returns what lets the script come. */
+/**
+ * Opens a page that is drawn, and whose own script is held back; what keeps early acts is there. Returns what lets the
+ * script come.
+ */
 async function drawnOnly(page: Page, address: string, script: RegExp): Promise<() => void> {
   let deliver = () => {};
   const delivered = new Promise<void>((resolve) => (deliver = resolve));

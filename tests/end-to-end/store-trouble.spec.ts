@@ -10,7 +10,10 @@ import { revisit, visit } from './keyboard';
 const folder = mkdtempSync(join(tmpdir(), 'serrata-trouble-'));
 const disk = join(folder, 'disk');
 mkdirSync(disk);
-/** A disk of its own where one may be had; elsewhere files may only grow so far, which the engine meets as a failing disk. */
+/**
+ * A disk of its own where one may be had; elsewhere files may only grow so far, which the engine meets as a failing
+ * disk.
+ */
 const isOwnDisk = spawnSync('mount', ['-t', 'tmpfs', '-o', 'size=8m', 'tmpfs', disk]).status === 0;
 const server = new OwnServer(join(disk, 'store.db'));
 
@@ -98,7 +101,8 @@ test('a store that another programme holds is told, and what waited is stored wh
   other.exec('BEGIN IMMEDIATE');
   await mount(page).fill('M88');
   await mount(page).press('Enter');
-  // Whoever looks is answered meanwhile, and at once: waiting for the store would be as long each time, a machine that stalls is not.
+  // Whoever looks is answered meanwhile, and at once: waiting for the store would be as long each time, a machine that
+  // stalls is not.
   await expect(async () => {
     const soon = AbortSignal.timeout(2000);
     expect((await fetch(`${server.address}/`, { signal: soon })).status).toBe(200);

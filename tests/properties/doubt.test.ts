@@ -25,7 +25,10 @@ function appraised(parts: Parts) {
 const mm = (value: number): string => `${value.toFixed(2)} mm`;
 const about = (value: number, spread: number) => fc.double({ min: value - spread, max: value + spread, noNaN: true });
 
-/** Bars with their chain and sprocket whose readings lie about their limits, so that every question is open now and then. */
+/**
+ * Bars with their chain and sprocket whose readings lie about their limits, so that every question is open now and
+ * then.
+ */
 const nearLimits: fc.Arbitrary<Parts> = fc
   .record({
     depths: fc.array(about(6.1, 0.35), { minLength: 2, maxLength: 6 }),
@@ -108,7 +111,8 @@ describe('draws', () => {
           open += groups.size;
           for (const each of DESERVED) {
             const share = appraisal.doubts[part]!.shares[each];
-            // Five standard deviations of so many draws; checks of what a dressing would leave take its doubt as normal.
+            // Five standard deviations of so many draws; checks of what a dressing would leave take its doubt as
+            // normal.
             const slack = 5 * Math.sqrt(Math.max(share * (1 - share), 1e-4) / DRAWS) + 0.015;
             expect(Math.abs(parts[part]!.shares[each] - share), `${part} ${each}`).toBeLessThan(slack);
           }

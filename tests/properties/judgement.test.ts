@@ -34,7 +34,10 @@ const RANK: Record<Action, number> = { keep: 0, clean: 1, recondition: 2, undeci
 /** Words that a service or a search needs and no verdict does. */
 const NO_READING = ['job.', 'setAside'];
 
-/** Whether a place holds a cutter that is longer than the shortest by far more than a caliper's doubt, 0.2 mm, before the rework or after it. */
+/**
+ * Whether a place holds a cutter that is longer than the shortest by far more than a caliper's doubt, 0.2 mm, before
+ * the rework or after it.
+ */
 function isSurelyLonger(path: string, { chain }: BenchSheet): boolean {
   const id = readingAt(path)?.id;
   const first = id === 'chain.cuttersLeft' || id === 'chain.cuttersRight';
@@ -48,7 +51,10 @@ function isSurelyLonger(path: string, { chain }: BenchSheet): boolean {
   return own !== undefined && least(own) > Math.min(...[...left, ...right].map(least)) + 0.2;
 }
 
-/** Whether a width near the floor stands without a mouth while another station's width is known: it is a bound from below then, and may say nothing beside that. */
+/**
+ * Whether a width near the floor stands without a mouth while another station's width is known: it is a bound from
+ * below then, and may say nothing beside that.
+ */
 const isBoundBeside = ({ path }: Entry, entries: readonly Entry[]): boolean => {
   const own = path.slice(0, path.lastIndexOf('.'));
   const isWidth = (other: Entry) => /\.(mouth|deep)$/.test(other.path) && !other.path.startsWith(`${own}.`);
@@ -301,7 +307,8 @@ describe('a bound from one mark', () => {
           RANK[assessed({ ...EMPTY, driveSprocket: { wear } }).verdicts.driveSprocket.action];
         const exact = rank(at);
         const bound = rank({ [side]: at });
-        // It keeps only what the exact reading keeps; where that one condemns, a bound on the good side may still leave it open.
+        // It keeps only what the exact reading keeps; where that one condemns, a bound on the good side may still leave
+        // it open.
         if (bound < RANK.undecided) expect(exact).toBeLessThanOrEqual(bound);
       }),
       { ...RUNS, numRuns: 35 },

@@ -189,7 +189,9 @@ describe('a dip of one reading', () => {
 });
 
 describe('check values of one belief (model §18)', () => {
-  /** Chance that one step common to an edge is beyond 0.10 mm, after answers, by a plain sum over its prior N(0, 0.14). */
+  /**
+   * Chance that one step common to an edge is beyond 0.10 mm, after answers, by a plain sum over its prior N(0, 0.14).
+   */
   function after(kind: LevelTestKind, says: readonly LevelAnswer[], isBeyond: (step: number) => boolean): number {
     let [beyond, all] = [0, 0];
     for (let step = -1; step <= 1; step += 0.0005) {

@@ -119,7 +119,10 @@ describe('filings', () => {
 });
 
 describe('a wrong angle as set-back', () => {
-  /** Where the line through `along` direction meets the edge through `corner` at an angle: intersection of two lines, by cross products. */
+  /**
+   * Where the line through `along` direction meets the edge through `corner` at an angle: intersection of two lines, by
+   * cross products.
+   */
   function meets(corner: readonly [number, number], direction: readonly [number, number], x: number): number {
     const vertical = [0, 1, 0];
     const from = subtract([x, 0], [...corner]) as number[];

@@ -6,7 +6,10 @@ import { dressProfile, type DressStation } from '../../src/core/bar';
 const TOLERANCE = 0.05;
 const SLOPE = 0.005;
 
-/** The same plan as a linear program: the largest sum of heights that nowhere stands more than τ over the low rail nor climbs faster than λ. */
+/**
+ * The same plan as a linear program: the largest sum of heights that nowhere stands more than τ over the low rail nor
+ * climbs faster than λ.
+ */
 function byLinearProgram(stations: readonly { at: number; low: number }[]): number[] {
   const variables: Record<string, Record<string, number>> = {};
   const constraints: Record<string, { max: number }> = {};

@@ -37,7 +37,8 @@ function acrossPolygon(pitch: number, teeth: number): number {
 }
 
 describe('pitch diameter', () => {
-  // Machinery's Handbook, section "Roller Chain Sprockets": P / sin(180°/N) for a wheel of N teeth at pitch P (from memory).
+  // Machinery's Handbook, section "Roller Chain Sprockets": P / sin(180°/N) for a wheel of N teeth at pitch P (from
+  // memory).
   it('is 1.685 in for 7 drive links of 3/8 in', () => {
     expect(toInches(pitchDiameter(inches(0.375), 7))).toBeCloseTo(1.685, 3);
   });
@@ -117,7 +118,8 @@ describe('loops of the trade', () => {
 });
 
 describe('pitches and gauges in inch and millimetre', () => {
-  // Label in inches against the millimetre name it is sold under: within a tenth of a millimetre (common practice, no source).
+  // Label in inches against the millimetre name it is sold under: within a tenth of a millimetre (common practice, no
+  // source).
   it.each([
     ['.043', 1.1],
     ['.050', 1.3],

@@ -93,7 +93,9 @@ const workCost = (judged: Judged, choices: Choices): number => {
   return labour(minutes, DEFAULTS) + worked * DEFAULTS['plan.consumables'].value;
 };
 
-/** Every way to pick one part of each kind, with no index and no pruning: the least that any combination costs today. */
+/**
+ * Every way to pick one part of each kind, with no index and no pruning: the least that any combination costs today.
+ */
 function bruteForce(judged: Judged, stock: readonly StockPart[]): ReadonlyMap<string, number> {
   const wanted = wantedOf(judged, DEFAULT_SCHOOLS);
   const { chain, bar, driveSprocket, nose } = judged.identity;
@@ -256,7 +258,8 @@ describe('the search for plans', () => {
 });
 
 /**
- * The same question as an integer program: one of the combinations, and for each kind that it replaces one part whose numbers are those of the set. Null where no combination is allowed.
+ * The same question as an integer program: one of the combinations, and for each kind that it replaces one part whose
+ * numbers are those of the set. Null where no combination is allowed.
  */
 function integerProgram(judged: Judged, stock: readonly StockPart[]): string | null {
   const wanted = wantedOf(judged, DEFAULT_SCHOOLS);

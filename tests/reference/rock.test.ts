@@ -3,7 +3,10 @@ import { describe, expect, it } from 'vitest';
 import { derivedPlayLimit, pinches, rock } from '../../src/core/groove';
 import { mm } from '../../src/core/quantity';
 
-/** Width that a rectangle of thickness g, standing e deep and turned by θ, takes up: by the corners themselves, no formula. */
+/**
+ * Width that a rectangle of thickness g, standing e deep and turned by θ, takes up: by the corners themselves, no
+ * formula.
+ */
 function widthOfTurned(g: number, e: number, theta: number): number {
   const corners = [
     [0, 0],

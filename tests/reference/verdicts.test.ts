@@ -3,8 +3,8 @@ import { appraise, DEFAULT_RULES } from '../../src/core/assess';
 import { readSheet, type WrittenBenchSheet } from '../../src/core/sheet';
 
 /**
- * Verdicts that were wrong once, each as it was found on parts with known truth. The facts are those of the trade (common practice, no source) and of JCGM 106:2012
- * where a probability is meant.
+ * Verdicts that were wrong once, each as it was found on parts with known truth. The facts are those of the trade
+ * (common practice, no source) and of JCGM 106:2012 where a probability is meant.
  */
 type Parts = Omit<WrittenBenchSheet, 'format' | 'version'>;
 type Bar = NonNullable<WrittenBenchSheet['bar']>;

@@ -14,7 +14,10 @@ import { jobView, putReadings } from '../../src/server/use-cases/jobs';
 import { movePart } from '../../src/server/use-cases/shelf';
 import { searchView, stockView } from '../../src/server/use-cases/stock';
 
-/** Stores as earlier versions left them, by the newest migration they knew. Each was made by that version itself, with its demo data. */
+/**
+ * Stores as earlier versions left them, by the newest migration they knew. Each was made by that version itself, with
+ * its demo data.
+ */
 const FIXTURES = new URL('../fixtures/stores/', import.meta.url);
 const versions = readdirSync(FIXTURES).map((name) => name.replace('.db.gz', ''));
 

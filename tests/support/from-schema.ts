@@ -1,7 +1,10 @@
 import fc, { type Arbitrary } from 'fast-check';
 import { z } from 'zod';
 
-/** Texts that have met a weak place somewhere: long, empty, other scripts, half pairs, what looks like a number or a path. */
+/**
+ * Texts that have met a weak place somewhere: long, empty, other scripts, half pairs, what looks like a number or a
+ * path.
+ */
 const text = fc.oneof(
   fc.string({ maxLength: 30, unit: 'binary' }),
   fc.constantFrom(

@@ -3,7 +3,10 @@ import { FIELD_KINDS, type FieldKind } from '../../src/core/quantity';
 import type { Place, Reading } from '../../src/core/reading';
 import { SHEET, type WrittenBenchSheet } from '../../src/core/sheet';
 
-/** What parts on a bench usually measure, mm, so that sheets are about limits and not about nonsense. A kind that is not named here may have any plausible value. */
+/**
+ * What parts on a bench usually measure, mm, so that sheets are about limits and not about nonsense. A kind that is not
+ * named here may have any plausible value.
+ */
 const USUAL: Partial<Record<FieldKind, readonly [number, number]>> = {
   depth: [3, 10],
   grooveWidth: [1, 2],

@@ -19,7 +19,10 @@ export const ADVICE = [
 ] as const;
 export type AdviceCode = (typeof ADVICE)[number];
 
-/** What an advice follows from: a habit or a finding of the sheet, a part that is new, where the bar is worn, or how this shop tensions. */
+/**
+ * What an advice follows from: a habit or a finding of the sheet, a part that is new, where the bar is worn, or how
+ * this shop tensions.
+ */
 export type Because =
   | { readonly from: 'word'; readonly reading: ReadingPath; readonly word: string }
   | { readonly from: 'check'; readonly check: Check }
@@ -93,7 +96,9 @@ const SPEAKS_FOR: Readonly<Record<AdviceCode, (advised: Advised) => readonly Bec
       : [],
 };
 
-/** What to tell the customer, each with what it follows from. Nothing is told that no habit and no finding calls for. */
+/**
+ * What to tell the customer, each with what it follows from. Nothing is told that no habit and no finding calls for.
+ */
 export function adviceFor(advised: Advised): readonly Advice[] {
   return ADVICE.map((code) => ({ code, because: SPEAKS_FOR[code](advised) })).filter(
     ({ because }) => because.length > 0,

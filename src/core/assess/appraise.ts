@@ -75,9 +75,11 @@ export interface Appraisal extends GoingOut {
 }
 
 /**
- * Appraises a bench sheet by the rules of a shop: the one way in which screens, papers, documents and records come to what they say. Pure: the same sheet, rules and plan give the same appraisal.
+ * Appraises a bench sheet by the rules of a shop: the one way in which screens, papers, documents and records come to
+ * what they say. Pure: the same sheet, rules and plan give the same appraisal.
  * @param asRead a sheet as read; anything may be missing
- * @param signed what the signed plan does with each part, which says what is new on the saw that goes out; null where none was signed, and what is condemned is renewed
+ * @param signed what the signed plan does with each part, which says what is new on the saw that goes out; null where
+ *   none was signed, and what is condemned is renewed
  * @example appraise(sheet, DEFAULT_RULES, null).verdicts.bar.action // 'recondition'
  */
 export function appraise(
@@ -160,7 +162,10 @@ function doneOn(part: Part, { bar, chain, driveSprocket }: BenchSheet): readonly
   return done[part] ?? [];
 }
 
-/** Readings that a part waits for beside what every part of its kind needs: of its own making, or because metal came off. */
+/**
+ * Readings that a part waits for beside what every part of its kind needs: of its own making, or because metal came
+ * off.
+ */
 function waitsFor(
   part: Part,
   done: readonly Operation[],
@@ -171,7 +176,10 @@ function waitsFor(
   return part === 'chain' ? chain.waitsFor : [];
 }
 
-/** Level tests that agree decide that a bar is dressed: its depth then only tells what metal is left, and no verdict waits for it. */
+/**
+ * Level tests that agree decide that a bar is dressed: its depth then only tells what metal is left, and no verdict
+ * waits for it.
+ */
 const isDecidedByHand = (part: Part, asked: Askable, bar: BarAssessment): boolean =>
   part === 'bar' && DEPTHS.includes(asked) && isCalledByHand(bar);
 

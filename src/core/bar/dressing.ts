@@ -47,10 +47,11 @@ export interface DressPlan {
 
 /**
  * The highest profile that nowhere stands more than τ over the low rail and nowhere climbs faster than λ:
- * `t_i = min_j (m_j + τ + λ·|s_i − s_j|)`, m_j the lower rail at station j. Being the largest such profile it takes the least metal off.
+ * `t_i = min_j (m_j + τ + λ·|s_i − s_j|)`, m_j the lower rail at station j. Being the largest such profile it takes the
+ * least metal off.
  *
- * Convention for missing readings: a station without both rails, or where the file must not go, is left out of the plan and constrains
- * nothing. No station gives an empty profile.
+ * Convention for missing readings: a station without both rails, or where the file must not go, is left out of the plan
+ * and constrains nothing. No station gives an empty profile.
  *
  * @see McShane (1934) and Whitney (1934), extension of Lipschitz functions
  * @returns target heights, null for stations left out
@@ -83,7 +84,10 @@ function inPlan(station: DressStation): station is DressStation & { near: number
   return station.near !== null && station.far !== null && !station.keptOut;
 }
 
-/** A groove whose rails came down by r: its mouth is narrower, its floor reading nearer. A flare that is filed away leaves a parallel groove. */
+/**
+ * A groove whose rails came down by r: its mouth is narrower, its floor reading nearer. A flare that is filed away
+ * leaves a parallel groove.
+ */
 export function grooveAfter(groove: GrooveShape, removal: number): GrooveShape {
   const { deep, deepAt } = groove;
   if (deep === null || deepAt === null) return groove;
@@ -91,7 +95,10 @@ export function grooveAfter(groove: GrooveShape, removal: number): GrooveShape {
   return { mouth: mouthAfter(groove, removal), deep, deepAt: mm(deepAt - removal) };
 }
 
-/** Width of the mouth once r has come off the rails: `w₀ − (w₀ − w₁)·r/z₁` for r up to z₁. A parallel groove keeps its width. */
+/**
+ * Width of the mouth once r has come off the rails: `w₀ − (w₀ − w₁)·r/z₁` for r up to z₁. A parallel groove keeps its
+ * width.
+ */
 export function mouthAfter(groove: GrooveShape, removal: number): Mm {
   return widthAt(groove, removal);
 }
@@ -161,8 +168,8 @@ function takenElsewhere({ removeNear, removeFar }: DressPlan, but: number): numb
 }
 
 /**
- * Stations worth a second plan without them: those that hold some other station down by more than is worth naming. On most bars there is
- * none, and nothing more is computed at a keystroke.
+ * Stations worth a second plan without them: those that hold some other station down by more than is worth naming. On
+ * most bars there is none, and nothing more is computed at a keystroke.
  */
 function costlyStations(
   stations: readonly DressStation[],
@@ -186,8 +193,9 @@ function costlyStations(
 }
 
 /**
- * Dips that cost the rest of the edge more than the shop allows: for each station, what its neighbours would keep if it were left as it is, as the
- * largest saving in one place. Nothing is left by itself: it is offered, and named in the record when taken.
+ * Dips that cost the rest of the edge more than the shop allows: for each station, what its neighbours would keep if it
+ * were left as it is, as the largest saving in one place. Nothing is left by itself: it is offered, and named in the
+ * record when taken.
  */
 export function dressExceptions(
   stations: readonly DressStation[],
@@ -216,7 +224,9 @@ export function dressExceptions(
   });
 }
 
-/** Passes of the guided file that a rail needs at its worst place, and the minutes of an edge, by the shop's figures. */
+/**
+ * Passes of the guided file that a rail needs at its worst place, and the minutes of an edge, by the shop's figures.
+ */
 export interface DressEffort {
   readonly passes: { readonly near: number; readonly far: number };
   readonly minutes: number;

@@ -11,8 +11,8 @@ import {
 } from '../quantity';
 
 /**
- * Side drift of a cut at depth D, mm: the heading follows the set lean over one bar height W, so `drift ≈ f·D²·tan θ/(2W)`. Our own model,
- * an estimate; f is the shop's factor.
+ * Side drift of a cut at depth D, mm: the heading follows the set lean over one bar height W, so `drift ≈ f·D²·tan
+ * θ/(2W)`. Our own model, an estimate; f is the shop's factor.
  * @param depth depth of cut, mm, 0 or more
  * @param lean set lean, degrees; positive leans to the far side
  * @param bodyHeight height of the bar, mm, above zero
@@ -64,7 +64,10 @@ export interface DriftFactor {
   readonly cuts: number;
 }
 
-/** Foreseen drift at which what a log leaves unread (about 1 mm) and what the model leaves over (about a third) scatter alike, mm. */
+/**
+ * Foreseen drift at which what a log leaves unread (about 1 mm) and what the model leaves over (about a third) scatter
+ * alike, mm.
+ */
 export const EVEN_SCATTER = 3;
 
 /** What a test cut weighs: its scatter grows with the drift, so a long curve must not be trusted like a short one. */
@@ -83,7 +86,8 @@ export const cutSums = (cuts: readonly { readonly x: number; readonly y: number 
   );
 
 /**
- * The shop's factor, fitted through the origin over its test cuts; 1, and no interval, below {@link CUTS_NEEDED} or where none was foreseen to drift.
+ * The shop's factor, fitted through the origin over its test cuts; 1, and no interval, below {@link CUTS_NEEDED} or
+ * where none was foreseen to drift.
  * @param cuts their sums by {@link cutSums}
  */
 export function driftFactor(cuts: OriginSums): DriftFactor {

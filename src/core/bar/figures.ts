@@ -2,7 +2,8 @@ import { degrees, difference, type Degrees, type Estimate, type Mm } from '../qu
 import { playBounds, rock, rockingWidth, engagedAt, grooveOf, leastDepth, step, type Station } from '../groove';
 
 /**
- * Lean of a link that follows the rails: `atan(Δ/c)`, c = (T + G)/2 the spacing of the rails' centres. Positive leans to the far side.
+ * Lean of a link that follows the rails: `atan(Δ/c)`, c = (T + G)/2 the spacing of the rails' centres. Positive leans
+ * to the far side.
  * @param barThickness T, mm
  * @param newGroove G, groove width when new, mm
  */

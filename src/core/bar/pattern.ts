@@ -31,7 +31,10 @@ export interface EdgeLean {
 /** With a chance of a step from here on an edge leans; below its complement it is level. */
 const LEANS_FROM = 0.5;
 const LEVEL_BELOW = 0.2;
-/** A mean step counts as a direction when it stands this many standard uncertainties from level, even where no file is called for. */
+/**
+ * A mean step counts as a direction when it stands this many standard uncertainties from level, even where no file is
+ * called for.
+ */
 const DIRECTION_SURE = 2;
 
 type Direction = 'near' | 'far' | 'level' | 'dipped' | 'open';
@@ -50,9 +53,10 @@ function direction({ belief, called }: EdgeLean & { readonly belief: EdgeBelief 
 }
 
 /**
- * Reads the pattern of wear. Never turned over: low rails on opposite sides of the two edges mean that the saw leans or is leaned on; on the
- * same side, that the cutters of that side pull. Turned over now and then: both causes end up opposite, so the cutters must be measured. A turn
- * that was seen counts before what is told; that none was seen proves nothing, because an owner may turn it back.
+ * Reads the pattern of wear. Never turned over: low rails on opposite sides of the two edges mean that the saw leans or
+ * is leaned on; on the same side, that the cutters of that side pull. Turned over now and then: both causes end up
+ * opposite, so the cutters must be measured. A turn that was seen counts before what is told; that none was seen proves
+ * nothing, because an owner may turn it back.
  */
 export function wearPattern(
   { A, B }: Readonly<Record<Edge, EdgeLean>>,
@@ -84,7 +88,10 @@ export function weakestDepth(belief: EdgeBelief | null): number | null {
 /** Edges whose weakest places differ by less than this are alike, mm. */
 const ALIKE = 0.005;
 
-/** The edge to put down next: the one with more depth left at its weakest place. Null when either is unmeasured or both are alike. */
+/**
+ * The edge to put down next: the one with more depth left at its weakest place. Null when either is unmeasured or both
+ * are alike.
+ */
 export function edgeDownNext(beliefs: Readonly<Record<Edge, EdgeBelief | null>>): Edge | null {
   const [a, b] = [weakestDepth(beliefs.A), weakestDepth(beliefs.B)];
   if (a === null || b === null || Math.abs(a - b) < ALIKE) return null;

@@ -1,7 +1,9 @@
 import { flatMap } from '../flat-map';
 import type { Edge } from '../declared';
 
-/** How a bar sat at one service: the edge that was down as it came, and as it went back. Either may not have been noted. */
+/**
+ * How a bar sat at one service: the edge that was down as it came, and as it went back. Either may not have been noted.
+ */
 export interface Service {
   readonly came?: Edge | undefined;
   readonly went?: Edge | undefined;
@@ -14,8 +16,8 @@ export interface Turned {
 }
 
 /**
- * Counts the turns in a log. A bar is turned at the bench (came A, went back B) or by its owner (went back B, comes A); where an edge was not
- * noted, its neighbours in the log are compared.
+ * Counts the turns in a log. A bar is turned at the bench (came A, went back B) or by its owner (went back B, comes A);
+ * where an edge was not noted, its neighbours in the log are compared.
  * @param log services in the order they were done, oldest first
  * @param cameNow the edge that is down as the bar comes now, if it was noted
  */

@@ -28,7 +28,10 @@ interface Depth {
   readonly depth: number;
 }
 
-/** The place of least depth on an edge, by what is believed at its stations, and what it tells; one station or none tells nothing. */
+/**
+ * The place of least depth on an edge, by what is believed at its stations, and what it tells; one station or none
+ * tells nothing.
+ */
 export function wearPlace(edge: Edge, belief: EdgeBelief | null): WearPlace {
   const depths = flatMap(belief?.stations ?? [], (place): Depth[] =>
     place ? [{ at: place.at, depth: Math.min(place.near.value, place.far.value) }] : [],

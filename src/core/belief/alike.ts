@@ -2,13 +2,19 @@ import { flatMap } from '../flat-map';
 import { normalCdf, normalPdf } from '../quantity';
 import { STANDARD_NODES } from './hermite';
 
-/** One of many pieces that were made alike, as it was read: its value, and what the reading has for itself beside its tool's error. */
+/**
+ * One of many pieces that were made alike, as it was read: its value, and what the reading has for itself beside its
+ * tool's error.
+ */
 export interface AlikeReading {
   readonly value: number;
   readonly own: number;
 }
 
-/** How pieces of a kind differ among themselves: spreads with their weights before anything is read, and now and then an odd one. */
+/**
+ * How pieces of a kind differ among themselves: spreads with their weights before anything is read, and now and then an
+ * odd one.
+ */
 export interface AlikeKind {
   readonly spreads: readonly (readonly [spread: number, weight: number])[];
   readonly odd: { readonly share: number; readonly spread: number };
@@ -70,8 +76,10 @@ function fitTo(readings: readonly AlikeReading[], spread: number, odd: AlikeKind
 }
 
 /**
- * What is believed of many pieces made alike: `piece ~ (1 − ω)·N(c, s²) + ω·N(c, s² + o²)`, the spread s averaged over by how well it explains the readings (normal means with an unknown spread;
- * Gelman et al., Bayesian Data Analysis, 5.4; the odd ones after Box & Tiao, A Bayesian approach to some outlier problems, 1968, from memory).
+ * What is believed of many pieces made alike: `piece ~ (1 − ω)·N(c, s²) + ω·N(c, s² + o²)`, the spread s averaged over
+ * by how well it explains the readings (normal means with an unknown spread;
+ * Gelman et al., Bayesian Data Analysis, 5.4; the odd ones after Box & Tiao, A Bayesian approach to some outlier
+ * problems, 1968, from memory).
  * @param readings at least one
  */
 export function alikeBelief(readings: readonly AlikeReading[], { spreads, odd }: AlikeKind): AlikeBelief {
@@ -120,13 +128,18 @@ export function believedPieces({ readings, fits }: AlikeBelief): readonly AlikeR
   });
 }
 
-/** A piece that is asked about: which of the readings it is, what comes off it first, and how its tool's error is in it. */
+/**
+ * A piece that is asked about: which of the readings it is, what comes off it first, and how its tool's error is in it.
+ */
 export interface AskedPiece {
   readonly reading: number;
   readonly off: number;
   /** What is not known of that, standard uncertainty. */
   readonly u: number;
-  /** How many times the tool's error is in what is shown of it: once in a reading, not at all where one tool read both it and what comes off. */
+  /**
+   * How many times the tool's error is in what is shown of it: once in a reading, not at all where one tool read both
+   * it and what comes off.
+   */
   readonly bias: number;
 }
 
@@ -136,7 +149,10 @@ export interface AskedAlike {
   readonly pieces: readonly AskedPiece[];
 }
 
-/** Φ over its argument, looked up between points this near: many thousands are asked for at a keystroke, and to one in a hundred thousand. */
+/**
+ * Φ over its argument, looked up between points this near: many thousands are asked for at a keystroke, and to one in a
+ * hundred thousand.
+ */
 const CDF_STEP = 0.005;
 const CDF_REACH = 6;
 const CDF = Float64Array.from({ length: (2 * CDF_REACH) / CDF_STEP + 2 }, (_, i) =>
@@ -158,7 +174,9 @@ const NOTHING = 1e-6;
 /** How far a reading is drawn toward the mean of its kind: by as much as it scatters more than the pieces do. */
 const towardOf = (own: number, spread: number): number => (own === 0 ? 0 : own ** 2 / (own ** 2 + spread ** 2));
 
-/** Chance that all pieces are at or above a level, with one spread among them, the mean of their kind moved by so much. */
+/**
+ * Chance that all pieces are at or above a level, with one spread among them, the mean of their kind moved by so much.
+ */
 function allAbove(
   { readings }: AlikeBelief,
   { centre, spread, odd, oddness }: WithSpread,
@@ -188,7 +206,10 @@ function allAbove(
 type Nodes = readonly (readonly [node: number, weight: number])[];
 const ONE_NODE: Nodes = [[0, 1]];
 
-/** Evenly spaced nodes of a standard normal, for an error that is large beside what each piece has for itself: there a few nodes would make steps of a slope. */
+/**
+ * Evenly spaced nodes of a standard normal, for an error that is large beside what each piece has for itself: there a
+ * few nodes would make steps of a slope.
+ */
 const DENSE_NODES: Nodes = Array.from({ length: 91 }, (_, i) => {
   const node = (i - 45) / 10;
   return [node, normalPdf(node) / 10] as const;
@@ -210,7 +231,10 @@ function nodesFor(error: number, own: number): Nodes {
   return error > LARGE * own ? DENSE_NODES : STANDARD_NODES;
 }
 
-/** One kind whose pieces all have the tool's error alike: it, the doubt of the mean and what is common move all of them together, and are one normal. */
+/**
+ * One kind whose pieces all have the tool's error alike: it, the doubt of the mean and what is common move all of them
+ * together, and are one normal.
+ */
 function ofOneKind({ belief, pieces }: AskedAlike, limit: number, together: number): number {
   const { own } = belief.readings[pieces[0]!.reading]!;
   return belief.fits.reduce((sum, fit) => {
@@ -249,7 +273,8 @@ const FEW_NODES: Nodes = [
 ];
 
 /**
- * Probability that all pieces of all kinds are at or above a limit: one question, however many were read. What they have in common is summed over by Gauss and Hermite.
+ * Probability that all pieces of all kinds are at or above a limit: one question, however many were read. What they
+ * have in common is summed over by Gauss and Hermite.
  * @param tool standard deviation of the tool's own error, which is in every piece as often as it says
  * @param common standard deviation of what moves all pieces alike beside it: the doubt of the limit itself
  */

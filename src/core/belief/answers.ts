@@ -142,7 +142,9 @@ interface Tried {
   readonly chances: readonly (readonly Float64Array[])[];
 }
 
-/** Draws the values asked about: two of a pair with their signs turned, from the belief or from where the guide points. */
+/**
+ * Draws the values asked about: two of a pair with their signs turned, from the belief or from where the guide points.
+ */
 function drawValues(
   seen: readonly Seen[],
   k: number,
@@ -222,7 +224,10 @@ function resampled({ weights }: Tried, total: number, draws: number): Uint16Arra
   return picked;
 }
 
-/** One draw of all places by a way, its values asked about drawn along to what they are to be (Matheron's rule; Journel & Huijbregts, Mining Geostatistics, 1978, from memory). */
+/**
+ * One draw of all places by a way, its values asked about drawn along to what they are to be (Matheron's rule; Journel
+ * & Huijbregts, Mining Geostatistics, 1978, from memory).
+ */
 function fillIn(
   { way, factor: valueFactor, across }: Seen,
   asked: readonly AskedValue[],
@@ -256,8 +261,9 @@ function fillIn(
 }
 
 /**
- * What answers that are no numbers leave of a normal belief: values are drawn at the places asked about, partly where the answers point, weighed by how likely the answers are there, and drawn again by
- * their weight; all other places are filled in by the conditional normal (importance sampling with a defensive mixture: Hesterberg 1995, from memory).
+ * What answers that are no numbers leave of a normal belief: values are drawn at the places asked about, partly where
+ * the answers point, weighed by how likely the answers are there, and drawn again by their weight; all other places are
+ * filled in by the conditional normal (importance sampling with a defensive mixture: Hesterberg 1995, from memory).
  * @param ways the belief before, at all places
  * @param draws how many draws to give
  */

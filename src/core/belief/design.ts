@@ -33,8 +33,9 @@ interface MadeSo {
 }
 
 /**
- * What readings at given places with given doubts allow to know, whatever they say: all of the work that does not depend on their values. The rails of both edges, and widths before
- * and after a dressing, are mostly read alike and share one design.
+ * What readings at given places with given doubts allow to know, whatever they say: all of the work that does not
+ * depend on their values. The rails of both edges, and widths before and after a dressing, are mostly read alike and
+ * share one design.
  */
 export interface Design {
   readonly layout: Layout;
@@ -149,8 +150,8 @@ function componentOf(way: MadeSo, layout: Layout, residual: Float64Array, centre
 }
 
 /**
- * What is believed of a profile from all its readings: a Gaussian process whose roughness is not fixed but averaged over (Rasmussen & Williams, ch. 2 and
- * 5). Few readings lean on the prior, many on themselves.
+ * What is believed of a profile from all its readings: a Gaussian process whose roughness is not fixed but averaged
+ * over (Rasmussen & Williams, ch. 2 and 5). Few readings lean on the prior, many on themselves.
  * @param values readings at the places of the design, one for each; none where the prior has a level of its own
  * @param negligible ways lighter than this are dropped
  */

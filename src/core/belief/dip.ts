@@ -7,8 +7,9 @@ export const DIP_CHANCE = 0.001;
 export const DIP_DEPTH = 0.2;
 
 /**
- * Chance that a reading stands in a dip of its own: a spike or nothing, weighed by how far it lies below what all the other readings say of its place. A
- * narrow dip is else smoothed away by many good neighbours. Depths of dips are exponential, so the reading is an exponentially modified normal there.
+ * Chance that a reading stands in a dip of its own: a spike or nothing, weighed by how far it lies below what all the
+ * other readings say of its place. A narrow dip is else smoothed away by many good neighbours. Depths of dips are
+ * exponential, so the reading is an exponentially modified normal there.
  *
  * @param sighting the reading with its own variance
  * @param mean what is believed at its place, itself included

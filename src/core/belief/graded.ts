@@ -1,6 +1,9 @@
 import { normalCdf, normalPdf, type Bounds } from '../quantity';
 
-/** How an eye or a hand grades something that could be measured: from how much on it says each word but the first, and how much that wavers. */
+/**
+ * How an eye or a hand grades something that could be measured: from how much on it says each word but the first, and
+ * how much that wavers.
+ */
 export interface Grades<W extends string> {
   /** The words, the least first. */
   readonly words: readonly [W, ...W[]];

@@ -3,8 +3,8 @@ import type { Least } from './least';
 import { allAtLeast, lessBias, type AskedAlike } from './alike';
 
 /**
- * One thing that nobody knows exactly, as its readings leave it: what the tool showed, with what each placing added. The tool's own error is not in it: it is drawn once
- * for all that was read with the tool.
+ * One thing that nobody knows exactly, as its readings leave it: what the tool showed, with what each placing added.
+ * The tool's own error is not in it: it is drawn once for all that was read with the tool.
  */
 export type Latent =
   /** One value, normal about it or alike between two marks. */
@@ -25,7 +25,10 @@ export interface Term {
   readonly of: Latent;
 }
 
-/** A sum of latents that is held against a limit, and how likely this is the sum and the limit that count: of several ways one does. */
+/**
+ * A sum of latents that is held against a limit, and how likely this is the sum and the limit that count: of several
+ * ways one does.
+ */
 export interface Way {
   readonly weight: number;
   /** Which way it is, where there are several: the pitch or the gauge that is right in it. */
@@ -70,7 +73,10 @@ interface Normal {
   readonly variance: number;
 }
 
-/** Everything of a sum that is normal: values, and the errors of tools, which cancel where they stand against each other. */
+/**
+ * Everything of a sum that is normal: values, and the errors of tools, which cancel where they stand against each
+ * other.
+ */
 function normalPart(terms: readonly Term[]): Normal {
   let [value, variance] = [0, 0];
   const errors = new Map<InstrumentId, { net: number; shared: number }>();
@@ -146,7 +152,8 @@ export function waysWithin(ways: readonly Way[], kind: LimitKind): number {
 }
 
 /**
- * Something that goes with a least: of this value and uncertainty, and as much with the least as the two allow; the rest is its own.
+ * Something that goes with a least: of this value and uncertainty, and as much with the least as the two allow; the
+ * rest is its own.
  * @param mean what is expected of the least itself
  */
 export function along(of: Latent, mean: Estimate, { value, u }: Estimate): readonly Term[] {

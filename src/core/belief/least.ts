@@ -3,7 +3,10 @@ import { columnOf } from './matrix';
 import { normalPoints, ROWS } from './normal-points';
 import type { Component, ProfileBelief } from './profile';
 
-/** Rows of normal points for a question that is close, and for one that is not; each row stands for four draws, with its signs turned. */
+/**
+ * Rows of normal points for a question that is close, and for one that is not; each row stands for four draws, with its
+ * signs turned.
+ */
 export const CLOSE_ROWS = ROWS;
 export const CLEAR_ROWS = 16;
 export const DRAWS_PER_ROW = 4;
@@ -33,7 +36,8 @@ export function deviate({ factor }: Component, points: Float64Array, from: numbe
 }
 
 /**
- * A drawn value held between two marks: what a normal of their middle and width says becomes what they say, alike anywhere between them and nowhere else.
+ * A drawn value held between two marks: what a normal of their middle and width says becomes what they say, alike
+ * anywhere between them and nowhere else.
  */
 export function heldBetween(value: number, [lo, hi]: readonly [number, number]): number {
   const u = (hi - lo) / Math.sqrt(12);
@@ -41,12 +45,15 @@ export function heldBetween(value: number, [lo, hi]: readonly [number, number]):
 }
 
 /**
- * The least of many things that were read with one tool: equally likely values of it, and the error that all readings have in common, which moves every
- * value alike and is normal.
+ * The least of many things that were read with one tool: equally likely values of it, and the error that all readings
+ * have in common, which moves every value alike and is normal.
  */
 export interface Least {
   readonly draws: Float64Array;
-  /** The same without what may hide between the readings: it counts against a limit, and is no part of the value that is told. */
+  /**
+   * The same without what may hide between the readings: it counts against a limit, and is no part of the value that is
+   * told.
+   */
   readonly seen?: Float64Array;
   /** Standard deviation of what is common to all, mm. */
   readonly common: number;
@@ -67,7 +74,9 @@ export const withoutHidden = ({ draws, seen = draws, common }: Least): Least => 
 /** Further than so many standard uncertainties from a limit no draw comes near it. */
 const CLEARLY = 5;
 
-/** Whether few draws say all there is to say: the least lies clearly on one side of every level that it is held against. */
+/**
+ * Whether few draws say all there is to say: the least lies clearly on one side of every level that it is held against.
+ */
 export function isClear(least: Least, levels: readonly number[]): boolean {
   const { value, u } = leastValue(least);
   return levels.every((level) => Math.abs(value - level) > CLEARLY * u + CLEARLY / 100);

@@ -29,7 +29,10 @@ function lesserOfTwo(a: Alike, b: Alike): Alike {
   return { value: mean, own: Math.sqrt(Math.max(0, square - mean ** 2)) };
 }
 
-/** Value and standard uncertainty of the shortest of many, by moments (C. E. Clark, The greatest of a finite set of random variables, 1961). */
+/**
+ * Value and standard uncertainty of the shortest of many, by moments (C. E. Clark, The greatest of a finite set of
+ * random variables, 1961).
+ */
 export function shortestOf(pieces: readonly Alike[], common: number): Estimate | null {
   const [first, ...rest] = [...pieces].sort((a, b) => a.value - b.value);
   if (!first) return null;

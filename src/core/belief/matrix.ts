@@ -12,8 +12,8 @@ export function columnOf<T>(items: readonly T[], of: (item: T) => number): Float
 const LEAST_VARIANCE = 1e-12;
 
 /**
- * Cholesky factor L of a symmetric positive matrix, `A = L·Lᵀ` (Golub & Van Loan, Matrix Computations, 4.2). The matrix is overwritten; what rounding took below nothing counts as
- * the least variance.
+ * Cholesky factor L of a symmetric positive matrix, `A = L·Lᵀ` (Golub & Van Loan, Matrix Computations, 4.2). The matrix
+ * is overwritten; what rounding took below nothing counts as the least variance.
  * @param size rows of the matrix
  */
 export function factorise(a: Matrix, size: number): Matrix {

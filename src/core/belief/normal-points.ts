@@ -1,4 +1,7 @@
-/** A small generator of evenly spread numbers from one seed (mulberry32, public domain): the same points on every machine. */
+/**
+ * A small generator of evenly spread numbers from one seed (mulberry32, public domain): the same points on every
+ * machine.
+ */
 function evenly(seed: number): () => number {
   let state = seed;
   return () => {
@@ -46,8 +49,9 @@ function grow(columns: number): void {
 }
 
 /**
- * A table of standard normal points that never changes, so that a judgement by draws is a pure function of its readings: the point in a row and column
- * is the same whatever was asked before. Columns are added as they are asked for.
+ * A table of standard normal points that never changes, so that a judgement by draws is a pure function of its
+ * readings: the point in a row and column is the same whatever was asked before. Columns are added as they are asked
+ * for.
  * @returns rows of at least so many columns
  */
 export function normalPoints(columns: number): readonly Float64Array[] {
@@ -55,11 +59,14 @@ export function normalPoints(columns: number): readonly Float64Array[] {
   return rows;
 }
 
-/** Normal points by rows, for draws that are more than the table has rows: as many columns as were asked for, made once. */
+/**
+ * Normal points by rows, for draws that are more than the table has rows: as many columns as were asked for, made once.
+ */
 const BY_ROWS = new Map<string, Float64Array>();
 
 /**
- * Standard normal points that never change, laid out row by row: for tables of another height than {@link normalPoints} has. A table of so many rows and columns is the same whenever it is asked for.
+ * Standard normal points that never change, laid out row by row: for tables of another height than {@link normalPoints}
+ * has. A table of so many rows and columns is the same whenever it is asked for.
  */
 export function pointsOf(rowCount: number, columns: number): Float64Array {
   const key = `${rowCount} ${columns}`;

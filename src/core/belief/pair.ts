@@ -2,7 +2,10 @@ import { flatMap } from '../flat-map';
 import { columnOf, factorise, solveLower, type Matrix } from './matrix';
 import { correlation, type Make } from './profile';
 
-/** One reading of two profiles at once: so much of the first and so much of the second, and the variance that it has for itself, mm². */
+/**
+ * One reading of two profiles at once: so much of the first and so much of the second, and the variance that it has for
+ * itself, mm².
+ */
 export interface PairSighting {
   readonly at: number;
   readonly first: number;
@@ -84,8 +87,9 @@ function predict(
 }
 
 /**
- * What is believed of two profiles that are read together, where their readings cannot be taken apart: the rails of an edge read with two tools, or one of them
- * alone. It is the same Gaussian process as for one profile, with twice the places.
+ * What is believed of two profiles that are read together, where their readings cannot be taken apart: the rails of an
+ * edge read with two tools, or one of them alone. It is the same Gaussian process as for one profile, with twice the
+ * places.
  * @param centre the usual level of the first; that of the second is nothing
  */
 export function pairBelief(

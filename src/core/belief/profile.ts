@@ -7,7 +7,10 @@ export interface Sighting {
   readonly variance: number;
 }
 
-/** One way a profile may be made: how far its level may lie from the usual, and how large its smooth part is. Standard deviations, mm. */
+/**
+ * One way a profile may be made: how far its level may lie from the usual, and how large its smooth part is. Standard
+ * deviations, mm.
+ */
 export interface Make {
   readonly levelSpread: number;
   readonly scale: number;
@@ -15,7 +18,10 @@ export interface Make {
   readonly weight: number;
 }
 
-/** What is thought of a profile before anything is read: which way it is made nobody knows, and each is weighed by how well it explains the readings. */
+/**
+ * What is thought of a profile before anything is read: which way it is made nobody knows, and each is weighed by how
+ * well it explains the readings.
+ */
 export interface ProfilePrior {
   /** The usual level; null where nothing is known, and the mean of the readings stands in. */
   readonly level: number | null;

@@ -18,7 +18,9 @@ export interface MovedForJob {
   readonly change: number;
 }
 
-/** How a part that a plan needs stands: in hand, to be taken, on its way, refused, or not to be had until it is ordered. */
+/**
+ * How a part that a plan needs stands: in hand, to be taken, on its way, refused, or not to be had until it is ordered.
+ */
 export const BOOKING_STATES = ['taken', 'on-shelf', 'ordered', 'confirmed', 'late', 'refused', 'missing'] as const;
 export type BookingState = (typeof BOOKING_STATES)[number];
 

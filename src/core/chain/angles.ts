@@ -6,8 +6,8 @@ const radians = (degrees: number): number => (degrees * Math.PI) / 180;
 export const ANGLE_DOUBT = 1;
 
 /**
- * Set-back that bringing a top plate from one angle to a smaller one takes off its point: `w·(tan α₁ − tan α₂)`. A larger angle is filed in behind the point, which
- * stays where it is: nothing.
+ * Set-back that bringing a top plate from one angle to a smaller one takes off its point: `w·(tan α₁ − tan α₂)`. A
+ * larger angle is filed in behind the point, which stays where it is: nothing.
  * @param width of the top plate, mm
  * @param from degrees as found
  * @param to degrees wanted

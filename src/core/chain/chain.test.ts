@@ -79,7 +79,8 @@ describe('filing back to the worst', () => {
         const damaged = lengthAfterCorrection(cutters(left, right), [
           { side: 'left', cutter: 1, setBack: known(setBack) },
         ])!;
-        // The shortest of many readings is short by chance too: what is believed may lie above it by that, and not below all.
+        // The shortest of many readings is short by chance too: what is believed may lie above it by that, and not
+        // below all.
         expect(plain.length.value).toBeLessThanOrEqual(Math.min(...left, ...right) + 0.03);
         expect(damaged.length.value).toBeLessThanOrEqual(plain.length.value + 1e-9);
       }),

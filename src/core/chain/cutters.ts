@@ -20,7 +20,10 @@ export type Side = (typeof SIDES)[number];
 /** Lengths of the cutters of each side as read, in their order; numbers of damage refer to them. */
 export type Cutters = Readonly<Record<Side, readonly Bounds[]>>;
 
-/** Where damage sits: at the working corner, which a correction of the angle takes off too; or behind it, where it does not. */
+/**
+ * Where damage sits: at the working corner, which a correction of the angle takes off too; or behind it, where it does
+ * not.
+ */
 export type DamagePlace = 'corner' | 'behind';
 
 /** Damage that must be filed back: on which cutter (numbered from 1), how far, and where it sits. */
@@ -132,15 +135,17 @@ function greater(a: Estimate, b: Estimate): Estimate {
   return { value: mm(-least.value), u: least.u };
 }
 
-/** What comes off a cutter, and whether the tool that read its length read that too: then its own error is in neither. */
+/**
+ * What comes off a cutter, and whether the tool that read its length read that too: then its own error is in neither.
+ */
 interface Off {
   readonly off: Estimate;
   readonly cancels: boolean;
 }
 
 /**
- * What a cutter must lose. At its working corner the larger of damage and angle correction counts: a flat there goes with the angle. Damage behind it is reached only once the point has gone back by
- * both.
+ * What a cutter must lose. At its working corner the larger of damage and angle correction counts: a flat there goes
+ * with the angle. Damage behind it is reached only once the point has gone back by both.
  */
 function offOf(damage: Estimate | null, place: DamagePlace, angle: Estimate | null, tool: Estimate['tool']): Off {
   if (!damage) return { off: angle ?? exact(0), cancels: false };
@@ -163,7 +168,10 @@ const less = (shown: Shown | null, { off, cancels }: Off): Shown | null =>
 const value = ({ lo, hi }: Pick<Piece, 'lo' | 'hi'>): number => (hi ?? lo)?.value ?? Infinity;
 const shorter = <T extends Pick<Piece, 'lo' | 'hi'>>(a: T, b: T): T => (value(b) < value(a) ? b : a);
 
-/** The cutter that damage is on: its own, or the shortest of its side, or of the other side where its own was not measured. */
+/**
+ * The cutter that damage is on: its own, or the shortest of its side, or of the other side where its own was not
+ * measured.
+ */
 export function onCutter<T>(
   { side, cutter }: Pick<Damage, 'side' | 'cutter'>,
   pieces: Readonly<Record<Side, readonly T[]>>,
@@ -176,10 +184,12 @@ export function onCutter<T>(
 }
 
 /**
- * Length all cutters must be filed to: the least of (length − set-back), one question of all cutters. Damage on a cutter whose length was not measured is taken off the
- * shortest of its side, or of the other where nothing of its side was: the cautious reading. At the working corner damage and angle go together, and the larger counts; damage that sits behind it
- * adds to the angle.
- * @param sharpening what a filing takes off a cutter that has no damage to be filed out, mm; filing damage out, or an angle right, sharpens
+ * Length all cutters must be filed to: the least of (length − set-back), one question of all cutters. Damage on a
+ * cutter whose length was not measured is taken off the shortest of its side, or of the other where nothing of its side
+ * was: the cautious reading. At the working corner damage and angle go together, and the larger counts; damage that
+ * sits behind it adds to the angle.
+ * @param sharpening what a filing takes off a cutter that has no damage to be filed out, mm; filing damage out, or an
+ *   angle right, sharpens
  * @returns null when no cutter was measured
  */
 export function lengthAfterCorrection(
@@ -244,7 +254,10 @@ export function askedOf({ pieces }: Correction, which: 'lo' | 'hi'): readonly As
   return [...kinds].map(([belief, asked]) => ({ belief, pieces: asked }));
 }
 
-/** How likely all cutters end at or above the limit, one question of all. The mark was measured too: what one tool put into both cancels. */
+/**
+ * How likely all cutters end at or above the limit, one question of all. The mark was measured too: what one tool put
+ * into both cancels.
+ */
 export function correctionWithin(correction: Correction, limit: Estimate): Within {
   const { pieces, common, tool } = correction;
   const isOneTool = tool !== undefined && limit.tool === tool;
@@ -289,7 +302,10 @@ export function filingsLeft(length: number, limit: number, lossPerFiling: number
   return Math.max(0, Math.floor((length - limit) / lossPerFiling + 1e-9));
 }
 
-/** Difference of the mean lengths, left less right, mm; null unless both sides were measured. What one tool put into both cancels. */
+/**
+ * Difference of the mean lengths, left less right, mm; null unless both sides were measured. What one tool put into
+ * both cancels.
+ */
 export function imbalance(cutters: Readonly<Record<Side, readonly Estimate[]>>): Estimate | null {
   const [left, right] = SIDES.map((side) => {
     const lengths = cutters[side];

@@ -13,7 +13,10 @@ export interface GaugeAt {
   readonly height: Estimate;
 }
 
-/** How depth gauges of a chain differ among themselves, mm, and the odd one that a stone or a hasty file made (shop's figures, model §18). */
+/**
+ * How depth gauges of a chain differ among themselves, mm, and the odd one that a stone or a hasty file made (shop's
+ * figures, model §18).
+ */
 const GAUGES: AlikeKind = {
   spreads: [
     [0.01, 1],
@@ -108,7 +111,10 @@ export const oneBeyond = ({ asked: { belief }, common }: GaugesSeen, i: number, 
   low: oneAtLeast(belief, i, most, common),
 });
 
-/** What bounds leave of a chance that all gauges are right: by those held from the bad side, and by those held from the good one. */
+/**
+ * What bounds leave of a chance that all gauges are right: by those held from the bad side, and by those held from the
+ * good one.
+ */
 export function withinSeen(
   heights: GaugeHeights,
   bad: GaugesSeen | null,
@@ -123,7 +129,8 @@ export function withinSeen(
 }
 
 /**
- * Height of a depth gauge once its cutter was filed back: the top plate falls toward its heel, so the edge comes down on the gauge by `r · fall`.
+ * Height of a depth gauge once its cutter was filed back: the top plate falls toward its heel, so the edge comes down
+ * on the gauge by `r · fall`.
  * @param height below the edge, mm
  * @param filedBack mm
  * @param fall of the top plate, mm a mm
@@ -131,10 +138,16 @@ export function withinSeen(
  */
 export const heightAfter = (height: number, filedBack: number, fall: number): number => height - filedBack * fall;
 
-/** Strokes of a flat file that bring a gauge from a height to its setting, to the nearest; none where it is there or below. */
+/**
+ * Strokes of a flat file that bring a gauge from a height to its setting, to the nearest; none where it is there or
+ * below.
+ */
 export const strokesFor = (height: number, setting: number, perStroke: number): number =>
   Math.max(0, Math.round((setting - height) / perStroke));
 
-/** How far the cutters must go back until a gauge that is too low stands right again: what it is too low by, over the fall. */
+/**
+ * How far the cutters must go back until a gauge that is too low stands right again: what it is too low by, over the
+ * fall.
+ */
 export const filingToGauges = (height: number, setting: number, fall: number): number =>
   Math.max(0, (height - setting) / fall);

@@ -16,8 +16,9 @@ export interface Elongation {
 const BEYOND_DOUBT = 2;
 
 /**
- * Elongation by push and pull: half the loop pushed closed, then pulled out, `100·(Lp − Lc)/Lc`, and the play per joint `(Lp − Lc)/n`. One tape for both: its
- * own error cancels. Wear is never negative: a difference below nothing within its doubt counts as none, beyond it the two contradict each other.
+ * Elongation by push and pull: half the loop pushed closed, then pulled out, `100·(Lp − Lc)/Lc`, and the play per joint
+ * `(Lp − Lc)/n`. One tape for both: its own error cancels. Wear is never negative: a difference below nothing within
+ * its doubt counts as none, beyond it the two contradict each other.
  * @param joints joints in the stretch measured, at least 1
  * @example elongation({value: 483.1…}, {value: 489.6…}, 52) // 1.345 %, 0.125 mm
  */
@@ -55,8 +56,8 @@ export interface Pulled {
 }
 
 /**
- * Elongation by span: the pulled length of a joint over its length when the chain was new, percent, never below nothing. Only a measured baseline will do: the label is
- * coarser than the metal.
+ * Elongation by span: the pulled length of a joint over its length when the chain was new, percent, never below
+ * nothing. Only a measured baseline will do: the label is coarser than the metal.
  * @example elongationBySpan({ length: 489.6, joints: 52 }, { length: 484.1, joints: 52 }) // 1.136
  */
 export function elongationBySpan(worn: Pulled, fresh: Pulled): Estimate<'%'> {
@@ -66,7 +67,8 @@ export function elongationBySpan(worn: Pulled, fresh: Pulled): Estimate<'%'> {
 }
 
 /**
- * Travel of the tensioner that the play in the rivets costs, mm: a loop of n drive links has 2n joints, and the centres take half of what it grew.
+ * Travel of the tensioner that the play in the rivets costs, mm: a loop of n drive links has 2n joints, and the centres
+ * take half of what it grew.
  * @example adjusterTravel(0.125, 72) // 9.0
  */
 export const adjusterTravel = (perJoint: number, driveLinks: number): number => perJoint * driveLinks;

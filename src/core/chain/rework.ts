@@ -23,8 +23,9 @@ const left = (setBack: Estimate | null, taken: Estimate): Estimate | null =>
   };
 
 /**
- * What is left of damage once its cutter was filed and measured again: its set-back less what came off. Where nobody knows what came off, because the cutter had no length before, all of it
- * still stands: nothing that condemns is taken back by work that was not measured.
+ * What is left of damage once its cutter was filed and measured again: its set-back less what came off. Where nobody
+ * knows what came off, because the cutter had no length before, all of it still stands: nothing that condemns is taken
+ * back by work that was not measured.
  */
 function leftOf(each: Damage, before: Cutters, after: readonly Bounds[]): Damage | null {
   const was = onCutter(each, before, shortest);

@@ -35,7 +35,10 @@ const ANGLES: Readonly<Record<Filing, Readonly<Record<Cut, Pick<StartValues, 'to
   },
 };
 
-/** How a chain is brought back to an edge: as it is said to be; carbide is ground whatever is said, anything else filed round. */
+/**
+ * How a chain is brought back to an edge: as it is said to be; carbide is ground whatever is said, anything else filed
+ * round.
+ */
 export const filingOf = (said: Filing | undefined, shape: CutterShape | undefined): Filing =>
   shape === 'carbide' ? 'ground' : (said ?? 'round');
 

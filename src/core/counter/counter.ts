@@ -39,7 +39,9 @@ export interface CounterAnswer {
   readonly cautions: readonly CounterCaution[];
 }
 
-/** A number on which nothing settled yet speaks: chain and bar of one loop have it in common, so their weights multiply. */
+/**
+ * A number on which nothing settled yet speaks: chain and bar of one loop have it in common, so their weights multiply.
+ */
 function inCommon<T>(chain: Identified<T>, bar: Identified<T>): Wanted<T> {
   const weightIn = (property: Identified<T>, value: T): number =>
     property.candidates.find((candidate) => candidate.value === value)?.weight ?? 0;
@@ -119,7 +121,8 @@ function needOf(
 }
 
 /**
- * Answers a caller's half knowledge: what is settled, the one question to ask next, and what the part to be sold must be.
+ * Answers a caller's half knowledge: what is settled, the one question to ask next, and what the part to be sold must
+ * be.
  * @param kind the kind of part wanted
  * @param inHand true when the chain lies on the counter and can be measured
  */

@@ -37,8 +37,9 @@ function byWord(sheet: BenchSheet, numbers: CounterNumbers, property: Identified
 }
 
 /**
- * The next question: the first number that is not settled, by what the caller can tell or, with the chain in hand, by the measurement that settles
- * most a minute; then the count that a stamp cannot replace, then who runs the saw. A bar is first of all a matter of its mount.
+ * The next question: the first number that is not settled, by what the caller can tell or, with the chain in hand, by
+ * the measurement that settles most a minute; then the count that a stamp cannot replace, then who runs the saw. A bar
+ * is first of all a matter of its mount.
  */
 export function nextQuestion(
   sheet: BenchSheet,

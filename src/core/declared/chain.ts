@@ -23,7 +23,10 @@ import {
   evidenceOfEach,
 } from '../reading';
 
-/** Work on a chain, in working order: what catches first, then the cutters, then what follows from how far they went back. */
+/**
+ * Work on a chain, in working order: what catches first, then the cutters, then what follows from how far they went
+ * back.
+ */
 export const CHAIN_WORK = {
   'free-tight-joints': { shows: true },
   'file-tangs': { shows: true },

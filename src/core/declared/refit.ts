@@ -1,6 +1,9 @@
 import { goesWith, group, length, recorded, someOf } from '../reading';
 
-/** Putting the parts back on, in working order. Whether oil flies is proved with the saw running; sheets of before tick it off here. */
+/**
+ * Putting the parts back on, in working order. Whether oil flies is proved with the saw running; sheets of before tick
+ * it off here.
+ */
 export const REFIT_ACTS = [
   'tensioner-back',
   'other-edge-down',

@@ -20,7 +20,10 @@ export const MARKER = ['near', 'far', 'both', 'none'] as const;
 /** What a square held against the light shows at a station: both rails touched, or light under the low one. */
 export const SQUARE = ['level', 'near-high', 'far-high'] as const;
 
-/** How a step under the square was looked for: by light, or with a blade of 0.10 mm slipped under its low side, which an eye keener than most does not need. */
+/**
+ * How a step under the square was looked for: by light, or with a blade of 0.10 mm slipped under its low side, which an
+ * eye keener than most does not need.
+ */
 export const SQUARE_WITH = ['eye', 'blade'] as const;
 
 /** A clean bar stood on its edge on a flat surface: it stands, or falls to a side. */

@@ -130,8 +130,8 @@ function alongBar(compiled: Compiled, bar: BarAssessment): readonly Candidate[] 
 }
 
 /**
- * Readings that could still be made of a part: every one that its verdict hangs on repeated, or made with a finer tool, looked at again or settled; and of a bar its depths, at stations and between
- * them.
+ * Readings that could still be made of a part: every one that its verdict hangs on repeated, or made with a finer tool,
+ * looked at again or settled; and of a bar its depths, at stations and between them.
  * @param first number of the part's first question
  */
 export function candidatesOf(

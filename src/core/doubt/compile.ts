@@ -88,7 +88,8 @@ function begins(lengths: readonly number[]): Uint16Array {
 }
 
 /**
- * Lays out what verdicts hang on, once for all draws. What rests on the same reading, the same tool, the same pitch or the same group shares it.
+ * Lays out what verdicts hang on, once for all draws. What rests on the same reading, the same tool, the same pitch or
+ * the same group shares it.
  * @param hangsOn factors by part; null where nothing can be said
  */
 export function compile(hangsOn: Readonly<Record<Part, readonly Factor[] | null>>): Compiled {

@@ -22,7 +22,10 @@ export const emptyWorld = ({ tools, choices, latents, groups }: Compiled): World
   group: new Float64Array(groups.length),
 });
 
-/** Odd numbers that share no factor with the number of draws of a least: each least is gone through in an order of its own. */
+/**
+ * Odd numbers that share no factor with the number of draws of a least: each least is gone through in an order of its
+ * own.
+ */
 const STRIDES = [1, 3, 7, 11, 13, 17, 19, 23] as const;
 
 /** Which of a least's own draws stands for it in a draw. */
@@ -51,7 +54,10 @@ function shownOf(
   }
 }
 
-/** The shortest of many pieces as its tool would show it: spread and mean of each kind drawn first, then the pieces about it. */
+/**
+ * The shortest of many pieces as its tool would show it: spread and mean of each kind drawn first, then the pieces
+ * about it.
+ */
 function shortestShown(
   kinds: Extract<Latent, { is: 'shortest' }>['kinds'],
   toolError: number,
@@ -91,7 +97,10 @@ export function drawWorld(compiled: Compiled, draw: number, stream: Stream, into
   for (let i = 0; i < groups.length; i += 1) into.group[i] = stream.uniform();
 }
 
-/** The world as it is most likely: every value as believed, every tool right, the heaviest case, everything as it more likely comes out. */
+/**
+ * The world as it is most likely: every value as believed, every tool right, the heaviest case, everything as it more
+ * likely comes out.
+ */
 export function likeliestWorld(compiled: Compiled): World {
   const world = emptyWorld(compiled);
   compiled.choices.forEach(({ upTo }, i) => {

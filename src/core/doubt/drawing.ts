@@ -94,7 +94,10 @@ function readsOf(compiled: Compiled, { hangsOn, bar, identity }: Doubted, draws:
   });
 }
 
-/** Draws worlds, the verdicts deserved in them, and what every reading that could be made would show. What would be read has a stream of its own, so that asking about it changes no verdict. */
+/**
+ * Draws worlds, the verdicts deserved in them, and what every reading that could be made would show. What would be read
+ * has a stream of its own, so that asking about it changes no verdict.
+ */
 function* drawAll(compiled: Compiled, doubted: Doubted, draws: number, seed: number): Generator<number, Drawn> {
   const [worlds, readings] = [seeded(seed), seeded(seed + 1)];
   const reads = readsOf(compiled, doubted, draws);
@@ -138,8 +141,9 @@ function moversOf(reads: readonly Read[], deserved: Uint8Array): readonly Mover[
 }
 
 /**
- * Draws how everything may be, from every reading's distribution with what readings share drawn once, and judges each draw whole: the share of each verdict, what moves it, and what another reading
- * would buy. It yields how far it is, 0 to 1, so that whoever runs it may stop or let others go first; the same seed gives the same.
+ * Draws how everything may be, from every reading's distribution with what readings share drawn once, and judges each
+ * draw whole: the share of each verdict, what moves it, and what another reading would buy. It yields how far it is, 0
+ * to 1, so that whoever runs it may stop or let others go first; the same seed gives the same.
  * @param draws how many, at least 1
  * @param seed a whole number
  * @see JCGM 101:2008 (propagation of distributions by draws)

@@ -29,10 +29,16 @@ export interface Rests {
   readonly kind: LimitKind;
 }
 
-/** Somebody who was not sure of what they saw is as likely right as wrong (shop's figure); so is a bound that leaves all open. */
+/**
+ * Somebody who was not sure of what they saw is as likely right as wrong (shop's figure); so is a bound that leaves all
+ * open.
+ */
 const UNSURE = 0.5;
 
-/** What somebody saw, and condemns by itself, is not so once in so many (shop's figure): nothing that was only looked at is beyond doubt. */
+/**
+ * What somebody saw, and condemns by itself, is not so once in so many (shop's figure): nothing that was only looked at
+ * is beyond doubt.
+ */
 const MISSEEN = 0.02;
 
 /** Checks that are read off one thing: the least depth decides them all, or the widest place of the groove does. */
@@ -52,7 +58,10 @@ const TOGETHER: Readonly<Record<string, string>> = {
   'chain.feel': 'stretch',
 };
 
-/** Sums of a check, and their limit unless another is named: a way beside the settled one counts where it changes anything. */
+/**
+ * Sums of a check, and their limit unless another is named: a way beside the settled one counts where it changes
+ * anything.
+ */
 function restsOf({ ways, kind }: Check, limit: number | null = null): Rests | null {
   if (!ways || kind === 'observation') return null;
   return { ways: limit === null ? ways : ways.map((way) => ({ ...way, limit })), kind };
@@ -76,7 +85,10 @@ const ASKED_ELSEWHERE = ['bar.step', 'bar.dip', 'bar.marker', 'bar.square', 'bar
 type Head = Pick<Factor, 'group' | 'measure' | 'repeat'>;
 type Outlook = Pick<Factor, 'calls' | 'well' | 'rests'>;
 
-/** Written out member by member: a check's factors are made anew at every keystroke, and what is spread and then added to is slow. */
+/**
+ * Written out member by member: a check's factors are made anew at every keystroke, and what is spread and then added
+ * to is slow.
+ */
 const factor = ({ measure, repeat }: Head, group: string, { calls, well, rests }: Outlook): Factor => ({
   group,
   calls,
@@ -86,7 +98,10 @@ const factor = ({ measure, repeat }: Head, group: string, { calls, well, rests }
   rests,
 });
 
-/** Work that a check calls for, or would if its value is beyond the limit in truth: a value near its limit is work that may be needed. */
+/**
+ * Work that a check calls for, or would if its value is beyond the limit in truth: a value near its limit is work that
+ * may be needed.
+ */
 function workFactor(check: Check, head: Head, done: readonly Operation[]): readonly Factor[] {
   const { might, work, condemns, outcome, probability, watch } = check;
   const operation = might?.operation ?? work;
@@ -117,7 +132,9 @@ function factorsOfCheck(check: Check, done: readonly Operation[]): readonly Fact
   return [condemned, ...workFactor(check, head, done)];
 }
 
-/** The rails of each edge: how likely they stand level. What only the plan of the dressing finds is as good as certain. */
+/**
+ * The rails of each edge: how likely they stand level. What only the plan of the dressing finds is as good as certain.
+ */
 function rails({ standing }: BarAssessment): readonly Factor[] {
   return flatMap(EDGES, (edge): readonly Factor[] => {
     const { belief, called } = standing[edge];
@@ -162,7 +179,8 @@ const planned = (operations: readonly Operation[], checks: readonly Check[]): re
     .map((operation) => certain(callsOf(operation), operation));
 
 /**
- * All that the verdict on a part hangs on; null while readings are missing that it waits for: of what nobody looked at nothing can be said.
+ * All that the verdict on a part hangs on; null while readings are missing that it waits for: of what nobody looked at
+ * nothing can be said.
  * @param done work on the part that was done
  */
 export function factorsOf(

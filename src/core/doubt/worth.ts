@@ -37,7 +37,10 @@ export const shownLatent = ({ latents, latentTool }: Compiled, latent: number): 
   shown: ({ shown }) => shown[latent]!,
 });
 
-/** What another reading with a tool would show: the first tool's own error stays out, the new one's comes in; with one and the same it is in both. */
+/**
+ * What another reading with a tool would show: the first tool's own error stays out, the new one's comes in; with one
+ * and the same it is in both.
+ */
 export function readAgain(
   { tools }: Compiled,
   { used, toward, shown }: Shown,
@@ -112,8 +115,9 @@ const bestOf = (counts: Float64Array, from: number): number => {
 };
 
 /**
- * By how much a reading lowers the chance of a wrong verdict, on average over what it may show: in each bin of readings the verdict is chosen that half of its draws deserve most often, and the
- * other half tells how often that is right (expected value of sample information, two-fold, so that chance agreement does not count as knowledge).
+ * By how much a reading lowers the chance of a wrong verdict, on average over what it may show: in each bin of readings
+ * the verdict is chosen that half of its draws deserve most often, and the other half tells how often that is right
+ * (expected value of sample information, two-fold, so that chance agreement does not count as knowledge).
  * @param read what would be read, draw by draw
  * @param deserved the verdict deserved in each draw
  * @returns at least 0

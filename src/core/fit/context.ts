@@ -18,7 +18,10 @@ const valueOf = (reading: LengthReading | undefined): Mm | null =>
 /** What decides the kickback class of an order. */
 export type ClassKnown = Pick<FitContext, 'kickbackClass' | 'operatorTrained' | 'kickbackChoice' | 'classSchool'>;
 
-/** What is known of the kickback class on a sheet. Bumper links are a mark of low-kickback chain where nobody has said the class. */
+/**
+ * What is known of the kickback class on a sheet. Bumper links are a mark of low-kickback chain where nobody has said
+ * the class.
+ */
 export function classKnown({ job, chain }: BenchSheet, schools: Schools = DEFAULT_SCHOOLS): ClassKnown {
   return {
     classSchool: schools.lowKickback,

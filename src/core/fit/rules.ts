@@ -105,8 +105,8 @@ export const live = <T>(property: Identified<T>): readonly T[] =>
   property.candidates.filter(({ weight }) => weight >= LIVE_WEIGHT).map(({ value }) => value);
 
 /**
- * Whether two identified properties are the same: true when both are settled alike, false when no live candidate is shared (so an
- * unsettled 3/8 and a .325 already clash), else null.
+ * Whether two identified properties are the same: true when both are settled alike, false when no live candidate is
+ * shared (so an unsettled 3/8 and a .325 already clash), else null.
  */
 export function sameProperty<T>(a: Identified<T>, b: Identified<T>): boolean | null {
   if (a.status === 'conflict' || b.status === 'conflict') return null;
@@ -208,7 +208,10 @@ function partsRule({ condemned, undecided }: FitContext): FitJudgement {
   return { rule, holds: true, reason: { code: 'parts-sound' } };
 }
 
-/** Low-kickback suits everyone. A standard chain is for trained operators only; a recorded choice lifts that unless the shop is of the school that it never does. */
+/**
+ * Low-kickback suits everyone. A standard chain is for trained operators only; a recorded choice lifts that unless the
+ * shop is of the school that it never does.
+ */
 function kickbackRule({ kickbackClass, operatorTrained, kickbackChoice, classSchool }: FitContext): FitJudgement {
   const rule = 'kickback-not-stepped-up';
   if (kickbackClass === 'low-kickback') return { rule, holds: true, reason: { code: 'kickback-low' } };

@@ -17,7 +17,10 @@ import { ANY_LEVEL, commonOf, commonToolOf, placesAlong } from './profile-prior'
 import { type Station } from './station';
 import { EDGES, type Edge } from '../declared';
 
-/** The widest that a groove is anywhere, from all widths together: drawn as the least of its negative, so that one question serves depth and width. */
+/**
+ * The widest that a groove is anywhere, from all widths together: drawn as the least of its negative, so that one
+ * question serves depth and width.
+ */
 export interface WidestBelief {
   /** What is negative: the greatest width anywhere. */
   readonly negative: Least;
@@ -41,7 +44,10 @@ interface Width {
   readonly station: number;
   readonly at: number;
   readonly width: Estimate;
-  /** Readings of one kind make one profile: mouth and floor together, one of them alone, or bounds, which are no readings of it. */
+  /**
+   * Readings of one kind make one profile: mouth and floor together, one of them alone, or bounds, which are no
+   * readings of it.
+   */
   readonly kind: string;
 }
 
@@ -65,7 +71,10 @@ function fitWidths(widths: readonly Width[], tool: InstrumentId | null, designs:
 /** Columns of the points between two profiles. */
 const APART = 61;
 
-/** Readings so far from every level, all on one side, that no roughness between them brings them near it: standard uncertainties, and mm beside. */
+/**
+ * Readings so far from every level, all on one side, that no roughness between them brings them near it: standard
+ * uncertainties, and mm beside.
+ */
 const FAR = 6;
 const FAR_BESIDE = 0.12;
 
@@ -148,7 +157,10 @@ export function playAtWidest({ negative, tool }: WidestBelief, link: Estimate): 
 /** The greatest play with its uncertainty, from the least of its negative. */
 export const positive = ({ value, u }: Estimate): Estimate => ({ value: mm(-value), u });
 
-/** Of so many widths the narrowest reading must be this many standard uncertainties below the link before the place is called pinched. */
+/**
+ * Of so many widths the narrowest reading must be this many standard uncertainties below the link before the place is
+ * called pinched.
+ */
 const OF_MANY = 1.5;
 
 /** Whether a groove is no wider than its link: the narrowest of many readings is low by chance, one alone is not. */

@@ -34,7 +34,9 @@ export interface EdgeBelief {
   readonly places: readonly BelievedPlace[];
   /** At each station, in the order of the sheet; null where no depth was measured. */
   readonly stations: readonly (BelievedPlace | null)[];
-  /** The step at each station, in the order of the sheet; null where neither depth nor level test tells of the place. */
+  /**
+   * The step at each station, in the order of the sheet; null where neither depth nor level test tells of the place.
+   */
   readonly steps: readonly (Estimate | null)[];
   /** The mean step of the edge. */
   readonly meanStep: Estimate;
@@ -183,7 +185,10 @@ function drawBoth(
 /** Columns of the points that an edge draws by. */
 const columns = (fitted: EdgeFit | null): number => 2 * (fitted?.places.length ?? 0);
 
-/** A dip that no reading shows may lie so far, mm, under the least depth that is believed: further than the deepest by what its own doubt adds. */
+/**
+ * A dip that no reading shows may lie so far, mm, under the least depth that is believed: further than the deepest by
+ * what its own doubt adds.
+ */
 const HIDDEN_UNDER = DEEPEST_DIP + 0.1;
 
 /** Whether a dip between the stations could carry the least depth under one of the levels it is held against. */
@@ -249,7 +254,10 @@ function weakestPlace(fits: Readonly<Record<Edge, EdgeFit | null>>, beliefs: Bar
   return (found as { at: NonNullable<BarBelief['leastAt']> } | null)?.at ?? null;
 }
 
-/** What a belief is asked: the levels that the least depth is held against, and the step that counts as out of level, mm. */
+/**
+ * What a belief is asked: the levels that the least depth is held against, and the step that counts as out of level,
+ * mm.
+ */
 export interface Asked {
   readonly depths: readonly number[];
   readonly step: number;
@@ -258,9 +266,10 @@ export interface Asked {
 }
 
 /**
- * What is believed of a bar from all its readings together: each edge's rails are a smooth mean and a smooth difference, read with one tool whose own error is common
- * to all; narrow dips are weighed for each reading by itself. One question is then asked of all of it: how deep is the least place anywhere? It is answered by few
- * draws where they lie far from every limit, and by many where one is near.
+ * What is believed of a bar from all its readings together: each edge's rails are a smooth mean and a smooth
+ * difference, read with one tool whose own error is common to all; narrow dips are weighed for each reading by itself.
+ * One question is then asked of all of it: how deep is the least place anywhere? It is answered by few draws where they
+ * lie far from every limit, and by many where one is near.
  */
 export function barBelief(
   stations: Readonly<Record<Edge, readonly Station[]>>,

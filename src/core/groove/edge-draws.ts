@@ -13,15 +13,17 @@ function lowerHeld(mean: number, lean: number, { near, far }: Held): number {
   return Math.min(near ? heldBetween(a, near) : a, far ? heldBetween(b, far) : b);
 }
 
-/** The four lowest places that one row of points gives an edge, its signs turned, and the lengths that are out of level. */
+/**
+ * The four lowest places that one row of points gives an edge, its signs turned, and the lengths that are out of level.
+ */
 interface RowDraw {
   readonly lowest: Float64Array;
   readonly unlevel: Float64Array;
 }
 
 /**
- * Draws one row, its points turned in four ways: the depth up or down with what of the step goes with it, and the rest of the step across or back. The turns are written
- * out: this is the innermost loop of a judgement.
+ * Draws one row, its points turned in four ways: the depth up or down with what of the step goes with it, and the rest
+ * of the step across or back. The turns are written out: this is the innermost loop of a judgement.
  */
 function drawRow(
   { depths, leans }: { readonly depths: Float64Array; readonly leans: Float64Array },
@@ -93,7 +95,10 @@ function lowestHeld(
 const mattersOf = (lengths: Float64Array): number =>
   Math.min(LENGTH_THAT_MATTERS, lengths.reduce((sum, each) => sum + each, 0) / 2);
 
-/** Whether a drawn edge is out of level over a length that matters, and which way: above 0 the near rail is the high one. */
+/**
+ * Whether a drawn edge is out of level over a length that matters, and which way: above 0 the near rail is the high
+ * one.
+ */
 function leansIn(steps: Float64Array, from: number, lengths: Float64Array, stepLimit: number, matters: number): number {
   let [near, far] = [0, 0];
   for (let j = 0; j < lengths.length; j += 1) {
@@ -217,7 +222,10 @@ export interface PlaceDraws {
   readonly rails: Readonly<Record<Rail, Float64Array>>;
 }
 
-/** Depths of both rails all along an edge, draw by draw as the least was drawn: what another reading there would tell of it. */
+/**
+ * Depths of both rails all along an edge, draw by draw as the least was drawn: what another reading there would tell of
+ * it.
+ */
 export function drawPlaces(
   { places, within, rails, dips, held, sorted }: EdgeFit,
   points: readonly Float64Array[],

@@ -80,7 +80,10 @@ function byPlace(tests: readonly LevelTest[]): readonly (readonly LevelTest[])[]
 
 const OTHER = { level: 'level', near: 'far', far: 'near' } as const;
 
-/** Whether the tests, or where they are even the readings, name the far rail more: then the edge is looked at in a mirror, so that a bar and its mirror image are judged alike. */
+/**
+ * Whether the tests, or where they are even the readings, name the far rail more: then the edge is looked at in a
+ * mirror, so that a bar and its mirror image are judged alike.
+ */
 function isMirrored(tests: readonly LevelTest[], ways: readonly NormalWay[], offset: number): boolean {
   const named = tests.reduce((sum, { says }) => sum + (says === 'near' ? 1 : says === 'far' ? -1 : 0), 0);
   if (named !== 0) return named < 0;
@@ -134,7 +137,10 @@ export function testedEdge(
   return { paths, tests: found };
 }
 
-/** Where an edge of which no depth was measured is looked at when the whole of it was tested, mm from the tail (common practice, no source). */
+/**
+ * Where an edge of which no depth was measured is looked at when the whole of it was tested, mm from the tail (common
+ * practice, no source).
+ */
 const USUAL_PLACES = [60, 150, 240, 330] as const;
 /** Tests this near together say little of the whole edge, mm. */
 const A_WHOLE_EDGE = 200;
@@ -150,7 +156,9 @@ export function testedPlaces(
   return along(isWhole && span < A_WHOLE_EDGE ? [...ats, ...USUAL_PLACES] : ats);
 }
 
-/** Edges that were worked out last: most keys change something else, and an edge takes as long as all the rest of a bar. */
+/**
+ * Edges that were worked out last: most keys change something else, and an edge takes as long as all the rest of a bar.
+ */
 const LATEST = new Map<string, TestedEdge>();
 const KEPT = 8;
 

@@ -35,7 +35,10 @@ export const stepSightings = (stations: readonly Station[]): readonly Sighting[]
 /** Variances this near count as alike. */
 const ALIKE = 0.8;
 
-/** Whether both rails of a station were read, and alike: then their mean and their difference tell nothing of each other. */
+/**
+ * Whether both rails of a station were read, and alike: then their mean and their difference tell nothing of each
+ * other.
+ */
 export function isReadAlike({ near, far }: Station, common: InstrumentId | null): boolean {
   if (!near || !far) return false;
   const [a, b] = [ownVariance(near, common), ownVariance(far, common)];

@@ -7,7 +7,10 @@ import type { RailsAt } from './rails-belief';
 /** What a rule laid along the rails showed: no light under it, or light at a place. */
 export type RailLine = NonNullable<NonNullable<BarSheet['checks']>['railLine']>;
 
-/** Narrow dips expected on a millimetre of an edge that nobody laid a rule along (shop's figure, tried on simulated bars), and by how much a rule that shows no light, or some, makes them rarer or commoner. */
+/**
+ * Narrow dips expected on a millimetre of an edge that nobody laid a rule along (shop's figure, tried on simulated
+ * bars), and by how much a rule that shows no light, or some, makes them rarer or commoner.
+ */
 const USUAL = 0.2 / 350;
 const AFTER_THE_RULE: Readonly<Record<RailLine, number>> = { even: 0.1, low: 3 };
 
@@ -75,7 +78,10 @@ function believedBetween({ places, rails }: EdgeFit, at: number): RailsAt {
   };
 }
 
-/** Rails that a dip is on, the lower one first, so that the mirror image of an edge is judged alike: that one, both, or the higher one alone. */
+/**
+ * Rails that a dip is on, the lower one first, so that the mirror image of an edge is judged alike: that one, both, or
+ * the higher one alone.
+ */
 const HIGHER_ALONE = 2 / 3;
 
 /**

@@ -1,4 +1,7 @@
-/** The groove of a bar: stations along it, how a link stands in it, and what is believed of rails and mouth between them. */
+/**
+ * The groove of a bar: stations along it, how a link stands in it, and what is believed of rails and mouth between
+ * them.
+ */
 export * from './rock';
 export * from './station';
 export * from './play';

@@ -13,15 +13,19 @@ export type EdgeStands = Readonly<Record<Edge, Stands | null>>;
 /** What a level test answers: that the rails are level, or which one is the high one. */
 export type LevelAnswer = 'level' | Rail;
 
-/** What each test can show of a step: from how large a step on it answers that a rail is high, and how much that wavers, mm. */
+/**
+ * What each test can show of a step: from how large a step on it answers that a rail is high, and how much that wavers,
+ * mm.
+ */
 interface Power {
   readonly from: number;
   readonly spread: number;
 }
 
 /**
- * The powers of the level tests (shop's figures, model §18). Light under a square is seen from a few hundredths; a blade of 0.10 mm slipped under its low side does
- * not go in where nothing is to be filed; ink shows a few hundredths that need no work; a bar on its edge averages the whole edge.
+ * The powers of the level tests (shop's figures, model §18). Light under a square is seen from a few hundredths; a
+ * blade of 0.10 mm slipped under its low side does not go in where nothing is to be filed; ink shows a few hundredths
+ * that need no work; a bar on its edge averages the whole edge.
  */
 export const LEVEL_TEST_POWER = {
   square: { from: 0.07, spread: 0.03 },
@@ -121,7 +125,10 @@ export function chanceBy(test: Pick<LevelTest, 'kind' | 'says'>): (step: number)
   };
 }
 
-/** A normal reading that says about the same as an answer: it guides where draws are made, and weighs nothing (tried, model §18). */
+/**
+ * A normal reading that says about the same as an answer: it guides where draws are made, and weighs nothing (tried,
+ * model §18).
+ */
 const GUIDE = { level: { value: 0, u: 0.08 }, high: { value: 0.22, u: 0.15 } } as const;
 
 export function guideOf({ says }: Pick<LevelTest, 'says'>): { readonly value: number; readonly variance: number } {

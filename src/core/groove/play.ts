@@ -3,12 +3,14 @@ import { deepShare } from './rock';
 import { engagedAt, type Station } from './station';
 
 /**
- * Side play of a link at a station, from below and from above. The mouth is the widest place of a groove: alone it says only that there is no more play than
- * that; the width near the floor alone, that there is no less.
+ * Side play of a link at a station, from below and from above. The mouth is the widest place of a groove: alone it says
+ * only that there is no more play than that; the width near the floor alone, that there is no less.
  */
 export type PlayBounds = Bounds;
 
-/** A width between mouth and floor: both readings in shares that add to one, so that what the tool shares stays whole. */
+/**
+ * A width between mouth and floor: both readings in shares that add to one, so that what the tool shares stays whole.
+ */
 function mixed(mouth: Estimate, deep: Estimate, share: number): Estimate {
   const value = mm(mouth.value * (1 - share) + deep.value * share);
   const own = (a: Estimate, part: number) => part * (sameTool(mouth, deep) ? ownUncertainty(a) : a.u);

@@ -2,7 +2,9 @@ import { flatMap } from '../flat-map';
 import type { Make, ProfilePrior } from '../belief';
 import type { Estimate, InstrumentId } from '../quantity';
 
-/** Sizes that the smooth part of a bar's wear may have, mm, with their weights (a way that was tried on simulated bars). */
+/**
+ * Sizes that the smooth part of a bar's wear may have, mm, with their weights (a way that was tried on simulated bars).
+ */
 const ROUGHNESS: readonly (readonly [number, number])[] = [
   [0.01, 6.5],
   [0.05, 2.2],
@@ -10,7 +12,10 @@ const ROUGHNESS: readonly (readonly [number, number])[] = [
   [0.4, 0.4],
 ];
 
-/** The difference of two rails changes more freely along an edge than its depth: one rail alone chips, dents and wears (tried on simulated bars). */
+/**
+ * The difference of two rails changes more freely along an edge than its depth: one rail alone chips, dents and wears
+ * (tried on simulated bars).
+ */
 const STEP_ROUGHNESS: typeof ROUGHNESS = [
   [0.01, 6.5],
   [0.06, 2.4],
@@ -25,7 +30,10 @@ const makes = (levelSpread: number, roughness: typeof ROUGHNESS, share = 1): rea
 const ANYWHERE = 3;
 export const ANY_LEVEL: ProfilePrior = { level: null, makes: makes(ANYWHERE, ROUGHNESS) };
 
-/** What a coarse tool cannot contradict it must not be taken to confirm: where readings scatter by more than wear does, wear is thought rougher from the start (tried on simulated bars read by thumbnail marks). */
+/**
+ * What a coarse tool cannot contradict it must not be taken to confirm: where readings scatter by more than wear does,
+ * wear is thought rougher from the start (tried on simulated bars read by thumbnail marks).
+ */
 const COARSE_ROUGHNESS: typeof ROUGHNESS = [
   [0.01, 3.5],
   [0.05, 2],

@@ -10,7 +10,10 @@ import {
 } from '../belief';
 import { TESTED_DRAWS, type TestedEdge, type TestFound } from './edge-level';
 
-/** What is believed at one place: the mean of both rails, their step (near less far), standard uncertainties, and the covariance of the two, mm and mm². */
+/**
+ * What is believed at one place: the mean of both rails, their step (near less far), standard uncertainties, and the
+ * covariance of the two, mm and mm².
+ */
 export interface RailsAt {
   readonly depth: { readonly mean: number; readonly u: number };
   readonly step: { readonly mean: number; readonly u: number };
@@ -34,7 +37,10 @@ export interface RailPaths {
 export interface RailsBelief {
   readonly places: readonly number[];
   readonly at: readonly RailsAt[];
-  /** Where level tests had their say the rails are drawn once, and nothing else is drawn of them; null where none was made. */
+  /**
+   * Where level tests had their say the rails are drawn once, and nothing else is drawn of them; null where none was
+   * made.
+   */
   readonly tested: { readonly paths: RailPaths; readonly tests: readonly TestFound[] } | null;
   /** Fills in the deviations of a row, and returns the means that they are from. */
   readonly draw: (

@@ -8,14 +8,17 @@ export interface GrooveShape {
   readonly deepAt: Mm | null;
 }
 
-/** How far below the rails the link's tang reaches: its own length, or the whole groove where it stands on the floor. */
+/**
+ * How far below the rails the link's tang reaches: its own length, or the whole groove where it stands on the floor.
+ */
 export function engagement(tang: Mm, depth: Mm): Mm {
   return mm(Math.min(tang, depth));
 }
 
 /**
- * Groove width at a depth below the rails: a straight line from the mouth to the reading near the floor, and **parallel below it**: a flare ends, and nothing is drawn on where
- * nobody measured. The mouth alone means a parallel groove; so does a reading near the floor that nobody placed.
+ * Groove width at a depth below the rails: a straight line from the mouth to the reading near the floor, and **parallel
+ * below it**: a flare ends, and nothing is drawn on where nobody measured. The mouth alone means a parallel groove; so
+ * does a reading near the floor that nobody placed.
  */
 export function widthAt({ mouth, deep, deepAt }: GrooveShape, depth: number): Mm {
   if (deep === null || deepAt === null || deepAt <= 0) return mouth;
@@ -23,9 +26,11 @@ export function widthAt({ mouth, deep, deepAt }: GrooveShape, depth: number): Mm
 }
 
 /**
- * The share of the width near the floor in the one width that stands for a flared groove: `w = (w₀ + w₁′)/2`, w₁′ the width at the depth of engagement
- * (model §5, §12). A reading near the floor that nobody placed counts as taken where the link ends.
- * @param engaged how deep the link stands; null where its tang is not known, and then it reaches below the reading near the floor
+ * The share of the width near the floor in the one width that stands for a flared groove: `w = (w₀ + w₁′)/2`, w₁′ the
+ * width at the depth of engagement (model §5, §12). A reading near the floor that nobody placed counts as taken where
+ * the link ends.
+ * @param engaged how deep the link stands; null where its tang is not known, and then it reaches below the reading near
+ *   the floor
  */
 export function deepShare({ deep, deepAt }: Pick<GrooveShape, 'deep' | 'deepAt'>, engaged: number | null): number {
   if (deep === null) return 0;
@@ -41,8 +46,8 @@ export function rockingWidth(groove: GrooveShape, engaged: Mm | null): Mm {
 
 /**
  * How far a link can tilt in its groove before both corners touch: `g·cosθ + e·sinθ = w`, in closed form
- * `θ = atan2(e, g) − acos(w/√(e²+g²))`. A groove no wider than the link gives 0: it pinches. A groove wider than the link's diagonal
- * never stops it: the tilt is then counted to where the diagonal lies level.
+ * `θ = atan2(e, g) − acos(w/√(e²+g²))`. A groove no wider than the link gives 0: it pinches. A groove wider than the
+ * link's diagonal never stops it: the tilt is then counted to where the diagonal lies level.
  *
  * @param width groove width, mm
  * @param thickness link thickness g, mm, above zero
@@ -67,7 +72,10 @@ export type StraightEdgeOutcome = (typeof STRAIGHT_EDGE_OUTCOMES)[number];
 /** An eye against the light takes a gap below this for closed, mm (common practice, no source). */
 export const GAP_UNSEEN = 0.05;
 
-/** Cutter geometry of the straight-edge test: kerf K, bar thickness T, tip height h above the middle of the engaged tang. */
+/**
+ * Cutter geometry of the straight-edge test: kerf K, bar thickness T, tip height h above the middle of the engaged
+ * tang.
+ */
 export interface CutterGeometry {
   readonly kerf: Mm;
   readonly barThickness: Mm;
@@ -87,7 +95,8 @@ export function predictStraightEdge(rocking: Degrees, cutter: CutterGeometry): S
 }
 
 /**
- * The play (groove width less link thickness) at which the straight-edge gap closes: the derived limit on play. Its tilt θ* has
+ * The play (groove width less link thickness) at which the straight-edge gap closes: the derived limit on play. Its
+ * tilt θ* has
  * `h·sin θ* = (K − T)/2`, and the play is `g·cosθ* + e·sinθ* − g`.
  *
  * @returns null when the tip lies too low ever to close the gap (overhang ≥ h), or the kerf is no wider than the bar

@@ -13,7 +13,10 @@ import type { Edge, Rail } from '../declared';
 import type { BarSheet, StationSheet } from '../sheet';
 import { engagement, type GrooveShape } from './rock';
 
-/** One station as estimates. What was not measured is null. The floor of the groove is the datum, so a depth is its rail's height. */
+/**
+ * One station as estimates. What was not measured is null. The floor of the groove is the datum, so a depth is its
+ * rail's height.
+ */
 export interface Station {
   /** Position of the station in the sheet, which places in checks refer to. */
   readonly index: number;
@@ -61,7 +64,10 @@ export type Square = NonNullable<StationSheet['square']>;
 /** By the light under it, or by a blade slipped under its low side. */
 export type SquareWith = NonNullable<StationSheet['squareWith']>;
 
-/** What a reading says at worst where less is better: its value, or the mark that it does not exceed; one mark from below is all there is otherwise. */
+/**
+ * What a reading says at worst where less is better: its value, or the mark that it does not exceed; one mark from
+ * below is all there is otherwise.
+ */
 function worst(reading: LengthReading): Mm {
   const { lo, hi } = boundsOf(reading);
   return (hi ?? lo)!.value;
@@ -96,7 +102,10 @@ function secondMeasurement({ after }: StationSheet): SecondMeasurement | null {
   return near || far || mouth ? { near, far, mouth } : null;
 }
 
-/** The stations of an edge with estimates for readings, in the order of the sheet. A position known only to one side is taken there. */
+/**
+ * The stations of an edge with estimates for readings, in the order of the sheet. A position known only to one side is
+ * taken there.
+ */
 export function stationsOf(bar: BarSheet | undefined, edge: Edge): readonly Station[] {
   return (bar?.edges?.[edge]?.stations ?? []).map((station, index) => ({
     index,
@@ -134,7 +143,9 @@ export function leastDepth({ near, far }: Pick<Station, 'near' | 'far'>): Estima
   return near ?? far;
 }
 
-/** Depth of engagement at a station; the whole tang where the groove's depth is not known. Null for a tang that is not. */
+/**
+ * Depth of engagement at a station; the whole tang where the groove's depth is not known. Null for a tang that is not.
+ */
 export function engagedAt(station: Pick<Station, 'near' | 'far'>, tang: Estimate | null): Mm | null {
   if (!tang) return null;
   const least = leastDepth(station);
@@ -163,7 +174,10 @@ export function markerSays({ marker }: Station): Rail | 'level' | null {
 /** Whether a station was measured again after the rework. */
 export const measuredAgainAt = ({ after }: Pick<Station, 'after'>): boolean => after !== null;
 
-/** What came off the rails between two measurements, mm; nothing where a rail was not measured both times, and never less than nothing. */
+/**
+ * What came off the rails between two measurements, mm; nothing where a rail was not measured both times, and never
+ * less than nothing.
+ */
 function metalOff(before: Station, now: Pick<Station, 'near' | 'far'>): number {
   const [first, second] = [leastDepth(before), leastDepth(now)];
   return first && second ? Math.max(0, first.value - second.value) : 0;
@@ -176,8 +190,8 @@ function chipAfter(chip: Chip | null, off: number): Chip | null {
 }
 
 /**
- * A station as it stands: what was measured again after the rework counts as it is now, and **what was not still counts as it was first read**. The level tests
- * of before say nothing of rails that were dressed since.
+ * A station as it stands: what was measured again after the rework counts as it is now, and **what was not still counts
+ * as it was first read**. The level tests of before say nothing of rails that were dressed since.
  */
 export function standingStation(station: Station): Station {
   const { after, widths } = station;

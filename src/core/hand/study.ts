@@ -36,7 +36,8 @@ const CONFIDENCE = 0.95;
 
 /**
  * Standard deviation of one take with its interval, and the bias against a known size.
- * @see JCGM 100:2008 4.2.2 (experimental standard deviation), 4.2.3 (of the mean); the interval by χ²: NIST/SEMATECH e-Handbook 7.2.3.1 (from memory)
+ * @see JCGM 100:2008 4.2.2 (experimental standard deviation), 4.2.3 (of the mean); the interval by χ²: NIST/SEMATECH
+ *   e-Handbook 7.2.3.1 (from memory)
  */
 export function studyResult({ takes, known }: Pick<Study, 'takes' | 'known'>): StudyResult {
   const n = takes.length;
@@ -58,11 +59,16 @@ export function studyResult({ takes, known }: Pick<Study, 'takes' | 'known'>): S
 export interface HandFigures {
   /** Standard deviation of one placing, mm. */
   readonly own: number;
-  /** Taken off every reading, mm, with the doubt that is left of the tool's own error; null where no block was measured. */
+  /**
+   * Taken off every reading, mm, with the doubt that is left of the tool's own error; null where no block was measured.
+   */
   readonly bias: { readonly value: number; readonly shared: number } | null;
 }
 
-/** A tool further off than so many times what it is trusted with is broken, or the block is another: no reading is put right by that (shop's figure). */
+/**
+ * A tool further off than so many times what it is trusted with is broken, or the block is another: no reading is put
+ * right by that (shop's figure).
+ */
 const BELIEVED_UP_TO = 10;
 
 /** Whether a bias is one that a tool may have. */
@@ -70,7 +76,8 @@ export const isBelieved = ({ instrument }: Pick<Study, 'instrument'>, { bias }: 
   bias === null || Math.abs(bias.value) <= BELIEVED_UP_TO * INSTRUMENTS[instrument].maxError;
 
 /**
- * What a study gives to readings; null where it has too few takes for that, or a bias that no tool has. Takes that never differ show the step of the tool, and no more.
+ * What a study gives to readings; null where it has too few takes for that, or a bias that no tool has. Takes that
+ * never differ show the step of the tool, and no more.
  */
 export function figuresOf(study: Study): HandFigures | null {
   if (study.takes.length - 1 < DEGREES_NEEDED) return null;

@@ -32,7 +32,8 @@ function telling(checks: readonly Check[], id: Check['id']): Check | null {
 const isWorthTelling = (check: Check | null): boolean => check !== null && check.outcome !== 'ok';
 
 /**
- * What was found before the work and stands after it: all that was wrong or near it, and the figures that are always told. Checks of what dressing would leave are no finding; how it goes out is told by itself.
+ * What was found before the work and stands after it: all that was wrong or near it, and the figures that are always
+ * told. Checks of what dressing would leave are no finding; how it goes out is told by itself.
  * @param before checks of the sheet as the parts came
  * @param standing checks of the sheet as it stands
  * @param renewed parts that went: what was found of them does not go out

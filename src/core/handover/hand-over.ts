@@ -89,7 +89,10 @@ export function choicesOf({ sheet, verdicts }: Pick<Judged, 'sheet' | 'verdicts'
   ) as Choices;
 }
 
-/** Puts together what is handed over: what was found, done and condemned, the numbers, the proof, advice, and the next visit. */
+/**
+ * Puts together what is handed over: what was found, done and condemned, the numbers, the proof, advice, and the next
+ * visit.
+ */
 export function handOver({ judged, before, choices, newChain, limits, schools }: HandedOver): HandOver {
   const { sheet, verdicts, checks, bar, proof } = judged;
   const made = choicesOf(judged, choices);

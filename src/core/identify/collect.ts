@@ -100,7 +100,10 @@ function narrowest(bar: BarSheet, field: 'mouth' | 'deep'): LengthReading | null
   return least?.reading ?? null;
 }
 
-/** The groove near its floor, where it was measured for itself or at a station. The mouth speaks only where nothing better does. */
+/**
+ * The groove near its floor, where it was measured for itself or at a station. The mouth speaks only where nothing
+ * better does.
+ */
 function grooveStatements(bar: BarSheet, setAside: readonly EvidenceId[]): Statement[] {
   const from = (id: EvidenceId): Source => ({ id, part: 'bar' });
   const floor = narrowest(bar, 'deep');

@@ -7,9 +7,15 @@ export interface Evidence<T extends string | number> {
   readonly weightOf: (candidate: T) => number;
   /** True for a mark that somebody punched or wrote: it may be another part's. */
   readonly mark?: boolean;
-  /** True for a width that wears: it narrows an unmarked number and never speaks against a marked one of another property. */
+  /**
+   * True for a width that wears: it narrows an unmarked number and never speaks against a marked one of another
+   * property.
+   */
   readonly wears?: boolean;
-  /** How well each candidate explains it where a mark says the same number: a marked bar is believed before its worn groove. */
+  /**
+   * How well each candidate explains it where a mark says the same number: a marked bar is believed before its worn
+   * groove.
+   */
   readonly besideMark?: (candidate: T) => number;
 }
 
@@ -19,7 +25,10 @@ export const CONTRADICTION = 0.035;
 /** Candidates lighter than this are not listed. */
 export const LISTED_WEIGHT = 0.001;
 
-/** Chance that a stamp or a learned mark is another part's or misread, and that a build is misjudged beside a known chain (shop's figure, model §12). */
+/**
+ * Chance that a stamp or a learned mark is another part's or misread, and that a build is misjudged beside a known
+ * chain (shop's figure, model §12).
+ */
 export const MARK_ERROR = 0.03;
 
 /** Chance that a template, a cross-check by cutters or by the tensioner's centres is mistaken (shop's figure). */

@@ -11,7 +11,10 @@ export const FLOOR_WIDENING = 0.15;
 export const SOUND_WIDENING = 0.1;
 /** A floor may be worn wider than that by up to so much, mm (common practice, no source). */
 export const FLOOR_WORN = 1.5;
-/** Share of bars whose floor is worn so (shop's figure); of bars whose gauge is marked, the mark is believed before a worn groove. */
+/**
+ * Share of bars whose floor is worn so (shop's figure); of bars whose gauge is marked, the mark is believed before a
+ * worn groove.
+ */
 const WORN_SHARE = 0.05;
 const MARKED_WORN_SHARE = 0.85;
 /** A groove is not narrower than its gauge: how well a wider gauge explains it (shop's figure). */
@@ -24,7 +27,10 @@ function blurredInterval(x: number, lo: number, hi: number, u: number): number {
   return (normalCdf((x - lo) / u) - normalCdf((x - hi) / u)) / (hi - lo);
 }
 
-/** Which of the two marks let the part pass: a mark of the part's own size does, a refusing mark of its own size does not. */
+/**
+ * Which of the two marks let the part pass: a mark of the part's own size does, a refusing mark of its own size does
+ * not.
+ */
 type Passing = 'lo' | 'hi';
 
 /** Chance that a value spread evenly over [lo, hi] is felt to lie between two marks. */
@@ -89,8 +95,9 @@ function atLeast(reading: LengthReading, thickness: number): number {
 }
 
 /**
- * The gauge of a bar from its groove: at a sound place or near the floor, where it wears little. A groove worn wider than usual still leaves the narrower gauges their
- * share. The mouth wears without end and says its gauge only from below: no gauge is wider than it.
+ * The gauge of a bar from its groove: at a sound place or near the floor, where it wears little. A groove worn wider
+ * than usual still leaves the narrower gauges their share. The mouth wears without end and says its gauge only from
+ * below: no gauge is wider than it.
  */
 export function grooveEvidence(reading: LengthReading, where: 'sound' | 'floor' | 'mouth'): Evidence<GaugeId> {
   const reasonOf = (at: ReturnType<typeof estimate>): IdentityReason => {
@@ -115,7 +122,9 @@ export function grooveEvidence(reading: LengthReading, where: 'sound' | 'floor' 
   };
 }
 
-/** How well a groove spread evenly over an interval explains a reading: a density for a measured one, a chance for tabs. */
+/**
+ * How well a groove spread evenly over an interval explains a reading: a density for a measured one, a chance for tabs.
+ */
 function seenIn(reading: LengthReading, lo: number, hi: number): number {
   if (reading.kind === 'bounded') return feltBetween(lo, hi, reading, 'lo');
   const { value, u } = estimate(reading)!;

@@ -102,8 +102,9 @@ function itemsOf(said: readonly Said[], setAside: readonly EvidenceId[]): readon
 }
 
 /**
- * Identifies chain, bar, drive sprocket and nose from a sheet. Every property ends settled (weight 0.95 or more and nothing against),
- * open with the one observation that would settle it, or in conflict, with the reasons. Evidence that was set aside does not count.
+ * Identifies chain, bar, drive sprocket and nose from a sheet. Every property ends settled (weight 0.95 or more and
+ * nothing against), open with the one observation that would settle it, or in conflict, with the reasons. Evidence that
+ * was set aside does not count.
  * @param codes drive-link codes the shop has learned
  */
 export function identify(sheet: BenchSheet, codes: readonly LearnedCode[] = []): Identity {

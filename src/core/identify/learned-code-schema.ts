@@ -1,7 +1,10 @@
 import { z } from 'zod';
 import { GAUGE_IDS, PITCH_MARKS } from '../families';
 
-/** A code punched into drive links, and what it turned out to stand for. The shop's own table: makers use systems of their own. */
+/**
+ * A code punched into drive links, and what it turned out to stand for. The shop's own table: makers use systems of
+ * their own.
+ */
 export const learnedCodeSchema = z.strictObject({
   code: z.string().trim().min(1).max(20),
   pitch: z.enum(PITCH_MARKS).nullable(),

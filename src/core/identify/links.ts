@@ -18,15 +18,18 @@ const SLIP: readonly number[] = [1, 0.05, 0.005];
 const WILD = 1e-5;
 /** An unmarked number on a bar may well be something else. */
 const BARE_DOUBT = 0.25;
-/** A tape lies in the groove, not at the rivets, and stretches round the nose: its count is good to this many links (shop's figure). */
+/**
+ * A tape lies in the groove, not at the rivets, and stretches round the nose: its count is good to this many links
+ * (shop's figure).
+ */
 const TAPE_LINKS_U = 0.7;
 
 /** Drive links per cutter. */
 export const LINKS_PER_CUTTER: Record<Sequence, number> = { 'full-complement': 2, 'semi-skip': 2.5, 'full-skip': 3 };
 
 /**
- * Cutters that a loop of n links carries: n/2, n/2.5 or n/3, rounded either way where the sequence does not come out even
- * and one pair stands out of order at the join.
+ * Cutters that a loop of n links carries: n/2, n/2.5 or n/3, rounded either way where the sequence does not come out
+ * even and one pair stands out of order at the join.
  * @example cuttersExpected(72, 'full-complement') // [36]
  */
 export function cuttersExpected(links: number, sequence: Sequence): readonly number[] {
@@ -148,8 +151,8 @@ const product = (evidence: readonly Evidence<number>[], value: number): number =
   evidence.reduce((weight, item) => weight * item.weightOf(value), 1);
 
 /**
- * Drive links of a chain. Two equal counts settle it; one count or unequal ones leave it open; a count that the cutters or the loop's
- * length cannot carry is a conflict.
+ * Drive links of a chain. Two equal counts settle it; one count or unequal ones leave it open; a count that the cutters
+ * or the loop's length cannot carry is a conflict.
  */
 export function identifyChainLinks(statements: readonly LinksStatement[]): Identified<number> {
   const evidence = weighed(statements);
@@ -165,7 +168,10 @@ export function identifyChainLinks(statements: readonly LinksStatement[]): Ident
   return concluded(candidates, equal ? reasons : [...reasons, { code: 'count-again', counts }], clash, repeated);
 }
 
-/** Drive links a bar is for on this saw. The stamp settles what the bar says of itself; whether that suits the saw, a count must show. */
+/**
+ * Drive links a bar is for on this saw. The stamp settles what the bar says of itself; whether that suits the saw, a
+ * count must show.
+ */
 export function identifyBarLinks(statements: readonly LinksStatement[]): Identified<number> {
   const evidence = weighed(statements);
   const notes = noted(statements);

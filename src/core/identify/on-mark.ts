@@ -22,8 +22,8 @@ function settlesAlone<T extends string | number>(
 }
 
 /**
- * Adds to a settled number the one mark that it stands on. Two marks of different readings confirm each other, and so does a measurement that settles it by
- * itself.
+ * Adds to a settled number the one mark that it stands on. Two marks of different readings confirm each other, and so
+ * does a measurement that settles it by itself.
  * @param values all values that the number may have
  */
 export function withOnMark<T extends string | number>(

@@ -21,8 +21,8 @@ const product = <T extends string>(evidence: readonly Evidence<T>[], candidate: 
 
 /**
  * Weighs pitch and gauge together, because families and gauges meet only in some pairs: links of .063 speak against low
- * profile, links of .043 for it. Each property is concluded from the best pair that each of its values is part of, so that a family made in
- * many gauges is not favoured for that.
+ * profile, links of .043 for it. Each property is concluded from the best pair that each of its values is part of, so
+ * that a family made in many gauges is not favoured for that.
  */
 export function identifyPitchAndGauge(given: PitchAndGaugeEvidence): {
   pitch: Identified<FamilyId>;

@@ -22,7 +22,8 @@ export function pitchFromSpan(
 }
 
 /**
- * Rivets to span so that the pitch is known to a wanted standard uncertainty: the smallest k with `u(span)/k ≤ wanted`, plus one.
+ * Rivets to span so that the pitch is known to a wanted standard uncertainty: the smallest k with `u(span)/k ≤ wanted`,
+ * plus one.
  * @param uSpan standard uncertainty of the span, mm
  * @param wanted wanted standard uncertainty of the pitch, mm, above zero
  */
@@ -56,7 +57,10 @@ function distance(pitch: number, u: number, family: FamilyId): number {
 const fits = (pitch: number, u: number): boolean =>
   FAMILY_IDS.some((family) => distance(pitch, u, family) <= FITS_NONE_BEYOND);
 
-/** A span speaks for families, or for none: then the rivets were probably miscounted by one, and the count that would fit is named. */
+/**
+ * A span speaks for families, or for none: then the rivets were probably miscounted by one, and the count that would
+ * fit is named.
+ */
 export function spanEvidence(length: LengthReading, rivets: number): Evidence<FamilyId> | IdentityReason | null {
   const span = estimate(length);
   if (!span) return null;
@@ -90,7 +94,10 @@ export function pitchMarkEvidence(
   return naming(flatMap(marks, familiesOfMark), { code: 'pitch-mark', on, value: marks[0]!, text }, doubt, isMark);
 }
 
-/** A file that is a size off the custom is found on some benches: chance that it speaks for another family (shop's figure). */
+/**
+ * A file that is a size off the custom is found on some benches: chance that it speaks for another family (shop's
+ * figure).
+ */
 const FILE_ERROR = 0.1;
 /** Files are sold in steps of about half a millimetre: nearer than this is the same size, mm. */
 const FILE_STEP = 0.2;

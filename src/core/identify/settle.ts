@@ -4,7 +4,10 @@ import { minutesFor, type Askable, type BenchSheet, type EvidenceId } from '../s
 import { MARK_ERROR } from './combine';
 import type { Candidate, Identified, IdentifiedPart, IdentifiedProperty, IdentityReason, Settling } from './reasons';
 
-/** An observation that could be made, into which classes it parts the candidates, and how often it succeeds (shop's figure). */
+/**
+ * An observation that could be made, into which classes it parts the candidates, and how often it succeeds (shop's
+ * figure).
+ */
 interface Observation<T> {
   readonly measure: Askable;
   readonly classOf: (candidate: T) => string;
@@ -67,7 +70,10 @@ const BLIND_LINKS: readonly Candidate<number>[] = [1, 2, 3].map((value) => ({ va
 const even = <T>(values: readonly T[]): readonly Candidate<T>[] =>
   values.map((value) => ({ value, weight: 1 / values.length }));
 
-/** Expected drop in the chance that the heaviest candidate is wrong, when the observation parts the candidates into its classes. */
+/**
+ * Expected drop in the chance that the heaviest candidate is wrong, when the observation parts the candidates into its
+ * classes.
+ */
 export function gainOf<T>(candidates: readonly Candidate<T>[], { classOf, succeeds }: Observation<T>): number {
   const now = Math.max(0, ...candidates.map(({ weight }) => weight));
   const best = new Map<string, number>();
@@ -121,8 +127,8 @@ function repeatOf(
 }
 
 /**
- * What to make again when all was made and the number is open all the same (a thickness between two gauges, a stamp that nobody can read): the observation that
- * would tell most if it came out clearer.
+ * What to make again when all was made and the number is open all the same (a thickness between two gauges, a stamp
+ * that nobody can read): the observation that would tell most if it came out clearer.
  */
 function againOf<T>(observations: readonly Observation<T>[], candidates: readonly Candidate<T>[]): Settling | null {
   const worth = (observation: Observation<T>) => gainOf(candidates, observation) / minutesFor(observation.measure);
@@ -130,7 +136,10 @@ function againOf<T>(observations: readonly Observation<T>[], candidates: readonl
   return best ? { measure: best.measure, minutes: minutesFor(best.measure), gain: LEAST_GAIN } : null;
 }
 
-/** A gain that is never nothing while a number is open: two equal counts are asked for even when one count is all but sure. */
+/**
+ * A gain that is never nothing while a number is open: two equal counts are asked for even when one count is all but
+ * sure.
+ */
 const LEAST_GAIN = 0.05;
 
 function settling<T>(
@@ -149,7 +158,8 @@ function settling<T>(
 }
 
 /**
- * What would confirm a number that one mark alone says: the quickest observation of another kind that could contradict it.
+ * What would confirm a number that one mark alone says: the quickest observation of another kind that could contradict
+ * it.
  * @param mark the reading that the mark stands on
  */
 export function confirming(

@@ -128,8 +128,8 @@ const readBefore = new Map<string, StampReading>();
 const MOST_REMEMBERED = 500;
 
 /**
- * Takes a stamp apart. Nothing is decided here: a bare `72` is a count that nobody marked, a bare `50` may be a gauge, a
- * count or a length in centimetres, and both stand as such.
+ * Takes a stamp apart. Nothing is decided here: a bare `72` is a count that nobody marked, a bare `50` may be a gauge,
+ * a count or a length in centimetres, and both stand as such.
  * @param text what is punched on a bar or a link, as read
  */
 export function readStamp(text: string): StampReading {

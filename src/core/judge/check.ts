@@ -19,7 +19,10 @@ export const GOING_OUT_CHECKS = ['refit.lift', ...PROOF_CHECKS] as const;
 /** Checks of what dressing would leave. */
 export const FORESEEN_CHECKS = ['bar.depth-after', 'bar.floor-clearance-after', 'bar.play-after'] as const;
 
-/** Checks that are computed of several readings, in the order they are named; those of a finding or of one length stand with its declaration. */
+/**
+ * Checks that are computed of several readings, in the order they are named; those of a finding or of one length stand
+ * with its declaration.
+ */
 export const COMPUTED_CHECKS = [
   'bar.depth',
   'bar.depth-after',
@@ -130,7 +133,10 @@ export interface Check {
   readonly source: string | null;
   /** Where one mark alone is known: the value is a bound, from below or from above. */
   readonly bound: 'at-least' | 'at-most' | null;
-  /** The reading it hangs on most, and the standard uncertainty that one more such reading would have, in the unit of the value. */
+  /**
+   * The reading it hangs on most, and the standard uncertainty that one more such reading would have, in the unit of
+   * the value.
+   */
   readonly repeat: Repeat | null;
   /** What to make again, because it contradicts all else that is known; null where it does not. */
   readonly again: Askable | null;
@@ -140,7 +146,9 @@ export interface Check {
   readonly work: Operation | null;
   /** Work that it might call for, and from which outcome on. */
   readonly might: Work | null;
-  /** What its value is made of and held against, as it can be drawn; null where there is none, or one bound of it alone. */
+  /**
+   * What its value is made of and held against, as it can be drawn; null where there is none, or one bound of it alone.
+   */
   readonly ways: readonly Way[] | null;
   /** The observed word, for observations. */
   readonly observed: string | null;

@@ -92,7 +92,9 @@ export interface JudgedValue<U extends Unit = 'mm'> {
 
 const kindOf = ({ role }: Limit): LimitKind => (role === 'min' ? 'min' : 'max');
 
-/** A value against a condemning limit, judged by what can be said of its probability: `watch` inside the warning band. */
+/**
+ * A value against a condemning limit, judged by what can be said of its probability: `watch` inside the warning band.
+ */
 export function judgedCheck<U extends Unit>(
   head: Head,
   { value, within, bound = null, ways }: JudgedValue<U>,
@@ -139,7 +141,10 @@ export function readingCheck(head: Head, reading: LengthReading, limit: Limit<'m
   return judgedCheck(head, { value: (lo ?? hi)!, within, bound: lo ? 'at-least' : 'at-most' }, limit, watch);
 }
 
-/** A value against a limit that only calls for work: it does when that is more likely than not; `watch` inside the warning band. */
+/**
+ * A value against a limit that only calls for work: it does when that is more likely than not; `watch` inside the
+ * warning band.
+ */
 export function workCheck<U extends Unit>(
   head: Head,
   value: Estimate<U>,

@@ -66,7 +66,8 @@ function lengthsIn(group: GroupId) {
 }
 
 /**
- * The checks of all lengths of a group that are judged by themselves. What nobody measured is left out, but for what is always listed.
+ * The checks of all lengths of a group that are judged by themselves. What nobody measured is left out, but for what is
+ * always listed.
  * @param found the group as read
  */
 export function measuredChecks(

@@ -39,7 +39,8 @@ function findingsIn(group: GroupId) {
 }
 
 /**
- * The checks of all findings that are judged by their word alone. Those that nobody looked for are left out, but for the few that are always listed.
+ * The checks of all findings that are judged by their word alone. Those that nobody looked for are left out, but for
+ * the few that are always listed.
  * @param found the group as read
  */
 export function seenChecks(
@@ -63,7 +64,10 @@ const READING_OF = new Map<string, ReadingPath>(
   }).reverse(),
 );
 
-/** The one reading that a check comes from, whatever edge or member of a list it belongs to; null where it is computed of several. */
+/**
+ * The one reading that a check comes from, whatever edge or member of a list it belongs to; null where it is computed
+ * of several.
+ */
 export const readingOf = (check: CheckId): ReadingPath | null => READING_OF.get(check) ?? null;
 
 /** What is told of each finding, whatever edge or member of a list it belongs to. */

@@ -61,8 +61,9 @@ const byRank = (a: Check, b: Check): number =>
   PLACE.get(a.id)! - PLACE.get(b.id)! || (a.probability ?? 0) - (b.probability ?? 0);
 
 /**
- * Decides one part. One condemning failure is enough to replace, whatever is missing. Otherwise anything required and missing, or a condemning
- * limit too close to call, leaves it undecided, with the work already known listed. Checks that only call for work never condemn.
+ * Decides one part. One condemning failure is enough to replace, whatever is missing. Otherwise anything required and
+ * missing, or a condemning limit too close to call, leaves it undecided, with the work already known listed. Checks
+ * that only call for work never condemn.
  */
 export function decide(...given: Parameters<typeof decision>): Verdict {
   const [, checks] = given;

@@ -12,7 +12,10 @@ export function operationsFor(checks: readonly Check[], planned: readonly Operat
   return OPERATIONS.filter((operation) => wanted.includes(operation));
 }
 
-/** What of the work is still to be done: what was levelled, straightened or closed counts as done only once it was measured again. */
+/**
+ * What of the work is still to be done: what was levelled, straightened or closed counts as done only once it was
+ * measured again.
+ */
 export const openWork = (wanted: readonly Operation[], done: readonly Operation[]): readonly Operation[] =>
   wanted.filter((operation) => !done.includes(operation) || !SEEN_TO_BE_DONE.includes(operation));
 

@@ -51,8 +51,8 @@ function toldLimits<D extends Declaration>(part: D): { readonly [I in LimitsOf<D
 }
 
 /**
- * The default limits: those of judged lengths are told with their readings, all others here. They are defaults of a shop, not of the trade: every one can be changed, and the saw maker's
- * own figure wins wherever there is one.
+ * The default limits: those of judged lengths are told with their readings, all others here. They are defaults of a
+ * shop, not of the trade: every one can be changed, and the saw maker's own figure wins wherever there is one.
  */
 export const DEFAULT_LIMITS = {
   'bar.depth.quarter': limit(4, 'mm', 'min', 'memory'),

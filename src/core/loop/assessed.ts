@@ -14,7 +14,9 @@ import { estimate, mm, type Estimate, type LengthReading, type Mm } from '../qua
 import type { BenchSheet, Askable } from '../sheet';
 import type { ChainAssessment } from '../chain/checks';
 
-/** The pitch the loop was computed with, and where it comes from: measured over rivets, from push and pull, or as made. */
+/**
+ * The pitch the loop was computed with, and where it comes from: measured over rivets, from push and pull, or as made.
+ */
 export interface LoopPitch {
   readonly pitch: number;
   readonly from: 'span' | 'push-pull' | 'nominal';

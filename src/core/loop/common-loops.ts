@@ -26,7 +26,9 @@ export const LOOP_SPREAD = 0.08;
 /** How many inches beyond the loops seen the straight line is still followed. */
 const REACH_INCHES = 8;
 
-/** Loops of a family with different counts, shortest first; families without two of them borrow the low-profile ones. */
+/**
+ * Loops of a family with different counts, shortest first; families without two of them borrow the low-profile ones.
+ */
 function tableFor(family: FamilyId): { table: readonly CommonLoop[]; scale: number } {
   const of = (wanted: FamilyId) =>
     COMMON_LOOPS.filter(
@@ -38,7 +40,10 @@ function tableFor(family: FamilyId): { table: readonly CommonLoop[]; scale: numb
   return { table: of('38lp'), scale: FAMILIES['38lp'].pitch / FAMILIES[family].pitch };
 }
 
-/** Links usual for a family and listed length: along straight lines between the loops seen. Null far outside what was seen. */
+/**
+ * Links usual for a family and listed length: along straight lines between the loops seen. Null far outside what was
+ * seen.
+ */
 export function usualLinks(family: FamilyId, listed: Mm): number | null {
   const { table, scale } = tableFor(family);
   const inches = toInches(listed);

@@ -20,7 +20,10 @@ export function chainSpeed(pitch: number, teeth: number, rpm: number): number {
   return (2 * pitch * teeth * rpm) / 60_000;
 }
 
-/** The two wheels a loop runs round, by the radius at which the rivets run, mm. A hard nose is a wheel that does not turn. */
+/**
+ * The two wheels a loop runs round, by the radius at which the rivets run, mm. A hard nose is a wheel that does not
+ * turn.
+ */
 export interface Wheels {
   readonly drive: number;
   readonly nose: number;
@@ -41,7 +44,8 @@ export function loopLength({ drive, nose }: Wheels, centres: number): Mm {
 const CLOSE_ENOUGH = 1e-7;
 
 /**
- * Centre distance at which a loop of this length lies without slack, mm: {@link loopLength} turned round by bisection, since it only grows with C.
+ * Centre distance at which a loop of this length lies without slack, mm: {@link loopLength} turned round by bisection,
+ * since it only grows with C.
  * @returns null when the loop is too short to go round the two wheels at all
  */
 export function centresFor(wheels: Wheels, length: number): Mm | null {

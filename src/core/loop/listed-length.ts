@@ -1,6 +1,9 @@
 import { inches, mm, toInches, type Mm } from '../quantity';
 
-/** How far above an even inch a bar may stand and still be sold as that inch by some: 3/8 in (common practice, no source). */
+/**
+ * How far above an even inch a bar may stand and still be sold as that inch by some: 3/8 in (common practice, no
+ * source).
+ */
 export const ROUNDED_DOWN_WITHIN = 0.375;
 
 /** Reading a rule to a sixteenth: a bar this little above an even inch still is that inch. */
@@ -14,7 +17,8 @@ export interface ListedLength {
 }
 
 /**
- * The lengths a bar may be listed as: the next even inch up; within 3/8 in above an even inch that one first; and the odd inch that some list there.
+ * The lengths a bar may be listed as: the next even inch up; within 3/8 in above an even inch that one first; and the
+ * odd inch that some list there.
  * @param effective front of the side cover to the tip, chain tensioned
  * @example listedLengths(inches(20.125)) // 20 (down), 22 (up), 21 (odd)
  */

@@ -29,7 +29,10 @@ function repeatsAt(sheet: BenchSheet, measure: Askable): number {
   return Math.max(0, ...reads.map((read) => read?.repeats?.length ?? 0));
 }
 
-/** One more reading for each condemning check that is too close to call, with its own tool, in the unit of its value. The least depth of a bar has its own way of asking. */
+/**
+ * One more reading for each condemning check that is too close to call, with its own tool, in the unit of its value.
+ * The least depth of a bar has its own way of asking.
+ */
 export function repeats(checks: readonly Check[], sheet: BenchSheet): Asked[] {
   return flatMap(checks, (check): Asked[] => {
     const { id, bound, condemns, outcome, value, limit, uncertainty, repeat } = check;
@@ -114,7 +117,10 @@ export function otherSide(checks: readonly Check[]): Asked[] {
   });
 }
 
-/** Measured values that nothing holds for themselves: a reading that contradicts another, a mark that bounds one side only. */
+/**
+ * Measured values that nothing holds for themselves: a reading that contradicts another, a mark that bounds one side
+ * only.
+ */
 export function unjudged(checks: readonly Check[]): Asked[] {
   return flatMap(checks, (check): Asked[] => {
     const { outcome, value, repeat, note } = check;
@@ -174,6 +180,9 @@ const BESIDE = 0.1;
 /** A station nearer than this is the same place, mm. */
 const SAME_PLACE = 5;
 
-/** A chance of a step outside these is no question: before any level test, and once some were made (tried on simulated bars, model §18). */
+/**
+ * A chance of a step outside these is no question: before any level test, and once some were made (tried on simulated
+ * bars, model §18).
+ */
 const WORTH_A_TEST = { from: 0.2, to: 0.8 } as const;
 const WORTH_ANOTHER = { from: 0.08, to: 0.9 } as const;

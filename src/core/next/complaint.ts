@@ -35,7 +35,10 @@ export function afterDerailing(sheet: BenchSheet, fit: readonly FitJudgement[], 
 /** What a look is worth where something may have been hurt. */
 const WORTH_A_LOOK = 0.2;
 
-/** How much of the open complaint a reading speaks of: the shares of all causes that it may find or clear, where the cause is not as good as found. */
+/**
+ * How much of the open complaint a reading speaks of: the shares of all causes that it may find or clear, where the
+ * cause is not as good as found.
+ */
 export function bearing(measure: Askable, diagnoses: readonly Diagnosis[]): number {
   let sum = 0;
   for (const { next, causes } of diagnoses)

@@ -38,7 +38,10 @@ function takenAt({ bar }: BenchSheet, { edge, rail, place: { station } }: Depth)
   return reading?.kind === 'measured' ? reading.repeats.length : 0;
 }
 
-/** What a depth moves the least depth by: as far as the two go together, draw by draw, and as far as the tool's own error is in both or in neither. */
+/**
+ * What a depth moves the least depth by: as far as the two go together, draw by draw, and as far as the tool's own
+ * error is in both or in neither.
+ */
 function spreadOf(
   { place, rail, tool }: Depth,
   least: Float64Array,
@@ -83,7 +86,10 @@ function widestGap(bar: BarAssessment): { readonly edge: Edge; readonly at: numb
   return found;
 }
 
-/** Where only a dip between the stations leaves the depth open: a rule along the rails shows it on all of them at once; after that, a depth in the widest gap. */
+/**
+ * Where only a dip between the stations leaves the depth open: a rule along the rails shows it on all of them at once;
+ * after that, a depth in the widest gap.
+ */
 function mayHide(open: Check, bar: BarAssessment, sheet: BenchSheet): Asked[] {
   const chance = 1 - (open.probability ?? 0);
   const asked = { gain: chance, reason: { code: 'may-hide', chance }, question: 'least depth' } as const;
@@ -97,7 +103,10 @@ function mayHide(open: Check, bar: BarAssessment, sheet: BenchSheet): Asked[] {
   return [{ ...asked, measure: there, at: gap.at, decides: ONE_GAP, minutes: minutesFor(there) }];
 }
 
-/** Depths that could decide a bar whose least depth is too close to call: at a station again, between stations, or with a finer tool, the likeliest for its minutes first. One is enough at a time. */
+/**
+ * Depths that could decide a bar whose least depth is too close to call: at a station again, between stations, or with
+ * a finer tool, the likeliest for its minutes first. One is enough at a time.
+ */
 export function decidingDepths(checks: readonly Check[], bar: BarAssessment, sheet: BenchSheet): Asked[] {
   const open = checks.find(({ id, outcome, bound }) => id === 'bar.depth' && outcome === 'undecided' && bound === null);
   const { least, tool } = bar.belief;

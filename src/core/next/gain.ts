@@ -3,7 +3,10 @@ import { normalCdf, normalPdf } from '../quantity';
 const STEPS = 60;
 const REACH = 5;
 
-/** How far one more reading moves what is believed, standard deviation, in the unit of the value: nothing where the tool's own error is all that is left. */
+/**
+ * How far one more reading moves what is believed, standard deviation, in the unit of the value: nothing where the
+ * tool's own error is all that is left.
+ */
 export function movedBy(u: number, v: number, shared = 0): number {
   const own = Math.sqrt(Math.max(0, u * u - shared * shared));
   return own === 0 ? 0 : (own * own) / Math.hypot(own, v);
@@ -12,8 +15,8 @@ export function movedBy(u: number, v: number, shared = 0): number {
 const left = (u: number, spread: number): number => Math.sqrt(Math.max(0, u * u - spread * spread));
 
 /**
- * Expected drop in the chance of a wrong call on a limit by a reading that moves what is believed by so much (preposterior analysis of a normal mean; the expectation over where the mean would move is
- * summed over steps).
+ * Expected drop in the chance of a wrong call on a limit by a reading that moves what is believed by so much
+ * (preposterior analysis of a normal mean; the expectation over where the mean would move is summed over steps).
  * @param margin distance from the limit, either sign
  * @param u present standard uncertainty, above zero
  * @param spread of where the mean would move

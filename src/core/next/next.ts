@@ -52,8 +52,8 @@ function worthAsking({ sheet, identity, checks, verdicts, bar, chain, fit, diagn
 const BEARING = 0.1;
 
 /**
- * Measurements worth making, one entry per reading, in the order to take them: first what decides oftenest for the minutes it takes now, set-ups that are due counted, and what speaks most of the
- * complaint.
+ * Measurements worth making, one entry per reading, in the order to take them: first what decides oftenest for the
+ * minutes it takes now, set-ups that are due counted, and what speaks most of the complaint.
  */
 export function nextMeasurements(meaning: Meaning): readonly NextMeasurement[] {
   const best = new Map<string, NextMeasurement>();

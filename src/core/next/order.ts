@@ -28,8 +28,9 @@ function after({ measure }: NextMeasurement, there: ReadonlySet<SetUp>): Readonl
 }
 
 /**
- * Readings in the order to take them: each time the one with the largest chance of deciding for its minutes, the set-up that is due counted (without set-ups that is the optimum: W. E. Smith, Various
- * optimizers for single-stage production, 1956, from memory; with them it stays within a few percent of trying all orders).
+ * Readings in the order to take them: each time the one with the largest chance of deciding for its minutes, the set-up
+ * that is due counted (without set-ups that is the optimum: W. E. Smith, Various optimizers for single-stage
+ * production, 1956, from memory; with them it stays within a few percent of trying all orders).
  * @param chance how likely a reading decides
  */
 export function inOrder(

@@ -16,7 +16,9 @@ function chanceFor(measure: Askable, { bar }: BenchSheet): number {
   return decidesFor(measure) * (isEdge && isMeasured ? LIKE_THE_OTHER : 1);
 }
 
-/** Readings that a part to be judged waits for: what every part of its kind needs, and what this one's verdict names. */
+/**
+ * Readings that a part to be judged waits for: what every part of its kind needs, and what this one's verdict names.
+ */
 export function missing(sheet: BenchSheet, verdicts: readonly Verdict[]): Asked[] {
   const parts = judgedParts(sheet);
   return flatMap(verdicts, ({ part, action, reasons }) => {
@@ -72,10 +74,14 @@ export function limitWaits(checks: readonly Check[], { bar }: Identity): Asked[]
 
 /** Rails that are as good as level have no lean to reckon. */
 const LEANS_FROM = 0.2;
-/** What the bar's thickness takes off the chance of a wrong call: little, it moves the drift by a tenth (shop's figure). */
+/**
+ * What the bar's thickness takes off the chance of a wrong call: little, it moves the drift by a tenth (shop's figure).
+ */
 const THICKNESS_GAIN = 0.2;
 
-/** Where a cut runs crooked and the rails may stand out of level, the lean of the links lacks the bar's own thickness. */
+/**
+ * Where a cut runs crooked and the rails may stand out of level, the lean of the links lacks the bar's own thickness.
+ */
 export function leanWaits(sheet: BenchSheet, { edges, leanDrift }: BarAssessment): Asked[] {
   const measure = 'bar.thickness';
   const isCrooked = (sheet.job?.symptoms ?? []).some((symptom) => sideOf(symptom) !== null);
@@ -92,7 +98,10 @@ export function leanWaits(sheet: BenchSheet, { edges, leanDrift }: BarAssessment
   ];
 }
 
-/** How often an angle that nobody has measured is so far off that the length hangs on it (shop's figure); where damage is called a wrong angle, as often as not. */
+/**
+ * How often an angle that nobody has measured is so far off that the length hangs on it (shop's figure); where damage
+ * is called a wrong angle, as often as not.
+ */
 const ANGLE_IS_OFF = 0.15;
 
 /** Cutters too close to their limit, whose angle nobody has measured: filing it right may take what is left. */

@@ -8,8 +8,8 @@ export interface MeasuringPlan {
 }
 
 /**
- * The shortest list that can decide the job as it stands: of measurements that answer one question the first is enough. Its first line is the next best measurement, and it grows shorter with every
- * reading that clears up what it asks for.
+ * The shortest list that can decide the job as it stands: of measurements that answer one question the first is enough.
+ * Its first line is the next best measurement, and it grows shorter with every reading that clears up what it asks for.
  */
 export function measuringPlan(next: readonly NextMeasurement[]): MeasuringPlan {
   const answered = new Set<string>();

@@ -19,7 +19,10 @@ export function assessNose(sheet: BenchSheet): readonly Check[] {
   );
 }
 
-/** What a failed nose means for its bar: re-nose it if the nose can be replaced, condemn it if not, ask if nobody has said. */
+/**
+ * What a failed nose means for its bar: re-nose it if the nose can be replaced, condemn it if not, ask if nobody has
+ * said.
+ */
 export function noseOnBar(sheet: BenchSheet, nose: readonly Check[]): Check | null {
   if (!nose.some(({ outcome, condemns }) => outcome === 'fail' && condemns)) return null;
   const replaceable = sheet.bar?.noseReplaceable;

@@ -15,7 +15,10 @@ export interface ChainNumbers {
 
 /** An order, with what must go on with the chain. */
 export interface ChainOrder extends ChainNumbers {
-  /** The drive sprocket that must go on with the chain, because the one that came is past its limit; null where it may stay. */
+  /**
+   * The drive sprocket that must go on with the chain, because the one that came is past its limit; null where it may
+   * stay.
+   */
   readonly driveSprocket: SprocketOrder | null;
 }
 
@@ -70,9 +73,10 @@ function ordered<T>(chain: Identified<T>, bar: Identified<T>): Identified<T> {
 }
 
 /**
- * Writes the order for a new chain, or says all that stands in the way. Pitch and gauge come from the chain, or from the bar where no
- * chain was brought; links must have been counted twice, stamp or no stamp. Parts that clash withhold the order: which of them is the wrong one is
- * for a person to say. A drive sprocket past its limit withholds it too, until a new one is said to go on with the chain.
+ * Writes the order for a new chain, or says all that stands in the way. Pitch and gauge come from the chain, or from
+ * the bar where no chain was brought; links must have been counted twice, stamp or no stamp. Parts that clash withhold
+ * the order: which of them is the wrong one is for a person to say. A drive sprocket past its limit withholds it too,
+ * until a new one is said to go on with the chain.
  */
 export function decideOrder(
   identity: Identity,
@@ -114,8 +118,9 @@ export function decideOrder(
 type SprocketSheet = Partial<Pick<DriveSprocketSheet, 'teeth' | 'type' | 'renewed'>>;
 
 /**
- * Low-kickback stays low-kickback; an untrained operator gets it whatever was on the saw; a trained one keeps the chain's class. Only a
- * recorded choice steps up, and for the untrained not even that where the shop is of that school. Where professionals choose freely, the class of a trained one is asked: null.
+ * Low-kickback stays low-kickback; an untrained operator gets it whatever was on the saw; a trained one keeps the
+ * chain's class. Only a recorded choice steps up, and for the untrained not even that where the shop is of that school.
+ * Where professionals choose freely, the class of a trained one is asked: null.
  */
 export function orderedClass({
   kickbackClass,

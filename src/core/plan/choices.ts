@@ -43,7 +43,9 @@ function noseRuledOut({ sheet }: Judged, { bar, nose }: Choices): PlanRule | nul
   return noseTeeth === undefined || thickness === undefined ? 'nose-is-known' : null;
 }
 
-/** Rules of the set by the parts that they speak of: where one of these is replaced, the rule is asked of the new one. */
+/**
+ * Rules of the set by the parts that they speak of: where one of these is replaced, the rule is asked of the new one.
+ */
 const SPEAKS_OF: Readonly<Partial<Record<FitRule, readonly Part[]>>> = {
   'chain-pitch-is-sprocket-pitch': ['chain', 'driveSprocket'],
   'chain-pitch-is-bar-pitch': ['chain', 'bar'],
@@ -62,7 +64,10 @@ function brokenByWhatStays({ fit }: Judged, choices: Choices): FitRule | null {
   return fit.find(({ rule, holds }) => holds === false && (SPEAKS_OF[rule]?.every(stays) ?? false))?.rule ?? null;
 }
 
-/** The rule that a combination breaks by the verdicts of its parts and by what stays together; null where it breaks none. */
+/**
+ * The rule that a combination breaks by the verdicts of its parts and by what stays together; null where it breaks
+ * none.
+ */
 export function brokenByWhatIs(judged: Judged, choices: Choices): PlanRule | null {
   for (const part of PARTS) {
     const choice = choices[part];

@@ -9,7 +9,8 @@ type Choosable = Pick<Plan, 'choices' | 'costToday' | 'named' | 'isAlike'> & {
 };
 
 /**
- * The plan that is looked at first: the cheapest hour, or what costs least today where their hours are not to be told apart.
+ * The plan that is looked at first: the cheapest hour, or what costs least today where their hours are not to be told
+ * apart.
  * @param plans the cheapest today first
  */
 export function looksFirst<P extends Choosable>(plans: readonly P[]): P | null {
@@ -18,7 +19,10 @@ export function looksFirst<P extends Choosable>(plans: readonly P[]): P | null {
   return (cheapest?.isAlike && !cheapest.isBeaten ? cheapest : hour) ?? cheapest ?? null;
 }
 
-/** The plan that another choice for one part leads to: of those that make it, the one that changes least else, the cheapest today of these; null where no plan makes it. */
+/**
+ * The plan that another choice for one part leads to: of those that make it, the one that changes least else, the
+ * cheapest today of these; null where no plan makes it.
+ */
 export function whatIf<P extends Choosable>(plans: readonly P[], chosen: P, part: Part, choice: Choice): P | null {
   const kept = ({ choices }: P): number =>
     PARTS.filter((each) => each !== part && choices[each] !== undefined && choices[each] === chosen.choices[each])

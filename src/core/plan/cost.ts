@@ -32,7 +32,8 @@ const stretched = <L extends Life>(life: L, by: number): L => ({
 });
 
 /**
- * Cost of a running hour over a horizon: what is paid today, and a renewal each time a part ends (renewal reward: for new parts it is the sum of cost over mean life, whatever the horizon).
+ * Cost of a running hour over a horizon: what is paid today, and a renewal each time a part ends (renewal reward: for
+ * new parts it is the sum of cost over mean life, whatever the horizon).
  * The band is 80 %, each part's life off by its own share, independent of the others.
  * @param today what is paid now, smallest units of the currency
  * @param hours the horizon, above 0
@@ -72,7 +73,10 @@ const PRICE = {
 export const labour = (minutes: number, limits: Limits): number =>
   Math.round((minutes * limits['plan.labour'].value) / 60);
 
-/** Passes of a dressing that no plan foresees, because nobody has measured how much comes off (common practice, no source). */
+/**
+ * Passes of a dressing that no plan foresees, because nobody has measured how much comes off (common practice, no
+ * source).
+ */
 const USUAL_PASSES = 8;
 
 /** Minutes of dressing: edge by edge as the dressing plan has them, else the usual. */
@@ -113,6 +117,9 @@ export function workOf(judged: Judged, choices: Choices, limits: Limits): { minu
   return { minutes, worked };
 }
 
-/** What a later renewal of a part costs: the part that is fitted now or the cheapest that would fit, else the shop's figure; and fitting it. */
+/**
+ * What a later renewal of a part costs: the part that is fitted now or the cheapest that would fit, else the shop's
+ * figure; and fitting it.
+ */
 export const renewalCost = (part: Part, fitting: StockPart | null, limits: Limits): number =>
   (fitting?.priceCents ?? limits[PRICE[part]].value) + labour(limits[FITTING[part]].value, limits);

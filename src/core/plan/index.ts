@@ -1,4 +1,7 @@
-/** Repair plans: every way to bring a set back that breaks no rule, what each costs today and per running hour, and which are worth choosing between. */
+/**
+ * Repair plans: every way to bring a set back that breaks no rule, what each costs today and per running hour, and
+ * which are worth choosing between.
+ */
 export * from './choices';
 export * from './cost';
 export * from './lives';

@@ -40,7 +40,10 @@ function barLeft({ bar }: Judged, isDressed: boolean, limits: Limits): number | 
   return dressings * limits['plan.life.dressing'].value;
 }
 
-/** Share of a drive sprocket's life that is left: by its wear, else by the chains that ran on it; null where neither is known. */
+/**
+ * Share of a drive sprocket's life that is left: by its wear, else by the chains that ran on it; null where neither is
+ * known.
+ */
 function sprocketShare({ sheet: { driveSprocket } }: Judged, limits: Limits): number | null {
   const wear = driveSprocket?.wear && estimate(driveSprocket.wear);
   if (wear) return Math.max(0, 1 - wear.value / limits['sprocket.wear'].value);
@@ -86,7 +89,10 @@ export function chainShare(judged: Judged, choices: Choices, limits: Limits): nu
   return sprocket * bar;
 }
 
-/** Lives of all parts of a plan. The first chain's is shortened by what stays around it; those that follow come on parts that were renewed in their turn. */
+/**
+ * Lives of all parts of a plan. The first chain's is shortened by what stays around it; those that follow come on parts
+ * that were renewed in their turn.
+ */
 export function livesOf(judged: Judged, choices: Choices, limits: Limits): Readonly<Partial<Record<Part, Life>>> {
   const lives: Partial<Record<Part, Life>> = {};
   for (const part of Object.keys(choices) as Part[]) {

@@ -10,7 +10,8 @@ export interface OrderedPart {
 }
 
 /**
- * Parts beside the chain that must be replaced because they are condemned, each with what it must be to go onto this saw. The nose of a bar that goes, or that cannot be renewed, comes with a new bar.
+ * Parts beside the chain that must be replaced because they are condemned, each with what it must be to go onto this
+ * saw. The nose of a bar that goes, or that cannot be renewed, comes with a new bar.
  */
 export function orderedParts(judged: Judged, schools: Schools): readonly OrderedPart[] {
   const { verdicts, sheet } = judged;

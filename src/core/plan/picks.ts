@@ -16,7 +16,10 @@ export type Picked = { readonly picks: readonly Picks[] } | { readonly rule: Pla
 const isNew = (choices: Choices, part: Part): boolean => choices[part] === 'replace';
 const stays = (choices: Choices, part: Part): boolean => choices[part] !== undefined && !isNew(choices, part);
 
-/** Whether a part that stays is surely not of a pitch, or its readings contradict one another: until that is cleared up, nothing new goes on it. */
+/**
+ * Whether a part that stays is surely not of a pitch, or its readings contradict one another: until that is cleared up,
+ * nothing new goes on it.
+ */
 const isOfAnother = (known: Identified<FamilyId>, pitch: FamilyId): boolean =>
   known.status === 'conflict' ||
   (known.value === null ? known.candidates.length > 0 && !live(known).includes(pitch) : known.value !== pitch);

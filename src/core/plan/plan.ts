@@ -46,7 +46,10 @@ export interface Plan {
 
 /** Every plan worth showing, and what became of the others. */
 export interface Plans {
-  /** Plans that nothing else beats in both today's cost and the cost of an hour, and those that are named; the cheapest today first. */
+  /**
+   * Plans that nothing else beats in both today's cost and the cost of an hour, and those that are named; the cheapest
+   * today first.
+   */
   readonly plans: readonly Plan[];
   /** Possible plans that another one beats. */
   readonly dominated: number;
@@ -146,7 +149,10 @@ function planOf(input: PlanInput, choices: Choices, picks: Picks, later: Readonl
   };
 }
 
-/** Plans that no other beats: none costs as little today and as little an hour, and less of one of them. One pass over all in order of today's cost. */
+/**
+ * Plans that no other beats: none costs as little today and as little an hour, and less of one of them. One pass over
+ * all in order of today's cost.
+ */
 function unbeaten(plans: readonly Plan[]): ReadonlySet<Plan> {
   const ordered = [...plans].sort((a, b) => a.costToday - b.costToday || a.costPerHour.value - b.costPerHour.value);
   const kept = new Set<Plan>();
@@ -203,8 +209,8 @@ export function possiblePlans(input: PlanInput): {
 }
 
 /**
- * The plans that make sense: those that nothing beats in today's cost and the cost of an hour, and the named ones. A plan that breaks a rule of the set is never among them, and no part condemned or
- * undecided goes back on.
+ * The plans that make sense: those that nothing beats in today's cost and the cost of an hour, and the named ones. A
+ * plan that breaks a rule of the set is never among them, and no part condemned or undecided goes back on.
  */
 export function planSet(input: PlanInput): Plans {
   const { plans, ruledOut } = possiblePlans(input);

@@ -41,7 +41,10 @@ export function wantedOf(judged: Judged, schools: Schools): Wanted {
   };
 }
 
-/** Low-kickback chain suits every saw; standard chain only one whose class is settled as that: it is never stepped up in silence. */
+/**
+ * Low-kickback chain suits every saw; standard chain only one whose class is settled as that: it is never stepped up in
+ * silence.
+ */
 export const suitsClass = ({ kickbackClass }: StockPart, wanted: Wanted): boolean =>
   kickbackClass === 'low-kickback' || wanted.kickbackClass === 'standard';
 
@@ -59,14 +62,20 @@ export interface SetNumbers {
   readonly driveLinks: number | null;
 }
 
-/** What a part says itself; of one that says nothing, or leaves it open, what the other says that it does not contradict. A contradiction settles nothing. */
+/**
+ * What a part says itself; of one that says nothing, or leaves it open, what the other says that it does not
+ * contradict. A contradiction settles nothing.
+ */
 function said<T>(own: Identified<T>, other: Identified<T>): T | null {
   if (own.value !== null || own.status === 'conflict') return own.value;
   const { value } = other;
   return value !== null && (own.candidates.length === 0 || live(own).includes(value)) ? value : null;
 }
 
-/** What a chain for the bar that stays must be: the bar's own numbers, else those of the chain that ran on it. Links count only as they were counted: a stamp is no count. */
+/**
+ * What a chain for the bar that stays must be: the bar's own numbers, else those of the chain that ran on it. Links
+ * count only as they were counted: a stamp is no count.
+ */
 export const numbersOfSet = ({ bar, chain }: Pick<Identity, 'bar' | 'chain'>): SetNumbers => ({
   pitch: said(bar.pitch, chain.pitch),
   gauge: said(bar.gauge, chain.gauge),

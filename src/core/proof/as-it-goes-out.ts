@@ -38,8 +38,8 @@ const pullsLeft = (drift: DriftBelief, renewed: readonly Part[]): DriftBelief =>
   );
 
 /**
- * What is still true of the saw as it goes out: without what was found on parts that were renewed since, what was mended, and the tension that it came with. Rules between parts were held to when the
- * new ones were chosen.
+ * What is still true of the saw as it goes out: without what was found on parts that were renewed since, what was
+ * mended, and the tension that it came with. Rules between parts were held to when the new ones were chosen.
  */
 export function asItGoesOut(
   { sheet, checks, fit, tension, pattern, wearPlace, drift }: Told,

@@ -29,7 +29,10 @@ function driftCheck(sheet: BenchSheet, limits: Limits): readonly Check[] {
   return [value ? workCheck(head, value, limit) : readingCheck(head, drift!, limit, null)];
 }
 
-/** What the proof found: oil, drift, chips. Only what was looked at. It speaks of the saw as it goes out, and moves no verdict. */
+/**
+ * What the proof found: oil, drift, chips. Only what was looked at. It speaks of the saw as it goes out, and moves no
+ * verdict.
+ */
 export function proofChecks(sheet: BenchSheet, limits: Limits): readonly Check[] {
   const { oil, swarf } = sheet.proof ?? {};
   return [

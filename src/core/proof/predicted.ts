@@ -20,7 +20,10 @@ export function edgeDown({ bar }: BenchSheet): Edge {
   return bar?.edgeDown === 'A' ? 'B' : 'A';
 }
 
-/** What the bar lets expect as it goes back; null where the lean of the edge that is down is not known: its depths, its groove and the tang tell it. */
+/**
+ * What the bar lets expect as it goes back; null where the lean of the edge that is down is not known: its depths, its
+ * groove and the tang tell it.
+ */
 export function expectedLean(sheet: BenchSheet, { standing }: BarAssessment, drift: DriftBelief): ExpectedLean | null {
   const edge = edgeDown(sheet);
   const lean = setLeanOf(standing[edge]);
@@ -37,7 +40,8 @@ export const signed = (drift: number, side: 'left' | 'right' | 'none'): number =
 const besideAt = (beside: number, depth: number): number => beside * (depth / NOTICED_DEPTH) ** 2;
 
 /**
- * Drift that is foreseen at a depth of cut, mm, to the right above 0: what the lean of the bar and the cutters come to together.
+ * Drift that is foreseen at a depth of cut, mm, to the right above 0: what the lean of the bar and the cutters come to
+ * together.
  * @param factor the shop's; 1 while it is not fitted
  */
 export const predictedDrift = (

@@ -27,7 +27,10 @@ export interface Proof {
   readonly state: 'not-needed' | 'not-proved' | 'passed' | 'failed';
   /** What is still to be looked at. */
   readonly missing: readonly ('proof.oil' | 'proof.cut' | 'proof.swarf')[];
-  /** Drift of the test cut, mm, to the right above 0: as foreseen by the model without a factor, and as measured; null where either is not known. */
+  /**
+   * Drift of the test cut, mm, to the right above 0: as foreseen by the model without a factor, and as measured; null
+   * where either is not known.
+   */
   readonly cut: { readonly depth: number; readonly predicted: number | null; readonly measured: number } | null;
   /** What the bar lets expect; null where that is not known, or the bar is new. */
   readonly expected: ExpectedLean | null;
@@ -60,7 +63,10 @@ function explained(check: Check, told: Told, side: 'left' | 'right' | 'none', sc
   return { check: check.id, symptom, cause, share, unexplainedShare, step, measure };
 }
 
-/** How the proof stands: a whole saw whose oil, cut and chips were all looked at is proved; parts that came alone cannot be started. */
+/**
+ * How the proof stands: a whole saw whose oil, cut and chips were all looked at is proved; parts that came alone cannot
+ * be started.
+ */
 export function judgeProof(told: Told, bar: BarAssessment, renewed: readonly Part[], schools: Schools): Proof {
   const { sheet } = told;
   const cut = measuredCut(sheet);

@@ -14,7 +14,10 @@ function lnGamma(x: number): number {
   return 0.5 * Math.log(2 * Math.PI) + (at + 0.5) * Math.log(base) - base + Math.log(sum);
 }
 
-/** Share of a χ² of so many degrees of freedom that is at or below x: the incomplete gamma function (Abramowitz & Stegun 6.5.29, 6.5.31, 26.4.19). */
+/**
+ * Share of a χ² of so many degrees of freedom that is at or below x: the incomplete gamma function (Abramowitz & Stegun
+ * 6.5.29, 6.5.31, 26.4.19).
+ */
 function chiSquareCdf(x: number, degrees: number): number {
   if (x <= 0) return 0;
   const [a, half] = [degrees / 2, x / 2];
@@ -44,7 +47,8 @@ function chiSquareCdf(x: number, degrees: number): number {
 }
 
 /**
- * The value that a χ² of so many degrees of freedom stays below with a probability: what bounds a standard deviation known from few readings.
+ * The value that a χ² of so many degrees of freedom stays below with a probability: what bounds a standard deviation
+ * known from few readings.
  * @param probability above 0 and below 1
  * @param degrees degrees of freedom, at least 1
  * @example chiSquareQuantile(0.975, 99) // 128.422 (NIST/SEMATECH e-Handbook 1.3.5.8, from memory)

@@ -30,8 +30,8 @@ export function probabilityWithin<U extends Unit>({ value, u }: Estimate<U>, lim
 }
 
 /**
- * What can be said of the probability that a value is on the good side: it lies between the two. They are equal where a reading says all there is; a bound
- * alone leaves everything open between what it excludes and what it allows.
+ * What can be said of the probability that a value is on the good side: it lies between the two. They are equal where a
+ * reading says all there is; a bound alone leaves everything open between what it excludes and what it allows.
  */
 export interface Within {
   readonly least: number;
@@ -42,9 +42,9 @@ export interface Within {
 export const exactly = (probability: number): Within => ({ least: probability, most: probability });
 
 /**
- * How likely a reading is on the good side of a limit (JCGM 106:2012): normal for a measured one, the share of the interval for one between two marks. A
- * single mark is a bound and judged as one: where it lies beyond the limit it condemns; where even a reading made at the mark itself would clear, it
- * clears; else it leaves the question open.
+ * How likely a reading is on the good side of a limit (JCGM 106:2012): normal for a measured one, the share of the
+ * interval for one between two marks. A single mark is a bound and judged as one: where it lies beyond the limit it
+ * condemns; where even a reading made at the mark itself would clear, it clears; else it leaves the question open.
  */
 export function readingWithin(reading: LengthReading, limit: number, kind: LimitKind): Within {
   if (reading.kind === 'measured') return exactly(probabilityWithin(estimate(reading)!, limit, kind));
@@ -57,8 +57,8 @@ export function readingWithin(reading: LengthReading, limit: number, kind: Limit
 }
 
 /**
- * How likely a value is on the good side where it is known from below and from above, each as an estimate: at worst by the one, at best by the other; a side that nothing holds
- * leaves all open.
+ * How likely a value is on the good side where it is known from below and from above, each as an estimate: at worst by
+ * the one, at best by the other; a side that nothing holds leaves all open.
  */
 export function boundsWithin<U extends Unit>({ lo, hi }: Bounds<U>, limit: number, kind: LimitKind): Within {
   const [worst, best] = kind === 'min' ? [lo, hi] : [hi, lo];

@@ -2,8 +2,8 @@ import { instrumentsAt, type InstrumentId } from './instrument';
 import { MM_PER_INCH } from './length';
 
 /**
- * What kind of length a field holds. It decides which values are plausible at all, and so how a number typed without a unit may be read, and the
- * tools that it is measured with on a bench, the usual ones first.
+ * What kind of length a field holds. It decides which values are plausible at all, and so how a number typed without a
+ * unit may be read, and the tools that it is measured with on a bench, the usual ones first.
  */
 export const FIELD_KINDS = {
   gauge: { lo: 0.8, hi: 2.3, name: 'gauge', tools: ['caliper', 'slot-gauge'] },

@@ -36,7 +36,8 @@ export function normalCdf(z: number): number {
 const NOTHING_LEFT = 8;
 
 /**
- * The chance that a normal about a margin is at or above nothing; far from it there is nothing to work out. With no uncertainty it is a step, and the limit itself is good.
+ * The chance that a normal about a margin is at or above nothing; far from it there is nothing to work out. With no
+ * uncertainty it is a step, and the limit itself is good.
  * @param margin what lies between the value and its limit, on the good side above 0
  * @param u standard uncertainty of the value, 0 or more, in the same unit
  */

@@ -10,11 +10,17 @@ export interface MeasuredReading {
   readonly instrument: InstrumentId;
   /** How well the hand places the tool here, mm, where it differs from the instrument's usual. */
   readonly placing?: number;
-  /** Standard deviation of one placing as this job's repeats or a study of this hand show it, mm; it replaces what is usual. */
+  /**
+   * Standard deviation of one placing as this job's repeats or a study of this hand show it, mm; it replaces what is
+   * usual.
+   */
   readonly scatter?: number;
   /** Whose hand, where a study of it stands. */
   readonly by?: string;
-  /** What this hand's tool shows too much, mm, as a study found: it is taken off; and what is left of the tool's own error. */
+  /**
+   * What this hand's tool shows too much, mm, as a study found: it is taken off; and what is left of the tool's own
+   * error.
+   */
   readonly bias?: { readonly value: number; readonly shared: number };
 }
 
@@ -31,8 +37,8 @@ export interface BoundedReading {
 export type LengthReading = MeasuredReading | BoundedReading;
 
 /**
- * One value with one standard uncertainty, both in millimetres: what arithmetic is done with. `shared` is the part of the uncertainty that every reading
- * of the same tool has in common: in a difference of two of them it cancels.
+ * One value with one standard uncertainty, both in millimetres: what arithmetic is done with. `shared` is the part of
+ * the uncertainty that every reading of the same tool has in common: in a difference of two of them it cancels.
  */
 export interface Estimate<U extends Unit = 'mm'> {
   readonly value: Units[U];
@@ -53,7 +59,8 @@ export function measured(repeats: readonly [Mm, ...Mm[]], instrument: Instrument
 const mean = (values: readonly number[]): number => values.reduce((sum, value) => sum + value, 0) / values.length;
 
 /**
- * What one placing of a tool adds, standard deviation in mm: `e² = placing² + resolution²/12`, or as the job's own repeats show it.
+ * What one placing of a tool adds, standard deviation in mm: `e² = placing² + resolution²/12`, or as the job's own
+ * repeats show it.
  * @see JCGM 100:2008 4.3.7 (rectangular distributions), 5.1.2 (sum of squares)
  */
 export function placingUncertainty({
@@ -66,7 +73,9 @@ export function placingUncertainty({
   return quadrature(placing ?? usual, resolution / Math.sqrt(12));
 }
 
-/** What a tool shares with every reading of the job, standard deviation in mm: `b² = maxError²/3` (JCGM 100:2008 4.3.7). */
+/**
+ * What a tool shares with every reading of the job, standard deviation in mm: `b² = maxError²/3` (JCGM 100:2008 4.3.7).
+ */
 export function sharedUncertainty(instrument: InstrumentId): number {
   return INSTRUMENTS[instrument].maxError / Math.sqrt(3);
 }
@@ -84,8 +93,9 @@ export function standardUncertainty(reading: MeasuredReading): number {
 }
 
 /**
- * The single value and standard uncertainty that stand for a reading; a bias that a study found is taken off (JCGM 100:2008 3.2.4). A reading bounded on both sides is
- * rectangular: its middle, and half its width over √3 (JCGM 100:2008 4.3.7).
+ * The single value and standard uncertainty that stand for a reading; a bias that a study found is taken off (JCGM
+ * 100:2008 3.2.4). A reading bounded on both sides is rectangular: its middle, and half its width over √3 (JCGM
+ * 100:2008 4.3.7).
  * @returns null when one bound is missing: half a statement has no middle
  */
 export function estimate(reading: LengthReading): Estimate | null {
@@ -111,7 +121,8 @@ export function ownUncertainty({ u, shared = 0 }: Estimate): number {
 export const sameTool = (a: Estimate, b: Estimate): boolean => a.tool !== undefined && a.tool === b.tool;
 
 /**
- * The difference of two estimates, uncertainties added in squares (JCGM 100:2008 5.1.2); what one tool put into both cancels (5.2.4).
+ * The difference of two estimates, uncertainties added in squares (JCGM 100:2008 5.1.2); what one tool put into both
+ * cancels (5.2.4).
  */
 export function difference(a: Estimate, b: Estimate): Estimate {
   const [first, second] = sameTool(a, b) ? [ownUncertainty(a), ownUncertainty(b)] : [a.u, b.u];

@@ -1,7 +1,10 @@
 /** Halvings until the quantile stands to the last digit that a double holds. */
 const HALVINGS = 200;
 
-/** Share of Student's t with so many degrees of freedom that lies between −t and t: the finite sums of Abramowitz & Stegun 26.7.3 and 26.7.4. */
+/**
+ * Share of Student's t with so many degrees of freedom that lies between −t and t: the finite sums of Abramowitz &
+ * Stegun 26.7.3 and 26.7.4.
+ */
 function shareWithin(t: number, degrees: number): number {
   const theta = Math.atan(t / Math.sqrt(degrees));
   const cos2 = Math.cos(theta) ** 2;
@@ -17,7 +20,8 @@ function shareWithin(t: number, degrees: number): number {
 }
 
 /**
- * The value that Student's t stays within, on both sides of 0, with a probability: what bounds a mean or a slope known from few readings.
+ * The value that Student's t stays within, on both sides of 0, with a probability: what bounds a mean or a slope known
+ * from few readings.
  * @param within probability, above 0 and below 1
  * @param degrees degrees of freedom, a whole number from 1
  * @example studentWithin(0.95, 10) // 2.228 (table of JCGM 100:2008, G.2, from memory)

@@ -25,7 +25,8 @@ export const originSums = (points: readonly { readonly x: number; readonly y: nu
   });
 
 /**
- * Least squares through the origin: `b = Σxy/Σx²`, its standard deviation from what is left over with n − 1 degrees of freedom (NIST StRD, problems NoInt1 and NoInt2).
+ * Least squares through the origin: `b = Σxy/Σx²`, its standard deviation from what is left over with n − 1 degrees of
+ * freedom (NIST StRD, problems NoInt1 and NoInt2).
  * @returns null where no x is other than 0
  */
 export function throughOrigin({ n, xx, xy, yy }: OriginSums): ThroughOrigin | null {

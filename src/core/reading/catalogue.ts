@@ -72,7 +72,10 @@ export function placeOf(declaration: Declaration, id = '', around: Told = {}): P
   };
 }
 
-/** The place that a path such as `bar.edges.A.stations.2.near` leads to; null where there is none. Nothing is remembered of what strangers ask for. */
+/**
+ * The place that a path such as `bar.edges.A.stations.2.near` leads to; null where there is none. Nothing is remembered
+ * of what strangers ask for.
+ */
 export function placeAt(root: Place, path: string): Place | null {
   let at: Place | undefined = root;
   for (const key of path.split('.')) {

@@ -23,7 +23,10 @@ export interface JudgedType {
   readonly limits: string;
 }
 
-/** One reading: what it is and all that is told of it. Its types as read, as written, as seen and as judged (the check it makes) ride along and cost nothing. */
+/**
+ * One reading: what it is and all that is told of it. Its types as read, as written, as seen and as judged (the check
+ * it makes) ride along and cost nothing.
+ */
 export interface ReadingDeclaration<R = unknown, W = R, C extends string = never, J extends JudgedType = never> {
   readonly is: 'reading';
   readonly kind: Kind;
@@ -203,7 +206,8 @@ export const yesNo = (told: Told = {}) => reading<boolean>({ kind: 'yes-no' }, t
 export const words = (most: number, told: Told = {}) => reading<string>({ kind: 'text', most }, told);
 
 /**
- * Readings that belong together. Any of them may be missing but those named as a must: without these the group says nothing and waits.
+ * Readings that belong together. Any of them may be missing but those named as a must: without these the group says
+ * nothing and waits.
  * @param told holds for all readings within that do not say otherwise
  */
 export function group<S extends Shape>(shape: S, told?: Told): GroupDeclaration<S, never>;

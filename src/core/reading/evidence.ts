@@ -7,7 +7,10 @@ interface Evident<M extends string> {
   readonly evidence: readonly M[];
 }
 
-/** A reading, or a group read as one, that tells what a part is: it can be set aside, and counts again when it is put back. */
+/**
+ * A reading, or a group read as one, that tells what a part is: it can be set aside, and counts again when it is put
+ * back.
+ */
 export const evidence = <const D extends Declaration>(declaration: D): D & Evident<''> => ({
   ...declaration,
   evidence: [''],
@@ -27,7 +30,8 @@ type Within<D, P extends string, Q extends string> = D extends { readonly is: 'l
     : never;
 
 /**
- * The ids of all evidence within a declaration, whichever edge it belongs to: `chain.driveLinks.0`. What is read at many stations is one evidence: `bar.edges.mouth`.
+ * The ids of all evidence within a declaration, whichever edge it belongs to: `chain.driveLinks.0`. What is read at
+ * many stations is one evidence: `bar.edges.mouth`.
  * @template P the place of the declaration
  * @template Q the place of the group that it stands in
  */

@@ -5,8 +5,8 @@ type Leaf = string | number | boolean;
 export type Join<P extends string, K extends string> = P extends '' ? K : `${P}.${K}`;
 
 /**
- * Every place of a sheet, as one points at it: `bar.edges.A.stations.2.near`, members of a list by their number. A place that the sheet does not have is no value of this
- * type, so that a slip of the pen does not compile.
+ * Every place of a sheet, as one points at it: `bar.edges.A.stations.2.near`, members of a list by their number. A
+ * place that the sheet does not have is no value of this type, so that a slip of the pen does not compile.
  * @template T a document as it is written
  */
 export type PathsOf<T, P extends string = ''> = [WrittenLength] extends [T]
@@ -36,7 +36,10 @@ export type GroupsOf<T, P extends string = ''> = [WrittenLength] extends [T]
 
 export type Side = 'A' | 'B';
 
-/** Every reading with what may be said of it, whichever edge or member of a list it belongs to: `bar.edges.stations.near`. */
+/**
+ * Every reading with what may be said of it, whichever edge or member of a list it belongs to:
+ * `bar.edges.stations.near`.
+ */
 export type ReadingsOf<T, P extends string = ''> = [WrittenLength] extends [T]
   ? readonly [P, WrittenLength]
   : T extends Leaf
@@ -72,7 +75,9 @@ export type GroupIdsOf<T, P extends string = ''> = [WrittenLength] extends [T]
             [K in keyof T & string]-?: GroupIdsOf<NonNullable<T[K]>, K extends Side ? P : Join<P, K>>;
           }[keyof T & string];
 
-/** Every judged length of a declaration with its check and its limits, whichever edge or member of a list it belongs to. */
+/**
+ * Every judged length of a declaration with its check and its limits, whichever edge or member of a list it belongs to.
+ */
 export type JudgedOf<D, P extends string = ''> = D extends { readonly is: 'reading' }
   ? [JudgedAs<D>] extends [never]
     ? never

@@ -1,6 +1,9 @@
 /** What is told of a step; its name stands in the wording, its view in the folder of views. */
 interface StepRow {
-  /** The key that leads to it: digits for the first ten that there were, so that nobody learns them anew, letters for those that came later. */
+  /**
+   * The key that leads to it: digits for the first ten that there were, so that nobody learns them anew, letters for
+   * those that came later.
+   */
   readonly key: string;
   /** It is looked into when somebody asks, and stands in nobody's way. */
   readonly aside?: true;

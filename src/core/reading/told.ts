@@ -98,7 +98,9 @@ export interface Work {
 export const SET_UPS = ['bar-in-vise', 'caliper', 'blade', 'tape', 'chain-laid-out'] as const;
 export type SetUp = (typeof SET_UPS)[number];
 
-/** All that is true of a reading whoever asks. What is told of a group holds for all within that does not say otherwise. */
+/**
+ * All that is true of a reading whoever asks. What is told of a group holds for all within that does not say otherwise.
+ */
 export interface Told {
   /** What it means, for the format and for people. */
   readonly means?: string;

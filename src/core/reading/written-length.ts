@@ -60,7 +60,8 @@ function readWritten(written: WrittenLength, spec: FieldSpec): ParseOutcome {
 }
 
 /**
- * A length in a sheet: `"7.9 mm"`, `{ repeats, instrument }` or `{ enters, refuses }`, turned into a reading. Issues carry a {@link LengthIssue} in their params.
+ * A length in a sheet: `"7.9 mm"`, `{ repeats, instrument }` or `{ enters, refuses }`, turned into a reading. Issues
+ * carry a {@link LengthIssue} in their params.
  */
 export function lengthSchema(spec: FieldSpec): z.ZodType<LengthReading, WrittenLength> {
   return z.union([z.string(), repeatsSchema, boundsSchema]).transform((written, context) => {

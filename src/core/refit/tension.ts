@@ -5,7 +5,9 @@ import { estimate } from '../quantity';
 import type { Schools } from '../schools';
 import type { BenchSheet } from '../sheet';
 
-/** How high a tensioned chain may lift: by its family, with what a shop allows that lets a chain sag round a hard nose. */
+/**
+ * How high a tensioned chain may lift: by its family, with what a shop allows that lets a chain sag round a hard nose.
+ */
 export function liftLimit(family: FamilyId, { bar }: BenchSheet, limits: Limits, schools: Schools): Limit<'mm'> {
   const limit = limits[liftLimitId(family)];
   const mayHang = schools.tension === 'sag-on-hard-nose' && bar?.nose === 'hard';

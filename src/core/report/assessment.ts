@@ -101,9 +101,15 @@ const verdictSchema = z.strictObject({
   why: z.array(z.string()),
   /** Id of the check that decided, if one did. */
   decidedBy: z.string().nullable(),
-  /** Chance that the verdict shown is wrong (of an undecided one, that the likeliest is); null while readings are missing that it waits for. */
+  /**
+   * Chance that the verdict shown is wrong (of an undecided one, that the likeliest is); null while readings are
+   * missing that it waits for.
+   */
   doubt: z.number().min(0).max(1).nullable(),
-  /** Hand tests and findings that speak against the verdict shown; and the place that is asked again for the first of them. */
+  /**
+   * Hand tests and findings that speak against the verdict shown; and the place that is asked again for the first of
+   * them.
+   */
   against: z.array(z.string()),
   asked: z.string().nullable(),
 });
@@ -116,7 +122,10 @@ const partDoubtSchema = z.strictObject({
   wrong: z.number(),
   /** Readings by how much knowing what they rest on would take off the chance of a wrong verdict. */
   movedBy: z.array(z.strictObject({ measure: z.string(), at: z.number().nullable(), share: z.number() })),
-  /** What another reading would take off the chance of a wrong verdict, the most for its minutes first; empty where another reading changes nothing. */
+  /**
+   * What another reading would take off the chance of a wrong verdict, the most for its minutes first; empty where
+   * another reading changes nothing.
+   */
   next: z.array(
     z.strictObject({
       measure: z.string(),
@@ -168,7 +177,9 @@ const edgeResultSchema = z.strictObject({
   believed: z.array(believedSchema),
   /** Chance that the rails stand out of level by more than bar.step over a length that matters. */
   stepChance: z.number().min(0).max(1).nullable(),
-  /** Whether the rails are to be dressed, and whether level tests alone say so: then by how much nobody has measured. */
+  /**
+   * Whether the rails are to be dressed, and whether level tests alone say so: then by how much nobody has measured.
+   */
   called: z.boolean(),
   byHand: z.boolean(),
   dressing: dressingSchema.nullable(),
@@ -211,7 +222,10 @@ export const assessmentSchema = z.strictObject({
         why: z.string(),
       }),
     ),
-    /** The drift that all of it comes to, mm over 300 of depth, to the right above 0, with its standard uncertainty; and how likely the cut is told to run to each side. */
+    /**
+     * The drift that all of it comes to, mm over 300 of depth, to the right above 0, with its standard uncertainty; and
+     * how likely the cut is told to run to each side.
+     */
     drift: z.strictObject({
       mean: z.number(),
       u: z.number(),
@@ -238,7 +252,10 @@ export const assessmentSchema = z.strictObject({
     hoursLeft: z.number().nullable(),
     /** Mean length of the left cutters less that of the right. */
     imbalance: z.number().nullable(),
-    /** The depth gauge furthest from its setting; the least height once all cutters were filed back; strokes of the flat file that it then needs. */
+    /**
+     * The depth gauge furthest from its setting; the least height once all cutters were filed back; strokes of the flat
+     * file that it then needs.
+     */
     depthGauge: z
       .strictObject({
         worst: z.number(),
@@ -295,7 +312,10 @@ export const assessmentSchema = z.strictObject({
       why: z.string(),
     }),
   ),
-  /** Each symptom of the complaint with its causes, the heaviest first; their shares and that of the unexplained sum to 1. */
+  /**
+   * Each symptom of the complaint with its causes, the heaviest first; their shares and that of the unexplained sum to
+   * 1.
+   */
   symptoms: z.array(
     z.strictObject({
       symptom: z.string(),
@@ -319,7 +339,10 @@ export const assessmentSchema = z.strictObject({
       unexplainedShare: z.number().min(0).max(1),
       /** What nobody has looked at yet, and how long that takes. */
       notLookedAt: z.strictObject({ measures: z.array(z.string()), minutes: z.number() }),
-      /** Of a crooked cut: whether what was found comes to enough to explain it; null of any other complaint, or while nothing was found. */
+      /**
+       * Of a crooked cut: whether what was found comes to enough to explain it; null of any other complaint, or while
+       * nothing was found.
+       */
       enough: z.boolean().nullable(),
       /** What to look at next for it; null where nothing would change what is named first. */
       next: z.string().nullable(),
@@ -332,7 +355,9 @@ export const assessmentSchema = z.strictObject({
         .nullable(),
     }),
   ),
-  /** Acts of putting the parts back on that apply, with those renewed that are condemned; empty where no whole saw came. */
+  /**
+   * Acts of putting the parts back on that apply, with those renewed that are condemned; empty where no whole saw came.
+   */
   refit: z.strictObject({ acts: z.array(z.enum(REFIT_ACTS)) }),
   /** How the saw was proved, and what a failure leads back to. */
   proof: z.strictObject({
@@ -348,7 +373,10 @@ export const assessmentSchema = z.strictObject({
         share: z.number().min(0).max(1),
         /** Share of nothing that was found explaining it; above `share` that leads. */
         unexplainedShare: z.number().min(0).max(1),
-        /** The step to go back to, and the reading that tells the cause from the next; null where it is as good as found. */
+        /**
+         * The step to go back to, and the reading that tells the cause from the next; null where it is as good as
+         * found.
+         */
         step: z.enum(STEPS),
         next: z.string().nullable(),
         why: z.string(),
@@ -362,7 +390,10 @@ export const assessmentSchema = z.strictObject({
     z.strictObject({ measure: z.string(), at: z.number().nullable(), minutes: z.number(), why: z.string() }),
   ),
   minutesInAll: z.number(),
-  /** Readings that stand on the sheet and may move nothing, each with the reason: what is not named here moves the assessment when it is taken off. */
+  /**
+   * Readings that stand on the sheet and may move nothing, each with the reason: what is not named here moves the
+   * assessment when it is taken off.
+   */
   idle: z.array(z.strictObject({ measure: z.string(), why: z.string() })),
   /** Shares of verdicts by draws, when draws were asked for; a part that waits for readings has none. */
   doubt: z

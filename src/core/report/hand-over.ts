@@ -13,7 +13,10 @@ const foundSchema = z.strictObject({
   why: z.string(),
 });
 
-/** The hand-over: what was found and done, what was condemned and why, the numbers for next time, and when that is. Lengths in mm, figures unrounded. */
+/**
+ * The hand-over: what was found and done, what was condemned and why, the numbers for next time, and when that is.
+ * Lengths in mm, figures unrounded.
+ */
 export const handOverSchema = z.strictObject({
   format: z.literal('serrata-handover'),
   version: z.literal(1),

@@ -14,7 +14,10 @@ const rateSchema = z.strictObject({
 export const plansSchema = z.strictObject({
   format: z.literal('serrata-plans'),
   version: z.literal(1),
-  /** Plans that nothing beats in both today's cost and the cost of an hour, and the named ones; the cheapest today first. */
+  /**
+   * Plans that nothing beats in both today's cost and the cost of an hour, and the named ones; the cheapest today
+   * first.
+   */
   plans: z.array(
     z.strictObject({
       /** What is done with each part that is there. */

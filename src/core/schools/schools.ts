@@ -1,6 +1,6 @@
 /**
- * Questions on which practitioners disagree, with the answers a shop can choose from; the first is the default. Both schools are
- * named wherever the answer shows.
+ * Questions on which practitioners disagree, with the answers a shop can choose from; the first is the default. Both
+ * schools are named wherever the answer shows.
  */
 export const SCHOOLS = {
   /** What makes a saw cut in a curve. */

@@ -49,7 +49,10 @@ interface Head<S> {
   /** Studies of the hands that measured, and their tools. */
   readonly studies?: readonly S[] | undefined;
 }
-/** The bench sheet as read: all that was seen and measured on one job. Lengths are readings; everything but format and version may be missing. */
+/**
+ * The bench sheet as read: all that was seen and measured on one job. Lengths are readings; everything but format and
+ * version may be missing.
+ */
 export type BenchSheet = Head<Study> & ReadOf<typeof sheetReadings>;
 /** A sheet as written in JSON. */
 export type WrittenBenchSheet = Head<WrittenStudy> & WrittenReadings;

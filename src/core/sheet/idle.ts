@@ -47,8 +47,8 @@ function within(place: Place, value: unknown, path: string, facts: Facts, into: 
 }
 
 /**
- * Readings that stand on a sheet and may move nothing, each with the reason that is told where it is declared. What is not named here moves the assessment when it is
- * taken off: no reading vanishes in silence.
+ * Readings that stand on a sheet and may move nothing, each with the reason that is told where it is declared. What is
+ * not named here moves the assessment when it is taken off: no reading vanishes in silence.
  * @param hasLink whether anything tells the link that widths are held against
  */
 export function idleReadings(sheet: BenchSheet, hasLink: boolean): readonly IdleReading[] {

@@ -46,7 +46,9 @@ export const isThere = (sheet: BenchSheet, asked: Askable): boolean =>
     (value) => !Array.isArray(value) || value.length > 0,
   );
 
-/** All values that stand at a reading or a path, wherever on the sheet: members of lists and both edges each by itself. */
+/**
+ * All values that stand at a reading or a path, wherever on the sheet: members of lists and both edges each by itself.
+ */
 export function valuesAt(value: unknown, keys: readonly string[]): readonly unknown[] {
   if (value === undefined || value === null) return [];
   const [key, ...rest] = keys;

@@ -2,7 +2,8 @@
 export const MOST_LEVELS = 32;
 
 /**
- * Whether JSON text goes deeper than anything here does. It is asked before parsing: what walks a document by recursion could not come back from it.
+ * Whether JSON text goes deeper than anything here does. It is asked before parsing: what walks a document by recursion
+ * could not come back from it.
  * @param text JSON, or anything else
  */
 export function isTooDeep(text: string): boolean {

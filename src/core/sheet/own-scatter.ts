@@ -20,7 +20,10 @@ function mapped(value: unknown, change: (reading: MeasuredReading) => MeasuredRe
   return Object.fromEntries(Object.entries(value).map(([key, each]) => [key, mapped(each, change)]));
 }
 
-/** The reading with what a study of its hand found. Placed otherwise than usual it scatters otherwise, and only the tool's bias is taken off. */
+/**
+ * The reading with what a study of its hand found. Placed otherwise than usual it scatters otherwise, and only the
+ * tool's bias is taken off.
+ */
 export function withStudy(reading: MeasuredReading, studies: readonly Study[]): MeasuredReading {
   const study = studies.find(({ by, instrument }) => by === reading.by && instrument === reading.instrument);
   const figures = study && figuresOf(study);
@@ -33,8 +36,9 @@ export function withStudy(reading: MeasuredReading, studies: readonly Study[]): 
 }
 
 /**
- * The sheet with its readings as sure as this hand has shown to be: a study of the hand and its tool stands for what is usual, and where the repeats of a tool in
- * this job scatter otherwise, every reading of that tool carries what they show. Without either it is the very same sheet.
+ * The sheet with its readings as sure as this hand has shown to be: a study of the hand and its tool stands for what is
+ * usual, and where the repeats of a tool in this job scatter otherwise, every reading of that tool carries what they
+ * show. Without either it is the very same sheet.
  */
 export function withOwnScatter(asRead: BenchSheet): BenchSheet {
   const counting = studiesThatCount(asRead.studies ?? []);

@@ -7,7 +7,10 @@ import { withHowApart } from './how-apart';
 import { isTooDeep, MOST_LEVELS } from './nesting';
 import type { LengthIssue } from '../reading';
 
-/** One thing wrong with a document, as data. `path` is written the way a person points at it: `bar.edges.A.stations[0].near`. */
+/**
+ * One thing wrong with a document, as data. `path` is written the way a person points at it:
+ * `bar.edges.A.stations[0].near`.
+ */
 export type SheetProblem = { readonly path: string } & (
   | { readonly code: 'not-json'; readonly detail: string }
   | { readonly code: 'too-deep'; readonly most: number }
@@ -100,7 +103,10 @@ function wordProblems(issue: Issue & { code: 'invalid_union' }): SheetProblem[] 
   return flatMap(inner, (nested) => problemsOf({ ...nested, path: [...issue.path, ...nested.path] } as Issue));
 }
 
-/** The unions in the format are quantities, and findings that tell how they were made: say what the given shape was meant to be. */
+/**
+ * The unions in the format are quantities, and findings that tell how they were made: say what the given shape was
+ * meant to be.
+ */
 function unionProblems(issue: Issue & { code: 'invalid_union' }, path: string): SheetProblem[] {
   const given = issue.input;
   if (given === undefined) return [{ path, code: 'missing' }];
@@ -115,7 +121,10 @@ function unionProblems(issue: Issue & { code: 'invalid_union' }, path: string): 
   return flatMap(inner, (nested) => problemsOf({ ...nested, path: [...issue.path, ...nested.path] } as Issue));
 }
 
-/** A quantity with a stranger among its keys is one problem, not two: that its right keys are missing then goes without saying. */
+/**
+ * A quantity with a stranger among its keys is one problem, not two: that its right keys are missing then goes without
+ * saying.
+ */
 function withoutEchoes(problems: readonly SheetProblem[]): readonly SheetProblem[] {
   const strangers = problems
     .filter(({ code }) => code === 'unknown-key')

@@ -19,7 +19,10 @@ export interface EnteredSheet {
   readonly sheet: BenchSheet;
   readonly written: WrittenBenchSheet;
   readonly refused: readonly RefusedEntry[];
-  /** For each edge the keys of its stations in the order of the sheet, so that a check's place can be traced to its field. */
+  /**
+   * For each edge the keys of its stations in the order of the sheet, so that a check's place can be traced to its
+   * field.
+   */
   readonly stationKeys: Readonly<Record<'A' | 'B', readonly string[]>>;
 }
 
@@ -81,7 +84,10 @@ function position(member: Node, orderedBy: string | null): number {
   return read ? (estimate(read.value as LengthReading)?.value ?? 0) : 0;
 }
 
-/** Members in the order of what the list is ordered by, then of their numbers; beyond the list's room they are named and left out. */
+/**
+ * Members in the order of what the list is ordered by, then of their numbers; beyond the list's room they are named and
+ * left out.
+ */
 function buildList(at: Node, { item, most, orderedBy }: ListPlace, path: string, lists: Lists): Built {
   const whole = flatMap([...at.children], ([key, member]) => {
     const built = build(member, item, `${path}.${key}`, lists);
@@ -102,7 +108,10 @@ interface ReadOnce {
   readonly read: ReturnType<typeof readEntry>;
 }
 
-/** What entries were read as, for as long as they are kept: a key changes one of them, and the others need not be read again. */
+/**
+ * What entries were read as, for as long as they are kept: a key changes one of them, and the others need not be read
+ * again.
+ */
 const READ = new WeakMap<Entry, ReadOnce>();
 
 function readOnce(entry: Entry, reading: Reading | null): ReadOnce {
@@ -114,8 +123,9 @@ function readOnce(entry: Entry, reading: Reading | null): ReadOnce {
 }
 
 /**
- * Makes a bench sheet of what was typed. Each path counts once, with its last entry. Entries that cannot be read are returned with their reason, never dropped in
- * silence; groups that need several values (a span needs rivets and length) wait outside the sheet until they are whole.
+ * Makes a bench sheet of what was typed. Each path counts once, with its last entry. Entries that cannot be read are
+ * returned with their reason, never dropped in silence; groups that need several values (a span needs rivets and
+ * length) wait outside the sheet until they are whole.
  * @param studies the shop's studies of hands and tools: those of the hands that measured here go with the sheet
  */
 export function sheetFromEntries(entries: readonly EntryBy[], studies: readonly Study[] = []): EnteredSheet {

@@ -27,7 +27,10 @@ const OUTCOME_OF = { none: 'ok', light: 'watch', deep: 'fail' } as const satisfi
 /** An eye that is not sure is helped by a blade. */
 const BY_BLADE = repeatOf('driveSprocket.wear', undefined, 'feeler');
 
-/** What the eye finds where nothing was measured: its word, as sure as that makes it that the wear is within its limit. Light grooves may be deeper than they look. */
+/**
+ * What the eye finds where nothing was measured: its word, as sure as that makes it that the wear is within its limit.
+ * Light grooves may be deeper than they look.
+ */
 function gradeAlone(grade: Grade, limit: number): Check {
   const probability = atMost(gradedAs(ANY_WEAR, EYE, grade), limit);
   const check = { ...seenCheck('driveSprocket.grade', grade), probability, repeat: BY_BLADE };
@@ -35,8 +38,8 @@ function gradeAlone(grade: Grade, limit: number): Check {
 }
 
 /**
- * What the eye finds beside a measure: it moves the same belief. Where the measure makes its word unlikely one of the two is made again; an eye that says deep then leaves it undecided, and never
- * condemns by itself.
+ * What the eye finds beside a measure: it moves the same belief. Where the measure makes its word unlikely one of the
+ * two is made again; an eye that says deep then leaves it undecided, and never condemns by itself.
  */
 function gradeBeside(grade: Grade, measured: Check, expected: number): Check {
   const check = seenCheck('driveSprocket.grade', grade);

@@ -1,7 +1,9 @@
 import { laidOver, STOCK_COLUMNS, writeStockRow, type StockColumn, type StockRow } from './stock-row';
 import type { StockPart } from './stock-part';
 
-/** What a list does to one field of a part that is on the shelf: it says something else, or it empties what is there. */
+/**
+ * What a list does to one field of a part that is on the shelf: it says something else, or it empties what is there.
+ */
 export interface FieldChange {
   readonly column: StockColumn;
   readonly before: string;

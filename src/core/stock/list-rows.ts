@@ -28,7 +28,10 @@ export interface ListRows {
 const lineBreaks = (cells: readonly string[]): number =>
   cells.reduce((sum, cell) => sum + (cell.match(/\r\n|\r|\n/g)?.length ?? 0), 0);
 
-/** Rows with the lines they begin in. Blank lines are left out; a quotation mark that is never closed has swallowed what is below it, and is refused. */
+/**
+ * Rows with the lines they begin in. Blank lines are left out; a quotation mark that is never closed has swallowed what
+ * is below it, and is refused.
+ */
 export function listRows({ data, errors }: ParsedCsv): Result<ListRows, ListProblem> {
   const stray = new Set<number>();
   let unclosed: number | null = null;

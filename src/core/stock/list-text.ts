@@ -11,7 +11,10 @@ export type ListProblem =
   /** @property line where the quotation mark is opened, the first line being 1 */
   | { readonly code: 'quote-not-closed'; readonly line: number };
 
-/** Largest list taken in at once, bytes and rows: many times what a shop keeps, and little enough to be held in a browser. */
+/**
+ * Largest list taken in at once, bytes and rows: many times what a shop keeps, and little enough to be held in a
+ * browser.
+ */
 export const MOST_LIST_BYTES = 48_000_000;
 export const MOST_LIST_ROWS = 200_000;
 
@@ -55,8 +58,8 @@ function decoded(bytes: Uint8Array, encoding: ListEncoding): string | null {
 const NO_LETTERS = /[\u0000-\u0008\u000E-\u001A\u001C-\u001F]/;
 
 /**
- * Reads the text of a list from its bytes: by its mark where it has one, else UTF-8 if every byte agrees, else the Western single-byte encoding in which any byte is a
- * letter. Never guesses letters: what is no text is refused.
+ * Reads the text of a list from its bytes: by its mark where it has one, else UTF-8 if every byte agrees, else the
+ * Western single-byte encoding in which any byte is a letter. Never guesses letters: what is no text is refused.
  */
 export function listText(bytes: Uint8Array): Result<ListText, ListProblem> {
   if (bytes.length > MOST_LIST_BYTES) return err({ code: 'too-large', bytes: bytes.length, most: MOST_LIST_BYTES });

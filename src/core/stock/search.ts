@@ -147,8 +147,8 @@ const asksSomething = (need: Need): boolean =>
   need.pitch.values.length + need.gauge.values.length + need.driveLinks.values.length > 0 || need.mount !== null;
 
 /**
- * Searches stock for a need: parts that fit first, then those that may, then near misses with the rule they break. Within each, fewer open
- * questions first, then the lower price.
+ * Searches stock for a need: parts that fit first, then those that may, then near misses with the rule they break.
+ * Within each, fewer open questions first, then the lower price.
  */
 export function searchStock(need: Need, parts: readonly StockPart[]): readonly StockMatch[] {
   if (!asksSomething(need)) return [];
@@ -176,8 +176,8 @@ export function searchStock(need: Need, parts: readonly StockPart[]): readonly S
 const SAME: readonly (keyof StockPart)[] = ['kind', 'pitch', 'gauge', 'driveLinks', 'mount', 'oilHole', 'teeth'];
 
 /**
- * Parts on the shelf that are equal to one another in all that makes them fit, cheapest first. Low-kickback chain may stand in for standard, never the
- * other way round.
+ * Parts on the shelf that are equal to one another in all that makes them fit, cheapest first. Low-kickback chain may
+ * stand in for standard, never the other way round.
  */
 export function equalSubstitutes(part: StockPart, parts: readonly StockPart[]): readonly StockPart[] {
   return parts

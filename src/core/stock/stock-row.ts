@@ -39,7 +39,10 @@ export type CellProblem = { readonly column: StockColumn; readonly text: string 
   | { readonly code: 'build-not-said' }
   | { readonly code: 'not-a-whole-number' | 'not-a-number' }
   | { readonly code: 'out-of-bounds'; readonly lo: number; readonly hi: number }
-  /** Rows that ran together, letters that could not be read, a quotation mark out of place: what the file became on its way here. */
+  /**
+   * Rows that ran together, letters that could not be read, a quotation mark out of place: what the file became on its
+   * way here.
+   */
   | { readonly code: 'line-break' | 'damaged-letters' | 'stray-quote' }
 );
 
@@ -197,7 +200,8 @@ const FIELD = Object.fromEntries(
 ) as Readonly<Record<StockColumn, keyof StockPart>>;
 
 /**
- * A part of the shelf with what a list says of it: columns that the list does not have change nothing, so that a list of prices leaves the shelf as it is.
+ * A part of the shelf with what a list says of it: columns that the list does not have change nothing, so that a list
+ * of prices leaves the shelf as it is.
  * @param columns those that the list has; a cell that is there and empty says that there is nothing
  */
 export function laidOver(before: StockPart, listed: StockPart, columns: readonly StockColumn[]): StockPart {

@@ -7,7 +7,9 @@ import type { Found, Told } from './found';
 import type { Ranking } from './noisy-or';
 import { oddsTimes, ratioOf, REACHES, type Present, type Reach } from './presence';
 
-/** Something to look at for a complaint: what it takes off the chance of naming the wrong cause, and what it speaks of. */
+/**
+ * Something to look at for a complaint: what it takes off the chance of naming the wrong cause, and what it speaks of.
+ */
 export interface Looking {
   readonly measure: Askable;
   readonly finding: FindingId;
@@ -29,7 +31,10 @@ function mayAsk(asked: Askable, { sheet }: Told): boolean {
   return (hasSaw || !ON_SAW.some((group) => isWithin(asked, group))) && (ownNose === undefined || ownNose === nose);
 }
 
-/** The reading to take for a finding: the first it rests on that is not there yet. None where all are, or it belongs to what did not come. */
+/**
+ * The reading to take for a finding: the first it rests on that is not there yet. None where all are, or it belongs to
+ * what did not come.
+ */
 const askedFor = (id: FindingId, told: Told): Askable | null =>
   FINDINGS[id].asks.find((asked) => mayAsk(asked, told) && !isThere(told.sheet, asked)) ?? null;
 
@@ -45,8 +50,9 @@ const LEAST_GAIN = 0.004;
 const bestOf = ({ causes, unexplainedShare }: Ranking): number => Math.max(unexplainedShare, causes[0]?.share ?? 0);
 
 /**
- * By how much a look raises the share of what is named first, on average. The chances of its two results follow from the ratios: with a ratio `up` for a find and `down` for none, a sound saw shows a
- * find in `(1 − down)/(up − down)` of cases and an ailing one `up` times as often.
+ * By how much a look raises the share of what is named first, on average. The chances of its two results follow from
+ * the ratios: with a ratio `up` for a find and `down` for none, a sound saw shows a find in `(1 − down)/(up − down)` of
+ * cases and an ailing one `up` times as often.
  */
 function gainOf(
   { up, down }: Reach,
@@ -61,7 +67,10 @@ function gainOf(
   return Math.max(0, finds * bestAfter(cause, up) + (1 - finds) * bestAfter(cause, down) - bestOf(now));
 }
 
-/** The share of what would be named first, were a cause so many times likelier: findings of one strength ask the same, and it is ranked once. */
+/**
+ * The share of what would be named first, were a cause so many times likelier: findings of one strength ask the same,
+ * and it is ranked once.
+ */
 function ranksAfter(
   present: readonly Present[],
   rank: (present: readonly Present[]) => Ranking,
@@ -80,7 +89,10 @@ function ranksAfter(
   };
 }
 
-/** Everything that could still be looked at for a complaint, the most for its minutes first; and the finding of what leads, once more, where that would settle it. */
+/**
+ * Everything that could still be looked at for a complaint, the most for its minutes first; and the finding of what
+ * leads, once more, where that would settle it.
+ */
 export function worthLooking(
   told: Told,
   found: readonly Found[],

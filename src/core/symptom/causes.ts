@@ -18,13 +18,16 @@ interface CauseRow {
   readonly aggravatedBy?: readonly string[];
   /** The school to which it is likelier from the start; to all others it is a cause beside the bar. */
   readonly school?: School;
-  /** By how much each result of a finding makes it likelier, above 1, or less likely, below: how much oftener a bench that found the cause had seen the result than one that had not. */
+  /**
+   * By how much each result of a finding makes it likelier, above 1, or less likely, below: how much oftener a bench
+   * that found the cause had seen the result than one that had not.
+   */
   readonly evidence: Readonly<Partial<Record<FindingId, Readonly<Partial<Record<Result, number>>>>>>;
 }
 
 /**
- * What may ail a saw, a row each (common practice, no source). Complaints, crooked cuts and blue patches share them. Why a complaint may come of each stands in the wording, which does not compile
- * without it.
+ * What may ail a saw, a row each (common practice, no source). Complaints, crooked cuts and blue patches share them.
+ * Why a complaint may come of each stands in the wording, which does not compile without it.
  */
 export const CAUSES = {
   'groove-worn': {

@@ -12,7 +12,10 @@ export interface Pull {
   readonly u: number;
 }
 
-/** What a cause does to a cut: how likely it is there, where it then draws the cut, and what is left of it where it is sound. */
+/**
+ * What a cause does to a cut: how likely it is there, where it then draws the cut, and what is left of it where it is
+ * sound.
+ */
 export interface DriftPart {
   readonly cause: Cause;
   readonly present: number;
@@ -20,7 +23,10 @@ export interface DriftPart {
   readonly sound: Pull;
 }
 
-/** How sure a drift is to be complained of: from how much on, and how much that wavers, mm over 300 (shop's figures, model §18). */
+/**
+ * How sure a drift is to be complained of: from how much on, and how much that wavers, mm over 300 (shop's figures,
+ * model §18).
+ */
 const NOTICED = { from: 6, spread: 3 } as const;
 /** What customers say of a side is wrong so often (shop's figure). */
 const MISTOLD = 0.045;
@@ -53,7 +59,10 @@ export function pullOf(parts: readonly DriftPart[]): Pull {
   return { mean, u: Math.sqrt(Math.max(0, square)) };
 }
 
-/** Where nothing tells the side or the size: a cause that is there draws a cut by so much to either side; one that is not, by so little. Standard deviations, mm over 300 (shop's figures). */
+/**
+ * Where nothing tells the side or the size: a cause that is there draws a cut by so much to either side; one that is
+ * not, by so little. Standard deviations, mm over 300 (shop's figures).
+ */
 const UNKNOWN: Readonly<Partial<Record<Cause, { readonly faulty: number; readonly sound: number }>>> = {
   'rails-unlevel': { faulty: 12, sound: 1.5 },
   'groove-worn': { faulty: 8, sound: 1 },
@@ -64,9 +73,15 @@ const UNKNOWN: Readonly<Partial<Record<Cause, { readonly faulty: number; readonl
   'cutters-dull': { faulty: 5, sound: 0.5 },
 };
 
-/** To the school that looks at the bar first uneven cutters draw a cut by this much of what the other finds (shop's figure: gross unevenness alone cut straight in a trial). */
+/**
+ * To the school that looks at the bar first uneven cutters draw a cut by this much of what the other finds (shop's
+ * figure: gross unevenness alone cut straight in a trial).
+ */
 const BESIDE_THE_BAR = 0.6;
-/** How much more a leaning or worn bar steers where the chain is certainly dull or its gauges high: feed is slow, force is great, and it cuts sideways (shop's figure). */
+/**
+ * How much more a leaning or worn bar steers where the chain is certainly dull or its gauges high: feed is slow, force
+ * is great, and it cuts sideways (shop's figure).
+ */
 const FORCED = 0.5;
 
 /** The parts of the drift, from what is believed of bar and chain. */
@@ -108,7 +123,10 @@ const FALLS = Float64Array.from(
   (_, at) => ((Math.floor(at / STEPS.length) + 0.5) * STEPS[at % STEPS.length]!) % 1,
 );
 
-/** Cuts that parts could make, drawn once: which cause is faulty in each and where it pulls, and how likely such a cut is told to run to the side of the complaint. */
+/**
+ * Cuts that parts could make, drawn once: which cause is faulty in each and where it pulls, and how likely such a cut
+ * is told to run to the side of the complaint.
+ */
 interface Cuts {
   readonly faulty: Uint8Array;
   readonly pulls: Float64Array;
@@ -167,8 +185,9 @@ function weighed({ faulty, pulls, told: tolds, tried }: Cuts, chances: Float64Ar
 }
 
 /**
- * Causes of a crooked cut: their pulls are summed with their signs, and the complaint is evidence on the sum. Each cause is either sound or faulty, a normal each; the share of a cause is what it
- * pulls to the side of the complaint, of what all pull there.
+ * Causes of a crooked cut: their pulls are summed with their signs, and the complaint is evidence on the sum. Each
+ * cause is either sound or faulty, a normal each; the share of a cause is what it pulls to the side of the complaint,
+ * of what all pull there.
  * @returns the ranking for any chances of these same causes: the cuts are drawn once
  */
 export function crookedCuts(

@@ -26,7 +26,10 @@ export interface Diagnosis {
   readonly notLookedAt: { readonly measures: readonly Askable[]; readonly minutes: number };
   /** What to look at next for it; null where nothing would change what is named first. */
   readonly next: Looking | null;
-  /** Of a crooked cut: whether what was found comes to enough to explain it; null of any other complaint, or while nothing was found. */
+  /**
+   * Of a crooked cut: whether what was found comes to enough to explain it; null of any other complaint, or while
+   * nothing was found.
+   */
   readonly enough: boolean | null;
   /** How the other school ranks them; null where the schools do not differ. */
   readonly otherSchool: {
@@ -148,7 +151,10 @@ const HOT: Symptom = 'runs-hot';
 /** Where nothing else was found it ran tight, or dull. */
 const ELSE: readonly Cause[] = ['tension-tight', 'cutters-dull'];
 
-/** What may have made a bar run so hot that it went blue: what was found of it, or what leaves no other trace. Empty where no blue was seen. */
+/**
+ * What may have made a bar run so hot that it went blue: what was found of it, or what leaves no other trace. Empty
+ * where no blue was seen.
+ */
 export function heatCauses(told: Told, school: School): readonly Cause[] {
   if (!told.checks.some(({ id, outcome }) => id === 'bar.blueing' && outcome === 'watch')) return [];
   const found = diagnosisOf(HOT, told, school).causes.filter(({ present }) => present > FOUND_FROM);

@@ -4,10 +4,15 @@ import { flatMap } from '../flat-map';
 import type { Estimate } from '../quantity';
 import type { Cause } from './causes';
 
-/** Where each cause draws a cut where it is there, as far as anything tells: mm over 300 of depth, to the right above 0. */
+/**
+ * Where each cause draws a cut where it is there, as far as anything tells: mm over 300 of depth, to the right above 0.
+ */
 export type DriftBelief = Readonly<Partial<Record<Cause, { readonly mean: number; readonly u: number }>>>;
 
-/** Cutters that are longer on one side by a millimetre draw a cut by so much, and by as much again of doubt (shop's figures). */
+/**
+ * Cutters that are longer on one side by a millimetre draw a cut by so much, and by as much again of doubt (shop's
+ * figures).
+ */
 const BY_CUTTERS = { perMm: 10, doubt: 0.25 } as const;
 /** The same of depth gauges that stand lower on one side. */
 const BY_GAUGES = { perMm: 40, doubt: 0.25 } as const;

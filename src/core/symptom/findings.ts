@@ -28,7 +28,10 @@ const fit = (rule: FitRule, asks: Asks) => ({ from: 'fit', rule, asks: list(asks
 const STATIONS = ['bar.edges.A.stations', 'bar.edges.B.stations'] as const;
 const GAUGES = ['chain.depthGaugesLeft', 'chain.depthGaugesRight'] as const;
 
-/** What can be found out of a saw, and where it stands: the judgements of its parts, the rules between them, and what the customer told. */
+/**
+ * What can be found out of a saw, and where it stands: the judgements of its parts, the rules between them, and what
+ * the customer told.
+ */
 export const FINDINGS = {
   play: check('bar.play', 'bar.edges.mouth'),
   'straight-edge': check('bar.straight-edge'),

@@ -7,7 +7,10 @@ import { valuesAt, type BenchSheet, type ReadingPath } from '../sheet';
 import type { DriftBelief } from './drift-belief';
 import { FINDING_LIST, type Finding, type FindingId } from './findings';
 
-/** What is believed of a saw, as far as causes ask: the judgements of its parts, the rules between them, and what was told. The sheet itself is asked for words that no part is judged by, and for nothing else. */
+/**
+ * What is believed of a saw, as far as causes ask: the judgements of its parts, the rules between them, and what was
+ * told. The sheet itself is asked for words that no part is judged by, and for nothing else.
+ */
 export interface Told {
   readonly sheet: BenchSheet;
   readonly checks: readonly Check[];
@@ -33,7 +36,10 @@ export interface Found {
   readonly id: FindingId;
   /** What it came to, the most telling first: the reason of a rule before whether it holds. */
   readonly results: readonly string[];
-  /** 0 where it could as well have come out the other way, 1 where it is certain; of one that was looked at twice alike 2, of one that two looks contradict 0. */
+  /**
+   * 0 where it could as well have come out the other way, 1 where it is certain; of one that was looked at twice alike
+   * 2, of one that two looks contradict 0.
+   */
   readonly sureness: number;
   readonly source: Source;
 }

@@ -53,10 +53,12 @@ export function ranked(causes: readonly Omit<Standing, 'share'>[], unexplained: 
 }
 
 /**
- * Causes add up: each that is present brings the complaint about with its strength, independent of the others, and something unknown may too (noisy-or: Pearl, Probabilistic Reasoning in
- * Intelligent Systems, 1988, from memory; checked in tests against a plain sum over all worlds). Shares overlap: two found causes are both found.
+ * Causes add up: each that is present brings the complaint about with its strength, independent of the others, and
+ * something unknown may too (noisy-or: Pearl, Probabilistic Reasoning in Intelligent Systems, 1988, from memory;
+ * checked in tests against a plain sum over all worlds). Shares overlap: two found causes are both found.
  * @param lambda chance that the complaint is there although none of them brings it about
- * @example present 0.5 and 0.2, strengths 0.8 and 0.5, λ 0.05: P 0.487; present 0.851 and 0.294; acting 0.821 and 0.205; unexplained 0.103
+ * @example present 0.5 and 0.2, strengths 0.8 and 0.5, λ 0.05: P 0.487; present 0.851 and 0.294; acting 0.821 and
+ *   0.205; unexplained 0.103
  */
 export function noisyOr(
   given: readonly (Present & { readonly aggravatedBy?: readonly Cause[] })[],

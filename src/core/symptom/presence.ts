@@ -4,14 +4,20 @@ import type { FindingId } from './findings';
 import type { Found } from './found';
 import type { School, Symptom } from './symptom';
 
-/** A cause before it is known that the complaint is there: how likely it is present, and how often it then brings the complaint about. */
+/**
+ * A cause before it is known that the complaint is there: how likely it is present, and how often it then brings the
+ * complaint about.
+ */
 export interface Present {
   readonly cause: Cause;
   readonly present: number;
   readonly strength: number;
 }
 
-/** How likely a complaint is before anything is read, and how likely nothing found explains it (trade figures, model §18). */
+/**
+ * How likely a complaint is before anything is read, and how likely nothing found explains it (trade figures, model
+ * §18).
+ */
 const COMPLAINT = 0.3;
 export const UNEXPLAINED = 0.1 * COMPLAINT;
 const OF_THOSE = 0.9;
@@ -70,7 +76,10 @@ export const presentBy = (priors: readonly Present[], found: readonly Found[]): 
     strength,
   }));
 
-/** What a finding may do to the odds of a cause at best: the result that speaks most for it, and the one that speaks most against it. */
+/**
+ * What a finding may do to the odds of a cause at best: the result that speaks most for it, and the one that speaks
+ * most against it.
+ */
 export interface Reach {
   readonly up: number;
   readonly down: number;

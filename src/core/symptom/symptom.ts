@@ -7,7 +7,10 @@ export type Symptom = (typeof SYMPTOMS)[number];
 /** Where practitioners disagree on what makes a saw cut in a curve. */
 export type School = Schools['curvedCuts'];
 
-/** Complaints of a crooked cut, with the side it runs to: they are asked of one drift model, and not of causes that bring a complaint about or not. */
+/**
+ * Complaints of a crooked cut, with the side it runs to: they are asked of one drift model, and not of causes that
+ * bring a complaint about or not.
+ */
 const SIDE_OF: Readonly<Partial<Record<Symptom, 'left' | 'right'>>> = {
   'cuts-curved-left': 'left',
   'cuts-curved-right': 'right',

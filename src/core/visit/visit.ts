@@ -59,7 +59,8 @@ function firstDue(
 }
 
 /**
- * The next visit: by what the saw is used for, sooner where habits are hard on it, and sooner still where a part is used up by then. Its wear counts only where it is known how long the saw runs.
+ * The next visit: by what the saw is used for, sooner where habits are hard on it, and sooner still where a part is
+ * used up by then. Its wear counts only where it is known how long the saw runs.
  * @param choices of the plan that was carried out
  */
 export function nextVisit(judged: Judged, choices: Choices, limits: Limits): NextVisit {

@@ -62,7 +62,10 @@ function reworking(sheet: BenchSheet, { verdicts, bar, chain }: Appraisal): Stan
   return bar.measuredAgain || chain.measuredAgain || ticked ? done : notNeeded;
 }
 
-/** A complaint is understood when nothing is left to look at that would change what is named first; without one nothing is asked. */
+/**
+ * A complaint is understood when nothing is left to look at that would change what is named first; without one nothing
+ * is asked.
+ */
 function explaining({ diagnoses }: Appraisal): Standing {
   if (diagnoses.length === 0) return notNeeded;
   const left = flatMap(diagnoses, ({ next }) => (next ? [next.measure] : []));

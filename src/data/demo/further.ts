@@ -20,7 +20,10 @@ type Edge = NonNullable<NonNullable<NonNullable<WrittenBenchSheet['bar']>['edges
 
 const PLACES = [60, 140, 220, 300, 380, 450] as const;
 
-/** A groove a few years old: the far rail lower by so much all along, which leans the chain without calling for the file. */
+/**
+ * A groove a few years old: the far rail lower by so much all along, which leans the chain without calling for the
+ * file.
+ */
 const leaning = (step: number): Edge => ({
   stations: PLACES.map((at) => ({
     at: `${at} mm`,

@@ -30,7 +30,8 @@ export async function mustBeWhole(file: string): Promise<void> {
 }
 
 /**
- * Writes the whole store into one file of its own, while it is in use. What was acknowledged before it began is in it; nothing is left in a log beside it.
+ * Writes the whole store into one file of its own, while it is in use. What was acknowledged before it began is in it;
+ * nothing is left in a log beside it.
  * @param url address of the store
  * @param file a file that is not there yet
  */
@@ -81,7 +82,9 @@ export async function readyToRestore(backup: string, ready: string): Promise<voi
   }
 }
 
-/** Nobody has the store open: only then does it leave its log behind. One that is too damaged to be asked is nobody's. */
+/**
+ * Nobody has the store open: only then does it leave its log behind. One that is too damaged to be asked is nobody's.
+ */
 function mustBeFree(store: string): void {
   let isFree: boolean;
   try {
@@ -111,8 +114,8 @@ function keepAs(file: string, kept: string): void {
 }
 
 /**
- * Puts what was made ready in the place of the store. At every moment there is a whole store in its place: the one that stood there, or this one. What stood there is
- * kept beside it.
+ * Puts what was made ready in the place of the store. At every moment there is a whole store in its place: the one that
+ * stood there, or this one. What stood there is kept beside it.
  * @param stamp added to the name of what stood there
  * @returns where what stood there is kept; null where there was nothing
  */
@@ -123,7 +126,8 @@ function swapStore(store: string, ready: string, stamp: string): string | null {
     mustBeFree(store);
     keepAs(store, kept);
   }
-  // A log would be read into the store that takes this one's place. What a damaged store has left in its log is kept with it.
+  // A log would be read into the store that takes this one's place. What a damaged store has left in its log is kept
+  // with it.
   for (const ending of BESIDE) {
     if (isThere && existsSync(`${store}${ending}`)) renameSync(`${store}${ending}`, `${kept}${ending}`);
     rmSync(`${store}${ending}`, { force: true });

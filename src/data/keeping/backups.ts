@@ -73,7 +73,10 @@ const DAY_MS = 86_400_000;
 /** Monday of a moment's week, UTC. */
 const weekOf = (at: Date): number => Math.floor((at.getTime() / DAY_MS + 3) / 7);
 
-/** The newest of each of the last `most` spans that have one. Spans are counted as they come, not from now: a clock that was wrong once throws nothing away. */
+/**
+ * The newest of each of the last `most` spans that have one. Spans are counted as they come, not from now: a clock that
+ * was wrong once throws nothing away.
+ */
 function newestOfEach(
   backups: readonly KeptBackup[],
   span: (at: Date) => string | number,
@@ -123,7 +126,10 @@ export function clearHalfMade(store: string, now: Date): void {
     }
 }
 
-/** Whether a daily backup is due: none was made in the day before now. One that a wrong clock dated ahead does not count. */
+/**
+ * Whether a daily backup is due: none was made in the day before now. One that a wrong clock dated ahead does not
+ * count.
+ */
 export function isDailyDue(backups: readonly KeptBackup[], now: Date): boolean {
   return !backups.some(
     ({ kind, at }) =>

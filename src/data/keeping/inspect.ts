@@ -16,7 +16,10 @@ export async function opened<T>(file: string, work: (client: Client) => Promise<
   }
 }
 
-/** How a file stands as a store. `new` is empty or not there; `foreign` is something else than a store of this programme. */
+/**
+ * How a file stands as a store. `new` is empty or not there; `foreign` is something else than a store of this
+ * programme.
+ */
 export type StoreState =
   | { readonly state: 'new' | 'whole' | 'newer' | 'foreign' }
   /** @property what the first things that are wrong with it */

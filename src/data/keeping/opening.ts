@@ -5,7 +5,9 @@ import { inspectStore } from './inspect';
 import { migrateStore } from '../migrate';
 import { storeFile, type Store } from '../store';
 
-/** A larger store is looked through quickly at its start, bytes: all of it takes some seconds, and every backup does it. */
+/**
+ * A larger store is looked through quickly at its start, bytes: all of it takes some seconds, and every backup does it.
+ */
 const LARGE = 100_000_000;
 
 /** What to do about a store that cannot be used, naming the newest backup there is. */
@@ -18,7 +20,8 @@ function wayOut(file: string): string {
 
 /**
  * Makes a store ready to be used: looked through, copied if it is about to be changed, and brought up to this version.
- * @throws StoreRefused with a sentence that says what to do: the store is damaged, is something else, or belongs to a newer version
+ * @throws StoreRefused with a sentence that says what to do: the store is damaged, is something else, or belongs to a
+ *   newer version
  */
 export async function openForUse(store: Store, now: () => Date): Promise<void> {
   const file = storeFile(store.url);

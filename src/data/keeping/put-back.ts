@@ -64,7 +64,8 @@ function saveAs(file: string, target: string): void {
 }
 
 /**
- * Makes a store that is in use hold what a backup holds, in one write: all of it or, where anything goes wrong, nothing. Whoever looks meanwhile sees what stood there;
+ * Makes a store that is in use hold what a backup holds, in one write: all of it or, where anything goes wrong,
+ * nothing. Whoever looks meanwhile sees what stood there;
  * whoever writes waits.
  * @param url address of the store
  * @param before a file that is not there yet: what stood in the store until the very moment

@@ -1,7 +1,8 @@
 import type { Queryable } from '../store';
 
 /**
- * A query that is built once for each store, and asked with other values each time: to build it takes longer than to answer it.
+ * A query that is built once for each store, and asked with other values each time: to build it takes longer than to
+ * answer it.
  * @param build the query, prepared, with placeholders for what changes
  */
 export function builtOnce<Query>(build: (db: Queryable) => Query): (db: Queryable) => Query {

@@ -29,7 +29,8 @@ export interface DueVisit {
 }
 
 /**
- * Visits due between two days, the longest due first: of each job the newest hand-over, and of each saw only where no later job has brought it back.
+ * Visits due between two days, the longest due first: of each job the newest hand-over, and of each saw only where no
+ * later job has brought it back.
  * @param from ISO date: who is due longer than that has gone elsewhere
  */
 export async function dueVisits(

@@ -64,7 +64,10 @@ const COLUMNS = {
   saw: { id: saw.id, customerId: saw.customerId, label: saw.label, tag: saw.tag, mount: saw.mount, maxRpm: saw.maxRpm },
 } satisfies Columns;
 
-/** Columns as one text: the driver makes an object of each row and each column, which is dearer than all else about a list. */
+/**
+ * Columns as one text: the driver makes an object of each row and each column, which is dearer than all else about a
+ * list.
+ */
 const asOneText = (columns: Columns): SQL<string> => {
   const value = (column: Column | Columns): SQL => {
     if (!is(column, Column)) return asOneText(column);
@@ -162,7 +165,10 @@ const COUNTS = eachList(countOf);
 /** A job of a list, with what its customer says. */
 export type ListedJob = JobRecord & { readonly complaint: string };
 
-/** One page of jobs: those on the Bench by what they wait for and the day they are promised for, all others newest first. */
+/**
+ * One page of jobs: those on the Bench by what they wait for and the day they are promised for, all others newest
+ * first.
+ */
 export async function listJobs(
   db: Queryable,
   filter: JobFilter,

@@ -11,10 +11,16 @@ export interface OwnerRecord {
   readonly saws: readonly Pick<SawRecord, 'id' | 'label' | 'tag'>[];
 }
 
-/** How many of the newest jobs are gone through for customers to offer before anything is typed: a bound, however many there are. */
+/**
+ * How many of the newest jobs are gone through for customers to offer before anything is typed: a bound, however many
+ * there are.
+ */
 const NEWEST_JOBS = 200;
 
-/** Customers whose names have words that begin with those typed, the one called exactly so first; where nothing is typed, those who came last. */
+/**
+ * Customers whose names have words that begin with those typed, the one called exactly so first; where nothing is
+ * typed, those who came last.
+ */
 function called(text: string, limit: number): SQL {
   const query = ftsQuery(text);
   return query

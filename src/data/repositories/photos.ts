@@ -15,7 +15,10 @@ const about = {
   by: photo.by,
 };
 
-/** Pictures of a job that were not taken away, without their bytes, in the order in which they were stored, whatever the clock said. */
+/**
+ * Pictures of a job that were not taken away, without their bytes, in the order in which they were stored, whatever the
+ * clock said.
+ */
 export const photosOf = (db: Queryable, jobId: string): Promise<readonly Omit<PhotoRecord, 'bytes'>[]> =>
   photosOfJob(db).execute({ jobId });
 
@@ -41,7 +44,10 @@ export async function addPhoto(tx: Transaction, record: PhotoRecord): Promise<vo
   await tx.insert(photo).values(record);
 }
 
-/** Lets the bytes go of pictures that were taken away before a moment; that they were there stays written down. @returns how many */
+/**
+ * Lets the bytes go of pictures that were taken away before a moment; that they were there stays written down. @returns
+ * how many
+ */
 export async function letPhotosGo(tx: Transaction, takenAwayBefore: string): Promise<number> {
   const gone = await tx
     .update(photo)

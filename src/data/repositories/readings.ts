@@ -60,8 +60,8 @@ const fromWritten = ([seq, id, jobId, path, text, unit, tool, at, by]: Written):
 };
 
 /**
- * The readings that stand, at all places or at some: those that no later one supersedes, oldest first. They come as one text: the driver makes an object of each row and
- * each column, which is dearer than everything else about a page.
+ * The readings that stand, at all places or at some: those that no later one supersedes, oldest first. They come as one
+ * text: the driver makes an object of each row and each column, which is dearer than everything else about a page.
  */
 export async function currentReadings(
   db: Queryable,
@@ -125,7 +125,9 @@ const isSame = (stored: Row, { jobId, path, text, unit, instrument: tool }: NewR
   stored.unit === unit &&
   stored.instrument === (tool ?? null);
 
-/** Places of a job at which something may stand: more than a sheet measured at every station with every repeat fills. */
+/**
+ * Places of a job at which something may stand: more than a sheet measured at every station with every repeat fills.
+ */
 export const MOST_PLACES = 4000;
 
 async function isFull(tx: Transaction, jobId: string): Promise<boolean> {

@@ -15,7 +15,10 @@ export type SignedRecord = Pick<SignOffRecord, 'id' | 'at' | 'by' | 'upToReading
   readonly verdicts: string;
 };
 
-/** Sign-offs of a job, newest first, without their snapshots. They stand in the order in which they were stored, whatever the clock said. */
+/**
+ * Sign-offs of a job, newest first, without their snapshots. They stand in the order in which they were stored,
+ * whatever the clock said.
+ */
 export const signOffsOf = (db: Queryable, jobId: string): Promise<readonly SignedRecord[]> =>
   signOffsOfJob(db).execute({ jobId });
 

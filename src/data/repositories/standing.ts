@@ -24,8 +24,9 @@ interface Written extends Omit<ShopStanding, 'studies'> {
 }
 
 /**
- * How the shop stands. Nearly every page and judgement needs it, and asking costs more than answering: it is one question, and one text comes back. Of each limit the
- * newest change is one look into an index, however often it was changed.
+ * How the shop stands. Nearly every page and judgement needs it, and asking costs more than answering: it is one
+ * question, and one text comes back. Of each limit the newest change is one look into an index, however often it was
+ * changed.
  */
 export async function shopStanding(db: Queryable): Promise<ShopStanding> {
   const [row] = await asked(db).execute();

@@ -100,8 +100,8 @@ function askedFor({ pitches, gauges, links, mount }: CandidateFilter): readonly 
 }
 
 /**
- * Parts that may answer a need or narrowly miss it: those that agree in all that is asked, and for each thing asked those that agree in all the
- * others. Every query runs along an index.
+ * Parts that may answer a need or narrowly miss it: those that agree in all that is asked, and for each thing asked
+ * those that agree in all the others. Every query runs along an index.
  */
 export async function stockCandidates(db: Queryable, filter: CandidateFilter): Promise<readonly StockPart[]> {
   const asked = askedFor(filter);

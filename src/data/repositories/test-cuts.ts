@@ -20,7 +20,10 @@ export async function setTestCut(
     .onConflictDoUpdate({ target: testCut.jobId, set: cut });
 }
 
-/** Sums over the test cuts of all jobs but one, weighed as `cutSums` weighs them: x what was foreseen, y what was measured, mm. */
+/**
+ * Sums over the test cuts of all jobs but one, weighed as `cutSums` weighs them: x what was foreseen, y what was
+ * measured, mm.
+ */
 export async function testCutSums(db: Queryable, butOf: string): Promise<OriginSums> {
   const { predicted: x, measured: y } = testCut;
   const weight = sql`1.0 / (1.0 + ${x} * ${x} / ${EVEN_SCATTER ** 2})`;

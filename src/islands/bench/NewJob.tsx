@@ -10,7 +10,10 @@ interface NewJobProps {
   readonly onClose: () => void;
 }
 
-/** Takes in a job. The form comes with the Bench: who presses `n` types on at once. What is typed is kept while the dialog is closed, so that nothing is lost by a wrong key. */
+/**
+ * Takes in a job. The form comes with the Bench: who presses `n` types on at once. What is typed is kept while the
+ * dialog is closed, so that nothing is lost by a wrong key.
+ */
 export function NewJob({ open, onClose }: NewJobProps) {
   const [kept, setKept] = useState(NOTHING_TYPED);
   const keep = useCallback((draft: Draft) => setKept(draft), []);

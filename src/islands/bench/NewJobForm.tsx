@@ -39,7 +39,10 @@ const ownersAt = (typed: string): string => `/api/customers?name=${encodeURIComp
 
 const NOBODY: readonly OwnerView[] = [];
 
-/** Customers to offer: who came last, and those whose names begin so once enough is typed; and why there are none, where they cannot be asked for. */
+/**
+ * Customers to offer: who came last, and those whose names begin so once enough is typed; and why there are none, where
+ * they cannot be asked for.
+ */
 function useOwners(typed: string): { readonly customers: readonly OwnerView[]; readonly trouble: string | null } {
   const first = useServerData(ownersAt(''), NOBODY, false);
   const { items, older, trouble } = useFound<OwnerView>(typed, ownersAt);

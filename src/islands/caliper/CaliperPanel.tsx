@@ -14,7 +14,10 @@ const LINE = {
   lost: { word: texts.lineLostTryingAgain, tone: 'text-oxide' },
 } as const;
 
-/** The simulated caliper: its display, its button, and what a hand does with it. A reading lands in the field that had the caret. */
+/**
+ * The simulated caliper: its display, its button, and what a hand does with it. A reading lands in the field that had
+ * the caret.
+ */
 export function CaliperPanel({ onClose }: { onClose: () => void }) {
   const field = useRef<ReturnType<typeof lastField> | null>(null);
   const [held, setHeld] = useState<number | null>(null);

@@ -8,7 +8,10 @@ const LABEL = texts.searchLabel;
 const PLACEHOLDER = texts.search;
 const LOOK = 'entry min-h-10 w-full pl-8';
 
-/** Search over customers, saws, jobs and parts. `/` goes there. What finds is loaded when the field is first entered; what was typed by then stays. */
+/**
+ * Search over customers, saws, jobs and parts. `/` goes there. What finds is loaded when the field is first entered;
+ * what was typed by then stays.
+ */
 export function SearchBox() {
   const input = useRef<HTMLInputElement>(null);
   const [text, setText] = useState('');

@@ -23,7 +23,10 @@ function useHealth(): HealthView | null {
   return health;
 }
 
-/** Says on every page what is the matter with the store: its disk is full, somebody holds it, or another was put in its place. */
+/**
+ * Says on every page what is the matter with the store: its disk is full, somebody holds it, or another was put in its
+ * place.
+ */
 export function StoreTrouble() {
   const health = useHealth();
   const [first, setFirst] = useState<string | null>(null);

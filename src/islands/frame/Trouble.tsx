@@ -29,7 +29,8 @@ function Fallen({ error, resetErrorBoundary }: FallbackProps) {
 }
 
 /**
- * Keeps a fault in drawing to the view that has it: the rest of the screen stays, what happened is said, and there is a way back.
+ * Keeps a fault in drawing to the view that has it: the rest of the screen stays, what happened is said, and there is a
+ * way back.
  * @param view what is shown; going to another is a way back too
  */
 export function WhereTroubleEnds({ view, children }: { view?: string; children: ReactNode }) {

@@ -33,7 +33,9 @@ export function keepWhatIsEarly(): void {
   document.addEventListener('click', keepPressed, true);
 }
 
-/** Types a text anew: the script that draws the field takes what stands there when it arrives for old, and tells nobody. */
+/**
+ * Types a text anew: the script that draws the field takes what stands there when it arrives for old, and tells nobody.
+ */
 function type(field: Field, text: string): void {
   field.value = '';
   Object.getOwnPropertyDescriptor(Object.getPrototypeOf(field), 'value')!.set!.call(field, text);

@@ -45,7 +45,10 @@ export function isTyping(target: EventTarget | null): boolean {
 const TOGETHER = 1000;
 let last: { readonly key: string; readonly at: number } | null = null;
 
-/** A key with Ctrl, Alt or Meta is the browser's; but a bracket may need AltGr, which some systems report as Ctrl and Alt together. */
+/**
+ * A key with Ctrl, Alt or Meta is the browser's; but a bracket may need AltGr, which some systems report as Ctrl and
+ * Alt together.
+ */
 function isBrowsers(event: KeyboardEvent): boolean {
   const isAltGr = event.getModifierState('AltGraph') || (event.ctrlKey && event.altKey && event.key.length === 1);
   return event.metaKey || (!isAltGr && (event.ctrlKey || event.altKey));
@@ -70,7 +73,9 @@ function answers({ on, act, answer }: Keys, key: string, before: string | null):
   return on === key;
 }
 
-/** Registers keys for as long as the calling part is on the screen: they are answered, and stand in the sheet of keys. */
+/**
+ * Registers keys for as long as the calling part is on the screen: they are answered, and stand in the sheet of keys.
+ */
 export function useKeys(keys: readonly Keys[]): void {
   const mine = useRef<Registered>({ keys });
   useEffect(() => {

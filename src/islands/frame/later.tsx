@@ -10,8 +10,8 @@ export interface Later<P extends object> {
 }
 
 /**
- * A view that is fetched when it is opened, and drawn by the browser alone: a page arrives with its verdict, and with room for the instrument, which could not be worked
- * before its code is there.
+ * A view that is fetched when it is opened, and drawn by the browser alone: a page arrives with its verdict, and with
+ * room for the instrument, which could not be worked before its code is there.
  * @param load imports the view
  */
 export function later<P extends object>(load: () => Promise<ComponentType<P>>): Later<P> {

@@ -16,7 +16,8 @@ function Arrived<P extends object>({ View, props }: { View: ComponentType<P>; pr
 export type Opened<P extends object> = ComponentType<P> & { readonly fetch: () => void };
 
 /**
- * A form that is fetched when its dialog is about to be opened, so that pages stay light. Never drawn on the server, where nothing may be streamed behind the page.
+ * A form that is fetched when its dialog is about to be opened, so that pages stay light. Never drawn on the server,
+ * where nothing may be streamed behind the page.
  * @param load imports the form
  */
 export function opened<P extends object>(load: () => Promise<ComponentType<P>>): Opened<P> {

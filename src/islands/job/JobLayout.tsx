@@ -10,7 +10,10 @@ interface JobLayoutProps {
   readonly children: ReactNode;
 }
 
-/** The zones of a job: plates on top, steps at the left, the instrument in the middle, the tag at the right. On a phone one under the other: tag, plates, steps, instrument. */
+/**
+ * The zones of a job: plates on top, steps at the left, the instrument in the middle, the tag at the right. On a phone
+ * one under the other: tag, plates, steps, instrument.
+ */
 export function JobLayout({ step, plates, steps, tag, children }: JobLayoutProps) {
   return (
     <div data-step={step} className="flex h-full flex-col max-md:h-auto max-md:pb-10">

@@ -17,8 +17,8 @@ interface OpeningProps {
 }
 
 /**
- * A job as the server draws it: whose it is, its steps as links, and the verdicts as they are kept for the Bench. Readings, reasons and instruments are worked out in
- * the browser, which does so at every keystroke anyhow.
+ * A job as the server draws it: whose it is, its steps as links, and the verdicts as they are kept for the Bench.
+ * Readings, reasons and instruments are worked out in the browser, which does so at every keystroke anyhow.
  */
 export function Opening({ view, asked }: OpeningProps) {
   const step = firstStep(asked, view.kept.next.step);

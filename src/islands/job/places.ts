@@ -10,7 +10,8 @@ export interface Destination {
 }
 
 /**
- * Finds the field of what the assessment asks for. The assessment counts stations in the order of the sheet; fields go by the keys that they were entered under.
+ * Finds the field of what the assessment asks for. The assessment counts stations in the order of the sheet; fields go
+ * by the keys that they were entered under.
  */
 export function destinationOf(asked: Askable, stationKeys: EnteredSheet['stationKeys']): Destination {
   const path = beginOf(asked);

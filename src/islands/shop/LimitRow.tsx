@@ -14,7 +14,10 @@ interface Typed {
   readonly source: string;
 }
 
-/** One limit of the shop, to be changed with its source. What is half typed stays, even where the limit is changed elsewhere meanwhile. */
+/**
+ * One limit of the shop, to be changed with its source. What is half typed stays, even where the limit is changed
+ * elsewhere meanwhile.
+ */
 export function LimitRow({ id, limit }: { id: LimitId; limit: Limit }) {
   const { who } = useFrame();
   const changedHere = useChangedHere();

@@ -14,7 +14,9 @@ interface ShopPageProps {
   readonly asked: string;
 }
 
-/** Shop: the limits every judgement is made with, the codes the shop has learned, and the supplier it practises with. */
+/**
+ * Shop: the limits every judgement is made with, the codes the shop has learned, and the supplier it practises with.
+ */
 export function ShopPage(props: ShopPageProps) {
   return (
     <ServerData>

@@ -93,7 +93,10 @@ interface Card {
   readonly price: string;
 }
 
-/** Puts the card right after counting, or when the price changed. It says what it was based on, so that nobody's change is overwritten unseen. */
+/**
+ * Puts the card right after counting, or when the price changed. It says what it was based on, so that nobody's change
+ * is overwritten unseen.
+ */
 function PutRight({ part, onChanged }: CardProps) {
   const { shop, who } = useFrame();
   const [basedOn, setBasedOn] = useState(part.version);

@@ -10,7 +10,8 @@ import { ERRAND_ARGUMENT, type Errand } from './send';
 import { letOldPhotosGo } from '../use-cases/photos';
 
 /**
- * Long work on a store's file, done by a process of its own so that nobody waits for it. Each says what came of it in one line; what goes wrong it says in a sentence.
+ * Long work on a store's file, done by a process of its own so that nobody waits for it. Each says what came of it in
+ * one line; what goes wrong it says in a sentence.
  */
 const ERRANDS = {
   /** Saves the store into a file. */

@@ -34,8 +34,8 @@ const isPage = ({ method, url = '' }: IncomingMessage): boolean =>
   (method === 'GET' || method === 'HEAD') && !/^\/(api|simulated)\//.test(url);
 
 /**
- * Draws pages in turn. Drawing takes the loop's whole attention: with fifty pages under way at once, nobody else is heard before each of them has come a step further,
- * and one new caller is let in at each such step.
+ * Draws pages in turn. Drawing takes the loop's whole attention: with fifty pages under way at once, nobody else is
+ * heard before each of them has come a step further, and one new caller is let in at each such step.
  */
 function pagesInTurn(handler: Handler): (request: IncomingMessage, response: ServerResponse) => void {
   const turns = pLimit(PAGES_AT_ONCE);

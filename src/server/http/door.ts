@@ -9,7 +9,8 @@ const LOOPBACK = ['127.0.0.1', '[::1]', 'localhost'];
 const OWN_ADDRESSES = new Set(['127.0.0.1', '::1', 'localhost']);
 
 /**
- * The address to listen at. Sign-in does not exist yet, so the door stays closed to the network, however Serrata is started.
+ * The address to listen at. Sign-in does not exist yet, so the door stays closed to the network, however Serrata is
+ * started.
  * @throws Error with what to do, where another address was asked for
  */
 export function ownAddress(host = settings().HOST): string {
@@ -38,12 +39,15 @@ function hostName(host: string | undefined): string | null {
   return host.replace(/:\d+$/, '').toLowerCase();
 }
 
-/** Whether a request came from a browser on this machine: it names the machine as only the machine itself does. What others ask for comes through a door of their own. */
+/**
+ * Whether a request came from a browser on this machine: it names the machine as only the machine itself does. What
+ * others ask for comes through a door of their own.
+ */
 export const isFromHere = (host: string | undefined): boolean => LOOPBACK.includes(hostName(host) ?? '');
 
 /**
- * Checks what every request has, before anything of the application sees it. A page of somebody else's that lets its own name point at this machine still sends that
- * name, and is turned away.
+ * Checks what every request has, before anything of the application sees it. A page of somebody else's that lets its
+ * own name point at this machine still sends that name, and is turned away.
  */
 export function atTheDoor(
   { method, url, host }: { method: string | undefined; url: string | undefined; host: string | undefined },
@@ -62,6 +66,9 @@ export function atTheDoor(
   return null;
 }
 
-/** The address that somebody reached the application under, so that what is written for them leads back to it. The door lets in no name but the shop's own. */
+/**
+ * The address that somebody reached the application under, so that what is written for them leads back to it. The door
+ * lets in no name but the shop's own.
+ */
 export const reachedAt = ({ headers }: Request, { protocol, host }: URL): string =>
   `${protocol}//${headers.get('host') ?? host}`;

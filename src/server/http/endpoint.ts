@@ -41,7 +41,10 @@ export async function body<T extends z.ZodType>(request: Request, schema: T): Pr
 export const answer = (work: () => Promise<unknown>): Promise<Response> =>
   answerFile(async () => json((await work()) ?? {}));
 
-/** Answers with the file that the work makes, or with its refusal. Anything else is a defect: logged here, nameless outside. */
+/**
+ * Answers with the file that the work makes, or with its refusal. Anything else is a defect: logged here, nameless
+ * outside.
+ */
 export async function answerFile(work: () => Promise<Response>): Promise<Response> {
   try {
     return await work();

@@ -17,7 +17,10 @@ export interface Turned {
   readonly message: string;
 }
 
-/** True when nothing that a browser says speaks against one of our own pages: both headers must agree. Requests that are no browser's carry neither. */
+/**
+ * True when nothing that a browser says speaks against one of our own pages: both headers must agree. Requests that are
+ * no browser's carry neither.
+ */
 function ownOrigin(headers: Headers): boolean {
   const site = headers.get('sec-fetch-site');
   if (site && site !== 'same-origin' && site !== 'none') return false;

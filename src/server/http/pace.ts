@@ -16,7 +16,10 @@ const TOO_MUCH: Turned = {
 const limiter = (points: number) =>
   points > 0 ? new RateLimiterMemory({ points: Math.ceil(points), duration: SPAN_S }) : null;
 
-/** Bounds on all that a client asks and on what changes something: usually far above what a bench full of people asks for, and below what would starve the others. */
+/**
+ * Bounds on all that a client asks and on what changes something: usually far above what a bench full of people asks
+ * for, and below what would starve the others.
+ */
 function bounds(most = settings().SERRATA_MOST_REQUESTS) {
   return { all: limiter(most), changing: limiter(most * CHANGING_SHARE) };
 }

@@ -123,7 +123,10 @@ function goesOut({ edgeDown, refit, proof }: HandOverDocument, unit: UnitSystem)
       ];
 }
 
-/** The customer's page: in plain words what was found, done and condemned, with the bar before and after, and what to do at home. */
+/**
+ * The customer's page: in plain words what was found, done and condemned, with the bar before and after, and what to do
+ * at home.
+ */
 function customerPaper(document: HandOverDocument, bar: BarAssessment, shop: ShopView, unit: UnitSystem): Paper {
   const drawings = railDrawings(bar, (length) => formatLength(mm(length), unit));
   const { advice, nextVisit, open, note, cautions, fitted, job } = document;

@@ -4,7 +4,9 @@ import type { Paper, PaperBlock, PaperDrawing, PaperShape, PaperTone } from '../
 
 const require = createRequire(import.meta.url);
 
-/** The shipped fonts, as they stand among the packages: Latin, and the letters of further Latin alphabets behind them. */
+/**
+ * The shipped fonts, as they stand among the packages: Latin, and the letters of further Latin alphabets behind them.
+ */
 function shipFonts(): void {
   const files = (name: string, alphabet: string, weights: readonly number[]) => ({
     family: `${name} ${alphabet}`,

@@ -25,7 +25,10 @@ const lowRail = (stations: readonly Station[]): readonly Point[] =>
 const line = (points: readonly { readonly x: number; readonly y: number }[]): string =>
   points.map(({ x, y }, i) => `${i === 0 ? 'M' : 'L'}${x.toFixed(1)} ${y.toFixed(1)}`).join(' ');
 
-/** The lower rail of an edge along the bar, as it came and as it goes, over the least depth; null where no depth was measured. */
+/**
+ * The lower rail of an edge along the bar, as it came and as it goes, over the least depth; null where no depth was
+ * measured.
+ */
 function edgeDrawing(edge: Edge, bar: BarAssessment, show: (mm: number) => string): PaperDrawing | null {
   const before = lowRail(bar.edges[edge].stations);
   const after = bar.measuredAgain ? lowRail(bar.standing[edge].stations) : [];

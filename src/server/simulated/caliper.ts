@@ -20,7 +20,9 @@ class SimulatedCaliper {
   private line: 'up' | 'down' = 'up';
   private readonly events = new EventEmitter().setMaxListeners(MOST_LISTENERS + 1);
 
-  /** What the display shows now, to a hundredth, with the jitter of a hand. Jaws that are shut show nothing below zero. */
+  /**
+   * What the display shows now, to a hundredth, with the jitter of a hand. Jaws that are shut show nothing below zero.
+   */
   private shown(): number {
     const scatter = (Math.random() * 2 - 1) * JITTER;
     return Math.max(0, Math.round((this.jaw + scatter) * 100) / 100);
@@ -80,7 +82,8 @@ export function caliperCommand(command: CaliperCommand): ReturnType<SimulatedCal
 const STREAM_HEADERS = { 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-store, no-transform' };
 
 /**
- * The caliper's own stream, as server-sent events. Refused while its line is down or its battery empty, and to more screens than a bench has.
+ * The caliper's own stream, as server-sent events. Refused while its line is down or its battery empty, and to more
+ * screens than a bench has.
  * @param method HEAD is told what would come, and nothing is begun for it
  */
 export function caliperStream(method: string): Response {

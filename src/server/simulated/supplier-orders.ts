@@ -1,7 +1,10 @@
 import type { OrderAnswer, SupplierMood } from '../../contract';
 import { spread } from './spread';
 
-/** What the stand-in does with an order, or with a question about one: it takes its time, then answers, or the line is dead. */
+/**
+ * What the stand-in does with an order, or with a question about one: it takes its time, then answers, or the line is
+ * dead.
+ */
 export type OrderBehaviour =
   { readonly line: 'up'; readonly waitMs: number; readonly answer: OrderAnswer } | { readonly line: 'dead' };
 
@@ -11,7 +14,8 @@ const SLOW_WAIT_MS = 9000;
 const LATE_BY = 6;
 
 /**
- * The simulated supplier takes orders: how long one takes follows from its part number, so that it can be repeated; the shop may set a mood to practise with.
+ * The simulated supplier takes orders: how long one takes follows from its part number, so that it can be repeated; the
+ * shop may set a mood to practise with.
  * @param asked true where an order is asked about that was placed before
  */
 export function simulatedOrder(mood: SupplierMood, sku: string, asked: boolean): OrderBehaviour {

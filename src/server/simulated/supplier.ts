@@ -45,8 +45,8 @@ function offers({ pitch, gauge, links, standard }: SupplierQuestion): SupplierAn
 }
 
 /**
- * The simulated supplier: slow by nature, sometimes out of stock, sometimes not to be reached. What it does follows from the
- * question alone, so that it can be repeated; the shop may set a mood to practise with.
+ * The simulated supplier: slow by nature, sometimes out of stock, sometimes not to be reached. What it does follows
+ * from the question alone, so that it can be repeated; the shop may set a mood to practise with.
  */
 export function simulatedSupplier(mood: SupplierMood, question: SupplierQuestion): SupplierBehaviour {
   const seed = spread(`${question.pitch}|${question.gauge}|${question.links}`);

@@ -93,7 +93,10 @@ export function keptBackup({ store }: Context, name: string): string {
   return found.file;
 }
 
-/** Puts a backup in the store's place while the shop is open: nothing is written meanwhile, and what stood there is kept. */
+/**
+ * Puts a backup in the store's place while the shop is open: nothing is written meanwhile, and what stood there is
+ * kept.
+ */
 export function putBackupBack(context: Context, name: string): Promise<{ kept: string }> {
   const { store, now } = context;
   const backup = keptBackup(context, name);

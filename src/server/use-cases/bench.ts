@@ -49,7 +49,10 @@ const DUE_SINCE = 120;
 const DUE_SHOWN = 40;
 const DAY_MS = 86_400_000;
 
-/** The Bench: jobs by what they wait for and the day they are promised for, or the jobs of one customer or saw; and who is due. */
+/**
+ * The Bench: jobs by what they wait for and the day they are promised for, or the jobs of one customer or saw; and who
+ * is due.
+ */
 export async function benchView(context: Context, wanted: BenchWanted): Promise<BenchView> {
   const { db } = context.store;
   const filter = jobFilter(wanted);

@@ -23,7 +23,10 @@ import { bookedFor, courseOf } from './course';
 import { refreshSummary } from './summary';
 import * as texts from '#language/server';
 
-/** New parts of the plan: those that were taken for the job, as the shelf knows them, and the numbers of those that were not. */
+/**
+ * New parts of the plan: those that were taken for the job, as the shelf knows them, and the numbers of those that were
+ * not.
+ */
 async function partsOf(
   db: Queryable,
   jobId: string,
@@ -128,7 +131,10 @@ export const handOverOf = async (context: Context, jobId: string): Promise<HandO
 const inOrder = (parts: readonly { readonly sku: string }[]): string =>
   JSON.stringify(parts.map(({ sku }) => sku).sort());
 
-/** Hands a job over: its document is kept as it stands, and it leaves the bench. Refused when readings have come in since it was looked at, or where something is open and nobody says why. */
+/**
+ * Hands a job over: its document is kept as it stands, and it leaves the bench. Refused when readings have come in
+ * since it was looked at, or where something is open and nobody says why.
+ */
 export async function handOverJob(
   context: Context,
   jobId: string,

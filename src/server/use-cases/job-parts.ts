@@ -128,7 +128,9 @@ async function partToOrder(context: Context, jobId: string, sku: string, supplie
   return offer.part;
 }
 
-/** Orders a part for a job: the order is written down first, then placed; whatever the supplier does, it stands here. */
+/**
+ * Orders a part for a job: the order is written down first, then placed; whatever the supplier does, it stands here.
+ */
 async function orderFor(context: Context, jobId: string, { id, by, sku }: JobPartAct, supplier: string): Promise<void> {
   const part = await partToOrder(context, jobId, sku, supplier);
   const isNew = await context.store.write(async (tx) => {

@@ -59,7 +59,10 @@ export async function storePhoto(
   return views(context, jobId);
 }
 
-/** A picture taken away by mistake can be asked back from a backup for as long as this; then its bytes go from the store. */
+/**
+ * A picture taken away by mistake can be asked back from a backup for as long as this; then its bytes go from the
+ * store.
+ */
 const KEPT_DAYS = 30;
 const DAY_MS = 86_400_000;
 

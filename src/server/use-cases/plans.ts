@@ -85,7 +85,10 @@ const offered = (order: ChainNumbers, { sku, name, priceCents, kickbackClass }: 
   priceCents,
 });
 
-/** What the supplier has for the chain of a job, with the days until it is here; nothing where its numbers are not settled or nobody answers. */
+/**
+ * What the supplier has for the chain of a job, with the days until it is here; nothing where its numbers are not
+ * settled or nobody answers.
+ */
 export async function offersFor(
   { order, identity }: Pick<Appraisal, 'order' | 'identity'>,
   supplier: string | null,
@@ -119,7 +122,10 @@ export async function jobOrderedParts(context: Context, id: string): Promise<rea
   return orderedPartViews(context, { sheet, ...appraisal }, rules.schools);
 }
 
-/** Refuses a plan that is not possible as things stand, that costs something else by now, or that another one beats and nobody says why. */
+/**
+ * Refuses a plan that is not possible as things stand, that costs something else by now, or that another one beats and
+ * nobody says why.
+ */
 export async function mustBePossible(
   db: Queryable,
   planned: Planned,

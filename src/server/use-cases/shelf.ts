@@ -34,7 +34,10 @@ export async function partCard({ store }: Context, sku: string): Promise<PartCar
 export const shelved = ({ store }: Context, skus: readonly string[]): Promise<readonly ShelvedPartView[]> =>
   partsBySku(store.db, skus);
 
-/** Puts quantity, minimum and price right. Refused where somebody changed the part since it was looked at: theirs stands, and is shown. */
+/**
+ * Puts quantity, minimum and price right. Refused where somebody changed the part since it was looked at: theirs
+ * stands, and is shown.
+ */
 export async function changePart(
   context: Context,
   sku: string,

@@ -40,7 +40,8 @@ const shopOf = ({ facts, people }: ShopStanding): ShopView => ({
 /** The limits in force: defaults with the shop's changes laid over them. */
 function limitsOf({ overrides }: ShopStanding): Limits {
   const resolved = resolveLimits(overrides);
-  // What was stored was checked when it was stored; a limit that has gone from the programme since must not stop the bench.
+  // What was stored was checked when it was stored; a limit that has gone from the programme since must not stop the
+  // bench.
   return resolved.ok ? resolved.value : DEFAULTS;
 }
 

@@ -15,7 +15,10 @@ import { signOffViews } from './signed';
 import { refreshSummary } from './summary';
 import * as texts from '#language/server';
 
-/** Signs the verdicts off as they stand, keeping all they rest on. Refused when readings have come in, or rules have changed, since they were looked at. */
+/**
+ * Signs the verdicts off as they stand, keeping all they rest on. Refused when readings have come in, or rules have
+ * changed, since they were looked at.
+ */
 export async function signOff(
   context: Context,
   jobId: string,

@@ -55,8 +55,8 @@ export interface Undone {
 const AT_ONCE = 60;
 
 /**
- * Undoes an import: every part goes back to what it was, but what was changed since stays and is named. It is done a few rows at a time; broken off in the middle it
- * is gone on with when it is asked for again.
+ * Undoes an import: every part goes back to what it was, but what was changed since stays and is named. It is done a
+ * few rows at a time; broken off in the middle it is gone on with when it is asked for again.
  */
 export async function undoImport(context: Context, importId: string, by: string): Promise<Undone> {
   const { store } = context;

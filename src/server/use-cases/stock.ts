@@ -72,7 +72,10 @@ export async function stockAnswers(context: Context, order: ChainNumbers): Promi
 /** Most answers a screen shows: past these a caller is no better off. */
 const MOST_ANSWERS = 12;
 
-/** Parts in stock against a need: those that fit, those that may, near misses; each that is out with its equals on the shelf. */
+/**
+ * Parts in stock against a need: those that fit, those that may, near misses; each that is out with its equals on the
+ * shelf.
+ */
 export async function answersTo({ store }: Context, need: Need): Promise<readonly StockAnswer[]> {
   const candidates = await stockCandidates(store.db, {
     kind: need.kind,
@@ -112,7 +115,10 @@ export function orderFrom(params: URLSearchParams): ChainNumbers | null {
     : null;
 }
 
-/** What speaks for or against an order: rules of the set. That a part is condemned is why something is ordered, and is said by itself. */
+/**
+ * What speaks for or against an order: rules of the set. That a part is condemned is why something is ordered, and is
+ * said by itself.
+ */
 const rulesOfSet = (fit: readonly FitJudgement[]): readonly FitJudgement[] =>
   fit.filter(({ rule }) => rule !== 'parts-may-go-back-on');
 

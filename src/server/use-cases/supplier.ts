@@ -71,8 +71,8 @@ export async function hearSupplier<T>(
 }
 
 /**
- * Asks the supplier for price and delivery. Whatever happens on its side (silence, nonsense, a dead line) comes back as a reply: it never blocks
- * the counter.
+ * Asks the supplier for price and delivery. Whatever happens on its side (silence, nonsense, a dead line) comes back as
+ * a reply: it never blocks the counter.
  * @param address where the supplier answers
  */
 export async function askSupplier(

@@ -23,7 +23,9 @@ export async function turnOversOf(db: Queryable, sawId: string): Promise<readonl
   });
 }
 
-/** The log as first entries of the next job's sheet, oldest first: with it the sheet tells the same wherever it is read. */
+/**
+ * The log as first entries of the next job's sheet, oldest first: with it the sheet tells the same wherever it is read.
+ */
 export async function turnLogEntries(db: Queryable, sawId: string): Promise<readonly Entry[]> {
   const log = [...(await turnOversOf(db, sawId))].reverse();
   return log.flatMap(({ came, went }, i) =>

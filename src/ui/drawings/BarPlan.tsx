@@ -18,7 +18,10 @@ interface BarPlanProps {
 const W = 268;
 const PAD = 14;
 
-/** The bar to scale, seen from its stamped side: tail left, edge A down, stations marked on both edges. Drawn anew only when something of it changes, which few readings do. */
+/**
+ * The bar to scale, seen from its stamped side: tail left, edge A down, stations marked on both edges. Drawn anew only
+ * when something of it changes, which few readings do.
+ */
 export const BarPlan = memo(function BarPlan(props: BarPlanProps) {
   const { length, height, hardNose, stations, selected, onSelect, showPosition } = props;
   const furthest = Math.max(0, ...(['A', 'B'] as const).flatMap((edge) => stations[edge].map(({ at }) => at)));

@@ -49,8 +49,8 @@ const HEADROOM = 1.08;
 const NEW_CUTTER = 9;
 
 /**
- * The loop unrolled: left cutters above the middle, right ones below, each as long as it is; the mark, and the line that the worst of all draws for every other. What comes off is hatched, damage has a
- * glyph of its own kind.
+ * The loop unrolled: left cutters above the middle, right ones below, each as long as it is; the mark, and the line
+ * that the worst of all draws for every other. What comes off is hatched, damage has a glyph of its own kind.
  */
 export function CutterRibbon({ left, right, mark, target, selected, onSelect, onKeyDown, show }: CutterRibbonProps) {
   const hatch = useId();

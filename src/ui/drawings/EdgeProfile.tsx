@@ -46,7 +46,8 @@ function doubt(
 }
 
 /**
- * One edge of the profile: its rails as they are believed to stand, with their doubt; the readings as points; the metal to come off, and a mark to choose each station by.
+ * One edge of the profile: its rails as they are believed to stand, with their doubt; the readings as points; the metal
+ * to come off, and a mark to choose each station by.
  * Drawn anew only when the edge itself changes: a key is typed on one of two.
  */
 export const EdgeProfile = memo(function EdgeProfile(props: EdgeProfileProps) {
@@ -99,7 +100,10 @@ interface StationMarkProps
   readonly chosen: boolean;
 }
 
-/** A station's readings, and the mark to choose it by. What is believed there moves with every reading of the edge, and is not drawn here. */
+/**
+ * A station's readings, and the mark to choose it by. What is believed there moves with every reading of the edge, and
+ * is not drawn here.
+ */
 const StationMark = memo(function StationMark(props: StationMarkProps) {
   const { id, number, edge, at, near, far, nearAfter, farAfter, x, y, chosen, onSelect, show, showPosition } = props;
   const said = [

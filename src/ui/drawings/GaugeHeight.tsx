@@ -14,7 +14,10 @@ const SCALE = 58;
 /** Nothing is drawn lower than this, mm. */
 const DEEPEST = 1.6;
 
-/** Depth gauges against the edge of their cutter, ten times as high as long: the setting as a line, the highest and the lowest gauge, and where filing back will put the highest. */
+/**
+ * Depth gauges against the edge of their cutter, ten times as high as long: the setting as a line, the highest and the
+ * lowest gauge, and where filing back will put the highest.
+ */
 export function GaugeHeight({ highest, lowest, setting, after, show }: GaugeHeightProps) {
   const y = (mm: number) => EDGE + Math.min(mm, DEEPEST) * SCALE;
   const gauge = (x: number, height: number, look: string) => (

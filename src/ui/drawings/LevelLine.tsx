@@ -6,7 +6,10 @@ const LETTER = 7.2;
 const LABEL_HEIGHT = 12;
 const LABEL_ASCENT = 10;
 
-/** Where the label of a level may stand: at either end, over it or under it, the liked place first. None below the drawing. */
+/**
+ * Where the label of a level may stand: at either end, over it or under it, the liked place first. None below the
+ * drawing.
+ */
 export function spotsOf(label: string, y: number, above: boolean, atEnd: boolean): readonly Box[] {
   const width = label.length * LETTER;
   const ends = [LEFT + 4, W - RIGHT - 4 - width];

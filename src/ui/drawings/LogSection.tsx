@@ -27,7 +27,10 @@ const SIDE = { left: texts.leftwards, right: texts.rightwards };
 /** Where the figure of a curve stands, off the middle, px. */
 const beside = (end: number): number => Math.max(34, Math.min(100, end + 8));
 
-/** A log seen from its end, with the straight cut, the curve that is predicted and the one that was cut, all to the same scale. */
+/**
+ * A log seen from its end, with the straight cut, the curve that is predicted and the one that was cut, all to the same
+ * scale.
+ */
 export function LogSection({ depth, curve, side, measured, show }: LogSectionProps) {
   const y = linear([0, depth], [TOP, TOP + 2 * RADIUS]);
   const scale = (2 * RADIUS) / depth;

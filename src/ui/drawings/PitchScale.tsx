@@ -22,7 +22,10 @@ const H = 148;
 const LO = 5.9;
 const HI = 10.9;
 
-/** Which family: the measured pitch with its doubt, standing between the families. Paler is what a stretched chain may reach. */
+/**
+ * Which family: the measured pitch with its doubt, standing between the families. Paler is what a stretched chain may
+ * reach.
+ */
 export function PitchScale({ bands, reading, show }: PitchScaleProps) {
   const x = linear([LO, HI], [16, W - 16]);
   const inside = reading && reading.pitch > LO && reading.pitch < HI ? reading : null;

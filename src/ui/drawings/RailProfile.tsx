@@ -43,8 +43,10 @@ function depthRange({ edges, bands, limit, tang, room }: RailProfileProps): read
 }
 
 /**
- * The unrolled rail profile: depth from the groove's floor along edge A from tail to nose, round the nose, and back along edge B.
- * Near and far rail as they are believed to stand, each with its doubt, the readings as points, the limit, the link's room, and the dressing line with the metal to come off.
+ * The unrolled rail profile: depth from the groove's floor along edge A from tail to nose, round the nose, and back
+ * along edge B.
+ * Near and far rail as they are believed to stand, each with its doubt, the readings as points, the limit, the link's
+ * room, and the dressing line with the metal to come off.
  */
 export function RailProfile(props: RailProfileProps) {
   const { edges, bands, limit, tang, room, selected, onSelect, show, showPosition } = props;

@@ -16,7 +16,10 @@ const BOTTOM = 190;
 /** The scale goes so far beyond the limit. */
 const BEYOND = 1.8;
 
-/** A worn tooth cut across, its groove drawn to a scale of its own: how deep the drive links have worn it, against the shop's two limits. */
+/**
+ * A worn tooth cut across, its groove drawn to a scale of its own: how deep the drive links have worn it, against the
+ * shop's two limits.
+ */
 export function SprocketTooth({ wear, doubt, watch, limit, show }: SprocketToothProps) {
   const full = Math.max(limit * BEYOND, (wear ?? 0) * 1.1);
   const y = linear([0, full], [FACE, BOTTOM - 14]);

@@ -31,8 +31,8 @@ export function alongLine(corners: readonly (Spot | null)[], each = 8): readonly
 }
 
 /**
- * Where a label covers least of what is drawn: the first of the candidates with the fewest points under it. One that meets another label is
- * taken only when all do.
+ * Where a label covers least of what is drawn: the first of the candidates with the fewest points under it. One that
+ * meets another label is taken only when all do.
  * @param candidates in the order they are liked, at least one
  */
 export function freestBox(candidates: readonly Box[], points: readonly Spot[], labels: readonly Box[] = []): Box {

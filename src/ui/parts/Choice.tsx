@@ -15,7 +15,10 @@ interface ChoiceProps {
   readonly hint?: string;
 }
 
-/** One of a few words, by one tap. Tapping the chosen one again takes it back; arrow keys go from word to word and choose nothing. */
+/**
+ * One of a few words, by one tap. Tapping the chosen one again takes it back; arrow keys go from word to word and
+ * choose nothing.
+ */
 export function Choice({ legend, options, value, onChoose, hint }: ChoiceProps) {
   const id = useId();
   return (

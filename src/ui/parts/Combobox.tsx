@@ -25,8 +25,8 @@ export interface ComboboxProps<T> {
 }
 
 /**
- * A field that finds as one types. Only what was found for the words that stand there can be chosen: Enter before the answer waits for it and takes the first, and what
- * belongs to older words is never taken.
+ * A field that finds as one types. Only what was found for the words that stand there can be chosen: Enter before the
+ * answer waits for it and takes the first, and what belongs to older words is never taken.
  */
 export function Combobox<T>(props: ComboboxProps<T>) {
   const { label, bare, text, onText, found, older, keyOf, draw, onChoose, onGoOn, nothing, listLabel, fieldRef } =

@@ -9,7 +9,10 @@ interface DialogProps {
   readonly children: ReactNode;
 }
 
-/** A modal sheet on the platform's own dialog: the first field has the focus, it is kept inside and given back, Escape closes. */
+/**
+ * A modal sheet on the platform's own dialog: the first field has the focus, it is kept inside and given back, Escape
+ * closes.
+ */
 export function Dialog({ title, open, onClose, children }: DialogProps) {
   const ref = useRef<HTMLDialogElement>(null);
   useEffect(() => {

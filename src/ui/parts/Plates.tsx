@@ -115,7 +115,10 @@ interface PlatesProps {
   readonly others: readonly Joint[];
 }
 
-/** Linked plates: four parts in a row, joined like a chain, with a joint for every rule. Opening a joint shows its sentence. Drawn anew only when one of them says something else. */
+/**
+ * Linked plates: four parts in a row, joined like a chain, with a joint for every rule. Opening a joint shows its
+ * sentence. Drawn anew only when one of them says something else.
+ */
 export const Plates = memo(function Plates({ plates, joints, others }: PlatesProps) {
   return (
     <section

@@ -22,7 +22,10 @@ export const verdictTone = (verdict: VerdictShape): string => TONE[verdict];
 /** Ground colour of a verdict. */
 export const verdictGround = (verdict: VerdictShape): string => PALE[verdict];
 
-/** keep: full disc · clean: disc with a sweep · recondition: file tooth · replace: struck square · undecided: open lozenge. */
+/**
+ * keep: full disc · clean: disc with a sweep · recondition: file tooth · replace: struck square · undecided: open
+ * lozenge.
+ */
 export function VerdictMark({ verdict, size = 18 }: { verdict: VerdictShape; size?: number }) {
   return (
     <svg viewBox="0 0 20 20" width={size} height={size} aria-hidden="true" className={`shrink-0 ${TONE[verdict]}`}>

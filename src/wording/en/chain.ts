@@ -42,7 +42,10 @@ export function gaugeSentence(
   return `Depth gauges last, down to ${show(setting)}.${then} About ${plural(strokes, { one: '# stroke', other: '# strokes' })} of the flat file on the highest; round its front again.`;
 }
 
-/** Which gauges are filed and by how many strokes, and those that stand too low and never are; null where it is the same as what was said of the highest. */
+/**
+ * Which gauges are filed and by how many strokes, and those that stand too low and never are; null where it is the same
+ * as what was said of the highest.
+ */
 export function gaugesToFile({ each }: GaugeJudgement): string | null {
   const name = ({ side, cutter }: GaugeJudgement['each'][number]) => `${sideWord[side]} ${cutter}`;
   const filed = each.filter(({ strokes }) => strokes > 0);

@@ -4,7 +4,10 @@ import { plural } from './plural';
 /** Says a value, in the unit of the screen, against what it is held against. */
 export type Say = (value: string, against: string, check: Check) => string;
 
-/** What is said of a check that is computed of several readings: its heading, and a sentence where the plain one will not do. */
+/**
+ * What is said of a check that is computed of several readings: its heading, and a sentence where the plain one will
+ * not do.
+ */
 interface ComputedWords {
   readonly check: string;
   /** Beyond its limit. */

@@ -13,7 +13,10 @@ export interface FieldWords {
   readonly suffix: string | undefined;
 }
 
-/** The words of a field: its own short name, else the heading of the check that it makes, else what it is called in a sentence. */
+/**
+ * The words of a field: its own short name, else the heading of the check that it makes, else what it is called in a
+ * sentence.
+ */
 export function fieldWords(path: ReadingPath): FieldWords {
   const words = READING_WORDS[idAt(path) as ReadingId];
   const { field, hint, example, suffix } = typeof words === 'string' ? { field: undefined } : words;

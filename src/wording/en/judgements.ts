@@ -45,7 +45,10 @@ export function verdictHeadline({ action, operations }: Pick<Verdict, 'action' |
 const turnedBy = (logged: number | null): string =>
   logged === null ? 'the bar gets turned over' : `the log has the bar turned over ${times(logged)}`;
 
-/** What the log of a saw tells of its bar, and how it stands to what the customer said. Null while there is nothing to compare. */
+/**
+ * What the log of a saw tells of its bar, and how it stands to what the customer said. Null while there is nothing to
+ * compare.
+ */
 export function turnLogSentence({ times: turns, seen }: Turned, told: TurnOver | undefined): string | null {
   if (seen === 0) return null;
   if (turns === 0)
@@ -334,7 +337,10 @@ export function nextSentence({ measure, reason }: NextMeasurement, unit: UnitSys
   }
 }
 
-/** A condemned part as an order slip says it: the chain of the slip takes the old one's place, the others stand below it. */
+/**
+ * A condemned part as an order slip says it: the chain of the slip takes the old one's place, the others stand below
+ * it.
+ */
 export function replacedPart(part: Part): string {
   return part === 'chain'
     ? 'Takes the place of the chain that was condemned.'

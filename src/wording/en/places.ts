@@ -50,7 +50,9 @@ export function readingName(asked: Askable): string {
   return isSubject(asked) ? SUBJECTS[asked] : (withItsPlace(asked) ?? nameOf(asked));
 }
 
-/** What is asked for as the assessment document writes it, which has always had a short form for readings at a station. */
+/**
+ * What is asked for as the assessment document writes it, which has always had a short form for readings at a station.
+ */
 export function writtenPlace(asked: Askable): string {
   const station = stationOf(asked);
   return station ? `bar.${station.edge}.${station.station}.${station.field}` : asked;

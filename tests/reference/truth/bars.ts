@@ -35,7 +35,9 @@ export function block({ between, chance }: Random, depth: number, height: number
   };
 }
 
-/** An edge as it wears: a slope, a slow wave, a lean of the rails, perhaps a step over a third and a dip of 12 to 30 mm. */
+/**
+ * An edge as it wears: a slope, a slow wave, a lean of the rails, perhaps a step over a third and a dip of 12 to 30 mm.
+ */
 export function worn({ between, normal, chance }: Random, { dips, steps }: Kind): Rails {
   const slope = between(-0.3, 0.3);
   const wave = { height: between(0, 0.25), length: between(250, 650), phase: between(0, 2 * Math.PI) };

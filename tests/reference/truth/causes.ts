@@ -31,8 +31,8 @@ const ratioOfResult = (cause: Cause, id: FindingId, result: string): number => r
 const LOOKS = new Map<string, Look>();
 
 /**
- * A finding of a complaint. How often a sound saw shows each result follows from the ratios: with any cause there the results add to one as well. It is found by exponentiated gradient, which keeps
- * shares above nothing.
+ * A finding of a complaint. How often a sound saw shows each result follows from the ratios: with any cause there the
+ * results add to one as well. It is found by exponentiated gradient, which keeps shares above nothing.
  */
 function lookOf(id: FindingId, causes: readonly Cause[]): Look {
   const speaking = causes.filter((cause) => rowOf(cause).evidence[id]);
@@ -79,7 +79,10 @@ function looked({ between }: Random, { id, results, usual }: Look, there: Readon
   return { id, results: [result], sureness: 1, source: { from: 'word', reading: 'job.use', word: '' } };
 }
 
-/** Whether the results of a look add to one for each cause: a row that tells one result only, or habits that are told, say too little of how often the others come. */
+/**
+ * Whether the results of a look add to one for each cause: a row that tells one result only, or habits that are told,
+ * say too little of how often the others come.
+ */
 const isWhole = ({ id, results, usual }: Look, causes: readonly Cause[]): boolean =>
   causes.every((cause) => {
     const all = usual.reduce((sum, share, r) => sum + share * ratioOfResult(cause, id, results[r]!), 0);
@@ -113,7 +116,10 @@ const rankingOf = (saw: Ailing, found: readonly Found[]): Ranking => noisyOr(agg
 
 const bestOf = ({ causes, unexplainedShare }: Ranking) => Math.max(unexplainedShare, causes[0]!.share);
 
-/** What raises the share of what leads most on average, looked at next: a look that is open, or one of the leader's once more. */
+/**
+ * What raises the share of what leads most on average, looked at next: a look that is open, or one of the leader's once
+ * more.
+ */
 function nextLook(saw: Ailing, found: readonly Found[], again: ReadonlySet<FindingId>): Look | null {
   const now = rankingOf(saw, found);
   const leader = now.causes[0]!.cause;
@@ -149,7 +155,9 @@ function nextLook(saw: Ailing, found: readonly Found[], again: ReadonlySet<Findi
 export interface Named {
   readonly first: number;
   readonly inThree: number;
-  /** Stated chances of being present against how often causes were: the largest gap of a tenth, beside its own scatter. */
+  /**
+   * Stated chances of being present against how often causes were: the largest gap of a tenth, beside its own scatter.
+   */
   readonly gap: number;
 }
 
@@ -165,7 +173,8 @@ const LED = (ranking: Ranking): readonly (Cause | null)[] =>
 const threeOf = ({ causes }: Ranking): readonly Cause[] => causes.slice(0, 3).map(({ cause }) => cause);
 
 /**
- * Saws with so many causes of their complaint, looked at in part, and asked on as the plan asks: how often what is true leads, and how often all of it is among the three in front.
+ * Saws with so many causes of their complaint, looked at in part, and asked on as the plan asks: how often what is true
+ * leads, and how often all of it is among the three in front.
  * @param share of all looks that were made
  * @param asked how many looks more follow the plan
  */
@@ -222,7 +231,9 @@ const gapOf = (
       }),
   );
 
-/** Saws as the model makes them: causes there by their chances, the complaint by the causes. Are stated chances right? */
+/**
+ * Saws as the model makes them: causes there by their chances, the complaint by the causes. Are stated chances right?
+ */
 export function statedChances(random: Random, runs: number, share: number): number {
   const tenths = Array.from({ length: 10 }, () => ({ count: 0, stated: 0, there: 0 }));
   let made = 0;

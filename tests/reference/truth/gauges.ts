@@ -20,7 +20,10 @@ function heights({ between, normal, chance }: Random): readonly number[] {
 
 /** What became of many chains whose gauges were measured. */
 export interface Gauges {
-  /** Of chains with no gauge too high, the share that is to be lowered; of those with one by more than a hair, the share that is not. */
+  /**
+   * Of chains with no gauge too high, the share that is to be lowered; of those with one by more than a hair, the share
+   * that is not.
+   */
   readonly loweredForNothing: number;
   readonly missed: number;
   /** Of all chains, the share of which it is said with 0.95 and more that none is too low though one is. */
@@ -79,7 +82,10 @@ export function gaugedChains(random: Random, runs: number): Gauges {
   };
 }
 
-/** Drive sprockets that are looked at by eye, measured, or both: the share of all that is condemned though sound, and kept though finished. */
+/**
+ * Drive sprockets that are looked at by eye, measured, or both: the share of all that is condemned though sound, and
+ * kept though finished.
+ */
 export function seenSprockets(
   random: Random,
   runs: number,

@@ -93,7 +93,10 @@ function followed(
   return { appraisal, more };
 }
 
-/** How many of so many bars are sent to the file when both edges are as given, and how many more squares were made a bar. */
+/**
+ * How many of so many bars are sent to the file when both edges are as given, and how many more squares were made a
+ * bar.
+ */
 export function testedBars(
   random: Random,
   runs: number,

@@ -14,7 +14,8 @@ export interface Hand {
 const rounded = (value: number, step: number): number => Math.round(value / step) * step;
 
 /**
- * A hand that measures as model §1 says: the tool's error anywhere within its bounds and the same in every reading, the hand's placing normal, the scale read to its step.
+ * A hand that measures as model §1 says: the tool's error anywhere within its bounds and the same in every reading, the
+ * hand's placing normal, the scale read to its step.
  * @param placing where it differs from the tool's usual, mm
  */
 export function hand(tool: InstrumentId, { between, normal }: Random, placing = INSTRUMENTS[tool].placing): Hand {

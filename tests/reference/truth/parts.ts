@@ -15,7 +15,10 @@ interface JudgedPart {
   readonly appraisal: Appraisal;
 }
 
-/** A bar as it wears, now and then with a step, read at five stations an edge; where it is dressed, the pass that also touches the low rail counts. */
+/**
+ * A bar as it wears, now and then with a step, read at five stations an edge; where it is dressed, the pass that also
+ * touches the low rail counts.
+ */
 function anyBar(random: Random): JudgedPart {
   const dense = Array.from({ length: 141 }, (_, i) => 40 + i * 2.5);
   const made = [worn(random, { dips: 0.12, steps: 0.35 }), worn(random, { dips: 0.12, steps: 0.35 })] as const;
@@ -62,7 +65,10 @@ function anySprocket(random: Random): JudgedPart {
   };
 }
 
-/** Parts of every kind with known truth, judged whole: their verdicts, and the chance that was stated of each being finished. */
+/**
+ * Parts of every kind with known truth, judged whole: their verdicts, and the chance that was stated of each being
+ * finished.
+ */
 export function anyParts(random: Random, runs: number): Tally {
   const tally = new Tally();
   const kinds = [anyBar, anyChain, anySprocket];

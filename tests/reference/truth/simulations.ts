@@ -63,7 +63,10 @@ export function wornBars(
   return tally;
 }
 
-/** Grooves with a flare that ends: what the link truly rocks in, against the verdict on play (limit 0.5 mm, link 1.27 mm). */
+/**
+ * Grooves with a flare that ends: what the link truly rocks in, against the verdict on play (limit 0.5 mm, link 1.27
+ * mm).
+ */
 export function flaredBars(random: Random, runs: number, count: number, deepToo: boolean): Tally {
   const tally = new Tally();
   const [link, limit, tang] = [1.27, 0.5, 5];

@@ -11,12 +11,16 @@ import { anyParts } from './parts';
 import * as sim from './simulations';
 
 /**
- * Parts with known truth, read as model §1 says that hands and tools read, and judged. The figures wanted are those of model §12; the readings are drawn from
- * seeds, so a run that fails can be run again. `npm run truth` runs more of them and prints the tables.
+ * Parts with known truth, read as model §1 says that hands and tools read, and judged. The figures wanted are those of
+ * model §12; the readings are drawn from seeds, so a run that fails can be run again. `npm run truth` runs more of them
+ * and prints the tables.
  */
 const SEED = 2026;
 
-/** What stated and true shares may lie apart: two points, and the scatter of the shares themselves at these numbers of parts (two standard deviations). */
+/**
+ * What stated and true shares may lie apart: two points, and the scatter of the shares themselves at these numbers of
+ * parts (two standard deviations).
+ */
 const within = (runs: number) => 0.02 + 1 / Math.sqrt(runs);
 
 describe('level bars by depth rod', () => {

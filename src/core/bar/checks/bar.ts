@@ -76,8 +76,8 @@ const nominal = (gauge: GaugeId): Estimate => ({ value: GAUGES[gauge].thickness,
 const LIVE = 0.05;
 
 /**
- * The link that the bar was made for: of its own gauge, settled or in question. A bar whose gauge nothing tells is judged with its chain's; one whose gauge is contradicted
- * with none, until that is cleared up.
+ * The link that the bar was made for: of its own gauge, settled or in question. A bar whose gauge nothing tells is
+ * judged with its chain's; one whose gauge is contradicted with none, until that is cleared up.
  */
 function ownLinksOf(sheet: BenchSheet, { bar, chain }: Identity): readonly OwnLink[] {
   const one = (gauge: GaugeId | null, thickness: Estimate): readonly OwnLink[] => [{ gauge, thickness, weight: 1 }];
@@ -158,7 +158,10 @@ function worstPlace({ edges }: BarBelief): WearPlace {
   return lost(b) > lost(a) ? b : a;
 }
 
-/** What the straight-edge test would show at the widest place, by the most and by the least play that the readings allow. */
+/**
+ * What the straight-edge test would show at the widest place, by the most and by the least play that the readings
+ * allow.
+ */
 interface StraightEdge {
   readonly atMost: StraightEdgeOutcome | null;
   readonly atLeast: StraightEdgeOutcome | null;

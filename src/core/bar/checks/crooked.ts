@@ -18,17 +18,26 @@ export const bodyHeight = ({ bar }: BenchSheet): number =>
 /** The edge that cut: the one that was down as the saw came; A where nobody noted it. */
 export const cuttingEdge = ({ bar }: BenchSheet): Edge => bar?.edgeDown ?? 'A';
 
-/** Mean lean of the links on an edge as the groove lets them stand, degrees, above 0 to the far side; null where depths, widths and tang do not tell it. */
+/**
+ * Mean lean of the links on an edge as the groove lets them stand, degrees, above 0 to the far side; null where depths,
+ * widths and tang do not tell it.
+ */
 export const setLeanOf = ({ figures }: EdgeAssessment): Degrees | null =>
   mean(flatMap(figures, (figure) => figure.setLean ?? [])) as Degrees | null;
 
-/** The side a lean draws the cut to: the stamped side is to the operator's right with edge A down (common practice, no source). */
+/**
+ * The side a lean draws the cut to: the stamped side is to the operator's right with edge A down (common practice, no
+ * source).
+ */
 export function drawnTo(lean: number, edgeDown: Edge): 'left' | 'right' {
   const isToFar = lean > 0;
   return isToFar === (edgeDown === 'A') ? 'left' : 'right';
 }
 
-/** How an edge leans, and where that draws a cut: degrees above 0 to the far side; mm over {@link NOTICED_DEPTH}, to the right above 0. */
+/**
+ * How an edge leans, and where that draws a cut: degrees above 0 to the far side; mm over {@link NOTICED_DEPTH}, to the
+ * right above 0.
+ */
 export interface LeanBelief {
   readonly edge: Edge;
   readonly lean: Degrees;
@@ -36,13 +45,17 @@ export interface LeanBelief {
   readonly u: number;
 }
 
-/** Where neither is measured: a bar's thickness, its groove, and how far a link rocks in a used one (common practice, no source). */
+/**
+ * Where neither is measured: a bar's thickness, its groove, and how far a link rocks in a used one (common practice, no
+ * source).
+ */
 const USUAL = { thickness: 4.5, groove: 1.4, rock: degrees((2 * Math.PI) / 180) } as const;
 /** What the model of the drift itself is not sure of, as a share (shop's figure). */
 const MODEL_DOUBT = 0.3;
 
 /**
- * How the cutting edge is believed to lean, by depths and level tests together; the other one stands in where nothing tells of it. Null where nothing tells of either.
+ * How the cutting edge is believed to lean, by depths and level tests together; the other one stands in where nothing
+ * tells of it. Null where nothing tells of either.
  * @param cutting the edge that is down in the cut
  */
 export function leanBelief(

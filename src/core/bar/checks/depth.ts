@@ -37,8 +37,8 @@ const part = 'bar' as const;
 type DepthHead = Pick<Check, 'at' | 'repeat'> & { readonly id: 'bar.depth' | 'bar.depth-after' };
 
 /**
- * Depth against the limit of the bar's pitch. While the pitch is open, each family's limit counts with its weight, so that a groove deep
- * enough for all of them is ok already.
+ * Depth against the limit of the bar's pitch. While the pitch is open, each family's limit counts with its weight, so
+ * that a groove deep enough for all of them is ok already.
  */
 function depthCheck(
   head: DepthHead,
@@ -138,7 +138,9 @@ function oneSidedDepths(context: BarContext): Check[] {
   );
 }
 
-/** Room left under a tang that may itself be known only from one side. Where one tool read both, its own error cancels. */
+/**
+ * Room left under a tang that may itself be known only from one side. Where one tool read both, its own error cancels.
+ */
 function roomWithin(
   { draws, common }: Least,
   tool: BarContext['belief']['tool'],
@@ -178,8 +180,8 @@ function floorClearanceChecks(least: Least, drawn: Latent, context: BarContext):
 }
 
 /**
- * What is believed of the weakest place after the advised dressing: the plan, and the file's own doubt. It is never more than the least place has now, less the
- * pass that the low rail gets too.
+ * What is believed of the weakest place after the advised dressing: the plan, and the file's own doubt. It is never
+ * more than the least place has now, less the pass that the low rail gets too.
  */
 export function weakestAfter(edge: Edge, { plan }: EdgeDressing, context: BarContext): Estimate {
   const { edges, belief, limits } = context;

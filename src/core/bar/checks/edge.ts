@@ -39,7 +39,10 @@ export interface EdgeDressing {
   readonly dressingsLeft: number | null;
   /** More comes off in one place than a file alone should take. */
   readonly coarseFirst: boolean;
-  /** Taken off everywhere beside levelling, to bring a flared mouth back within its play, mm; 0 where levelling is enough. */
+  /**
+   * Taken off everywhere beside levelling, to bring a flared mouth back within its play, mm; 0 where levelling is
+   * enough.
+   */
   readonly deeper: number;
   /** Dips that could be left, with what that would save the rest of the edge. */
   readonly exceptions: readonly DressException[];
@@ -68,7 +71,10 @@ export interface EdgeContext {
 
 const off = (bound: Estimate | null, by: number): Estimate | null => bound && { ...bound, value: mm(bound.value - by) };
 
-/** Play left at a station by a plan: a flare that loses its top is narrower at the rails and as wide as before below. Null where nothing is known of it. */
+/**
+ * Play left at a station by a plan: a flare that loses its top is narrower at the rails and as wide as before below.
+ * Null where nothing is known of it.
+ */
 export function playAfter(station: Station, i: number, plan: DressPlan, setting: Setting): PlayBounds | null {
   const link = setting.ownLink ?? setting.linkThickness;
   if (!link) return null;
@@ -82,11 +88,17 @@ export function playAfter(station: Station, i: number, plan: DressPlan, setting:
   return { lo: off(before.lo, narrower), hi: off(before.hi, narrower) };
 }
 
-/** How far within its limit the play is to end, so that the widest of all places is surely within it: standard uncertainties, and mm beside. */
+/**
+ * How far within its limit the play is to end, so that the widest of all places is surely within it: standard
+ * uncertainties, and mm beside.
+ */
 const SURELY = 2;
 const SURELY_BESIDE = 0.05;
 
-/** Metal to come off all rails at a station so that its flare rocks a link no more than the limit, mm; null where no metal off will do it. */
+/**
+ * Metal to come off all rails at a station so that its flare rocks a link no more than the limit, mm; null where no
+ * metal off will do it.
+ */
 function deeperAt(station: Station, play: Estimate, context: EdgeContext): number | null {
   const groove = grooveOf(station);
   if (!groove || groove.deep === null || groove.deepAt === null || groove.mouth <= groove.deep) return null;
@@ -99,8 +111,8 @@ function deeperAt(station: Station, play: Estimate, context: EdgeContext): numbe
 }
 
 /**
- * How much deeper than levelling an edge must be dressed so that its flared mouths rock no more than the limit, at the station that asks for most. 0 where none
- * is too loose; null where a parallel groove is: metal off will not narrow it.
+ * How much deeper than levelling an edge must be dressed so that its flared mouths rock no more than the limit, at the
+ * station that asks for most. 0 where none is too loose; null where a parallel groove is: metal off will not narrow it.
  */
 function deeperFor(stations: readonly Station[], plan: DressPlan, context: EdgeContext): number | null {
   // The levelling profile stands a tolerance over the low rail: that much comes off before any of it counts.
@@ -172,14 +184,18 @@ function dressingOf(
 
 /** Work is called for when it is more likely needed than not. */
 const MORE_LIKELY_THAN_NOT = 0.5;
-/** The same where level tests had their say, which answer a little oftener than they should (tried on simulated bars, model §18). */
+/**
+ * The same where level tests had their say, which answer a little oftener than they should (tried on simulated bars,
+ * model §18).
+ */
 const BY_TESTS = 0.6;
 /** A tool that cannot show a step of the limit calls for work only when it shows much more than that. */
 const SHOWN_ALL_THE_SAME = 0.85;
 
 /**
- * Whether the rails are to be dressed: they stand out of level more likely than not, or levelling them takes more than a step's limit. Where the doubt of the step is
- * larger than the limit the tool cannot show it: then a level test is asked for, and no file.
+ * Whether the rails are to be dressed: they stand out of level more likely than not, or levelling them takes more than
+ * a step's limit. Where the doubt of the step is larger than the limit the tool cannot show it: then a level test is
+ * asked for, and no file.
  */
 function calledFor(plan: DressPlan, belief: EdgeBelief | null, stepLimit: number): boolean {
   if (!belief || plan.most === 0) return false;
@@ -189,7 +205,10 @@ function calledFor(plan: DressPlan, belief: EdgeBelief | null, stepLimit: number
   return belief.stepChance > MORE_LIKELY_THAN_NOT || plan.most > stepLimit + ROUNDING;
 }
 
-/** Computes the figures of an edge's stations and its dressing. The file stays off the nose where the bar's length is known. */
+/**
+ * Computes the figures of an edge's stations and its dressing. The file stays off the nose where the bar's length is
+ * known.
+ */
 export function assessEdge(
   stations: readonly Station[],
   belief: EdgeBelief | null,
@@ -204,6 +223,8 @@ export function assessEdge(
 /** Whether any station was measured again. */
 export const measuredAgain = (stations: readonly Station[]): boolean => stations.some(measuredAgainAt);
 
-/** Whether the rails of any station were measured again: what was tried of the whole edge before says nothing of it now. */
+/**
+ * Whether the rails of any station were measured again: what was tried of the whole edge before says nothing of it now.
+ */
 export const dressedSince = (stations: readonly Station[]): boolean =>
   stations.some(({ after }) => after !== null && (after.near !== null || after.far !== null));

@@ -36,8 +36,9 @@ function byHandCheck(edge: Edge, { called }: EdgeAssessment, belief: EdgeBelief,
 }
 
 /**
- * One question for each edge: do its rails stand out of level by more than the limit over a length that matters? Work is called for when that is more likely
- * than not. Where the rails are level and the plan takes much all the same, a dip that both share is what calls.
+ * One question for each edge: do its rails stand out of level by more than the limit over a length that matters? Work
+ * is called for when that is more likely than not. Where the rails are level and the plan takes much all the same, a
+ * dip that both share is what calls.
  */
 function stepCheck(edge: Edge, context: BarContext): Check[] {
   const { edges, limits } = context;
@@ -92,7 +93,10 @@ export function levelChecks(context: BarContext): Check[] {
   ]);
 }
 
-/** What level tests alone say of an edge that they send to the file; null where depths plan its dressing, or it is not dressed. */
+/**
+ * What level tests alone say of an edge that they send to the file; null where depths plan its dressing, or it is not
+ * dressed.
+ */
 export function dressedByHand(edge: Edge, assessed: EdgeAssessment, limits: Limits): Check | null {
   const { called, dressing, belief } = assessed;
   return called && !dressing?.advised && belief?.byHand ? byHandCheck(edge, assessed, belief, limits) : null;

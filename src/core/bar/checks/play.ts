@@ -28,7 +28,10 @@ import { playAfter } from './edge';
 
 const part = 'bar' as const;
 
-/** Probability that the widest place leaves the bar's own link no more play than the limit; over all links it may have been made for. */
+/**
+ * Probability that the widest place leaves the bar's own link no more play than the limit; over all links it may have
+ * been made for.
+ */
 function playWithin(widest: WidestBelief, { ownLinks, playLimit }: BarContext): number {
   const total = ownLinks.reduce((sum, { weight }) => sum + weight, 0);
   return ownLinks.reduce(
@@ -45,7 +48,10 @@ function within({ atMost, atLeast, open }: WidthBelief, context: BarContext): Wi
   return { least: Math.min(least, most), most };
 }
 
-/** The play by all links that the bar may have been made for, as it can be drawn; null where the widths hold it from one side alone. */
+/**
+ * The play by all links that the bar may have been made for, as it can be drawn; null where the widths hold it from one
+ * side alone.
+ */
 function playWays({ atMost, atLeast, open }: WidthBelief, { anyLink, playLimit }: BarContext): readonly Way[] | null {
   if (!atMost || atMost !== atLeast || open) return null;
   const widest = { is: 'least', least: atMost.negative, tool: atMost.tool, negative: true } as const;
@@ -68,7 +74,10 @@ function boundNote({ atMost, atLeast }: WidthBelief, lifted: boolean): CheckNote
   return atMost ? null : { code: 'floor-alone' };
 }
 
-/** A width that was measured and cannot be judged yet: nothing tells the link it is to be held against, or the mouth is known only from below. */
+/**
+ * A width that was measured and cannot be judged yet: nothing tells the link it is to be held against, or the mouth is
+ * known only from below.
+ */
 function unjudged(
   head: Parameters<typeof missingCheck>[0],
   shown: WidestBelief | null,
@@ -180,8 +189,8 @@ function widthsAfter(context: BarContext): WidthBelief | null {
 }
 
 /**
- * The straight-edge test condemns by itself. It is taken back by measured widths that contradict it, or where the planned dressing is known to bring the play
- * back; work whose effect on the play nobody can tell takes nothing back.
+ * The straight-edge test condemns by itself. It is taken back by measured widths that contradict it, or where the
+ * planned dressing is known to bring the play back; work whose effect on the play nobody can tell takes nothing back.
  */
 function straightEdgeCheck(context: BarContext, before: Check | undefined, after: Check | undefined): Check {
   const { sheet, straightEdgePredicted, straightEdgeAtLeast, thinChain } = context;
@@ -200,7 +209,8 @@ function straightEdgeCheck(context: BarContext, before: Check | undefined, after
 }
 
 /**
- * The groove along its length. A splayed mouth is worked: closed where the shop is of that school, else dressed off; or cleared, where play was measured and is within its limit.
+ * The groove along its length. A splayed mouth is worked: closed where the shop is of that school, else dressed off; or
+ * cleared, where play was measured and is within its limit.
  */
 function grooveShapeCheck({ sheet, schools }: BarContext, play: Check | undefined, straight: Check): Check[] {
   const shape = sheet.bar?.checks?.grooveShape;

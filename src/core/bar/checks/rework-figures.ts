@@ -14,7 +14,10 @@ export interface WorstFigures {
   readonly room: number | null;
 }
 
-/** The worst figures before and after the rework, both of the stations that were measured again, so that like stands beside like. */
+/**
+ * The worst figures before and after the rework, both of the stations that were measured again, so that like stands
+ * beside like.
+ */
 export function reworkFigures({ edges, standing }: Pick<BarAssessment, 'edges' | 'standing'>): {
   readonly before: WorstFigures;
   readonly after: WorstFigures;

@@ -20,8 +20,8 @@ function isGreased({ nosePort, noseGreased, nose }: BarSheet, school: Schools['g
 }
 
 /**
- * What is done to a bar at every service and calls for no verdict of its own: the nose greased, and the bar turned over when the edge with less left came down, or at every chain change,
- * as the shop's schools have it.
+ * What is done to a bar at every service and calls for no verdict of its own: the nose greased, and the bar turned over
+ * when the edge with less left came down, or at every chain change, as the shop's schools have it.
  */
 export function serviceOf({ bar }: BenchSheet, next: Edge | null, schools: Schools): readonly Operation[] {
   if (!bar) return [];
@@ -33,7 +33,10 @@ export function serviceOf({ bar }: BenchSheet, next: Edge | null, schools: Schoo
   ];
 }
 
-/** All work on the bar in working order: what the verdict calls for, what the first measurement called for, what was done, and the service with it. */
+/**
+ * All work on the bar in working order: what the verdict calls for, what the first measurement called for, what was
+ * done, and the service with it.
+ */
 export function barWork(
   sheet: BenchSheet,
   bar: BarAssessment,

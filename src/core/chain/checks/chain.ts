@@ -74,10 +74,15 @@ function checksOf(context: ChainContext, stretch: Stretch, gauges: readonly Gaug
   ];
 }
 
-/** Work after which depth gauges are measured again; any other work that takes metal off a chain takes it off the cutters. */
+/**
+ * Work after which depth gauges are measured again; any other work that takes metal off a chain takes it off the
+ * cutters.
+ */
 const ON_GAUGES = 'lower-gauges';
 
-/** First measures that work has made untrue, side by side: what was filed counts again only once it was measured again. */
+/**
+ * First measures that work has made untrue, side by side: what was filed counts again only once it was measured again.
+ */
 function measuredNoMore({ chain }: ChainContext): readonly Askable[] {
   const done = (chain.reworkDone ?? []).filter((operation) => MEASURED_AGAIN.includes(operation));
   const lists = [

@@ -33,7 +33,10 @@ export interface ChainContext {
   readonly start: StartValues;
   /** Sides whose top plates stand off the wanted angle by more than the shop lets pass, degrees as found. */
   readonly offAngle: Readonly<Partial<Record<Side, number>>>;
-  /** Settings of the depth gauges that the families in question have, each once; one where they agree, none where no family is known. */
+  /**
+   * Settings of the depth gauges that the families in question have, each once; one where they agree, none where no
+   * family is known.
+   */
   readonly settings: readonly Limit<'mm'>[];
 }
 

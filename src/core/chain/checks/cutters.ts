@@ -14,7 +14,10 @@ export interface CutterLimit {
   readonly at: Estimate;
 }
 
-/** The witness mark on the chain is the maker's limit and wins over the table; it was measured, and is as doubtful as that. Known by one mark, its stricter side counts. */
+/**
+ * The witness mark on the chain is the maker's limit and wins over the table; it was measured, and is as doubtful as
+ * that. Known by one mark, its stricter side counts.
+ */
 export function cutterLimit({ chain, limits }: Pick<ChainContext, 'chain' | 'limits'>): CutterLimit {
   const table = limits['chain.cutter'];
   if (!chain.witnessLimit) return { limit: table, at: { value: mm(table.value), u: 0 } };
@@ -74,7 +77,9 @@ export function cutterCheck(context: ChainContext): Check {
   );
 }
 
-/** How much of a cutter its damage would take: advised on at half, or condemned at half, as the shop's school has it. */
+/**
+ * How much of a cutter its damage would take: advised on at half, or condemned at half, as the shop's school has it.
+ */
 export function halfCheck({ correction, limits, schools }: ChainContext): readonly Check[] {
   const going = correction?.going;
   if (!going || schools.flatSpots === 'grind-back') return [];
@@ -132,7 +137,9 @@ export function undercutCheck({ chain, start }: ChainContext): readonly Check[] 
   return [seenCheck('chain.checks.undercut', found, { note })];
 }
 
-/** Work on the cutters that no check calls for by itself: what is damaged goes back to the worst; carbide by the wheel. */
+/**
+ * Work on the cutters that no check calls for by itself: what is damaged goes back to the worst; carbide by the wheel.
+ */
 export const cutterWork = ({ standing, correction, start }: ChainContext) =>
   standing.damage.length > 0 && correction
     ? [start.filing === 'ground' ? ('grind-back' as const) : ('file-back' as const)]

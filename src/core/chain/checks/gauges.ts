@@ -29,7 +29,10 @@ export interface GaugeWork extends GaugeAt {
   /** How likely it stands higher than the shop lets pass, and lower. */
   readonly high: number;
   readonly low: number;
-  /** Strokes of the flat file that bring it to the setting once the cutters were filed back; a gauge that is too low is never filed. */
+  /**
+   * Strokes of the flat file that bring it to the setting once the cutters were filed back; a gauge that is too low is
+   * never filed.
+   */
   readonly strokes: number;
   /** The reading to take again for it. */
   readonly measure: Askable;
@@ -51,7 +54,9 @@ export interface GaugeJudgement {
   readonly strokes: number;
   /** How far the cutters would have to go back until the lowest gauge stands right; 0 where none is too low. */
   readonly backToGauges: number;
-  /** Chance that none stands too high, that none will once the cutters were filed back, and that none stands too low. */
+  /**
+   * Chance that none stands too high, that none will once the cutters were filed back, and that none stands too low.
+   */
   readonly noneHigh: Within;
   readonly noneHighAfter: Within;
   readonly noneLow: Within;
@@ -74,7 +79,9 @@ const lowered = (bound: Estimate | null, by: number): Estimate | null =>
 
 const fieldOf = (side: Side) => (side === 'left' ? ('depthGaugesLeft' as const) : ('depthGaugesRight' as const));
 
-/** The gauges of a side as they stand: measured again, or as they must stand over cutters that were filed back since. */
+/**
+ * The gauges of a side as they stand: measured again, or as they must stand over cutters that were filed back since.
+ */
 function heightsOf(context: ChainContext, side: Side): readonly Bounds[] {
   const { chain, standing, limits } = context;
   const field = fieldOf(side);
@@ -85,7 +92,10 @@ function heightsOf(context: ChainContext, side: Side): readonly Bounds[] {
   return first.map(({ lo, hi }) => ({ lo: lowered(lo, by), hi: lowered(hi, by) }));
 }
 
-/** How far a gauge's own cutter goes back when all are filed to the worst, mm; the longest of its side where its own was not measured. */
+/**
+ * How far a gauge's own cutter goes back when all are filed to the worst, mm; the longest of its side where its own was
+ * not measured.
+ */
 function filedBack({ standing }: ChainContext, { length }: Correction, { side, cutter }: GaugeAt): number {
   const lengths = flatMap(standing.cutters[side], ({ lo, hi }) => (lo ?? hi)?.value ?? []);
   const own = lengths[cutter - 1] ?? Math.max(0, ...lengths);
@@ -162,12 +172,17 @@ function judgedBy(context: ChainContext, { value: setting }: Limit<'mm'>): Gauge
   };
 }
 
-/** Judges the depth gauges, by the setting of each family that the pitch still leaves open; the first is the likeliest. */
+/**
+ * Judges the depth gauges, by the setting of each family that the pitch still leaves open; the first is the likeliest.
+ */
 export function judgeGauges(context: ChainContext): readonly GaugeJudgement[] {
   return flatMap(context.settings, (setting) => judgedBy(context, setting) ?? []);
 }
 
-/** All gauges are left where they stand only when that is rather likelier right than not: a few strokes for nothing cost less than a gauge that was missed (tried on simulated chains). */
+/**
+ * All gauges are left where they stand only when that is rather likelier right than not: a few strokes for nothing cost
+ * less than a gauge that was missed (tried on simulated chains).
+ */
 const LEFT_FROM = 0.65;
 
 /** How a question of all gauges comes out, whichever family is right. */
@@ -201,7 +216,10 @@ function highCheck(context: ChainContext, judged: readonly GaugeJudgement[]): re
   return [withOutcome(check, outcome, outcome === 'fail' ? 'lower-gauges' : null)];
 }
 
-/** Gauges that stand too low: grab, kickback, worn straps. They cannot be raised: the cutters go back until they stand right, and where those have not so much left the chain goes. */
+/**
+ * Gauges that stand too low: grab, kickback, worn straps. They cannot be raised: the cutters go back until they stand
+ * right, and where those have not so much left the chain goes.
+ */
 function lowChecks(context: ChainContext, judged: readonly GaugeJudgement[]): readonly Check[] {
   const { limits, correction } = context;
   const { lowest, setting, backToGauges, noneLow } = mildest(judged, ({ noneLow: within }) => within);
@@ -228,7 +246,10 @@ function lowChecks(context: ChainContext, judged: readonly GaugeJudgement[]): re
   return [low, judgedCheck(tooLow, { value: lowest.height, within, ways: null }, end, null)];
 }
 
-/** The checks of the depth gauges; measured gauges whose setting waits for the pitch are a reason to wait, never silence. */
+/**
+ * The checks of the depth gauges; measured gauges whose setting waits for the pitch are a reason to wait, never
+ * silence.
+ */
 export function gaugeChecks(context: ChainContext, judged: readonly GaugeJudgement[]): readonly Check[] {
   const { chain, limits } = context;
   const found = judged.length > 0 ? [...highCheck(context, judged), ...lowChecks(context, judged)] : [];

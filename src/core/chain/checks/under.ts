@@ -5,7 +5,10 @@ import type { ChainContext } from './context';
 
 const part = 'chain' as const;
 
-/** Burred tangs up to this many are filed; more condemn the chain and ask for a look at the groove (common practice, no source). */
+/**
+ * Burred tangs up to this many are filed; more condemn the chain and ask for a look at the groove (common practice, no
+ * source).
+ */
 const FEW_BURRED_TANGS = 4;
 
 /** A count as it was counted: nobody miscounts a few by much. */

@@ -112,7 +112,10 @@ async function eachRow(source: Readable, onRow: (cells: readonly string[]) => vo
   });
 }
 
-/** Puts the rows of one table in. A column that this version does not know is refused; one that the archive does not have keeps its default. */
+/**
+ * Puts the rows of one table in. A column that this version does not know is refused; one that the archive does not
+ * have keeps its default.
+ */
 async function fill(
   store: Database.Database,
   archive: Opened,

@@ -23,7 +23,10 @@ import {
   testCut,
 } from '../../schema';
 
-/** Every table of the store, so that what a row refers to comes before it. The search is made of them and is not among them. */
+/**
+ * Every table of the store, so that what a row refers to comes before it. The search is made of them and is not among
+ * them.
+ */
 const TABLES: readonly Table[] = [
   person,
   shopFact,

@@ -115,8 +115,8 @@ function add(zip: ZipFile, part: Part, files: ArchivedFile[]): void {
 }
 
 /**
- * Writes the whole shop into one archive of open formats, while the store is in use: every table as CSV, photographs and bench sheets as files, and a manifest with
- * checksums.
+ * Writes the whole shop into one archive of open formats, while the store is in use: every table as CSV, photographs
+ * and bench sheets as files, and a manifest with checksums.
  * @param file one that is not there yet
  */
 export async function writeArchive(url: string, file: string, now: Date): Promise<void> {

@@ -75,7 +75,10 @@ export function Measure({ stations }: { stations: Stations }) {
   );
 }
 
-/** A bar that nothing was measured of yet is opened with the caret in its first field, unless somebody is typing elsewhere. */
+/**
+ * A bar that nothing was measured of yet is opened with the caret in its first field, unless somebody is typing
+ * elsewhere.
+ */
 function useCaretOnEmptyBar(isEmpty: boolean): void {
   const [wasEmpty] = useState(isEmpty);
   useEffect(() => {
@@ -136,7 +139,10 @@ const TABLE_KINDS = [
   { kind: 'grooveWidth', name: texts.widths },
 ] as const;
 
-/** What the dressing of each edge amounts to: work in the colour of work, the rest quietly. Of a finished bar only what cannot be done. */
+/**
+ * What the dressing of each edge amounts to: work in the colour of work, the rest quietly. Of a finished bar only what
+ * cannot be done.
+ */
 function DressingLines({ stationAt }: { stationAt: (edge: Edge, station: number) => number }) {
   const { appraisal } = useJob();
   const { unit } = useFrame();

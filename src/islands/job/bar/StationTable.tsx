@@ -106,7 +106,10 @@ interface Caret {
   readonly rows: number;
 }
 
-/** Where a key leads from a cell: another cell, another edge, or nowhere. A refused entry is not walked away from by Enter. */
+/**
+ * Where a key leads from a cell: another cell, another edge, or nowhere. A refused entry is not walked away from by
+ * Enter.
+ */
 export function moveFor(
   key: string,
   { row, column, accepted, atStart, atEnd, rows }: Caret,
@@ -148,7 +151,10 @@ interface StationCellsProps {
   readonly onMove: (event: KeyboardEvent<HTMLInputElement>, row: number, column: number, accepted: boolean) => void;
 }
 
-/** One station: its four fields, and under them what is wrong with any. Drawn anew only when its own fields change: a key changes one station of many. */
+/**
+ * One station: its four fields, and under them what is wrong with any. Drawn anew only when its own fields change: a
+ * key changes one station of many.
+ */
 const StationCells = memo(function StationCells(props: StationCellsProps) {
   const { edge, row, fields, number, selected, onSelect, onMove } = props;
   const { resolve } = useFieldActions();

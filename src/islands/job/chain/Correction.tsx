@@ -3,7 +3,10 @@ import { useFrame } from '../../frame/frame-context';
 import { useJob } from '../store/JobContext';
 import * as texts from '#language/screens/job-chain';
 
-/** What filing back to the worst comes to: the length, what is left, the sides against each other, and the advice at half beside the limit. */
+/**
+ * What filing back to the worst comes to: the length, what is left, the sides against each other, and the advice at
+ * half beside the limit.
+ */
 export function Correction() {
   const { appraisal } = useJob();
   const { show, unit } = useFrame();

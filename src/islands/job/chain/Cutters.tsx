@@ -81,7 +81,10 @@ const ARROWS: Readonly<Record<string, (at: Chosen) => Chosen>> = {
 /** The letter that marks each kind of damage while the ribbon has the focus: its first. */
 const kindOf = (key: string) => DAMAGE_KINDS.find((kind) => kind.startsWith(key));
 
-/** Cutters against the mark: the loop unrolled, one cutter chosen, its length and its damage typed. Number and Enter go from cutter to cutter. */
+/**
+ * Cutters against the mark: the loop unrolled, one cutter chosen, its length and its damage typed. Number and Enter go
+ * from cutter to cutter.
+ */
 export function Cutters() {
   const { appraisal } = useJob();
   const { show } = useFrame();

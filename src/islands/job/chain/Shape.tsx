@@ -16,7 +16,10 @@ const UNDERCUTS = {
   blunt: <CutterProfile undercut="blunt" />,
 };
 
-/** Shape of the cutters: what they are, the values to file them by, angles, undercut, depth gauges; and the sizes that the bar is judged with. */
+/**
+ * Shape of the cutters: what they are, the values to file them by, angles, undercut, depth gauges; and the sizes that
+ * the bar is judged with.
+ */
 export function Shape() {
   return (
     <>

@@ -7,7 +7,10 @@ export type Side = Damage['side'];
 /** The list that a side's lengths stand in. */
 const LISTS = { left: 'chain.cuttersLeft', right: 'chain.cuttersRight' } as const;
 
-/** The lengths typed of one side: where each stands, in the order that they are numbered by. What is cleared gives its number to the next. */
+/**
+ * The lengths typed of one side: where each stands, in the order that they are numbered by. What is cleared gives its
+ * number to the next.
+ */
 export interface CutterSlots {
   readonly paths: readonly ReadingPath[];
   /** Where the next length goes. */

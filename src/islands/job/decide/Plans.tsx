@@ -36,7 +36,10 @@ export function Plans({ view, chosen, onChoose }: PlansProps) {
   );
 }
 
-/** What each part does in the chosen plan; another choice goes to the cheapest plan that has it and keeps the most of the others. */
+/**
+ * What each part does in the chosen plan; another choice goes to the cheapest plan that has it and keeps the most of
+ * the others.
+ */
 function WhatIf({ view: { plans }, chosen, onChoose }: PlansProps) {
   if (!chosen) return null;
   const parts = PARTS.filter((part) => chosen.choices[part] !== undefined);

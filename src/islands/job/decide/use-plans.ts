@@ -11,7 +11,8 @@ export type PlansState =
   | { readonly is: 'failed'; readonly message: string };
 
 /**
- * Asks for the plans once everything that was typed is stored, and anew with every reading and every change of the rules; an answer to what no longer stands is dropped.
+ * Asks for the plans once everything that was typed is stored, and anew with every reading and every change of the
+ * rules; an answer to what no longer stands is dropped.
  * @param supplier whether the supplier is asked for the chain too
  */
 export function usePlans(supplier: boolean): PlansState {

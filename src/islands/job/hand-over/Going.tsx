@@ -12,7 +12,10 @@ interface GoingProps {
   readonly onHandedOver: (view: HandOverPage) => void;
 }
 
-/** What is still open, the day of the next visit, and the act itself. What is open is listed and let through with a reason. */
+/**
+ * What is still open, the day of the next visit, and the act itself. What is open is listed and let through with a
+ * reason.
+ */
 export function Going({ view: { draft, last, upToReading }, onHandedOver }: GoingProps) {
   const { view, snapshot } = useJob();
   const { who } = useFrame();

@@ -14,7 +14,10 @@ const ACTIONS: Readonly<Record<string, TapAction>> = { ' ': 'tap', Backspace: 'u
 
 const KEYS: readonly Keys[] = [{ shown: ['space', 'm', 'backspace'], does: texts.whileCountingLinksCountOne }];
 
-/** Counts links one by one: space or a touch counts, Backspace takes one back, m marks the link it stands on, Enter keeps the count. */
+/**
+ * Counts links one by one: space or a touch counts, Backspace takes one back, m marks the link it stands on, Enter
+ * keeps the count.
+ */
 export function Tapper({ before, onCounted }: TapperProps) {
   const [{ count, marks }, tap] = useReducer(tapped, NOTHING_COUNTED);
   const [kept, setKept] = useState<ReturnType<typeof compared> | null>(null);

@@ -20,7 +20,10 @@ const LOOK: Readonly<Record<BookingState, string>> = {
   missing: 'text-brass',
 };
 
-/** The parts of the signed plan: taken from the shelf by one tap, put back by another, ordered where there is none, and booked in when they come. */
+/**
+ * The parts of the signed plan: taken from the shelf by one tap, put back by another, ordered where there is none, and
+ * booked in when they come.
+ */
 export function JobParts() {
   const { view } = useJob();
   const { data, put } = useJobData<JobPartsView>('parts.json');

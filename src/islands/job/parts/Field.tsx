@@ -16,7 +16,10 @@ interface FieldProps {
   readonly onEnter?: (accepted: boolean) => void;
 }
 
-/** The control of a reading, by what kind of reading it is: its name and hint stand in the wording, its words in the catalogue. */
+/**
+ * The control of a reading, by what kind of reading it is: its name and hint stand in the wording, its words in the
+ * catalogue.
+ */
 export function Field({ path, pictures, wide = false, onEnter, ...own }: FieldProps) {
   const { name, example, suffix, ...words } = fieldWords(path);
   const hint = own.hint ?? words.hint;

@@ -8,7 +8,10 @@ import { lengthAt, takeTool, useToolsInHand } from '../tools/tool-in-hand';
 import { ToolPick } from '../tools/ToolPick';
 import * as texts from '#language/screens/job';
 
-/** Under a length, whose label has the id `of`: what it is measured with, and the doubt that this leaves. A change of tool counts for what stands there too. */
+/**
+ * Under a length, whose label has the id `of`: what it is measured with, and the doubt that this leaves. A change of
+ * tool counts for what stands there too.
+ */
 export function ReadWith({ path, of }: { path: string; of: string }) {
   const { snapshot, view } = useJob();
   const { show, unit, who } = useFrame();

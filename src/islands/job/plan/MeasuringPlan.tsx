@@ -6,7 +6,10 @@ import type { StepProps } from '../step-props';
 import { useJob } from '../store/JobContext';
 import * as texts from '#language/screens/job';
 
-/** The measuring plan: the shortest list of readings that can decide the job, in the order to take them, with its minutes. It grows shorter with every reading. */
+/**
+ * The measuring plan: the shortest list of readings that can decide the job, in the order to take them, with its
+ * minutes. It grows shorter with every reading.
+ */
 export function MeasuringPlan({ onMeasure }: Pick<StepProps, 'onMeasure'>) {
   const { appraisal } = useJob();
   const { unit } = useFrame();

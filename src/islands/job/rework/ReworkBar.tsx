@@ -22,7 +22,10 @@ import * as texts from '#language/screens/job-rework';
 
 const EDGES = ['A', 'B'] as const;
 
-/** Rework of the bar: what comes off which rail, in which order, with its cautions; then the second measurement in the same drawing. */
+/**
+ * Rework of the bar: what comes off which rail, in which order, with its cautions; then the second measurement in the
+ * same drawing.
+ */
 export function ReworkBar() {
   const { appraisal, view, entered } = useJob();
   const { show, unit, position } = useFrame();

@@ -11,7 +11,10 @@ import { Group } from '../parts/StepHead';
 import { useJob } from '../store/JobContext';
 import * as texts from '#language/screens/job-rework';
 
-/** Rework of the chain: how far each cutter goes back, what the depth gauges need then, the work in its order, and the second measurement. */
+/**
+ * Rework of the chain: how far each cutter goes back, what the depth gauges need then, the work in its order, and the
+ * second measurement.
+ */
 export function ReworkChain() {
   const { appraisal, entered } = useJob();
   const verdict = appraisal.verdicts.chain;

@@ -25,7 +25,9 @@ const VIEW_IDS = Object.keys(VIEWS) as ViewId[];
 /** The view that shows a reading, as its declaration says. */
 const viewOf = (path: string): ViewId => VIEW_IDS.find((id) => id === readingAt(path)?.told.view) ?? 'cutters';
 
-/** Chain: its cutters against the mark, their shape, the wear in its rivets, and what hands and eyes find underneath. */
+/**
+ * Chain: its cutters against the mark, their shape, the wear in its rivets, and what hands and eyes find underneath.
+ */
 export default function ChainStep({ onOpen }: StepProps) {
   const [view, setView] = useState<ViewId>('cutters');
   useTarget((path) => setView(viewOf(path)));

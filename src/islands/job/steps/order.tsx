@@ -22,7 +22,9 @@ import { Group, StepHead } from '../parts/StepHead';
 import { useJob } from '../store/JobContext';
 import * as texts from '#language/screens/job-order';
 
-/** The order slip: three numbers once all are settled, the class that must not be stepped up, and what stock answers. */
+/**
+ * The order slip: three numbers once all are settled, the class that must not be stepped up, and what stock answers.
+ */
 export default function OrderSlip() {
   const { appraisal, view, snapshot } = useJob();
   const { order } = appraisal;

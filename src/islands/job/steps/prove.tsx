@@ -9,7 +9,9 @@ import { useJob } from '../store/JobContext';
 import type { StepProps } from '../step-props';
 import * as texts from '#language/screens/job-prove';
 
-/** Prove: oil, a test cut, chips or dust; what was foreseen beside what was measured, and the way back where it fails. */
+/**
+ * Prove: oil, a test cut, chips or dust; what was foreseen beside what was measured, and the way back where it fails.
+ */
 export default function Prove({ onOpen, onMeasure }: StepProps) {
   return (
     <>

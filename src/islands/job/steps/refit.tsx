@@ -8,7 +8,9 @@ import { StepHead } from '../parts/StepHead';
 import { useJob } from '../store/JobContext';
 import * as texts from '#language/screens/job-acts';
 
-/** Refit: bar and chain go back on, the other way round than they came, and are tensioned. Only what applies is asked. */
+/**
+ * Refit: bar and chain go back on, the other way round than they came, and are tensioned. Only what applies is asked.
+ */
 export default function Refit() {
   const { appraisal, signedOff, view } = useJob();
   const { renewed, refit: asked } = appraisal;

@@ -20,7 +20,10 @@ const VIEWS = {
 type ViewId = keyof typeof VIEWS;
 const VIEW_IDS = Object.keys(VIEWS) as ViewId[];
 
-/** Rework: part by part, the work in its order, and the second measurement. It opens with the first part that calls for work. */
+/**
+ * Rework: part by part, the work in its order, and the second measurement. It opens with the first part that calls for
+ * work.
+ */
 export default function Rework({ onPart }: StepProps) {
   const { appraisal, view: job, snapshot } = useJob();
   const calling = VIEW_IDS.filter((id) => appraisal.verdicts[VIEWS[id].part].operations.length > 0);

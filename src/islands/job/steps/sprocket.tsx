@@ -18,7 +18,10 @@ const GRADES = {
   deep: <SprocketGrade grade="deep" />,
 };
 
-/** Drive sprocket: looked at with every chain change, measured or compared by eye; the nose it shares the chain with; and how another one goes on. */
+/**
+ * Drive sprocket: looked at with every chain change, measured or compared by eye; the nose it shares the chain with;
+ * and how another one goes on.
+ */
 export default function SprocketStep({ onOpen }: StepProps) {
   const { appraisal } = useJob();
   const verdict = appraisal.verdicts.driveSprocket;

@@ -12,7 +12,9 @@ import { useField } from '../store/useField';
 import { TurnLog } from '../parts/TurnLog';
 import * as texts from '#language/screens/job-take-in';
 
-/** Take in: whose, which saw, the complaint in the customer's words and as symptoms, what it is used for and by whom. */
+/**
+ * Take in: whose, which saw, the complaint in the customer's words and as symptoms, what it is used for and by whom.
+ */
 export default function TakeIn({ onOpen, onMeasure }: StepProps) {
   const { view } = useJob();
   const { customer, job } = view;

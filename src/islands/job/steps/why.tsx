@@ -32,7 +32,10 @@ import * as texts from '#language/screens/job-why';
 /** Causes lighter than this are listed in one line. */
 const LIGHT = 0.02;
 
-/** What ails it: each symptom of the complaint with its causes, what speaks for and against them, both schools, and the check that separates the two in front. */
+/**
+ * What ails it: each symptom of the complaint with its causes, what speaks for and against them, both schools, and the
+ * check that separates the two in front.
+ */
 export default function WhyStep({ onMeasure }: StepProps) {
   const { appraisal } = useJob();
   const { diagnoses } = appraisal;
@@ -137,7 +140,10 @@ function ShareBar({ share, look = 'bg-ink' }: { readonly share: number; readonly
   );
 }
 
-/** One cause: its share as a bar and a figure, how likely it is there at all, why it may be, and the evidence on both sides. */
+/**
+ * One cause: its share as a bar and a figure, how likely it is there at all, why it may be, and the evidence on both
+ * sides.
+ */
 function Cause({
   standing,
   diagnosis,

@@ -25,7 +25,10 @@ export function useJob(): JobValue {
   return job;
 }
 
-/** Where readings of this job are typed into. It stays the same, so that who only writes is not drawn anew with every reading. */
+/**
+ * Where readings of this job are typed into. It stays the same, so that who only writes is not drawn anew with every
+ * reading.
+ */
 export function useJobStore(): JobStore {
   const store = useContext(StoreContext);
   if (!store) throw new Error('useJobStore is used outside a job.');
@@ -34,7 +37,9 @@ export function useJobStore(): JobStore {
 
 const channelName = (jobId: string): string => `serrata:job:${jobId}`;
 
-/** All of a view but its readings, which the store keeps up by itself, and what they came to when the page was drawn. */
+/**
+ * All of a view but its readings, which the store keeps up by itself, and what they came to when the page was drawn.
+ */
 const besideReadings = ({ readings: _readings, kept: _kept, ...rest }: JobView): string => JSON.stringify(rest);
 
 function outsideOf(jobId: string, onView: (view: JobView) => void): Outside {

@@ -57,7 +57,10 @@ export class JobStore {
   private contradicted: readonly Waiting[] = [];
   /** Sent and refused by the server: kept until something else is typed there. */
   private refused: readonly Waiting[] = [];
-  /** The reading that stood at a place when typing began there: what is entered was written with that in sight, and no other. */
+  /**
+   * The reading that stood at a place when typing began there: what is entered was written with that in sight, and no
+   * other.
+   */
   private readonly inSight = new Map<string, string | null>();
   private sending = false;
   /** True after a refusal: one reading is sent at a time, so that it alone is refused and the others are stored. */
@@ -120,7 +123,10 @@ export class JobStore {
     this.enter(path, by);
   }
 
-  /** Says what a reading was measured with, half typed or entered: the text stays, and the reading is stored anew with its tool. */
+  /**
+   * Says what a reading was measured with, half typed or entered: the text stays, and the reading is stored anew with
+   * its tool.
+   */
   setTool(path: string, instrument: InstrumentId | null, by: string): void {
     const draft = this.snapshot.drafts.get(path);
     const there = draft ?? this.snapshot.standing.get(path);
@@ -140,8 +146,8 @@ export class JobStore {
   }
 
   /**
-   * Takes in what other screens have stored. Places with something on its way, refused or in conflict keep what is here, and so does all when the
-   * answer is older than what was stored from here meanwhile.
+   * Takes in what other screens have stored. Places with something on its way, refused or in conflict keep what is
+   * here, and so does all when the answer is older than what was stored from here meanwhile.
    */
   async refresh(): Promise<void> {
     const { readings } = await this.outside.fetchJob();
@@ -201,7 +207,10 @@ export class JobStore {
     this.outside.later(() => void this.flush(), RETRY_MS[Math.min(this.failures, RETRY_MS.length) - 1]!);
   }
 
-  /** The server understood and refused. Of several one was at fault: they go again one by one, and that one is laid aside. */
+  /**
+   * The server understood and refused. Of several one was at fault: they go again one by one, and that one is laid
+   * aside.
+   */
   private takeRefusal(batch: readonly Waiting[], trouble: string): void {
     const [at, ...others] = batch;
     if (others.length > 0) {

@@ -1,9 +1,10 @@
 /**
- * Wraps a computation so that each answer keeps every part of the last one that still holds: the very same object where nothing
- * changed. What is drawn from such a part need not be drawn again, so a key on one station redraws that station and not the other
- * forty-seven.
+ * Wraps a computation so that each answer keeps every part of the last one that still holds: the very same object where
+ * nothing changed. What is drawn from such a part need not be drawn again, so a key on one station redraws that station
+ * and not the other forty-seven.
  * @param work pure; answers with plain objects, lists and values
- * @param afresh keys whose contents are taken as they come: long lists from which little is drawn, dearer to compare than to draw
+ * @param afresh keys whose contents are taken as they come: long lists from which little is drawn, dearer to compare
+ *   than to draw
  */
 export function keeping<A extends readonly unknown[], R>(
   work: (...given: A) => R,
@@ -18,7 +19,9 @@ export function keeping<A extends readonly unknown[], R>(
   };
 }
 
-/** The new value, with every part that equals the old one replaced by the old one; all of the old one when all is equal. */
+/**
+ * The new value, with every part that equals the old one replaced by the old one; all of the old one when all is equal.
+ */
 export function keepWhatHolds<T>(before: unknown, after: T, afresh: ReadonlySet<string> = new Set()): T {
   return new Comparison(afresh).kept(before, after) as T;
 }

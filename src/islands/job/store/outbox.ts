@@ -16,9 +16,9 @@ function isWaiting(value: unknown): value is Waiting {
 export type OutboxStorage = Pick<Storage, 'getItem' | 'setItem' | 'removeItem' | 'key' | 'length'>;
 
 /**
- * Readings not yet acknowledged by the server, kept in this browser so that a closed tab, a sleeping tablet or a dead server
- * loses nothing. Every tab has a box of its own. A tab that opens takes over what other boxes of the job hold: a reading sent twice is
- * stored once, so taking over from a tab that still lives does no harm.
+ * Readings not yet acknowledged by the server, kept in this browser so that a closed tab, a sleeping tablet or a dead
+ * server loses nothing. Every tab has a box of its own. A tab that opens takes over what other boxes of the job hold: a
+ * reading sent twice is stored once, so taking over from a tab that still lives does no harm.
  */
 export class Outbox {
   private readonly own: string;

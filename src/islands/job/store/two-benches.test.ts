@@ -12,7 +12,9 @@ type Path = (typeof PATHS)[number];
 
 class Refused extends Error {}
 
-/** The store as the server keeps it: append only, one reading on top of another, a second on the same one comes back. */
+/**
+ * The store as the server keeps it: append only, one reading on top of another, a second on the same one comes back.
+ */
 class PlainServer {
   readonly log: (StoredReadingMessage & { readonly supersedes: string | null })[] = [];
 

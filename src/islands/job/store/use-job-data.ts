@@ -10,7 +10,8 @@ export interface JobData<T> {
 }
 
 /**
- * Asks for something of this job once everything that was typed is stored, and anew with every reading and every change of the rules; an answer to what no longer stands is dropped.
+ * Asks for something of this job once everything that was typed is stored, and anew with every reading and every change
+ * of the rules; an answer to what no longer stands is dropped.
  * @param name of the answer, behind the job's own address
  */
 export function useJobData<T>(name: string): JobData<T> {

@@ -35,7 +35,9 @@ export function NextMeasurement({ onMeasure }: { readonly onMeasure: Measuring }
 /** A chance of a wrong verdict above this is worth asking about. */
 const UNSURE = 0.05;
 
-/** Nothing is waited for: said, so that nobody looks for more. Of a job of which nothing was brought nothing is said. */
+/**
+ * Nothing is waited for: said, so that nobody looks for more. Of a job of which nothing was brought nothing is said.
+ */
 function Stop() {
   const { appraisal, entered } = useJob();
   const parts = judgedParts(entered.sheet);

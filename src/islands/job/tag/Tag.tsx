@@ -32,7 +32,9 @@ interface TagProps {
   readonly onShow: (path: string) => void;
 }
 
-/** The tag at the right: verdict, deciding reason, doubt, and the next best measurement. It changes with every reading. */
+/**
+ * The tag at the right: verdict, deciding reason, doubt, and the next best measurement. It changes with every reading.
+ */
 export function Tag({ step, part, onMeasure, onOpen, onShow }: TagProps) {
   const { appraisal, entered } = useJob();
   const there = judgedParts(entered.sheet);

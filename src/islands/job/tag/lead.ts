@@ -9,7 +9,10 @@ const PART_OF_STEP: Partial<Record<Step, Part>> = {
   order: 'chain',
 };
 
-/** The part whose verdict leads the tag: the one wanted, or the one of the step, where it is there; else the first that is. */
+/**
+ * The part whose verdict leads the tag: the one wanted, or the one of the step, where it is there; else the first that
+ * is.
+ */
 export function leadingPart(there: readonly Part[], step: Step, wanted?: Part | null): Part | undefined {
   const asked = wanted ?? PART_OF_STEP[step];
   return asked && there.includes(asked) ? asked : there[0];

@@ -17,7 +17,8 @@ export const SEED = 1;
 const SETTLES_AFTER = 200;
 
 /**
- * Draws the job as it stands while somebody looks, and anew with every reading; an answer to what no longer stands is dropped.
+ * Draws the job as it stands while somebody looks, and anew with every reading; an answer to what no longer stands is
+ * dropped.
  * @param draws how many; a new number draws anew
  */
 export function useDrawnDoubt(isOpen: boolean, draws: number) {

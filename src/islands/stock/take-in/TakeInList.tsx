@@ -9,7 +9,10 @@ import { Preview } from './Preview';
 import { useTakeIn, type NamedList } from './use-take-in';
 import * as texts from '#language/screens/stock-list';
 
-/** Takes a stock list in: columns matched, what it would change shown, bad rows mended here, progress, and undone as one. */
+/**
+ * Takes a stock list in: columns matched, what it would change shown, bad rows mended here, progress, and undone as
+ * one.
+ */
 export default function TakeInList({ onClose }: { onClose: () => void }) {
   const { who } = useFrame();
   const takeIn = useTakeIn(who || UNNAMED);

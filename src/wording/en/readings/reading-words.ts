@@ -36,7 +36,9 @@ interface Chosen<I extends ReadingId> extends Named {
   readonly words: ForEach<I>;
 }
 
-/** A finding that makes a check: also the check's heading, a sentence for each word, and one for when nobody has looked. */
+/**
+ * A finding that makes a check: also the check's heading, a sentence for each word, and one for when nobody has looked.
+ */
 interface Finding<I extends ReadingId> extends Chosen<I> {
   readonly check: string;
   readonly says: ForEach<I>;
@@ -46,7 +48,10 @@ interface Finding<I extends ReadingId> extends Chosen<I> {
 /** Says a value, in the unit of the screen, against what it is held against. */
 type Say = (value: string, against: string) => string;
 
-/** A length that is judged by itself: also the check's heading, what its limits are for, and a sentence for each way it can come out badly. */
+/**
+ * A length that is judged by itself: also the check's heading, what its limits are for, and a sentence for each way it
+ * can come out badly.
+ */
 type JudgedLength<I extends JudgedId> = Named & {
   readonly check: string;
   /** What its limit is for, in the shop's list of limits. */
