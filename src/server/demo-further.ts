@@ -1,3 +1,4 @@
+import { subDays } from 'date-fns';
 import { DEMO_FURTHER_JOBS, DEMO_FURTHER_SAWS, DEMO_PEOPLE, type FurtherJob } from '../data/demo';
 import { addOrder, addOrderEvent, addSaw, lastReading, partsBySku, partOf } from '../data/repositories';
 import type { ChosenPlan } from '../contract';
@@ -10,12 +11,10 @@ import { rulesInForce, rulesMark, shopView } from './use-cases/shop';
 import { signOff } from './use-cases/sign-off';
 import { refreshSummary } from './use-cases/summary';
 
-const DAY_MS = 86_400_000;
-
 /** The context as it was some days ago: what is written then says so. */
 const ago = (context: Context, days: number): Context => ({
   ...context,
-  now: () => new Date(context.now().getTime() - days * DAY_MS),
+  now: () => subDays(context.now(), days),
 });
 
 const nameOf = (id: string): string => DEMO_PEOPLE.find((person) => person.id === id)!.name;

@@ -1,3 +1,4 @@
+import { addDays, subDays } from 'date-fns';
 import type { Rules } from '../core/assess';
 import { entriesFromSheet, type WrittenBenchSheet } from '../core/sheet';
 import { studiesThatCount } from '../core/hand';
@@ -40,9 +41,7 @@ import { rulesInForce, rulesMark } from './use-cases/shop';
 import { signOff } from './use-cases/sign-off';
 import { keep, keptOf, summaryKey } from './use-cases/summary';
 
-const DAY_MS = 86_400_000;
-
-const momentAgo = ({ now }: Context, days: number): string => new Date(now().getTime() - days * DAY_MS).toISOString();
+const momentAgo = ({ now }: Context, days: number): string => subDays(now(), days).toISOString();
 
 /** The rules of the demo shop, as they are in force once it is loaded. */
 function demoRules(context: Context): Rules {
@@ -86,7 +85,7 @@ async function loadJob(
     ...entriesFromSheet(sheet),
     ...slips,
   ];
-  const promisedFor = calendarDay(new Date(context.now().getTime() + due * DAY_MS), DEMO_SHOP.timeZone);
+  const promisedFor = calendarDay(addDays(context.now(), due), DEMO_SHOP.timeZone);
   await addJob(tx, { id, tag, customerId, sawId, promisedFor, ...written });
   await storeFirstReadings(
     tx,

@@ -1,15 +1,14 @@
+import { differenceInCalendarDays } from 'date-fns';
 import { ArrowRight } from 'lucide-react';
 import type { JobRow } from '../../contract';
 import { VerdictMark, verdictTone } from '../../ui/parts/VerdictMark';
 import { actionWord, partName } from '../../wording';
 import * as texts from '#language/screens/bench';
 
-const DAY_MS = 86_400_000;
-
 /** The promised day, as one says it at the counter. */
 function promised(day: string | null, today: string): { text: string; late: boolean } {
   if (!day) return { text: texts.noDayPromised, late: false };
-  const days = Math.round((Date.parse(day) - Date.parse(today)) / DAY_MS);
+  const days = differenceInCalendarDays(day, today);
   if (days === 0) return { text: texts.today, late: false };
   if (days === 1) return { text: texts.tomorrow, late: false };
   if (days < 0) return { text: texts.daysLate(-days), late: true };

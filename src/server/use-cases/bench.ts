@@ -1,3 +1,4 @@
+import { addDays } from 'date-fns';
 import type { Rules } from '../../core/assess';
 import {
   countJobs,
@@ -47,7 +48,6 @@ export interface BenchWanted {
 const DUE_WITHIN = 14;
 const DUE_SINCE = 120;
 const DUE_SHOWN = 40;
-const DAY_MS = 86_400_000;
 
 /**
  * The Bench: jobs by what they wait for and the day they are promised for, or the jobs of one customer or saw; and who
@@ -59,7 +59,7 @@ export async function benchView(context: Context, wanted: BenchWanted): Promise<
   const [waiting, { shop, rules }] = await Promise.all([countWaiting(db), shopAndRules(context)]);
   const total = filter.show === 'bench' ? waitingFor(filter.waits, waiting) : await countJobs(db, filter);
   const { page, pages, limit, offset } = paging(wanted.page, total, PAGE);
-  const day = (days: number) => calendarDay(new Date(context.now().getTime() + days * DAY_MS), shop.timeZone);
+  const day = (days: number) => calendarDay(addDays(context.now(), days), shop.timeZone);
   const [jobs, title, due] = await Promise.all([
     listJobs(db, filter, { limit, offset }),
     titleOf(context, filter),

@@ -1,3 +1,4 @@
+import { differenceInCalendarDays } from 'date-fns';
 import { appraise } from '../../core/assess';
 import { bookingOf } from '../../core/booking';
 import { asItCame, handOver, stillOpen } from '../../core/handover';
@@ -92,11 +93,9 @@ async function handOverNow(
   return nextVisit === null ? document : withVisit(document, nextVisit);
 }
 
-const DAY_MS = 86_400_000;
-
 /** Another day was agreed on with the customer. */
 function withVisit(document: HandOverDocument, on: string): HandOverDocument {
-  const days = Math.round((Date.parse(on) - Date.parse(document.on)) / DAY_MS);
+  const days = differenceInCalendarDays(on, document.on);
   if (days < 0) throw new Refusal(422, 'visit-past', texts.nextVisitLiesInThePast);
   return { ...document, nextVisit: { on, days, why: texts.agreedOnWithTheCustomer } };
 }

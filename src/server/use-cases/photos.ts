@@ -1,3 +1,4 @@
+import { subDays } from 'date-fns';
 import { UNNAMED } from '../../wording';
 import { addPhoto, findPhoto, letPhotosGo, photosOf, takeAwayPhoto } from '../../data/repositories';
 import type { PhotoView } from '../../contract';
@@ -64,11 +65,10 @@ export async function storePhoto(
  * store.
  */
 const KEPT_DAYS = 30;
-const DAY_MS = 86_400_000;
 
 /** Lets go the bytes of pictures that were taken away long ago. @returns how many */
 export function letOldPhotosGo({ store, now }: Context): Promise<number> {
-  const before = new Date(now().getTime() - KEPT_DAYS * DAY_MS).toISOString();
+  const before = subDays(now(), KEPT_DAYS).toISOString();
   return store.write((tx) => letPhotosGo(tx, before));
 }
 
