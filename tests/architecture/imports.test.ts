@@ -44,6 +44,12 @@ const FORBIDDEN = [
     'core-assess-composes',
   ],
   ['ui may not know the core', 'src/ui/planted-core.ts', "export { mm } from '../core/quantity';\n", 'ui-imports'],
+  [
+    'controls and drawings have words of their own, and no others',
+    'src/ui/planted-words.ts',
+    "export { partName } from '../wording';\n",
+    'ui-imports',
+  ],
 ] as const;
 
 interface Found {
