@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { FIELD_KINDS } from '../../src/core/quantity';
 import type { Place } from '../../src/core/reading';
 import { readingAt, SHEET, type Entry } from '../../src/core/sheet';
+import { anyCase, drawn } from './cases';
 
 /** Members of each list that are typed into. */
 const MEMBERS = 3;
@@ -46,9 +47,16 @@ export function fitting(path: string): fc.Arbitrary<string> {
   }
 }
 
-const entryAt = (path: string): fc.Arbitrary<Entry> => fitting(path).map((text) => ({ path, text, unit: 'mm' }));
+/** What is typed at a place in a case: of the case and the place alone. */
+const entryAt = (path: string, seed: number): Entry => ({
+  path,
+  text: fc.sample(fitting(path), { seed: Math.floor(drawn(seed, path) * 2 ** 31), numRuns: 1 })[0]!,
+  unit: 'mm',
+});
 
 /** Entries at any places of the sheet at all, each understood, no place twice. */
-export const anyEntries: fc.Arbitrary<readonly Entry[]> = fc
-  .subarray([...PLACES], { minLength: 1, maxLength: PLACES.length })
-  .chain((paths) => fc.tuple(...paths.map(entryAt)));
+export const anyEntries: fc.Arbitrary<readonly Entry[]> = anyCase.map(({ seed, kept }) => {
+  const share = kept * drawn(seed, 'share');
+  const chosen = PLACES.filter((path) => drawn(seed, `${path} stands`) < share);
+  return (chosen.length > 0 ? chosen : PLACES.slice(0, 1)).map((path) => entryAt(path, seed));
+});

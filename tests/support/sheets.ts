@@ -1,7 +1,8 @@
-import fc from 'fast-check';
+import type fc from 'fast-check';
 import { FIELD_KINDS, type FieldKind } from '../../src/core/quantity';
 import type { Place, Reading } from '../../src/core/reading';
 import { SHEET, type WrittenBenchSheet } from '../../src/core/sheet';
+import { anyCase, drawn, type Case } from './cases';
 
 /**
  * What parts on a bench usually measure, mm, so that sheets are about limits and not about nonsense. A kind that is not
@@ -24,29 +25,35 @@ const STAMPS = ['18 in 325 .050 72DL', '3/8 .058', '3/8LP 52E', '.404 1.6', '50'
 /** Counts are about this many, or what their range allows. */
 const ABOUT = [50, 53] as const;
 
-function writtenReading({ kind }: Reading): fc.Arbitrary<unknown> {
+const whole = (share: number, from: number, to: number): number => from + Math.floor(share * (to - from + 1));
+const oneOf = <T>(share: number, all: readonly T[]): T => all[whole(share, 0, all.length - 1)]!;
+
+function writtenReading({ kind }: Reading, share: (of: string) => number): unknown {
   switch (kind.kind) {
     case 'length': {
       const { lo, hi } = FIELD_KINDS[kind.spec.kind];
       const [from, to] = USUAL[kind.spec.kind] ?? [lo, hi];
-      return fc
-        .integer({ min: Math.ceil(from * 100), max: Math.floor(to * 100) })
-        .map((hundredths) => `${hundredths / 100} mm`);
+      return `${whole(share('value'), Math.ceil(from * 100), Math.floor(to * 100)) / 100} mm`;
     }
     case 'count': {
       const [from, to] = kind.to < ABOUT[1] ? [kind.from, kind.to] : [Math.max(kind.from, ABOUT[0]), ABOUT[1]];
-      return fc.oneof(fc.integer({ min: from, max: to }), fc.integer({ min: kind.from, max: Math.min(9, kind.to) }));
+      return share('is usual') < 0.5
+        ? whole(share('value'), from, to)
+        : whole(share('value'), kind.from, Math.min(9, kind.to));
     }
     case 'number':
-      return fc.integer({ min: Math.min(1000, kind.from), max: Math.min(14000, kind.to) });
+      return whole(share('value'), Math.min(1000, kind.from), Math.min(14000, kind.to));
     case 'choice':
-      return fc.constantFrom(...kind.options);
-    case 'choices':
-      return fc.subarray([...kind.options], { minLength: 1, maxLength: Math.min(6, kind.most) });
+      return oneOf(share('value'), kind.options);
+    case 'choices': {
+      const many = whole(share('many'), 1, Math.min(6, kind.most, kind.options.length));
+      const ranked = [...kind.options].sort((a, b) => share(a) - share(b)).slice(0, many);
+      return kind.options.filter((option) => ranked.includes(option));
+    }
     case 'yes-no':
-      return fc.boolean();
+      return share('value') < 0.5;
     case 'text':
-      return fc.constantFrom(...STAMPS);
+      return oneOf(share('value'), STAMPS);
   }
 }
 
@@ -56,24 +63,29 @@ const MOST_MEMBERS = 3;
 const MOST_STATIONS = 6;
 
 /** Anything that may stand at a place, as the catalogue declares it: a new reading is tried from its first day. */
-function writtenAt(place: Place): fc.Arbitrary<unknown> {
-  if (place.is === 'reading') return writtenReading(place.reading);
-  if (place.is === 'list')
-    return fc.array(writtenAt(place.item), { maxLength: place.orderedBy === null ? MOST_MEMBERS : MOST_STATIONS });
+function writtenAt(place: Place, id: string, { seed, kept }: Case): unknown {
+  const share = (of: string) => drawn(seed, `${id} ${of}`);
+  if (place.is === 'reading') return writtenReading(place.reading, share);
+  if (place.is === 'list') {
+    const many = whole(share('members'), 0, place.orderedBy === null ? MOST_MEMBERS : MOST_STATIONS);
+    return Array.from({ length: many }, (_, i) => writtenAt(place.item, `${id}.${i}`, { seed, kept }));
+  }
   const members = [...place.members].map(([key, member]) => {
-    const any = writtenAt(member);
-    return [key, place.must.includes(key) ? any : fc.option(any, { nil: undefined, freq: LEFT_OUT })] as const;
+    const at = `${id}.${key}`;
+    const stands = place.must.includes(key) || drawn(seed, `${at} stands`) < kept * (1 - 1 / LEFT_OUT);
+    return [key, stands ? writtenAt(member, at, { seed, kept }) : undefined] as const;
   });
-  return fc.record(Object.fromEntries(members));
+  return Object.fromEntries(members);
 }
 
 /** Takes out what is undefined, as JSON would. */
 const tidy = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
 
 /** Any half-finished bench sheet a bench could produce. */
-export const anySheet: fc.Arbitrary<WrittenBenchSheet> = writtenAt(SHEET).map(
-  (parts) => tidy({ format: 'serrata-bench-sheet', version: 1, ...(parts as object) }) as WrittenBenchSheet,
-);
+export const anySheet: fc.Arbitrary<WrittenBenchSheet> = anyCase.map((each) => {
+  const parts = writtenAt(SHEET, '', each) as object;
+  return tidy({ format: 'serrata-bench-sheet', version: 1, ...parts }) as WrittenBenchSheet;
+});
 
 const OTHER: Readonly<Record<string, string>> = {
   near: 'far',
