@@ -1,0 +1,46 @@
+import { describe, expect, it } from 'vitest';
+import { appraise, DEFAULT_RULES } from '../assess';
+import { sheetFromEntries } from '../sheet';
+import { orderedParts } from './order-parts';
+
+/** What a set came to of which this is said, beside its stamps and its pattern. */
+function ordered(said: Readonly<Record<string, string>>) {
+  const entries = {
+    'bar.stamp': '18 in .325 .050 72DL',
+    'bar.nose': 'sprocket',
+    'bar.noseTeeth': '10',
+    'bar.mount': 'M2',
+    'saw.mount': 'M2',
+    ...said,
+  };
+  const { sheet, refused } = sheetFromEntries(
+    Object.entries(entries).map(([path, text]) => ({ path, text, unit: 'mm' as const })),
+  );
+  expect(refused).toEqual([]);
+  const judged = { sheet, ...appraise(sheet, DEFAULT_RULES, null) };
+  return orderedParts(judged, DEFAULT_RULES.schools).map(({ part }) => part);
+}
+
+const SEIZED = { 'bar.checks.noseTeeth': 'missing' };
+
+describe('parts that are ordered beside the chain', () => {
+  it('are none while nothing is condemned', () => {
+    expect(ordered({})).toEqual([]);
+  });
+
+  it('are a bar for a cracked one, and a drive sprocket for a worn one', () => {
+    expect(ordered({ 'bar.checks.crack': 'yes' })).toEqual(['bar']);
+    expect(ordered({ 'driveSprocket.wear': '0.9 mm' })).toEqual(['driveSprocket']);
+    expect(ordered({ 'bar.checks.crack': 'yes', 'driveSprocket.wear': '0.9 mm' })).toEqual(['bar', 'driveSprocket']);
+  });
+
+  it('are a nose where it can be renewed, else the bar that brings one', () => {
+    expect(ordered({ ...SEIZED, 'bar.noseReplaceable': 'yes' })).toEqual(['nose']);
+    expect(ordered({ ...SEIZED, 'bar.noseReplaceable': 'no' })).toEqual(['bar']);
+    expect(ordered(SEIZED)).toEqual(['bar']);
+  });
+
+  it('are one bar and no nose where both go', () => {
+    expect(ordered({ ...SEIZED, 'bar.noseReplaceable': 'yes', 'bar.checks.crack': 'yes' })).toEqual(['bar']);
+  });
+});
