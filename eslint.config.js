@@ -61,7 +61,10 @@ export default tseslint.config(
     rules: {
       'no-restricted-syntax': [
         'error',
-        { selector: 'JSXText[value=/^(?!\\s*Serrata\\s*$).*[A-Za-z]{4,}/s]', message: 'Texts stand in src/wording/en/screens.' },
+        {
+          selector: 'JSXText[value=/^(?!\\s*Serrata\\s*$).*[A-Za-z]{4,}/s]',
+          message: 'Texts stand in src/wording/en/screens.',
+        },
         {
           selector:
             'JSXAttribute[name.name=/^(title|label|aria-label|aside|hint|legend|placeholder|said|nothing|action)$/] > Literal[value=/^[^/].*[A-Za-z]{4,}/]',
