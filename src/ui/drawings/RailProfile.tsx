@@ -139,15 +139,17 @@ interface Sign {
 
 const ROW = 16;
 /** About what a sign and its word take, px. */
-const widthOf = ({ word }: Sign): number => 38 + 6 * word.length;
+const widthOf = ({ word }: Sign): number => 34 + 5.9 * word.length;
+/** Room beside what the depths are said to begin with, px. */
+const BESIDE = W - 112;
 
-/** Signs laid into rows that are no wider than the drawing. */
+/** Signs laid into rows that leave what stands beside them free. */
 function rowsOf(signs: readonly Sign[]): readonly (readonly Sign[])[] {
   const rows: Sign[][] = [[]];
   for (const sign of signs) {
     const row = rows.at(-1)!;
     const width = [...row, sign].reduce((sum, each) => sum + widthOf(each), 0);
-    if (width > W && row.length > 0) rows.push([sign]);
+    if (width > BESIDE && row.length > 0) rows.push([sign]);
     else row.push(sign);
   }
   return rows;
