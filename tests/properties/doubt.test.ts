@@ -89,9 +89,9 @@ describe('a compiled verdict is the verdict of the whole assessment', () => {
           expect(DESERVED[deserved[i]!], part).toBe(action);
         });
       }),
-      { seed, numRuns: 200 },
+      { seed, numRuns: 400 },
     );
-    expect(decided).toBeGreaterThan(200);
+    expect(decided).toBeGreaterThan(300);
   });
 });
 
@@ -118,9 +118,9 @@ describe('draws', () => {
           }
         }
       }),
-      { seed: 3, numRuns: 40 },
+      { seed: 3, numRuns: 80 },
     );
-    expect(open).toBeGreaterThan(20);
+    expect(open).toBeGreaterThan(40);
   });
 
   it('sum to one, and name only readings that buy something', () => {

@@ -1,7 +1,7 @@
 import { flatMap } from '../flat-map';
 import { FAMILY_IDS, GAUGE_IDS, type FamilyId, type GaugeId } from '../families';
 import { estimate } from '../quantity';
-import { EVIDENCE_IDS, type BenchSheet, type EvidenceId } from '../sheet';
+import { BAR_EVIDENCE, EVIDENCE_IDS, type BenchSheet, type EvidenceId } from '../sheet';
 import { collectStatements, type Statement } from './collect';
 import { findingsOf, type IdentityFinding } from './findings';
 import type { LearnedCode } from './learned-code-schema';
@@ -84,7 +84,7 @@ interface Said {
 const reasonOf = (statement: Statement | LinksStatement): IdentityReason =>
   'evidence' in statement ? statement.evidence.reason : statement.note;
 
-const LAST_OF_BAR = EVIDENCE_IDS.findLastIndex((id) => id.startsWith('bar.'));
+const LAST_OF_BAR = EVIDENCE_IDS.indexOf(BAR_EVIDENCE.at(-1)!);
 
 /** One item for each reading of each part, in the order of the sheet. */
 function itemsOf(said: readonly Said[], setAside: readonly EvidenceId[]): readonly EvidenceItem[] {

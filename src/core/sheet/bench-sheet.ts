@@ -34,6 +34,8 @@ export const EVIDENCE_IDS = evidenceOf(
   group({ chain: said.chain, bar: said.bar, driveSprocket: said.driveSprocket, loop: said.loop }),
 );
 export type EvidenceId = (typeof EVIDENCE_IDS)[number];
+/** Those of them that are read of the bar. */
+export const BAR_EVIDENCE: readonly EvidenceId[] = evidenceOf(group({ bar: said.bar }));
 
 /** Everything that can be said on a sheet, part by part. */
 export const sheetReadings = group({

@@ -15,6 +15,7 @@ import type {
 import { familyLabel, gaugeLabel, pitchMarkLabel } from './labels';
 import { readingName } from './places';
 import { list, sentence } from './sentence';
+import { CHAIN_WORDS } from './readings/chain';
 
 const pm = (u: number, unit: UnitSystem) => `± ${formatFigure(mm(2 * u), unit)}`;
 
@@ -35,12 +36,8 @@ function codeMeaning({ pitch, gauge }: Extract<IdentityReason, { code: 'learned-
   return [pitch && pitchMarkLabel(pitch), gauge && gaugeLabel(gauge)].filter(Boolean).join(', ') || 'nothing yet';
 }
 
-const IN_SEQUENCE = {
-  'full-complement': 'full complement',
-  'semi-skip': 'semi skip',
-  'full-skip': 'full skip',
-};
-const BUILD = { small: 'small', large: 'large' };
+const IN_SEQUENCE = CHAIN_WORDS['chain.sequence'].words;
+const BUILD = CHAIN_WORDS['chain.chassis'].words;
 
 /** What a piece of evidence says, without what follows from it; used inside sentences. */
 function says(reason: IdentityReason, unit: UnitSystem): string {

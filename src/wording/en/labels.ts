@@ -5,6 +5,7 @@ import { GAUGES, type FamilyId, type GaugeId, type Provenance, type PitchMark } 
 import type { FitRule, KickbackClass } from '../../core/fit';
 import type { Schools } from '../../core/schools';
 import type { Action, Operation } from '../../core/sheet';
+import { KICKBACK_CLASS } from './readings/shared';
 
 /** Names of things, as the bench says them. */
 export const partName: Record<Part, string> = {
@@ -125,7 +126,4 @@ export const waitsWord: Record<Waits, string> = {
 };
 
 /** A class of chain by how it kicks back. */
-export const kickbackClassWord: Record<KickbackClass, string> = {
-  'low-kickback': 'low-kickback',
-  standard: 'standard',
-};
+export const kickbackClassWord: Record<KickbackClass, string> = KICKBACK_CLASS;

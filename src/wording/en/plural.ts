@@ -5,4 +5,4 @@ export type PluralForms = { readonly other: string } & Readonly<Partial<Record<I
 
 /** What is counted, in the form that its count asks for: `1 job`, `3 jobs`. */
 export const plural = (count: number, forms: PluralForms): string =>
-  (forms[RULES.select(count)] ?? forms.other).replace('#', String(count));
+  (forms[RULES.select(count)] ?? forms.other).replaceAll('#', String(count));

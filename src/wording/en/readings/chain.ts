@@ -1,5 +1,5 @@
 import type { GroupId } from '../../../core/sheet';
-import { PITCH, CRACK, RESIN, YES_NO } from './shared';
+import { PITCH, CRACK, RESIN, YES_NO, KICKBACK_CLASS } from './shared';
 import type { SomeReadingWords } from './reading-words';
 
 /** Words for what can be said of the chain. */
@@ -217,7 +217,7 @@ export const CHAIN_WORDS = {
     name: 'kickback class of the chain',
     field: 'Class of the chain that came',
     hint: 'Low-kickback chain is replaced by low-kickback chain, unless somebody chooses otherwise on record.',
-    words: { 'low-kickback': 'low-kickback', standard: 'standard' },
+    words: KICKBACK_CLASS,
   },
   'chain.sequence': {
     name: 'cutters in their sequence',

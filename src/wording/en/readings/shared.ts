@@ -12,4 +12,5 @@ export const PITCH = {
 export const RESIN = { none: 'none', soft: 'soft', baked: 'baked on' } as const;
 export const CRACK = { no: 'none found', yes: 'cracked', unsure: 'not sure' } as const;
 export const GUARD = { ok: 'whole', damaged: 'damaged', missing: 'missing' } as const;
+export const KICKBACK_CLASS = { 'low-kickback': 'low-kickback', standard: 'standard' } as const;
 export const TURNS = { free: 'freely', rough: 'roughly', seized: 'seized' } as const;
