@@ -5,7 +5,7 @@ const MAY_IMPORT = {
   contract: ['core', 'contract'],
   data: ['core', 'data'],
   server: ['core', 'contract', 'data', 'wording', 'server'],
-  pages: ['server', 'islands', 'ui', 'contract', 'pages'],
+  pages: ['server', 'islands', 'ui', 'contract', 'wording/en/screens', 'pages'],
   islands: ['core', 'contract', 'wording', 'ui', 'islands', 'workers'],
   ui: ['ui', 'wording/en/screens'],
   workers: ['core', 'contract', 'workers'],

@@ -1,6 +1,7 @@
 process.env.ASTRO_TELEMETRY_DISABLED = '1';
 process.env.ASTRO_DISABLE_UPDATE_CHECK = 'true';
 
+import { existsSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import node from '@astrojs/node';
 import react from '@astrojs/react';
@@ -36,6 +37,8 @@ function reactAtOnce() {
 
 /** The folder of `src/wording` whose language is spoken. */
 const language = process.env.SERRATA_LANGUAGE || 'en';
+const spoken = fileURLToPath(new URL(`./src/wording/${language}`, import.meta.url));
+if (!existsSync(spoken)) throw new Error(`SERRATA_LANGUAGE=${language}: there is no folder src/wording/${language}.`);
 
 export default defineConfig({
   output: 'server',
@@ -61,7 +64,7 @@ export default defineConfig({
   },
   server: { host: '127.0.0.1' },
   vite: {
-    resolve: { alias: { '#language': fileURLToPath(new URL(`./src/wording/${language}`, import.meta.url)) } },
+    resolve: { alias: { '#language': spoken } },
     plugins: [tailwindcss(), withoutNames],
     build: {
       assetsInlineLimit: 0,

@@ -93,6 +93,7 @@ describe('the import rules', () => {
         folders.filter((folder) => !['islands', 'layouts', 'server', 'ui', 'contract'].includes(folder!)),
         page,
       ).toEqual([]);
+      expect(source, page).not.toMatch(/from '#language(?!\/screens\/)/);
     }
   });
 });

@@ -6,6 +6,7 @@ import { Form, Labelled, Refusal, SendButton, TextField, useSentForm, type SentF
 import { useFrame } from '../frame/frame-context';
 import { isAsked, ServerData, useFound, useServerData } from '../frame/server-data';
 import { UNNAMED } from '../../wording';
+import * as common from '#language/screens/common';
 import * as texts from '#language/screens/bench';
 
 /** What is typed so far. */
@@ -126,7 +127,7 @@ function Fields({ kept, onKeep }: NewJobFormProps) {
       <ImportSheet form={form} name={typed.sheet?.name ?? null} />
       <Refusal form={form} />
       <SendButton form={form} className="justify-self-start">
-        {texts.putItOnTheBench}
+        {common.putItOnTheBench}
       </SendButton>
     </Form>
   );

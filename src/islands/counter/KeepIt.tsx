@@ -8,6 +8,7 @@ import { UNNAMED } from '../../wording';
 import { opened } from '../frame/opened';
 import type { Counter } from './use-counter';
 import type { Whose } from './WhoseForm';
+import * as common from '#language/screens/common';
 import * as texts from '#language/screens/counter';
 
 /** The form is fetched when there is something to keep. */
@@ -69,7 +70,7 @@ export function KeepIt({ counter }: { counter: Counter }) {
         </div>
       )}
       <Dialog title={texts.makeItAJob} open={open === 'job'} onClose={() => setOpen(null)}>
-        <WhoseForm start={whose} action={texts.putItOnTheBench} onSend={(given) => makeJob(counter, given, by)} />
+        <WhoseForm start={whose} action={common.putItOnTheBench} onSend={(given) => makeJob(counter, given, by)} />
       </Dialog>
       <Dialog title={texts.rememberTheSaw} open={open === 'memory'} onClose={() => setOpen(null)}>
         <WhoseForm

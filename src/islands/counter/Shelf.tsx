@@ -3,6 +3,7 @@ import { useEffect, useState } from 'react';
 import type { CounterReply, StockAnswer, SupplierReply } from '../../contract';
 import { api } from '../frame/api';
 import { useFrame } from '../frame/frame-context';
+import * as common from '#language/screens/common';
 import * as texts from '#language/screens/counter';
 
 const ANSWER = {
@@ -74,7 +75,7 @@ function useSupplier(order: Order): SupplierReply | null {
     const hear = (reply: SupplierReply) => !stale && setHeard({ query, reply });
     api
       .get<SupplierReply>(`/api/supplier/quote?${query}`)
-      .then(hear, () => hear({ state: 'no-answer', why: texts.theServerCannotBeReached }));
+      .then(hear, () => hear({ state: 'no-answer', why: common.theServerCannotBeReached }));
     return () => {
       stale = true;
     };

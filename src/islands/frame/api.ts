@@ -1,4 +1,5 @@
 import type { ErrorReply } from '../../contract';
+import * as common from '#language/screens/common';
 import * as texts from '#language/screens/frame';
 
 /** The server asks to be asked later. */
@@ -23,7 +24,7 @@ export class RequestFailed extends Error {
 export const failure = (error: unknown, otherwise: string): string =>
   error instanceof RequestFailed ? error.message : otherwise;
 
-const UNREACHABLE: ErrorReply = { code: 'unreachable', message: texts.theServerCannotBeReached };
+const UNREACHABLE: ErrorReply = { code: 'unreachable', message: common.theServerCannotBeReached };
 
 function requestOf(method: string, body: unknown): RequestInit {
   if (body === undefined) return { method };

@@ -7,6 +7,7 @@ import { Form, Refusal, SelectField, SendButton, TextField, useSentForm, useStan
 import { useFrame } from '../frame/frame-context';
 import { useHydrated } from '../frame/hydrated';
 import { useChangedHere } from '../frame/server-data';
+import * as common from '#language/screens/common';
 import * as texts from '#language/screens/shop';
 
 /** Facts as they may be half chosen: what does not exist shows no example. */
@@ -41,7 +42,7 @@ export function About({ shop }: { shop: ShopView }) {
       form.reset(facts);
       setIsWritten(true);
     },
-    otherwise: texts.notStored,
+    otherwise: common.notStored,
   });
   useStanding(form, stands);
   const { isDirty, errors } = form.formState;

@@ -8,6 +8,7 @@ import { api, failure } from '../frame/api';
 import { Form, Refusal, SelectField, SendButton, TextField, useSentForm } from '../frame/form';
 import { useFrame } from '../frame/frame-context';
 import { useChangedHere } from '../frame/server-data';
+import * as common from '#language/screens/common';
 import * as texts from '#language/screens/shop';
 
 interface Draft {
@@ -80,7 +81,7 @@ function LearnCode({ codes }: { codes: readonly LearnedCodeView[] }) {
       await api.put<LearnedCodeView[]>('/api/codes', { by: who || UNNAMED, code: learned, was }).finally(changedHere);
       form.reset();
     },
-    otherwise: texts.notStored,
+    otherwise: common.notStored,
   });
   const written = (code: string) => code.trim() !== '' || texts.writeTheCode;
   return (

@@ -6,6 +6,7 @@ import { schoolAnswer, schoolName, schoolSays, UNNAMED } from '../../wording';
 import { api, failure } from '../frame/api';
 import { useFrame } from '../frame/frame-context';
 import { useChangedHere } from '../frame/server-data';
+import * as common from '#language/screens/common';
 import * as texts from '#language/screens/shop';
 
 /** Where practitioners disagree the shop chooses; both schools stay named. */
@@ -19,7 +20,7 @@ export function SchoolChoices({ schools }: { schools: Schools }) {
       await api.put('/api/schools', given).finally(changedHere);
       setRefused(null);
     } catch (error) {
-      setRefused(failure(error, texts.notStored));
+      setRefused(failure(error, common.notStored));
     }
   };
   return (

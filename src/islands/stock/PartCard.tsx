@@ -5,6 +5,7 @@ import { api, RequestFailed } from '../frame/api';
 import { Form, Refusal, SendButton, TextField, useSentForm } from '../frame/form';
 import { useFrame } from '../frame/frame-context';
 import { useServerData } from '../frame/server-data';
+import * as common from '#language/screens/common';
 import * as texts from '#language/screens/stock';
 
 const isWhole = (text: string) => /^\d{1,6}$/.test(text.trim()) || texts.wholeNumberWanted;
@@ -57,7 +58,7 @@ function Move({ part, onChanged }: CardProps) {
       setId(crypto.randomUUID());
       await onChanged();
     },
-    otherwise: texts.notStored,
+    otherwise: common.notStored,
   });
   useEffect(() => {
     if (!form.formState.isSubmitting) kind.current = 'taken';
@@ -124,7 +125,7 @@ function PutRight({ part, onChanged }: CardProps) {
       }
       await onChanged();
     },
-    otherwise: texts.notStored,
+    otherwise: common.notStored,
   });
   return (
     <Form form={form}>

@@ -16,7 +16,7 @@ import {
 import type { Queryable } from '../../data/store';
 import type { HandOverRequest, HandOverView } from '../../contract';
 import type { StockPart } from '../../core/stock';
-import { calendarDay, handOverDocument, stillOpenSentence } from '../../wording';
+import { calendarDay, handOverDocument, stillOpenSentence, visitAgreed } from '../../wording';
 import type { Context } from '../context';
 import { Refusal } from '../refusal';
 import { appraisedJob, whoseJob, type AppraisedJob } from './appraised';
@@ -97,7 +97,7 @@ async function handOverNow(
 function withVisit(document: HandOverDocument, on: string): HandOverDocument {
   const days = differenceInCalendarDays(on, document.on);
   if (days < 0) throw new Refusal(422, 'visit-past', texts.nextVisitLiesInThePast);
-  return { ...document, nextVisit: { on, days, why: texts.agreedOnWithTheCustomer } };
+  return { ...document, nextVisit: { on, days, why: visitAgreed } };
 }
 
 /** The hand-over as the job's page shows it: as it would be written, and as it was written last. */

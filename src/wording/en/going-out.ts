@@ -169,3 +169,6 @@ export function stillOpenSentence(open: StillOpen): string {
       return never(open);
   }
 }
+
+/** Why the next visit is on a day of the customer's own. */
+export const visitAgreed = 'Agreed on with the customer.';

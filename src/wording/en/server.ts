@@ -79,7 +79,6 @@ export const counter = 'Counter';
 
 // hand-over
 export const nextVisitLiesInThePast = 'The next visit lies in the past: name a day from today on.';
-export const agreedOnWithTheCustomer = 'Agreed on with the customer.';
 export const stillOpenSayWhy = 'Something is still open: say why it goes all the same.';
 export const handedOverAlready = 'This job was handed over already.';
 export const movedSinceShown =

@@ -14,6 +14,7 @@ import {
 import { useFrame } from '../../frame/frame-context';
 import { Group } from '../parts/StepHead';
 import { useJob } from '../store/JobContext';
+import * as common from '#language/screens/common';
 import * as texts from '#language/screens/job-bar';
 
 const STATE = {
@@ -65,7 +66,7 @@ export function WhyCrooked() {
             <p className="text-ink-soft">{texts.measureBothEdges}</p>
           )}
         </Group>
-        <Group title={texts.practitionersDisagree}>
+        <Group title={common.practitionersDisagree}>
           {[...CROOKED_SCHOOLS, CROOKED_HERE[view.schools.curvedCuts]].map((text) => (
             <p key={text} className="text-sm">
               {text}

@@ -6,6 +6,7 @@ import { useFrame } from '../../frame/frame-context';
 import { Group } from '../parts/StepHead';
 import { useJob } from '../store/JobContext';
 import * as texts from '#language/screens/job-hand-over';
+import { visitAgreed } from '../../../wording';
 
 interface GoingProps {
   readonly view: HandOverPage;
@@ -103,7 +104,7 @@ export function Going({ view: { draft, last, upToReading }, onHandedOver }: Goin
             onChange={({ target }) => setDay(target.value === '' ? null : target.value)}
           />
           <p className="text-sm text-ink-soft">
-            {day === null || day === draft.nextVisit.on ? draft.nextVisit.why : texts.agreedOnWithTheCustomer}
+            {day === null || day === draft.nextVisit.on ? draft.nextVisit.why : visitAgreed}
           </p>
         </div>
       </div>

@@ -3,6 +3,7 @@ import { Empty, Notice } from '../../../ui/parts/Notice';
 import { operationWord, REPLACE_CAUTIONS, sentence } from '../../../wording';
 import { Guided } from '../parts/Guided';
 import { useJob } from '../store/JobContext';
+import * as common from '#language/screens/common';
 import * as texts from '#language/screens/job-rework';
 
 /** Work on the drive sprocket: what it calls for, or how another one goes on. */
@@ -28,7 +29,7 @@ export function ReworkSprocket() {
           acts={operations.map((value) => ({ value, label: sentence(operationWord[value]) }))}
         />
       )}
-      {replaced && <Guided path="driveSprocket.replaceDone" title={texts.replaceTheSprocket} />}
+      {replaced && <Guided path="driveSprocket.replaceDone" title={common.replaceTheSprocket} />}
     </>
   );
 }

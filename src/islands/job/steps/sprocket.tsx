@@ -10,6 +10,7 @@ import { Group, StepHead } from '../parts/StepHead';
 import type { StepProps } from '../step-props';
 import { useJob } from '../store/JobContext';
 import { WhyButton } from '../why/WhyButton';
+import * as common from '#language/screens/common';
 import * as texts from '#language/screens/job-sprocket';
 
 const GRADES = {
@@ -141,7 +142,7 @@ function Replacing() {
           <p key={text}>{text}</p>
         ))}
       </Notice>
-      <Guided path="driveSprocket.replaceDone" title={texts.replaceTheSprocket} />
+      <Guided path="driveSprocket.replaceDone" title={common.replaceTheSprocket} />
     </>
   );
 }

@@ -27,6 +27,7 @@ import { Field } from '../parts/Field';
 import { Group, StepHead } from '../parts/StepHead';
 import type { StepProps } from '../step-props';
 import { useJob } from '../store/JobContext';
+import * as common from '#language/screens/common';
 import * as texts from '#language/screens/job-why';
 
 /** Causes lighter than this are listed in one line. */
@@ -202,7 +203,7 @@ function Schools({ other }: { other: keyof typeof CROOKED_HERE }) {
   const { view } = useJob();
   const here = view.schools.curvedCuts;
   return (
-    <Group title={texts.practitionersDisagree} aside={schoolName.curvedCuts}>
+    <Group title={common.practitionersDisagree} aside={schoolName.curvedCuts}>
       <p className="text-sm">{CROOKED_HERE[here]}</p>
       <p className="text-sm text-ink-soft">{texts.theOtherSchoolWeighsThem(schoolAnswer.curvedCuts[other])}</p>
     </Group>

@@ -15,6 +15,7 @@ import type { JudgedList, OpenedList } from '../../../workers/list-reader';
 import { startReading, type ListReading } from '../../../workers/list-reading';
 import { api, failure } from '../../frame/api';
 import { compared, type Comparison } from './comparison';
+import * as common from '#language/screens/common';
 import * as texts from '#language/screens/stock-list';
 
 /** How far the taking-in has come. */
@@ -129,7 +130,7 @@ export function useTakeIn(by: string) {
         if (stop.current) throw new Error(texts.stoppedHere);
         await api.post(`/api/stock/imports/${id}`, { by, name: list.name, parts, columns: has });
       } catch (error) {
-        came(sent, failure(error, stop.current ? texts.stopped : texts.theServerCannotBeReached));
+        came(sent, failure(error, stop.current ? texts.stopped : common.theServerCannotBeReached));
         break;
       }
       await reader.wereTaken(batch.map(({ line }) => line));

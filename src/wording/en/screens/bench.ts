@@ -47,7 +47,6 @@ export const knownHere = 'known here';
 export const mount = 'Mount';
 export const whatAilsIt = 'What ails it, in the customer’s words';
 export const promisedFor = 'Promised for';
-export const putItOnTheBench = 'Put it on the bench';
 export const notJson = (name: string): string => `${name} is neither a bench sheet nor a hand-over: it is not JSON.`;
 export const startFromABenchSheet = 'Start from a bench sheet or a hand-over (JSON), if you have one';
 export const willBeRead = (name: string): string => `${name} will be read in.`;

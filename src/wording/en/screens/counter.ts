@@ -30,7 +30,6 @@ export const makeItAJob = 'Make it a job';
 export const rememberTheSaw = 'Remember the saw';
 export const orderSlip = 'Order slip';
 export const nextCaller = 'Next caller';
-export const putItOnTheBench = 'Put it on the bench';
 export const rememberIt = 'Remember it';
 export const sawIsRemembered = (label: string, customer: string): string =>
   `${label} of ${customer} is remembered for next time.`;
@@ -50,7 +49,6 @@ export const partsAppearHere = 'Parts appear here with the first number known.';
 export const nothingComesNear = 'Nothing on the shelf comes near that.';
 export const equalAndHere = (list: string): string => `· equal and here: ${list}`;
 export const left = (quantity: number): string => `${quantity} left`;
-export const theServerCannotBeReached = 'The server cannot be reached.';
 export const supplier = 'Supplier';
 export const supplierSimulated = 'Supplier (simulated)';
 export const askingPriceAndDelivery = 'Asking price and delivery…';

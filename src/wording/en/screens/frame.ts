@@ -50,7 +50,6 @@ export const whoIsHere = 'Who is here?';
 export const somebodyElse = 'Somebody else…';
 
 // api
-export const theServerCannotBeReached = 'The server cannot be reached.';
 export const theServerAnswered = (status: number): string => `The server answered ${status}.`;
 
 // form

@@ -58,7 +58,6 @@ export const readingOfStation = (edge: string, number: number, label: string): s
 export const notKnown = 'not known';
 export const whatTheWearSays = 'What the wear says';
 export const measureBothEdges = 'Measure both edges: the sides of the low rails tell who leans on the saw.';
-export const practitionersDisagree = 'Practitioners disagree';
 export const depthOfCut = 'Depth of cut';
 export const estimateOfOurOwn = (cuttingEdge: string, length: string, more: string): string =>
   `An estimate of our own, all of it together: the heading follows the lean of edge ${cuttingEdge} over one bar height (${length}${more}) and what the chain adds. Prove sets a test cut beside it, with the factor that the shop’s own cuts have shown.`;

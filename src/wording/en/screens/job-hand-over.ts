@@ -11,7 +11,6 @@ export const beforeItGoes = 'Before it goes';
 export const nothingIsOpen = 'Nothing is open: it can go.';
 export const stillOpen = 'Still open';
 export const whyAllTheSame = 'Why it goes all the same';
-export const agreedOnWithTheCustomer = 'Agreed on with the customer.';
 export const sayWhoIsHere = 'Say who is here to hand it over';
 export const handOverAs = (who: string): string => `Hand over as ${who}`;
 

@@ -53,7 +53,6 @@ export const theMakersOwnValuesCome = 'the maker’s own values come first';
 export const sprocketCallsForNoWork =
   'The drive sprocket calls for no work as far as it was looked at. Work appears here with the findings that call for it.';
 export const nothingToDo = 'Nothing to do';
-export const replaceTheSprocket = 'Replace the sprocket, in this order';
 
 // TurnOvers
 export const edgeHasMoreDepthLeft = (next: string, more: string): string =>

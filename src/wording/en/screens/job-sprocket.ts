@@ -7,5 +7,4 @@ export const drumBearingClip = 'Drum, bearing, clip';
 export const wear = 'Wear';
 export const noseOfTheBar = 'Nose of the bar';
 export const theSameFindingsAsUnder = 'the same findings as under Bar';
-export const replaceTheSprocket = 'Replace the sprocket, in this order';
 export const howAnotherGoes = 'How another one goes on';

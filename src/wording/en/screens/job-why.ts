@@ -17,6 +17,5 @@ export const thereBeforehand = 'there:';
 export const otherSchool = 'other school';
 export const speaks = '+ for';
 export const speaksAgainst = '− against';
-export const practitionersDisagree = 'Practitioners disagree';
 export const theOtherSchoolWeighsThem = (curvedCuts: string): string =>
   `The other school, “${curvedCuts}”, weighs them as the small figures say. Both look at the same findings. The shop’s choice is made under Shop, Schools.`;

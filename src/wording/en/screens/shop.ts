@@ -1,7 +1,6 @@
 import { plural } from '../plural';
 
 // Several of them
-export const notStored = 'It was not stored. Try again.';
 
 // About
 export const noSuchCurrencyOrZone = 'this currency or time zone does not exist';

@@ -73,4 +73,3 @@ export const notLaidBeside = 'It could not be laid beside the shelf.';
 export const notReadAsCsv = 'It cannot be read as CSV: a header row, then one part a row would be right.';
 export const stoppedHere = 'Stopped here.';
 export const stopped = 'Stopped.';
-export const theServerCannotBeReached = 'The server cannot be reached.';

@@ -27,7 +27,6 @@ export const wholeNumberWanted = 'A whole number, such as 4.';
 export const piecesWanted = 'A whole number of pieces, such as 1.';
 export const priceWanted = 'A number such as 17.90.';
 export const onTheShelf = 'on the shelf';
-export const notStored = 'It was not stored. Try again.';
 export const pieces = 'Pieces';
 export const forWhat = 'For what (may be empty)';
 export const takeFromTheShelf = 'Take from the shelf';
