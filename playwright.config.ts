@@ -17,6 +17,8 @@ export default defineConfig({
   forbidOnly: true,
   reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
   use: {
+    // Tests of one browser share its context, emptied between them: opening one costs more than most tests.
+    reuseContext: true,
     actionTimeout: 30_000,
     viewport: { width: 1280, height: 800 },
     // Ines is at the bench unless a test says otherwise.

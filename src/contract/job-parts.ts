@@ -1,5 +1,7 @@
 import { z } from 'zod';
 import type { BookingState, OrderState } from '../core/booking';
+import type { ChainNumbers } from '../core/order';
+import type { Part } from '../core/reading';
 
 const by = z.string().min(1).max(80);
 const id = z.string().min(1).max(60);
@@ -45,9 +47,13 @@ export interface PartOrderView {
 /** A part that the signed plan needs, and how it stands. */
 export interface JobPartView {
   readonly sku: string;
+  /** The part of the saw that it takes the place of; null where nobody knows any more. */
+  readonly part: Part | null;
   readonly name: string;
   readonly priceCents: number;
   readonly state: BookingState;
+  /** The three numbers and the class of a new chain; null of any other part. */
+  readonly chain: ChainNumbers | null;
   /** Pieces on the shelf now. */
   readonly left: number;
   readonly order: PartOrderView | null;

@@ -1,11 +1,13 @@
 import type { BackupView } from './backups';
 import type { Step, Part, Waits } from '../core/reading';
 import type { LimitId, Limits } from '../core/limits';
+import type { PartSaid } from '../core/course';
 import type { Schools } from '../core/schools';
 import type { Need, StockMatch, StockPart } from '../core/stock';
 import type { ShelvedPartView } from './stock';
 import type { Study } from '../core/hand';
 import type { LearnedCode } from '../core/identify';
+import type { JobPartView } from './job-parts';
 import type { SignedPlan } from './plans';
 import type { StudyView } from './studies';
 import type { Action } from '../core/sheet';
@@ -23,6 +25,8 @@ export interface ShopView extends Omit<ShopFacts, 'style'> {
 /** What the Bench shows of a job without reading it all. */
 export interface JobSummary {
   readonly verdicts: Readonly<Record<Part, Action>>;
+  /** What is said of each part that is judged, at the moment of the job. */
+  readonly stories: readonly PartSaid[];
   /** Parts that something is said of. */
   readonly brought: readonly Part[];
   /** Parts whose verdicts the job's page tells: these, and those that came and nobody has looked at yet. */
@@ -176,6 +180,9 @@ export interface SlipView {
    * it.
    */
   readonly replaces: readonly string[];
+  /** New parts of the signed plan, as the shelf has them. */
+  readonly planned: readonly Pick<JobPartView, 'sku' | 'name' | 'left' | 'priceCents' | 'state'>[];
+  /** What the shelf answers to the order; nothing where the plan names the chain. */
   readonly stock: readonly StockAnswer[];
   /** Other parts that must be replaced: what a new one must be, and those on the shelf that are. */
   readonly others: readonly {

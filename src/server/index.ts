@@ -20,7 +20,7 @@ export { caliperCommand, caliperStream } from './simulated/caliper';
 export * from './use-cases/supplier';
 export * from './use-cases/codes';
 export * from './use-cases/studies';
-export { jobOrderedParts, jobPlans } from './use-cases/plans';
+export { jobPlans } from './use-cases/plans';
 export { previewLimit } from './use-cases/limit-preview';
 export * from './use-cases/photos';
 export * from './use-cases/job-parts';

@@ -388,7 +388,7 @@ export function assessmentDocument(
       driveSprocket: verdict(verdicts.driveSprocket, doubts.driveSprocket),
       nose: verdict(verdicts.nose, doubts.nose),
     },
-    fit: appraisal.fit.map((judgement) => ({
+    fit: appraisal.fitPlanned.map((judgement) => ({
       rule: judgement.rule,
       holds: judgement.holds,
       why: fitSentence(judgement),

@@ -4,7 +4,9 @@ import { createClient } from '@libsql/client';
 import type { Page } from '@playwright/test';
 import { stepsOfBuild } from '../../scripts/lib/build.mjs';
 import { pseudo, PSEUDO, writePseudo } from '../../scripts/pseudo-language';
+import * as counter from '../../src/wording/en/screens/counter';
 import { expect, test } from './bench';
+import { ready, visit } from './keyboard';
 import { OwnServer } from './own-server';
 
 /**
@@ -41,6 +43,16 @@ const JOBS = {
   'L-0418': ['decide', 'order'],
   'L-0427': ['chain', 'sprocket', 'why', 'rework'],
 };
+/** Pages beside the jobs, empty ones among them. */
+const PLACES = [
+  '/',
+  '/?show=done',
+  '/?waits=to-measure',
+  '/counter',
+  '/stock',
+  '/stock?q=nothing-of-the-kind',
+  '/shop',
+];
 const PAPERS = ['customer', 'slip', 'tag', 'work-card', 'condemned'];
 
 const server = new OwnServer('./test-results/pseudo-store/demo.db', {}, `${BUILT}/server/main.mjs`);
@@ -82,7 +94,7 @@ const saidOn = (page: Page): Promise<string[]> =>
   page.evaluate(() => {
     const isShown = (element: Element | null) =>
       element !== null && !element.closest('script, style, noscript, template') && element.checkVisibility();
-    const texts: string[] = [];
+    const texts: string[] = [document.title];
     const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
     for (let node = walker.nextNode(); node; node = walker.nextNode())
       if (isShown(node.parentElement)) texts.push(node.textContent!.trim());
@@ -136,16 +148,21 @@ async function look(page: Page, where: string): Promise<void> {
   await page.setViewportSize(SIZES[0]!);
 }
 
+/** Papers have nothing that answers: they are drawn, and that is all. */
+const isDrawnOnly = (address: string): boolean => /\/jobs\/[^/?]+\/[a-z-]+$/.test(address);
+
 /** Looks at a page as it opens, with all that can be laid open, and behind each of its tabs. */
 async function lookThrough(page: Page, address: string): Promise<void> {
-  await page.goto(address);
-  await page.waitForLoadState('networkidle');
+  await (isDrawnOnly(address) ? page.goto(address) : visit(page, address));
   const tabs = page.locator('main [role=tab]');
   const count = await tabs.count();
   for (let i = 0; i < Math.max(count, 1); i++) {
-    if (count > 0) await tabs.nth(i).click();
+    if (count > 0) {
+      await tabs.nth(i).click();
+      await expect(page.locator('main [role=tabpanel]')).not.toBeEmpty();
+    }
     await page.evaluate(() => document.querySelectorAll('details').forEach((each) => (each.open = true)));
-    await page.waitForLoadState('networkidle');
+    if (!isDrawnOnly(address)) await ready(page);
     await look(page, `${address}${count > 0 ? `, ${await tabs.nth(i).textContent()}` : ''}`);
   }
 }
@@ -174,8 +191,17 @@ test.describe('in a made-up language', () => {
   });
 
   test('every place says all it says in that language, and nothing is cut off', async ({ page }) => {
-    for (const address of ['/', '/?done=1', '/counter', '/stock', '/shop'])
-      await lookThrough(page, server.address + address);
+    for (const address of PLACES) await lookThrough(page, server.address + address);
+    await page.goto(`${server.address}/nowhere`);
+    await look(page, 'an address that leads nowhere');
+  });
+
+  test('a caller is answered in that language', async ({ page }) => {
+    await visit(page, `${server.address}/counter`);
+    await page.getByLabel(pseudo(counter.punchedOnTheBar)).fill('18 in 3/8LP .050 62DL');
+    const supplier = page.getByRole('region', { name: pseudo(counter.supplier), exact: true });
+    await expect(supplier.getByRole('listitem').first()).toBeVisible();
+    await look(page, 'the counter with an answer');
   });
 
   for (const [tag, steps] of Object.entries(JOBS))

@@ -254,7 +254,10 @@ describe('papers', () => {
     const card = async (tag: string) =>
       writePaper('work-card', { context, jobId: await jobOf(context, tag), unit: 'mm', origin: '' });
     expect((await card('L-0418')).blocks.some(({ is }) => is === 'table')).toBe(false);
-    expect(JSON.stringify((await card('L-0418')).blocks)).toContain('Nothing is to be done on this bar.');
+    const gone = JSON.stringify((await card('L-0418')).blocks);
+    expect(gone).toContain('Bar: Replace');
+    expect(gone).toContain('Fit a new one: no plan is signed that names it.');
+    expect(gone).not.toContain('Nothing is to be done');
     expect(JSON.stringify((await card('L-0417')).blocks)).toContain('near off');
   });
 

@@ -34,7 +34,7 @@ describe('schools', () => {
   it('are followed on the work card', async () => {
     const id = await jobOf('L-0417');
     await chooseSchool(context, { school: 'levelling', answer: 'wood-block' });
-    const card = workCardView(context, await appraisedJob(context, id));
+    const card = await workCardView(context, await appraisedJob(context, id));
     expect(card.levelling.school).toBe('file in a wood block');
     expect(card.edges.map(({ edge }) => edge)).toEqual(['A', 'B']);
     // By what is believed of the rails, which is near what was read by caliper or rod.

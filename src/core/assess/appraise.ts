@@ -2,12 +2,13 @@ import { EDGES } from '../declared';
 import { doubtOf, factorsOf, type Factor, type PartDoubt } from '../doubt';
 import { assessBar, isCalledByHand, type BarAssessment } from '../bar/checks';
 import { assessChain, type ChainAssessment } from '../chain/checks';
-import { classKnown, fitContext, judgeFit, type FitJudgement } from '../fit';
+import { asPlanned, classKnown, fitContext, judgeFit, type FitJudgement } from '../fit';
 import { identify, type Identity } from '../identify';
 import {
   asksToMeasureAgain,
   brought,
   decide,
+  doneOn,
   missingReadings,
   notBrought,
   openWork,
@@ -25,6 +26,7 @@ import { renewedParts, tensionCheck, type SignedChoices } from '../refit';
 import type { Rules } from './rules';
 import { toldOf } from './told';
 import {
+  beginOf,
   idleReadings,
   withOwnScatter,
   type Askable,
@@ -58,7 +60,10 @@ export interface Appraisal extends GoingOut {
   readonly hangsOn: Readonly<Record<Part, readonly Factor[] | null>>;
   /** How sure each verdict is. */
   readonly doubts: Readonly<Record<Part, PartDoubt | null>>;
+  /** The rules of the set as the parts came. */
   readonly fit: readonly FitJudgement[];
+  /** The same as the saw goes out: what the signed plan renews agrees, and is not held against it any more. */
+  readonly fitPlanned: readonly FitJudgement[];
   readonly order: OrderOutcome;
   /** What ails it: each symptom of the complaint with its causes. */
   readonly diagnoses: readonly Diagnosis[];
@@ -98,7 +103,8 @@ export function appraise(
   const verdicts = eachPart((part) => verdictOn(part, sheet, checks, bar, chain));
   const loop = assessLoop(sheet, identity, chain);
   const fit = judgeFit(fitContext(sheet, identity, sprocketSound(sprocket), verdicts, schools));
-  const order = decideOrder(identity, fit, classKnown(sheet, schools), sheet.driveSprocket);
+  const fitPlanned = signed ? asPlanned(fit, renewedParts(verdicts, signed)) : fit;
+  const order = decideOrder(identity, fitPlanned, classKnown(sheet, schools), sheet.driveSprocket);
   const idle = idleReadings(asRead, bar.setting.ownLink !== null || bar.setting.linkThickness !== null);
   const told = toldOf(sheet, { checks, fit, loop, bar }, driftBelief(bar, chain));
   const school = schools.curvedCuts;
@@ -113,7 +119,7 @@ export function appraise(
     chain,
     fit,
     diagnoses,
-  });
+  }).filter(({ measure }) => !isOfRenewed(measure, signed));
   const plan = measuringPlan(next);
   const hangsOn = eachPart((part) => factorsOf(verdicts[part], checks, bar, doneOn(part, sheet)));
   const lift = tensionCheck(sheet, identity.chain.pitch.value ?? identity.bar.pitch.value, limits, schools);
@@ -130,6 +136,7 @@ export function appraise(
     hangsOn,
     doubts,
     fit,
+    fitPlanned,
     order,
     diagnoses,
     crooked,
@@ -142,6 +149,12 @@ export function appraise(
   };
 }
 
+/** Of a part that the signed plan renews nothing more is asked. */
+const isOfRenewed = (measure: Askable, signed: SignedChoices | null): boolean => {
+  const root = beginOf(measure).split('.')[0];
+  return signed !== null && PARTS.some((part) => part === root && signed[part] === 'replace');
+};
+
 const eachPart = <T>(of: (part: Part) => T): Readonly<Record<Part, T>> =>
   Object.fromEntries(PARTS.map((part) => [part, of(part)])) as Record<Part, T>;
 
@@ -149,17 +162,6 @@ const eachPart = <T>(of: (part: Part) => T): Readonly<Record<Part, T>> =>
 function plannedFor(part: Part, bar: BarAssessment, chain: ChainAssessment): readonly Operation[] {
   if (part === 'bar') return EDGES.some((edge) => bar.standing[edge].called) ? ['dress-rails', 'deburr'] : [];
   return part === 'chain' ? chain.planned : [];
-}
-
-/** Work on a part that was done. The nose is worked on with its bar. */
-function doneOn(part: Part, { bar, chain, driveSprocket }: BenchSheet): readonly Operation[] {
-  const done = {
-    bar: bar?.reworkDone,
-    nose: undefined,
-    chain: chain?.reworkDone,
-    driveSprocket: driveSprocket?.reworkDone,
-  };
-  return done[part] ?? [];
 }
 
 /**

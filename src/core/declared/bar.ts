@@ -15,10 +15,14 @@ export const BAR_WORK = {
   'close-rails': { metal: true },
   'free-nose': { cleans: true, shows: true },
   're-nose': { shows: true },
-  'grease-nose': {},
-  'turn-over': {},
+  'grease-nose': { service: true },
+  'turn-over': { service: true },
 } as const satisfies Record<string, Work>;
-export const BAR_OPERATIONS = Object.keys(BAR_WORK) as readonly (keyof typeof BAR_WORK)[];
+type BarOperation = keyof typeof BAR_WORK;
+export const BAR_OPERATIONS = Object.keys(BAR_WORK) as readonly BarOperation[];
+
+/** Work on the nose: it is ticked off with the bar's. */
+export const NOSE_OPERATIONS: readonly BarOperation[] = ['free-nose', 're-nose', 'grease-nose'];
 
 /** What is seen of a bar without a tool, each word with what it means; and the bow. */
 const checks = group(

@@ -1,3 +1,4 @@
 /** Rules between parts. */
 export * from './rules';
 export * from './context';
+export * from './as-planned';

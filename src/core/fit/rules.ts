@@ -61,6 +61,8 @@ export type FitReason =
         | 'kickback-trained-only'
         | 'kickback-professional';
     }
+  /** The signed plan renews what the rule speaks of: the new part was chosen to agree. */
+  | { readonly code: 'by-plan'; readonly parts: readonly Part[] }
   | { readonly code: 'guards-whole' | 'guards-not-asked' }
   | { readonly code: 'guards-broken'; readonly guards: readonly Guard[] }
   | { readonly code: 'sprocket-sound' | 'sprocket-worn' | 'sprocket-close' | 'sprocket-unmeasured' };

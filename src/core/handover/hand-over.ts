@@ -2,7 +2,7 @@ import { flatMap } from '../flat-map';
 import { adviceFor, type Advice } from '../advice';
 import type { BarAssessment } from '../bar/checks';
 import type { FamilyId, GaugeId } from '../families';
-import { judgedParts, type Check, type Verdict } from '../judge';
+import { doneOn, judgedParts, type Check, type Verdict } from '../judge';
 import type { Limits } from '../limits';
 import { numbersOfSet, type Choice, type Choices, type Judged } from '../plan';
 import type { Proof } from '../proof';
@@ -97,12 +97,9 @@ export function handOver({ judged, before, choices, newChain, limits, schools }:
   const { sheet, verdicts, checks, bar, proof } = judged;
   const made = choicesOf(judged, choices);
   const renewed = renewedParts(verdicts, made);
-  const done = {
-    bar: sheet.bar?.reworkDone,
-    nose: undefined,
-    chain: sheet.chain?.reworkDone,
-    driveSprocket: sheet.driveSprocket?.reworkDone,
-  };
+  // What was done to the nose is told of the nose.
+  const onNose = doneOn('nose', sheet);
+  const done = (part: Part) => doneOn(part, sheet).filter((each) => part !== 'bar' || !onNose.includes(each));
   return {
     parts: judgedParts(sheet).map((part) => ({
       part,
@@ -110,11 +107,12 @@ export function handOver({ judged, before, choices, newChain, limits, schools }:
       before: before.verdicts[part],
       choice: made[part] ?? null,
       condemned: [before.verdicts[part], verdicts[part]].find(({ action }) => action === 'replace') ?? null,
-      done: done[part] ?? [],
+      done: done(part),
     })),
     findings: findingsOf(before.checks, checks, renewed),
     numbers: newChain ?? numbersOfSet(judged.identity),
-    edgeDown: sheet.bar?.edgeDownNow ?? null,
+    // A new bar has no edge that has worn yet.
+    edgeDown: renewed.includes('bar') ? null : (sheet.bar?.edgeDownNow ?? null),
     refit: {
       list: refitList({ sheet, renewed }),
       done: sheet.refit?.done ?? [],

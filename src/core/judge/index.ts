@@ -5,5 +5,6 @@ export * from './repeat';
 export * from './seen';
 export * from './measured';
 export * from './work';
+export * from './done';
 export * from './missing';
 export * from './verdict';

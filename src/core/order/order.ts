@@ -100,8 +100,11 @@ export function decideOrder(
     );
   for (const { rule, holds } of fit)
     if (holds === false && CLASHES.includes(rule)) withheld.push({ code: 'parts-clash', rule });
-  const isWorn = fit.some(({ reason }) => reason.code === 'sprocket-worn');
-  if (isWorn && sprocket.renewed !== true) withheld.push({ code: 'sprocket-worn' });
+  const needsSprocket = fit.some(
+    ({ rule, reason }) => rule === 'sprocket-takes-new-chain' && GOES_WITH_SPROCKET.includes(reason.code),
+  );
+  const isPlanned = fit.some(({ rule, reason }) => rule === 'sprocket-takes-new-chain' && reason.code === 'by-plan');
+  if (needsSprocket && !isPlanned && sprocket.renewed !== true) withheld.push({ code: 'sprocket-worn' });
   if (withheld.length > 0 || pitch.value === null || gauge.value === null || links.value === null) return { withheld };
   return {
     order: {
@@ -109,10 +112,15 @@ export function decideOrder(
       gauge: gauge.value,
       driveLinks: links.value,
       kickbackClass: orderedClass(class_),
-      driveSprocket: isWorn ? { pitch: pitch.value, teeth: sprocket.teeth ?? null, type: sprocket.type ?? null } : null,
+      driveSprocket: needsSprocket
+        ? { pitch: pitch.value, teeth: sprocket.teeth ?? null, type: sprocket.type ?? null }
+        : null,
     },
   };
 }
+
+/** The chain goes on with a new drive sprocket: the old one is past its limit, or the signed plan renews it. */
+const GOES_WITH_SPROCKET: readonly FitJudgement['reason']['code'][] = ['sprocket-worn', 'by-plan'];
 
 /** What a sheet says of the drive sprocket that an order may need. */
 type SprocketSheet = Partial<Pick<DriveSprocketSheet, 'teeth' | 'type' | 'renewed'>>;

@@ -1,7 +1,7 @@
 import { flatMap } from '../flat-map';
 import type { BarAssessment } from '../bar/checks';
 import type { ChainAssessment } from '../chain/checks';
-import type { FitJudgement, FitRule } from '../fit';
+import { SPEAKS_OF, type FitJudgement, type FitRule } from '../fit';
 import type { Identity } from '../identify';
 import { judgedParts, type Check, type Verdict } from '../judge';
 import { PARTS, type Part } from '../reading';
@@ -42,21 +42,6 @@ function noseRuledOut({ sheet }: Judged, { bar, nose }: Choices): PlanRule | nul
   const { noseTeeth, thickness } = sheet.bar;
   return noseTeeth === undefined || thickness === undefined ? 'nose-is-known' : null;
 }
-
-/**
- * Rules of the set by the parts that they speak of: where one of these is replaced, the rule is asked of the new one.
- */
-const SPEAKS_OF: Readonly<Partial<Record<FitRule, readonly Part[]>>> = {
-  'chain-pitch-is-sprocket-pitch': ['chain', 'driveSprocket'],
-  'chain-pitch-is-bar-pitch': ['chain', 'bar'],
-  'chain-pitch-is-nose-pitch': ['chain', 'nose'],
-  'chain-gauge-is-bar-gauge': ['chain', 'bar'],
-  'chain-links-are-bar-links': ['chain', 'bar'],
-  'family-and-gauge-meet': ['chain'],
-  'kickback-not-stepped-up': ['chain'],
-  'bar-mount-is-saw-mount': ['bar'],
-  'oil-hole-is-saw-oil-hole': ['bar'],
-};
 
 /** The rule of the set that parts break which stay; null where they break none. */
 function brokenByWhatStays({ fit }: Judged, choices: Choices): FitRule | null {

@@ -1,10 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { appraise, DEFAULT_RULES } from '../assess';
 import { sheetFromEntries } from '../sheet';
+import type { SignedChoices } from '../refit';
 import { orderedParts } from './order-parts';
 
 /** What a set came to of which this is said, beside its stamps and its pattern. */
-function ordered(said: Readonly<Record<string, string>>) {
+function ordered(said: Readonly<Record<string, string>>, signed: SignedChoices | null = null) {
   const entries = {
     'bar.stamp': '18 in .325 .050 72DL',
     'bar.nose': 'sprocket',
@@ -17,8 +18,8 @@ function ordered(said: Readonly<Record<string, string>>) {
     Object.entries(entries).map(([path, text]) => ({ path, text, unit: 'mm' as const })),
   );
   expect(refused).toEqual([]);
-  const judged = { sheet, ...appraise(sheet, DEFAULT_RULES, null) };
-  return orderedParts(judged, DEFAULT_RULES.schools).map(({ part }) => part);
+  const judged = { sheet, ...appraise(sheet, DEFAULT_RULES, signed) };
+  return orderedParts(judged, DEFAULT_RULES.schools, signed).map(({ part }) => part);
 }
 
 const SEIZED = { 'bar.checks.noseTeeth': 'missing' };
@@ -32,6 +33,13 @@ describe('parts that are ordered beside the chain', () => {
     expect(ordered({ 'bar.checks.crack': 'yes' })).toEqual(['bar']);
     expect(ordered({ 'driveSprocket.wear': '0.9 mm' })).toEqual(['driveSprocket']);
     expect(ordered({ 'bar.checks.crack': 'yes', 'driveSprocket.wear': '0.9 mm' })).toEqual(['bar', 'driveSprocket']);
+  });
+
+  it('are none that a signed plan speaks of', () => {
+    const worn = { 'bar.checks.crack': 'yes', 'driveSprocket.wear': '0.9 mm' };
+    expect(ordered(worn, { driveSprocket: 'replace' })).toEqual(['bar']);
+    expect(ordered(worn, { bar: 'replace', driveSprocket: 'replace' })).toEqual([]);
+    expect(ordered(SEIZED, { bar: 'replace', nose: 'replace' })).toEqual([]);
   });
 
   it('are a nose where it can be renewed, else the bar that brings one', () => {

@@ -1,3 +1,4 @@
+import type { SignedChoices } from '../refit';
 import type { Schools } from '../schools';
 import { need, settled, UNKNOWN, type Need } from '../stock';
 import type { Judged } from './choices';
@@ -11,9 +12,10 @@ export interface OrderedPart {
 
 /**
  * Parts beside the chain that must be replaced because they are condemned, each with what it must be to go onto this
- * saw. The nose of a bar that goes, or that cannot be renewed, comes with a new bar.
+ * saw. The nose of a bar that goes, or that cannot be renewed, comes with a new bar. Of a part that a signed plan
+ * speaks of, the plan says what is ordered.
  */
-export function orderedParts(judged: Judged, schools: Schools): readonly OrderedPart[] {
+export function orderedParts(judged: Judged, schools: Schools, signed: SignedChoices | null): readonly OrderedPart[] {
   const { verdicts, sheet } = judged;
   const wanted = wantedOf(judged, schools);
   const set = numbersOfSet(judged.identity);
@@ -23,8 +25,9 @@ export function orderedParts(judged: Judged, schools: Schools): readonly Ordered
     gauge: set.gauge ? settled(set.gauge) : UNKNOWN,
     driveLinks: set.driveLinks ? settled(set.driveLinks) : UNKNOWN,
   };
-  const condemned = (part: OrderedPart['part']) => verdicts[part].action === 'replace';
-  const needsBar = condemned('bar') || (condemned('nose') && sheet.bar?.noseReplaceable !== true);
+  const condemned = (part: OrderedPart['part']) => verdicts[part].action === 'replace' && signed?.[part] === undefined;
+  const needsBar =
+    condemned('bar') || (condemned('nose') && sheet.bar?.noseReplaceable !== true && signed?.bar === undefined);
   const bar = need('bar', {
     ...numbers,
     mount: wanted.mount,

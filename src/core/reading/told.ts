@@ -92,6 +92,8 @@ export interface Work {
   readonly shows?: true;
   /** It takes metal: only a second measurement tells what is left. */
   readonly metal?: true;
+  /** It is done at every service, whatever the verdict. */
+  readonly service?: true;
 }
 
 /** What must be at hand or in place before readings are taken: tools, and the bar clean in the vise. */

@@ -25,5 +25,8 @@ export const CLEANING = workThat('cleans');
 /** Work that shows by itself that it is done; all other work is done when its reading says so. */
 export const SEEN_TO_BE_DONE = workThat('shows');
 
+/** Work that is done at every service and tells nothing of the part. */
+export const SERVICE = workThat('service');
+
 /** Work that takes metal: only a second measurement tells what is left. */
 export const MEASURED_AGAIN = workThat('metal');

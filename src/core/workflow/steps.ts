@@ -3,6 +3,7 @@ import { STEP_ROWS, stepRow, STEPS, type ActStep, type Step } from '../reading';
 import { tensionOf } from '../refit';
 import { beginOf, readingAt, type Askable, type BenchSheet } from '../sheet';
 import type { Appraisal } from '../assess';
+import type { JobCourse } from '../course';
 import { missingReadings } from '../judge';
 
 /** How a step stands. Nothing is locked: this only says what is missing. */
@@ -56,8 +57,9 @@ function judging(sheet: BenchSheet, part: 'bar' | 'chain' | 'driveSprocket', { v
 const WORKED_ON = ['bar', 'chain', 'driveSprocket'] as const;
 
 /** Rework is open while a part calls for work, done when work was done and nothing is left, else not needed. */
-function reworking(sheet: BenchSheet, { verdicts, bar, chain }: Appraisal): Standing {
-  if (WORKED_ON.some((part) => verdicts[part].operations.length > 0)) return open();
+function reworking(sheet: BenchSheet, { verdicts, bar, chain, renewed }: Appraisal): Standing {
+  // What goes is not worked on.
+  if (WORKED_ON.some((part) => !renewed.includes(part) && verdicts[part].operations.length > 0)) return open();
   const ticked = WORKED_ON.some((part) => (sheet[part]?.reworkDone?.length ?? 0) > 0);
   return bar.measuredAgain || chain.measuredAgain || ticked ? done : notNeeded;
 }
@@ -70,12 +72,6 @@ function explaining({ diagnoses }: Appraisal): Standing {
   if (diagnoses.length === 0) return notNeeded;
   const left = flatMap(diagnoses, ({ next }) => (next ? [next.measure] : []));
   return left.length === 0 ? done : open(...new Set(left));
-}
-
-/** What became of a job beside its sheet. */
-export interface JobCourse {
-  readonly signedOff: boolean;
-  readonly handedOver: boolean;
 }
 
 /** The parts are back on when every act that applies was done and the chain does not hang. */

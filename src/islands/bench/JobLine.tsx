@@ -2,7 +2,7 @@ import { differenceInCalendarDays } from 'date-fns';
 import { ArrowRight } from 'lucide-react';
 import type { JobRow } from '../../contract';
 import { VerdictMark, verdictTone } from '../../ui/parts/VerdictMark';
-import { actionWord, partName } from '../../wording';
+import { inSentence, partName, storyWord } from '../../wording';
 import * as texts from '#language/screens/bench';
 
 /** The promised day, as one says it at the counter. */
@@ -63,12 +63,13 @@ function Verdicts({ summary }: { summary: JobRow['summary'] }) {
   return (
     <span className="flex flex-wrap gap-x-3 gap-y-0.5 max-md:col-span-2">
       {summary.brought.map((part) => {
-        const action = summary.verdicts[part];
+        const story = summary.stories.find((each) => each.part === part);
+        if (!story) return null;
         return (
           <span key={part} className="inline-flex items-center gap-1 text-sm whitespace-nowrap">
-            <VerdictMark verdict={action} size={13} />
+            <VerdictMark verdict={story.stands} size={13} />
             <span className="text-ink-soft">{part === 'driveSprocket' ? texts.sprocket : partName[part]}</span>
-            <span className={`font-bold ${verdictTone(action)}`}>{actionWord[action].toLowerCase()}</span>
+            <span className={`font-bold ${verdictTone(story.stands)}`}>{inSentence(storyWord(story))}</span>
           </span>
         );
       })}

@@ -1,4 +1,4 @@
-import { money } from '../../wording';
+import { kickbackClassWord, money } from '../../wording';
 import { useEffect, useState } from 'react';
 import type { CounterReply, StockAnswer, SupplierReply } from '../../contract';
 import { api } from '../frame/api';
@@ -7,9 +7,9 @@ import * as common from '#language/screens/common';
 import * as texts from '#language/screens/counter';
 
 const ANSWER = {
-  fits: { mark: '●', word: 'fits', tone: 'text-leaf' },
+  fits: { mark: '●', word: texts.fits, tone: 'text-leaf' },
   'may-fit': { mark: '○', word: texts.mayFit, tone: 'text-steel' },
-  near: { mark: '◐', word: 'near', tone: 'text-brass' },
+  near: { mark: '◐', word: texts.near, tone: 'text-brass' },
 } as const;
 
 /** What is on the shelf for what is known so far: fits, may fit, near misses with the rule they break. */
@@ -46,7 +46,7 @@ function ShelfRow({ answer: { part, answer, misses, equals } }: { answer: StockA
         <span className="block truncate font-semibold">{part.name}</span>
         <span className="block text-sm text-ink-soft">
           <span className="figures">{part.sku}</span>
-          {part.kickbackClass && ` · ${part.kickbackClass}`}
+          {part.kickbackClass && ` · ${kickbackClassWord[part.kickbackClass]}`}
           {misses.length > 0 && <span className="text-ink"> · {misses.join('; ')}</span>}
           {equals.length > 0 && <span className="text-ink"> {texts.equalAndHere(equals.join(', '))}</span>}
         </span>
@@ -99,7 +99,7 @@ function Supplier({ order }: { order: Order }) {
               <span>
                 <span className="font-semibold">{name}</span>{' '}
                 <span className="text-sm text-ink-soft">
-                  <span className="figures">{sku}</span> · {kickbackClass}
+                  <span className="figures">{sku}</span> · {kickbackClassWord[kickbackClass]}
                 </span>
               </span>
               <span className="text-right figures">

@@ -1,7 +1,7 @@
 import { STEPS, type Step } from '../../core/reading';
 import type { JobView } from '../../contract';
 import { VerdictChip } from '../../ui/parts/VerdictMark';
-import { actionWord, partName, stepName } from '../../wording';
+import { partName, stepName, storyWord } from '../../wording';
 import { firstStep } from './first-step';
 import { JobLayout } from './JobLayout';
 import { StepZone } from './StepZone';
@@ -56,17 +56,18 @@ export function Opening({ view, asked }: OpeningProps) {
 /** Verdicts by their words, the part of the step first. */
 function KeptVerdicts({ view: { kept }, step }: { view: JobView; step: Step }) {
   const first = leadingPart(kept.judged, step);
-  if (!first) return null;
+  const leading = kept.stories.find(({ part }) => part === first);
+  if (!leading) return null;
   return (
     <>
-      <VerdictHead part={first} action={kept.verdicts[first]} />
+      <VerdictHead story={leading} />
       <ul>
-        {kept.judged
-          .filter((part) => part !== first)
-          .map((part) => (
-            <li key={part} className="flex items-center justify-between gap-2 border-b border-line px-4 py-2">
-              <span className="text-sm font-semibold">{partName[part]}</span>
-              <VerdictChip verdict={kept.verdicts[part]} word={actionWord[kept.verdicts[part]]} />
+        {kept.stories
+          .filter(({ part }) => part !== first)
+          .map((story) => (
+            <li key={story.part} className="flex items-center justify-between gap-2 border-b border-line px-4 py-2">
+              <span className="text-sm font-semibold">{partName[story.part]}</span>
+              <VerdictChip verdict={story.stands} word={storyWord(story)} />
             </li>
           ))}
       </ul>

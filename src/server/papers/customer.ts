@@ -1,17 +1,19 @@
 import { formatLength, mm, type UnitSystem } from '../../core/quantity';
 import type { BarAssessment } from '../../core/bar/checks';
+import { momentOf, saidByHandOver, type Moment, type PartSaid } from '../../core/course';
 import type { HandOverDocument } from '../../core/report';
 import type { Paper, PaperBlock, PaperTone, ShopView } from '../../contract';
 import {
   checkValue,
-  choiceDone,
   familyLabel,
+  inSentence,
   list,
   operationWord,
   partName,
   plainDay,
   proofWord,
   sentence,
+  storyWord,
 } from '../../wording';
 import { handOverDocumentOf } from '../use-cases/hand-over';
 import type { JobPaper } from './job-paper';
@@ -21,10 +23,12 @@ import * as texts from '#language/papers';
 type Part = HandOverDocument['parts'][number];
 type Found = NonNullable<HandOverDocument['findings'][number]['before']>;
 
-const TONE_OF: Readonly<Record<NonNullable<Part['choice']>, PaperTone>> = {
+const TONE_OF: Readonly<Record<PartSaid['stands'], PaperTone>> = {
   keep: 'good',
+  clean: 'good',
   recondition: 'work',
   replace: 'act',
+  undecided: 'open',
 };
 
 /** Lines below the title of a hand-over's papers. */
@@ -39,12 +43,12 @@ function partText({ condemned, done, found, why }: Part): string {
   return texts.foundDoneNow(found[0] ?? '', list(done.map((operation) => operationWord[operation])), why[0] ?? '');
 }
 
-/** What became of a part, in a word and its tone. */
-function became({ choice, condemned }: Part): { readonly tone: PaperTone; readonly word: string } {
-  if (condemned) return { tone: 'gone', word: texts.condemnedWord };
-  return choice === null
-    ? { tone: 'open', word: texts.undecided }
-    : { tone: TONE_OF[choice], word: choiceDone[choice] };
+/** What became of a part, in a word and its tone; of a new one also that the old one was condemned. */
+function became(said: PartSaid, { condemned }: Part): { readonly tone: PaperTone; readonly word: string } {
+  const word = inSentence(storyWord(said));
+  if (!condemned) return { tone: TONE_OF[said.stands], word };
+  const isOut = said.moment === 'out' && !said.contradicted;
+  return { tone: 'gone', word: isOut ? texts.newOldCondemned(word) : texts.condemnedWord };
 }
 
 const value = (found: Found | null, unit: UnitSystem): string => {
@@ -127,8 +131,19 @@ function goesOut({ edgeDown, refit, proof }: HandOverDocument, unit: UnitSystem)
  * The customer's page: in plain words what was found, done and condemned, with the bar before and after, and what to do
  * at home.
  */
-function customerPaper(document: HandOverDocument, bar: BarAssessment, shop: ShopView, unit: UnitSystem): Paper {
-  const drawings = railDrawings(bar, (length) => formatLength(mm(length), unit));
+function customerPaper(
+  document: HandOverDocument,
+  moment: Moment,
+  bar: BarAssessment,
+  shop: ShopView,
+  unit: UnitSystem,
+): Paper {
+  const said = saidByHandOver(document, moment);
+  // Rails that were thrown away have no “as it goes”.
+  const isNewBar = said.some(
+    ({ part, stands, contradicted }) => part === 'bar' && stands === 'replace' && !contradicted,
+  );
+  const drawings = isNewBar ? [] : railDrawings(bar, (length) => formatLength(mm(length), unit));
   const { advice, nextVisit, open, note, cautions, fitted, job } = document;
   return {
     shop,
@@ -139,11 +154,10 @@ function customerPaper(document: HandOverDocument, bar: BarAssessment, shop: Sho
     blocks: [
       {
         is: 'marks',
-        items: document.parts.map((part) => ({
-          tone: became(part).tone,
-          word: `${partName[part.part]}: ${became(part).word}`,
-          text: partText(part),
-        })),
+        items: document.parts.map((part, i) => {
+          const { tone, word } = became(said[i]!, part);
+          return { tone, word: `${partName[part.part]}: ${word}`, text: partText(part) };
+        }),
       },
       ...(fitted.length > 0
         ? [{ is: 'text', text: texts.newParts(list(fitted.map(({ name }) => name))), look: 'strong' } as const]
@@ -178,5 +192,5 @@ export const customer: JobPaper = {
   name: texts.customersPage,
   step: 'hand-over',
   write: async ({ context, job, unit }) =>
-    customerPaper(await handOverDocumentOf(context, job), job.appraisal.bar, job.shop, unit),
+    customerPaper(await handOverDocumentOf(context, job), momentOf(job.course), job.appraisal.bar, job.shop, unit),
 };

@@ -1,5 +1,5 @@
 import type { Paper, PaperBlock, SlipView, StockAnswer } from '../../contract';
-import { money } from '../../wording';
+import { bookingWord, money } from '../../wording';
 import { slipView } from '../use-cases/stock';
 import type { JobPaper } from './job-paper';
 import * as texts from '#language/papers';
@@ -31,6 +31,20 @@ function shelf(view: SlipView, answers: readonly StockAnswer[]): readonly PaperB
   ];
 }
 
+/** The new parts of the plan, each once, with how it stands. */
+const plannedParts = (view: SlipView): PaperBlock => ({
+  is: 'table',
+  title: texts.partsOfThePlan,
+  head: [texts.part, texts.number, texts.left, texts.price, texts.stands],
+  rows: view.planned.map(({ name, sku, left, priceCents, state }) => [
+    name,
+    sku,
+    texts.countLeft(left),
+    money(priceCents, view.shop),
+    bookingWord[state],
+  ]),
+});
+
 function numbers({ order, withheld }: SlipView): readonly PaperBlock[] {
   if (!order) return [{ is: 'notice', kind: 'info', items: [texts.noOrderYet, ...withheld] }];
   return [
@@ -48,10 +62,10 @@ function numbers({ order, withheld }: SlipView): readonly PaperBlock[] {
 
 /** The order slip: three numbers, what was checked, and what the shelf has. */
 export function slipPaper(view: SlipView): Paper {
-  const { cautions, replaces, fit, others } = view;
+  const { cautions, replaces, fit, others, planned } = view;
   return {
     shop: view.shop,
-    title: others.length > 0 ? texts.orderSlip : texts.orderSlipChainLoop,
+    title: others.length > 0 || planned.length > 1 ? texts.orderSlip : texts.orderSlipChainLoop,
     tag: view.tag,
     lines: [
       `${view.shop.name} · ${view.date}`,
@@ -68,7 +82,8 @@ export function slipPaper(view: SlipView): Paper {
             { is: 'marks', items: fit.map(({ holds, text }) => ({ ...fitOf(holds), text })) } as const,
           ]
         : []),
-      ...(view.order ? shelf(view, view.stock) : []),
+      ...(view.planned.length > 0 ? [plannedParts(view)] : []),
+      ...(view.order && view.planned.length === 0 ? shelf(view, view.stock) : []),
       ...others.map(({ name, needed, stock }): PaperBlock => ({
         is: 'section',
         title: name,

@@ -1,6 +1,7 @@
+import { momentOf, saidByHandOver, type Moment } from '../../core/course';
 import type { HandOverDocument } from '../../core/report';
 import type { Paper, ShopView } from '../../contract';
-import { actionWord, partName, plainDay } from '../../wording';
+import { inSentence, momentWord, partName, plainDay, sentence, storyWord } from '../../wording';
 import { handOverDocumentOf } from '../use-cases/hand-over';
 import type { JobPaper } from './job-paper';
 import { scanCode } from './scan-code';
@@ -8,25 +9,30 @@ import * as texts from '#language/papers';
 
 /** The bench tag, to tie to the saw: whose it is, how its parts stand, and a code that opens the job. */
 const tagPaper = (
-  { job, parts, on }: HandOverDocument,
+  document: HandOverDocument,
+  moment: Moment,
   shop: ShopView,
   address: string,
   promisedFor: string | null,
 ): Paper => ({
   shop,
-  title: job.reference,
+  title: document.job.reference,
   tag: '',
   lines: [
-    job.customer,
-    job.saw ?? texts.noSawNamed,
-    promisedFor ? texts.promisedFor(plainDay(promisedFor, shop)) : texts.written(plainDay(on, shop)),
+    document.job.customer,
+    document.job.saw ?? texts.noSawNamed,
+    promisedFor ? texts.promisedFor(plainDay(promisedFor, shop)) : texts.written(plainDay(document.on, shop)),
+    ...(moment === 'came' ? [] : [sentence(momentWord[moment])]),
   ],
   size: 'tag',
   blocks: [
-    { is: 'drawing', drawing: scanCode(address, texts.codeThatOpensJob(job.reference)) },
+    { is: 'drawing', drawing: scanCode(address, texts.codeThatOpensJob(document.job.reference)) },
     {
       is: 'pairs',
-      items: parts.map(({ part, verdict }) => ({ name: partName[part], value: actionWord[verdict].toLowerCase() })),
+      items: saidByHandOver(document, moment).map((said) => ({
+        name: partName[said.part],
+        value: inSentence(storyWord(said)),
+      })),
     },
   ],
 });
@@ -36,6 +42,12 @@ export const tag: JobPaper = {
   step: 'take-in',
   write: async ({ context, job, origin }) => {
     const { id, promisedFor } = job.record;
-    return tagPaper(await handOverDocumentOf(context, job), job.shop, `${origin}/jobs/${id}`, promisedFor);
+    return tagPaper(
+      await handOverDocumentOf(context, job),
+      momentOf(job.course),
+      job.shop,
+      `${origin}/jobs/${id}`,
+      promisedFor,
+    );
   },
 };

@@ -84,5 +84,5 @@ const workCardPaper = (view: WorkCardView, unit: UnitSystem): Paper => ({
 export const workCard: JobPaper = {
   name: texts.workCard,
   step: 'rework',
-  write: async ({ context, job, unit }) => workCardPaper(workCardView(context, job), unit),
+  write: async ({ context, job, unit }) => workCardPaper(await workCardView(context, job), unit),
 };

@@ -207,6 +207,7 @@ export async function counterSlip(context: Context, params: URLSearchParams): Pr
     replaces: [],
     cautions: [],
     fit: counted ? [] : [{ holds: null, text: counterCaution({ code: 'count-before-handing-over' }) }],
+    planned: [],
     stock: await stockAnswers(context, order),
     others: [],
   };

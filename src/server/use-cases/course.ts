@@ -1,6 +1,5 @@
 import { bookingOf, lacks, type Booked, type MovedForJob, type PartOrder } from '../../core/booking';
-import type { SignedChoices } from '../../core/refit';
-import type { JobCourse } from '../../core/workflow';
+import type { JobCourse } from '../../core/course';
 import {
   movementsFor,
   ordersFor,
@@ -45,8 +44,6 @@ export async function signedPlan(db: Queryable, jobId: string, state: JobState):
 
 /** What became of a job beside its readings. */
 export interface StoredCourse extends JobCourse {
-  /** What the signed plan does with each part; null where none was signed. */
-  readonly choices: SignedChoices | null;
   readonly lacksParts: boolean;
   /** Parts of the signed plan. */
   readonly skus: readonly string[];

@@ -7,6 +7,7 @@ import {
   workingDaysAfter,
   type Booked,
 } from '../../core/booking';
+import type { ChainNumbers } from '../../core/order';
 import { stockPartSchema, type StockPart } from '../../core/stock';
 import {
   addMovements,
@@ -21,6 +22,7 @@ import {
   putPart,
   type OrderWithEvents,
 } from '../../data/repositories';
+import type { Part } from '../../core/reading';
 import type { Queryable, Transaction } from '../../data/store';
 import type { JobPartAct, JobPartsView, JobPartView, OrderAct, OrderAnswer, SignedPlan } from '../../contract';
 import { calendarDay } from '../../wording';
@@ -39,15 +41,31 @@ const today = async (context: Context): Promise<string> =>
   calendarDay(context.now(), (await shopView(context)).timeZone);
 
 /** What is shown of a part. */
-type Shown = Pick<StockPart, 'name' | 'priceCents'>;
+type Shown = Pick<StockPart, 'name' | 'priceCents'> & Partial<StockPart> & { readonly part?: Part };
+
+/** What a kind of stock is on a saw. */
+const PART_OF: Readonly<Partial<Record<StockPart['kind'], Part>>> = {
+  chain: 'chain',
+  bar: 'bar',
+  nose: 'nose',
+  'drive-sprocket': 'driveSprocket',
+};
+
+/** What a new chain is ordered by; null of any other part. */
+const chainNumbers = ({ kind, pitch, gauge, driveLinks, kickbackClass }: Shown): ChainNumbers | null =>
+  kind === 'chain' && pitch && gauge && driveLinks
+    ? { pitch, gauge, driveLinks, kickbackClass: kickbackClass ?? null }
+    : null;
 
 function partView(sku: string, booked: Booked, orders: readonly OrderWithEvents[], part: Shown): JobPartView {
   const standing = orderOf(sku, booked.orders);
   const events = orders.find(({ id }) => id === standing?.id)?.events ?? [];
   return {
     sku,
+    part: part.kind ? (PART_OF[part.kind] ?? null) : (part.part ?? null),
     name: part.name,
     priceCents: part.priceCents,
+    chain: chainNumbers(part),
     state: bookingOf(sku, booked),
     left: booked.shelf.get(sku) ?? 0,
     order: standing && {

@@ -4,12 +4,11 @@ import { keyOf, numbersOfSet, planSet, possiblePlans, type Plan } from '../../co
 import { PARTS } from '../../core/reading';
 import type { StockPart } from '../../core/stock';
 import { allStock, lastReading } from '../../data/repositories';
-import type { ChosenPlan, OrderedPartView, PlansView, PlanView, SupplierAnswer } from '../../contract';
+import type { ChosenPlan, PlansView, PlanView, SupplierAnswer } from '../../contract';
 import type { Queryable } from '../../data/store';
 import type { Context } from '../context';
 import { Refusal } from '../refusal';
 import { appraisedJob, type AppraisedJob } from './appraised';
-import { orderedPartViews } from './stock';
 import { askSupplier } from './supplier';
 import * as texts from '#language/server';
 
@@ -114,12 +113,6 @@ export async function jobPlans(context: Context, id: string, supplier: string | 
   const [job, upToReading] = await Promise.all([appraisedJob(context, id), lastReading(context.store.db, id)]);
   const offers = await offersFor(job.appraisal, supplier);
   return { ...(await plansFor(context.store.db, job, offers)), upToReading };
-}
-
-/** Parts beside the chain that must be replaced, with what the shelf answers. */
-export async function jobOrderedParts(context: Context, id: string): Promise<readonly OrderedPartView[]> {
-  const { sheet, appraisal, rules } = await appraisedJob(context, id);
-  return orderedPartViews(context, { sheet, ...appraisal }, rules.schools);
 }
 
 /**

@@ -1,5 +1,4 @@
-import { orderedParts, type Judged } from '../../core/plan';
-import type { Schools } from '../../core/schools';
+import { orderedParts } from '../../core/plan';
 import { FAMILY_IDS, GAUGE_IDS, GAUGES, type FamilyId, type GaugeId } from '../../core/families';
 import { chainNeed, equalSubstitutes, searchStock, STOCK_KINDS, type Need } from '../../core/stock';
 import type { FitJudgement } from '../../core/fit';
@@ -23,7 +22,8 @@ import {
 } from '../../wording';
 import type { Context } from '../context';
 import { paging } from '../paging';
-import { whoseJob, type AppraisedJob } from './appraised';
+import { appraisedJob, whoseJob, type AppraisedJob } from './appraised';
+import { jobParts } from './job-parts';
 import { shopView } from './shop';
 import * as texts from '#language/server';
 
@@ -95,14 +95,21 @@ export async function answersTo({ store }: Context, need: Need): Promise<readonl
 }
 
 /** Parts beside the chain that must be replaced, with what the shelf answers. */
-export const orderedPartViews = (context: Context, judged: Judged, schools: Schools): Promise<OrderedPartView[]> =>
+export const orderedPartViews = (
+  context: Context,
+  { sheet, appraisal, rules, course }: AppraisedJob,
+): Promise<OrderedPartView[]> =>
   Promise.all(
-    orderedParts(judged, schools).map(async ({ part, need }) => ({
+    orderedParts({ sheet, ...appraisal }, rules.schools, course.choices).map(async ({ part, need }) => ({
       part,
       need,
       answers: await answersTo(context, need),
     })),
   );
+
+/** The same of a job by its id. */
+export const jobOrderedParts = async (context: Context, id: string): Promise<readonly OrderedPartView[]> =>
+  orderedPartViews(context, await appraisedJob(context, id));
 
 /** Reads the order asked for in an address. */
 export function orderFrom(params: URLSearchParams): ChainNumbers | null {
@@ -123,12 +130,12 @@ const rulesOfSet = (fit: readonly FitJudgement[]): readonly FitJudgement[] =>
   fit.filter(({ rule }) => rule !== 'parts-may-go-back-on');
 
 /** The order slip of a job, ready to print. */
-export async function slipView(
-  context: Context,
-  { record, shop, rules, sheet, appraisal }: AppraisedJob,
-): Promise<SlipView> {
-  const { order, fit, identity, verdicts } = appraisal;
-  const ready = 'order' in order ? order.order : null;
+export async function slipView(context: Context, job: AppraisedJob): Promise<SlipView> {
+  const { record, shop, course, appraisal } = job;
+  const { order, fitPlanned, identity, verdicts } = appraisal;
+  const planned = await jobParts(context, record.id);
+  const newChain = planned.parts.find(({ chain }) => chain !== null)?.chain ?? null;
+  const ready = newChain ? { ...newChain, driveSprocket: null } : 'order' in order ? order.order : null;
   return {
     shop,
     tag: record.tag,
@@ -142,24 +149,25 @@ export async function slipView(
       driveLinks: ready.driveLinks,
       kickbackClass: ready.kickbackClass ? kickbackClassWord[ready.kickbackClass] : texts.toBeAsked,
     },
-    withheld: 'withheld' in order ? order.withheld.map(orderWithheld) : [],
+    withheld: !ready && 'withheld' in order ? order.withheld.map(orderWithheld) : [],
     cautions: ready
       ? [
           ...(ready.driveSprocket ? [sprocketOrder(ready.driveSprocket)] : []),
           ...orderCautions(identity).map(orderCaution),
         ]
       : [],
-    fit: rulesOfSet(fit).map((judgement) => ({ holds: judgement.holds, text: fitSentence(judgement) })),
-    replaces: PARTS.filter((part) => verdicts[part].action === 'replace').map(replacedPart),
-    stock: ready ? await stockAnswers(context, ready) : [],
-    others: (await orderedPartViews(context, { sheet, ...appraisal }, rules.schools)).map(
-      ({ part, need, answers }) => ({
-        part,
-        name: partName[part],
-        needed: neededPart(need),
-        stock: answers,
-      }),
-    ),
+    fit: rulesOfSet(fitPlanned).map((judgement) => ({ holds: judgement.holds, text: fitSentence(judgement) })),
+    replaces: PARTS.filter(
+      (part) => verdicts[part].action === 'replace' && (course.choices?.[part] ?? 'replace') === 'replace',
+    ).map(replacedPart),
+    planned: planned.parts.map(({ sku, name, left, priceCents, state }) => ({ sku, name, left, priceCents, state })),
+    stock: ready && !newChain ? await stockAnswers(context, ready) : [],
+    others: (await orderedPartViews(context, job)).map(({ part, need, answers }) => ({
+      part,
+      name: partName[part],
+      needed: neededPart(need),
+      stock: answers,
+    })),
   };
 }
 

@@ -1,4 +1,5 @@
 import { appraise, type Appraisal, type Rules } from '../../core/assess';
+import { partStories } from '../../core/course';
 import { brought, judgedParts } from '../../core/judge';
 import { nextStep, stepOfReading, stepStates, waitsFor } from '../../core/workflow';
 import { PARTS } from '../../core/reading';
@@ -11,7 +12,7 @@ import { courseOf, type StoredCourse } from './course';
 import * as texts from '#language/server';
 
 /** Raised whenever a change of the programme makes stored summaries out of date. */
-const SUMMARY_VERSION = 8;
+const SUMMARY_VERSION = 9;
 
 /** Names what a summary was made with: it is made again when the limits, the codes or the programme change. */
 export function summaryKey({ limits, codes, schools, studies }: Rules): string {
@@ -45,6 +46,13 @@ function summaryOf(sheet: BenchSheet, appraisal: Appraisal, course: StoredCourse
     verdicts: Object.fromEntries(
       PARTS.map((part) => [part, appraisal.verdicts[part].action]),
     ) as JobSummary['verdicts'],
+    stories: partStories(sheet, appraisal.verdicts, course).map(({ part, moment, stands, isDone, contradicted }) => ({
+      part,
+      moment,
+      stands,
+      isDone,
+      contradicted,
+    })),
     brought: PARTS.filter((part) => brought(sheet, part) && !(part === 'nose' && sheet.bar?.nose === 'hard')),
     judged: judgedParts(sheet),
     next: { step, text: nextText(step, appraisal) },

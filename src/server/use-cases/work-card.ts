@@ -1,9 +1,12 @@
 import type { Appraisal } from '../../core/assess';
 import { formatLength, mm } from '../../core/quantity';
 import { barWork } from '../../core/bar/checks';
+import { partStories, type PartStory } from '../../core/course';
 import { EDGES } from '../../core/declared';
-import type { WorkCardView, WorkOnPart } from '../../contract';
+import type { Part } from '../../core/reading';
+import type { JobPartView, WorkCardView, WorkOnPart } from '../../contract';
 import {
+  actionWord,
   checkSentence,
   shopDay,
   effortSentence,
@@ -11,6 +14,8 @@ import {
   LEVELLING_STEPS,
   operationWord,
   operationWordIn,
+  partName,
+  REFIT_CAUTIONS,
   CHAIN_CAUTIONS,
   choicesAt,
   gaugeSentence,
@@ -23,14 +28,21 @@ import {
 } from '../../wording';
 import type { Context } from '../context';
 import { whoseJob, type AppraisedJob } from './appraised';
+import { jobParts } from './job-parts';
 import * as texts from '#language/server';
 
-/** The work card of a job's bar, ready to print. */
-export function workCardView({ now }: Context, { record, shop, rules, sheet, appraisal }: AppraisedJob): WorkCardView {
+/** The work card of a job, ready to print: by the signed plan where there is one, else by the verdicts. */
+export async function workCardView(
+  context: Context,
+  { record, shop, rules, course, sheet, appraisal }: AppraisedJob,
+): Promise<WorkCardView> {
   const { schools } = rules;
   const { bar, verdicts } = appraisal;
+  const stories = partStories(sheet, verdicts, course);
+  const { parts } = await jobParts(context, record.id);
+  const goes = (part: Part) => stories.some((story) => story.part === part && story.stands === 'replace');
   // Nothing is taken off a bar that goes.
-  const dressed = verdicts.bar.action === 'replace' ? [] : EDGES;
+  const dressed = goes('bar') ? [] : EDGES;
   const byHand = dressed.flatMap((edge) => {
     const check = bar.byHand[edge];
     return check ? [checkSentence(check)] : [];
@@ -43,8 +55,8 @@ export function workCardView({ now }: Context, { record, shop, rules, sheet, app
     shop,
     tag: record.tag,
     ...whoseJob(record),
-    date: shopDay(now().toISOString(), shop),
-    verdict: sheet.bar ? verdictHeadline(verdicts.bar) : null,
+    date: shopDay(context.now().toISOString(), shop),
+    verdict: sheet.bar && !goes('bar') ? verdictHeadline(verdicts.bar) : null,
     operations: barWork(sheet, bar, verdicts.bar, schools).map((operation) =>
       sentence(operationWordIn(operation, schools)),
     ),
@@ -66,11 +78,34 @@ export function workCardView({ now }: Context, { record, shop, rules, sheet, app
       ]),
     ],
     cautions: REWORK_CAUTIONS,
-    others: [...chainWork(appraisal), ...sprocketWork(appraisal)],
+    others: [
+      ...stories.flatMap((story) => newPart(story, parts)),
+      ...(goes('chain') ? [] : chainWork(appraisal)),
+      ...(goes('driveSprocket') ? [] : sprocketWork(appraisal)),
+    ],
   };
 }
 
 const show = (length: number): string => formatLength(mm(length), 'mm');
+
+/** A part that goes: the new one that takes its place, and how it goes on. */
+function newPart({ part, stands, withBar }: PartStory, parts: readonly JobPartView[]): readonly WorkOnPart[] {
+  if (stands !== 'replace' || withBar) return [];
+  const fitted = parts.find((each) => each.part === part);
+  return [
+    {
+      title: partName[part],
+      verdict: actionWord.replace,
+      rows: [],
+      notes: [],
+      operations: [
+        fitted ? texts.fitPart(fitted.sku, fitted.name) : texts.fitNewOne,
+        ...(part === 'driveSprocket' ? choicesAt('driveSprocket.replaceDone').map(({ label }) => label) : []),
+      ],
+      cautions: part === 'driveSprocket' ? REPLACE_CAUTIONS : REFIT_CAUTIONS,
+    },
+  ];
+}
 
 /** The chain's work: what comes off, what to file by, in which order. Nothing where it calls for none. */
 function chainWork({ chain, verdicts }: Appraisal): readonly WorkOnPart[] {
@@ -93,18 +128,17 @@ function chainWork({ chain, verdicts }: Appraisal): readonly WorkOnPart[] {
   ];
 }
 
-/** The drive sprocket's work, or the acts of putting another one on. */
+/** The drive sprocket's work. */
 function sprocketWork({ verdicts }: Appraisal): readonly WorkOnPart[] {
-  const { action, operations } = verdicts.driveSprocket;
-  const acts = action === 'replace' ? choicesAt('driveSprocket.replaceDone').map(({ label }) => label) : [];
-  if (acts.length === 0 && operations.length === 0) return [];
+  const { operations } = verdicts.driveSprocket;
+  if (operations.length === 0) return [];
   return [
     {
       title: texts.driveSprocket,
       verdict: verdictHeadline(verdicts.driveSprocket),
       rows: [],
       notes: [],
-      operations: [...operations.map((operation) => sentence(operationWord[operation])), ...acts],
+      operations: operations.map((operation) => sentence(operationWord[operation])),
       cautions: REPLACE_CAUTIONS,
     },
   ];

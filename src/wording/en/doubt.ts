@@ -26,8 +26,8 @@ export function sharesSentence({ shares, wrong }: PartDoubt, action: Action): st
     (a, b) => shares[b] - shares[a],
   );
   const said = list(named.map((deserved) => `${actionWord[deserved].toLowerCase()} ${percent(shares[deserved])}`));
-  if (action === 'undecided') return `It may deserve: ${said}.`;
-  return `${sentence(percent(wrong))} that this verdict is wrong${named.length > 0 ? `: ${said}` : ''}.`;
+  if (action === 'undecided') return `By all readings together it may deserve: ${said}.`;
+  return `By all readings together ${percent(wrong)} that this verdict is wrong${named.length > 0 ? `: ${said}` : ''}.`;
 }
 
 /** What could be read: a place between stations is named by where it is. */

@@ -2,7 +2,6 @@ import { never } from '../../core/result';
 import type { Advice, AdviceCode, Because } from '../../core/advice';
 import type { DriftFactor } from '../../core/bar';
 import type { BookingState } from '../../core/booking';
-import type { Choice } from '../../core/plan';
 import type { FailedProof, Proof } from '../../core/proof';
 import type { Schools } from '../../core/schools';
 import type { StillOpen } from '../../core/handover';
@@ -25,13 +24,6 @@ export const bookingWord: Record<BookingState, string> = {
   late: 'Late',
   refused: 'Refused',
   missing: 'Not on the shelf',
-};
-
-/** What became of a part, to its owner. */
-export const choiceDone: Record<Choice, string> = {
-  keep: 'kept',
-  recondition: 'worked on',
-  replace: 'a new one',
 };
 
 /** How the saw was proved. */

@@ -172,6 +172,8 @@ export function fitReason({ rule, reason }: FitJudgement): string {
       return 'Standard chain was chosen on record, but this shop gives it to trained operators only: low-kickback chain is what fits.';
     case 'kickback-professional':
       return 'Standard chain and a trained operator: this shop lets professionals choose. Local rules on kickback class come first.';
+    case 'by-plan':
+      return `By the signed plan: the ${list(reason.parts.map((part) => inSentence(partName[part])))} ${reason.parts.length > 1 ? 'are' : 'is'} renewed, chosen to agree.`;
     case 'guards-whole':
       return 'Chain catcher and rear guard are whole.';
     case 'guards-broken':

@@ -167,6 +167,8 @@ export const sheetNotRead = 'This bench sheet cannot be read.';
 export const sawOfAnotherCustomer = 'That saw belongs to another customer: pick one of theirs or write a new one.';
 
 // work-card
+export const fitPart = (sku: string, name: string): string => `Fit the new one: ${sku}, ${name}`;
+export const fitNewOne = 'Fit a new one: no plan is signed that names it.';
 export const dipIsLeft = (minutes: number): string => `The dip at ${minutes} mm is left as it is.`;
 export const chain = 'Chain';
 export const allCutters = 'All cutters to';

@@ -20,7 +20,7 @@ function isGreased({ nosePort, noseGreased, nose }: BarSheet, school: Schools['g
 }
 
 /**
- * What is done to a bar at every service and calls for no verdict of its own: the nose greased, and the bar turned over
+ * What is done to a bar at every service and calls for no verdict of its own: its oil holes cleared, the nose greased, and the bar turned over
  * when the edge with less left came down, or at every chain change, as the shop's schools have it.
  */
 export function serviceOf({ bar }: BenchSheet, next: Edge | null, schools: Schools): readonly Operation[] {
@@ -28,6 +28,7 @@ export function serviceOf({ bar }: BenchSheet, next: Edge | null, schools: Schoo
   const came = bar.edgeDown;
   const turn = came !== undefined && (schools.turnOver === 'when-worn' ? next !== null && next !== came : true);
   return [
+    'clean-oil-holes',
     ...(isGreased(bar, schools.greaseNose) ? (['grease-nose'] as const) : []),
     ...(turn ? (['turn-over'] as const) : []),
   ];
@@ -35,7 +36,7 @@ export function serviceOf({ bar }: BenchSheet, next: Edge | null, schools: Schoo
 
 /**
  * All work on the bar in working order: what the verdict calls for, what the first measurement called for, what was
- * done, and the service with it.
+ * done, and the service with it, which a bar that is kept gets too.
  */
 export function barWork(
   sheet: BenchSheet,
@@ -47,7 +48,7 @@ export function barWork(
   const planned = bar.edges.A.called || bar.edges.B.called;
   const dress: readonly Operation[] = planned && verdict.action !== 'replace' ? ['dress-rails', 'deburr'] : [];
   const work = [...verdict.operations, ...done, ...dress];
-  if (work.length === 0) return [];
+  if (work.length === 0 && verdict.action !== 'keep') return [];
   const wanted = [...work, ...serviceOf(sheet, bar.edgeDownNext, schools)];
   return BAR_OPERATIONS.filter((operation) => wanted.includes(operation));
 }

@@ -7,7 +7,7 @@ import { api, failure } from '../../frame/api';
 import { useFrame } from '../../frame/frame-context';
 import { Group } from '../parts/StepHead';
 import { useJob } from '../store/JobContext';
-import { useJobData } from '../store/use-job-data';
+import type { JobData } from '../store/use-job-data';
 import * as texts from '#language/screens/job-order';
 
 const LOOK: Readonly<Record<BookingState, string>> = {
@@ -24,9 +24,8 @@ const LOOK: Readonly<Record<BookingState, string>> = {
  * The parts of the signed plan: taken from the shelf by one tap, put back by another, ordered where there is none, and
  * booked in when they come.
  */
-export function JobParts() {
+export function JobParts({ parts: { data, put } }: { readonly parts: JobData<JobPartsView> }) {
   const { view } = useJob();
-  const { data, put } = useJobData<JobPartsView>('parts.json');
   const { who } = useFrame();
   const [busy, setBusy] = useState(false);
   const [refused, setRefused] = useState<string | null>(null);

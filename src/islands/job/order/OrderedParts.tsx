@@ -9,12 +9,14 @@ import * as texts from '#language/screens/job-order';
 
 /** Every condemned part beside the chain: what a new one must be, and what the shelf answers. */
 export function OrderedParts() {
-  const { appraisal } = useJob();
+  const { stories } = useJob();
   const { data: found } = useJobData<readonly OrderedPartView[]>('order-parts.json');
-  const condemned = (['bar', 'nose', 'driveSprocket'] as const).filter(
-    (part) => appraisal.verdicts[part].action === 'replace',
+  // What the signed plan renews stands among its parts.
+  const isAsked = stories.some(
+    ({ part, moment, stands, contradicted }) =>
+      part !== 'chain' && stands === 'replace' && (moment === 'came' || contradicted),
   );
-  if (condemned.length === 0) return null;
+  if (!isAsked || (found !== null && found !== 'failed' && found.length === 0)) return null;
   return (
     <Group title={texts.otherPartsToReplace}>
       {found === null && <p className="text-ink-soft">{texts.lookingOnTheShelf}</p>}

@@ -1,4 +1,5 @@
 import { barWork } from '../../../core/bar/checks';
+import { SERVICE, type Operation } from '../../../core/sheet';
 import { RailProfile } from '../../../ui/drawings/RailProfile';
 import { Empty, Notice } from '../../../ui/parts/Notice';
 import {
@@ -15,30 +16,47 @@ import { Field } from '../parts/Field';
 import { Group } from '../parts/StepHead';
 import { Guided } from '../parts/Guided';
 import { useJob } from '../store/JobContext';
+import { isRenewed } from '../store/use-new-part';
 import { BeforeAfter } from './BeforeAfter';
+import { FitNew } from './FitNew';
 import { TurnOvers } from './TurnOvers';
 import { WorkTable } from './WorkTable';
 import * as texts from '#language/screens/job-rework';
 
 const EDGES = ['A', 'B'] as const;
 
+/** What a bar that is kept gets as well. */
+const SERVED: readonly Operation[] = [...SERVICE, 'clean-oil-holes'];
+
 /**
  * Rework of the bar: what comes off which rail, in which order, with its cautions; then the second measurement in the
  * same drawing.
  */
 export function ReworkBar() {
-  const { appraisal, view, entered } = useJob();
+  const { appraisal, view, entered, stories } = useJob();
+  const story = stories.find(({ part }) => part === 'bar');
   const { show, unit, position } = useFrame();
   const stations = useStations();
   const { bar, verdicts } = appraisal;
   const operations = barWork(entered.sheet, bar, verdicts.bar, view.schools);
   const isFinished = verdicts.bar.action === 'replace' && operations.length === 0;
+  const isServed = operations.every((operation) => SERVED.includes(operation)) && verdicts.bar.action === 'keep';
   const { levelling } = view.schools;
   const laminated = entered.sheet.bar?.construction === 'laminated';
+  if (story && isRenewed(story)) return <FitNew story={story} />;
   return (
     <>
-      {operations.length === 0 ? (
-        <NoWork isFinished={isFinished} />
+      {operations.length === 0 || isServed ? (
+        <>
+          <NoWork isFinished={isFinished} />
+          {isServed && operations.length > 0 && (
+            <Guided
+              path="bar.reworkDone"
+              title={texts.service}
+              acts={operations.map((value) => ({ value, label: sentence(operationWordIn(value, view.schools)) }))}
+            />
+          )}
+        </>
       ) : (
         <>
           <Notice kind="caution">

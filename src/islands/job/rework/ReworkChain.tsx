@@ -9,6 +9,8 @@ import { Guided } from '../parts/Guided';
 import { NumberRow } from '../parts/NumberRow';
 import { Group } from '../parts/StepHead';
 import { useJob } from '../store/JobContext';
+import { isRenewed } from '../store/use-new-part';
+import { FitNew } from './FitNew';
 import * as texts from '#language/screens/job-rework';
 
 /**
@@ -16,10 +18,12 @@ import * as texts from '#language/screens/job-rework';
  * second measurement.
  */
 export function ReworkChain() {
-  const { appraisal, entered } = useJob();
+  const { appraisal, entered, stories } = useJob();
+  const story = stories.find(({ part }) => part === 'chain');
   const verdict = appraisal.verdicts.chain;
   const done = entered.sheet.chain?.reworkDone ?? [];
   const operations = CHAIN_OPERATIONS.filter((each) => verdict.operations.includes(each) || done.includes(each));
+  if (story && isRenewed(story)) return <FitNew story={story} />;
   if (verdict.action === 'replace')
     return <Empty title={texts.thisChainIsFinished}>{texts.noWorkWouldSaveChain}</Empty>;
   if (operations.length === 0) return <Empty title={texts.nothingToRework}>{texts.chainCallsForNoWork}</Empty>;

@@ -3,16 +3,20 @@ import { Empty, Notice } from '../../../ui/parts/Notice';
 import { operationWord, REPLACE_CAUTIONS, sentence } from '../../../wording';
 import { Guided } from '../parts/Guided';
 import { useJob } from '../store/JobContext';
+import { isRenewed } from '../store/use-new-part';
+import { FitNew } from './FitNew';
 import * as common from '#language/screens/common';
 import * as texts from '#language/screens/job-rework';
 
 /** Work on the drive sprocket: what it calls for, or how another one goes on. */
 export function ReworkSprocket() {
-  const { appraisal, entered } = useJob();
+  const { appraisal, entered, stories } = useJob();
+  const story = stories.find(({ part }) => part === 'driveSprocket');
   const verdict = appraisal.verdicts.driveSprocket;
   const done = entered.sheet.driveSprocket?.reworkDone ?? [];
   const operations = SPROCKET_OPERATIONS.filter((each) => verdict.operations.includes(each) || done.includes(each));
-  const replaced = verdict.action === 'replace';
+  const isNew = story !== undefined && isRenewed(story);
+  const replaced = isNew || verdict.action === 'replace';
   if (!replaced && operations.length === 0)
     return <Empty title={texts.nothingToDo}>{texts.sprocketCallsForNoWork}</Empty>;
   return (
@@ -22,7 +26,8 @@ export function ReworkSprocket() {
           <p key={text}>{text}</p>
         ))}
       </Notice>
-      {operations.length > 0 && (
+      <FitNew story={story} />
+      {operations.length > 0 && !isNew && (
         <Guided
           path="driveSprocket.reworkDone"
           title={texts.inThisOrder}

@@ -44,7 +44,7 @@ export default function Decide({ onOpen }: { onOpen: (step: Step) => void }) {
         {state.is === 'there' && <Plans view={state.view} chosen={chosen} onChoose={({ key }) => setWished(key)} />}
       </Group>
       <Group title={texts.doesTheSetBelongTogether}>
-        <FitRules fit={appraisal.fit} />
+        <FitRules fit={appraisal.fitPlanned} />
       </Group>
       <SignOff onOpen={onOpen} plan={chosen} supplier={supplier} />
     </>

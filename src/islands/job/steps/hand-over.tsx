@@ -1,7 +1,17 @@
+import { saidByHandOver } from '../../../core/course';
 import type { HandOverPage, PaperLink } from '../../../contract';
 import { CalendarPlus, FileDown, Printer } from 'lucide-react';
 import { Notice } from '../../../ui/parts/Notice';
-import { choiceDone, familyLabel, partName, plainDay, proofWord, sentence, shopMoment } from '../../../wording';
+import {
+  familyLabel,
+  inSentence,
+  partName,
+  plainDay,
+  proofWord,
+  sentence,
+  shopMoment,
+  storyWord,
+} from '../../../wording';
 import { Going } from '../hand-over/Going';
 import { Group, StepHead } from '../parts/StepHead';
 import { useJob } from '../store/JobContext';
@@ -39,8 +49,11 @@ export default function HandOver() {
 
 /** What the customer is told. */
 function Told({ document }: { readonly document: Document }) {
-  const { view } = useJob();
+  const { view, stories } = useJob();
+  const moment = stories[0]?.moment ?? 'came';
   const { parts, fitted, numbers, edgeDown, proof, advice, nextVisit } = document;
+  const said = saidByHandOver(document, moment);
+  const isNewBar = said.some(({ part, stands }) => part === 'bar' && stands === 'replace');
   const known = [
     numbers.pitch === null ? texts.pitchNotKnown : familyLabel(numbers.pitch as Parameters<typeof familyLabel>[0]),
     numbers.gauge ?? texts.gaugeNotKnown,
@@ -50,10 +63,10 @@ function Told({ document }: { readonly document: Document }) {
     <div>
       <Group title={texts.whatBecameOfIt}>
         <ul className="grid gap-1.5">
-          {parts.map(({ part, condemned, choice, why }) => (
+          {parts.map(({ part, condemned, why }, i) => (
             <li key={part}>
               <span className={`font-bold ${condemned ? 'text-oxide' : ''}`}>
-                {partName[part]}: {condemned ? 'condemned' : choice ? choiceDone[choice] : 'undecided'}
+                {partName[part]}: {inSentence(storyWord(said[i]!))}
               </span>
               <span className="block text-sm text-ink-soft">{(condemned ?? why)[0]}</span>
             </li>
@@ -68,7 +81,7 @@ function Told({ document }: { readonly document: Document }) {
       <Group title={texts.forNextTime}>
         <p className="figures text-2xl font-bold">{known.join(' · ')}</p>
         <p>
-          {edgeDown ? texts.edgeIsDownNow(edgeDown) : texts.nobodySaidWhichEdge}
+          {edgeDown ? texts.edgeIsDownNow(edgeDown) : isNewBar ? '' : texts.nobodySaidWhichEdge}
           {proof.state !== 'not-needed' && ` ${texts.proofStands(proofWord[proof.state])}`}
         </p>
         <p className="mt-1">

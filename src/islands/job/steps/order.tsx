@@ -1,8 +1,8 @@
 import { useEffect, useState } from 'react';
 import { Printer } from 'lucide-react';
 import { GAUGES } from '../../../core/families';
-import { orderCautions, type ChainNumbers, type ChainOrder } from '../../../core/order';
-import type { StockAnswer } from '../../../contract';
+import { orderCautions, type ChainNumbers } from '../../../core/order';
+import type { JobPartsView, StockAnswer } from '../../../contract';
 import { Notice } from '../../../ui/parts/Notice';
 import {
   familyLabel,
@@ -20,6 +20,7 @@ import { StockAnswers } from '../order/StockAnswers';
 import { Field } from '../parts/Field';
 import { Group, StepHead } from '../parts/StepHead';
 import { useJob } from '../store/JobContext';
+import { useJobData } from '../store/use-job-data';
 import * as texts from '#language/screens/job-order';
 
 /**
@@ -27,9 +28,13 @@ import * as texts from '#language/screens/job-order';
  */
 export default function OrderSlip() {
   const { appraisal, view, snapshot } = useJob();
-  const { order } = appraisal;
-  const cautions = 'order' in order ? orderCautions(appraisal.identity).map(orderCaution) : [];
-  const broken = appraisal.fit.filter(({ rule, holds }) => holds === false && rule !== 'parts-may-go-back-on');
+  const parts = useJobData<JobPartsView>('parts.json');
+  const planned = parts.data !== null && parts.data !== 'failed' ? parts.data.parts : [];
+  // The chain of a signed plan is the one that is ordered, whatever the old one was.
+  const newChain = planned.find(({ chain }) => chain !== null)?.chain ?? null;
+  const order = newChain ? { order: newChain } : appraisal.order;
+  const cautions = 'order' in order && !newChain ? orderCautions(appraisal.identity).map(orderCaution) : [];
+  const broken = appraisal.fitPlanned.filter(({ rule, holds }) => holds === false && rule !== 'parts-may-go-back-on');
   return (
     <>
       <StepHead title={texts.orderSlip}>
@@ -41,7 +46,7 @@ export default function OrderSlip() {
         )}
       </StepHead>
       {'order' in order ? (
-        <Ordered order={order.order} />
+        <Ordered order={order.order} isPlanned={newChain !== null} />
       ) : (
         <Notice kind="info">
           <p className="font-bold">{texts.noOrderYet}</p>
@@ -54,7 +59,7 @@ export default function OrderSlip() {
         </Notice>
       )}
       <Sprocket />
-      <JobParts />
+      <JobParts parts={parts} />
       <OrderedParts />
       {cautions.length > 0 && (
         <div className="mt-3">
@@ -81,7 +86,7 @@ export default function OrderSlip() {
 /** A drive sprocket past its limit: another one goes on with the chain, or no chain is ordered. */
 function Sprocket() {
   const { appraisal } = useJob();
-  const isWorn = appraisal.fit.some(({ reason }) => reason.code === 'sprocket-worn');
+  const isWorn = appraisal.fitPlanned.some(({ reason }) => reason.code === 'sprocket-worn');
   if (!isWorn) return null;
   const { order } = appraisal;
   const sprocket = 'order' in order ? order.order.driveSprocket : null;
@@ -99,7 +104,7 @@ function Sprocket() {
   );
 }
 
-function Ordered({ order }: { order: ChainOrder }) {
+function Ordered({ order, isPlanned }: { readonly order: ChainNumbers; readonly isPlanned: boolean }) {
   const numbers = [
     {
       name: texts.pitch,
@@ -127,11 +132,15 @@ function Ordered({ order }: { order: ChainOrder }) {
         <strong>{order.kickbackClass ? kickbackClassWord[order.kickbackClass] : texts.toBeAsked}</strong>
         {order.kickbackClass === 'low-kickback' && texts.standardOnlyRecorded}
       </p>
-      <details className="mt-1">
-        <summary className="py-1 text-sm underline">{texts.standardChainAllTheSame}</summary>
-        <Field path="job.kickbackChoice" wide />
-      </details>
-      <Answers order={order} />
+      {!isPlanned && (
+        <>
+          <details className="mt-1">
+            <summary className="py-1 text-sm underline">{texts.standardChainAllTheSame}</summary>
+            <Field path="job.kickbackChoice" wide />
+          </details>
+          <Answers order={order} />
+        </>
+      )}
     </>
   );
 }

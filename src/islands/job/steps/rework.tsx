@@ -1,9 +1,11 @@
 import { useEffect, useState, type ComponentType } from 'react';
 import { Printer } from 'lucide-react';
+import type { Part } from '../../../core/reading';
 import { readingAt } from '../../../core/sheet';
 import { Tabbed, TabList, TabPanel } from '../../../ui/parts/Tabs';
 import { StepHead } from '../parts/StepHead';
 import { useJob } from '../store/JobContext';
+import { isRenewed } from '../store/use-new-part';
 import type { StepProps } from '../step-props';
 import { useTarget } from '../target';
 import { ReworkBar } from '../rework/ReworkBar';
@@ -25,8 +27,11 @@ const VIEW_IDS = Object.keys(VIEWS) as ViewId[];
  * work.
  */
 export default function Rework({ onPart }: StepProps) {
-  const { appraisal, view: job, snapshot } = useJob();
-  const calling = VIEW_IDS.filter((id) => appraisal.verdicts[VIEWS[id].part].operations.length > 0);
+  const { appraisal, stories, view: job, snapshot } = useJob();
+  const goes = (part: Part) => stories.some((story) => story.part === part && isRenewed(story));
+  const calling = VIEW_IDS.filter(
+    (id) => goes(VIEWS[id].part) || appraisal.verdicts[VIEWS[id].part].operations.length > 0,
+  );
   const [view, setView] = useState<ViewId>(calling[0] ?? 'bar');
   useTarget((path) => setView(VIEW_IDS.find((id) => id === readingAt(path)?.told.view) ?? 'bar'));
   const { part, title, View } = VIEWS[view];

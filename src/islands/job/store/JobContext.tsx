@@ -1,9 +1,10 @@
 import { createContext, useContext, useEffect, useMemo, useState, useSyncExternalStore, type ReactNode } from 'react';
+import type { JobCourse } from '../../../core/course';
 import type { JobView, PutReadingsReply } from '../../../contract';
 import { api, RequestFailed } from '../../frame/api';
 import { JobStore, type Outside, type Snapshot } from './job-store';
 import { keeping } from './keeping';
-import { meaningOf, type Meaning, type SignedCourse } from './meaning';
+import { meaningOf, type Meaning } from './meaning';
 import { Outbox } from './outbox';
 
 /** How often a visible screen asks for what other machines have stored. */
@@ -88,7 +89,7 @@ function useKeepingUp(store: JobStore, jobId: string, who: string): void {
 }
 
 /** What became of the job beside its readings. */
-function courseOf({ job, signOffs }: JobView): SignedCourse {
+function courseOf({ job, signOffs }: JobView): JobCourse {
   const signedOff = job.state !== 'open' && signOffs.length > 0;
   return {
     signedOff,

@@ -1,6 +1,6 @@
 import { appraise, type Appraisal, type Rules } from '../../../core/assess';
-import type { SignedChoices } from '../../../core/refit';
-import { stepStates, type JobCourse, type StepState } from '../../../core/workflow';
+import { partStories, type JobCourse, type PartStory } from '../../../core/course';
+import { stepStates, type StepState } from '../../../core/workflow';
 import { sheetFromEntries, type EnteredSheet } from '../../../core/sheet';
 import type { Snapshot } from './job-store';
 
@@ -9,10 +9,9 @@ export interface Meaning {
   readonly entered: Omit<EnteredSheet, 'written'>;
   readonly appraisal: Appraisal;
   readonly steps: readonly StepState[];
+  /** What is said of each part at the moment of the job. */
+  readonly stories: readonly PartStory[];
 }
-
-/** What became of a job, with what its signed plan does with each part; null where none was signed. */
-export type SignedCourse = JobCourse & { readonly choices: SignedChoices | null };
 
 /**
  * Reads what was typed, entered or not, as a sheet and assesses it.
@@ -21,12 +20,17 @@ export type SignedCourse = JobCourse & { readonly choices: SignedChoices | null 
 export function meaningOf(
   { standing, drafts }: Pick<Snapshot, 'standing' | 'drafts'>,
   rules: Rules,
-  course: SignedCourse,
+  course: JobCourse,
   who: string,
 ): Meaning {
   // What is being typed is in the hand of who is here.
   const typed = [...drafts.values()].map((draft) => ({ ...draft, by: who }));
   const { sheet, refused, stationKeys } = sheetFromEntries([...standing.values(), ...typed], rules.studies);
   const appraisal = appraise(sheet, rules, course.choices);
-  return { entered: { sheet, refused, stationKeys }, appraisal, steps: stepStates(sheet, appraisal, course) };
+  return {
+    entered: { sheet, refused, stationKeys },
+    appraisal,
+    steps: stepStates(sheet, appraisal, course),
+    stories: partStories(sheet, appraisal.verdicts, course),
+  };
 }

@@ -2,7 +2,6 @@ import { Unlink } from 'lucide-react';
 import type { Appraisal } from '../../../core/assess';
 import type { Part, Step } from '../../../core/reading';
 import { partOfCause } from '../../../core/symptom';
-import { judgedParts } from '../../../core/judge';
 import { STATE_RULES } from '../../../core/fit';
 import type { Measuring } from '../step-props';
 import { fitReason } from '../../../wording';
@@ -36,22 +35,29 @@ interface TagProps {
  * The tag at the right: verdict, deciding reason, doubt, and the next best measurement. It changes with every reading.
  */
 export function Tag({ step, part, onMeasure, onOpen, onShow }: TagProps) {
-  const { appraisal, entered } = useJob();
-  const there = judgedParts(entered.sheet);
+  const { appraisal, stories } = useJob();
+  const there = stories.map((story) => story.part);
   const first = leadingPart(there, step, part ?? partInFront(step, appraisal));
+  const leading = stories.find((story) => story.part === first);
+  const hasGone = stories[0]?.moment === 'out';
   return (
     <TagZone below={<Saving onShow={onShow} />}>
       <Clashes />
-      {first ? <LeadVerdict verdict={appraisal.verdicts[first]} onMeasure={onMeasure} /> : <NothingYet />}
+      {leading ? <LeadVerdict story={leading} onMeasure={onMeasure} /> : <NothingYet />}
       <ul>
-        {there
-          .filter((part) => part !== first)
-          .map((part) => (
-            <OtherVerdict key={part} verdict={appraisal.verdicts[part]} />
+        {stories
+          .filter((story) => story !== leading)
+          .map((story) => (
+            <OtherVerdict key={story.part} story={story} />
           ))}
       </ul>
-      <Ails onOpen={onOpen} />
-      <NextMeasurement onMeasure={onMeasure} />
+      {/* Of a saw that has gone nothing is asked any more. */}
+      {!hasGone && (
+        <>
+          <Ails onOpen={onOpen} />
+          <NextMeasurement onMeasure={onMeasure} />
+        </>
+      )}
     </TagZone>
   );
 }
@@ -59,7 +65,7 @@ export function Tag({ step, part, onMeasure, onOpen, onShow }: TagProps) {
 /** Rules of the set that are broken: said before any verdict, because a sound part on the wrong set is no use. */
 function Clashes() {
   const { appraisal } = useJob();
-  const broken = appraisal.fit.filter(({ rule, holds }) => holds === false && !STATE_RULES.includes(rule));
+  const broken = appraisal.fitPlanned.filter(({ rule, holds }) => holds === false && !STATE_RULES.includes(rule));
   if (broken.length === 0) return null;
   return (
     <section aria-label={texts.doesNotBelongTogether} className="border-b border-line bg-oxide-pale px-4 py-2.5">

@@ -1,58 +1,114 @@
 import type { Measuring } from '../step-props';
+import type { PartStory } from '../../../core/course';
 import type { Verdict } from '../../../core/judge';
 import { VerdictChip } from '../../../ui/parts/VerdictMark';
 import {
-  actionWord,
   checkSentence,
   limitSource,
   list,
   operationWordIn,
   partName,
   sentence,
+  storyWord,
   valueWithDoubt,
+  verdictHeadline,
   verdictReason,
 } from '../../../wording';
 import { useFrame } from '../../frame/frame-context';
 import { useJob } from '../store/JobContext';
+import { useNewPart } from '../store/use-new-part';
 import { Shares } from './Shares';
 import { VerdictHead } from './VerdictHead';
 import * as texts from '#language/screens/job';
 
 interface LeadVerdictProps {
+  readonly story: PartStory;
+  readonly onMeasure: Measuring;
+}
+
+/** The part the step is about: its verdict with all that decided it, or what the signed plan does with it. */
+export function LeadVerdict({ story, onMeasure }: LeadVerdictProps) {
+  const { appraisal } = useJob();
+  const verdict = appraisal.verdicts[story.part];
+  return (
+    <VerdictHead story={story}>
+      {story.moment === 'came' ? (
+        <Found verdict={verdict} onMeasure={onMeasure} />
+      ) : (
+        <Planned story={story} verdict={verdict} onMeasure={onMeasure} />
+      )}
+    </VerdictHead>
+  );
+}
+
+interface FoundProps {
   readonly verdict: Verdict;
   readonly onMeasure: Measuring;
 }
 
-/** The verdict the step is about, with all that decided it. */
-export function LeadVerdict({ verdict, onMeasure }: LeadVerdictProps) {
-  const { unit } = useFrame();
+/** What is done with a part by the signed plan, and what was found of it. */
+function Planned({ story, verdict, onMeasure }: FoundProps & { readonly story: PartStory }) {
   const { view } = useJob();
-  const { part, action, operations, reasons } = verdict;
+  const { moment, left, done, contradicted } = story;
+  const newPart = useNewPart(story);
+  const work = (operations: PartStory['left']) =>
+    list(operations.map((operation) => operationWordIn(operation, view.schools)));
+  return (
+    <>
+      {newPart && <p className="mt-1 font-semibold">{newPart}</p>}
+      {left.length > 0 && <p className="mt-1 font-semibold">{texts.stillToDo(work(left))}</p>}
+      {done.length > 0 && <p className="mt-1">{texts.isDone(work(done))}</p>}
+      {contradicted && <p className="mt-1 font-semibold">{texts.planKeepsWhatIsCondemned}</p>}
+      <p className="mt-2 border-t border-line-strong/40 pt-2 text-sm">{texts.found(verdictHeadline(verdict))}</p>
+      <Reasons verdict={verdict} most={2} />
+      {moment === 'planned' && !newPart && (
+        <>
+          <Against verdict={verdict} onMeasure={onMeasure} />
+          <Doubt verdict={verdict} />
+          <Shares part={story.part} onMeasure={onMeasure} />
+        </>
+      )}
+    </>
+  );
+}
+
+/** The verdict as it stands, with all that decided it. */
+function Found({ verdict, onMeasure }: FoundProps) {
+  const { view } = useJob();
+  const { part, action, operations } = verdict;
   const work = list(operations.map((operation) => operationWordIn(operation, view.schools)));
   return (
-    <VerdictHead part={part} action={action}>
+    <>
       {operations.length > 0 && (
         <p className="mt-1 font-semibold">
           {action === 'undecided' ? texts.soFar : ''}
           {action === 'undecided' ? work : sentence(work)}.
         </p>
       )}
-      <ul className="mt-1.5 grid gap-1 text-sm">
-        {reasons.slice(0, 3).map((reason) => {
-          const said = verdictReason(reason, unit);
-          return <li key={said}>{said}</li>;
-        })}
-        {reasons.length > 3 && <li className="text-ink-soft">{texts.andMoreUnderDecide(reasons.length - 3)}</li>}
-      </ul>
+      <Reasons verdict={verdict} most={3} />
       <Against verdict={verdict} onMeasure={onMeasure} />
       <Doubt verdict={verdict} />
       <Shares part={part} onMeasure={onMeasure} />
-    </VerdictHead>
+    </>
+  );
+}
+
+/** The first reasons of a verdict, and how many more there are. */
+function Reasons({ verdict: { reasons }, most }: { readonly verdict: Verdict; readonly most: number }) {
+  const { unit } = useFrame();
+  return (
+    <ul className="mt-1.5 grid gap-1 text-sm">
+      {reasons.slice(0, most).map((reason) => {
+        const said = verdictReason(reason, unit);
+        return <li key={said}>{said}</li>;
+      })}
+      {reasons.length > most && <li className="text-ink-soft">{texts.andMoreUnderDecide(reasons.length - most)}</li>}
+    </ul>
   );
 }
 
 /** What speaks against the verdict, each with the way to make it again. */
-function Against({ verdict: { reasons, against }, onMeasure }: LeadVerdictProps) {
+function Against({ verdict: { reasons, against }, onMeasure }: FoundProps) {
   const { unit } = useFrame();
   if (against.length === 0) return null;
   const saidAlready = new Set(reasons.slice(0, 3).map((reason) => verdictReason(reason, unit)));
@@ -112,19 +168,20 @@ function doubtText(probability: number): string {
   return texts.tooCloseToCall(figure);
 }
 
-/** The verdict on another part, in two lines. */
-export function OtherVerdict({ verdict }: { verdict: Verdict }) {
+/** Another part in two lines. */
+export function OtherVerdict({ story }: { readonly story: PartStory }) {
   const { unit } = useFrame();
-  const reason = verdict.reasons[0];
+  const { appraisal } = useJob();
+  const newPart = useNewPart(story);
+  const [reason] = appraisal.verdicts[story.part].reasons;
+  const said = newPart ?? (reason && verdictReason(reason, unit));
   return (
     <li className="border-b border-line px-4 py-2">
       <div className="flex items-center justify-between gap-2">
-        <span className="text-sm font-semibold">{partName[verdict.part]}</span>
-        <VerdictChip verdict={verdict.action} word={actionWord[verdict.action]} />
+        <span className="text-sm font-semibold">{partName[story.part]}</span>
+        <VerdictChip verdict={story.stands} word={storyWord(story)} />
       </div>
-      {reason && (
-        <p className="mt-0.5 line-clamp-2 text-sm text-ink-soft max-md:line-clamp-1">{verdictReason(reason, unit)}</p>
-      )}
+      {said && <p className="mt-0.5 line-clamp-2 text-sm text-ink-soft max-md:line-clamp-1">{said}</p>}
     </li>
   );
 }

@@ -43,6 +43,8 @@ export const saws = 'Saws';
 export const nameTagOrOwner = 'name, tag or owner; or go on without';
 
 // Shelf
+export const fits = 'fits';
+export const near = 'near';
 export const mayFit = 'may fit';
 export const onTheShelf = 'On the shelf';
 export const partsAppearHere = 'Parts appear here with the first number known.';

@@ -14,6 +14,11 @@ export const notMeasured = 'not measured';
 export const noDressingLeft = 'No dressing left at its weakest edge.';
 export const goodForAboutMoreDressings = (count: number): string => `Good for about ${count} more dressings.`;
 
+// FitNew
+export const newPart = (part: string): string => `${part}: a new one goes on`;
+export const fitItUnderRefit =
+  'By the signed plan the old one goes. It is taken from the shelf under Order and put on under Refit.';
+
 // ReworkBar
 export const levelling = 'Levelling';
 export const edgeEffort = (edge: string, effort: string): string => `Edge ${edge}: ${effort}`;
@@ -24,6 +29,7 @@ export const goesBackWithThisEdge = 'Goes back with this edge down';
 export const turningOverEvensTheWear = 'turning over evens the wear';
 export const noWorkWouldSaveBar = 'No work would save it: the tag says why.';
 export const findsABarThatFits = 'finds a bar that fits the saw.';
+export const service = 'At every service';
 export const thisBarIsFinished = 'This bar is finished';
 export const theCounter = 'The counter';
 export const barCallsForNoWork =

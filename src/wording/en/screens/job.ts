@@ -105,16 +105,23 @@ export const tagVerdicts = 'Tag: verdicts';
 
 // Verdicts
 export const soFar = 'So far: ';
+export const stillToDo = (work: string): string => `Still to do: ${work}.`;
+export const isDone = (work: string): string => `Done: ${work}.`;
+export const found = (verdict: string): string => `Found: ${verdict}.`;
+export const planKeepsWhatIsCondemned =
+  'What stands condemns it, and the signed plan does not renew it: look at the plan again.';
+export const comesWithTheNewBar = 'Comes with the new bar.';
+export const newOneOfThePlan = 'A new one, by the signed plan.';
 export const andMoreUnderDecide = (count: number): string => `and ${count} more, under Decide.`;
 export const speaksAgainstIt = 'Speaks against it';
 export const saidAbove = 'Said above.';
 export const makeItAgain = 'Make it again';
 export const restsOn = 'rests on';
 export const limit = 'limit';
-export const doubt = 'doubt';
-export const sureToBeWithin = (figure: string): string => `${figure} % sure to be within`;
-export const sureToBeBeyond = (figure: string): string => `${figure} % sure to be beyond`;
-export const tooCloseToCall = (figure: string): string => `${figure} % that it is within: too close to call`;
+export const doubt = 'this figure';
+export const sureToBeWithin = (figure: string): string => `${figure} % sure to be within the limit`;
+export const sureToBeBeyond = (figure: string): string => `${figure} % sure to be beyond the limit`;
+export const tooCloseToCall = (figure: string): string => `${figure} % that it is within the limit: too close to call`;
 
 // WhyUnsure
 export const whySoUnsure = 'Why so unsure, and what would help';

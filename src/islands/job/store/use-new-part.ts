@@ -1,0 +1,16 @@
+import type { PartStory } from '../../../core/course';
+import { useJob } from './JobContext';
+import * as texts from '#language/screens/job';
+
+/** Whether the signed plan puts a new part in its place. */
+export const isRenewed = ({ moment, stands, contradicted }: PartStory): boolean =>
+  moment !== 'came' && stands === 'replace' && !contradicted;
+
+/** What goes on in the place of a part that the signed plan renews; null where it renews it not. */
+export function useNewPart(story: PartStory): string | null {
+  const { view } = useJob();
+  if (!isRenewed(story)) return null;
+  const fitted = view.signOffs[0]?.plan?.parts?.find((each) => each.part === story.part);
+  if (fitted) return `${fitted.sku}, ${fitted.name}`;
+  return story.withBar ? texts.comesWithTheNewBar : texts.newOneOfThePlan;
+}
