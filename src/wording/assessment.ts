@@ -1,7 +1,7 @@
 import type { Advice } from '../core/advice';
 import type { Appraisal } from '../core/assess';
 import type { Proof } from '../core/proof';
-import type { Check, Verdict } from '../core/judge';
+import type { Check, Place, Verdict } from '../core/judge';
 import type { EdgeAssessment } from '../core/bar/checks';
 import type { LoopAssessment } from '../core/loop/assessed';
 import type { Identified } from '../core/identify';
@@ -117,6 +117,9 @@ function loopResult({ tension, linksInTravel, chainSpeed, lengths, plausible }: 
   };
 }
 
+/** Where a check was made, as the format has it: the position stands with the station itself. */
+const writtenAt = ({ mm: _mm, ...at }: Place) => at;
+
 function check(item: Check): Assessment['checks'][number] {
   const {
     id,
@@ -138,7 +141,7 @@ function check(item: Check): Assessment['checks'][number] {
   return {
     id,
     part,
-    at,
+    at: at && writtenAt(at),
     value,
     unit,
     limit,

@@ -138,7 +138,7 @@ describe('the work card in words', () => {
     expect(said({})).toBe('Dress edge A. Most comes off the near rail: 0.40 mm at 220 mm.');
     expect(said({ coarseFirst: true })).toContain('Coarse first, then square by file.');
     expect(said({ stoppedBy: { station: 1, limit: 'bar.depth' } })).toBe(
-      'Edge A cannot be dressed: levelling takes 0.40 mm at 220 mm off the near rail, and leaves station 2 below the least groove depth.',
+      'Edge A cannot be dressed: levelling takes 0.40 mm at 220 mm off the near rail, and leaves 220 mm below the least groove depth.',
     );
     expect(said({ stoppedBy: { station: 0, limit: 'bar.floor-clearance' } })).toContain('with the link on the floor');
     expect(said({ advised: false, plan: { ...plan, most: 0.04 } })).toBe(

@@ -38,7 +38,7 @@ describe('what another reading would buy', () => {
       'edge A, station 3, far rail, with the caliper',
     );
     expect(worthSentence({ measure: far, tool: 'depth-rod', at: 260 }, position)).toBe(
-      'edge A, far rail at 260 mm, with the depth rod',
+      'edge A at 260 mm, far rail, with the depth rod',
     );
     expect(worthSentence({ measure: 'bar.checks.crack', tool: null, at: null }, position)).not.toContain('with the');
   });

@@ -8,7 +8,10 @@ import type { Askable, JudgedCheckId, Operation, SeenCheckId } from '../sheet';
 /** Where on a bar a check was made. */
 export interface Place {
   readonly edge: Edge;
+  /** Position among the stations of the sheet: no name for people, who see the millimetres. */
   readonly station?: number;
+  /** How far from the tail the station lies, mm. */
+  readonly mm?: number;
   readonly rail?: Rail;
 }
 

@@ -35,6 +35,8 @@ export interface NextMeasurement {
   readonly measure: Askable;
   /** Where along an edge, mm, for a place where no station is yet; null elsewhere. */
   readonly at: number | null;
+  /** Where along an edge it is read, mm, at a station or where none is yet; null elsewhere. */
+  readonly mm: number | null;
   readonly gain: number;
   /** Chance that it decides: that it condemns, or settles what is open. */
   readonly decides: number;
@@ -45,7 +47,7 @@ export interface NextMeasurement {
 }
 
 /** Before it is known what else answers the same question. */
-export type Asked = Omit<NextMeasurement, 'question' | 'at' | 'decides'> & {
+export type Asked = Omit<NextMeasurement, 'question' | 'at' | 'mm' | 'decides'> & {
   readonly question?: string;
   readonly at?: number;
   /** Where it is not told, what it takes off the chance of a wrong call. */

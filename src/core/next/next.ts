@@ -1,4 +1,4 @@
-import type { BarAssessment } from '../bar/checks';
+import { positionOf, type BarAssessment } from '../bar/checks';
 import type { ChainAssessment } from '../chain/checks';
 import type { FitJudgement } from '../fit';
 import type { Identity } from '../identify';
@@ -58,7 +58,8 @@ const BEARING = 0.1;
 export function nextMeasurements(meaning: Meaning): readonly NextMeasurement[] {
   const best = new Map<string, NextMeasurement>();
   for (const asked of worthAsking(meaning)) {
-    const next = { at: null, question: asked.measure, decides: asked.gain, ...asked };
+    const mm = positionOf(meaning.bar, asked.measure) ?? asked.at ?? null;
+    const next = { at: null, question: asked.measure, decides: asked.gain, ...asked, mm };
     if (next.decides > (best.get(next.measure)?.decides ?? 0)) best.set(next.measure, next);
   }
   const chance = (next: NextMeasurement) => next.decides + BEARING * bearing(next.measure, meaning.diagnoses);

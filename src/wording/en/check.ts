@@ -1,6 +1,6 @@
 import { never } from '../../core/result';
 import type { Check, CheckNote, Place } from '../../core/judge';
-import { formatFigure, formatLength, mm, type UnitSystem } from '../../core/quantity';
+import { formatFigure, formatLength, formatPosition, mm, type UnitSystem } from '../../core/quantity';
 import { checkName, observedSentence, wordsOfCheck } from './checks-said';
 import { familyLabel, provenanceWord, railWord, sideWord, straightEdgeWord } from './labels';
 import { readingName } from './places';
@@ -28,12 +28,11 @@ export function figure(value: number, unit: Check['unit'], system: UnitSystem): 
   return String(value);
 }
 
-/** Where a check was made: `edge A, station 3, far rail`. */
-export function placeName(at: Place | null): string {
+/** Where a check was made: `edge A at 180 mm, far rail`. */
+export function placeName(at: Place | null, unit: UnitSystem): string {
   if (!at) return '';
   return [
-    `edge ${at.edge}`,
-    at.station === undefined ? '' : `station ${at.station + 1}`,
+    at.mm === undefined ? `edge ${at.edge}` : `edge ${at.edge} at ${formatPosition(mm(at.mm), unit)}`,
     at.rail ? railWord[at.rail] : '',
   ]
     .filter(Boolean)
@@ -175,7 +174,7 @@ function sure({ probability, limit, unit }: Check, system: UnitSystem = 'mm'): s
 
 /** A check as a sentence: verdict and reason first, then where, then what must be said beside it. */
 export function checkSentence(check: Check, unit: UnitSystem = 'mm'): string {
-  const where = placeName(check.at);
+  const where = placeName(check.at, unit);
   const said = [core(check, unit), check.note ? note(check.note, unit) : ''].filter(Boolean).join(' ');
   return where === ''
     ? said

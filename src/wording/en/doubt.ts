@@ -4,9 +4,8 @@ import { DESERVED, type DrawnPart, type PartDoubt, type Worth } from '../../core
 import { actionWord, partName } from './labels';
 import { instrumentName } from './instruments';
 
-import { readingName } from './places';
+import { readingNameAt } from './places';
 import { type Action } from '../../core/sheet';
-import { stationOf } from '../../core/declared';
 import { list, sentence } from './sentence';
 
 /** Never rounded to certainty. */
@@ -31,12 +30,10 @@ export function sharesSentence({ shares, wrong }: PartDoubt, action: Action): st
 }
 
 /** What could be read: a place between stations is named by where it is. */
-export function readableName({ measure, at }: Pick<Worth, 'measure' | 'at'>, position: (mm: number) => string): string {
-  const station = stationOf(measure);
-  return at !== null && station
-    ? `edge ${station.edge}, ${station.field} rail at ${position(at)}`
-    : readingName(measure);
-}
+export const readableName = (
+  { measure, at }: Pick<Worth, 'measure' | 'at'>,
+  position: (mm: number) => string,
+): string => readingNameAt(measure, at === null ? null : position(at));
 
 /** A reading that could be made next: where, and with what. */
 export const worthSentence = (

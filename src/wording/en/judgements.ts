@@ -15,7 +15,7 @@ import { checkSentence, figure, valueWithDoubt } from './check';
 import { numberOnMarkSentence } from './identity';
 import { actionWord, familyLabel, fitRuleName, gaugeLabel, operationWord, partName, railSide } from './labels';
 import { instrumentName } from './instruments';
-import { readingName } from './places';
+import { readingName, readingNameAt } from './places';
 import { inSentence, list, sentence } from './sentence';
 import { plural } from './plural';
 
@@ -109,7 +109,7 @@ export function dressingSentence(
     .reduce((most, next) => (next.amount > most.amount ? next : most));
   const most = `${show(worst.amount)} at ${formatPosition(mm(stationAt(worst.station)), unit)}`;
   if (stoppedBy)
-    return `Edge ${edge} cannot be dressed: levelling takes ${most} off the ${railSide[worst.rail]} rail, and leaves station ${stoppedBy.station + 1} ${stoppedBy.limit === 'bar.depth' ? 'below the least groove depth' : 'with the link on the floor'}.`;
+    return `Edge ${edge} cannot be dressed: levelling takes ${most} off the ${railSide[worst.rail]} rail, and leaves ${formatPosition(mm(stationAt(stoppedBy.station)), unit)} ${stoppedBy.limit === 'bar.depth' ? 'below the least groove depth' : 'with the link on the floor'}.`;
   const work = `Dress edge ${edge}. Most comes off the ${railSide[worst.rail]} rail: ${most}.`;
   return coarseFirst ? `${work} Coarse first, then square by file.` : work;
 }
@@ -291,9 +291,14 @@ export const planSummary = (readings: number, minutes: number): string =>
     ? 'nothing left to measure'
     : `${plural(readings, { one: '# reading', other: '# readings' })}, about ${Math.ceil(minutes)} min in all`;
 
+/** What is to be measured, and where. */
+export const nextName = ({ measure, mm: at }: Pick<NextMeasurement, 'measure' | 'mm'>, unit: UnitSystem): string =>
+  readingNameAt(measure, at === null ? null : formatPosition(mm(at), unit));
+
 /** Why a measurement is worth making next. */
-export function nextSentence({ measure, reason }: NextMeasurement, unit: UnitSystem = 'mm'): string {
-  const what = sentence(readingName(measure));
+export function nextSentence(next: NextMeasurement, unit: UnitSystem = 'mm'): string {
+  const { reason } = next;
+  const what = sentence(nextName(next, unit));
   switch (reason.code) {
     case 'never-measured':
       return `${what}: the ${partName[reason.part].toLowerCase()} cannot be judged without it.`;

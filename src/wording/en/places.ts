@@ -28,10 +28,13 @@ const SUBJECTS: Readonly<Record<Subject, string>> = {
 const ORDINALS: readonly string[] = ['first', 'second', 'third', 'fourth', 'fifth'];
 
 /** A member of a list, or something of an edge: which one is said before it. */
-function withItsPlace(asked: ReadingPath | GroupPath): string | null {
+function withItsPlace(asked: ReadingPath | GroupPath, at: string | null): string | null {
   const station = stationOf(asked);
   const name = nameOf(asked);
-  if (station) return `edge ${station.edge}, station ${station.station + 1}, ${name}`;
+  if (station)
+    return at === null
+      ? `edge ${station.edge}, station ${station.station + 1}, ${name}`
+      : `edge ${station.edge} at ${at}, ${name}`;
   const keys = asked.split('.');
   const edge = keys.find((key) => key === 'A' || key === 'B');
   if (edge) return keys.at(-1) === 'stands' ? `the clean bar stood on edge ${edge}` : `${name}, edge ${edge}`;
@@ -45,10 +48,15 @@ function withItsPlace(asked: ReadingPath | GroupPath): string | null {
 const nameOf = (asked: ReadingPath | GroupPath): string =>
   isReadingPath(asked) ? nameOfReading(idAt(asked) as ReadingId) : PLACE_NAMES[idAt(asked) as GroupId];
 
-/** Says what is asked for in words; stations and members of a list are counted from 1, as on the screen. */
-export function readingName(asked: Askable): string {
-  return isSubject(asked) ? SUBJECTS[asked] : (withItsPlace(asked) ?? nameOf(asked));
-}
+/** Says what is asked for in words; stations and members of a list are counted from 1. */
+export const readingName = (asked: Askable): string => readingNameAt(asked, null);
+
+/**
+ * The same of a station whose position is known: people know it by that.
+ * @param at how far from the tail it lies, as it is written; null where nobody knows
+ */
+export const readingNameAt = (asked: Askable, at: string | null): string =>
+  isSubject(asked) ? SUBJECTS[asked] : (withItsPlace(asked, at) ?? nameOf(asked));
 
 /**
  * What is asked for as the assessment document writes it, which has always had a short form for readings at a station.

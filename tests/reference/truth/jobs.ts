@@ -235,6 +235,7 @@ export function overBruteForce({ between }: Random, runs: number): number {
     const readings = SMALL.map((measure): NextMeasurement => ({
       measure,
       at: null,
+      mm: null,
       gain: 0,
       decides: between(0.02, 0.5),
       minutes: between(0.3, 4),

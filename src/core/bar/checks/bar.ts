@@ -23,7 +23,7 @@ import {
   type StraightEdgeOutcome,
   type Station,
 } from '../../groove';
-import { type Edge } from '../../declared';
+import { stationOf, type Edge } from '../../declared';
 import { designsOfSheet } from '../../belief';
 import { DEFAULT_SCHOOLS, type Schools } from '../../schools';
 import { depthLimitId, type Limit, type Limits } from '../../limits';
@@ -191,6 +191,20 @@ function straightEdge(
 const loggedTurns = ({ saw, bar }: BenchSheet): Turned =>
   turnsIn(saw?.sameBar === false ? [] : (saw?.turnLog ?? []), bar?.edgeDown);
 
+/** Where along its edge the station of a reading lies, mm; null of anything else. */
+export function positionOf({ edges }: Pick<BarAssessment, 'edges'>, measure: string): number | null {
+  const at = stationOf(measure);
+  return at && (edges[at.edge].stations[at.station]?.at ?? null);
+}
+
+/** A check with the position of the station it was made at: people know a station by its millimetres. */
+function located<C extends Check | null>(check: C, stations: Readonly<Record<Edge, readonly Station[]>>): C {
+  const at = check?.at;
+  if (!at || at.station === undefined) return check;
+  const position = stations[at.edge][at.station]?.at;
+  return position === undefined ? check : { ...check, at: { ...at, mm: position } };
+}
+
 /** Computes everything about a bar and makes all its checks. */
 export function assessBar(
   sheet: BenchSheet,
@@ -255,7 +269,10 @@ export function assessBar(
     standing,
     belief: believedNow,
     measuredAgain: isAgain,
-    byHand: { A: dressedByHand('A', edges.A, limits), B: dressedByHand('B', edges.B, limits) },
+    byHand: {
+      A: located(dressedByHand('A', edges.A, limits), first),
+      B: located(dressedByHand('B', edges.B, limits), first),
+    },
     wearPlace: worstPlace(belief),
     leanDrift: leanBelief(sheet, edges, setting, cuttingEdge(sheet)),
     setting,
@@ -266,6 +283,6 @@ export function assessBar(
     wearPattern: wearPattern(edges, sheet.job?.turnOver, turned),
     turned,
     edgeDownNext: edgeDownNext(believedNow.edges),
-    checks: barChecks(context),
+    checks: barChecks(context).map((check) => located(check, first)),
   };
 }

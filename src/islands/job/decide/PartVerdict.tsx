@@ -73,7 +73,7 @@ export function PartVerdict({ verdict }: { verdict: Verdict }) {
         <p className="text-sm max-lg:col-start-2 max-md:col-start-1">
           <span className="text-ink-soft">{texts.restsOn} </span>
           {checkName[check.id].toLowerCase()}
-          {check.at && <span className="text-ink-soft">, {placeName(check.at)}</span>}
+          {check.at && <span className="text-ink-soft">, {placeName(check.at, unit)}</span>}
           <br />
           <span className="figures font-bold">{valueWithDoubt(check, unit)}</span>
           <span className="text-ink-soft"> {texts.against} </span>

@@ -1,4 +1,4 @@
-import { nextSentence, planSummary, readingName, sentence, stepName } from '../../../wording';
+import { nextSentence, planSummary, nextName, sentence, stepName } from '../../../wording';
 import { stepOfReading } from '../../../core/workflow';
 import { useFrame } from '../../frame/frame-context';
 import { Group } from '../parts/StepHead';
@@ -29,7 +29,7 @@ export function MeasuringPlan({ onMeasure }: Pick<StepProps, 'onMeasure'>) {
               >
                 <span className="figures text-sm text-ink-soft">{i + 1}</span>
                 <span>
-                  <span className="font-semibold">{sentence(readingName(step.measure))}</span>
+                  <span className="font-semibold">{sentence(nextName(step, unit))}</span>
                   <span className="text-sm text-ink-soft">{reasonAlone(nextSentence(step, unit))}</span>
                 </span>
                 <span className="text-sm text-ink-soft max-md:hidden">{stepName[stepOfReading(step.measure)]}</span>

@@ -1,9 +1,11 @@
 import { useState } from 'react';
+import { positionOf } from '../../../core/bar/checks';
 import type { DrawnPart } from '../../../core/doubt';
 import type { Part } from '../../../core/reading';
 import type { Measuring } from '../step-props';
 import { drawnSentence, readableName, sentence, wholeNumber, worthPoints, worthSentence } from '../../../wording';
 import { useFrame } from '../../frame/frame-context';
+import { useJob } from '../store/JobContext';
 import { useDrawnDoubt } from './use-drawn-doubt';
 import * as texts from '#language/screens/job';
 
@@ -78,6 +80,8 @@ function Again({ said, onAgain }: { said: string; onAgain: () => void }) {
 /** What moves the verdict, and each reading with what it would buy for its minutes. */
 function Help({ drawn: { movedBy, next }, onMeasure }: { drawn: DrawnPart } & Omit<WhyUnsureProps, 'part'>) {
   const { position } = useFrame();
+  const { appraisal } = useJob();
+  const where = (measure: string) => positionOf(appraisal.bar, measure);
   return (
     <>
       {movedBy.length > 0 && (
@@ -89,7 +93,7 @@ function Help({ drawn: { movedBy, next }, onMeasure }: { drawn: DrawnPart } & Om
                 <span className="w-10 flex-none text-right figures whitespace-nowrap">
                   {Math.round(100 * moved.share)} %
                 </span>
-                {readableName(moved, position)}
+                {readableName({ ...moved, at: moved.at ?? where(moved.measure) }, position)}
               </li>
             ))}
           </ul>
@@ -110,7 +114,7 @@ function Help({ drawn: { movedBy, next }, onMeasure }: { drawn: DrawnPart } & Om
                   className="min-h-6 text-left underline"
                   onClick={() => onMeasure(worth.measure, worth.at)}
                 >
-                  {sentence(worthSentence(worth, position))}
+                  {sentence(worthSentence({ ...worth, at: worth.at ?? where(worth.measure) }, position))}
                 </button>
                 <span className="block figures text-ink-soft">{worthPoints(worth)}</span>
               </li>
