@@ -108,6 +108,7 @@ function handOverCommand(path: string, { on, limits: limitsPath }: { on: string;
     judged: { sheet, ...appraisal },
     before: appraise(asItCame(sheet), { ...DEFAULT_RULES, limits }, null),
     choices: null,
+    fitted: null,
     newChain: null,
     limits,
     schools: DEFAULT_SCHOOLS,

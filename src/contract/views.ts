@@ -2,6 +2,7 @@ import type { BackupView } from './backups';
 import type { Step, Part, Waits } from '../core/reading';
 import type { LimitId, Limits } from '../core/limits';
 import type { PartSaid } from '../core/course';
+import type { SignedChoices } from '../core/refit';
 import type { Schools } from '../core/schools';
 import type { Need, StockMatch, StockPart } from '../core/stock';
 import type { ShelvedPartView } from './stock';
@@ -108,6 +109,8 @@ export interface JobView {
   /** How the bar of this saw was turned, newest first. */
   readonly turnOvers: readonly TurnOverView[];
   readonly photos: readonly PhotoView[];
+  /** What is done with each part, by the plan or by the hand-over; null where nobody signed a plan. */
+  readonly choices: SignedChoices | null;
   readonly signOffs: readonly {
     readonly id: string;
     readonly at: string;
@@ -203,6 +206,10 @@ export interface WorkCardView {
   /** Of the bar; null where none was brought. */
   readonly verdict: string | null;
   readonly operations: readonly string[];
+  /** Whether the bar is undecided: then no work does not mean that none is needed. */
+  readonly isUndecided: boolean;
+  /** Whether the work is no more than what is done at every service. */
+  readonly isService: boolean;
   readonly levelling: { readonly school: string; readonly steps: readonly string[] };
   readonly edges: readonly {
     readonly edge: 'A' | 'B';

@@ -123,7 +123,9 @@ test('a drive sprocket past its limit orders no chain alone, and its card says h
   await page.getByLabel('Wear depth').fill('0.5');
   await page.keyboard.press('Enter');
   const tag = page.getByRole('complementary', { name: 'Tag: verdicts' });
-  await expect(tag.getByText(/^By all readings together it may deserve: (keep|replace) \d+ % and (keep|replace) \d+ %\.$/)).toBeVisible();
+  await expect(
+    tag.getByText(/^By all readings together it may deserve: (keep|replace) \d+ % and (keep|replace) \d+ %\.$/),
+  ).toBeVisible();
   await tag.getByText('Why so unsure').click();
   await tag.getByRole('button', { name: 'Wear of the drive sprocket' }).click();
   await expect(page.getByLabel('Wear depth')).toBeFocused();

@@ -224,7 +224,7 @@ test('a bar that cuts in a curve is measured, dressed, put back on, proved and h
       await page.keyboard.press('Enter');
     }
   await tickAll(page);
-  await expect(page.getByRole('region', { name: 'Bar: Keep' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Bar: Reconditioned' })).toBeVisible();
 
   await refit(page, 'B');
   await expect(page.getByText('Tension is 8.00 mm')).toBeVisible();
@@ -238,9 +238,9 @@ test('a bar that cuts in a curve is measured, dressed, put back on, proved and h
   await page.waitForURL(/customer$/);
   const paper = page.getByRole('article');
   for (const text of [
-    'Bar: worked on',
-    'Done: dress the rails',
-    'as it goes: 7.20 mm',
+    'Bar: reconditioned',
+    'Done: clear the oil holes, dress the rails',
+    'Bar: groove depth7.17 mm7.11 mm',
     '.325',
     '.050',
     '72',

@@ -1,6 +1,8 @@
+import { flatMap } from '../flat-map';
 import { doneOn, judgedParts, type Verdict } from '../judge';
 import type { Part } from '../reading';
 import { CLEANING, SERVICE, type Action, type BenchSheet, type Operation } from '../sheet';
+import type { SignedChoices } from '../refit';
 import { momentOf, type JobCourse, type Moment } from './moment';
 
 /** What is said of a part at its moment, wherever it is said. */
@@ -69,8 +71,20 @@ interface HandedOver {
 /**
  * What a hand-over says of each of its parts. A part that went is new only where something new went on.
  */
-export const saidByHandOver = ({ parts, fitted }: HandedOver, moment: Moment): readonly PartSaid[] =>
-  parts.map((facts) => saidOf(moment === 'out' && fitted.length === 0 ? { ...facts, choice: null } : facts, moment));
+export const saidByHandOver = (document: HandedOver, moment: Moment): readonly PartSaid[] => {
+  const choices = moment === 'out' ? choicesByHandOver(document) : null;
+  return document.parts.map((facts) =>
+    saidOf({ ...facts, choice: choices ? choices[facts.part] : facts.choice }, moment),
+  );
+};
+
+/** What was done with each part, by a hand-over. Those of before named as new also what nothing new came for. */
+export const choicesByHandOver = ({ parts, fitted }: HandedOver): SignedChoices =>
+  Object.fromEntries(
+    flatMap(parts, ({ part, choice }) =>
+      choice && !(choice === 'replace' && fitted.length === 0) ? [[part, choice] as const] : [],
+    ),
+  );
 
 /** What is said of a part of a job, with the work it speaks of. */
 export function partStory(part: Part, sheet: BenchSheet, verdict: Verdict, course: JobCourse): PartStory {

@@ -30,7 +30,7 @@ export interface PartOutcome {
   /** As it came, before anything was done. */
   readonly before: Verdict;
   readonly choice: Choice | null;
-  /** Condemned: by its verdict as it came or as it stands. */
+  /** The verdict that condemns it: as it stands, or of one that went as it came. */
   readonly condemned: Verdict | null;
   readonly done: readonly Operation[];
 }
@@ -61,8 +61,10 @@ export interface HandedOver {
   readonly judged: Judged & { readonly proof: Proof; readonly bar: BarAssessment };
   /** Checks and verdicts of the sheet as the parts came. */
   readonly before: { readonly checks: readonly Check[]; readonly verdicts: Readonly<Record<Part, Verdict>> };
-  /** What the signed plan did with each part; null where none was signed. */
+  /** What the signed plan does with each part; null where none was signed. */
   readonly choices: Choices | null;
+  /** Parts that went on new; null while it has not gone yet, and the plan says what will. */
+  readonly fitted: readonly Part[] | null;
   /** The new chain, where the plan put one on: its numbers are those for next time. */
   readonly newChain: NewPart | null;
   readonly limits: Limits;
@@ -89,13 +91,31 @@ export function choicesOf({ sheet, verdicts }: Pick<Judged, 'sheet' | 'verdicts'
   ) as Choices;
 }
 
+/** The verdict that condemns a part; null where none does, or where work has saved what came condemned. */
+function condemnedBy(standing: Verdict, before: Verdict, choice: Choice | undefined): Verdict | null {
+  if (standing.action === 'replace') return standing;
+  return choice === 'replace' && before.action === 'replace' ? before : null;
+}
+
+/** What was done of what was chosen: a part whose new one is not on goes as it is. A new bar brings its nose. */
+function madeOf(choices: Choices, fitted: readonly Part[] | null): Choices {
+  if (fitted === null) return choices;
+  const isOn = (part: Part) => fitted.includes(part) || (part === 'nose' && fitted.includes('bar'));
+  return Object.fromEntries(
+    (Object.entries(choices) as [Part, Choice][]).map(([part, choice]) => [
+      part,
+      choice === 'replace' && !isOn(part) ? 'keep' : choice,
+    ]),
+  );
+}
+
 /**
  * Puts together what is handed over: what was found, done and condemned, the numbers, the proof, advice, and the next
  * visit.
  */
-export function handOver({ judged, before, choices, newChain, limits, schools }: HandedOver): HandOver {
+export function handOver({ judged, before, choices, fitted, newChain, limits, schools }: HandedOver): HandOver {
   const { sheet, verdicts, checks, bar, proof } = judged;
-  const made = choicesOf(judged, choices);
+  const made = madeOf(choicesOf(judged, choices), fitted);
   const renewed = renewedParts(verdicts, made);
   // What was done to the nose is told of the nose.
   const onNose = doneOn('nose', sheet);
@@ -106,7 +126,7 @@ export function handOver({ judged, before, choices, newChain, limits, schools }:
       verdict: verdicts[part],
       before: before.verdicts[part],
       choice: made[part] ?? null,
-      condemned: [before.verdicts[part], verdicts[part]].find(({ action }) => action === 'replace') ?? null,
+      condemned: condemnedBy(verdicts[part], before.verdicts[part], made[part]),
       done: done(part),
     })),
     findings: findingsOf(before.checks, checks, renewed),

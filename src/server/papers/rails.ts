@@ -26,8 +26,8 @@ const line = (points: readonly { readonly x: number; readonly y: number }[]): st
   points.map(({ x, y }, i) => `${i === 0 ? 'M' : 'L'}${x.toFixed(1)} ${y.toFixed(1)}`).join(' ');
 
 /**
- * The lower rail of an edge along the bar, as it came and as it goes, over the least depth; null where no depth was
- * measured.
+ * The lower rail of an edge along the bar as it was read, as it came and as it goes, over the least depth; null where no
+ * depth was measured. What is believed of it stands in the table, as a figure: one figure for one thing.
  */
 function edgeDrawing(edge: Edge, bar: BarAssessment, show: (mm: number) => string): PaperDrawing | null {
   const before = lowRail(bar.edges[edge].stations);
@@ -59,13 +59,7 @@ function edgeDrawing(edge: Edge, bar: BarAssessment, show: (mm: number) => strin
     anchor,
     tone,
   });
-  const least = (of: readonly Point[]) => Math.min(...of.map(({ depth }) => depth));
-  const said = texts.lowerRail(
-    edge,
-    show(least(before)),
-    after.length > 0 ? texts.andAsItGoes(show(least(after))) : '',
-    limit === null ? '' : texts.must(show(limit)),
-  );
+  const said = texts.lowerRail(edge, after.length > 0, limit === null ? '' : texts.must(show(limit)));
   return {
     width: WIDTH,
     height: HEIGHT,
@@ -94,10 +88,8 @@ function edgeDrawing(edge: Edge, bar: BarAssessment, show: (mm: number) => strin
       word(texts.edge(edge), { x: 0, y: 14 }, 'plain'),
       word(texts.tail, { x: LEFT, y: HEIGHT - 6 }, 'soft'),
       word(texts.nose, { x: WIDTH - RIGHT, y: HEIGHT - 6 }, 'soft', 'end'),
-      word(texts.leastAsItCame(show(least(before))), { x: LEFT, y: 14 }, 'plain'),
-      ...(after.length > 0
-        ? [word(texts.leastAsItGoes(show(least(after))), { x: WIDTH - RIGHT, y: 14 }, 'act', 'end')]
-        : []),
+      word(texts.railAsItCame, { x: LEFT, y: 14 }, 'plain'),
+      ...(after.length > 0 ? [word(texts.railAsItGoes, { x: WIDTH - RIGHT, y: 14 }, 'act', 'end')] : []),
     ],
   };
 }

@@ -24,9 +24,14 @@ function edgeTable({ edge, effort, rows }: WorkCardView['edges'][number], unit: 
 
 /** What comes off which rail, in which order, and how it is levelled. */
 function barBlocks(view: WorkCardView, unit: UnitSystem): readonly PaperBlock[] {
-  const { edges, left, operations, levelling, cautions } = view;
+  const { edges, left, operations, isUndecided, isService, levelling, cautions } = view;
   if (operations.length === 0 && edges.length === 0)
-    return [{ is: 'notice', kind: 'info', items: [texts.nothingIsToBeDone] }];
+    return [{ is: 'notice', kind: 'info', items: [isUndecided ? texts.barIsUndecided : texts.nothingIsToBeDone] }];
+  if (isService)
+    return [
+      { is: 'heading', text: texts.atEveryService },
+      { is: 'list', items: operations, numbered: true },
+    ];
   return [
     ...(edges.length === 0 && left.length > 0
       ? []

@@ -1,6 +1,9 @@
 import { bookingOf, lacks, type Booked, type MovedForJob, type PartOrder } from '../../core/booking';
-import type { JobCourse } from '../../core/course';
+import { choicesByHandOver, type JobCourse } from '../../core/course';
+import type { SignedChoices } from '../../core/refit';
+import type { HandOverDocument } from '../../core/report';
 import {
+  lastHandOver,
   movementsFor,
   ordersFor,
   partsBySku,
@@ -42,6 +45,24 @@ export async function signedPlan(db: Queryable, jobId: string, state: JobState):
   return (latest?.plan as SignedPlan | null | undefined) ?? null;
 }
 
+/** What was done with each part of a job that has gone, by its hand-over; null where it kept none. */
+async function doneWith(db: Queryable, jobId: string): Promise<SignedChoices | null> {
+  const last = await lastHandOver(db, jobId);
+  return last && choicesByHandOver(last.document as HandOverDocument);
+}
+
+/**
+ * What is done with each part: by the signed plan, and once the job has gone what was done in fact; null where nobody
+ * signed a plan.
+ */
+export const choicesOfJob = async (
+  db: Queryable,
+  jobId: string,
+  state: JobState,
+  plan: SignedPlan | null,
+): Promise<SignedChoices | null> =>
+  (state === 'handed-over' ? await doneWith(db, jobId) : null) ?? plan?.choices ?? null;
+
 /** What became of a job beside its readings. */
 export interface StoredCourse extends JobCourse {
   readonly lacksParts: boolean;
@@ -59,7 +80,7 @@ export async function courseOf(
   const booked = skus.length === 0 ? null : await bookedFor(db, job.id, skus, '');
   return {
     signedOff: job.state !== 'open',
-    choices: plan?.choices ?? null,
+    choices: await choicesOfJob(db, job.id, job.state, plan),
     handedOver: job.state === 'handed-over',
     lacksParts: booked !== null && skus.some((sku) => lacks(bookingOf(sku, booked))),
     skus,

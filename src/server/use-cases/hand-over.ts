@@ -15,7 +15,7 @@ import {
 } from '../../data/repositories';
 import type { Queryable } from '../../data/store';
 import type { HandOverRequest, HandOverView } from '../../contract';
-import type { StockPart } from '../../core/stock';
+import { PART_OF_KIND, type StockPart } from '../../core/stock';
 import { calendarDay, handOverDocument, stillOpenSentence, visitAgreed } from '../../wording';
 import type { Context } from '../context';
 import { Refusal } from '../refusal';
@@ -50,13 +50,15 @@ interface Written {
   readonly by: string;
   readonly note: string;
   readonly nextVisit: string | null;
+  /** Whether it goes now: then it says what was done, not what is planned. */
+  readonly isGoing: boolean;
 }
 
 /** The hand-over of a job as it stands. */
 async function handOverNow(
   { store: { db }, now }: Context,
   { record, shop, rules, course, sheet, written, appraisal }: AppraisedJob,
-  { by, note, nextVisit }: Written = { by: '', note: '', nextVisit: null },
+  { by, note, nextVisit, isGoing }: Written = { by: '', note: '', nextVisit: null, isGoing: false },
 ): Promise<HandOverDocument> {
   const choices = course.choices as Choices | null;
   const { limits, schools } = rules;
@@ -83,6 +85,7 @@ async function handOverNow(
       judged: { sheet, ...appraisal },
       before: appraise(asItCame(sheet), rules, null),
       choices,
+      fitted: isGoing ? fitted.flatMap(({ kind }) => PART_OF_KIND[kind] ?? []) : null,
       newChain: fitted.find(({ kind }) => kind === 'chain') ?? null,
       limits,
       schools,
@@ -140,7 +143,7 @@ export async function handOverJob(
   { by, upToReading, nextVisit, note }: HandOverRequest,
 ): Promise<HandOverView> {
   const appraised = await appraisedJob(context, jobId);
-  const document = await handOverNow(context, appraised, { by, note, nextVisit });
+  const document = await handOverNow(context, appraised, { by, note, nextVisit, isGoing: true });
   // What is kept must be readable by whoever brings it back.
   handOverSchema.parse(document);
   if (document.open.length > 0 && note === '')

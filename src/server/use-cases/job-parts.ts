@@ -8,7 +8,7 @@ import {
   type Booked,
 } from '../../core/booking';
 import type { ChainNumbers } from '../../core/order';
-import { stockPartSchema, type StockPart } from '../../core/stock';
+import { PART_OF_KIND, stockPartSchema, type StockPart } from '../../core/stock';
 import {
   addMovements,
   addOrder,
@@ -43,14 +43,6 @@ const today = async (context: Context): Promise<string> =>
 /** What is shown of a part. */
 type Shown = Pick<StockPart, 'name' | 'priceCents'> & Partial<StockPart> & { readonly part?: Part };
 
-/** What a kind of stock is on a saw. */
-const PART_OF: Readonly<Partial<Record<StockPart['kind'], Part>>> = {
-  chain: 'chain',
-  bar: 'bar',
-  nose: 'nose',
-  'drive-sprocket': 'driveSprocket',
-};
-
 /** What a new chain is ordered by; null of any other part. */
 const chainNumbers = ({ kind, pitch, gauge, driveLinks, kickbackClass }: Shown): ChainNumbers | null =>
   kind === 'chain' && pitch && gauge && driveLinks
@@ -62,7 +54,7 @@ function partView(sku: string, booked: Booked, orders: readonly OrderWithEvents[
   const events = orders.find(({ id }) => id === standing?.id)?.events ?? [];
   return {
     sku,
-    part: part.kind ? (PART_OF[part.kind] ?? null) : (part.part ?? null),
+    part: part.kind ? PART_OF_KIND[part.kind] : (part.part ?? null),
     name: part.name,
     priceCents: part.priceCents,
     chain: chainNumbers(part),

@@ -12,6 +12,7 @@ import {
 import type { JobView, PutReadings, PutReadingsReply } from '../../contract';
 import type { Context } from '../context';
 import { notFound, Refusal } from '../refusal';
+import { choicesOfJob } from './course';
 import { rulesInForce, rulesMark, shopAndRules } from './shop';
 import { signOffViews } from './signed';
 import { summaries } from './summaries';
@@ -54,6 +55,7 @@ export async function jobView(context: Context, id: string): Promise<JobView> {
     kept: (await summaries(context, [record], rules)).get(id)!,
     turnOvers,
     signOffs,
+    choices: await choicesOfJob(db, id, state, state === 'open' ? null : (signOffs[0]?.plan ?? null)),
     photos: photos.map(({ jobId: _jobId, ...about }) => about),
   };
 }

@@ -1,6 +1,6 @@
 import type { Appraisal } from '../../core/assess';
 import { formatLength, mm } from '../../core/quantity';
-import { barWork } from '../../core/bar/checks';
+import { barWork, isServiceOnly } from '../../core/bar/checks';
 import { partStories, type PartStory } from '../../core/course';
 import { EDGES } from '../../core/declared';
 import type { Part } from '../../core/reading';
@@ -41,6 +41,7 @@ export async function workCardView(
   const stories = partStories(sheet, verdicts, course);
   const { parts } = await jobParts(context, record.id);
   const goes = (part: Part) => stories.some((story) => story.part === part && story.stands === 'replace');
+  const work = barWork(sheet, bar, verdicts.bar, schools);
   // Nothing is taken off a bar that goes.
   const dressed = goes('bar') ? [] : EDGES;
   const byHand = dressed.flatMap((edge) => {
@@ -57,9 +58,9 @@ export async function workCardView(
     ...whoseJob(record),
     date: shopDay(context.now().toISOString(), shop),
     verdict: sheet.bar && !goes('bar') ? verdictHeadline(verdicts.bar) : null,
-    operations: barWork(sheet, bar, verdicts.bar, schools).map((operation) =>
-      sentence(operationWordIn(operation, schools)),
-    ),
+    operations: work.map((operation) => sentence(operationWordIn(operation, schools))),
+    isUndecided: verdicts.bar.action === 'undecided',
+    isService: isServiceOnly(verdicts.bar, work),
     levelling: { school: schoolAnswer.levelling[schools.levelling], steps: LEVELLING_STEPS[schools.levelling] },
     edges: advised.map(({ edge, stations, dressing }) => ({
       edge,
@@ -111,14 +112,14 @@ function newPart({ part, stands, withBar }: PartStory, parts: readonly JobPartVi
 function chainWork({ chain, verdicts }: Appraisal): readonly WorkOnPart[] {
   const { operations } = verdicts.chain;
   if (operations.length === 0) return [];
-  const { correction, gauges, start } = chain;
+  const { afterFiling, gauges, start } = chain;
   const said = gauges && gaugeSentence(gauges, show);
   return [
     {
       title: texts.chain,
       verdict: verdictHeadline(verdicts.chain),
       rows: [
-        ...(correction ? [{ name: texts.allCutters, value: show(correction.length.value) }] : []),
+        ...(afterFiling ? [{ name: texts.allCutters, value: show(afterFiling.length) }] : []),
         ...startValueRows(start, gauges?.setting ?? null, show),
       ],
       notes: said ? [said] : [],

@@ -20,9 +20,12 @@ const BOUND = { 'at-least': 'at least', 'at-most': 'at most' };
 /** A bound says from which side it holds the value. */
 const boundWord = (bound: Check['bound']): string => (bound === null ? '' : `${BOUND[bound]} `);
 
+/** A stretch is told to the hundredth, a share of something to the whole percent. */
+export const percentText = (value: number): string => value.toFixed(Math.abs(value) >= 10 ? 0 : 2);
+
 /** A figure in the unit of its check. */
 export function figure(value: number, unit: Check['unit'], system: UnitSystem): string {
-  if (unit === '%') return `${value.toFixed(2)} %`;
+  if (unit === '%') return `${percentText(value)} %`;
   if (unit === 'mm') return formatLength(mm(value), system);
   if (unit === 'deg') return `${value.toFixed(0)}\u00b0`;
   return String(value);

@@ -45,12 +45,11 @@ export const foundDoneNow = (found: string, done: string, now: string): string =
 export const inch = 'inch';
 
 // rails
-export const lowerRail = (edge: string, length: string, more: string, further: string): string =>
-  `Edge ${edge}: the lower rail ${length} at its least as it came${more}${further}.`;
+export const lowerRail = (edge: string, isMeasuredAgain: boolean, must: string): string =>
+  `Edge ${edge}: the lower rail along the bar as it came${isMeasuredAgain ? ' and as it goes' : ''}${must}.`;
 export const leastOf = (length: string): string => `least ${length}`;
-export const leastAsItCame = (length: string): string => `as it came: ${length} at its least`;
-export const leastAsItGoes = (length: string): string => `as it goes: ${length}`;
-export const andAsItGoes = (length: string): string => `, ${length} as it goes`;
+export const railAsItCame = 'as it came';
+export const railAsItGoes = 'as it goes';
 export const must = (length: string): string => `; it must be ${length}`;
 export const floor = 'floor';
 export const tail = 'tail';
@@ -89,8 +88,10 @@ export const stayOff = 'stay off';
 export const nearOff = 'near off';
 export const farOff = 'far off';
 export const nothingIsToBeDone = 'Nothing is to be done on this bar.';
+export const barIsUndecided = 'What is to be done with this bar is not decided yet.';
 export const noMetalHasToCome = 'No metal has to come off this bar.';
 export const inThisOrder = 'In this order';
+export const atEveryService = 'At every service';
 export const measureAgain = 'Measure again';
 export const levelling = (school: string): string => `Levelling: ${school}`;
 export const workCard = 'Work card';

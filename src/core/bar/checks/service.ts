@@ -1,6 +1,6 @@
 import { type Edge, BAR_OPERATIONS } from '../../declared';
 import type { Schools } from '../../schools';
-import type { BarSheet, BenchSheet, Operation } from '../../sheet';
+import { SERVICE, type BarSheet, type BenchSheet, type Operation } from '../../sheet';
 import type { BarAssessment } from './bar';
 import type { Verdict } from '../../judge';
 
@@ -33,6 +33,12 @@ export function serviceOf({ bar }: BenchSheet, next: Edge | null, schools: Schoo
     ...(turn ? (['turn-over'] as const) : []),
   ];
 }
+
+const SERVED: readonly Operation[] = [...SERVICE, 'clean-oil-holes'];
+
+/** Whether the work on a bar is no more than what every bar gets. */
+export const isServiceOnly = ({ action }: Verdict, work: readonly Operation[]): boolean =>
+  action === 'keep' && work.every((operation) => SERVED.includes(operation));
 
 /**
  * All work on the bar in working order: what the verdict calls for, what the first measurement called for, what was

@@ -18,12 +18,14 @@ import {
   unevenCheck,
 } from './cutters';
 import {
+  afterFiling,
   gaugeChecks,
   gaugeImbalance,
   gaugesToRepeat,
   gaugesUnevenCheck,
   gaugeWork,
   judgeGauges,
+  type AfterFiling,
   type GaugeJudgement,
   type GaugeWork,
 } from './gauges';
@@ -36,6 +38,8 @@ export interface ChainAssessment {
   readonly correction: Correction | null;
   /** Mean length of the left cutters less that of the right, mm. */
   readonly imbalance: Estimate | null;
+  /** What all cutters are filed to; null where none was measured. */
+  readonly afterFiling: AfterFiling | null;
   readonly filingsLeft: number | null;
   readonly hoursLeft: number | null;
   /** The depth gauges by the setting of the likeliest family; null where none was measured, or no family is known. */
@@ -107,13 +111,14 @@ export function assessChain(
   const stretch = stretchOf(chain, links);
   const gauges = judgeGauges(context);
   const { limit } = cutterLimit(context);
-  const filings = correction
-    ? filingsLeft(correction.length.value, limit.value, limits['chain.filing-loss'].value)
-    : null;
+  const checks = checksOf(context, stretch, gauges);
+  const filed = afterFiling(context, gauges, checks);
+  const filings = filed ? filingsLeft(filed.length, limit.value, limits['chain.filing-loss'].value) : null;
   return {
     stretch,
     correction,
     imbalance: imbalance(standingEstimates(chain)),
+    afterFiling: filed,
     filingsLeft: filings,
     hoursLeft: filings === null ? null : filings * limits['chain.filing-hours'].value,
     gauges: gauges[0] ?? null,
@@ -123,7 +128,7 @@ export function assessChain(
     cutterLimit: limit.value,
     sequenceAgrees: sequenceAgrees(links, chain.cutters, chain.sequence),
     measuredAgain: standing.again.length > 0,
-    checks: checksOf(context, stretch, gauges),
+    checks,
     planned: [...cutterWork(context), ...gaugeWork(context, gauges)],
     waitsFor: [
       ...(Object.keys(offAngle).length > 0 && !chain.topPlateWidth ? (['chain.topPlateWidth'] as const) : []),

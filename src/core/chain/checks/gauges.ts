@@ -92,14 +92,39 @@ function heightsOf(context: ChainContext, side: Side): readonly Bounds[] {
   return first.map(({ lo, hi }) => ({ lo: lowered(lo, by), hi: lowered(hi, by) }));
 }
 
-/**
- * How far a gauge's own cutter goes back when all are filed to the worst, mm; the longest of its side where its own was
- * not measured.
- */
-function filedBack({ standing }: ChainContext, { length }: Correction, { side, cutter }: GaugeAt): number {
+/** Length of a gauge's own cutter, mm; the longest of its side where its own was not measured. */
+function ownCutter({ standing }: ChainContext, { side, cutter }: GaugeAt): number {
   const lengths = flatMap(standing.cutters[side], ({ lo, hi }) => (lo ?? hi)?.value ?? []);
-  const own = lengths[cutter - 1] ?? Math.max(0, ...lengths);
-  return Math.max(0, own - length.value);
+  return lengths[cutter - 1] ?? Math.max(0, ...lengths);
+}
+
+/** How far a gauge's own cutter goes back when all are filed to the worst, mm. */
+const filedBack = (context: ChainContext, { length }: Correction, gauge: GaugeAt): number =>
+  Math.max(0, ownCutter(context, gauge) - length.value);
+
+/**
+ * What all cutters come to once they are filed: to the worst of them, and where a gauge stands too low until that one
+ * stands right. All that rests on their length rests on this figure.
+ */
+export function afterFiling(
+  context: ChainContext,
+  gauges: readonly GaugeJudgement[],
+  checks: readonly Check[],
+): AfterFiling | null {
+  const { correction } = context;
+  if (!correction) return null;
+  const worst = { length: correction.length.value as number, toGauge: null };
+  const isCalled = checks.some(({ work }) => work === 'file-to-gauges');
+  const { lowest = null, backToGauges = 0 } = gauges[0] ?? {};
+  if (!isCalled || !lowest) return worst;
+  const length = Math.max(0, ownCutter(context, lowest) - backToGauges);
+  return length < worst.length ? { length, toGauge: { side: lowest.side, cutter: lowest.cutter } } : worst;
+}
+
+/** What all cutters come to, mm, and the gauge that pulls them further back than the worst cutter does. */
+export interface AfterFiling {
+  readonly length: number;
+  readonly toGauge: { readonly side: Side; readonly cutter: number } | null;
 }
 
 export function gaugeHeights(context: ChainContext): GaugeHeights {

@@ -10,13 +10,15 @@ import * as texts from '#language/screens/job-chain';
 export function Correction() {
   const { appraisal } = useJob();
   const { show, unit } = useFrame();
-  const { correction, filingsLeft, hoursLeft, imbalance, cutterLimit } = appraisal.chain;
-  if (!correction) return <p className="text-ink-soft">{texts.whichCuttersToMeasure}</p>;
+  const { correction, afterFiling, filingsLeft, hoursLeft, imbalance, cutterLimit } = appraisal.chain;
+  if (!correction || !afterFiling) return <p className="text-ink-soft">{texts.whichCuttersToMeasure}</p>;
   const figures = [
     {
       name: texts.allFiledBackTo,
-      value: show(correction.length.value),
-      also: texts.byCutterAndMark(sideWord[correction.side], correction.cutter, show(cutterLimit)),
+      value: show(afterFiling.length),
+      also: afterFiling.toGauge
+        ? texts.byGaugeAndMark(sideWord[afterFiling.toGauge.side], afterFiling.toGauge.cutter, show(cutterLimit))
+        : texts.byCutterAndMark(sideWord[correction.side], correction.cutter, show(cutterLimit)),
     },
     {
       name: texts.filingsLeft,

@@ -89,7 +89,7 @@ export function Cutters() {
   const { appraisal } = useJob();
   const { show } = useFrame();
   const row = useCutters();
-  const { correction, cutterLimit } = appraisal.chain;
+  const { afterFiling, correction, cutterLimit } = appraisal.chain;
   const [chosen, choose] = useChosen(row, correction);
   const damage = useDamage(chosen.side, chosen.cutter);
   const columns = Math.max(row.cutters.left.length, row.cutters.right.length);
@@ -124,7 +124,7 @@ export function Cutters() {
         left={row.cutters.left}
         right={row.cutters.right}
         mark={cutterLimit}
-        target={correction?.length.value ?? null}
+        target={afterFiling?.length ?? null}
         selected={chosen}
         onSelect={(side, cutter) => choose({ side, cutter }, 'length')}
         onKeyDown={onKeyDown}

@@ -1,5 +1,4 @@
-import { barWork } from '../../../core/bar/checks';
-import { SERVICE, type Operation } from '../../../core/sheet';
+import { barWork, isServiceOnly } from '../../../core/bar/checks';
 import { RailProfile } from '../../../ui/drawings/RailProfile';
 import { Empty, Notice } from '../../../ui/parts/Notice';
 import {
@@ -25,9 +24,6 @@ import * as texts from '#language/screens/job-rework';
 
 const EDGES = ['A', 'B'] as const;
 
-/** What a bar that is kept gets as well. */
-const SERVED: readonly Operation[] = [...SERVICE, 'clean-oil-holes'];
-
 /**
  * Rework of the bar: what comes off which rail, in which order, with its cautions; then the second measurement in the
  * same drawing.
@@ -40,7 +36,7 @@ export function ReworkBar() {
   const { bar, verdicts } = appraisal;
   const operations = barWork(entered.sheet, bar, verdicts.bar, view.schools);
   const isFinished = verdicts.bar.action === 'replace' && operations.length === 0;
-  const isServed = operations.every((operation) => SERVED.includes(operation)) && verdicts.bar.action === 'keep';
+  const isServed = isServiceOnly(verdicts.bar, operations);
   const { levelling } = view.schools;
   const laminated = entered.sheet.bar?.construction === 'laminated';
   if (story && isRenewed(story)) return <FitNew story={story} />;

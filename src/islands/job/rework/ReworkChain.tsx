@@ -60,13 +60,13 @@ function Ribbon() {
   const { appraisal } = useJob();
   const { show } = useFrame();
   const { cutters } = useCutters();
-  const { correction, cutterLimit } = appraisal.chain;
+  const { afterFiling, cutterLimit } = appraisal.chain;
   return (
     <CutterRibbon
       left={cutters.left}
       right={cutters.right}
       mark={cutterLimit}
-      target={correction?.length.value ?? null}
+      target={afterFiling?.length ?? null}
       show={show}
     />
   );
@@ -77,7 +77,7 @@ function SetBacks() {
   const { appraisal } = useJob();
   const { show } = useFrame();
   const { cutters } = useCutters();
-  const target = appraisal.chain.correction?.length.value;
+  const target = appraisal.chain.afterFiling?.length;
   if (target === undefined) return null;
   const rows = (['left', 'right'] as const).flatMap((side) =>
     cutters[side].flatMap(({ length, after }, i) =>

@@ -1,10 +1,9 @@
 import { createContext, useContext, useEffect, useMemo, useState, useSyncExternalStore, type ReactNode } from 'react';
-import type { JobCourse } from '../../../core/course';
 import type { JobView, PutReadingsReply } from '../../../contract';
 import { api, RequestFailed } from '../../frame/api';
 import { JobStore, type Outside, type Snapshot } from './job-store';
 import { keeping } from './keeping';
-import { meaningOf, type Meaning } from './meaning';
+import { courseOf, meaningOf, type Meaning } from './meaning';
 import { Outbox } from './outbox';
 
 /** How often a visible screen asks for what other machines have stored. */
@@ -86,16 +85,6 @@ function useKeepingUp(store: JobStore, jobId: string, who: string): void {
       document.removeEventListener('visibilitychange', leave);
     };
   }, [store, jobId, who]);
-}
-
-/** What became of the job beside its readings. */
-function courseOf({ job, signOffs }: JobView): JobCourse {
-  const signedOff = job.state !== 'open' && signOffs.length > 0;
-  return {
-    signedOff,
-    choices: signedOff ? (signOffs[0]?.plan?.choices ?? null) : null,
-    handedOver: job.state === 'handed-over',
-  };
 }
 
 interface JobProviderProps {

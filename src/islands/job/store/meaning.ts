@@ -2,6 +2,7 @@ import { appraise, type Appraisal, type Rules } from '../../../core/assess';
 import { partStories, type JobCourse, type PartStory } from '../../../core/course';
 import { stepStates, type StepState } from '../../../core/workflow';
 import { sheetFromEntries, type EnteredSheet } from '../../../core/sheet';
+import type { JobView } from '../../../contract';
 import type { Snapshot } from './job-store';
 
 /** What the readings on this screen mean. */
@@ -32,5 +33,15 @@ export function meaningOf(
     appraisal,
     steps: stepStates(sheet, appraisal, course),
     stories: partStories(sheet, appraisal.verdicts, course),
+  };
+}
+
+/** What became of the job beside its readings. */
+export function courseOf({ job, signOffs, choices }: Pick<JobView, 'job' | 'signOffs' | 'choices'>): JobCourse {
+  const signedOff = job.state !== 'open' && signOffs.length > 0;
+  return {
+    signedOff,
+    choices: signedOff ? choices : null,
+    handedOver: job.state === 'handed-over',
   };
 }

@@ -59,7 +59,9 @@ function Planned({ story, verdict, onMeasure }: FoundProps & { readonly story: P
       {left.length > 0 && <p className="mt-1 font-semibold">{texts.stillToDo(work(left))}</p>}
       {done.length > 0 && <p className="mt-1">{texts.isDone(work(done))}</p>}
       {contradicted && <p className="mt-1 font-semibold">{texts.planKeepsWhatIsCondemned}</p>}
-      <p className="mt-2 border-t border-line-strong/40 pt-2 text-sm">{texts.found(verdictHeadline(verdict))}</p>
+      {verdict.action !== story.stands && (
+        <p className="mt-2 border-t border-line-strong/40 pt-2 text-sm">{texts.found(verdictHeadline(verdict))}</p>
+      )}
       <Reasons verdict={verdict} most={2} />
       {moment === 'planned' && !newPart && (
         <>

@@ -4,6 +4,8 @@ export const whichCuttersToMeasure =
 export const allFiledBackTo = 'All filed back to';
 export const byCutterAndMark = (side: string, cutter: number, length: string): string =>
   `by ${side} ${cutter}; the mark is at ${length}`;
+export const byGaugeAndMark = (side: string, cutter: number, length: string): string =>
+  `until the low depth gauge of ${side} ${cutter} stands right; the mark is at ${length}`;
 export const filingsLeft = 'Filings left';
 export const aboutRunningHours = (hoursLeft: number): string => `about ${hoursLeft} running hours at the shop’s rate`;
 export const leftLessRight = 'Left less right';
