@@ -210,6 +210,8 @@ export interface WorkCardView {
   readonly isUndecided: boolean;
   /** Whether the work is no more than what is done at every service. */
   readonly isService: boolean;
+  /** How it is deburred; empty where it need not be. */
+  readonly deburring: readonly string[];
   readonly levelling: { readonly school: string; readonly steps: readonly string[] };
   readonly edges: readonly {
     readonly edge: 'A' | 'B';

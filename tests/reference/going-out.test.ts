@@ -117,6 +117,9 @@ describe('putting it back on (common practice, no source)', () => {
     expect(assessed(saw({ driveSprocket: { wear: '0.9 mm' } })).refit).toContain('tensioner-back');
     expect(assessed(saw({ chain: { checks: { crack: 'yes' } } })).refit).toContain('tension-again');
     expect(assessed(saw({ bar: { checks: { crack: 'yes' } } })).refit).not.toContain('other-edge-down');
+    // Turned over, the other of its oil ports faces the pump.
+    expect(assessed(saw()).refit).toContain('port-clear');
+    expect(assessed(saw({ bar: { checks: { crack: 'yes' } } })).refit).not.toContain('port-clear');
   });
 
   it('asks for nothing where no whole saw came', () => {
@@ -124,6 +127,17 @@ describe('putting it back on (common practice, no source)', () => {
       refit: [],
       proof: { state: 'not-needed' },
     });
+  });
+
+  it('calls a chain too tight that lifts nothing: by the length of the bar, and more round a hard nose', () => {
+    const lift = (value: string, bar: object = {}) =>
+      tensionCheck(sheet({ bar, refit: { lift: value } }), '38', DEFAULTS, DEFAULT_SCHOOLS)!;
+    expect(lift('0 mm')).toMatchObject({ outcome: 'fail', kind: 'min' });
+    expect(lift('3 mm')).toMatchObject({ outcome: 'ok' });
+    expect(lift('2 mm', { effectiveLength: '400 mm' }).outcome).toBe('ok');
+    expect(lift('2 mm', { effectiveLength: '700 mm' }).outcome).toBe('fail');
+    expect(lift('2 mm', { effectiveLength: '400 mm', nose: 'hard' }).outcome).toBe('fail');
+    expect(lift('13 mm')).toMatchObject({ outcome: 'fail', kind: 'max' });
   });
 
   it('lets a tensioned chain lift by a drive link at most, about 12 mm on 3/8, and more round a hard nose by one school', () => {

@@ -7,6 +7,7 @@ import { goesWith, group, length, recorded, someOf } from '../reading';
 export const REFIT_ACTS = [
   'tensioner-back',
   'other-edge-down',
+  'port-clear',
   'cutters-forward',
   'pin-in-hole',
   'nuts-finger-tight',

@@ -15,7 +15,7 @@ export type StillOpen =
   | { readonly code: 'work-left'; readonly part: Part }
   | { readonly code: 'parts-missing'; readonly skus: readonly string[] }
   | { readonly code: 'refit-left'; readonly acts: number }
-  | { readonly code: 'slack' }
+  | { readonly code: 'slack' | 'tight' }
   /** The tension was not measured, or cannot be judged. */
   | { readonly code: 'tension-open' }
   | { readonly code: 'not-proved' }
@@ -45,7 +45,7 @@ function ofPart(part: Part, { action, operations }: Verdict, isReplaced: boolean
 /** Whether the chain hangs, or nobody can say that it does not. */
 function ofTension({ sheet, checks }: Leaving): readonly StillOpen[] {
   const tension = tensionOf(checks);
-  if (tension?.outcome === 'fail') return [{ code: 'slack' }];
+  if (tension?.outcome === 'fail') return [{ code: tension.kind === 'min' ? 'tight' : 'slack' }];
   return tension?.outcome === 'ok' || (!tension && !isWholeSaw(sheet)) ? [] : [{ code: 'tension-open' }];
 }
 

@@ -81,9 +81,13 @@ function decision(
   const condemning = ordered.filter(({ condemns }) => condemns);
   const reason = (check: Check): VerdictReason => ({ code: 'check', check });
   const failed = condemning.filter(({ outcome }) => outcome === 'fail');
-  const grounds = [...worst(failed), ...failed.filter((check) => !worst(failed).includes(check))];
-  if (failed.length > 0)
-    return { part, action: 'replace', operations: [], reasons: grounds.map(reason), decidedBy: grounds[0]! };
+  if (failed.length > 0) {
+    const grounds = [...worst(failed), ...failed.filter((check) => !worst(failed).includes(check))];
+    // Whoever scraps a chain is told all that was found of it, also what work would have mended.
+    const also = part === 'chain' ? worst(ordered.filter((check) => !check.condemns && check.outcome === 'fail')) : [];
+    const reasons = [...grounds, ...also].map(reason);
+    return { part, action: 'replace', operations: [], reasons, decidedBy: grounds[0]! };
+  }
 
   const close = condemning.filter(({ outcome }) => outcome === 'undecided');
   const unjudged = condemning.filter(({ outcome, value }) => outcome === 'not-measured' && value !== null);

@@ -103,6 +103,8 @@ export const DEFAULT_LIMITS = {
   'refit.lift.38': limit(12, 'mm', 'max', 'practice'),
   'refit.lift.404': limit(13, 'mm', 'max', 'practice'),
   'refit.lift.sag': limit(3, 'mm', 'figure', 'practice'),
+  'refit.lift.least': limit(0.4, '%', 'min', 'practice'),
+  'refit.lift.least-hard': limit(1, 'mm', 'figure', 'practice'),
   'proof.drift': limit(5, 'mm', 'max', 'shop'),
   'visit.weeks.bucking': limit(6, 'wk', 'figure', 'practice'),
   'visit.weeks.limbing': limit(6, 'wk', 'figure', 'practice'),

@@ -32,6 +32,8 @@ const ASKED_FOR: Readonly<Partial<Record<RefitAct, (refitting: Refitting) => boo
   'tensioner-back': ({ renewed }) => renewed.includes('driveSprocket'),
   // A new bar has no other edge yet.
   'other-edge-down': ({ renewed }) => !renewed.includes('bar'),
+  // A new bar's port is as it left the shelf.
+  'port-clear': ({ renewed }) => !renewed.includes('bar'),
   'tension-again': ({ renewed }) => renewed.includes('chain'),
   // Proved with the saw running.
   'oil-flies': () => false,

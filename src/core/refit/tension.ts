@@ -1,7 +1,7 @@
 import type { FamilyId } from '../families';
-import { make, readingCheck, workCheck, type Check } from '../judge';
+import { make, readingCheck, workCheck, type Check, type Head } from '../judge';
 import { liftLimitId, type Limit, type Limits } from '../limits';
-import { estimate } from '../quantity';
+import { estimate, type LengthReading } from '../quantity';
 import type { Schools } from '../schools';
 import type { BenchSheet } from '../sheet';
 
@@ -12,6 +12,30 @@ export function liftLimit(family: FamilyId, { bar }: BenchSheet, limits: Limits,
   const limit = limits[liftLimitId(family)];
   const mayHang = schools.tension === 'sag-on-hard-nose' && bar?.nose === 'hard';
   return mayHang ? { ...limit, value: limit.value + limits['refit.lift.sag'].value } : limit;
+}
+
+/** A bar of which nobody knows the length is taken to be this long, mm: shorter ones are rarely seen on the bench. */
+const SHORT_BAR = 250;
+
+/**
+ * How far a tensioned chain must lift: a share of the bar's length, and more round a hard nose, where nothing turns with
+ * it. What lifts less is too tight: it eats power, wears the nose and stretches.
+ */
+export function leastLift({ bar }: BenchSheet, limits: Limits): Limit<'mm'> {
+  const share = limits['refit.lift.least'];
+  const length = [bar?.effectiveLength, bar?.listedLength, bar?.overallLength].find((reading) => reading !== undefined);
+  const long = (length && estimate(length)?.value) ?? SHORT_BAR;
+  const more = bar?.nose === 'hard' ? limits['refit.lift.least-hard'].value : 0;
+  return { ...share, unit: 'mm', role: 'min', value: (long * share.value) / 100 + more };
+}
+
+/** The two limits that a lift lies between, as checks; of two that are held to it the one that it breaks. */
+function liftCheck(head: Head, lift: LengthReading, most: Limit<'mm'>, least: Limit<'mm'>): Check {
+  const value = estimate(lift);
+  const against = (limit: Limit<'mm'>) =>
+    value ? workCheck(head, value, limit) : readingCheck(head, lift, limit, null);
+  const tooTight = against(least);
+  return tooTight.outcome === 'fail' ? tooTight : against(most);
 }
 
 /**
@@ -34,8 +58,7 @@ export function tensionCheck(
       { kind: 'max', outcome: 'not-measured', provenance: 'practice', condemns: false },
     );
   const limit = liftLimit(family, sheet, limits, schools);
-  const value = estimate(lift);
-  return value ? workCheck(head, value, limit) : readingCheck(head, lift, limit, null);
+  return liftCheck(head, lift, limit, leastLift(sheet, limits));
 }
 
 /** The check of the tension, where it was measured. */

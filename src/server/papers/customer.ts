@@ -38,7 +38,7 @@ export function headOf({ shop, on, job }: HandOverDocument, view: ShopView): rea
 
 /** What was found of a part and done with it; a condemned one says why. */
 function partText({ condemned, done, found, why }: Part): string {
-  if (condemned) return condemned[0] ?? '';
+  if (condemned) return condemned.join(' ');
   if (done.length === 0) return why[0] ?? '';
   return texts.foundDoneNow(found[0] ?? '', list(done.map((operation) => operationWord[operation])), why[0] ?? '');
 }

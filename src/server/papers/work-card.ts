@@ -24,7 +24,7 @@ function edgeTable({ edge, effort, rows }: WorkCardView['edges'][number], unit: 
 
 /** What comes off which rail, in which order, and how it is levelled. */
 function barBlocks(view: WorkCardView, unit: UnitSystem): readonly PaperBlock[] {
-  const { edges, left, operations, isUndecided, isService, levelling, cautions } = view;
+  const { edges, left, operations, isUndecided, isService, deburring, levelling, cautions } = view;
   if (operations.length === 0 && edges.length === 0)
     return [{ is: 'notice', kind: 'info', items: [isUndecided ? texts.barIsUndecided : texts.nothingIsToBeDone] }];
   if (isService)
@@ -49,6 +49,12 @@ function barBlocks(view: WorkCardView, unit: UnitSystem): readonly PaperBlock[] 
         [
           { is: 'heading', text: texts.levelling(levelling.school) },
           { is: 'list', items: levelling.steps, numbered: true },
+          ...(deburring.length > 0
+            ? [
+                { is: 'heading', text: texts.deburring } as const,
+                { is: 'list', items: deburring, numbered: true } as const,
+              ]
+            : []),
         ],
       ],
     },

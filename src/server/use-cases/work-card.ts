@@ -8,6 +8,7 @@ import type { JobPartView, WorkCardView, WorkOnPart } from '../../contract';
 import {
   actionWord,
   checkSentence,
+  DEBURR_STEPS,
   shopDay,
   effortSentence,
   exceptionSentence,
@@ -61,6 +62,7 @@ export async function workCardView(
     operations: work.map((operation) => sentence(operationWordIn(operation, schools))),
     isUndecided: verdicts.bar.action === 'undecided',
     isService: isServiceOnly(verdicts.bar, work),
+    deburring: work.includes('deburr') ? DEBURR_STEPS[schools.outerEdges] : [],
     levelling: { school: schoolAnswer.levelling[schools.levelling], steps: LEVELLING_STEPS[schools.levelling] },
     edges: advised.map(({ edge, stations, dressing }) => ({
       edge,

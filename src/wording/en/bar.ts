@@ -215,6 +215,21 @@ export const LEVELLING_STEPS: Record<Schools['levelling'], readonly string[]> = 
   ],
 };
 
+/** How the outer edges are deburred, as the shop's school has them finished. */
+export const DEBURR_STEPS: Record<Schools['outerEdges'], readonly string[]> = {
+  'plain-deburr': [
+    'One direction only: along the outer side, away from the groove and away from the nose.',
+    'Turn the bar round for the other edge; never work back toward you over the nose.',
+    'One light last pass, or the stone, over the rail tops: never into the groove.',
+  ],
+  bevel: [
+    'One direction only: along the outer side, away from the groove and away from the nose.',
+    'Finish with a slight bevel outside, so that the next burr starts later.',
+    'Turn the bar round for the other edge; never work back toward you over the nose.',
+    'One light last pass, or the stone, over the rail tops: never into the groove.',
+  ],
+};
+
 /** Cautions on the work card. */
 export const REWORK_CAUTIONS: readonly string[] = [
   'Gloves at the rail edges. Eye protection with file, belt and air.',

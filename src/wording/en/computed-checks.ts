@@ -167,7 +167,10 @@ export const COMPUTED_WORDS: Readonly<Record<ComputedCheckId, ComputedWords>> = 
   },
   'refit.lift': {
     check: 'Tension',
-    fail: (value, limit) => `The chain lifts ${value} at mid-bar, the most is ${limit}: tension it again.`,
+    fail: (value, limit, check) =>
+      check.kind === 'min'
+        ? `The chain lifts ${value} at mid-bar, the least is ${limit}: too tight, slacken it.`
+        : `The chain lifts ${value} at mid-bar, the most is ${limit}: tension it again.`,
   },
   'proof.oil': {
     check: 'Oil at the nose',

@@ -151,6 +151,8 @@ export function stillOpenSentence(open: StillOpen): string {
         : `${open.acts} acts of putting it back on are not ticked off.`;
     case 'slack':
       return 'The chain lifts more than it may.';
+    case 'tight':
+      return 'The chain is too tight: it lifts less than it must.';
     case 'tension-open':
       return 'The tension was not measured, or cannot be judged.';
     case 'not-proved':

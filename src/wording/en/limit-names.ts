@@ -47,6 +47,8 @@ export const limitName: Record<LimitId, string> = {
   'refit.lift.38lp': 'Lift of the tensioned chain at mid-bar, 3/8 low profile',
   'refit.lift.38': 'Lift of the tensioned chain at mid-bar, 3/8 standard',
   'refit.lift.404': 'Lift of the tensioned chain at mid-bar, .404',
+  'refit.lift.least': 'Least lift of the tensioned chain, of the bar’s length: less is too tight',
+  'refit.lift.least-hard': 'Least lift beside, round a hard nose',
   'refit.lift.sag': 'Lift allowed beside, round a hard nose, where this shop lets it hang',
   'proof.drift': 'Drift that is noticed in a test cut 300 mm deep',
   'visit.weeks.bucking': 'Next visit after bucking, weeks',

@@ -2,6 +2,7 @@ import { barWork, isServiceOnly } from '../../../core/bar/checks';
 import { RailProfile } from '../../../ui/drawings/RailProfile';
 import { Empty, Notice } from '../../../ui/parts/Notice';
 import {
+  DEBURR_STEPS,
   effortSentence,
   LEVELLING_STEPS,
   operationWordIn,
@@ -89,6 +90,16 @@ export function ReworkBar() {
                   <li key={step}>{step}</li>
                 ))}
               </ol>
+              {operations.includes('deburr') && (
+                <>
+                  <h4 className="mt-2 font-bold">{texts.deburring}</h4>
+                  <ol className="list-decimal pl-5">
+                    {DEBURR_STEPS[view.schools.outerEdges].map((step) => (
+                      <li key={step}>{step}</li>
+                    ))}
+                  </ol>
+                </>
+              )}
               <ul className="mt-2 text-sm text-ink-soft">
                 {EDGES.map((edge) => {
                   const { dressing } = bar.edges[edge];

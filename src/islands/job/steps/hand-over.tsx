@@ -68,7 +68,7 @@ function Told({ document }: { readonly document: Document }) {
               <span className={`font-bold ${condemned ? 'text-oxide' : ''}`}>
                 {partName[part]}: {inSentence(storyWord(said[i]!))}
               </span>
-              <span className="block text-sm text-ink-soft">{(condemned ?? why)[0]}</span>
+              <span className="block text-sm text-ink-soft">{condemned ? condemned.join(' ') : why[0]}</span>
             </li>
           ))}
         </ul>

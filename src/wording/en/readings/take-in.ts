@@ -104,10 +104,12 @@ export const TAKE_IN_WORDS = {
     words: {
       'tensioner-back': 'New sprocket: tensioner all the way back first',
       'other-edge-down': 'Bar turned over: the other edge down than came',
+      'port-clear': 'Oil port clear on the side that faces the pump now',
       'cutters-forward': 'Chain on, cutters on top facing the nose',
-      'pin-in-hole': 'Tensioner pin in its hole',
+      'pin-in-hole': 'Bar forward, the screw turned until its pin drops into the bar’s hole',
       'nuts-finger-tight': 'Nuts finger tight',
-      tension: 'Nose held up: it lifts midway by one drive link at most, about 12 mm, and snaps back',
+      tension:
+        'Nose held up: it lifts midway, by one drive link at most, about 12 mm, and snaps back; what lifts nothing is too tight',
       'nuts-evenly': 'Nose still up: tighten the nuts evenly',
       'runs-by-hand': 'It pulls round by hand, gloves on',
       'tension-again': 'New chain: after the first minutes, tension looked at again',

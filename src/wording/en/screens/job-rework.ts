@@ -21,6 +21,7 @@ export const fitItUnderRefit =
 
 // ReworkBar
 export const levelling = 'Levelling';
+export const deburring = 'Deburring';
 export const edgeEffort = (edge: string, effort: string): string => `Edge ${edge}: ${effort}`;
 export const whereInkStaysAfter =
   'Where ink stays after a pass, the rail is low. Another way of levelling is chosen under Shop.';
