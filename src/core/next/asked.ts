@@ -27,6 +27,8 @@ export type NextReason =
   | { readonly code: 'metal-left' }
   /** One of many depth gauges may stand wrong. */
   | { readonly code: 'gauge-open'; readonly chance: number }
+  /** A new part cannot be chosen without it. */
+  | { readonly code: 'chooses-part'; readonly part: Part }
   /** A chain that came off may have hurt what catches it, and the groove. */
   | { readonly code: 'came-off' };
 

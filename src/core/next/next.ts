@@ -10,7 +10,7 @@ import { contradicted, gaugesAgain, levelTests, looksAgain, otherSide, repeats, 
 import { afterDerailing, bearing, lookingFor } from './complaint';
 import { decidingDepths } from './depths';
 import { inOrder } from './order';
-import { angleWaits, identifying, leanWaits, limitWaits, metalLeft, missing } from './parts';
+import { angleWaits, choosingNew, identifying, leanWaits, limitWaits, metalLeft, missing } from './parts';
 
 /** What a sheet means, as far as it decides what to measure. */
 export interface Meaning {
@@ -43,6 +43,7 @@ function worthAsking({ sheet, identity, checks, verdicts, bar, chain, fit, diagn
     ...(isBarOpen ? [...leanWaits(sheet, bar), ...levelTests(bar, sheet), ...metalLeft(bar)] : []),
     ...(isChainOpen ? gaugesAgain(chain) : []),
     ...identifying(sheet, identity),
+    ...choosingNew(sheet, verdicts),
     ...lookingFor(sheet, diagnoses),
     ...afterDerailing(sheet, fit, verdicts),
   ];

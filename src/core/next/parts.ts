@@ -3,6 +3,7 @@ import { EDGES } from '../declared';
 import { metalUnknown, type BarAssessment } from '../bar/checks';
 import type { Identity } from '../identify';
 import { judgedParts, missingReadings, type Check, type Verdict } from '../judge';
+import type { Part } from '../reading';
 import { decidesFor, isThere, minutesFor, type Askable, type BenchSheet } from '../sheet';
 import { sideOf } from '../symptom';
 import { BLIND, SETTLES, type Asked } from './asked';
@@ -70,6 +71,37 @@ export function limitWaits(checks: readonly Check[], { bar }: Identity): Asked[]
       },
     ];
   });
+}
+
+/** What lets a new part be chosen decides no verdict: it comes after what does (shop's figure). */
+const CHOOSES = 0.1;
+
+/** What a new part is chosen by: the class by who runs the saw, a sprocket by its kind and teeth, a bar by its mount. */
+const CHOSEN_BY: Readonly<Record<Part, (sheet: BenchSheet) => readonly Askable[]>> = {
+  chain: ({ job, chain }) =>
+    job?.operatorTrained === undefined && chain?.kickbackClass !== 'low-kickback' && !chain?.bumperLinks
+      ? ['job.operatorTrained']
+      : [],
+  driveSprocket: ({ driveSprocket }) => [
+    ...(driveSprocket?.type === undefined ? (['driveSprocket.type'] as const) : []),
+    ...(driveSprocket?.teeth === undefined ? (['driveSprocket.teeth'] as const) : []),
+  ],
+  bar: ({ bar, saw }) => (bar?.mount || saw?.mount ? [] : ['saw.mount']),
+  nose: ({ bar }) => (bar?.noseReplaceable === true && bar.noseTeeth === undefined ? ['bar.noseTeeth'] : []),
+};
+
+/** What must be said of a condemned part before a new one can be chosen. */
+export function choosingNew(sheet: BenchSheet, verdicts: readonly Verdict[]): Asked[] {
+  const gone = verdicts.filter(({ action }) => action === 'replace');
+  return flatMap(gone, ({ part }) =>
+    CHOSEN_BY[part](sheet).map((measure): Asked => ({
+      measure,
+      gain: CHOOSES,
+      decides: CHOOSES,
+      minutes: minutesFor(measure),
+      reason: { code: 'chooses-part', part },
+    })),
+  );
 }
 
 /** Rails that are as good as level have no lean to reckon. */

@@ -26,7 +26,8 @@ export interface Judged {
 }
 
 /** What rules a combination out: a rule of the set, a verdict, or that there is no such part to be had. */
-export type PlanRule = FitRule | 'part-needs-work' | 'nose-not-replaceable' | 'numbers-not-settled' | `no-${Part}`;
+export type PlanRule =
+  FitRule | 'part-needs-work' | 'nose-not-replaceable' | 'numbers-not-settled' | 'class-not-known' | `no-${Part}`;
 
 /** Why a choice for a part is out of the question by its verdict; null where it is not. */
 function ruledOut(action: Verdict['action'], choice: Choice): PlanRule | null {

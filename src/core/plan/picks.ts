@@ -28,6 +28,10 @@ const isOfAnother = (known: Identified<FamilyId>, pitch: FamilyId): boolean =>
 const chainFor = (numbers: Numbers, shelf: Shelf, wanted: Wanted): StockPart | null =>
   cheapest(shelf.chains.get(numbersKey(numbers)), (part) => suitsClass(part, wanted));
 
+/** Whether there are such chains, and only nobody has said who runs the saw. */
+const onlyByClass = (numbers: Numbers, shelf: Shelf, { kickbackClass }: Wanted): boolean =>
+  kickbackClass === null && cheapest(shelf.chains.get(numbersKey(numbers)), () => true) !== null;
+
 /**
  * The cheapest drive sprocket of a pitch; with as many teeth as the old one had where the pitch stays.
  * @param teeth null where any will do
@@ -49,7 +53,8 @@ function around(
   if (isNew(choices, 'chain')) {
     if (!familyAndGaugeMeet(pitch, gauge)) return { rule: 'family-and-gauge-meet' };
     const chain = chainFor({ pitch, gauge, driveLinks }, shelf, wanted);
-    if (!chain) return { rule: 'no-chain' };
+    if (!chain)
+      return { rule: onlyByClass({ pitch, gauge, driveLinks }, shelf, wanted) ? 'class-not-known' : 'no-chain' };
     picks.chain = chain;
   }
   if (isNew(choices, 'driveSprocket')) {

@@ -337,6 +337,8 @@ export function nextSentence(next: NextMeasurement, unit: UnitSystem = 'mm'): st
       return `${what}: the rails are to be dressed; it tells what metal is left.`;
     case 'gauge-open':
       return `${what}: once more. Whether a depth gauge stands wrong is open (${(100 * reason.chance).toFixed(0)} %), and this one is the likeliest.`;
+    case 'chooses-part':
+      return `${what}: a new ${inSentence(partName[reason.part])} is chosen by it.`;
     case 'came-off':
       return `${what}: a chain that came off may have hurt it.`;
     default:

@@ -23,6 +23,7 @@ const RULES: Readonly<Partial<Record<PlanRule, string>>> = {
   'nose-not-replaceable': 'the nose of this bar cannot be replaced, or nobody has said that it can',
   'nose-is-known': 'teeth and thickness of the nose are not known',
   'numbers-not-settled': 'pitch, gauge or links are not settled: nothing can be chosen by them',
+  'class-not-known': 'who runs the saw decides the kickback class, and nobody has said it',
   'no-chain': 'no chain to be had answers it',
   'no-bar': 'no bar to be had answers it',
   'no-nose': 'no nose to be had answers it',

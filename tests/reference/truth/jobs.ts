@@ -174,7 +174,9 @@ export function measuredJobs(random: Random, runs: number, policy: Policy, choos
     let appraisal = judged(parts);
     while (!isDecided(appraisal) && taken.length < MOST) {
       const open = PARTS.filter((part) => appraisal.verdicts[part].action === 'undecided');
-      const askable = appraisal.next.filter(({ reason }) => reason.code !== 'settles' && reason.code !== 'tells-cause');
+      const askable = appraisal.next.filter(
+        ({ reason }) => !['settles', 'tells-cause', 'chooses-part'].includes(reason.code),
+      );
       const chosen = policy(askable, chooser);
       if (!chosen || open.length === 0) break;
       if (!take(saw, chosen.measure, chosen.at, parts, hands)) throw new Error(`Nobody measures ${chosen.measure}.`);

@@ -1,8 +1,21 @@
 import { PARTS } from '../../../core/reading';
-import { CHOICES, whatIf } from '../../../core/plan';
+import { CHOICES, whatIf, type PlanRule } from '../../../core/plan';
+import { isThere, type Askable } from '../../../core/sheet';
 import type { PlansView, PlanView } from '../../../contract';
-import { choiceWord, dueSentence, money, partName, planNameWord, planNote, planRule, sentence } from '../../../wording';
+import {
+  choiceWord,
+  dueSentence,
+  money,
+  partName,
+  planNameWord,
+  planNote,
+  planRule,
+  readingName,
+  sentence,
+} from '../../../wording';
 import { useFrame } from '../../frame/frame-context';
+import type { Measuring } from '../step-props';
+import { useJob } from '../store/JobContext';
 import { PlanBars } from './PlanBars';
 import * as texts from '#language/screens/job-decide';
 
@@ -10,10 +23,12 @@ interface PlansProps {
   readonly view: PlansView;
   readonly chosen: PlanView | null;
   readonly onChoose: (plan: PlanView) => void;
+  /** Goes to what a plan lacks. */
+  readonly onMeasure: Measuring;
 }
 
 /** The plans side by side on one scale, and what one click on a part's choice leads to. */
-export function Plans({ view, chosen, onChoose }: PlansProps) {
+export function Plans({ view, chosen, onChoose, onMeasure }: PlansProps) {
   const shown = view.plans.filter(({ isBeaten }) => !isBeaten);
   const cards = chosen?.isBeaten ? [...shown, chosen] : shown;
   const most = {
@@ -22,7 +37,7 @@ export function Plans({ view, chosen, onChoose }: PlansProps) {
     hours: Math.max(1, ...cards.map(({ hoursToNext }) => hoursToNext)),
     minutes: Math.max(1, ...cards.map(({ minutes }) => minutes)),
   };
-  if (view.plans.length === 0) return <Impossible view={view} />;
+  if (view.plans.length === 0) return <Impossible view={view} onMeasure={onMeasure} />;
   return (
     <>
       <WhatIf view={view} chosen={chosen} onChoose={onChoose} />
@@ -31,7 +46,7 @@ export function Plans({ view, chosen, onChoose }: PlansProps) {
           <PlanCard key={plan.key} plan={plan} most={most} isChosen={plan.key === chosen?.key} onChoose={onChoose} />
         ))}
       </ul>
-      <Impossible view={view} />
+      <Impossible view={view} onMeasure={onMeasure} />
     </>
   );
 }
@@ -40,7 +55,7 @@ export function Plans({ view, chosen, onChoose }: PlansProps) {
  * What each part does in the chosen plan; another choice goes to the cheapest plan that has it and keeps the most of
  * the others.
  */
-function WhatIf({ view: { plans }, chosen, onChoose }: PlansProps) {
+function WhatIf({ view: { plans }, chosen, onChoose }: Omit<PlansProps, 'onMeasure'>) {
   if (!chosen) return null;
   const parts = PARTS.filter((part) => chosen.choices[part] !== undefined);
   return (
@@ -155,12 +170,51 @@ function PlanCard({ plan, most, isChosen, onChoose }: PlanCardProps) {
   );
 }
 
-/** What the rules make impossible, counted. */
-function Impossible({ view: { ruledOut, plans } }: Pick<PlansProps, 'view'>) {
+/** What a plan lacks, by the rule that it breaks without. */
+const LACKS: Readonly<Partial<Record<PlanRule, Askable>>> = {
+  'class-not-known': 'job.operatorTrained',
+  'bar-mount-is-saw-mount': 'saw.mount',
+  'nose-is-known': 'bar.noseTeeth',
+  'nose-not-replaceable': 'bar.noseReplaceable',
+};
+
+/** What is missed where no plan is possible yet: a number, an answer, or the next reading of an undecided part. */
+function useMissed({ ruledOut }: PlansView): readonly { readonly rule: PlanRule; readonly asks: Askable }[] {
+  const { appraisal, entered } = useJob();
+  const { settledBy } = (['pitch', 'gauge', 'driveLinks'] as const)
+    .map((property) => appraisal.identity.chain[property])
+    .find((property) => property.settledBy !== null) ?? { settledBy: null };
+  const byRule: typeof LACKS = {
+    ...LACKS,
+    ...(settledBy ? { 'numbers-not-settled': settledBy.measure } : {}),
+    ...(appraisal.next[0] ? { 'parts-may-go-back-on': appraisal.next[0].measure } : {}),
+  };
+  return (Object.keys(ruledOut) as PlanRule[]).flatMap((rule) => {
+    const asks = byRule[rule];
+    return asks && !isThere(entered.sheet, asks) ? [{ rule, asks }] : [];
+  });
+}
+
+/** What stands in the way where there is no plan, each with the way to it; and what the rules make impossible, counted. */
+function Impossible({ view, onMeasure }: Pick<PlansProps, 'view' | 'onMeasure'>) {
+  const { ruledOut, plans } = view;
+  const missed = useMissed(view);
   const rules = Object.entries(ruledOut) as [keyof typeof ruledOut, number][];
   return (
     <div className="mt-2 text-sm text-ink-soft">
       {plans.length === 0 && <p className="font-semibold text-ink">{texts.noPlanIsPossible}</p>}
+      {plans.length === 0 && missed.length > 0 && (
+        <ul aria-label={texts.whatIsMissed} className="my-1 grid gap-1">
+          {missed.map(({ rule, asks }) => (
+            <li key={rule} className="flex flex-wrap items-center gap-3 text-ink">
+              <span>{texts.noPlanYet(planRule(rule))}</span>
+              <button type="button" className="quiet" onClick={() => onMeasure(asks)}>
+                {texts.sayIt(readingName(asks))}
+              </button>
+            </li>
+          ))}
+        </ul>
+      )}
       {rules.length > 0 && (
         <details>
           <summary className="min-h-6 underline">

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { looksFirst } from '../../../core/plan';
-import { type Step, PARTS } from '../../../core/reading';
+import { PARTS } from '../../../core/reading';
 import { Notice } from '../../../ui/parts/Notice';
 import { FitRules } from '../decide/FitRules';
 import { PartVerdict } from '../decide/PartVerdict';
@@ -8,11 +8,12 @@ import { Plans } from '../decide/Plans';
 import { SignOff } from '../decide/SignOff';
 import { usePlans } from '../decide/use-plans';
 import { Group, StepHead } from '../parts/StepHead';
+import type { StepProps } from '../step-props';
 import { useJob } from '../store/JobContext';
 import * as texts from '#language/screens/job-decide';
 
 /** Decide: the verdict of every part with what it rests on, the plans, the rules of the set, and the sign-off. */
-export default function Decide({ onOpen }: { onOpen: (step: Step) => void }) {
+export default function Decide({ onOpen, onMeasure }: StepProps) {
   const { appraisal } = useJob();
   const [supplier, setSupplier] = useState(false);
   const state = usePlans(supplier);
@@ -41,7 +42,9 @@ export default function Decide({ onOpen }: { onOpen: (step: Step) => void }) {
           />
           {texts.askTheSupplier}
         </label>
-        {state.is === 'there' && <Plans view={state.view} chosen={chosen} onChoose={({ key }) => setWished(key)} />}
+        {state.is === 'there' && (
+          <Plans view={state.view} chosen={chosen} onChoose={({ key }) => setWished(key)} onMeasure={onMeasure} />
+        )}
       </Group>
       <Group title={texts.doesTheSetBelongTogether}>
         <FitRules fit={appraisal.fitPlanned} />

@@ -134,10 +134,12 @@ function Ordered({ order, isPlanned }: { readonly order: ChainNumbers; readonly 
       </p>
       {!isPlanned && (
         <>
-          <details className="mt-1">
-            <summary className="py-1 text-sm underline">{texts.standardChainAllTheSame}</summary>
-            <Field path="job.kickbackChoice" wide />
-          </details>
+          {order.kickbackClass !== 'standard' && (
+            <details className="mt-1">
+              <summary className="py-1 text-sm underline">{texts.standardChainAllTheSame}</summary>
+              <Field path="job.kickbackChoice" wide />
+            </details>
+          )}
           <Answers order={order} />
         </>
       )}

@@ -29,6 +29,9 @@ export const minutesLong = (minutes: number): string => `${minutes} min`;
 export const hourNotToldApart = ' Its hour is not to be told apart from the cheapest.';
 export const chosen = 'Chosen';
 export const chooseThis = 'Choose this';
+export const whatIsMissed = 'What is missed for a plan';
+export const noPlanYet = (why: string): string => `No plan yet: ${why}.`;
+export const sayIt = (what: string): string => `Go to: ${what}`;
 export const noPlanIsPossible = 'No plan is possible as it stands.';
 export const combinationsAreRuledOut = (count: number): string =>
   plural(count, { one: '# combination is ruled out', other: '# combinations are ruled out' });
