@@ -1,7 +1,7 @@
 import { expect, test, type Page } from './bench';
 import { STEPS } from '../../src/core/reading';
 import { axeFindsNothing } from './axe';
-import { copyOf, freshJob, openJob, saved } from './keyboard';
+import { freshJob, openJob, saved } from './keyboard';
 
 const PHONE = { width: 390, height: 844 };
 const TABLET = { width: 1024, height: 768 };
@@ -11,14 +11,16 @@ async function misplaced(page: Page): Promise<string[]> {
   return page.evaluate(() => {
     const name = (element: Element) =>
       element.getAttribute('aria-label') ?? element.textContent?.trim().slice(0, 40) ?? element.tagName;
-    const fixed = document.querySelector('aside [role=status]');
+    // The strip at the foot lies over whatever scrolls beneath it.
+    const fixed = innerWidth < 768 ? document.querySelector('aside') : null;
     const controls = [...document.querySelectorAll('main :is(button, select, summary, input:not(.sr-only), a)')]
       .filter((element) => element.checkVisibility() && !fixed?.contains(element))
       .map((element) => ({ element, box: element.getBoundingClientRect() }))
       .filter(({ box }) => box.width > 1 && box.height > 1);
     // A wide table scrolls by itself.
     const outside = controls.filter(
-      ({ element, box }) => (box.left < 0 || box.right > innerWidth + 1) && !element.closest('.overflow-x-auto'),
+      ({ element, box }) =>
+        (box.left < 0 || box.right > innerWidth + 1) && !element.closest('.overflow-x-auto, [class*=overflow-x-auto]'),
     );
     const over = controls.flatMap((one, i) =>
       controls.slice(i + 1).flatMap((other) => {
@@ -49,13 +51,53 @@ for (const [what, size] of [
     }
   });
 
-test('on a phone the verdict comes first, steps are a menu, and a reading is typed with its tool', async ({ page }) => {
+/**
+ * Where the first field of a step begins, or the act that it leads to, and where the strip at the foot does; nothing of a
+ * step without either.
+ */
+const firstField = (page: Page) =>
+  page.evaluate(() => {
+    const field = [...document.querySelectorAll('main [data-path], main .act:not(aside *)')].find((each) =>
+      each.checkVisibility(),
+    );
+    const strip = document.querySelector('aside')!.getBoundingClientRect();
+    return field ? { below: field.getBoundingClientRect().top, strip: strip.top } : null;
+  });
+
+test('on a phone the step comes first: its first field stands in the first screen, whatever the step', async ({
+  page,
+}) => {
   await page.setViewportSize(PHONE);
-  await copyOf(page, 'L-0417', 'decide');
+  const seen: string[] = [];
+  for (const step of STEPS) {
+    await openJob(page, 'L-0417', step);
+    const found = await firstField(page);
+    if (!found) continue;
+    seen.push(step);
+    expect(found.below + 44, step).toBeLessThanOrEqual(found.strip);
+  }
+  expect(seen.length).toBeGreaterThan(8);
+});
+
+test('on a phone the verdict is a strip at the foot that opens upward, and goes where it says', async ({ page }) => {
+  await page.setViewportSize(PHONE);
+  await openJob(page, 'L-0417', 'bar');
+  const tag = page.getByRole('complementary', { name: 'Tag: verdicts' });
+  const strip = tag.getByRole('button', { expanded: false });
+  await expect(strip).toContainText('Bar Recondition');
+  await expect(strip).toContainText('Next: ');
+  expect((await strip.boundingBox())!.height).toBeGreaterThanOrEqual(44);
+  await expect(page.getByRole('region', { name: 'Bar: Recondition' })).toBeHidden();
+  await strip.click();
   await expect(page.getByRole('region', { name: 'Bar: Recondition' })).toBeInViewport();
-  const menu = page.getByLabel('Step', { exact: true });
-  const tag = (await page.getByRole('complementary', { name: 'Tag: verdicts' }).boundingBox())!;
-  expect((await menu.boundingBox())!.y).toBeGreaterThanOrEqual(tag.y + tag.height - 1);
+  await axeFindsNothing(page, 'the tag, laid open');
+  await tag.getByRole('button', { name: 'Go there' }).click();
+  await expect(page.getByRole('region', { name: 'Bar: Recondition' })).toBeHidden();
+  await expect(page.locator(':focus')).toBeInViewport();
+});
+
+test('on a phone steps are a menu, and a reading is typed with its tool', async ({ page }) => {
+  await page.setViewportSize(PHONE);
   await freshJob(page, 'identify');
   await page.getByLabel('Step', { exact: true }).selectOption({ label: '5 Bar, open' });
   await expect(page).toHaveURL(/step=bar/);

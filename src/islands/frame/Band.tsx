@@ -22,7 +22,7 @@ function Name() {
       <svg viewBox="0 0 34 20" width="34" height="20" aria-hidden="true" className="text-pine">
         <path d="M0 18 V12 L5 5 V12 L10 5 V12 L15 5 V12 L20 5 V12 L25 5 V12 L30 5 L34 5 V18 Z" fill="currentColor" />
       </svg>
-      <span className="text-[19px] font-extrabold tracking-tight">Serrata</span>
+      <span className="text-[19px] font-extrabold tracking-tight max-md:sr-only">Serrata</span>
     </a>
   );
 }
@@ -62,8 +62,15 @@ function BenchLight() {
   );
 }
 
+interface BandProps {
+  readonly place: Place;
+  /** Whether a phone gives it one row, that scrolls: the work below comes first. */
+  readonly slim: boolean;
+  readonly onShop: (shop: ShopView) => void;
+}
+
 /** The slim band at the top of every place. */
-export function Band({ place, onShop }: { place: Place; onShop: (shop: ShopView) => void }) {
+export function Band({ place, slim, onShop }: BandProps) {
   const { unit, setUnit } = useFrame();
   useKeys(
     useMemo(
@@ -90,9 +97,11 @@ export function Band({ place, onShop }: { place: Place; onShop: (shop: ShopView)
     ),
   );
   return (
-    <header className="no-print sticky top-0 z-30 flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-line-strong bg-paper px-4 py-1 max-md:static">
+    <header
+      className={`no-print sticky top-0 z-30 flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-line-strong bg-paper px-4 py-1 max-md:relative ${slim ? 'max-md:flex-nowrap max-md:gap-x-2 max-md:overflow-x-auto max-md:px-2 max-md:py-0.5' : ''}`}
+    >
       <Name />
-      <nav aria-label={texts.places} className="flex">
+      <nav aria-label={texts.places} className="flex flex-none">
         {PLACES.map(({ id, name, href }) => (
           <a
             key={id}
@@ -104,8 +113,10 @@ export function Band({ place, onShop }: { place: Place; onShop: (shop: ShopView)
           </a>
         ))}
       </nav>
-      <SearchBox />
-      <div className="ml-auto flex items-center gap-2">
+      <div className={slim ? 'contents max-md:hidden' : 'contents'}>
+        <SearchBox />
+      </div>
+      <div className="ml-auto flex flex-none items-center gap-2">
         <UnitSwitch />
         <BenchLight />
         <WhoIsHere onShop={onShop} />

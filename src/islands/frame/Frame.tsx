@@ -76,7 +76,7 @@ export function Frame({ shop: given, preferences, place, under, fixed = false, w
         data-ready={isSettled && !waits}
         className={fixed ? 'flex h-dvh flex-col max-md:h-auto max-md:min-h-dvh' : 'flex min-h-dvh flex-col'}
       >
-        <Band place={place} onShop={setShop} />
+        <Band place={place} slim={fixed} onShop={setShop} />
         {Behind && <Behind />}
         {under?.(value)}
         <main className={fixed ? 'min-h-0 flex-1' : 'mx-auto w-full max-w-[1240px] flex-1 px-5 py-5'}>

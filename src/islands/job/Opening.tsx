@@ -6,6 +6,7 @@ import { firstStep } from './first-step';
 import { JobLayout } from './JobLayout';
 import { StepZone } from './StepZone';
 import { leadingPart } from './tag/lead';
+import { Strip } from './tag/Strip';
 import { TagZone } from './tag/TagZone';
 import { VerdictHead } from './tag/VerdictHead';
 import * as texts from '#language/screens/job';
@@ -43,7 +44,7 @@ export function Opening({ view, asked }: OpeningProps) {
         </StepZone>
       }
       tag={
-        <TagZone>
+        <TagZone strip={<Strip story={leadingStory(view, step)} next={null} />}>
           <KeptVerdicts view={view} step={step} />
         </TagZone>
       }
@@ -53,17 +54,22 @@ export function Opening({ view, asked }: OpeningProps) {
   );
 }
 
+/** What is said of the part of the step. */
+function leadingStory({ kept }: Pick<JobView, 'kept'>, step: Step) {
+  const first = leadingPart(kept.judged, step);
+  return kept.stories.find(({ part }) => part === first);
+}
+
 /** Verdicts by their words, the part of the step first. */
 function KeptVerdicts({ view: { kept }, step }: { view: JobView; step: Step }) {
-  const first = leadingPart(kept.judged, step);
-  const leading = kept.stories.find(({ part }) => part === first);
+  const leading = leadingStory({ kept }, step);
   if (!leading) return null;
   return (
     <>
       <VerdictHead story={leading} />
       <ul>
         {kept.stories
-          .filter(({ part }) => part !== first)
+          .filter((story) => story !== leading)
           .map((story) => (
             <li key={story.part} className="flex items-center justify-between gap-2 border-b border-line px-4 py-2">
               <span className="text-sm font-semibold">{partName[story.part]}</span>

@@ -9,7 +9,7 @@ export function StepZone({ view, children }: { view: Whose; children: ReactNode 
   return (
     <nav
       aria-label={texts.steps}
-      className="no-print relative flex min-h-0 flex-col overflow-y-auto border-r border-line max-md:order-3 max-md:flex-row max-md:items-center max-md:gap-2 max-md:border-r-0 max-md:border-b max-md:px-3 max-md:py-1.5"
+      className="no-print relative flex min-h-0 flex-col overflow-y-auto border-r border-line max-md:order-1 max-md:flex-row max-md:items-center max-md:gap-2 max-md:border-r-0 max-md:border-b max-md:px-2 max-md:py-1"
     >
       <WhoseJob view={view} />
       {children}

@@ -88,7 +88,7 @@ function PlateCard({ plate }: { plate: Plate }) {
 /** One rule's joint; opening it shows its sentence. */
 function JointCard({ joint, end }: { joint: Joint; end: boolean }) {
   return (
-    <details className="group relative flex items-center max-md:static" name="joint">
+    <details className="group relative flex items-center" name="joint">
       <summary
         className={`flex min-h-11 w-[3.9rem] list-none flex-col items-center justify-center text-center text-[11px] leading-[1.05] font-semibold max-lg:w-[3.3rem] ${TONE[joint.state]} [&::-webkit-details-marker]:hidden`}
       >
@@ -99,7 +99,7 @@ function JointCard({ joint, end }: { joint: Joint; end: boolean }) {
         </span>
       </summary>
       <div
-        className={`absolute top-full z-20 w-72 border border-line-strong bg-sheet p-3 text-sm shadow-lg ${end ? 'right-0' : 'left-1/2 -translate-x-1/2'} max-md:inset-x-0 max-md:w-auto max-md:translate-x-0`}
+        className={`absolute top-full z-20 w-72 border border-line-strong bg-sheet p-3 text-sm shadow-lg ${end ? 'right-0' : 'left-1/2 -translate-x-1/2'} max-md:fixed max-md:inset-x-3 max-md:top-auto max-md:bottom-24 max-md:w-auto max-md:translate-x-0`}
       >
         {joint.sentence}
       </div>
@@ -123,12 +123,12 @@ export const Plates = memo(function Plates({ plates, joints, others }: PlatesPro
   return (
     <section
       aria-label={texts.linkedPlatesWhatBelongsTogether}
-      className="flex items-stretch max-md:relative max-md:flex-col max-md:gap-1"
+      className="flex items-stretch max-md:relative max-md:gap-1 max-md:overflow-x-auto"
     >
       {plates.map((plate, i) => (
         <div
           key={plate.name}
-          className={`flex min-w-0 items-stretch ${i < plates.length - 1 ? 'flex-auto' : 'flex-1 basis-28 max-md:basis-auto'}`}
+          className={`flex min-w-0 items-stretch max-md:flex-none ${i < plates.length - 1 ? 'flex-auto' : 'flex-1 basis-28 max-md:basis-auto'}`}
         >
           <PlateCard plate={plate} />
           {joints[i]?.map((joint) => (
@@ -139,7 +139,7 @@ export const Plates = memo(function Plates({ plates, joints, others }: PlatesPro
       <div
         role="group"
         aria-label={texts.rulesOfTheWholeSet}
-        className="ml-2 flex border-l border-line pl-1 max-md:ml-0 max-md:flex-wrap max-md:border-l-0 max-md:pl-0"
+        className="ml-2 flex border-l border-line pl-1 max-md:ml-0 max-md:flex-none"
       >
         {others.map((joint) => (
           <JointCard key={joint.name} joint={joint} end />

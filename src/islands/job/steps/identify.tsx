@@ -47,18 +47,21 @@ export default function Identify() {
   );
   const { View } = VIEWS[view];
   return (
-    <>
+    // On a phone what is typed comes before what it comes to.
+    <div className="flex flex-col">
       <StepHead title={texts.identifyTheLoop}>
         <p className="text-sm text-ink-soft">{texts.threeNumbersOrderAChain}</p>
       </StepHead>
-      <NumberCards />
-      <IdentityFindings />
+      <div className="max-md:order-last max-md:mt-3">
+        <NumberCards />
+        <IdentityFindings />
+      </div>
       <Tabbed chosen={view} onChoose={setView}>
         <TabList label={texts.waysToIdentify} tabs={VIEW_IDS.map((id) => ({ id, name: VIEWS[id].name }))} />
         <TabPanel of={view}>
           <View />
         </TabPanel>
       </Tabbed>
-    </>
+    </div>
   );
 }

@@ -18,7 +18,7 @@ export function Saving({ onShow }: { onShow: (path: string) => void }) {
   return (
     <div
       role="status"
-      className="sticky bottom-0 border-t border-line bg-sheet px-4 py-2 text-sm max-md:pointer-events-none max-md:fixed max-md:inset-x-0 max-md:z-20 max-md:[&_button]:pointer-events-auto"
+      className="sticky bottom-0 border-t border-line bg-sheet px-4 py-2 text-sm max-md:static max-md:row-start-2 max-md:max-w-40 max-md:self-center max-md:border-t-0 max-md:px-3"
     >
       <p className={`flex items-center gap-2 font-semibold ${tone}`}>
         <Icon size={16} aria-hidden="true" />

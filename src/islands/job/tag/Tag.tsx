@@ -1,15 +1,18 @@
+import { useState } from 'react';
 import { Unlink } from 'lucide-react';
 import type { Appraisal } from '../../../core/assess';
 import type { Part, Step } from '../../../core/reading';
 import { partOfCause } from '../../../core/symptom';
 import { STATE_RULES } from '../../../core/fit';
 import type { Measuring } from '../step-props';
-import { fitReason } from '../../../wording';
+import { fitReason, nextName } from '../../../wording';
+import { useFrame } from '../../frame/frame-context';
 import { useJob } from '../store/JobContext';
 import { Ails } from './Ails';
 import { leadingPart } from './lead';
 import { NextMeasurement } from './Next';
 import { Saving } from './Saving';
+import { Strip } from './Strip';
 import { TagZone } from './TagZone';
 import { LeadVerdict, OtherVerdict } from './Verdicts';
 import * as texts from '#language/screens/job';
@@ -34,14 +37,35 @@ interface TagProps {
 /**
  * The tag at the right: verdict, deciding reason, doubt, and the next best measurement. It changes with every reading.
  */
-export function Tag({ step, part, onMeasure, onOpen, onShow }: TagProps) {
+export function Tag({ step, part, ...ways }: TagProps) {
+  const [isOpen, setOpen] = useState(false);
+  // On a phone what is gone to lies under the tag: it is shut.
+  const onMeasure: Measuring = (asked, at) => {
+    setOpen(false);
+    ways.onMeasure(asked, at);
+  };
+  const onOpen = (next: Step) => {
+    setOpen(false);
+    ways.onOpen(next);
+  };
+  const onShow = (path: string) => {
+    setOpen(false);
+    ways.onShow(path);
+  };
   const { appraisal, stories } = useJob();
   const there = stories.map((story) => story.part);
   const first = leadingPart(there, step, part ?? partInFront(step, appraisal));
   const leading = stories.find((story) => story.part === first);
   const hasGone = stories[0]?.moment === 'out';
+  const [next] = appraisal.plan.steps;
+  const { unit } = useFrame();
   return (
-    <TagZone below={<Saving onShow={onShow} />}>
+    <TagZone
+      strip={<Strip story={leading} next={hasGone || !next ? null : nextName(next, unit)} />}
+      isOpen={isOpen}
+      onToggle={() => setOpen(!isOpen)}
+      below={<Saving onShow={onShow} />}
+    >
       <Clashes />
       {leading ? <LeadVerdict story={leading} onMeasure={onMeasure} /> : <NothingYet />}
       <ul>

@@ -100,6 +100,9 @@ export const nothingMeasuredYet = 'Nothing measured yet';
 export const verdictsAppearHere =
   'Verdicts appear here with the first readings. Begin where you like; a stamp is read in seconds.';
 
+// Strip
+export const nextReading = (what: string): string => `Next: ${what}`;
+
 // TagZone
 export const tagVerdicts = 'Tag: verdicts';
 
