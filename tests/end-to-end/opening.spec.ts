@@ -40,7 +40,7 @@ test('a job that is opening is whole to axe, on a desk and on a phone', async ({
     await expect(
       viewport.width > 700
         ? tag.getByRole('region', { name: 'Chain: Keep' })
-        : tag.getByRole('button', { name: 'Chain Keep' }),
+        : tag.getByRole('button', { name: 'Chain: Keep' }),
     ).toBeVisible();
     await expect(page.getByText('Opening…')).toBeVisible();
     await axeFindsNothing(page, `opening, ${viewport.width} wide`);

@@ -51,15 +51,10 @@ for (const [what, size] of [
     }
   });
 
-/**
- * Where the first field of a step begins, or the act that it leads to, and where the strip at the foot does; nothing of a
- * step without either.
- */
+/** Where the first field of a step begins, and where the strip at the foot does; nothing of a step without a field. */
 const firstField = (page: Page) =>
   page.evaluate(() => {
-    const field = [...document.querySelectorAll('main [data-path], main .act:not(aside *)')].find((each) =>
-      each.checkVisibility(),
-    );
+    const field = [...document.querySelectorAll('main [data-path]')].find((each) => each.checkVisibility());
     const strip = document.querySelector('aside')!.getBoundingClientRect();
     return field ? { below: field.getBoundingClientRect().top, strip: strip.top } : null;
   });
@@ -84,7 +79,7 @@ test('on a phone the verdict is a strip at the foot that opens upward, and goes 
   await openJob(page, 'L-0417', 'bar');
   const tag = page.getByRole('complementary', { name: 'Tag: verdicts' });
   const strip = tag.getByRole('button', { expanded: false });
-  await expect(strip).toContainText('Bar Recondition');
+  await expect(strip).toContainText('Bar: Recondition');
   await expect(strip).toContainText('Next: ');
   expect((await strip.boundingBox())!.height).toBeGreaterThanOrEqual(44);
   await expect(page.getByRole('region', { name: 'Bar: Recondition' })).toBeHidden();

@@ -23,6 +23,9 @@ test('from an empty job to the order slip by keyboard alone, and a reload keeps 
   await ready(page);
   await expect(page.getByText('Nothing measured yet')).toBeVisible();
 
+  // Taken in, the caret is in the first open field of the step.
+  const inField = () => page.evaluate(() => document.activeElement?.closest('[data-zone=step] [data-path]') !== null);
+  await expect.poll(inField).toBe(true);
   await tabTo(page, 'In the customer’s words');
   await page.keyboard.type('pulls to the left');
   await tabTo(page, 'cuts in a curve, left');
@@ -77,7 +80,7 @@ test('from an empty job to the order slip by keyboard alone, and a reload keeps 
   await expect(page.getByRole('region', { name: 'Bar: Recondition' })).toContainText('Dress the rails');
 
   await page.keyboard.press('8');
-  await expect(page.getByRole('main')).toContainText('rests on step between the rails, edge A, station 3');
+  await expect(page.getByRole('main')).toContainText('rests on step between the rails, edge A at 210 mm');
   await page.keyboard.press('0');
   await expect(page.getByRole('main')).toContainText('LD-3250-72');
   await saved(page);
@@ -104,6 +107,13 @@ test('signing off is recorded with who and when, and can be opened again', async
   await page.getByRole('button', { name: /^Decide/ }).click();
   await page.getByRole('button', { name: /^Sign off as/ }).click();
   await expect(page.getByText(/Signed off by Ines Holloway/)).toBeVisible();
+  // The focus stands on the way to the next step; the key of the step that is shown goes to its first open field.
+  const next = page.locator('nav [data-step-next] button');
+  await expect(next).toBeFocused();
+  await page.keyboard.press('f');
+  await page.keyboard.press('f');
+  await expect(page.locator('[data-zone=step] :focus')).toHaveCount(1);
+  await page.getByRole('button', { name: /^Decide/ }).click();
   await page.getByRole('button', { name: 'Open again' }).click();
   await expect(page.getByRole('button', { name: /^Sign off as/ })).toBeVisible();
 });

@@ -72,7 +72,7 @@ function Fields({ kept, onKeep }: NewJobFormProps) {
       // Asked once more by the whole name: what is offered may be behind what was typed.
       const owners = await api.get<readonly OwnerView[]>(ownersAt(draft.customer));
       const { id } = await api.post<{ id: string }>('/api/jobs', request(draft, owners, who || UNNAMED));
-      window.location.assign(`/jobs/${id}?step=take-in`);
+      window.location.assign(`/jobs/${id}?step=take-in&go=field`);
     },
     otherwise: texts.theJobWasNotSaved,
   });

@@ -96,7 +96,7 @@ async function makeJob(counter: Counter, { customer, saw }: Whose, by: string): 
     promisedFor: null,
     entries: counter.entries,
   });
-  window.location.assign(`/jobs/${id}?step=identify`);
+  window.location.assign(`/jobs/${id}?step=identify&go=field`);
 }
 
 function remember(counter: Counter, { customer, saw }: Whose, by: string): Promise<KnownSawView> {

@@ -25,6 +25,7 @@ export function JobLayout({ step, plates, steps, tag, children }: JobLayoutProps
         <div
           className="relative min-h-0 overflow-y-auto px-5 py-2 max-md:order-3 max-md:overflow-visible max-md:px-3"
           tabIndex={-1}
+          data-zone="step"
         >
           {children}
         </div>

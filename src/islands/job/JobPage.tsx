@@ -6,7 +6,7 @@ import { stationOf, stationPath } from '../../core/declared';
 import { unpackJob, type JobView, type SentJob } from '../../contract';
 import { Plates } from '../../ui/parts/Plates';
 import { Frame } from '../frame/Frame';
-import { focusPlace } from '../frame/focus';
+import { focusFirst, focusNextStep, focusPlace } from '../frame/focus';
 import { useFrame } from '../frame/frame-context';
 import { useHydrated } from '../frame/hydrated';
 import { whenIdle } from '../frame/idle';
@@ -16,7 +16,7 @@ import type { Preferences } from '../frame/preferences';
 import { UNNAMED } from '../../wording';
 import { jointsOf, platesOf, setJointsOf } from './plates';
 import { destinationOf } from './places';
-import { firstStep } from './first-step';
+import { firstStep, goesOn } from './first-step';
 import { JobLayout } from './JobLayout';
 import { Opening } from './Opening';
 import { StepList } from './StepList';
@@ -78,6 +78,22 @@ function useGoTo(): readonly [Target, (path: string, at?: number | null) => void
   return [target, useCallback((path, at = null) => setTarget(({ count }) => ({ path, at, count: count + 1 })), [])];
 }
 
+/** Takes the caret to the next thing to do in the step that is shown, once for every wish. */
+function useGoToFirst(begins: boolean): () => void {
+  const [wishes, setWishes] = useState(begins ? 1 : 0);
+  useEffect(() => {
+    if (wishes === 0) return;
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    const look = (left: number) => {
+      const zone = document.querySelector('[data-zone=step]');
+      if (!(zone && focusFirst(zone)) && left > 0) timer = setTimeout(() => look(left - 1), PAUSE);
+    };
+    look(LOOKS);
+    return () => clearTimeout(timer);
+  }, [wishes]);
+  return useCallback(() => setWishes((count) => count + 1), []);
+}
+
 /** Says that a step answers keys and taps, and then fetches the others while nothing else is to do. */
 function Opened({ onOpened }: { onOpened: () => void }) {
   useEffect(() => {
@@ -89,7 +105,12 @@ function Opened({ onOpened }: { onOpened: () => void }) {
 
 function Job({ asked, onOpened }: { asked: string; onOpened: () => void }) {
   const { appraisal, entered, snapshot, steps } = useJob();
+  const [goes] = useState(goesOn);
   const [step, setStep] = useState<Step>(() => firstStep(asked, nextStep(steps)));
+  const goToFirst = useGoToFirst(goes === 'field');
+  useEffect(() => {
+    if (goes === 'next') focusNextStep();
+  }, [goes]);
   const [target, goTo] = useGoTo();
   const [part, setPart] = useState<Part | null>(null);
   const open = useCallback((next: Step) => {
@@ -97,6 +118,7 @@ function Job({ asked, onOpened }: { asked: string; onOpened: () => void }) {
     setPart(null);
     const address = new URL(window.location.href);
     address.searchParams.set('step', next);
+    address.searchParams.delete('go');
     window.history.replaceState(null, '', address);
   }, []);
   const measure = useCallback<Measuring>(
@@ -109,8 +131,10 @@ function Job({ asked, onOpened }: { asked: string; onOpened: () => void }) {
         return;
       }
       const { step: there, path } = destinationOf(asked, entered.stationKeys);
+      // Links are counted twice: after the first count it is the second that is asked for.
+      const isCounted = asked === 'chain.driveLinks' && entered.sheet.chain?.driveLinks?.length === 1;
       open(there);
-      goTo(path);
+      goTo(isCounted ? 'chain.driveLinks.1' : path);
     },
     [snapshot, entered, goTo, open],
   );
@@ -140,7 +164,8 @@ function Job({ asked, onOpened }: { asked: string; onOpened: () => void }) {
           does: texts.goToAStep,
           answer: (key) => {
             const meant = STEPS.find((each) => stepRow(each).key === key);
-            if (meant) open(meant);
+            if (meant === step) goToFirst();
+            else if (meant) open(meant);
             return meant !== undefined;
           },
         },
@@ -153,7 +178,7 @@ function Job({ asked, onOpened }: { asked: string; onOpened: () => void }) {
         { shown: ['Enter'], does: texts.enterAReading },
         { shown: ['F8'], does: texts.nextToolInALength },
       ],
-      [open, measure, next],
+      [open, measure, next, step, goToFirst],
     ),
   );
   const StepView = STEP_VIEWS[step];

@@ -23,12 +23,20 @@ interface StepListProps {
 /** The steps in working order. None is locked: a technician may start in the middle. On a phone they are a menu. */
 export function StepList({ current, onOpen }: StepListProps) {
   const { steps, view } = useJob();
+  const at = steps.findIndex(({ step }) => step === current);
+  const next = steps.find(({ step, state }, i) => i > at && state === 'open' && !stepRow(step).aside)?.step;
   return (
     <StepZone view={view}>
       <StepMenu steps={steps} current={current} onOpen={onOpen} />
       <ol className="max-md:hidden">
         {steps.map((state) => (
-          <StepButton key={state.step} state={state} isCurrent={current === state.step} onOpen={onOpen} />
+          <StepButton
+            key={state.step}
+            state={state}
+            isCurrent={current === state.step}
+            isNext={next === state.step}
+            onOpen={onOpen}
+          />
         ))}
       </ol>
     </StepZone>
@@ -55,13 +63,15 @@ const StepMenu = memo(function StepMenu({ steps, current, onOpen }: StepListProp
 interface StepButtonProps {
   readonly state: StepState;
   readonly isCurrent: boolean;
+  /** The first open step after the one that is shown. */
+  readonly isNext: boolean;
   readonly onOpen: (step: Step) => void;
 }
 
-const StepButton = memo(function StepButton({ state, isCurrent, onOpen }: StepButtonProps) {
+const StepButton = memo(function StepButton({ state, isCurrent, isNext, onOpen }: StepButtonProps) {
   const Mark = MARK[state.state];
   return (
-    <li>
+    <li data-step-next={isNext || undefined}>
       <button
         type="button"
         aria-current={isCurrent ? 'step' : undefined}

@@ -71,7 +71,8 @@ export function SignOff({ onOpen, plan, supplier }: SignOffProps) {
             }
           : {},
       );
-      window.location.reload();
+      if (action === 'sign-off') window.location.assign(`/jobs/${view.job.id}?step=decide&go=next`);
+      else window.location.reload();
     } catch (error) {
       const isRefusal = error instanceof RequestFailed;
       setRefused({

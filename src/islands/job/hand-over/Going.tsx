@@ -32,7 +32,7 @@ export function Going({ view: { draft, last, upToReading }, onHandedOver }: Goin
     const request: HandOverRequest = { by: who, upToReading, nextVisit: day, note: note.trim() };
     try {
       onHandedOver(await api.post<HandOverPage>(`/api/jobs/${view.job.id}/hand-over`, request));
-      window.location.reload();
+      window.location.assign(`/jobs/${view.job.id}?step=hand-over&go=field`);
     } catch (error) {
       setRefused(failure(error, texts.itWasNotHandedOver));
       setBusy(false);

@@ -1,9 +1,10 @@
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { BookingState } from '../../../core/booking';
 import type { JobPartAct, JobPartsView, JobPartView, OrderAct } from '../../../contract';
 import { Notice } from '../../../ui/parts/Notice';
 import { bookingWord, money, plainDay, shopMoment, UNNAMED } from '../../../wording';
 import { api, failure } from '../../frame/api';
+import { focusNextStep } from '../../frame/focus';
 import { useFrame } from '../../frame/frame-context';
 import { Group } from '../parts/StepHead';
 import { useJob } from '../store/JobContext';
@@ -29,11 +30,21 @@ export function JobParts({ parts: { data, put } }: { readonly parts: JobData<Job
   const { who } = useFrame();
   const [busy, setBusy] = useState(false);
   const [refused, setRefused] = useState<string | null>(null);
+  const [done, setDone] = useState(0);
+  const list = useRef<HTMLUListElement>(null);
+  // What was pressed is gone: the focus goes on to the next part, or to the step that is next.
+  useEffect(() => {
+    if (done === 0) return;
+    const next = list.current?.querySelector('.act');
+    if (next instanceof HTMLElement) next.focus();
+    else focusNextStep();
+  }, [done]);
   const send = async (url: string, body: Omit<JobPartAct, 'by' | 'id'> | Omit<OrderAct, 'by' | 'id'>) => {
     setBusy(true);
     try {
       put(await api.post<JobPartsView>(url, { id: crypto.randomUUID(), by: who || UNNAMED, ...body }));
       setRefused(null);
+      setDone((count) => count + 1);
     } catch (error) {
       setRefused(failure(error, texts.notBooked));
     }
@@ -49,7 +60,7 @@ export function JobParts({ parts: { data, put } }: { readonly parts: JobData<Job
       {data !== null && data !== 'failed' && (
         <>
           <None view={data} />
-          <ul className="border-t border-line">
+          <ul ref={list} className="border-t border-line">
             {data.parts.map((part) => (
               <PartLine key={part.sku} part={part} busy={busy} onPart={onPart} onOrder={onOrder} />
             ))}

@@ -106,17 +106,19 @@ function Told({ document }: { readonly document: Document }) {
 /** The papers, each to read, to print and as PDF; the document and the calendar file. */
 function Papers({ papers }: { readonly papers: readonly PaperLink[] }) {
   const { view } = useJob();
+  const isOut = view.job.state === 'handed-over';
   const { id } = view.job;
   return (
     <Group title={texts.papers}>
       <ul className="border-t border-line">
-        {papers.map((paper) => (
+        {papers.map((paper, i) => (
           <li key={paper.id} className="flex items-center gap-2 border-b border-line py-1">
             <span className="flex-1 font-semibold">{paper.name}</span>
             <a
               className="flex quiet items-center gap-1.5"
               href={`/jobs/${id}/${paper.id}`}
               aria-label={texts.pageToPrint(paper.name)}
+              data-next={i === 0 && isOut ? true : undefined}
             >
               <Printer size={16} aria-hidden="true" />
               {texts.page}

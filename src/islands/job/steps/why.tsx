@@ -47,6 +47,11 @@ export default function WhyStep({ onMeasure }: StepProps) {
       <StepHead title={texts.whatAilsIt}>
         <p className="text-sm text-ink-soft">{texts.sharesOfTheComplaint}</p>
       </StepHead>
+      {/* What was complained of is said once; where it is, its causes come first. */}
+      <details open={!chosen} className="mb-2 border-b border-line">
+        <summary className="min-h-11 py-2.5 font-semibold underline">{texts.theComplaintAsSymptoms}</summary>
+        <Field path="job.symptoms" />
+      </details>
       {chosen ? (
         <Tabbed chosen={chosen.symptom} onChoose={setOpened}>
           <TabList
@@ -60,9 +65,6 @@ export default function WhyStep({ onMeasure }: StepProps) {
       ) : (
         <p className="mb-3 max-w-prose">{texts.noSymptomIsSaid}</p>
       )}
-      <Group title={texts.theComplaintAsSymptoms}>
-        <Field path="job.symptoms" />
-      </Group>
     </>
   );
 }

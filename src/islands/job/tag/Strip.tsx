@@ -17,10 +17,10 @@ export function Strip({ story, next }: StripProps) {
       {story ? (
         <span className={`flex items-center gap-1.5 font-extrabold ${verdictTone(story.stands)}`}>
           <VerdictMark verdict={story.stands} size={16} />
-          <span className="font-semibold text-ink">{partName[story.part]}</span> {storyWord(story)}
+          {`${partName[story.part]}: ${storyWord(story)}`}
         </span>
       ) : (
-        <span className="font-bold text-steel">{texts.nothingMeasuredYet}</span>
+        <span className="font-bold text-steel">{texts.noVerdictYet}</span>
       )}
       {next && <span className="block truncate text-ink-soft">{texts.nextReading(next)}</span>}
     </span>

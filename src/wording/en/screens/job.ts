@@ -101,6 +101,7 @@ export const verdictsAppearHere =
   'Verdicts appear here with the first readings. Begin where you like; a stamp is read in seconds.';
 
 // Strip
+export const noVerdictYet = 'No verdict yet';
 export const nextReading = (what: string): string => `Next: ${what}`;
 
 // TagZone
