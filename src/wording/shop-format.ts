@@ -25,6 +25,12 @@ export function money(smallest: number, shop: ShopStyle): string {
 export const amountText = (smallest: number, shop: ShopStyle): string =>
   (smallest / 10 ** decimalsOf(shop)).toFixed(decimalsOf(shop));
 
+/** The sign of the shop's currency, such as `£`. */
+export const currencySign = ({ currency, style }: Pick<ShopStyle, 'currency' | 'style'>): string =>
+  numberFormat(style, { style: 'currency', currency })
+    .formatToParts(1)
+    .find(({ type }) => type === 'currency')?.value ?? currency;
+
 /** A whole number as the shop writes it, such as `20,000`. */
 export const wholeNumber = (value: number, { style }: Pick<ShopStyle, 'style'>): string =>
   numberFormat(style, { maximumFractionDigits: 0 }).format(value);

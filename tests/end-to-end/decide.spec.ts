@@ -115,9 +115,10 @@ test('a rate is tried on the open jobs before it is saved, and limits are found 
   await visit(page, '/shop?view=rates');
   const row = page.getByRole('textbox', { name: /^What an hour of work costs/ });
   await expect(page.getByText('invented, until the shop sets it').first()).toBeVisible();
-  await row.fill('9000');
+  await expect(row).toHaveValue('42.00');
+  await row.fill('90');
   await expect(page.getByRole('status').filter({ hasText: 'open jobs' })).toContainText('Least today up by');
-  await row.fill('4200');
+  await row.fill('42.00');
   await expect(page.getByRole('status').filter({ hasText: 'open jobs' })).toBeHidden();
   await page.getByRole('tab', { name: 'Limits' }).click();
   await page.getByRole('searchbox', { name: 'Find' }).fill('chain elongation');

@@ -74,12 +74,12 @@ test('refitting is ticked off in order, open while a whole saw waits for it', as
   await page.keyboard.press('Escape');
   await page.keyboard.press('f');
   await page.getByText('Chain on, cutters on top facing the nose').click();
-  await expect(page.getByText('1 of 7')).toBeVisible();
+  await expect(page.getByText('1 of 8')).toBeVisible();
   await page.getByRole('radio', { name: 'B', exact: true }).check();
   await saved(page);
   await revisit(page);
   await page.keyboard.press('f');
-  await expect(page.getByText('1 of 7')).toBeVisible();
+  await expect(page.getByText('1 of 8')).toBeVisible();
   await expect(page.getByRole('button', { name: /^Refit.*open/ })).toHaveAttribute('aria-current', 'step');
   for (const act of await page.getByRole('checkbox').all()) await tick(act);
   await page.getByLabel('Lift at mid-bar').fill('8');

@@ -7,6 +7,8 @@ import { Form, Refusal, useSentForm, useStanding } from '../frame/form';
 import { useFrame } from '../frame/frame-context';
 import { useChangedHere } from '../frame/server-data';
 import { LimitEffect } from './LimitEffect';
+import { limitText, limitTyped, unitText } from './limit-text';
+import { isRate } from './rates';
 import * as texts from '#language/screens/shop';
 
 interface Typed {
@@ -19,15 +21,15 @@ interface Typed {
  * elsewhere meanwhile.
  */
 export function LimitRow({ id, limit }: { id: LimitId; limit: Limit }) {
-  const { who } = useFrame();
+  const { shop, who } = useFrame();
   const changedHere = useChangedHere();
   const [notPutBack, setNotPutBack] = useState<string | null>(null);
   const store = async (value: string | null, source: string) => {
-    const given = { value, source: source.trim() === '' ? null : source };
+    const given = { value: value && limitTyped(value, limit.unit, shop), source: source.trim() === '' ? null : source };
     // Whatever came of it, what stands is shown.
     await api.put(`/api/limits/${id}`, { by: who || UNNAMED, ...given, was: limit.value }).finally(changedHere);
   };
-  const stands = useMemo(() => ({ value: String(limit.value), source: limit.source ?? '' }), [limit]);
+  const stands = useMemo(() => ({ value: limitText(limit, shop), source: limit.source ?? '' }), [limit, shop]);
   const form = useSentForm<Typed>({
     start: stands,
     send: async ({ value, source }) => {
@@ -63,12 +65,16 @@ export function LimitRow({ id, limit }: { id: LimitId; limit: Limit }) {
           aria-invalid={errors.root !== undefined}
           aria-describedby={errorId}
         />
-        <span className="figures text-sm">{limit.unit === 'count' ? '' : limit.unit}</span>
+        <span className="figures text-sm">{unitText(limit.unit, shop)}</span>
       </label>
       <span className="text-sm">{provenanceWord[limit.provenance]}</span>
       <label className="grid">
         <span className="sr-only">{texts.sourceOf(limitName[id])}</span>
-        <input className="entry w-full" placeholder={texts.makersSource} {...form.register('source')} />
+        <input
+          className="entry w-full"
+          placeholder={isRate(id) ? texts.whereFrom : texts.makersSource}
+          {...form.register('source')}
+        />
       </label>
       <span className="flex gap-2">
         {isDirty && (
@@ -78,12 +84,12 @@ export function LimitRow({ id, limit }: { id: LimitId; limit: Limit }) {
         )}
         {!isDirty && isOwn && limit.value !== DEFAULT_LIMITS[id].value && (
           <button type="button" className="quiet px-3" onClick={putBack}>
-            {texts.backToValue(DEFAULT_LIMITS[id].value)}
+            {texts.backToValue(limitText(DEFAULT_LIMITS[id], shop))}
           </button>
         )}
       </span>
       <div id={errorId} className="col-span-full">
-        {isDirty && typed !== String(limit.value) && <LimitEffect id={id} value={typed} />}
+        {isDirty && typed !== stands.value && <LimitEffect id={id} value={limitTyped(typed, limit.unit, shop)} />}
         <Refusal form={form} />
         {notPutBack && <Notice kind="error">{notPutBack}</Notice>}
       </div>

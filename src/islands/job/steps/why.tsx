@@ -41,17 +41,13 @@ export default function WhyStep({ onMeasure }: StepProps) {
   const { appraisal } = useJob();
   const { diagnoses } = appraisal;
   const [opened, setOpened] = useState<string | null>(null);
+  const [hasRoom] = useState(() => window.matchMedia('(width >= 48rem)').matches);
   const chosen = diagnoses.find(({ symptom }) => symptom === opened) ?? diagnoses[0];
   return (
     <>
       <StepHead title={texts.whatAilsIt}>
         <p className="text-sm text-ink-soft">{texts.sharesOfTheComplaint}</p>
       </StepHead>
-      {/* What was complained of is said once; where it is, its causes come first. */}
-      <details open={!chosen} className="mb-2 border-b border-line">
-        <summary className="min-h-11 py-2.5 font-semibold underline">{texts.theComplaintAsSymptoms}</summary>
-        <Field path="job.symptoms" />
-      </details>
       {chosen ? (
         <Tabbed chosen={chosen.symptom} onChoose={setOpened}>
           <TabList
@@ -65,6 +61,11 @@ export default function WhyStep({ onMeasure }: StepProps) {
       ) : (
         <p className="mb-3 max-w-prose">{texts.noSymptomIsSaid}</p>
       )}
+      {/* What was complained of is said once: on a phone it is laid open by who means to change it. */}
+      <details open={!chosen || hasRoom} className="border-t border-line">
+        <summary className="min-h-11 py-2.5 font-bold">{texts.theComplaintAsSymptoms}</summary>
+        <Field path="job.symptoms" />
+      </details>
     </>
   );
 }

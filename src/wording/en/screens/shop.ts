@@ -68,9 +68,10 @@ export const nothingByTheseWords = 'Nothing by these words';
 export const limitNotSaved = 'The limit was not saved.';
 export const limitNotPutBack = 'The limit was not put back.';
 export const sourceOf = (limitName: string): string => `Source of ${limitName}, where it is a maker’s figure`;
+export const whereFrom = 'where it comes from';
 export const makersSource = 'maker’s source';
 export const save = 'Save';
-export const backToValue = (count: number): string => `Back to ${count}`;
+export const backToValue = (value: string): string => `Back to ${value}`;
 
 // SchoolChoices
 export const practitionersDisagreeOnThese =
