@@ -27,6 +27,7 @@ import type { Rules } from './rules';
 import { toldOf } from './told';
 import {
   beginOf,
+  isWithin,
   idleReadings,
   withOwnScatter,
   type Askable,
@@ -119,7 +120,7 @@ export function appraise(
     chain,
     fit,
     diagnoses,
-  }).filter(({ measure }) => !isOfRenewed(measure, signed));
+  }).filter((asked) => !isOfRenewed(asked, signed));
   const plan = measuringPlan(next);
   const hangsOn = eachPart((part) => factorsOf(verdicts[part], checks, bar, doneOn(part, sheet)));
   const lift = tensionCheck(sheet, identity.chain.pitch.value ?? identity.bar.pitch.value, limits, schools);
@@ -150,10 +151,12 @@ export function appraise(
 }
 
 /** Of a part that the signed plan renews nothing more is asked. */
-const isOfRenewed = (measure: Askable, signed: SignedChoices | null): boolean => {
-  const root = beginOf(measure).split('.')[0];
-  return signed !== null && PARTS.some((part) => part === root && signed[part] === 'replace');
-};
+const isOfRenewed = ({ measure, reason }: NextMeasurement, signed: SignedChoices | null): boolean =>
+  PARTS.some(
+    (part) =>
+      signed?.[part] === 'replace' &&
+      (reason.code === 'chooses-part' ? reason.part === part : part !== 'nose' && isWithin(beginOf(measure), part)),
+  );
 
 const eachPart = <T>(of: (part: Part) => T): Readonly<Record<Part, T>> =>
   Object.fromEntries(PARTS.map((part) => [part, of(part)])) as Record<Part, T>;

@@ -1,4 +1,5 @@
 import type { Part } from '../reading';
+import { beginOf, isWithin, type Askable } from '../sheet';
 import type { FitJudgement, FitRule } from './rules';
 
 /**
@@ -26,6 +27,10 @@ const STATE_OF: Readonly<Partial<Record<FitRule, readonly Part[]>>> = {
 const staying = (parts: readonly Part[], renewed: readonly Part[]): readonly Part[] =>
   parts.filter((part) => !renewed.includes(part));
 
+/** What of the readings that a rule lacks speaks of no part that is renewed. */
+const lackedOfWhatStays = (missing: readonly Askable[], renewed: readonly Part[]): readonly Askable[] =>
+  missing.filter((asked) => !renewed.some((part) => part !== 'nose' && isWithin(beginOf(asked), part)));
+
 /** One rule, as the set stands once the parts of a signed plan are on it. */
 function planned(judgement: FitJudgement, renewed: readonly Part[]): FitJudgement {
   const { rule, holds, reason } = judgement;
@@ -35,15 +40,26 @@ function planned(judgement: FitJudgement, renewed: readonly Part[]): FitJudgemen
     if (parts.length > 0) return { ...judgement, reason: { ...reason, parts } };
     return { rule, holds: true, reason: { code: 'by-plan', parts: reason.parts } };
   }
-  const parts = ([...(SPEAKS_OF[rule] ?? []), ...(STATE_OF[rule] ?? [])] as const).filter((part) =>
-    renewed.includes(part),
-  );
-  return parts.length === 0 ? judgement : { rule, holds: true, reason: { code: 'by-plan', parts } };
+  const isNew = (part: Part) => renewed.includes(part);
+  const byPlan = (parts: readonly Part[]): FitJudgement => ({ rule, holds: true, reason: { code: 'by-plan', parts } });
+  const ofState = (STATE_OF[rule] ?? []).filter(isNew);
+  if (ofState.length > 0) return byPlan(ofState);
+  const parts = (SPEAKS_OF[rule] ?? []).filter(isNew);
+  if (parts.length === 0) return judgement;
+  // A bar is chosen whose oil hole does not differ; one that does not name it is not known to agree.
+  if (rule === 'oil-hole-is-saw-oil-hole')
+    return { rule, holds: null, reason: { code: 'not-known', missing: ['bar.oilHole'] } };
+  if (holds === false) return byPlan(parts);
+  // What is not known of a part that stays, or of who runs the saw, no new part makes known.
+  if (reason.code !== 'not-known') return judgement;
+  const missing = lackedOfWhatStays(reason.missing, renewed);
+  return missing.length === 0 ? byPlan(parts) : { ...judgement, reason: { ...reason, missing } };
 }
 
 /**
  * The rules as they stand for the saw that a signed plan makes of the one that came: a plan takes only parts that agree
- * with what stays, so that nothing it renews is broken or open any more.
+ * with what stays, so that nothing it renews is broken any more. What nobody knows stays not known: a plan asks nobody who
+ * runs the saw.
  * @param fit the rules as the parts came
  */
 export const asPlanned = (fit: readonly FitJudgement[], renewed: readonly Part[]): readonly FitJudgement[] =>

@@ -12,8 +12,8 @@ export interface OrderedPart {
 
 /**
  * Parts beside the chain that must be replaced because they are condemned, each with what it must be to go onto this
- * saw. The nose of a bar that goes, or that cannot be renewed, comes with a new bar. Of a part that a signed plan
- * speaks of, the plan says what is ordered.
+ * saw. The nose of a bar that goes, or that cannot be renewed, comes with a new bar. What a signed plan renews stands
+ * among its parts; what it keeps and was condemned since is asked for.
  */
 export function orderedParts(judged: Judged, schools: Schools, signed: SignedChoices | null): readonly OrderedPart[] {
   const { verdicts, sheet } = judged;
@@ -25,9 +25,9 @@ export function orderedParts(judged: Judged, schools: Schools, signed: SignedCho
     gauge: set.gauge ? settled(set.gauge) : UNKNOWN,
     driveLinks: set.driveLinks ? settled(set.driveLinks) : UNKNOWN,
   };
-  const condemned = (part: OrderedPart['part']) => verdicts[part].action === 'replace' && signed?.[part] === undefined;
+  const condemned = (part: OrderedPart['part']) => verdicts[part].action === 'replace' && signed?.[part] !== 'replace';
   const needsBar =
-    condemned('bar') || (condemned('nose') && sheet.bar?.noseReplaceable !== true && signed?.bar === undefined);
+    condemned('bar') || (condemned('nose') && sheet.bar?.noseReplaceable !== true && signed?.bar !== 'replace');
   const bar = need('bar', {
     ...numbers,
     mount: wanted.mount,

@@ -34,8 +34,9 @@ function liftCheck(head: Head, lift: LengthReading, most: Limit<'mm'>, least: Li
   const value = estimate(lift);
   const against = (limit: Limit<'mm'>) =>
     value ? workCheck(head, value, limit) : readingCheck(head, lift, limit, null);
-  const tooTight = against(least);
-  return tooTight.outcome === 'fail' ? tooTight : against(most);
+  const [floor, ceiling] = [against(least), against(most)];
+  // Where one is broken it is said, and what cannot be judged is not called right.
+  return floor.outcome === 'fail' || (ceiling.outcome === 'ok' && floor.outcome !== 'ok') ? floor : ceiling;
 }
 
 /**

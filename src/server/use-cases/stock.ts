@@ -131,7 +131,7 @@ const rulesOfSet = (fit: readonly FitJudgement[]): readonly FitJudgement[] =>
 
 /** The order slip of a job, ready to print. */
 export async function slipView(context: Context, job: AppraisedJob): Promise<SlipView> {
-  const { record, shop, course, appraisal } = job;
+  const { record, shop, appraisal } = job;
   const { order, fitPlanned, identity, verdicts } = appraisal;
   const planned = await jobParts(context, record.id);
   const newChain = planned.parts.find(({ chain }) => chain !== null)?.chain ?? null;
@@ -157,9 +157,7 @@ export async function slipView(context: Context, job: AppraisedJob): Promise<Sli
         ]
       : [],
     fit: rulesOfSet(fitPlanned).map((judgement) => ({ holds: judgement.holds, text: fitSentence(judgement) })),
-    replaces: PARTS.filter(
-      (part) => verdicts[part].action === 'replace' && (course.choices?.[part] ?? 'replace') === 'replace',
-    ).map(replacedPart),
+    replaces: PARTS.filter((part) => verdicts[part].action === 'replace').map(replacedPart),
     planned: planned.parts.map(({ sku, name, left, priceCents, state }) => ({ sku, name, left, priceCents, state })),
     stock: ready && !newChain ? await stockAnswers(context, ready) : [],
     others: (await orderedPartViews(context, job)).map(({ part, need, answers }) => ({

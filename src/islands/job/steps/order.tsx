@@ -33,7 +33,7 @@ export default function OrderSlip() {
   // The chain of a signed plan is the one that is ordered, whatever the old one was.
   const newChain = planned.find(({ chain }) => chain !== null)?.chain ?? null;
   const order = newChain ? { order: newChain } : appraisal.order;
-  const cautions = 'order' in order && !newChain ? orderCautions(appraisal.identity).map(orderCaution) : [];
+  const cautions = 'order' in order ? orderCautions(appraisal.identity).map(orderCaution) : [];
   const broken = appraisal.fitPlanned.filter(({ rule, holds }) => holds === false && rule !== 'parts-may-go-back-on');
   return (
     <>
