@@ -193,8 +193,27 @@ describe('depth gauges', () => {
       action: 'recondition',
       operations: ['file-to-gauges'],
     });
+    // What goes back by a low gauge is not there to be filed: hours and filings rest on what is left (derived).
+    const { chain } = appraised({ chain: sound({ depthGaugesLeft: ['0.85 mm'] }) });
+    const whole = appraised({ chain: sound({}) }).chain;
+    expect(chain.afterFiling!.toGauge).toEqual({ side: 'left', cutter: 1 });
+    expect(chain.afterFiling!.length).toBeLessThan(whole.afterFiling!.length);
+    expect(chain.hoursLeft!).toBeLessThan(whole.hoursLeft!);
     const short = { cuttersLeft: ['4.4 mm'], cuttersRight: ['4.4 mm'], depthGaugesLeft: ['1.6 mm'] };
     expect(verdictOf(short).action).toBe('replace');
+  });
+
+  it('a scrapped chain is told all that was found of it (common practice, no source)', () => {
+    const { verdicts } = appraised({
+      chain: sound({
+        cuttersLeft: ['3.0 mm'],
+        cuttersRight: ['3.0 mm'],
+        checks: { crack: 'yes', strapBurrs: 'heavy', burredTangs: 30 },
+      }),
+    });
+    const found = verdicts.chain.reasons.map((reason) => (reason.code === 'check' ? reason.check.id : reason.code));
+    expect(verdicts.chain.action).toBe('replace');
+    expect(found).toEqual(expect.arrayContaining(['chain.crack', 'chain.cutter', 'chain.straps', 'chain.tangs']));
   });
 
   it('are wanted again once damage was filed out, though they stand right now', () => {

@@ -26,6 +26,10 @@ export interface PartStory extends PartSaid {
   readonly withBar: boolean;
 }
 
+/** Whether the signed plan puts a new part in its place. */
+export const isRenewed = ({ moment, stands, contradicted }: PartSaid): boolean =>
+  moment !== 'came' && stands === 'replace' && !contradicted;
+
 /** What is known of a part that something is said of. */
 export interface PartFacts {
   readonly part: Part;
@@ -91,7 +95,7 @@ export function partStory(part: Part, sheet: BenchSheet, verdict: Verdict, cours
   const done = doneOn(part, sheet);
   const choice = course.choices?.[part];
   const said = saidOf({ part, verdict: verdict.action, choice, done }, momentOf(course));
-  const isNew = said.stands === 'replace' && said.moment !== 'came' && !said.contradicted;
+  const isNew = isRenewed(said);
   return {
     ...said,
     left: isNew ? [] : verdict.operations,

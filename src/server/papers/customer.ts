@@ -1,6 +1,6 @@
 import { formatLength, mm, type UnitSystem } from '../../core/quantity';
 import type { BarAssessment } from '../../core/bar/checks';
-import { momentOf, saidByHandOver, type Moment, type PartSaid } from '../../core/course';
+import { isRenewed, momentOf, saidByHandOver, type Moment, type PartSaid } from '../../core/course';
 import type { HandOverDocument } from '../../core/report';
 import type { Paper, PaperBlock, PaperTone, ShopView } from '../../contract';
 import {
@@ -140,9 +140,7 @@ function customerPaper(
 ): Paper {
   const said = saidByHandOver(document, moment);
   // Rails that were thrown away have no “as it goes”.
-  const isNewBar = said.some(
-    ({ part, stands, contradicted }) => part === 'bar' && stands === 'replace' && !contradicted,
-  );
+  const isNewBar = said.some((each) => each.part === 'bar' && isRenewed(each));
   const drawings = isNewBar ? [] : railDrawings(bar, (length) => formatLength(mm(length), unit));
   const { advice, nextVisit, open, note, cautions, fitted, job } = document;
   return {

@@ -100,11 +100,14 @@ export const orderedPartViews = (
   { sheet, appraisal, rules, course }: AppraisedJob,
 ): Promise<OrderedPartView[]> =>
   Promise.all(
-    orderedParts({ sheet, ...appraisal }, rules.schools, course.choices).map(async ({ part, need }) => ({
-      part,
-      need,
-      answers: await answersTo(context, need),
-    })),
+    // For a saw that has gone nothing is ordered any more.
+    (course.handedOver ? [] : orderedParts({ sheet, ...appraisal }, rules.schools, course.choices)).map(
+      async ({ part, need }) => ({
+        part,
+        need,
+        answers: await answersTo(context, need),
+      }),
+    ),
   );
 
 /** The same of a job by its id. */

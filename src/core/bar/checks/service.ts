@@ -20,8 +20,9 @@ function isGreased({ nosePort, noseGreased, nose }: BarSheet, school: Schools['g
 }
 
 /**
- * What is done to a bar at every service and calls for no verdict of its own: its oil holes cleared, the nose greased, and the bar turned over
- * when the edge with less left came down, or at every chain change, as the shop's schools have it.
+ * What is done to a bar at every service and calls for no verdict of its own: its oil holes cleared, the nose greased,
+ * and the bar turned over when the edge with less left came down, or at every chain change, as the shop's schools have
+ * it.
  */
 export function serviceOf({ bar }: BenchSheet, next: Edge | null, schools: Schools): readonly Operation[] {
   if (!bar) return [];

@@ -1,3 +1,4 @@
+import { isRenewed } from '../../../core/course';
 import type { OrderedPartView } from '../../../contract';
 import { Notice } from '../../../ui/parts/Notice';
 import { neededPart, partName } from '../../../wording';
@@ -12,10 +13,7 @@ export function OrderedParts() {
   const { stories } = useJob();
   const { data: found } = useJobData<readonly OrderedPartView[]>('order-parts.json');
   // What the signed plan renews stands among its parts.
-  const isAsked = stories.some(
-    ({ part, moment, stands, contradicted }) =>
-      part !== 'chain' && stands === 'replace' && (moment === 'came' || contradicted),
-  );
+  const isAsked = stories.some((story) => story.part !== 'chain' && story.stands === 'replace' && !isRenewed(story));
   if (!isAsked || (found !== null && found !== 'failed' && found.length === 0)) return null;
   return (
     <Group title={texts.otherPartsToReplace}>

@@ -1,3 +1,4 @@
+import { isRenewed } from '../../../core/course';
 import { barWork, isServiceOnly } from '../../../core/bar/checks';
 import { RailProfile } from '../../../ui/drawings/RailProfile';
 import { Empty, Notice } from '../../../ui/parts/Notice';
@@ -16,7 +17,6 @@ import { Field } from '../parts/Field';
 import { Group } from '../parts/StepHead';
 import { Guided } from '../parts/Guided';
 import { useJob } from '../store/JobContext';
-import { isRenewed } from '../store/use-new-part';
 import { BeforeAfter } from './BeforeAfter';
 import { FitNew } from './FitNew';
 import { TurnOvers } from './TurnOvers';

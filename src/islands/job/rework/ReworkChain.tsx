@@ -1,3 +1,4 @@
+import { isRenewed } from '../../../core/course';
 import { CHAIN_OPERATIONS } from '../../../core/declared';
 import { CutterRibbon } from '../../../ui/drawings/CutterRibbon';
 import { Empty, Notice } from '../../../ui/parts/Notice';
@@ -9,7 +10,6 @@ import { Guided } from '../parts/Guided';
 import { NumberRow } from '../parts/NumberRow';
 import { Group } from '../parts/StepHead';
 import { useJob } from '../store/JobContext';
-import { isRenewed } from '../store/use-new-part';
 import { FitNew } from './FitNew';
 import * as texts from '#language/screens/job-rework';
 

@@ -1,9 +1,9 @@
+import { isRenewed } from '../../../core/course';
 import { SPROCKET_OPERATIONS } from '../../../core/declared';
 import { Empty, Notice } from '../../../ui/parts/Notice';
 import { operationWord, REPLACE_CAUTIONS, sentence } from '../../../wording';
 import { Guided } from '../parts/Guided';
 import { useJob } from '../store/JobContext';
-import { isRenewed } from '../store/use-new-part';
 import { FitNew } from './FitNew';
 import * as common from '#language/screens/common';
 import * as texts from '#language/screens/job-rework';

@@ -1,4 +1,4 @@
-import { saidByHandOver } from '../../../core/course';
+import { isRenewed, saidByHandOver } from '../../../core/course';
 import type { HandOverPage, PaperLink } from '../../../contract';
 import { CalendarPlus, FileDown, Printer } from 'lucide-react';
 import { Notice } from '../../../ui/parts/Notice';
@@ -53,7 +53,7 @@ function Told({ document }: { readonly document: Document }) {
   const moment = stories[0]?.moment ?? 'came';
   const { parts, fitted, numbers, edgeDown, proof, advice, nextVisit } = document;
   const said = saidByHandOver(document, moment);
-  const isNewBar = said.some(({ part, stands }) => part === 'bar' && stands === 'replace');
+  const isNewBar = said.some((each) => each.part === 'bar' && isRenewed(each));
   const known = [
     numbers.pitch === null ? texts.pitchNotKnown : familyLabel(numbers.pitch as Parameters<typeof familyLabel>[0]),
     numbers.gauge ?? texts.gaugeNotKnown,

@@ -1,3 +1,4 @@
+import { isRenewed } from '../../../core/course';
 import { useEffect, useState, type ComponentType } from 'react';
 import { Printer } from 'lucide-react';
 import type { Part } from '../../../core/reading';
@@ -5,7 +6,6 @@ import { readingAt } from '../../../core/sheet';
 import { Tabbed, TabList, TabPanel } from '../../../ui/parts/Tabs';
 import { StepHead } from '../parts/StepHead';
 import { useJob } from '../store/JobContext';
-import { isRenewed } from '../store/use-new-part';
 import type { StepProps } from '../step-props';
 import { useTarget } from '../target';
 import { ReworkBar } from '../rework/ReworkBar';

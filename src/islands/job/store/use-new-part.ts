@@ -1,10 +1,6 @@
-import type { PartStory } from '../../../core/course';
+import { isRenewed, type PartStory } from '../../../core/course';
 import { useJob } from './JobContext';
 import * as texts from '#language/screens/job';
-
-/** Whether the signed plan puts a new part in its place. */
-export const isRenewed = ({ moment, stands, contradicted }: PartStory): boolean =>
-  moment !== 'came' && stands === 'replace' && !contradicted;
 
 /** What goes on in the place of a part that the signed plan renews; null where it renews it not. */
 export function useNewPart(story: PartStory): string | null {
