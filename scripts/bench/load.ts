@@ -1,5 +1,5 @@
 import autocannon, { type Result } from 'autocannon';
-import type { StockPart } from '../../src/core/stock';
+import { NOTHING_SAID, type StockPart } from '../../src/core/stock';
 import type { Measured } from './table';
 
 const READERS = 50;
@@ -85,6 +85,7 @@ export async function underLoad(address: string): Promise<Measured[]> {
 }
 
 const part = (list: string, i: number): StockPart => ({
+  ...NOTHING_SAID,
   sku: `${list}-${i}`,
   kind: 'chain',
   name: `Chain ${list} ${i}`,
@@ -92,10 +93,6 @@ const part = (list: string, i: number): StockPart => ({
   gauge: '.050',
   driveLinks: 66,
   kickbackClass: 'low-kickback',
-  mount: null,
-  oilHole: null,
-  listedInches: null,
-  teeth: null,
   quantity: 3,
   minimum: 1,
   priceCents: 1700,

@@ -1,6 +1,6 @@
 import { FAMILY_IDS, GAUGES_OF_FAMILY } from '../../src/core/families';
 import { familyLabel } from '../../src/wording';
-import type { StockPart } from '../../src/core/stock';
+import { NOTHING_SAID, type StockPart } from '../../src/core/stock';
 
 const MOUNTS = ['M1', 'M2', 'M3', 'M4', 'M5'];
 
@@ -13,6 +13,7 @@ export function manyParts(count: number): readonly StockPart[] {
     const driveLinks = 40 + (Math.floor(i / 15) % 60);
     const bar = i % 10 === 0;
     return {
+      ...NOTHING_SAID,
       sku: `BM-${i}`,
       kind: bar ? 'bar' : 'chain',
       name: `${bar ? 'Bar' : 'Chain'} ${familyLabel(pitch)} ${gauge} ${driveLinks}`,
@@ -21,9 +22,7 @@ export function manyParts(count: number): readonly StockPart[] {
       driveLinks,
       kickbackClass: bar ? null : i % 3 === 0 ? 'standard' : 'low-kickback',
       mount: bar ? MOUNTS[i % MOUNTS.length]! : null,
-      oilHole: null,
       listedInches: bar ? 12 + 2 * (i % 7) : null,
-      teeth: null,
       quantity: i % 4,
       minimum: 1,
       priceCents: 1000 + (i % 997),

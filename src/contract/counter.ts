@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { STOCK_KINDS } from '../core/stock';
 import type { KickbackClass } from '../core/fit';
-import type { IdentifiedProperty } from '../core/identify';
+import type { IdentifiedProperty, Sequence } from '../core/identify';
 import type { StockAnswer } from './views';
 import { LONGEST_CUSTOMER } from './names';
 
@@ -49,11 +49,20 @@ export interface CounterNumberView {
   readonly why: readonly string[];
 }
 
+/** A mount as the shop names it: what it has for it, and the saws that have it. */
+export interface MountView {
+  readonly mount: string;
+  readonly bars: number;
+  readonly saws: readonly string[];
+}
+
 /** A piece of a stamp with what it may mean. */
 export interface StampPieceView {
   readonly text: string;
   readonly means: string;
   readonly certain: boolean;
+  /** False where it means nothing that is known: it may be a code that the shop has not learned. */
+  readonly isRead: boolean;
 }
 
 export interface CounterReply {
@@ -70,6 +79,7 @@ export interface CounterReply {
     readonly gauge: string;
     readonly links: number;
     readonly kickbackClass: KickbackClass | null;
+    readonly sequence: Sequence | null;
     /** True when the links were counted twice, false when a stamp says them. */
     readonly counted: boolean;
   } | null;

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { BookingState, OrderState } from '../core/booking';
 import type { ChainNumbers } from '../core/order';
-import type { Part } from '../core/reading';
+import type { PlannedPart } from '../core/stock';
 
 const by = z.string().min(1).max(80);
 const id = z.string().min(1).max(60);
@@ -48,7 +48,7 @@ export interface PartOrderView {
 export interface JobPartView {
   readonly sku: string;
   /** The part of the saw that it takes the place of; null where nobody knows any more. */
-  readonly part: Part | null;
+  readonly part: PlannedPart | null;
   readonly name: string;
   readonly priceCents: number;
   readonly state: BookingState;

@@ -2,12 +2,15 @@ import { z } from 'zod';
 import { CHOICES, type Choices, type Plan, type PlanRule } from '../core/plan';
 import { PARTS, type Part } from '../core/reading';
 import type { Action } from '../core/sheet';
-import type { StockPart } from '../core/stock';
+import type { PlannedPart, StockPart } from '../core/stock';
 
 /** A repair plan as the screen shows it. */
 export interface PlanView extends Omit<Plan, 'picks'> {
   readonly key: string;
-  readonly parts: readonly ({ readonly part: Part } & Pick<StockPart, 'sku' | 'name' | 'priceCents' | 'quantity'> & {
+  readonly parts: readonly ({ readonly part: PlannedPart } & Pick<
+    StockPart,
+    'sku' | 'name' | 'priceCents' | 'quantity'
+  > & {
       /**
        * Working days until the supplier has it here; null where the supplier was not asked or it is a part of the
        * shop's list.
@@ -31,7 +34,7 @@ export interface PlansView {
 export const chosenPlanSchema = z.strictObject({
   key: z.string().min(1).max(600),
   choices: z.partialRecord(z.enum(PARTS), z.enum(CHOICES)),
-  skus: z.array(z.string().max(60)).max(4),
+  skus: z.array(z.string().max(60)).max(7),
   costToday: z.int().min(0),
   /** Required where another plan beats the chosen one. */
   reason: z.string().trim().max(400),

@@ -4,7 +4,7 @@ import type { LimitId, Limits } from '../core/limits';
 import type { PartSaid } from '../core/course';
 import type { SignedChoices } from '../core/refit';
 import type { Schools } from '../core/schools';
-import type { Need, StockMatch, StockPart } from '../core/stock';
+import type { Need, StockMatch, StockPart, PlannedPart } from '../core/stock';
 import type { ShelvedPartView } from './stock';
 import type { Study } from '../core/hand';
 import type { LearnedCode } from '../core/identify';
@@ -153,7 +153,7 @@ export interface StockAnswer {
 
 /** A part beside the chain that must be replaced: what it must be, and what is on the shelf. */
 export interface OrderedPartView {
-  readonly part: Part;
+  readonly part: PlannedPart;
   readonly need: Need;
   readonly answers: readonly StockAnswer[];
 }
@@ -173,6 +173,8 @@ export interface SlipView {
     readonly gaugeNote: string;
     readonly driveLinks: number;
     readonly kickbackClass: string;
+    /** Order of the cutters, in words. */
+    readonly sequence: string;
   } | null;
   readonly withheld: readonly string[];
   /** Numbers that stand on one mark alone, with what confirms them. */
@@ -189,7 +191,7 @@ export interface SlipView {
   readonly stock: readonly StockAnswer[];
   /** Other parts that must be replaced: what a new one must be, and those on the shelf that are. */
   readonly others: readonly {
-    readonly part: Part;
+    readonly part: PlannedPart;
     readonly name: string;
     readonly needed: string;
     readonly stock: readonly StockAnswer[];

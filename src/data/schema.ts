@@ -1,5 +1,8 @@
 import { sql } from 'drizzle-orm';
 import { blob, index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import { SPROCKET_KINDS } from '../core/declared';
+import { SEQUENCES } from '../core/identify';
+import { STOCK_KINDS } from '../core/stock';
 
 /** Moments are stored as ISO 8601 text in UTC, which sorts as it should. */
 const moment = (name: string) => text(name).notNull();
@@ -115,16 +118,21 @@ export const stockPart = sqliteTable(
   'stock_part',
   {
     sku: text('sku').primaryKey(),
-    kind: text('kind', { enum: ['chain', 'bar', 'drive-sprocket', 'nose', 'file'] }).notNull(),
+    kind: text('kind', { enum: STOCK_KINDS }).notNull(),
     name: text('name').notNull(),
     pitch: text('pitch', { enum: ['quarter', '325', '38lp', '38', '404'] }),
     gauge: text('gauge', { enum: ['.043', '.050', '.058', '.063'] }),
     driveLinks: integer('drive_links'),
     kickbackClass: text('kickback_class', { enum: ['low-kickback', 'standard'] }),
+    sequence: text('sequence', { enum: SEQUENCES }),
     mount: text('mount'),
     oilHole: text('oil_hole'),
     listedInches: real('listed_inches'),
     teeth: integer('teeth'),
+    sprocketKind: text('sprocket_kind', { enum: SPROCKET_KINDS }),
+    splines: integer('splines'),
+    bore: real('bore'),
+    saw: text('saw'),
     quantity: integer('quantity').notNull(),
     minimum: integer('minimum').notNull(),
     priceCents: integer('price_cents').notNull(),
@@ -280,6 +288,9 @@ export const learnedCode = sqliteTable('learned_code', {
   code: text('code').notNull(),
   pitch: text('pitch', { enum: ['quarter', '325', '38lp', '38', '404', '3/8'] }),
   gauge: text('gauge', { enum: ['.043', '.050', '.058', '.063'] }),
+  driveLinks: integer('drive_links'),
+  kickbackClass: text('kickback_class', { enum: ['low-kickback', 'standard'] }),
+  replacedBy: text('replaced_by').notNull().default(''),
   note: text('note').notNull().default(''),
   at: moment('at'),
   by: text('by').notNull(),

@@ -383,7 +383,13 @@ export function assessmentDocument(
           .map(({ side, cutter, strokes }) => ({ side, cutter, strokes })),
       },
       start: { ...chain.start },
-      sequenceAgrees: chain.sequenceAgrees,
+      sequenceAgrees: chain.sequence.agrees,
+      sequence: {
+        cutters: chain.sequence.cutters,
+        driveLinks: chain.sequence.driveLinks,
+        says: chain.sequence.says === 'full-complement' ? 'full' : chain.sequence.says,
+        agrees: chain.sequence.agrees,
+      },
     },
     verdicts: {
       bar: verdict(verdicts.bar, doubts.bar),

@@ -1,6 +1,7 @@
 import type { PlanRule, Plans } from '../core/plan';
 import type { PlansDocument } from '../core/report';
 import { PARTS } from '../core/reading';
+import { SMALL_PARTS } from '../core/stock';
 import { choicesSentence, dueSentence, planNameWord, planNote, planRule } from '#language';
 import { money } from './shop-format';
 
@@ -11,7 +12,7 @@ export function plansDocument({ plans, dominated, ruledOut }: Plans): PlansDocum
     version: 1,
     plans: plans.map(({ choices, picks, isAlike, notes, ...plan }) => ({
       parts: { ...choices },
-      skus: PARTS.flatMap((part) => picks[part]?.sku ?? []),
+      skus: [...PARTS, ...SMALL_PARTS].flatMap((part) => picks[part]?.sku ?? []),
       costToday: plan.costToday,
       minutes: plan.minutes,
       hoursToNext: plan.hoursToNext,

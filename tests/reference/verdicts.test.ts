@@ -243,7 +243,7 @@ describe('the chain', () => {
 
   it('counted twice alike against cutters that cannot be is a sequence that does not agree', () => {
     const { chain: found } = appraised({ chain: { driveLinks: [72, 72], cutters: 30, sequence: 'full-complement' } });
-    expect(found.sequenceAgrees).toBe(false);
+    expect(found.sequence.agrees).toBe(false);
   });
 
   it('the witness mark was measured too: by one tool its own error cancels, by two it does not', () => {

@@ -9,6 +9,7 @@ import { jobSheet, jobView } from '../../src/server/use-cases/jobs';
 import { askSupplier, setSupplierMood, supplierMood, supplierStandIn } from '../../src/server/use-cases/supplier';
 import { createJob } from '../../src/server/use-cases/take-in';
 import { demoContext, type TestContext } from '../support/context';
+import { learnedCode } from '../support/learned-code';
 
 let context: TestContext;
 beforeEach(() => {
@@ -62,7 +63,7 @@ describe('the counter', () => {
   });
 
   it('reads the codes that the shop has learned, and forgets them', async () => {
-    await learnCode(context, { by: 'Ines', code: { code: 'Z8', pitch: '404', gauge: '.063', note: '' } });
+    await learnCode(context, { by: 'Ines', code: learnedCode({ code: 'Z8', pitch: '404', gauge: '.063', note: '' }) });
     expect((await ask({ 'chain.stamp': 'z8' })).numbers.map(({ status }) => status)).toEqual([
       'settled',
       'settled',
@@ -71,7 +72,7 @@ describe('the counter', () => {
     await forgetCode(context, { code: 'z8' });
     expect((await ask({ 'chain.stamp': 'z8' })).numbers[0]).toMatchObject({ status: 'unknown' });
     await expect(
-      learnCode(context, { by: 'Ines', code: { code: 'X', pitch: null, gauge: null, note: '' } }),
+      learnCode(context, { by: 'Ines', code: learnedCode({ code: 'X', pitch: null, gauge: null, note: '' }) }),
     ).rejects.toMatchObject({ code: 'code-means-nothing' });
   });
 

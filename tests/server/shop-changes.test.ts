@@ -12,6 +12,7 @@ import {
 } from '../../src/server/use-cases/shop';
 import { limitChanges } from '../../src/data/repositories';
 import { demoContext, type TestContext } from '../support/context';
+import { learnedCode } from '../support/learned-code';
 
 let context: TestContext;
 beforeEach(() => {
@@ -56,7 +57,7 @@ describe('of two who change the same at once', () => {
 
   it('one has taught a code', async () => {
     const teach = (gauge: '.050' | '.058') =>
-      learnCode(context, { by: 'Ines', code: { code: 'Q7', pitch: '325', gauge, note: '' }, was: null });
+      learnCode(context, { by: 'Ines', code: learnedCode({ code: 'Q7', pitch: '325', gauge, note: '' }), was: null });
     expect(await firstOfTwo([teach('.050'), teach('.058')])).toContain('has taught what Q7 stands for');
   });
 
@@ -73,7 +74,7 @@ describe('a change of the shop', () => {
     const was = await facts();
     await changeShopFacts(context, { ...was, currency: 'EUR', by: 'Tam' });
     await chooseSchool(context, { by: 'Tam', school: 'levelling', answer: 'wood-block' });
-    await learnCode(context, { by: 'Ines', code: { code: 'Q7', pitch: '325', gauge: null, note: '' } });
+    await learnCode(context, { by: 'Ines', code: learnedCode({ code: 'Q7', pitch: '325', gauge: null, note: '' }) });
     await forgetCode(context, { by: 'Tam', code: 'q 7' });
     const { written } = await shopPage(context);
     expect(written.slice(0, 4).map(({ what, value, by }) => [what, value, by])).toEqual([

@@ -130,6 +130,7 @@ describe('search, stock and the slip', () => {
       gauge: '.050',
       driveLinks: 72,
       kickbackClass: 'low-kickback',
+      sequence: null,
     });
     expect(answers.map(({ part, misses }) => [part.sku, misses.length])).toEqual([
       ['LD-3250-72K', 0],

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { appraise, DEFAULT_RULES } from '../../src/core/assess';
 import type { Judged } from '../../src/core/plan';
 import { readSheet, type WrittenBenchSheet } from '../../src/core/sheet';
-import type { StockPart } from '../../src/core/stock';
+import { NOTHING_SAID, type StockPart } from '../../src/core/stock';
 
 const PITCHES = ['325', '38lp'] as const;
 const GAUGES = ['.050', '.058'] as const;
@@ -94,6 +94,7 @@ export const anyStock = (most: number): fc.Arbitrary<StockPart[]> =>
         const chain = kind === 'chain';
         const bar = kind === 'bar';
         return {
+          ...NOTHING_SAID,
           sku: `P-${i}`,
           kind,
           name: `Part ${i}`,
@@ -102,7 +103,6 @@ export const anyStock = (most: number): fc.Arbitrary<StockPart[]> =>
           driveLinks: chain || bar ? row.driveLinks : null,
           kickbackClass: chain ? (row.kickbackClass as 'standard') : null,
           mount: bar ? row.mount : null,
-          oilHole: null,
           listedInches: bar ? row.listedInches : null,
           teeth: chain || bar ? null : row.teeth,
           quantity: row.quantity,

@@ -105,7 +105,14 @@ export function appraise(
   const loop = assessLoop(sheet, identity, chain);
   const fit = judgeFit(fitContext(sheet, identity, sprocketSound(sprocket), verdicts, schools));
   const fitPlanned = signed ? asPlanned(fit, renewedParts(verdicts, signed)) : fit;
-  const order = decideOrder(identity, fitPlanned, classKnown(sheet, schools), sheet.driveSprocket);
+  const { saw, driveSprocket = {} } = sheet;
+  // The saw says what its sprocket must be where the sprocket does not.
+  const wanted = {
+    ...driveSprocket,
+    type: driveSprocket.type ?? saw?.sprocketKind,
+    splines: saw?.splines ?? driveSprocket.splines,
+  };
+  const order = decideOrder(identity, fitPlanned, classKnown(sheet, identity, schools), wanted, chain.sequence.ordered);
   const idle = idleReadings(asRead, bar.setting.ownLink !== null || bar.setting.linkThickness !== null);
   const told = toldOf(sheet, { checks, fit, loop, bar }, driftBelief(bar, chain));
   const school = schools.curvedCuts;

@@ -1,8 +1,10 @@
 import { flatMap } from '../flat-map';
 import { classKnown, fitContext, judgeFit, live, LIVE_WEIGHT, sameProperty, type FitJudgement } from '../fit';
-import { need, UNKNOWN, wantedOf, type Need, type StockKind, type Wanted } from '../stock';
+import { need, UNKNOWN, wantedOf, wantedOfDrive, type Need, type StockKind, type Wanted } from '../stock';
 import {
+  codesOn,
   identify,
+  judgeSequence,
   ranked,
   type Identified,
   type IdentifiedProperty,
@@ -16,12 +18,20 @@ import { DEFAULT_SCHOOLS, type Schools } from '../schools';
 import { estimate, SURE, toInches } from '../quantity';
 import type { BenchSheet } from '../sheet';
 import type { CounterNumber, CounterNumbers } from './numbers';
-import { nextQuestion, type Question } from './question';
+import { isCountedOnce, nextQuestion, type Question } from './question';
 
 /** What must be said before anything is handed over. */
 export type CounterCaution =
   /** The links come from a stamp: count before the chain leaves the shop. */
   | { readonly code: 'count-before-handing-over' }
+  /** One count agrees with the stamp: a second is still the rule. */
+  | { readonly code: 'counted-once'; readonly links: number }
+  /** Nobody counted the cutters: it is sold as the usual sequence. */
+  | { readonly code: 'sequence-not-counted' }
+  /** Counts of links and cutters that fit no sequence, or another than the one named. */
+  | { readonly code: 'sequence-doubted'; readonly judgement: FitJudgement }
+  /** A code of this shop on the chain, and what is sold in its place. */
+  | { readonly code: 'replaced'; readonly text: string; readonly by: string }
   | { readonly code: 'build-open' }
   /** A number that one mark alone says. */
   | { readonly code: 'on-one-mark'; readonly number: IdentifiedProperty; readonly onMark: OnMark }
@@ -72,10 +82,29 @@ function standsOnMark(chain: Identified<unknown>, bar: Identified<unknown>, isSo
 
 const CLASHES = ['chain-pitch-is-bar-pitch', 'chain-gauge-is-bar-gauge', 'chain-links-are-bar-links'] as const;
 
-function cautionsFor(sheet: BenchSheet, identity: Identity, numbers: CounterNumbers): readonly CounterCaution[] {
-  const clashes = judgeFit(fitContext(sheet, identity, null, null)).filter(
-    ({ rule, holds }) => holds === false && CLASHES.some((clash) => clash === rule),
-  );
+/** What is to be said of the sequence once the three numbers stand: a chain is ordered with it. */
+function onSequence(
+  fit: readonly FitJudgement[],
+  numbers: CounterNumbers,
+  { kind, sequence }: Need,
+): readonly CounterCaution[] {
+  if (kind !== 'chain') return [];
+  const judgement = fit.find(({ rule }) => rule === 'sequence-is-counted');
+  if (judgement?.holds === false) return [{ code: 'sequence-doubted', judgement }];
+  const isSold = Object.values(numbers).every(({ status }) => status === 'settled');
+  return isSold && sequence === null ? [{ code: 'sequence-not-counted' }] : [];
+}
+
+function cautionsFor(
+  sheet: BenchSheet,
+  identity: Identity,
+  numbers: CounterNumbers,
+  wanted: Need,
+  codes: readonly LearnedCode[],
+): readonly CounterCaution[] {
+  const fit = judgeFit(fitContext(sheet, identity, null, null));
+  const clashes = fit.filter(({ rule, holds }) => holds === false && CLASHES.some((clash) => clash === rule));
+  const once = isCountedOnce(sheet, numbers);
   const byStamp = numbers.driveLinks.status === 'settled' && identity.chain.driveLinks.value === null;
   const buildOpen = [...numbers.pitch.values].sort().join() === '38,38lp';
   const marks = flatMap(['pitch', 'gauge'] as const, (number): readonly CounterCaution[] => {
@@ -88,9 +117,14 @@ function cautionsFor(sheet: BenchSheet, identity: Identity, numbers: CounterNumb
   return [
     ...clashes.map((judgement): CounterCaution => ({ code: 'clash', judgement })),
     ...marks,
-    ...(byStamp ? [{ code: 'count-before-handing-over' } as const] : []),
+    ...(byStamp && !once ? [{ code: 'count-before-handing-over' } as const] : []),
+    ...(once ? [{ code: 'counted-once', links: numbers.driveLinks.values[0]! } as const] : []),
+    ...onSequence(fit, numbers, wanted),
+    ...flatMap(codesOn(sheet.chain?.stamp, codes), ({ code, replacedBy }): readonly CounterCaution[] =>
+      replacedBy === '' ? [] : [{ code: 'replaced', text: code, by: replacedBy }],
+    ),
     ...(buildOpen ? [{ code: 'build-open' } as const] : []),
-    ...(inches !== null && loops.length > 0 && numbers.driveLinks.status !== 'settled'
+    ...(inches !== null && numbers.driveLinks.status !== 'settled'
       ? [{ code: 'usual-loops', inches, loops } as const]
       : []),
   ];
@@ -112,10 +146,12 @@ function needOf(
     pitch,
     gauge: numbers.gauge,
     driveLinks: numbers.driveLinks,
-    kickbackClass: orderedClass(classKnown(sheet, schools)),
+    kickbackClass: orderedClass(classKnown(sheet, identity, schools)),
+    sequence: judgeSequence(sheet.chain, numbers.driveLinks.settled ? numbers.driveLinks.values[0]! : null).ordered,
     mount: saw?.mount ?? bar?.mount ?? null,
     oilHole: saw?.oilHole ?? bar?.oilHole ?? null,
     listedInches: said ? [Math.round(toInches(said.value))] : [],
+    ...(kind === 'drive-sprocket' ? wantedOfDrive(sheet) : {}),
     teeth: (kind === 'nose' ? bar?.noseTeeth : driveSprocket?.teeth) ?? null,
   });
 }
@@ -145,6 +181,6 @@ export function answerCounter(
     numbers,
     need: wanted,
     question: nextQuestion(sheet, identity, numbers, wanted, inHand),
-    cautions: cautionsFor(sheet, identity, numbers),
+    cautions: cautionsFor(sheet, identity, numbers, wanted, codes),
   };
 }

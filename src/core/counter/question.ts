@@ -6,7 +6,7 @@ import { numbersOf, type CounterNumbers } from './numbers';
 /** The one thing to ask, by the place on the sheet that its answer goes to, and what it would settle. */
 export interface Question {
   readonly asks: Askable;
-  readonly settles: IdentifiedProperty | 'class' | 'mount';
+  readonly settles: IdentifiedProperty | 'class' | 'mount' | 'sprocketKind' | 'saw';
   readonly minutes: number;
 }
 
@@ -36,6 +36,17 @@ function byWord(sheet: BenchSheet, numbers: CounterNumbers, property: Identified
   return ask(property, open ?? (property === 'gauge' ? 'chain.driveLinkThickness' : 'chain.span'));
 }
 
+/** Whether one count of the links says what the stamp says: that sells, with the caution that it was one. */
+export const isCountedOnce = ({ chain }: BenchSheet, { driveLinks }: CounterNumbers): boolean =>
+  driveLinks.status === 'settled' && chain?.driveLinks?.length === 1 && driveLinks.values[0] === chain.driveLinks[0];
+
+/** What a drive sprocket is sold by beside its pitch: its kind, and what it sits on. */
+function onTheDrive({ sprocketKind, splines, bore }: Need): Question | null {
+  if (sprocketKind === null) return ask('sprocketKind', 'driveSprocket.type');
+  if (sprocketKind === 'rim') return splines === null ? ask('saw', 'saw.splines') : null;
+  return bore === null ? ask('saw', 'driveSprocket.bore') : null;
+}
+
 /**
  * The next question: the first number that is not settled, by what the caller can tell or, with the chain in hand, by
  * the measurement that settles most a minute; then the count that a stamp cannot replace, then who runs the saw. A bar
@@ -56,9 +67,11 @@ export function nextQuestion(
       ? { asks: settling.measure, settles: property, minutes: settling.minutes }
       : byWord(sheet, numbers, property);
   }
+  if (need.kind === 'drive-sprocket') return onTheDrive(need);
   if (need.kind !== 'chain') return null;
   if (need.kickbackClass === null)
     return ask('class', stands(sheet, 'job.operatorTrained') ? 'chain.kickbackClass' : 'job.operatorTrained');
-  if (identity.chain.driveLinks.value === null) return ask('driveLinks', 'chain.driveLinks');
+  if (identity.chain.driveLinks.value === null && !isCountedOnce(sheet, numbers))
+    return ask('driveLinks', 'chain.driveLinks');
   return null;
 }

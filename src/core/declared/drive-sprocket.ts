@@ -37,6 +37,10 @@ const REPLACE_ACTS = [
   'turns-freely',
 ] as const;
 
+/** One piece, or a rim on a hub. */
+export const SPROCKET_KINDS = ['spur', 'rim'] as const;
+export type SprocketKind = (typeof SPROCKET_KINDS)[number];
+
 /** What can be said of the drive sprocket. */
 export const driveSprocketReadings = group(
   {
@@ -49,7 +53,15 @@ export const driveSprocketReadings = group(
         idle: goesWith('driveSprocket.pitch'),
       }),
     ),
-    type: oneOf(['spur', 'rim'], { idle: recorded }),
+    type: oneOf(SPROCKET_KINDS, { idle: recorded }),
+    bore: length(
+      { kind: 'bore', instrument: 'caliper' },
+      { means: 'Bore that it turns on.', idle: goesWith('driveSprocket.type') },
+    ),
+    splines: count(
+      { from: 2, to: 60 },
+      { means: 'Splines of the hub that a rim sits on.', idle: goesWith('driveSprocket.type', 'saw.splines') },
+    ),
     teeth: count(
       { from: 4, to: 20 },
       { step: 'identify', view: 'marks', idle: goesWith('loop.centreBack', 'loop.centreOut') },

@@ -1,5 +1,6 @@
-import { figure, goesWith, group, listOf, oneOf, recorded, someOf, words, yesNo } from '../reading';
+import { count, figure, goesWith, group, listOf, oneOf, recorded, someOf, words, yesNo } from '../reading';
 import { actsDone } from './acts';
+import { SPROCKET_KINDS } from './drive-sprocket';
 
 /** The complaint as symptoms, in the order a counter hears them. */
 export const SYMPTOMS = [
@@ -66,6 +67,15 @@ export const sawReadings = group(
     label: words(120, { idle: recorded }),
     mount: words(40),
     oilHole: words(40),
+    sprocketKind: oneOf(SPROCKET_KINDS, {
+      means: 'Kind of drive sprocket that the saw takes.',
+      step: 'sprocket',
+      idle: goesWith('driveSprocket.type'),
+    }),
+    splines: count(
+      { from: 2, to: 60 },
+      { means: 'Splines that the saw’s hub has.', step: 'sprocket', idle: goesWith('driveSprocket.splines') },
+    ),
     maxRpm: figure({ from: 1, to: 30000 }, { means: 'Revolutions per minute.', idle: goesWith('driveSprocket.teeth') }),
     turnLog: listOf(group({ came: oneOf(SIDES), went: oneOf(SIDES) }), MOST_SERVICES, {
       means: 'The edge that was down at each earlier service, as the bar came and as it went back; oldest first.',

@@ -12,7 +12,9 @@ export const SPEAKS_OF: Readonly<Partial<Record<FitRule, readonly Part[]>>> = {
   'chain-gauge-is-bar-gauge': ['chain', 'bar'],
   'chain-links-are-bar-links': ['chain', 'bar'],
   'family-and-gauge-meet': ['chain'],
+  'sequence-is-counted': ['chain'],
   'kickback-not-stepped-up': ['chain'],
+  'sprocket-is-saws': ['driveSprocket'],
   'bar-mount-is-saw-mount': ['bar'],
   'oil-hole-is-saw-oil-hole': ['bar'],
 };

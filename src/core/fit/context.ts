@@ -1,4 +1,4 @@
-import type { Identity } from '../identify';
+import { judgeSequence, type Identity } from '../identify';
 import { brought, type Verdict } from '../judge';
 import { estimate, type LengthReading, type Mm } from '../quantity';
 import { PARTS, type Part } from '../reading';
@@ -20,12 +20,16 @@ export type ClassKnown = Pick<FitContext, 'kickbackClass' | 'operatorTrained' | 
 
 /**
  * What is known of the kickback class on a sheet. Bumper links are a mark of low-kickback chain where nobody has said
- * the class.
+ * the class; after them a code of the shop may name it.
  */
-export function classKnown({ job, chain }: BenchSheet, schools: Schools = DEFAULT_SCHOOLS): ClassKnown {
+export function classKnown(
+  { job, chain }: BenchSheet,
+  { codeClass }: Pick<Identity, 'codeClass'>,
+  schools: Schools = DEFAULT_SCHOOLS,
+): ClassKnown {
   return {
     classSchool: schools.lowKickback,
-    kickbackClass: chain?.kickbackClass ?? (chain?.bumperLinks ? 'low-kickback' : null),
+    kickbackClass: chain?.kickbackClass ?? (chain?.bumperLinks ? 'low-kickback' : codeClass),
     operatorTrained: job?.operatorTrained ?? null,
     kickbackChoice: job?.kickbackChoice?.trim() || null,
   };
@@ -43,7 +47,7 @@ export function fitContext(
   verdicts: Readonly<Record<Part, Verdict>> | null,
   schools: Schools = DEFAULT_SCHOOLS,
 ): FitContext {
-  const { bar, saw, chain } = sheet;
+  const { bar, saw, chain, driveSprocket } = sheet;
   const judged = (action: Verdict['action']) =>
     verdicts ? PARTS.filter((part) => brought(sheet, part) && verdicts[part].action === action) : [];
   return {
@@ -54,10 +58,17 @@ export function fitContext(
     barOilHole: bar?.oilHole ?? null,
     sawOilHole: saw?.oilHole ?? null,
     nose: { hard: bar?.nose === 'hard', teeth: bar?.noseTeeth ?? null, thickness: valueOf(bar?.thickness) },
-    ...classKnown(sheet, schools),
+    ...classKnown(sheet, identity, schools),
     guards: { chainCatcher: saw?.checks?.chainCatcher ?? null, rearGuard: saw?.checks?.rearGuard ?? null },
     derailed: hasDerailed(sheet),
     sprocketSound: sound,
+    sequence: { ...judgeSequence(chain, identity.chain.driveLinks.value), ticked: chain?.sequence ?? null },
+    drive: {
+      type: driveSprocket?.type ?? null,
+      sprocketKind: saw?.sprocketKind ?? null,
+      splines: driveSprocket?.splines ?? null,
+      sawSplines: saw?.splines ?? null,
+    },
     condemned: judged('replace'),
     undecided: judged('undecided'),
   };

@@ -1,6 +1,7 @@
 import { flatMap } from '../flat-map';
 import { GAUGES, familyAndGaugeMeet, type FamilyId, type GaugeId } from '../families';
-import type { Identified, Identity } from '../identify';
+import type { SprocketKind } from '../declared';
+import type { CountedSequence, Identified, Identity, Sequence, SequenceJudgement } from '../identify';
 import { rock } from '../groove';
 import type { Degrees, Mm } from '../quantity';
 import type { Part } from '../reading';
@@ -18,10 +19,12 @@ export const FIT_RULES = [
   'chain-gauge-is-bar-gauge',
   'chain-links-are-bar-links',
   'family-and-gauge-meet',
+  'sequence-is-counted',
   'bar-mount-is-saw-mount',
   'oil-hole-is-saw-oil-hole',
   'nose-is-known',
   'kickback-not-stepped-up',
+  'sprocket-is-saws',
   'sprocket-takes-new-chain',
   'parts-may-go-back-on',
   'saw-guards-are-whole',
@@ -30,6 +33,7 @@ export type FitRule = (typeof FIT_RULES)[number];
 
 /** Rules on the state of the parts: they follow from the verdicts and are no clash between parts. */
 export const STATE_RULES: readonly FitRule[] = [
+  'sequence-is-counted',
   'nose-is-known',
   'sprocket-takes-new-chain',
   'parts-may-go-back-on',
@@ -47,6 +51,15 @@ export type FitReason =
   | { readonly code: 'will-not-run'; readonly chain: GaugeId; readonly bar: GaugeId }
   | { readonly code: 'not-known'; readonly missing: readonly Askable[] }
   | { readonly code: 'pair-meets' | 'pair-rare'; readonly family: FamilyId; readonly gauge: GaugeId }
+  | { readonly code: 'sequence-counted'; readonly says: Sequence; readonly cutters: number; readonly links: number }
+  /** The counts fit no sequence, or another than was ticked. */
+  | {
+      readonly code: 'sequence-doubted';
+      readonly says: CountedSequence;
+      readonly ticked: Sequence | null;
+      readonly cutters: number;
+      readonly links: number;
+    }
   | { readonly code: 'hard-nose' }
   | { readonly code: 'nose-known'; readonly teeth: number; readonly thickness: Mm }
   | { readonly code: 'parts-sound' }
@@ -94,6 +107,14 @@ export interface FitContext {
   readonly kickbackChoice: string | null;
   /** Whether the drive sprocket's wear is within its limit; null when not measured, `close` when too close to call. */
   readonly sprocketSound: boolean | 'close' | null;
+  readonly sequence: SequenceJudgement & { readonly ticked: Sequence | null };
+  /** Kind and splines, of the drive sprocket and of the saw. */
+  readonly drive: {
+    readonly type: SprocketKind | null;
+    readonly sprocketKind: SprocketKind | null;
+    readonly splines: number | null;
+    readonly sawSplines: number | null;
+  };
   /** Parts that must not go back on, and those nobody has decided on yet. */
   readonly condemned: readonly Part[];
   readonly undecided: readonly Part[];
@@ -243,6 +264,38 @@ function guardsRule({ guards, derailed }: FitContext): FitJudgement {
   return { rule, holds: null, reason: derailed ? { code: 'not-known', missing } : { code: 'guards-not-asked' } };
 }
 
+/** Cutters follow one another as was ticked; what two counts contradict is the tick. */
+function sequenceRule({ sequence: { cutters, driveLinks, says, agrees, ticked } }: FitContext): FitJudgement {
+  const rule = 'sequence-is-counted';
+  if (cutters === null || driveLinks === null || says === null) {
+    const missing = absent({ 'chain.cutters': cutters, 'chain.driveLinks': driveLinks });
+    return { rule, holds: null, reason: { code: 'not-known', missing } };
+  }
+  if (agrees === false || says === 'irregular')
+    return { rule, holds: false, reason: { code: 'sequence-doubted', says, ticked, cutters, links: driveLinks } };
+  return { rule, holds: true, reason: { code: 'sequence-counted', says, cutters, links: driveLinks } };
+}
+
+/** The drive sprocket is of the kind that the saw takes, and has its splines where it is a rim. */
+function driveRule({ drive: { type, sprocketKind, splines, sawSplines } }: FitContext): FitJudgement {
+  const rule = 'sprocket-is-saws';
+  const differ = (first: string, second: string): FitJudgement => ({
+    rule,
+    holds: false,
+    reason: { code: 'differ', first, second },
+  });
+  if (type && sprocketKind && type !== sprocketKind) return differ(type, sprocketKind);
+  if (splines && sawSplines && splines !== sawSplines) return differ(String(splines), String(sawSplines));
+  const isRim = (type ?? sprocketKind) !== 'spur';
+  const missing = absent({
+    'driveSprocket.type': type,
+    'saw.sprocketKind': sprocketKind,
+    ...(isRim ? { 'driveSprocket.splines': splines, 'saw.splines': sawSplines } : {}),
+  });
+  if (missing.length > 0) return { rule, holds: null, reason: { code: 'not-known', missing } };
+  return { rule, holds: true, reason: { code: 'equal', value: String(sawSplines ?? sprocketKind) } };
+}
+
 /** A new chain on a drive sprocket past its limit is a failed plan, not a warning. */
 function sprocketRule({ sprocketSound }: FitContext): FitJudgement {
   const rule = 'sprocket-takes-new-chain';
@@ -261,10 +314,12 @@ export function judgeFit(context: FitContext): readonly FitJudgement[] {
     gaugeRule(context),
     compared('chain-links-are-bar-links', chain.driveLinks, bar.driveLinks, ['chain.driveLinks', 'bar.driveLinks']),
     pairRule(context),
+    sequenceRule(context),
     patternRule('bar-mount-is-saw-mount', 'mount', context.barMount, context.sawMount),
     patternRule('oil-hole-is-saw-oil-hole', 'oilHole', context.barOilHole, context.sawOilHole),
     noseKnownRule(context),
     kickbackRule(context),
+    driveRule(context),
     sprocketRule(context),
     partsRule(context),
     guardsRule(context),

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { readSheet, type WrittenBenchSheet } from '../sheet';
 import { effectOf, familiesOfFile, gainOf, identify, type LearnedCode } from './index';
+import { learnedCode } from '../../../tests/support/learned-code';
 
 type Parts = Omit<WrittenBenchSheet, 'format' | 'version'>;
 const sheetOf = (parts: Parts) => {
@@ -10,8 +11,8 @@ const sheetOf = (parts: Parts) => {
 };
 const identified = (parts: Parts, codes: readonly LearnedCode[] = []) => identify(sheetOf(parts), codes);
 const codes: readonly LearnedCode[] = [
-  { code: 'H4', pitch: '325', gauge: '.050', note: '' },
-  { code: '72', pitch: '38', gauge: null, note: 'a code that looks like a count' },
+  learnedCode({ code: 'H4', pitch: '325', gauge: '.050', note: '' }),
+  learnedCode({ code: '72', pitch: '38', gauge: null, note: 'a code that looks like a count' }),
 ];
 const found = (parts: Parts) => identified(parts).findings.map(({ code }) => code);
 

@@ -4,6 +4,7 @@ import { estimate } from '../quantity';
 import { BAR_EVIDENCE, EVIDENCE_IDS, type BenchSheet, type EvidenceId } from '../sheet';
 import { collectStatements, type Statement } from './collect';
 import { findingsOf, type IdentityFinding } from './findings';
+import { codeLinksEvidence, codesOn } from './learned-code';
 import type { LearnedCode } from './learned-code-schema';
 import {
   countEvidence,
@@ -18,6 +19,7 @@ import { withOnMark, type Sourced } from './on-mark';
 import { identifyPitchAndGauge, type PitchAndGaugeEvidence } from './pitch-and-gauge';
 import type { EvidenceItem, Identified, IdentifiedPart, IdentityReason, ThreeNumbers } from './reasons';
 import { withGaugeSettling, withLinksSettling, withPitchSettling } from './settle';
+import { countedTwice, sequenceAgrees, sequenceByCount } from './sequence';
 import { readStamp, stated } from './stamp';
 
 /** What is known of each part, property by property. Evidence counts for its own part only. */
@@ -26,6 +28,8 @@ export interface Identity {
   readonly bar: ThreeNumbers;
   readonly driveSprocket: { readonly pitch: Identified<FamilyId> };
   readonly nose: { readonly pitch: Identified<FamilyId> };
+  /** The class that a learned code on the chain stands for; null where none does. */
+  readonly codeClass: LearnedCode['kickbackClass'];
   /** Everything that speaks of the three numbers, set aside or not. */
   readonly evidence: readonly EvidenceItem[];
   /** Traps recognised across parts and readings. */
@@ -45,14 +49,32 @@ function evidenceOf(statements: readonly Statement[], part: IdentifiedPart): Pit
 const countId = (i: number): EvidenceId =>
   EVIDENCE_IDS.find((id) => id === `chain.driveLinks.${i}`) ?? 'chain.driveLinks.4';
 
-function chainCounts({ chain }: BenchSheet): readonly LinksStatement[] {
-  const counts = (chain?.driveLinks ?? []).map((value, i): LinksStatement => ({
+function chainCounts(sheet: BenchSheet, learned: readonly LearnedCode[]): readonly LinksStatement[] {
+  const counts = (sheet.chain?.driveLinks ?? []).map((value, i): LinksStatement => ({
     id: countId(i),
     evidence: countEvidence(value),
   }));
+  const named = flatMap(learned, (code): readonly LinksStatement[] => {
+    const evidence = codeLinksEvidence(code);
+    return evidence ? [{ id: 'chain.stamp', evidence }] : [];
+  });
+  return [...counts, ...named, ...cuttersStatement(sheet)];
+}
+
+/**
+ * What the cutters say of the links in the ticked sequence. Where two counts of the links agree and the cutters do not
+ * fit them, the sequence is what is doubted: it says nothing of the links.
+ */
+function cuttersStatement({ chain, setAside = [] }: BenchSheet): readonly LinksStatement[] {
   const { cutters, sequence } = chain ?? {};
-  const crossCheck = cutters !== undefined && sequence !== undefined ? cuttersEvidence(cutters, sequence) : null;
-  return crossCheck ? [...counts, { id: 'chain.cutters', evidence: crossCheck }] : counts;
+  if (cutters === undefined || sequence === undefined) return [];
+  const links = countedTwice((chain?.driveLinks ?? []).filter((_, i) => !setAside.includes(countId(i))));
+  if (links !== null && sequenceAgrees(links, cutters, sequence) === false) {
+    const says = sequenceByCount(links, cutters);
+    return [{ id: 'chain.cutters', note: { code: 'sequence-doubted', cutters, sequence, links, says } }];
+  }
+  const evidence = cuttersEvidence(cutters, sequence);
+  return evidence ? [{ id: 'chain.cutters', evidence }] : [];
 }
 
 function barMarks({ bar }: BenchSheet): readonly LinksStatement[] {
@@ -115,7 +137,11 @@ export function identify(sheet: BenchSheet, codes: readonly LearnedCode[] = []):
   const all = collectStatements(sheet, codes);
   const of = (part: IdentifiedPart) => identifyPitchAndGauge(evidenceOf(counts(all), part));
   const [chain, bar, driveSprocket, nose] = [of('chain'), of('bar'), of('driveSprocket'), of('nose')];
-  const chainLinks = [...chainCounts(sheet), ...loopLengthStatements(sheet, chain.pitch.candidates)];
+  const learned = setAside.includes('chain.stamp') ? [] : codesOn(sheet.chain?.stamp, codes);
+  const chainLinks = [
+    ...chainCounts(sheet, codesOn(sheet.chain?.stamp, codes)),
+    ...loopLengthStatements(sheet, chain.pitch.candidates),
+  ];
   const round = bar.pitch.candidates.length > 0 ? bar.pitch.candidates : chain.pitch.candidates;
   const barLinks = [...barMarks(sheet), ...wayRoundStatements(sheet, round)];
 
@@ -165,6 +191,7 @@ export function identify(sheet: BenchSheet, codes: readonly LearnedCode[] = []):
   );
   return {
     ...known,
+    codeClass: learned.find(({ kickbackClass }) => kickbackClass !== null)?.kickbackClass ?? null,
     evidence: itemsOf(said, setAside),
     findings: findingsOf(known, { widestMouth: mouth.length > 0 ? Math.max(...mouth) : null }),
   };

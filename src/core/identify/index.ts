@@ -7,6 +7,7 @@ export * from './gauge';
 export * from './learned-code-schema';
 export * from './learned-code';
 export * from './pitch-and-gauge';
+export * from './sequence';
 export * from './links';
 export * from './collect';
 export * from './loop-evidence';

@@ -12,6 +12,7 @@ import {
   type Evidence,
 } from './combine';
 import type { Identified, IdentityReason, Sequence } from './reasons';
+import { linksFor } from './sequence';
 
 /** How a careful count errs: mostly not, sometimes by one link, seldom by two (shop's figure). */
 const SLIP: readonly number[] = [1, 0.05, 0.005];
@@ -23,42 +24,6 @@ const BARE_DOUBT = 0.25;
  * (shop's figure).
  */
 const TAPE_LINKS_U = 0.7;
-
-/** Drive links per cutter. */
-export const LINKS_PER_CUTTER: Record<Sequence, number> = { 'full-complement': 2, 'semi-skip': 2.5, 'full-skip': 3 };
-
-/**
- * Cutters that a loop of n links carries: n/2, n/2.5 or n/3, rounded either way where the sequence does not come out
- * even and one pair stands out of order at the join.
- * @example cuttersExpected(72, 'full-complement') // [36]
- */
-export function cuttersExpected(links: number, sequence: Sequence): readonly number[] {
-  const exact = links / LINKS_PER_CUTTER[sequence];
-  return Number.isInteger(exact) ? [exact] : [Math.floor(exact), Math.ceil(exact)];
-}
-
-/** Links of loops that carry this many cutters. */
-function linksFor(cutters: number, sequence: Sequence): number[] {
-  const centre = Math.round(cutters * LINKS_PER_CUTTER[sequence]);
-  return [-3, -2, -1, 0, 1, 2, 3]
-    .map((step) => centre + step)
-    .filter((links) => cuttersExpected(links, sequence).includes(cutters));
-}
-
-/** True, false, or null when the count, the cutters or the sequence is not known. */
-export function sequenceAgrees(
-  links: number | null | undefined,
-  cutters: number | undefined,
-  sequence: Sequence | undefined,
-): boolean | null {
-  if (links === null || links === undefined || cutters === undefined || sequence === undefined) return null;
-  return cuttersExpected(links, sequence).includes(cutters);
-}
-
-/** The count that two recounts of the links agree on; null where none do. */
-export function countedTwice(counts: readonly number[] | undefined): number | null {
-  return counts?.find((count, i) => counts.indexOf(count) !== i) ?? null;
-}
 
 /** Evidence on a link count, with the reading it comes from. */
 export type LinksStatement = { readonly id: EvidenceId } & (
@@ -139,6 +104,8 @@ function candidatesOf({ reason }: Evidence<number>): readonly number[] {
       return reason.links;
     case 'links-mark':
       return [reason.value];
+    case 'learned-code':
+      return reason.driveLinks === null ? [] : [reason.driveLinks];
     default:
       return [];
   }

@@ -28,6 +28,9 @@ export type IdentityReason =
       readonly text: string;
       readonly pitch: PitchMark | null;
       readonly gauge: GaugeId | null;
+      readonly driveLinks: number | null;
+      readonly kickbackClass: 'low-kickback' | 'standard' | null;
+      readonly replacedBy: string;
     }
   | { readonly code: 'thickness'; readonly thickness: Mm; readonly u: number }
   | { readonly code: 'thickness-fits-none'; readonly thickness: Mm }
@@ -42,6 +45,14 @@ export type IdentityReason =
       readonly cutters: number;
       readonly sequence: Sequence;
       readonly links: readonly number[];
+    }
+  /** Two agreeing counts contradict the ticked sequence: that is what is doubted. */
+  | {
+      readonly code: 'sequence-doubted';
+      readonly cutters: number;
+      readonly sequence: Sequence;
+      readonly links: number;
+      readonly says: Sequence | 'irregular';
     }
   | { readonly code: 'loop-length'; readonly length: Mm; readonly links: number }
   | { readonly code: 'tape'; readonly length: Mm; readonly links: number }

@@ -76,15 +76,24 @@ export function limitWaits(checks: readonly Check[], { bar }: Identity): Asked[]
 /** What lets a new part be chosen decides no verdict: it comes after what does (shop's figure). */
 const CHOOSES = 0.1;
 
-/** What a new part is chosen by: the class by who runs the saw, a sprocket by its kind and teeth, a bar by its mount. */
+/**
+ * What a new part is chosen by: a chain by who runs the saw and by its sequence, a sprocket by its kind, its teeth and
+ * what it sits on, a bar by its mount.
+ */
 const CHOSEN_BY: Readonly<Record<Part, (sheet: BenchSheet) => readonly Askable[]>> = {
-  chain: ({ job, chain }) =>
-    job?.operatorTrained === undefined && chain?.kickbackClass !== 'low-kickback' && !chain?.bumperLinks
-      ? ['job.operatorTrained']
-      : [],
-  driveSprocket: ({ driveSprocket }) => [
-    ...(driveSprocket?.type === undefined ? (['driveSprocket.type'] as const) : []),
+  chain: ({ job, chain }) => [
+    ...(job?.operatorTrained === undefined && chain?.kickbackClass !== 'low-kickback' && !chain?.bumperLinks
+      ? (['job.operatorTrained'] as const)
+      : []),
+    ...(chain?.cutters === undefined && chain?.sequence === undefined ? (['chain.cutters'] as const) : []),
+  ],
+  driveSprocket: ({ driveSprocket, saw }) => [
+    ...(driveSprocket?.type === undefined && saw?.sprocketKind === undefined ? (['driveSprocket.type'] as const) : []),
     ...(driveSprocket?.teeth === undefined ? (['driveSprocket.teeth'] as const) : []),
+    ...(driveSprocket?.type === 'rim' && driveSprocket.splines === undefined && saw?.splines === undefined
+      ? (['saw.splines'] as const)
+      : []),
+    ...(driveSprocket?.type === 'spur' && driveSprocket.bore === undefined ? (['driveSprocket.bore'] as const) : []),
   ],
   bar: ({ bar, saw }) => (bar?.mount || saw?.mount ? [] : ['saw.mount']),
   nose: ({ bar }) => (bar?.noseReplaceable === true && bar.noseTeeth === undefined ? ['bar.noseTeeth'] : []),

@@ -2,7 +2,8 @@ import { flatMap } from '../flat-map';
 import type { FamilyId, GaugeId } from '../families';
 import type { ClassKnown, FitJudgement, FitRule, KickbackClass } from '../fit';
 import type { DriveSprocketSheet } from '../sheet';
-import type { Identified, Identity, OnMark } from '../identify';
+import type { SprocketKind } from '../declared';
+import type { Identified, Identity, OnMark, Sequence } from '../identify';
 
 /** The three numbers that order a chain, and the class it must not be stepped up from. */
 export interface ChainNumbers {
@@ -11,6 +12,8 @@ export interface ChainNumbers {
   readonly driveLinks: number;
   /** Null when neither the chain nor the operator's training is known: then it must be asked. */
   readonly kickbackClass: KickbackClass | null;
+  /** Order of the cutters; null where they were neither counted nor named. */
+  readonly sequence: Sequence | null;
 }
 
 /** An order, with what must go on with the chain. */
@@ -26,7 +29,8 @@ export interface ChainOrder extends ChainNumbers {
 export interface SprocketOrder {
   readonly pitch: FamilyId;
   readonly teeth: number | null;
-  readonly type: 'spur' | 'rim' | null;
+  readonly type: SprocketKind | null;
+  readonly splines: number | null;
 }
 
 /** Why no order can be written yet. */
@@ -82,7 +86,8 @@ export function decideOrder(
   identity: Identity,
   fit: readonly FitJudgement[],
   class_: ClassKnown,
-  sprocket: SprocketSheet = {},
+  sprocket: SprocketSheet,
+  sequence: Sequence | null,
 ): OrderOutcome {
   const pitch = ordered(identity.chain.pitch, identity.bar.pitch);
   const gauge = ordered(identity.chain.gauge, identity.bar.gauge);
@@ -112,8 +117,14 @@ export function decideOrder(
       gauge: gauge.value,
       driveLinks: links.value,
       kickbackClass: orderedClass(class_),
+      sequence,
       driveSprocket: needsSprocket
-        ? { pitch: pitch.value, teeth: sprocket.teeth ?? null, type: sprocket.type ?? null }
+        ? {
+            pitch: pitch.value,
+            teeth: sprocket.teeth ?? null,
+            type: sprocket.type ?? null,
+            splines: sprocket.splines ?? null,
+          }
         : null,
     },
   };
@@ -123,7 +134,7 @@ export function decideOrder(
 const GOES_WITH_SPROCKET: readonly FitJudgement['reason']['code'][] = ['sprocket-worn', 'by-plan'];
 
 /** What a sheet says of the drive sprocket that an order may need. */
-type SprocketSheet = Partial<Pick<DriveSprocketSheet, 'teeth' | 'type' | 'renewed'>>;
+type SprocketSheet = Partial<Pick<DriveSprocketSheet, 'teeth' | 'type' | 'splines' | 'renewed'>>;
 
 /**
  * Low-kickback stays low-kickback; an untrained operator gets it whatever was on the saw; a trained one keeps the

@@ -1,12 +1,13 @@
 import type { SignedChoices } from '../refit';
 import type { Schools } from '../schools';
-import { need, settled, UNKNOWN, type Need } from '../stock';
+import { need, settled, UNKNOWN, wantedOfDrive, type Need, type SmallPart } from '../stock';
 import type { Judged } from './choices';
+import { smallPartsNeeded } from './picks';
 import { numbersOfSet, wantedOf } from './wanted';
 
 /** A part that must be replaced beside the chain, and what it must be. */
 export interface OrderedPart {
-  readonly part: 'bar' | 'nose' | 'driveSprocket';
+  readonly part: 'bar' | 'nose' | 'driveSprocket' | SmallPart;
   readonly need: Need;
 }
 
@@ -25,7 +26,8 @@ export function orderedParts(judged: Judged, schools: Schools, signed: SignedCho
     gauge: set.gauge ? settled(set.gauge) : UNKNOWN,
     driveLinks: set.driveLinks ? settled(set.driveLinks) : UNKNOWN,
   };
-  const condemned = (part: OrderedPart['part']) => verdicts[part].action === 'replace' && signed?.[part] !== 'replace';
+  const condemned = (part: Exclude<OrderedPart['part'], SmallPart>) =>
+    verdicts[part].action === 'replace' && signed?.[part] !== 'replace';
   const needsBar =
     condemned('bar') || (condemned('nose') && sheet.bar?.noseReplaceable !== true && signed?.bar !== 'replace');
   const bar = need('bar', {
@@ -34,13 +36,27 @@ export function orderedParts(judged: Judged, schools: Schools, signed: SignedCho
     oilHole: wanted.oilHole,
     listedInches: wanted.listedInches,
   });
+  // What a signed plan foresees for the drive, it takes its small parts for.
+  const drive = verdicts.driveSprocket.action === 'replace' ? 'replace' : 'recondition';
+  const small =
+    signed?.driveSprocket && signed.driveSprocket !== 'keep'
+      ? []
+      : smallPartsNeeded(judged, { driveSprocket: drive }, undefined).map(
+          (part) => ({ part, need: need(part, wantedOfDrive(sheet)) }) as const,
+        );
   return [
     ...(needsBar ? [{ part: 'bar', need: bar } as const] : []),
     ...(condemned('nose') && !needsBar
       ? [{ part: 'nose', need: need('nose', { pitch, teeth: wanted.noseTeeth }) } as const]
       : []),
     ...(condemned('driveSprocket')
-      ? [{ part: 'driveSprocket', need: need('drive-sprocket', { pitch, teeth: wanted.sprocketTeeth }) } as const]
+      ? [
+          {
+            part: 'driveSprocket',
+            need: need('drive-sprocket', { pitch, teeth: wanted.sprocketTeeth, ...wantedOfDrive(sheet) }),
+          } as const,
+        ]
       : []),
+    ...small,
   ];
 }

@@ -2,13 +2,13 @@ import { familyAndGaugeMeet, type FamilyId } from '../families';
 import { live, sameProperty } from '../fit';
 import type { Identified } from '../identify';
 import type { Part } from '../reading';
-import type { StockPart } from '../stock';
+import { SMALL_PARTS, type PlannedPart, type SmallPart, type StockPart } from '../stock';
 import type { Choices, Judged, PlanRule } from './choices';
 import { cheapest, isCheaper, numbersKey, numbersOf, type Numbers, type Shelf } from './shelf';
-import { numbersOfSet, suitsClass, suitsSaw, type Wanted } from './wanted';
+import { isKnownToSit, numbersOfSet, suitsClass, suitsDrive, suitsSaw, suitsSequence, type Wanted } from './wanted';
 
 /** New parts that go on together; a part that stays, and the nose of a new bar, have none. */
-export type Picks = Readonly<Partial<Record<Part, StockPart>>>;
+export type Picks = Readonly<Partial<Record<PlannedPart, StockPart>>>;
 
 /** Sets of new parts that answer a combination, or the rule that none does. */
 export type Picked = { readonly picks: readonly Picks[] } | { readonly rule: PlanRule };
@@ -24,20 +24,62 @@ const isOfAnother = (known: Identified<FamilyId>, pitch: FamilyId): boolean =>
   known.status === 'conflict' ||
   (known.value === null ? known.candidates.length > 0 && !live(known).includes(pitch) : known.value !== pitch);
 
-/** The cheapest chain with these numbers that suits its operator. */
-const chainFor = (numbers: Numbers, shelf: Shelf, wanted: Wanted): StockPart | null =>
-  cheapest(shelf.chains.get(numbersKey(numbers)), (part) => suitsClass(part, wanted));
+/**
+ * The cheapest chain with these numbers that suits its operator, of the sequence that is wanted; where none is, one that
+ * does not say its own.
+ */
+export function chainFor(numbers: Numbers, shelf: Shelf, wanted: Wanted): StockPart | null {
+  const chains = shelf.chains.get(numbersKey(numbers));
+  return (
+    cheapest(chains, (part) => suitsClass(part, wanted) && suitsSequence(part, wanted)) ??
+    cheapest(chains, (part) => suitsClass(part, wanted) && (wanted.sequence === null || part.sequence === null))
+  );
+}
 
 /** Whether there are such chains, and only nobody has said who runs the saw. */
 const onlyByClass = (numbers: Numbers, shelf: Shelf, { kickbackClass }: Wanted): boolean =>
   kickbackClass === null && cheapest(shelf.chains.get(numbersKey(numbers)), () => true) !== null;
 
 /**
- * The cheapest drive sprocket of a pitch; with as many teeth as the old one had where the pitch stays.
+ * The cheapest drive sprocket of a pitch and of the saw's kind, with as many teeth as the old one had where the pitch
+ * stays; first of those that are known to sit on the saw.
  * @param teeth null where any will do
  */
-const sprocketFor = (pitch: FamilyId, teeth: number | null, shelf: Shelf): StockPart | null =>
-  cheapest(shelf.sprockets.get(pitch), (part) => teeth === null || part.teeth === teeth);
+export function sprocketFor(pitch: FamilyId, teeth: number | null, shelf: Shelf, wanted: Wanted): StockPart | null {
+  const suits = (part: StockPart) => (teeth === null || part.teeth === teeth) && suitsDrive(part, wanted);
+  const sprockets = shelf.sprockets.get(pitch);
+  return cheapest(sprockets, (part) => suits(part) && isKnownToSit(part, wanted)) ?? cheapest(sprockets, suits);
+}
+
+/** Small parts of the drive that have failed: of a sprocket that stays, or beside a new one. */
+export function smallPartsNeeded(
+  judged: Judged,
+  choices: Choices,
+  sprocket: StockPart | undefined,
+): readonly SmallPart[] {
+  const choice = choices.driveSprocket;
+  if (choice === undefined || choice === 'keep') return [];
+  const { operations } = judged.verdicts.driveSprocket;
+  return SMALL_PARTS.filter((part) => {
+    if (choice === 'recondition') return operations.includes(`renew-${part}`);
+    // A spur is one piece with its drum.
+    if (part === 'drum' && sprocket?.sprocketKind === 'spur') return false;
+    return judged.checks.some(({ id, outcome }) => id === `sprocket.${part}` && outcome === 'fail');
+  });
+}
+
+/** The cheapest small parts that may sit on the saw, as far as the list has them. */
+function smallPicks(judged: Judged, choices: Choices, picks: Picks, shelf: Shelf, wanted: Wanted): Picks {
+  const found: Partial<Record<PlannedPart, StockPart>> = {};
+  for (const part of smallPartsNeeded(judged, choices, picks.driveSprocket)) {
+    const suits = (each: StockPart) => suitsDrive(each, wanted);
+    const pick =
+      cheapest(shelf.small[part], (each) => suits(each) && isKnownToSit(each, wanted)) ??
+      cheapest(shelf.small[part], suits);
+    if (pick) found[part] = pick;
+  }
+  return found;
+}
 
 /** New parts for a set of known numbers, beside a bar that may be new. */
 function around(
@@ -59,7 +101,7 @@ function around(
   }
   if (isNew(choices, 'driveSprocket')) {
     const same = driveSprocket.pitch.value === null || driveSprocket.pitch.value === pitch;
-    const sprocket = sprocketFor(pitch, same ? wanted.sprocketTeeth : null, shelf);
+    const sprocket = sprocketFor(pitch, same ? wanted.sprocketTeeth : null, shelf, wanted);
     if (!sprocket) return { rule: 'no-driveSprocket' };
     picks.driveSprocket = sprocket;
   } else if (stays(choices, 'driveSprocket')) {
@@ -136,7 +178,9 @@ function withoutNewBar(judged: Judged, choices: Choices, shelf: Shelf, wanted: W
 
 /** Sets of new parts that answer a combination; for each set of numbers the cheapest of every kind. */
 export function picksFor(judged: Judged, choices: Choices, shelf: Shelf, wanted: Wanted): Picked {
-  return isNew(choices, 'bar')
+  const picked = isNew(choices, 'bar')
     ? withNewBar(judged, choices, shelf, wanted)
     : withoutNewBar(judged, choices, shelf, wanted);
+  if ('rule' in picked) return picked;
+  return { picks: picked.picks.map((picks) => ({ ...picks, ...smallPicks(judged, choices, picks, shelf, wanted) })) };
 }

@@ -2,13 +2,13 @@ import { flatMap } from '../flat-map';
 import type { Limits } from '../limits';
 import { PARTS, type Part } from '../reading';
 import { DEFAULT_SCHOOLS, type Schools } from '../schools';
-import type { StockPart } from '../stock';
+import { SMALL_PARTS, type SmallPart, type StockPart } from '../stock';
 import { brokenByWhatIs, combinations, plannedParts, type Choices, type Judged, type PlanRule } from './choices';
 import { areAlike, costPerHour, labour, renewalCost, workOf, type Rate, type Renewal } from './cost';
 import { isLooseBar, isWornSprocket, livesOf } from './lives';
-import { picksFor, type Picks } from './picks';
+import { chainFor, picksFor, smallPartsNeeded, sprocketFor, type Picks } from './picks';
 import { cheapest, numbersKey, numbersOf, shelfOf, type Shelf } from './shelf';
-import { numbersOfSet, suitsClass, suitsSaw, wantedOf, type Wanted } from './wanted';
+import { isKnownToSit, numbersOfSet, suitsSaw, suitsSequence, wantedOf, type Wanted } from './wanted';
 
 /** What a plan is named for. */
 export const PLAN_NAMES = ['least-today', 'least-per-hour', 'fresh-set'] as const;
@@ -23,6 +23,12 @@ export type PlanNote =
   | { readonly code: 'converts'; readonly from: string; readonly to: string }
   /** What catches a chain that comes off is broken: it is renewed before the saw runs again. */
   | { readonly code: 'guards-broken' }
+  /** Whether these sit on the saw, neither splines nor bore nor the saw's name tell. */
+  | { readonly code: 'saw-not-known'; readonly skus: readonly string[] }
+  /** The list does not say the sequence of a chain, or nobody has counted the cutters of the old one. */
+  | { readonly code: 'sequence-not-said' | 'sequence-not-counted'; readonly sku: string }
+  /** Small parts that have failed and that no list has: their price is not in the plan. */
+  | { readonly code: 'not-listed'; readonly parts: readonly SmallPart[] }
   /** Not all of it is on the shelf. */
   | { readonly code: 'to-order'; readonly skus: readonly string[] }
   /** Work on a budget bar that costs as much as much of a new one. */
@@ -74,14 +80,14 @@ function laterPart(part: Part, judged: Judged, shelf: Shelf, wanted: Wanted): St
   const numbers = gauge && driveLinks ? { pitch, gauge, driveLinks } : null;
   switch (part) {
     case 'chain':
-      return numbers && cheapest(shelf.chains.get(numbersKey(numbers)), (each) => suitsClass(each, wanted));
+      return numbers && chainFor(numbers, shelf, wanted);
     case 'bar':
       return cheapest(shelf.bars, (bar) => {
         const own = numbersOf(bar);
         return numbers !== null && own !== null && numbersKey(own) === numbersKey(numbers) && suitsSaw(bar, wanted);
       });
     case 'driveSprocket':
-      return cheapest(shelf.sprockets.get(pitch), () => true);
+      return sprocketFor(pitch, null, shelf, wanted);
     case 'nose':
       return cheapest(shelf.noses.get(pitch), ({ teeth }) => teeth === wanted.noseTeeth);
   }
@@ -90,7 +96,23 @@ function laterPart(part: Part, judged: Judged, shelf: Shelf, wanted: Wanted): St
 const said = ({ pitch, gauge }: { readonly pitch: string | null; readonly gauge: string | null }): string =>
   `${pitch} ${gauge}`;
 
-function notesOf(input: PlanInput, choices: Choices, picks: Picks, cost: number): readonly PlanNote[] {
+/** What is not known of the parts that a plan takes. */
+function openNotes(judged: Judged, choices: Choices, picks: Picks, wanted: Wanted): readonly PlanNote[] {
+  const drive = flatMap([picks.driveSprocket, picks.drum, picks.bearing, picks.clip], (part) =>
+    part && !isKnownToSit(part, wanted) ? [part.sku] : [],
+  );
+  const { chain } = picks;
+  const missing = smallPartsNeeded(judged, choices, picks.driveSprocket).filter((part) => !picks[part]);
+  return [
+    ...(drive.length > 0 ? [{ code: 'saw-not-known', skus: drive } as const] : []),
+    ...(chain && !suitsSequence(chain, wanted)
+      ? [{ code: wanted.sequence === null ? 'sequence-not-counted' : 'sequence-not-said', sku: chain.sku } as const]
+      : []),
+    ...(missing.length > 0 ? [{ code: 'not-listed', parts: missing } as const] : []),
+  ];
+}
+
+function notesOf(input: PlanInput, choices: Choices, picks: Picks, cost: number, wanted: Wanted): readonly PlanNote[] {
   const { judged, limits } = input;
   const came = numbersOfSet(judged.identity);
   const bar = picks.bar;
@@ -110,6 +132,7 @@ function notesOf(input: PlanInput, choices: Choices, picks: Picks, cost: number)
     ...(judged.fit.some(({ rule, holds }) => rule === 'saw-guards-are-whole' && holds === false)
       ? [{ code: 'guards-broken' } as const]
       : []),
+    ...openNotes(judged, choices, picks, wanted),
     ...(toOrder.length > 0 ? [{ code: 'to-order', skus: toOrder } as const] : []),
     ...(isBudget && (100 * cost) / newBar > limits['plan.worth'].value
       ? [{ code: 'not-worth-the-work', share: Math.round((100 * cost) / newBar) } as const]
@@ -117,8 +140,15 @@ function notesOf(input: PlanInput, choices: Choices, picks: Picks, cost: number)
   ];
 }
 
+/** What is looked up once for all plans of a sheet. */
+interface Around {
+  readonly wanted: Wanted;
+  /** What each part would be renewed by later. */
+  readonly later: ReadonlyMap<Part, StockPart | null>;
+}
+
 /** A plan with all its figures, before it is compared with others. */
-function planOf(input: PlanInput, choices: Choices, picks: Picks, later: ReadonlyMap<Part, StockPart | null>): Plan {
+function planOf(input: PlanInput, choices: Choices, picks: Picks, { wanted, later }: Around): Plan {
   const { judged, limits } = input;
   const { minutes, worked } = workOf(judged, choices, limits);
   const work = labour(minutes, limits) + worked * limits['plan.consumables'].value;
@@ -145,7 +175,7 @@ function planOf(input: PlanInput, choices: Choices, picks: Picks, later: Readonl
     costPerHour: costPerHour(costToday, renewals, horizon, spread),
     named: [],
     isAlike: false,
-    notes: notesOf(input, choices, picks, work),
+    notes: notesOf(input, choices, picks, work, wanted),
   };
 }
 
@@ -203,7 +233,7 @@ export function possiblePlans(input: PlanInput): {
     const broken = brokenByWhatIs(judged, choices);
     const picked = broken ? { rule: broken } : picksFor(judged, choices, shelf, wanted);
     if ('rule' in picked) ruledOut[picked.rule] = (ruledOut[picked.rule] ?? 0) + 1;
-    else for (const picks of picked.picks) plans.push(planOf(input, choices, picks, later));
+    else for (const picks of picked.picks) plans.push(planOf(input, choices, picks, { wanted, later }));
   }
   return { plans, ruledOut };
 }
@@ -226,4 +256,7 @@ export function planSet(input: PlanInput): Plans {
 
 /** Names a plan: what is done with each part, and what goes on. */
 export const keyOf = ({ choices, picks }: Pick<Plan, 'choices' | 'picks'>): string =>
-  flatMap(PARTS, (part) => (choices[part] ? [`${part}:${choices[part]}:${picks[part]?.sku ?? ''}`] : [])).join(' ');
+  [
+    ...flatMap(PARTS, (part) => (choices[part] ? [`${part}:${choices[part]}:${picks[part]?.sku ?? ''}`] : [])),
+    ...flatMap(SMALL_PARTS, (part) => (picks[part] ? [`${part}:${picks[part].sku}`] : [])),
+  ].join(' ');

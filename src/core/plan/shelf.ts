@@ -1,5 +1,5 @@
 import type { FamilyId, GaugeId } from '../families';
-import type { StockKind, StockPart } from '../stock';
+import type { SmallPart, StockKind, StockPart } from '../stock';
 
 /** Parts by what is asked of them: looked up and not searched. */
 export interface Shelf {
@@ -7,6 +7,7 @@ export interface Shelf {
   readonly bars: readonly StockPart[];
   readonly sprockets: ReadonlyMap<FamilyId, readonly StockPart[]>;
   readonly noses: ReadonlyMap<FamilyId, readonly StockPart[]>;
+  readonly small: Readonly<Record<SmallPart, readonly StockPart[]>>;
 }
 
 /** The three numbers of a set. */
@@ -69,5 +70,6 @@ export function shelfOf(stock: readonly StockPart[], toOrder: boolean): Shelf {
     bars: of('bar'),
     sprockets: grouped(of('drive-sprocket'), ({ pitch }) => pitch),
     noses: grouped(of('nose'), ({ pitch }) => pitch),
+    small: { drum: of('drum'), bearing: of('bearing'), clip: of('clip') },
   };
 }

@@ -1,11 +1,12 @@
 import type { FamilyId, GaugeId } from '../families';
 import { classKnown, live, samePattern, type KickbackClass } from '../fit';
-import { readStamp, stated, type Identified, type Identity } from '../identify';
+import type { SprocketKind } from '../declared';
+import { readStamp, stated, type Identified, type Identity, type Sequence } from '../identify';
 import { listedLengths } from '../loop';
 import { orderedClass } from '../order';
 import { estimate, toInches } from '../quantity';
 import type { Schools } from '../schools';
-import type { StockPart } from '../stock';
+import { fitToSaw, USUAL_SEQUENCE, wantedOfDrive, type StockPart } from '../stock';
 import type { Judged } from './choices';
 
 /** What a part must be to go onto this saw, whatever is planned. */
@@ -17,6 +18,15 @@ export interface Wanted {
   readonly kickbackClass: KickbackClass | null;
   readonly noseTeeth: number | null;
   readonly sprocketTeeth: number | null;
+  /** Order of the cutters of its chain. */
+  readonly sequence: Sequence | null;
+  /** A rim is replaced by a rim, a spur by a spur. */
+  readonly sprocketKind: SprocketKind | null;
+  readonly splines: number | null;
+  /** Bore of the drive sprocket, mm. */
+  readonly bore: number | null;
+  /** The saw, as the shop names it. */
+  readonly saw: string | null;
 }
 
 /** Lengths that the bar may be sold as: as it is listed, else as it was measured, else as it is stamped. */
@@ -35,9 +45,11 @@ export function wantedOf(judged: Judged, schools: Schools): Wanted {
     mount: saw?.mount ?? bar?.mount ?? null,
     oilHole: saw?.oilHole ?? bar?.oilHole ?? null,
     listedInches: listedOf(judged),
-    kickbackClass: orderedClass(classKnown(judged.sheet, schools)),
+    kickbackClass: orderedClass(classKnown(judged.sheet, judged.identity, schools)),
     noseTeeth: bar?.noseTeeth ?? null,
     sprocketTeeth: driveSprocket?.teeth ?? null,
+    sequence: judged.chain.sequence.ordered,
+    ...wantedOfDrive(judged.sheet),
   };
 }
 
@@ -54,6 +66,25 @@ export function suitsSaw({ mount, oilHole, listedInches }: StockPart, wanted: Wa
   if (wanted.oilHole && oilHole && !samePattern(oilHole, wanted.oilHole)) return false;
   return wanted.listedInches.length === 0 || listedInches === null || wanted.listedInches.includes(listedInches);
 }
+
+/** A sequence as a chain has it: one that does not say it is full complement. */
+const sequenceOf = ({ sequence }: StockPart): Sequence => sequence ?? USUAL_SEQUENCE;
+
+/** Whether a chain is of the sequence that is wanted; where nobody knows it, of the usual one. */
+export const suitsSequence = (part: StockPart, { sequence }: Wanted): boolean =>
+  sequenceOf(part) === (sequence ?? USUAL_SEQUENCE);
+
+/** Whether a part of the drive may sit on this saw: what is known of both does not differ. */
+export function suitsDrive(part: StockPart, wanted: Wanted): boolean {
+  const { sprocketKind } = part;
+  if (sprocketKind !== null && wanted.sprocketKind !== null && sprocketKind !== wanted.sprocketKind) return false;
+  return ['fits', 'not-known'].includes(fitToSaw(wanted, part));
+}
+
+/** Whether a part of the drive is known to sit on this saw, its kind included. */
+export const isKnownToSit = (part: StockPart, wanted: Wanted): boolean =>
+  fitToSaw(wanted, part) === 'fits' &&
+  (part.kind !== 'drive-sprocket' || (part.sprocketKind !== null && part.sprocketKind === wanted.sprocketKind));
 
 /** The numbers of the set as it came, as far as they are settled. */
 export interface SetNumbers {

@@ -36,6 +36,7 @@ export const FIELD_KINDS = {
   lift: { lo: 0, hi: 80, name: 'lift at mid-bar', tools: ['rule', 'caliper'] },
   cutDepth: { lo: 20, hi: 2000, name: 'depth of a cut', tools: ['rule', 'tape'] },
   cutDrift: { lo: 0, hi: 400, name: 'drift of a cut', tools: ['rule', 'caliper'] },
+  bore: { lo: 5, hi: 60, name: 'bore', tools: ['caliper', 'rule'] },
   noseRadius: { lo: 8, hi: 90, name: 'nose radius', tools: ['rule', 'caliper'] },
 } as const satisfies Record<
   string,

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { INSTRUMENT_IDS } from '../quantity';
 import { PARTS, STEPS } from '../reading';
-import { REFIT_ACTS } from '../declared';
+import { REFIT_ACTS, SPROCKET_KINDS } from '../declared';
+import { SEQUENCES } from '../identify';
 import { ACTIONS, OPERATIONS } from '../sheet';
 
 const identified = <T extends z.ZodType>(value: T) =>
@@ -278,6 +279,13 @@ export const assessmentSchema = z.strictObject({
       tilt: z.number(),
     }),
     sequenceAgrees: z.boolean().nullable(),
+    /** The order of the cutters by the two counts; null where one of them is missing. */
+    sequence: z.strictObject({
+      cutters: z.int().nullable(),
+      driveLinks: z.int().nullable(),
+      says: z.enum(['full', 'semi-skip', 'full-skip', 'irregular']).nullable(),
+      agrees: z.boolean().nullable(),
+    }),
   }),
   verdicts: z.strictObject({
     bar: verdictSchema,
@@ -293,10 +301,17 @@ export const assessmentSchema = z.strictObject({
         gauge: z.string(),
         driveLinks: z.number(),
         kickbackClass: z.enum(['low-kickback', 'standard']).nullable(),
+        /** Order of the cutters; null where they were neither counted nor named. */
+        sequence: z.enum(SEQUENCES).nullable(),
       }),
       /** The drive sprocket that goes on with the chain, because the one that came is past its limit. */
       driveSprocket: z
-        .strictObject({ pitch: z.string(), teeth: z.int().nullable(), type: z.enum(['spur', 'rim']).nullable() })
+        .strictObject({
+          pitch: z.string(),
+          teeth: z.int().nullable(),
+          type: z.enum(SPROCKET_KINDS).nullable(),
+          splines: z.int().nullable(),
+        })
         .optional(),
     })
     .optional(),

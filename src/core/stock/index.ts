@@ -2,6 +2,7 @@
 export * from './stock-kind';
 export * from './stock-part';
 export * from './need';
+export * from './saw-fit';
 export * from './search';
 export * from './stock-row';
 export * from './list-text';

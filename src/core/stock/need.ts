@@ -1,5 +1,6 @@
 import type { FamilyId, GaugeId } from '../families';
-import type { Identified } from '../identify';
+import type { SprocketKind } from '../declared';
+import type { Identified, Sequence } from '../identify';
 import { live, type KickbackClass } from '../fit';
 import type { StockKind } from './stock-kind';
 
@@ -17,10 +18,18 @@ export interface Need {
   readonly driveLinks: Wanted<number>;
   /** Class of the chain to be sold; null while nobody has said who runs the saw. */
   readonly kickbackClass: KickbackClass | null;
+  /** Order of the cutters; null where nobody counted or said it. */
+  readonly sequence: Sequence | null;
   readonly mount: string | null;
   readonly oilHole: string | null;
   readonly listedInches: readonly number[];
   readonly teeth: number | null;
+  readonly sprocketKind: SprocketKind | null;
+  readonly splines: number | null;
+  /** mm. */
+  readonly bore: number | null;
+  /** The saw it is for, as the shop names it. */
+  readonly saw: string | null;
 }
 
 /** Nothing known of a number. */
@@ -40,10 +49,15 @@ const NOTHING: Omit<Need, 'kind'> = {
   gauge: UNKNOWN,
   driveLinks: UNKNOWN,
   kickbackClass: null,
+  sequence: null,
   mount: null,
   oilHole: null,
   listedInches: [],
   teeth: null,
+  sprocketKind: null,
+  splines: null,
+  bore: null,
+  saw: null,
 };
 
 /** The need that a written order states. */
@@ -52,12 +66,14 @@ export function chainNeed(order: {
   readonly gauge: GaugeId;
   readonly driveLinks: number;
   readonly kickbackClass: KickbackClass | null;
+  readonly sequence: Sequence | null;
 }): Need {
   return need('chain', {
     pitch: settled(order.pitch),
     gauge: settled(order.gauge),
     driveLinks: settled(order.driveLinks),
     kickbackClass: order.kickbackClass,
+    sequence: order.sequence,
   });
 }
 

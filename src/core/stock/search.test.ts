@@ -7,7 +7,13 @@ import { chainNeed, need, settled, type Need } from './need';
 import { equalSubstitutes, searchStock, stockMisses } from './search';
 import { stockPartSchema, type StockPart } from './stock-part';
 
-const order: ChainNumbers = { pitch: '325', gauge: '.050', driveLinks: 72, kickbackClass: 'low-kickback' };
+const order: ChainNumbers = {
+  pitch: '325',
+  gauge: '.050',
+  driveLinks: 72,
+  kickbackClass: 'low-kickback',
+  sequence: null,
+};
 
 const part = stockPart;
 

@@ -1,9 +1,22 @@
 import type { Need, Wanted } from './need';
 import { samePattern } from '../fit';
+import type { Sequence } from '../identify';
+import { fitToSaw, type SawProperty } from './saw-fit';
+import { SMALL_PARTS, type StockKind } from './stock-kind';
 import type { StockPart } from './stock-part';
 
 /** A property of a part that a need may ask for. */
-export type NeedProperty = 'pitch' | 'gauge' | 'driveLinks' | 'mount' | 'oilHole' | 'listedInches' | 'teeth';
+export type NeedProperty =
+  | 'pitch'
+  | 'gauge'
+  | 'driveLinks'
+  | 'sequence'
+  | 'mount'
+  | 'oilHole'
+  | 'listedInches'
+  | 'teeth'
+  | 'sprocketKind'
+  | SawProperty;
 
 /** Why a part in stock does not answer a need, or not yet. */
 export type StockMiss =
@@ -17,6 +30,8 @@ export type StockMiss =
   | { readonly code: 'not-settled'; readonly property: NeedProperty }
   | { readonly code: 'kickback-stepped-up' }
   | { readonly code: 'kickback-not-asked' }
+  /** It agrees as far as can be seen; whether it sits on this saw, neither splines nor bore nor its name tell. */
+  | { readonly code: 'saw-not-known' }
   | { readonly code: 'out-of-stock' };
 
 /** `fits`: sell it. `may-fit`: nothing speaks against it, something is not settled yet. `near`: one rule breaks. */
@@ -66,11 +81,38 @@ const kickback: Judge = (need, part) => {
   return { code: need.kickbackClass === null ? 'kickback-not-asked' : 'kickback-stepped-up' };
 };
 
+/** What a chain is that does not say its sequence (common practice, no source). */
+export const USUAL_SEQUENCE: Sequence = 'full-complement';
+
+/**
+ * A chain that does not say its sequence is full complement. While nobody counted the cutters, only one that says it is
+ * a skip chain is asked about.
+ */
+const sequence: Judge = ({ sequence: wanted }, { sequence: has }) => {
+  if (wanted === null)
+    return has === null || has === USUAL_SEQUENCE ? null : { code: 'not-settled', property: 'sequence' };
+  if (has === null) return wanted === USUAL_SEQUENCE ? null : { code: 'not-settled', property: 'sequence' };
+  return has === wanted ? null : { code: 'differs', property: 'sequence', wanted: [wanted], has };
+};
+
+/** A rim goes on a hub, a spur on the drum's own: one never stands in for the other. */
+const sprocketKind: Judge = ({ sprocketKind: wanted }, { sprocketKind: has }) => {
+  if (wanted === null || has === null) return { code: 'not-settled', property: 'sprocketKind' };
+  return has === wanted ? null : { code: 'differs', property: 'sprocketKind', wanted: [wanted], has };
+};
+
+const sawFit: Judge = (need, part) => {
+  const fit = fitToSaw(need, part);
+  if (fit === 'fits') return null;
+  if (fit === 'not-known') return { code: 'saw-not-known' };
+  return { code: 'differs', property: fit, wanted: [need[fit]!], has: part[fit] };
+};
+
 const onShelf: Judge = (_need, part) => (part.quantity === 0 ? { code: 'out-of-stock' } : null);
 
 /** The rules of each kind of part. */
 const RULES: Readonly<Record<StockPart['kind'], readonly Judge[]>> = {
-  chain: [numbered('pitch'), numbered('gauge'), numbered('driveLinks'), kickback, onShelf],
+  chain: [numbered('pitch'), numbered('gauge'), numbered('driveLinks'), kickback, sequence, onShelf],
   bar: [
     patterned('mount'),
     patterned('oilHole'),
@@ -80,13 +122,17 @@ const RULES: Readonly<Record<StockPart['kind'], readonly Judge[]>> = {
     listed,
     onShelf,
   ],
-  'drive-sprocket': [numbered('pitch'), teeth, onShelf],
+  'drive-sprocket': [numbered('pitch'), sprocketKind, teeth, sawFit, onShelf],
   nose: [numbered('pitch'), teeth, onShelf],
+  drum: [sawFit, onShelf],
+  bearing: [sawFit, onShelf],
+  clip: [sawFit, onShelf],
   file: [numbered('pitch'), onShelf],
 };
 
 /** Misses that only say that something must be asked first. */
-const isOpen = ({ code }: StockMiss): boolean => code === 'not-settled' || code === 'kickback-not-asked';
+const isOpen = ({ code }: StockMiss): boolean =>
+  code === 'not-settled' || code === 'kickback-not-asked' || code === 'saw-not-known';
 
 /**
  * What keeps one part from answering a need; empty means it fits and is there.
@@ -108,8 +154,12 @@ export function stockMisses(need: Need, part: StockPart, patience = Infinity): r
 /** A chain this many links longer or shorter is worth naming; farther ones are simply other chains. */
 const NEAR_LINKS = 2;
 
+/** Where these differ it is another part altogether. */
+const NEVER_NEAR: readonly NeedProperty[] = ['sprocketKind', 'splines', 'bore'];
+
 /** True for a broken rule that a person would want to hear of. */
 function worthNaming(miss: StockMiss): boolean {
+  if (miss.code === 'differs' && NEVER_NEAR.includes(miss.property)) return false;
   if (miss.code !== 'differs' || miss.property !== 'driveLinks') return true;
   return miss.has !== null && miss.wanted.some((wanted) => Math.abs(Number(miss.has) - Number(wanted)) <= NEAR_LINKS);
 }
@@ -128,6 +178,7 @@ function answerOf(misses: readonly StockMiss[]): StockMatch['answer'] | null {
 const OFF: readonly (StockMiss['code'] | NeedProperty)[] = [
   'out-of-stock',
   'kickback-stepped-up',
+  'sequence',
   'listedInches',
   'driveLinks',
   'teeth',
@@ -142,9 +193,14 @@ const off = (misses: readonly StockMiss[]): number =>
 
 const RANK = { fits: 0, 'may-fit': 1, near: 2 } as const;
 
+/** Of the small parts of the drive there are few: all of a kind are worth seeing. */
+const isSmall = (kind: StockKind): boolean => SMALL_PARTS.some((part) => part === kind);
+
 /** With nothing known a search answers nothing: a list of all the stock helps nobody at the counter. */
 const asksSomething = (need: Need): boolean =>
-  need.pitch.values.length + need.gauge.values.length + need.driveLinks.values.length > 0 || need.mount !== null;
+  need.pitch.values.length + need.gauge.values.length + need.driveLinks.values.length > 0 ||
+  need.mount !== null ||
+  isSmall(need.kind);
 
 /**
  * Searches stock for a need: parts that fit first, then those that may, then near misses with the rule they break.
@@ -173,7 +229,20 @@ export function searchStock(need: Need, parts: readonly StockPart[]): readonly S
 }
 
 /** What makes two parts of a kind the same for a saw. */
-const SAME: readonly (keyof StockPart)[] = ['kind', 'pitch', 'gauge', 'driveLinks', 'mount', 'oilHole', 'teeth'];
+const SAME: readonly (keyof StockPart)[] = [
+  'kind',
+  'pitch',
+  'gauge',
+  'driveLinks',
+  'sequence',
+  'mount',
+  'oilHole',
+  'teeth',
+  'sprocketKind',
+  'splines',
+  'bore',
+  'saw',
+];
 
 /**
  * Parts on the shelf that are equal to one another in all that makes them fit, cheapest first. Low-kickback chain may

@@ -1,6 +1,7 @@
 import { flatMap } from '../flat-map';
 import { GAUGES, GAUGE_IDS, type FamilyId, type GaugeId } from '../families';
-import { tokenMeanings } from '../identify';
+import { SPROCKET_KINDS } from '../declared';
+import { SEQUENCES, tokenMeanings } from '../identify';
 import { err, ok, type Result } from '../result';
 import { STOCK_KINDS, type StockKind } from './stock-kind';
 import type { StockPart } from './stock-part';
@@ -14,10 +15,15 @@ export const STOCK_COLUMNS = [
   'gauge',
   'driveLinks',
   'kickbackClass',
+  'sequence',
   'mount',
   'oilHole',
   'listedInches',
   'teeth',
+  'sprocket_kind',
+  'splines',
+  'bore',
+  'saw',
   'quantity',
   'minimum',
   'price',
@@ -115,6 +121,23 @@ function oneOf<T extends string>(reading: Reading, options: readonly T[]): Cell<
   return found ? ok(found) : err({ ...reading, code: 'not-one-of', options });
 }
 
+/** A sequence is also written short: `full` is the full complement, `skip` the full skip. */
+const SHORT_SEQUENCE: Readonly<Record<string, string>> = {
+  full: 'full-complement',
+  complement: 'full-complement',
+  standard: 'full-complement',
+  semi: 'semi-skip',
+  skip: 'full-skip',
+};
+
+const sequenceAt = (reading: Reading): Reading => ({
+  ...reading,
+  text: SHORT_SEQUENCE[reading.text.toLowerCase()] ?? reading.text,
+});
+
+/** A bore with or without its unit. */
+const millimetres = (reading: Reading): Reading => ({ ...reading, text: reading.text.replace(/\s*mm$/i, '') });
+
 function kind(reading: Reading): Cell<StockKind> {
   const read = oneOf(reading, STOCK_KINDS);
   if (!read.ok) return read;
@@ -141,10 +164,15 @@ export function readStockRow(row: StockRow): Result<StockPart, readonly CellProb
     gauge: gauge(at('gauge')),
     driveLinks: whole(at('driveLinks'), 1, 400),
     kickbackClass: oneOf(at('kickbackClass'), ['low-kickback', 'standard'] as const),
+    sequence: oneOf(sequenceAt(at('sequence')), SEQUENCES),
     mount: text(at('mount'), 40),
     oilHole: text(at('oilHole'), 40),
     listedInches: decimal(at('listedInches'), 4, 120),
     teeth: whole(at('teeth'), 4, 20),
+    sprocketKind: oneOf(at('sprocket_kind'), SPROCKET_KINDS),
+    splines: whole(at('splines'), 2, 60),
+    bore: decimal(millimetres(at('bore')), 5, 60),
+    saw: text(at('saw'), 200),
     quantity: whole(at('quantity'), 0, MOST_PIECES),
     minimum: whole(at('minimum'), 0, MOST_PIECES),
     price: decimal(at('price'), 0, MOST_PIECES),
@@ -163,10 +191,15 @@ export function readStockRow(row: StockRow): Result<StockPart, readonly CellProb
     gauge: value(cells.gauge),
     driveLinks: value(cells.driveLinks),
     kickbackClass: value(cells.kickbackClass),
+    sequence: value(cells.sequence),
     mount: value(cells.mount),
     oilHole: value(cells.oilHole),
     listedInches: value(cells.listedInches),
     teeth: value(cells.teeth),
+    sprocketKind: value(cells.sprocketKind),
+    splines: value(cells.splines),
+    bore: value(cells.bore),
+    saw: value(cells.saw),
     quantity: value(cells.quantity) ?? 0,
     minimum: value(cells.minimum) ?? 0,
     priceCents: Math.round((value(cells.price) ?? 0) * 100),
@@ -184,19 +217,30 @@ export function writeStockRow({ priceCents, ...part }: StockPart): Readonly<Reco
     gauge: cell(part.gauge),
     driveLinks: cell(part.driveLinks),
     kickbackClass: cell(part.kickbackClass),
+    sequence: cell(part.sequence),
     mount: cell(part.mount),
     oilHole: cell(part.oilHole),
     listedInches: cell(part.listedInches),
     teeth: cell(part.teeth),
+    sprocket_kind: cell(part.sprocketKind),
+    splines: cell(part.splines),
+    bore: cell(part.bore),
+    saw: cell(part.saw),
     quantity: cell(part.quantity),
     minimum: cell(part.minimum),
     price: (priceCents / 100).toFixed(2),
   };
 }
 
+/** Columns that are called otherwise than what of a part they hold. */
+const NAMED_OTHERWISE: Readonly<Partial<Record<StockColumn, keyof StockPart>>> = {
+  price: 'priceCents',
+  sprocket_kind: 'sprocketKind',
+};
+
 /** What of a part each column holds. */
 const FIELD = Object.fromEntries(
-  STOCK_COLUMNS.map((column) => [column, column === 'price' ? 'priceCents' : column]),
+  STOCK_COLUMNS.map((column) => [column, NAMED_OTHERWISE[column] ?? column]),
 ) as Readonly<Record<StockColumn, keyof StockPart>>;
 
 /**
@@ -218,10 +262,15 @@ const ALIASES: Readonly<Record<StockColumn, readonly string[]>> = {
   gauge: ['drive link thickness', 'thickness'],
   driveLinks: ['drive links', 'links', 'dl', 'link count'],
   kickbackClass: ['kickback class', 'kickback', 'class'],
+  sequence: ['cutter sequence', 'skip', 'complement'],
   mount: ['mount pattern', 'fitting'],
   oilHole: ['oil hole', 'oiler'],
   listedInches: ['listed length', 'length', 'inches', 'bar length'],
   teeth: ['tooth count', 'n'],
+  sprocket_kind: ['sprocket type', 'spur or rim'],
+  splines: ['spline count', 'spline'],
+  bore: ['bore mm', 'inner diameter'],
+  saw: ['saws', 'model', 'for saw', 'fits saw'],
   quantity: ['qty', 'stock', 'on hand', 'on the shelf'],
   minimum: ['min', 'minimum stock', 'reorder at'],
   price: ['unit price', 'retail', 'price each'],

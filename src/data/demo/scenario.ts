@@ -61,12 +61,24 @@ export const DEMO_SLIPS = [
   { tag: 'L-0426', path: 'bar.edges.A.stations.2.near', text: 'five', position: '300' },
 ] as const;
 
+/** A code that names pitch and gauge, and no loop. */
+const LINK_CODE = { driveLinks: null, kickbackClass: null, replacedBy: '' } as const;
+
 /** Codes punched into drive links, as this shop has learned them. Invented. */
 export const DEMO_CODES: readonly LearnedCode[] = [
-  { code: 'H4', pitch: '325', gauge: '.050', note: 'Green spool, towpath crew' },
-  { code: 'B2', pitch: '38lp', gauge: '.050', note: 'Battery saws of the garden' },
-  { code: 'V9', pitch: '38', gauge: '.058', note: '' },
-  { code: 'Q1', pitch: '3/8', gauge: null, note: 'Seen on both builds: look at the cutters' },
+  { ...LINK_CODE, code: 'H4', pitch: '325', gauge: '.050', note: 'Green spool, towpath crew' },
+  { ...LINK_CODE, code: 'B2', pitch: '38lp', gauge: '.050', note: 'Battery saws of the garden' },
+  { ...LINK_CODE, code: 'V9', pitch: '38', gauge: '.058', note: '' },
+  {
+    code: '56K',
+    pitch: '38lp',
+    gauge: '.050',
+    driveLinks: 56,
+    kickbackClass: 'low-kickback',
+    replacedBy: 'LD-9050-56',
+    note: 'Cut loops of the garden, no longer sold',
+  },
+  { ...LINK_CODE, code: 'Q1', pitch: '3/8', gauge: null, note: 'Seen on both builds: look at the cutters' },
 ];
 
 const mm = (path: string, text: string): Entry => ({ path, text, unit: 'mm' });

@@ -1,6 +1,7 @@
 import { GAUGES, type FamilyId, type GaugeId } from '../../core/families';
 import type { KickbackClass } from '../../core/fit';
-import type { StockPart } from '../../core/stock';
+import type { Sequence } from '../../core/identify';
+import { NOTHING_SAID, type StockPart } from '../../core/stock';
 
 /** Pitches as the yard's own list names them. */
 const PITCH_NAMES: Readonly<Record<FamilyId, string>> = {
@@ -19,6 +20,7 @@ type ChainRow = readonly [
   kickback: KickbackClass,
   quantity: number,
   pence: number,
+  sequence?: Sequence,
 ];
 
 /** Chains by the three numbers; part numbers and prices are invented. */
@@ -44,37 +46,28 @@ const CHAINS: readonly ChainRow[] = [
   ['LD-3858-72', '38', '.058', 72, 'standard', 3, 2080],
   ['LD-3858-84', '38', '.058', 84, 'standard', 2, 2390],
   ['LD-3863-72', '38', '.063', 72, 'standard', 0, 2110],
+  ['LD-3863-84S', '38', '.063', 84, 'standard', 1, 2290, 'full-skip'],
   ['LD-4063-84', '404', '.063', 84, 'standard', 1, 2790],
 ];
 
-const nothing = {
-  pitch: null,
-  gauge: null,
-  driveLinks: null,
-  kickbackClass: null,
-  mount: null,
-  oilHole: null,
-  listedInches: null,
-  teeth: null,
-} as const;
-
 /** The stock of the demo scenario. */
 export const DEMO_STOCK: readonly StockPart[] = [
-  ...CHAINS.map(([sku, pitch, gauge, driveLinks, kickbackClass, quantity, priceCents]): StockPart => ({
-    ...nothing,
+  ...CHAINS.map(([sku, pitch, gauge, driveLinks, kickbackClass, quantity, priceCents, sequence]): StockPart => ({
+    ...NOTHING_SAID,
     sku,
     kind: 'chain',
-    name: `Chain ${PITCH_NAMES[pitch]} ${GAUGES[gauge].id} ${driveLinks} links${kickbackClass === 'standard' ? ', standard' : ''}`,
+    name: `Chain ${PITCH_NAMES[pitch]} ${GAUGES[gauge].id} ${driveLinks} links${kickbackClass === 'standard' ? ', standard' : ''}${sequence === 'full-skip' ? ', full skip' : ''}`,
     pitch,
     gauge,
     driveLinks,
     kickbackClass,
+    sequence: sequence ?? 'full-complement',
     quantity,
     minimum: 2,
     priceCents,
   })),
   {
-    ...nothing,
+    ...NOTHING_SAID,
     sku: 'LB-M2-3250-72',
     kind: 'bar',
     listedInches: 18,
@@ -88,7 +81,7 @@ export const DEMO_STOCK: readonly StockPart[] = [
     priceCents: 5490,
   },
   {
-    ...nothing,
+    ...NOTHING_SAID,
     sku: 'LB-M4-3858-72',
     kind: 'bar',
     listedInches: 20,
@@ -102,7 +95,7 @@ export const DEMO_STOCK: readonly StockPart[] = [
     priceCents: 6150,
   },
   {
-    ...nothing,
+    ...NOTHING_SAID,
     sku: 'LB-M1-9050-56',
     kind: 'bar',
     listedInches: 16,
@@ -116,7 +109,7 @@ export const DEMO_STOCK: readonly StockPart[] = [
     priceCents: 2890,
   },
   {
-    ...nothing,
+    ...NOTHING_SAID,
     sku: 'LB-M2-3250-64',
     kind: 'bar',
     listedInches: 15,
@@ -130,40 +123,47 @@ export const DEMO_STOCK: readonly StockPart[] = [
     priceCents: 3190,
   },
   {
-    ...nothing,
+    ...NOTHING_SAID,
     sku: 'LS-325-7R',
     kind: 'drive-sprocket',
     name: 'Rim sprocket, 7 teeth, .325',
     pitch: '325',
     teeth: 7,
+    sprocketKind: 'rim',
+    splines: 7,
     quantity: 4,
     minimum: 2,
     priceCents: 740,
   },
   {
-    ...nothing,
+    ...NOTHING_SAID,
     sku: 'LS-38-7R',
     kind: 'drive-sprocket',
     name: 'Rim sprocket, 7 teeth, 3/8',
     pitch: '38',
     teeth: 7,
+    sprocketKind: 'rim',
+    splines: 7,
     quantity: 2,
     minimum: 2,
     priceCents: 780,
   },
   {
-    ...nothing,
+    ...NOTHING_SAID,
     sku: 'LS-38LP-6S',
     kind: 'drive-sprocket',
     name: 'Spur sprocket, 6 teeth, 3/8 low profile',
     pitch: '38lp',
     teeth: 6,
+    sprocketKind: 'spur',
+    bore: 10,
+    saw: 'Velm; Ondral 38',
     quantity: 3,
     minimum: 2,
     priceCents: 1250,
   },
   {
-    ...nothing,
+    ...NOTHING_SAID,
     sku: 'LN-325-10',
     kind: 'nose',
     name: 'Replacement nose, 10 teeth, .325',
@@ -174,7 +174,39 @@ export const DEMO_STOCK: readonly StockPart[] = [
     priceCents: 1680,
   },
   {
-    ...nothing,
+    ...NOTHING_SAID,
+    sku: 'LG-10',
+    kind: 'bearing',
+    name: 'Needle bearing, bore 10 mm',
+    bore: 10,
+    saw: 'Ondral; Velm',
+    quantity: 3,
+    minimum: 2,
+    priceCents: 420,
+  },
+  {
+    ...NOTHING_SAID,
+    sku: 'LC-9',
+    kind: 'clip',
+    name: 'E-clip and washer',
+    saw: 'Ondral; Brask; Velm',
+    quantity: 14,
+    minimum: 5,
+    priceCents: 90,
+  },
+  {
+    ...NOTHING_SAID,
+    sku: 'LD-7',
+    kind: 'drum',
+    name: 'Clutch drum, 7 splines',
+    splines: 7,
+    saw: 'Ondral; Brask',
+    quantity: 1,
+    minimum: 1,
+    priceCents: 2350,
+  },
+  {
+    ...NOTHING_SAID,
     sku: 'LF-48',
     kind: 'file',
     name: 'Round file 4.8 mm, box of 3',
@@ -183,7 +215,7 @@ export const DEMO_STOCK: readonly StockPart[] = [
     priceCents: 690,
   },
   {
-    ...nothing,
+    ...NOTHING_SAID,
     sku: 'LF-40',
     kind: 'file',
     name: 'Round file 4.0 mm, box of 3',

@@ -14,8 +14,8 @@ export interface LearnedCodeRecord extends LearnedCode {
 export async function putCode(tx: Transaction, code: LearnedCodeRecord): Promise<void> {
   const row = { ...code, key: codeKey(code.code) };
   await tx.insert(learnedCode).values(row).onConflictDoUpdate({ target: learnedCode.key, set: row });
-  const { pitch, gauge, note, at, by } = code;
-  await addShopChange(tx, { what: `code.${code.code}`, value: JSON.stringify({ pitch, gauge, note }), at, by });
+  const { code: name, at, by, ...means } = code;
+  await addShopChange(tx, { what: `code.${name}`, value: JSON.stringify(means), at, by });
 }
 
 /** A code by its key, or null where it was not learned. */

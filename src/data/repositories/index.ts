@@ -10,6 +10,7 @@ export * from './sign-offs';
 export * from './stock-imports';
 export * from './codes';
 export * from './photos';
+export * from './mounts';
 export * from './saw-memory';
 export * from './studies';
 export * from './part-orders';

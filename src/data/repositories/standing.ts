@@ -55,7 +55,8 @@ const standing = sql<string>`
         SELECT json_group_array(
           json_object(
             'code', ${learnedCode.code}, 'pitch', ${learnedCode.pitch}, 'gauge', ${learnedCode.gauge},
-            'note', ${learnedCode.note}, 'at', ${learnedCode.at}, 'by', ${learnedCode.by}
+            'driveLinks', ${learnedCode.driveLinks}, 'kickbackClass', ${learnedCode.kickbackClass},
+            'replacedBy', ${learnedCode.replacedBy}, 'note', ${learnedCode.note}, 'at', ${learnedCode.at}, 'by', ${learnedCode.by}
           ) ORDER BY ${learnedCode.key}
         ) FROM ${learnedCode}
       ),

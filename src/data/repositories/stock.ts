@@ -1,5 +1,6 @@
-import { and, asc, count, desc, eq, getTableColumns, inArray, lt, sql, type SQL } from 'drizzle-orm';
-import type { StockPart } from '../../core/stock';
+import { and, asc, count, desc, eq, getTableColumns, inArray, isNull, lt, or, sql, type SQL } from 'drizzle-orm';
+import type { SQLiteColumn } from 'drizzle-orm/sqlite-core';
+import { SMALL_PARTS, type StockPart } from '../../core/stock';
 import { stockMovement, stockPart } from '../schema';
 import type { Queryable, Transaction } from '../store';
 
@@ -79,6 +80,8 @@ export interface CandidateFilter {
   readonly gauges: readonly NonNullable<StockPart['gauge']>[];
   readonly links: readonly number[];
   readonly mount: string | null;
+  readonly sequence: StockPart['sequence'];
+  readonly sprocketKind: StockPart['sprocketKind'];
 }
 
 /** One thing asked for, and what comes near it where it differs. */
@@ -87,7 +90,10 @@ interface Asked {
   readonly near: SQL | undefined;
 }
 
-function askedFor({ pitches, gauges, links, mount }: CandidateFilter): readonly Asked[] {
+/** Of a list that says nothing of a property nobody knows that it differs. */
+const sayingNothingOr = (column: SQLiteColumn, wanted: string): SQL => or(eq(column, wanted), isNull(column))!;
+
+function askedFor({ pitches, gauges, links, mount, sequence }: CandidateFilter): readonly Asked[] {
   const around = links.flatMap((count) => Array.from({ length: 2 * NEAR_LINKS + 1 }, (_, i) => count - NEAR_LINKS + i));
   return [
     ...(pitches.length > 0 ? [{ agrees: inArray(stockPart.pitch, [...pitches]), near: undefined }] : []),
@@ -95,6 +101,7 @@ function askedFor({ pitches, gauges, links, mount }: CandidateFilter): readonly 
     ...(links.length > 0
       ? [{ agrees: inArray(stockPart.driveLinks, [...links]), near: inArray(stockPart.driveLinks, around) }]
       : []),
+    ...(sequence ? [{ agrees: sayingNothingOr(stockPart.sequence, sequence), near: undefined }] : []),
     ...(mount ? [{ agrees: sql`upper(${stockPart.mount}) = upper(${mount})`, near: undefined }] : []),
   ];
 }
@@ -105,8 +112,12 @@ function askedFor({ pitches, gauges, links, mount }: CandidateFilter): readonly 
  */
 export async function stockCandidates(db: Queryable, filter: CandidateFilter): Promise<readonly StockPart[]> {
   const asked = askedFor(filter);
-  if (asked.length === 0) return [];
-  const ofKind = eq(stockPart.kind, filter.kind);
+  if (asked.length === 0 && !SMALL_PARTS.some((part) => part === filter.kind)) return [];
+  // A rim never stands in for a spur: the other kind is not looked at.
+  const ofKind = and(
+    eq(stockPart.kind, filter.kind),
+    filter.sprocketKind ? sayingNothingOr(stockPart.sprocketKind, filter.sprocketKind) : undefined,
+  );
   const find = (condition: SQL | undefined, limit: number) =>
     db
       .select(aboutPart)
@@ -116,7 +127,7 @@ export async function stockCandidates(db: Queryable, filter: CandidateFilter): P
       .limit(limit);
   const agreeing = find(and(ofKind, ...asked.map(({ agrees }) => agrees)), MOST_AGREEING);
   const differing =
-    asked.length === 1
+    asked.length <= 1
       ? []
       : asked.map((left, i) =>
           find(

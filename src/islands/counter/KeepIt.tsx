@@ -27,6 +27,7 @@ export function KeepIt({ counter }: { counter: Counter }) {
       gauge: reply.order.gauge,
       links: String(reply.order.links),
       class: reply.order.kickbackClass ?? '',
+      sequence: reply.order.sequence ?? '',
       counted: reply.order.counted ? 'yes' : 'no',
       saw: saw?.label ?? '',
       customer: saw?.customer ?? '',

@@ -1,7 +1,8 @@
 import { Choice } from '../../ui/parts/Choice';
 import { useFrame } from '../frame/frame-context';
-import { CHAIN_WORDS, choiceWords, TAKE_IN_WORDS } from '../../wording';
+import { CHAIN_WORDS, choiceWords, DRIVE_SPROCKET_WORDS, TAKE_IN_WORDS } from '../../wording';
 import { CounterChoice, CounterField, StampPieces } from './fields';
+import { Mounts } from './Mounts';
 import { SawPicker } from './SawPicker';
 import type { Counter, Kind } from './use-counter';
 import * as texts from '#language/screens/counter';
@@ -17,6 +18,7 @@ const KINDS: readonly { readonly value: Kind; readonly label: string }[] = [
 export function WhatIsKnown({ counter }: { counter: Counter }) {
   const { unit } = useFrame();
   const { reply, kind, inHand } = counter;
+  const isSpur = counter.text('driveSprocket.type') === 'spur';
   return (
     <div className="grid content-start gap-3">
       <Choice
@@ -87,6 +89,34 @@ export function WhatIsKnown({ counter }: { counter: Counter }) {
         <CounterField counter={counter} path="saw.mount" label={texts.mount} placeholder="M2" />
         <CounterField counter={counter} path="driveSprocket.stamp" label={texts.onTheSprocket} placeholder="325-7" />
       </div>
+      <Mounts counter={counter} />
+      {kind === 'chain' && (
+        <div className="grid grid-cols-[8rem_minmax(0,1fr)] gap-3">
+          <CounterField counter={counter} path="chain.cutters" label={texts.cutters} numeric />
+          <CounterChoice
+            counter={counter}
+            path="chain.sequence"
+            legend={texts.sequence}
+            options={choiceWords(CHAIN_WORDS['chain.sequence'].words)}
+          />
+        </div>
+      )}
+      {kind === 'drive-sprocket' && (
+        <div className="grid grid-cols-[minmax(0,1fr)_8rem] gap-3">
+          <CounterChoice
+            counter={counter}
+            path="driveSprocket.type"
+            legend={texts.kindOfSprocket}
+            options={choiceWords(DRIVE_SPROCKET_WORDS['driveSprocket.type'].words)}
+          />
+          <CounterField
+            counter={counter}
+            path={isSpur ? 'driveSprocket.bore' : 'saw.splines'}
+            label={isSpur ? texts.bore : texts.splines}
+            numeric={!isSpur}
+          />
+        </div>
+      )}
       <CounterChoice
         counter={counter}
         path="chain.kickbackClass"

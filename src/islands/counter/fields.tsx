@@ -2,6 +2,7 @@ import { useId, type KeyboardEvent } from 'react';
 import { Choice, type Option } from '../../ui/parts/Choice';
 import type { StampPieceView } from '../../contract';
 import type { Counter } from './use-counter';
+import * as texts from '#language/screens/counter';
 
 interface FieldProps {
   readonly counter: Counter;
@@ -82,16 +83,26 @@ export function CounterChoice({
 export function StampPieces({ pieces, label }: { pieces: readonly StampPieceView[]; label: string }) {
   if (pieces.length === 0) return null;
   return (
-    <ul className="mt-1 flex flex-wrap gap-1" aria-label={label}>
-      {pieces.map(({ text, means, certain }, i) => (
-        <li
-          // A stamp may say the same twice: its place tells the pieces apart.
-          key={`${text}${i}`}
-          className={`border px-1.5 py-0.5 text-sm ${certain ? 'border-line-strong bg-sheet' : 'border-dashed border-steel bg-steel-pale'}`}
-        >
-          <span className="figures font-bold">{text}</span> {means}
-        </li>
-      ))}
-    </ul>
+    <>
+      <ul className="mt-1 flex flex-wrap gap-1" aria-label={label}>
+        {pieces.map(({ text, means, certain }, i) => (
+          <li
+            // A stamp may say the same twice: its place tells the pieces apart.
+            key={`${text}${i}`}
+            className={`border px-1.5 py-0.5 text-sm ${certain ? 'border-line-strong bg-sheet' : 'border-dashed border-steel bg-steel-pale'}`}
+          >
+            <span className="figures font-bold">{text}</span> {means}
+          </li>
+        ))}
+      </ul>
+      {pieces.some(({ isRead }) => !isRead) && (
+        <p className="mt-1 text-sm text-ink-soft">
+          {texts.codeNotRead}{' '}
+          <a className="underline" href="/shop?view=codes">
+            {texts.teachIt}
+          </a>
+        </p>
+      )}
+    </>
   );
 }

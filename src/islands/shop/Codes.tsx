@@ -1,9 +1,10 @@
 import { useState } from 'react';
-import { codeKey } from '../../core/identify';
+import type { KickbackClass } from '../../core/fit';
+import { codeKey, type LearnedCode } from '../../core/identify';
 import { GAUGE_IDS, type GaugeId, PITCH_MARKS, type PitchMark } from '../../core/families';
 import type { LearnedCodeView } from '../../contract';
 import { Empty, Notice } from '../../ui/parts/Notice';
-import { gaugeLabel, pitchMarkLabel, UNNAMED } from '../../wording';
+import { gaugeLabel, kickbackClassWord, pitchMarkLabel, UNNAMED } from '../../wording';
 import { api, failure } from '../frame/api';
 import { Form, Refusal, SelectField, SendButton, TextField, useSentForm } from '../frame/form';
 import { useFrame } from '../frame/frame-context';
@@ -15,10 +16,13 @@ interface Draft {
   readonly code: string;
   readonly pitch: PitchMark | '';
   readonly gauge: GaugeId | '';
+  readonly driveLinks: string;
+  readonly kickbackClass: KickbackClass | '';
+  readonly replacedBy: string;
   readonly note: string;
 }
 
-const EMPTY: Draft = { code: '', pitch: '', gauge: '', note: '' };
+const EMPTY: Draft = { code: '', pitch: '', gauge: '', driveLinks: '', kickbackClass: '', replacedBy: '', note: '' };
 
 /** Codes punched into drive links, as the shop has learned them: makers use systems of their own. */
 export function Codes({ codes }: { codes: readonly LearnedCodeView[] }) {
@@ -43,7 +47,7 @@ export function Codes({ codes }: { codes: readonly LearnedCodeView[] }) {
         <Empty title={texts.noCodeLearnedYet}>{texts.theNextMarkedChain}</Empty>
       ) : (
         <ul className="border-t-2 border-ink">
-          {codes.map(({ code, pitch, gauge, note, by }) => (
+          {codes.map(({ code, pitch, gauge, driveLinks, kickbackClass, replacedBy, note, by }) => (
             <li
               key={code}
               className="grid grid-cols-[6rem_12rem_10rem_minmax(0,1fr)_auto] items-center gap-3 border-b border-line py-1.5 max-md:grid-cols-2"
@@ -51,7 +55,17 @@ export function Codes({ codes }: { codes: readonly LearnedCodeView[] }) {
               <span className="figures text-lg font-bold">{code}</span>
               <span>{pitch ? pitchMarkLabel(pitch) : texts.pitchNotSaid}</span>
               <span>{gauge ? gaugeLabel(gauge) : texts.gaugeNotSaid}</span>
-              <span className="text-sm text-ink-soft">{[note, texts.learnedBy(by)].filter(Boolean).join('; ')}</span>
+              <span className="text-sm text-ink-soft">
+                {[
+                  driveLinks && texts.links(driveLinks),
+                  kickbackClass && kickbackClassWord[kickbackClass],
+                  replacedBy && texts.replacedBy(replacedBy),
+                  note,
+                  texts.learnedBy(by),
+                ]
+                  .filter(Boolean)
+                  .join('; ')}
+              </span>
               <button
                 type="button"
                 className="quiet"
@@ -68,21 +82,37 @@ export function Codes({ codes }: { codes: readonly LearnedCodeView[] }) {
   );
 }
 
+/** Links that a loop may have, in figures. */
+const isLinkCount = (text: string): boolean =>
+  /^\d{2,3}$/.test(text.trim()) && Number(text) >= 20 && Number(text) <= 400;
+
+/** A code as it was seen, without who taught it. */
+const withoutTeacher = ({ at: _at, by: _by, ...code }: LearnedCodeView): LearnedCode => code;
+
 /** A code and what it stands for. */
 function LearnCode({ codes }: { codes: readonly LearnedCodeView[] }) {
   const { who } = useFrame();
   const changedHere = useChangedHere();
   const form = useSentForm<Draft>({
     start: EMPTY,
-    send: async ({ code, pitch, gauge, note }) => {
-      const learned = { code, pitch: pitch || null, gauge: gauge || null, note };
+    send: async ({ code, pitch, gauge, driveLinks, kickbackClass, replacedBy, note }) => {
+      const learned: LearnedCode = {
+        code,
+        pitch: pitch || null,
+        gauge: gauge || null,
+        driveLinks: driveLinks.trim() === '' ? null : Number(driveLinks),
+        kickbackClass: kickbackClass || null,
+        replacedBy,
+        note,
+      };
       const known = codes.find((each) => codeKey(each.code) === codeKey(code));
-      const was = known ? { code: known.code, pitch: known.pitch, gauge: known.gauge, note: known.note } : null;
+      const was = known ? withoutTeacher(known) : null;
       await api.put<LearnedCodeView[]>('/api/codes', { by: who || UNNAMED, code: learned, was }).finally(changedHere);
       form.reset();
     },
     otherwise: common.notStored,
   });
+  const isCount = (links: string) => links.trim() === '' || isLinkCount(links) || texts.linksAreACount;
   const written = (code: string) => code.trim() !== '' || texts.writeTheCode;
   return (
     <Form form={form} className="mb-4 flex flex-wrap items-start gap-3">
@@ -109,6 +139,23 @@ function LearnCode({ codes }: { codes: readonly LearnedCodeView[] }) {
         nothing={texts.notSaid}
         options={GAUGE_IDS.map((id) => [id, gaugeLabel(id)])}
       />
+      <TextField
+        form={form}
+        name="driveLinks"
+        label={texts.linksOfTheLoop}
+        maxLength={3}
+        look="figures"
+        className="w-28"
+        rules={{ validate: isCount }}
+      />
+      <SelectField
+        form={form}
+        name="kickbackClass"
+        label={texts.kickbackClass}
+        nothing={texts.notSaid}
+        options={(['low-kickback', 'standard'] as const).map((each) => [each, kickbackClassWord[each]])}
+      />
+      <TextField form={form} name="replacedBy" label={texts.replacedByLabel} maxLength={80} className="w-48" />
       <TextField form={form} name="note" label={texts.note} maxLength={200} className="flex-1" />
       <SendButton form={form} className="mt-6">
         {texts.learnIt}

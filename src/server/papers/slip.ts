@@ -57,6 +57,7 @@ function numbers({ order, withheld }: SlipView): readonly PaperBlock[] {
       ],
     },
     { is: 'text', text: texts.kickbackClass(order.kickbackClass), look: 'strong' },
+    { is: 'text', text: texts.sequence(order.sequence), look: 'strong' },
   ];
 }
 

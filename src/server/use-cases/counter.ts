@@ -9,6 +9,7 @@ import {
   findCustomerByName,
   findSawByLabel,
   findSaws,
+  knownMounts,
   knownSaw,
   listJobs,
   rememberSaw,
@@ -19,6 +20,7 @@ import type { Transaction } from '../../data/store';
 import type {
   CounterAsk,
   CounterReply,
+  MountView,
   KnownSawView,
   RememberSaw,
   SawMemoryView,
@@ -38,6 +40,7 @@ import {
   questionWhy,
   stampMeaning,
   kickbackClassWord,
+  sequenceWord,
 } from '../../wording';
 import type { Context } from '../context';
 import { notFound, Refusal } from '../refusal';
@@ -51,9 +54,9 @@ const PROPERTIES = Object.keys(NAMES) as (keyof typeof NAMES)[];
 function pieces(text: string | undefined, codes: readonly LearnedCode[]): readonly StampPieceView[] {
   return readStamp(text ?? '').tokens.map((token) => {
     const code = codeOf(token.text, codes);
-    if (code) return { text: token.text, means: texts.codeOfThisShop, certain: true };
+    if (code) return { text: token.text, means: texts.codeOfThisShop, certain: true, isRead: true };
     const means = token.meanings.length === 0 ? texts.notRead : list(token.meanings.map(stampMeaning), 'or');
-    return { text: token.text, means, certain: token.meanings.length === 1 };
+    return { text: token.text, means, certain: token.meanings.length === 1, isRead: token.meanings.length > 0 };
   });
 }
 
@@ -75,6 +78,7 @@ function orderOf({ numbers, need, identity }: CounterAnswer): CounterReply['orde
     gauge: gauge.values[0]!,
     links: driveLinks.values[0]!,
     kickbackClass: need.kickbackClass,
+    sequence: need.sequence,
     counted: identity.chain.driveLinks.value !== null,
   };
 }
@@ -148,6 +152,11 @@ export async function sawMemory(context: Context, sawId: string): Promise<SawMem
   };
 }
 
+/** Mounts of this shop: what bars it has for each, and which saws have it. */
+export async function mountsKnown({ store }: Context): Promise<readonly MountView[]> {
+  return knownMounts(store.db);
+}
+
 /** The saw to remember: one the shop knows, or its owner's of that name, or a new one. */
 async function sawToRemember(tx: Transaction, context: Context, wanted: RememberSaw): Promise<string> {
   if ('id' in wanted.saw) {
@@ -202,6 +211,7 @@ export async function counterSlip(context: Context, params: URLSearchParams): Pr
       gaugeNote: `${GAUGES[order.gauge].mmLabel} mm`,
       driveLinks: order.driveLinks,
       kickbackClass: order.kickbackClass ? kickbackClassWord[order.kickbackClass] : texts.toBeAsked,
+      sequence: order.sequence ? sequenceWord[order.sequence] : texts.notCounted,
     },
     withheld: [],
     replaces: [],

@@ -15,6 +15,7 @@ import {
 } from '../../data/repositories';
 import type { Queryable } from '../../data/store';
 import type { HandOverRequest, HandOverView } from '../../contract';
+import { PARTS } from '../../core/reading';
 import { PART_OF_KIND, type StockPart } from '../../core/stock';
 import { calendarDay, handOverDocument, stillOpenSentence, visitAgreed } from '../../wording';
 import type { Context } from '../context';
@@ -85,7 +86,7 @@ async function handOverNow(
       judged: { sheet, ...appraisal },
       before: appraise(asItCame(sheet), rules, null),
       choices,
-      fitted: isGoing ? fitted.flatMap(({ kind }) => PART_OF_KIND[kind] ?? []) : null,
+      fitted: isGoing ? PARTS.filter((part) => fitted.some(({ kind }) => PART_OF_KIND[kind] === part)) : null,
       newChain: fitted.find(({ kind }) => kind === 'chain') ?? null,
       limits,
       schools,

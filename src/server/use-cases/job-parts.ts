@@ -8,7 +8,7 @@ import {
   type Booked,
 } from '../../core/booking';
 import type { ChainNumbers } from '../../core/order';
-import { PART_OF_KIND, stockPartSchema, type StockPart } from '../../core/stock';
+import { PART_OF_KIND, stockPartSchema, type PlannedPart, type StockPart } from '../../core/stock';
 import {
   addMovements,
   addOrder,
@@ -22,7 +22,6 @@ import {
   putPart,
   type OrderWithEvents,
 } from '../../data/repositories';
-import type { Part } from '../../core/reading';
 import type { Queryable, Transaction } from '../../data/store';
 import type { JobPartAct, JobPartsView, JobPartView, OrderAct, OrderAnswer, SignedPlan } from '../../contract';
 import { calendarDay } from '../../wording';
@@ -41,12 +40,12 @@ const today = async (context: Context): Promise<string> =>
   calendarDay(context.now(), (await shopView(context)).timeZone);
 
 /** What is shown of a part. */
-type Shown = Pick<StockPart, 'name' | 'priceCents'> & Partial<StockPart> & { readonly part?: Part };
+type Shown = Pick<StockPart, 'name' | 'priceCents'> & Partial<StockPart> & { readonly part?: PlannedPart };
 
 /** What a new chain is ordered by; null of any other part. */
-const chainNumbers = ({ kind, pitch, gauge, driveLinks, kickbackClass }: Shown): ChainNumbers | null =>
+const chainNumbers = ({ kind, pitch, gauge, driveLinks, kickbackClass, sequence }: Shown): ChainNumbers | null =>
   kind === 'chain' && pitch && gauge && driveLinks
-    ? { pitch, gauge, driveLinks, kickbackClass: kickbackClass ?? null }
+    ? { pitch, gauge, driveLinks, kickbackClass: kickbackClass ?? null, sequence: sequence ?? null }
     : null;
 
 function partView(sku: string, booked: Booked, orders: readonly OrderWithEvents[], part: Shown): JobPartView {

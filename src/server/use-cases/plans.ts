@@ -2,7 +2,7 @@ import type { Appraisal } from '../../core/assess';
 import type { ChainNumbers } from '../../core/order';
 import { keyOf, numbersOfSet, planSet, possiblePlans, type Plan } from '../../core/plan';
 import { PARTS } from '../../core/reading';
-import type { StockPart } from '../../core/stock';
+import { NOTHING_SAID, SMALL_PARTS, type StockPart } from '../../core/stock';
 import { allStock, lastReading } from '../../data/repositories';
 import type { ChosenPlan, PlansView, PlanView, SupplierAnswer } from '../../contract';
 import type { Queryable } from '../../data/store';
@@ -21,7 +21,7 @@ interface Offered {
 type Offer = SupplierAnswer['offers'][number];
 
 function planView({ picks, ...plan }: Plan, isBeaten: boolean, days: ReadonlyMap<string, number>): PlanView {
-  const parts = PARTS.flatMap((part) => {
+  const parts = [...PARTS, ...SMALL_PARTS].flatMap((part) => {
     const pick = picks[part];
     if (!pick) return [];
     const { sku, name, priceCents, quantity } = pick;
@@ -68,6 +68,7 @@ async function plansFor(
 
 /** The chain of an order as the supplier offers it: a part that is not here yet. */
 const offered = (order: ChainNumbers, { sku, name, priceCents, kickbackClass }: Offer): StockPart => ({
+  ...NOTHING_SAID,
   sku,
   kind: 'chain',
   name,
@@ -75,10 +76,7 @@ const offered = (order: ChainNumbers, { sku, name, priceCents, kickbackClass }: 
   gauge: order.gauge,
   driveLinks: order.driveLinks,
   kickbackClass,
-  mount: null,
-  oilHole: null,
-  listedInches: null,
-  teeth: null,
+  sequence: order.sequence,
   quantity: 0,
   minimum: 0,
   priceCents,
@@ -89,7 +87,7 @@ const offered = (order: ChainNumbers, { sku, name, priceCents, kickbackClass }: 
  * settled or nobody answers.
  */
 export async function offersFor(
-  { order, identity }: Pick<Appraisal, 'order' | 'identity'>,
+  { order, identity, chain }: Pick<Appraisal, 'order' | 'identity' | 'chain'>,
   supplier: string | null,
 ): Promise<readonly Offered[]> {
   if (supplier === null) return [];
@@ -100,7 +98,7 @@ export async function offersFor(
   const reply = await askSupplier(supplier, asked);
   if (reply.state !== 'offers') return [];
   return reply.offers.map((offer) => ({
-    part: offered({ pitch, gauge, driveLinks, kickbackClass }, offer),
+    part: offered({ pitch, gauge, driveLinks, kickbackClass, sequence: chain.sequence.ordered }, offer),
     days: offer.days,
   }));
 }

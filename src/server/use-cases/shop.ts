@@ -91,7 +91,7 @@ export function rulesOf(standing: ShopStanding): Rules {
     limits: limitsOf(standing),
     schools: schoolsOf(standing.facts),
     studies: counting,
-    codes: standing.codes.map(({ code, pitch, gauge, note }) => ({ code, pitch, gauge, note })),
+    codes: standing.codes.map(({ at: _at, by: _by, ...code }) => code),
   };
 }
 

@@ -2,6 +2,7 @@ import { orderedParts } from '../../core/plan';
 import { FAMILY_IDS, GAUGE_IDS, GAUGES, type FamilyId, type GaugeId } from '../../core/families';
 import { chainNeed, equalSubstitutes, searchStock, STOCK_KINDS, type Need } from '../../core/stock';
 import type { FitJudgement } from '../../core/fit';
+import { SEQUENCES } from '../../core/identify';
 import { PARTS } from '../../core/reading';
 import { orderCautions, type ChainNumbers } from '../../core/order';
 import { countStock, listImports, listStock, search, stockCandidates } from '../../data/repositories';
@@ -17,8 +18,9 @@ import {
   replacedPart,
   stockMiss,
   neededPart,
-  partName,
+  plannedPartName,
   kickbackClassWord,
+  sequenceWord,
 } from '../../wording';
 import type { Context } from '../context';
 import { paging } from '../paging';
@@ -83,6 +85,8 @@ export async function answersTo({ store }: Context, need: Need): Promise<readonl
     gauges: need.gauge.values,
     links: need.driveLinks.values,
     mount: need.mount,
+    sequence: need.sequence,
+    sprocketKind: need.sprocketKind,
   });
   return searchStock(need, candidates)
     .slice(0, MOST_ANSWERS)
@@ -120,8 +124,9 @@ export function orderFrom(params: URLSearchParams): ChainNumbers | null {
   const gauge: GaugeId | undefined = oneOf(GAUGE_IDS, params.get('gauge') ?? '');
   const driveLinks = Number(params.get('links'));
   const kickbackClass = oneOf(['low-kickback', 'standard'] as const, params.get('class') ?? '') ?? null;
+  const sequence = oneOf(SEQUENCES, params.get('sequence') ?? '') ?? null;
   return pitch && gauge && Number.isInteger(driveLinks) && driveLinks > 0
-    ? { pitch, gauge, driveLinks, kickbackClass }
+    ? { pitch, gauge, driveLinks, kickbackClass, sequence }
     : null;
 }
 
@@ -151,6 +156,7 @@ export async function slipView(context: Context, job: AppraisedJob): Promise<Sli
       gaugeNote: `${GAUGES[ready.gauge].mmLabel} mm`,
       driveLinks: ready.driveLinks,
       kickbackClass: ready.kickbackClass ? kickbackClassWord[ready.kickbackClass] : texts.toBeAsked,
+      sequence: ready.sequence ? sequenceWord[ready.sequence] : texts.notCounted,
     },
     withheld: !ready && 'withheld' in order ? order.withheld.map(orderWithheld) : [],
     cautions: ready
@@ -165,7 +171,7 @@ export async function slipView(context: Context, job: AppraisedJob): Promise<Sli
     stock: ready && !newChain ? await stockAnswers(context, ready) : [],
     others: (await orderedPartViews(context, job)).map(({ part, need, answers }) => ({
       part,
-      name: partName[part],
+      name: plannedPartName[part],
       needed: neededPart(need),
       stock: answers,
     })),

@@ -4,6 +4,7 @@ import { barWork, isServiceOnly } from '../../core/bar/checks';
 import { partStories, type PartStory } from '../../core/course';
 import { EDGES } from '../../core/declared';
 import type { Part } from '../../core/reading';
+import { SMALL_PARTS } from '../../core/stock';
 import type { JobPartView, WorkCardView, WorkOnPart } from '../../contract';
 import {
   actionWord,
@@ -84,12 +85,18 @@ export async function workCardView(
     others: [
       ...stories.flatMap((story) => newPart(story, parts)),
       ...(goes('chain') ? [] : chainWork(appraisal)),
-      ...(goes('driveSprocket') ? [] : sprocketWork(appraisal)),
+      ...(goes('driveSprocket') ? [] : sprocketWork(appraisal, parts)),
     ],
   };
 }
 
 const show = (length: number): string => formatLength(mm(length), 'mm');
+
+/** Drum, bearing and clip that the plan takes. */
+const smallParts = (parts: readonly JobPartView[]): readonly string[] =>
+  parts.flatMap(({ part, sku, name }) =>
+    SMALL_PARTS.some((small) => small === part) ? [texts.fitPart(sku, name)] : [],
+  );
 
 /** A part that goes: the new one that takes its place, and how it goes on. */
 function newPart({ part, stands, withBar }: PartStory, parts: readonly JobPartView[]): readonly WorkOnPart[] {
@@ -100,7 +107,7 @@ function newPart({ part, stands, withBar }: PartStory, parts: readonly JobPartVi
       title: partName[part],
       verdict: actionWord.replace,
       rows: [],
-      notes: [],
+      notes: part === 'driveSprocket' ? smallParts(parts) : [],
       operations: [
         fitted ? texts.fitPart(fitted.sku, fitted.name) : texts.fitNewOne,
         ...(part === 'driveSprocket' ? choicesAt('driveSprocket.replaceDone').map(({ label }) => label) : []),
@@ -132,7 +139,7 @@ function chainWork({ chain, verdicts }: Appraisal): readonly WorkOnPart[] {
 }
 
 /** The drive sprocket's work. */
-function sprocketWork({ verdicts }: Appraisal): readonly WorkOnPart[] {
+function sprocketWork({ verdicts }: Appraisal, parts: readonly JobPartView[]): readonly WorkOnPart[] {
   const { operations } = verdicts.driveSprocket;
   if (operations.length === 0) return [];
   return [
@@ -140,7 +147,7 @@ function sprocketWork({ verdicts }: Appraisal): readonly WorkOnPart[] {
       title: texts.driveSprocket,
       verdict: verdictHeadline(verdicts.driveSprocket),
       rows: [],
-      notes: [],
+      notes: smallParts(parts),
       operations: operations.map((operation) => sentence(operationWord[operation])),
       cautions: REPLACE_CAUTIONS,
     },

@@ -19,6 +19,9 @@ const ASK: Readonly<Record<string, string>> = {
   'chain.span': 'How far is it over three rivets, middle to middle?',
   'chain.template': 'Which template fits the rivets?',
   'chain.kickbackClass': 'Was the old chain low-kickback or standard?',
+  'driveSprocket.type': 'One piece with its drum, or a ring that slides on a hub?',
+  'driveSprocket.bore': 'What is the bore that the sprocket turns on?',
+  'saw.splines': 'How many splines has the hub that the ring slides on?',
   'job.operatorTrained': 'Who runs the saw: somebody trained in its use, or not?',
 };
 
@@ -41,6 +44,10 @@ export function questionWhy({ asks, settles }: Question): string {
       return 'Decides the kickback class. Local rules come first.';
     case 'mount':
       return 'A bar must fit the saw before anything else.';
+    case 'sprocketKind':
+      return 'A rim is replaced by a rim, a spur by a spur: neither goes in the other’s place.';
+    case 'saw':
+      return 'Decides whether it sits on this saw.';
     default:
       return never(settles);
   }
@@ -62,6 +69,14 @@ export function counterCaution(caution: CounterCaution): string {
   switch (caution.code) {
     case 'count-before-handing-over':
       return 'The links stand on the stamp only: count them before the chain leaves the shop.';
+    case 'counted-once':
+      return `Counted once, and the stamp says ${caution.links} too: count again before the chain leaves the shop.`;
+    case 'sequence-not-counted':
+      return 'The cutters were not counted: it is sold as full complement. Ask whether every second pair of links carries a cutter.';
+    case 'sequence-doubted':
+      return fitSentence(caution.judgement);
+    case 'replaced':
+      return `Code ${caution.text} is no longer sold: ${caution.by} takes its place.`;
     case 'build-open':
       return '3/8 comes in two builds that never interchange: hand nothing over until it is known which.';
     case 'on-one-mark':
@@ -70,7 +85,10 @@ export function counterCaution(caution: CounterCaution): string {
       return fitSentence(caution.judgement);
     case 'usual-loops': {
       const loops = caution.loops.map(({ links, family }) => `${links} links of ${familyLabel(family)}`);
-      return `Bars sold as ${caution.inches} in often carry ${list(loops, 'or')}. That makes a count plausible and answers nothing.`;
+      const why = `A length of ${caution.inches} in settles nothing: the same bar is measured and named differently from saw to saw, and one length is sold for several pitches and counts.`;
+      return loops.length === 0
+        ? why
+        : `${why} Often it carries ${list(loops, 'or')}: that makes a count plausible and answers nothing.`;
     }
     default:
       return never(caution);

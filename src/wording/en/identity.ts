@@ -11,8 +11,10 @@ import type {
   OnMark,
   Settling,
   StampMeaning,
+  CountedSequence,
+  Sequence,
 } from '../../core/identify';
-import { familyLabel, gaugeLabel, pitchMarkLabel } from './labels';
+import { familyLabel, gaugeLabel, pitchMarkLabel, kickbackClassWord, sequenceWord } from './labels';
 import { readingName } from './places';
 import { list, sentence } from './sentence';
 import { CHAIN_WORDS } from './readings/chain';
@@ -32,11 +34,18 @@ const STANDS_ON = {
   stamp: 'Stamped',
 };
 
-function codeMeaning({ pitch, gauge }: Extract<IdentityReason, { code: 'learned-code' }>): string {
-  return [pitch && pitchMarkLabel(pitch), gauge && gaugeLabel(gauge)].filter(Boolean).join(', ') || 'nothing yet';
+function codeMeaning(code: Extract<IdentityReason, { code: 'learned-code' }>): string {
+  const { pitch, gauge, driveLinks, kickbackClass, replacedBy } = code;
+  const said = [
+    pitch && pitchMarkLabel(pitch),
+    gauge && gaugeLabel(gauge),
+    driveLinks && `${driveLinks} links`,
+    kickbackClass && kickbackClassWord[kickbackClass],
+    replacedBy && `replaced by ${replacedBy}`,
+  ];
+  return said.filter(Boolean).join(', ') || 'nothing yet';
 }
 
-const IN_SEQUENCE = CHAIN_WORDS['chain.sequence'].words;
 const BUILD = CHAIN_WORDS['chain.chassis'].words;
 
 /** What a piece of evidence says, without what follows from it; used inside sentences. */
@@ -56,7 +65,7 @@ function says(reason: IdentityReason, unit: UnitSystem): string {
     case 'count':
       return `${reason.value} links were counted`;
     case 'cutters':
-      return `${reason.cutters} cutters in ${IN_SEQUENCE[reason.sequence]} need ${list(reason.links.map(String), 'or')} links`;
+      return `${reason.cutters} cutters in ${sequenceWord[reason.sequence]} need ${list(reason.links.map(String), 'or')} links`;
     case 'links-mark':
       return `the stamp says ${reason.value} links`;
     case 'chassis':
@@ -135,7 +144,9 @@ export function identityReason(reason: IdentityReason, unit: UnitSystem = 'mm'):
         ? `Stamped ${reason.text}: ${reason.value} drive links.`
         : `A bare ${reason.text} on the stamp may mean ${reason.value} drive links.`;
     case 'cutters':
-      return `${reason.cutters} cutters in ${IN_SEQUENCE[reason.sequence]} mean ${list(reason.links.map(String), 'or')} drive links.`;
+      return `${reason.cutters} cutters in ${sequenceWord[reason.sequence]} mean ${list(reason.links.map(String), 'or')} drive links.`;
+    case 'sequence-doubted':
+      return sequenceDoubted({ ...reason, ticked: reason.sequence });
     case 'gauge-narrows-pitch':
       return 'The gauge tells the two 3/8 builds apart here.';
     case 'build-open':
@@ -159,6 +170,24 @@ export function identityReason(reason: IdentityReason, unit: UnitSystem = 'mm'):
     default:
       return never(reason);
   }
+}
+
+/** Counts that fit no sequence, or another than the ticked one. */
+export function sequenceDoubted({
+  cutters,
+  links,
+  says,
+  ticked,
+}: {
+  readonly cutters: number;
+  readonly links: number;
+  readonly says: CountedSequence;
+  readonly ticked: Sequence | null;
+}): string {
+  const counted = `${cutters} cutters on ${links} drive links`;
+  if (says !== 'irregular')
+    return `${counted} are ${sequenceWord[says]}${ticked ? `, not ${sequenceWord[ticked]}: the ticked sequence is what is doubted` : ''}.`;
+  return `${counted} fit no sequence: count the cutters again, or some are missing.`;
 }
 
 /** What a piece of a stamp may mean, in a few words. */

@@ -29,6 +29,7 @@ export * from './story';
 export * from './going-out';
 export { CHAIN_WORDS } from './readings/chain';
 export { TAKE_IN_WORDS } from './readings/take-in';
+export { DRIVE_SPROCKET_WORDS } from './readings/drive-sprocket';
 export { READING_WORDS } from './readings';
 export * from './choice-word';
 export * from './choices';

@@ -8,12 +8,24 @@ import { FAMILY_IDS, type FamilyId } from '../../core/families';
 import type { Turned, TurnOver, WearPattern } from '../../core/bar';
 import type { FitJudgement, Guard } from '../../core/fit';
 import type { NeedProperty, StockMiss } from '../../core/stock';
+import type { SprocketKind } from '../../core/declared';
+import type { Sequence } from '../../core/identify';
 import type { OrderCaution, OrderWithheld, SprocketOrder } from '../../core/order';
 import { formatLength, formatPosition, mm, type UnitSystem } from '../../core/quantity';
 import { ailmentName } from './ailments';
 import { checkSentence, figure, valueWithDoubt } from './check';
-import { numberOnMarkSentence } from './identity';
-import { actionWord, familyLabel, fitRuleName, gaugeLabel, operationWord, partName, railSide } from './labels';
+import { numberOnMarkSentence, sequenceDoubted } from './identity';
+import {
+  actionWord,
+  familyLabel,
+  fitRuleName,
+  gaugeLabel,
+  operationWord,
+  partName,
+  railSide,
+  sequenceWord,
+  sprocketKindWord,
+} from './labels';
 import { instrumentName } from './instruments';
 import { readingName, readingNameAt } from './places';
 import { inSentence, list, sentence } from './sentence';
@@ -116,6 +128,8 @@ export function dressingSentence(
 
 /** Pitches are written as the trade writes them; anything else stands as it is. */
 function shown(rule: FitJudgement['rule'], values: string): string {
+  if (rule === 'sprocket-is-saws')
+    return values in sprocketKindWord ? sprocketKindWord[values as SprocketKind] : `${values} splines`;
   if (!rule.startsWith('chain-pitch')) return values;
   return list(
     values.split(' or ').map((value) => {
@@ -148,6 +162,10 @@ export function fitReason({ rule, reason }: FitJudgement): string {
       return 'This pitch is made in this gauge.';
     case 'pair-rare':
       return 'This pitch is not made in this gauge in practice: measure one of them again.';
+    case 'sequence-counted':
+      return `${reason.cutters} cutters on ${reason.links} drive links: ${sequenceWord[reason.says]}.`;
+    case 'sequence-doubted':
+      return sequenceDoubted(reason);
     case 'hard-nose':
       return 'A hard nose has no teeth: it takes any pitch that fits its groove.';
     case 'nose-known':
@@ -220,9 +238,10 @@ export function orderWithheld(reason: OrderWithheld): string {
 }
 
 /** The drive sprocket that goes on with an ordered chain. */
-export function sprocketOrder({ pitch, teeth, type }: SprocketOrder): string {
-  const kind = type === null ? 'kind to be asked' : type === 'rim' ? 'rim' : 'spur';
-  return `With it: a drive sprocket, ${familyLabel(pitch)}, ${teeth === null ? 'teeth to be counted' : `${teeth} teeth`}, ${kind}.`;
+export function sprocketOrder({ pitch, teeth, type, splines }: SprocketOrder): string {
+  const kind = type === null ? 'kind to be asked' : sprocketKindWord[type];
+  const sits = splines === null ? 'fit to the saw not known' : `${splines} splines`;
+  return `With it: a drive sprocket, ${familyLabel(pitch)}, ${teeth === null ? 'teeth to be counted' : `${teeth} teeth`}, ${kind}, ${sits}.`;
 }
 
 /** A number of an order that stands on one mark alone. */
@@ -238,10 +257,17 @@ const NEED: Readonly<Record<NeedProperty, string>> = {
   oilHole: 'oil hole',
   listedInches: 'listed length',
   teeth: 'teeth',
+  sequence: 'sequence',
+  sprocketKind: 'spur or rim',
+  splines: 'splines',
+  bore: 'bore',
 };
 
 function needValue(property: NeedProperty, value: string | number): string {
   if (property === 'pitch') return familyLabel(value as FamilyId);
+  if (property === 'sequence') return sequenceWord[value as Sequence];
+  if (property === 'sprocketKind') return sprocketKindWord[value as SprocketKind];
+  if (property === 'bore') return `${value} mm`;
   return property === 'listedInches' ? `${value} in` : String(value);
 }
 
@@ -262,6 +288,8 @@ export function stockMiss(miss: StockMiss): string {
       return 'would step up from low-kickback';
     case 'kickback-not-asked':
       return 'standard chain: settle the class first';
+    case 'saw-not-known':
+      return 'fit to the saw not known';
     case 'out-of-stock':
       return 'fits, none on the shelf';
     default:

@@ -5,7 +5,10 @@ import { GAUGES, type FamilyId, type GaugeId, type Provenance, type PitchMark } 
 import type { FitRule, KickbackClass } from '../../core/fit';
 import type { Schools } from '../../core/schools';
 import type { Action, Operation } from '../../core/sheet';
-import { KICKBACK_CLASS } from './readings/shared';
+import type { SprocketKind } from '../../core/declared';
+import type { Sequence } from '../../core/identify';
+import type { PlannedPart } from '../../core/stock';
+import { KICKBACK_CLASS, SEQUENCE, SPROCKET_KIND } from './readings/shared';
 
 /** Names of things, as the bench says them. */
 export const partName: Record<Part, string> = {
@@ -13,6 +16,14 @@ export const partName: Record<Part, string> = {
   chain: 'Chain',
   driveSprocket: 'Drive sprocket',
   nose: 'Nose',
+};
+
+/** Parts that a plan may take, the small ones of the drive too. */
+export const plannedPartName: Record<PlannedPart, string> = {
+  ...partName,
+  drum: 'Clutch drum',
+  bearing: 'Bearing',
+  clip: 'Clip',
 };
 
 export const actionWord: Record<Action, string> = {
@@ -105,10 +116,12 @@ export const fitRuleName: Record<FitRule, string> = {
   'chain-gauge-is-bar-gauge': 'Gauge: chain and bar groove',
   'chain-links-are-bar-links': 'Drive links: chain and bar',
   'family-and-gauge-meet': 'Pitch and gauge meet in practice',
+  'sequence-is-counted': 'Sequence: links and cutters',
   'bar-mount-is-saw-mount': 'Mount: bar and saw',
   'oil-hole-is-saw-oil-hole': 'Oil hole: bar and saw',
   'nose-is-known': 'Nose: teeth and thickness known',
   'kickback-not-stepped-up': 'Kickback class suits the operator',
+  'sprocket-is-saws': 'Drive sprocket: its kind and the saw’s',
   'sprocket-takes-new-chain': 'Drive sprocket can take a new chain',
   'parts-may-go-back-on': 'No part condemned or undecided',
   'saw-guards-are-whole': 'Chain catcher and rear guard whole',
@@ -127,3 +140,5 @@ export const waitsWord: Record<Waits, string> = {
 
 /** A class of chain by how it kicks back. */
 export const kickbackClassWord: Record<KickbackClass, string> = KICKBACK_CLASS;
+export const sequenceWord: Record<Sequence, string> = SEQUENCE;
+export const sprocketKindWord: Record<SprocketKind, string> = SPROCKET_KIND;

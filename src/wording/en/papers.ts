@@ -66,6 +66,7 @@ export const partsOfThePlan = 'Parts of the plan';
 export const stands = 'Stands';
 export const noOrderYet = 'No order yet';
 export const kickbackClass = (kickbackClass: string): string => `Kickback class: ${kickbackClass}`;
+export const sequence = (sequence: string): string => `Sequence: ${sequence}`;
 export const orderSlip = 'Order slip';
 export const orderSlipChainLoop = 'Order slip · chain loop';
 export const checked = 'Checked';

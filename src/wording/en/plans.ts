@@ -1,9 +1,10 @@
 import type { Choice, Plan, PlanName, PlanNote, PlanRule } from '../../core/plan';
 import { PARTS, type Part } from '../../core/reading';
 import type { FamilyId, GaugeId } from '../../core/families';
-import type { Need } from '../../core/stock';
-import { familyLabel, fitRuleName, partName } from './labels';
-import { list, sentence } from './sentence';
+import { SMALL_PARTS, type Need } from '../../core/stock';
+import { formatLength, mm } from '../../core/quantity';
+import { familyLabel, fitRuleName, partName, plannedPartName, sprocketKindWord } from './labels';
+import { inSentence, list, sentence } from './sentence';
 
 export const choiceWord: Readonly<Record<Choice, string>> = {
   keep: 'keep',
@@ -64,6 +65,14 @@ export function planNote(note: PlanNote): string {
       return `The whole set goes over from ${numbers(note.from)} to ${numbers(note.to)}: the saw’s maker must allow it.`;
     case 'guards-broken':
       return 'Chain catcher or rear guard is broken: it is renewed before the saw runs again, whatever is chosen.';
+    case 'saw-not-known':
+      return `Fit to the saw not known: ${list(note.skus)}. Compare splines, bore and drum before it is fitted.`;
+    case 'sequence-not-said':
+      return `The list does not say the sequence of ${note.sku}: look before it is fitted.`;
+    case 'sequence-not-counted':
+      return `${note.sku} is a skip chain: count the cutters of the old one first.`;
+    case 'not-listed':
+      return `Not on the list, and not in this price: ${list(note.parts.map((part) => inSentence(plannedPartName[part])))}.`;
     case 'to-order':
       return `To be ordered first: ${list(note.skus)}.`;
     case 'not-worth-the-work':
@@ -90,8 +99,20 @@ export function customerSentence(part: Part, choice: Choice): string {
   }
 }
 
+/** By what a part of the drive sits on the saw. */
+const sawFit = ({ splines, bore, saw }: Need): readonly string[] => {
+  const said = [
+    ...(splines === null ? [] : [`${splines} splines`]),
+    ...(bore === null ? [] : [`bore ${formatLength(mm(bore), 'mm')}`]),
+    ...(saw === null ? [] : [`for ${saw}`]),
+  ];
+  return said.length > 0 ? said : ['splines or bore to be measured'];
+};
+
 /** What a new part must be, as far as it is known; what is not known is to be asked. */
-export function neededPart({ kind, pitch, gauge, driveLinks, mount, oilHole, listedInches, teeth }: Need): string {
+export function neededPart(need: Need): string {
+  const { kind, pitch, gauge, driveLinks, mount, oilHole, listedInches, teeth } = need;
+  if (SMALL_PARTS.some((part) => part === kind)) return `${sentence(list(sawFit(need)))}.`;
   const [family] = pitch.values;
   const [thickness] = gauge.values;
   const [links] = driveLinks.values;
@@ -104,6 +125,10 @@ export function neededPart({ kind, pitch, gauge, driveLinks, mount, oilHole, lis
     ...(isBar && oilHole ? [`oil hole ${oilHole}`] : []),
     ...(isBar && listedInches.length > 0 ? [`sold as ${listedInches.join(' or ')} in`] : []),
     ...(isBar ? [] : [teeth === null ? 'teeth to be counted' : `${teeth} teeth`]),
+    ...(kind === 'drive-sprocket'
+      ? [need.sprocketKind ? sprocketKindWord[need.sprocketKind] : 'spur or rim to be asked']
+      : []),
+    ...(kind === 'drive-sprocket' ? sawFit(need) : []),
   ];
   return `${sentence(list(said))}.`;
 }

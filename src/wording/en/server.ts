@@ -1,5 +1,6 @@
 // Several of them
 export const toBeAsked = 'to be asked';
+export const notCounted = 'cutters not counted';
 
 // health
 export const diskNearlyFull = (megabytes: number): string =>

@@ -1,6 +1,6 @@
 import { flatMap } from '../../flat-map';
 import { filingsLeft, imbalance, type Correction, type StartValues } from '..';
-import { countedTwice, sequenceAgrees, type Identity } from '../../identify';
+import { countedTwice, judgeSequence, type Identity, type SequenceJudgement } from '../../identify';
 import type { Limits } from '../../limits';
 import type { Estimate } from '../../quantity';
 import { DEFAULT_SCHOOLS, type Schools } from '../../schools';
@@ -52,7 +52,8 @@ export interface ChainAssessment {
   readonly start: StartValues;
   /** The length below which no cutter may end. */
   readonly cutterLimit: number;
-  readonly sequenceAgrees: boolean | null;
+  /** The order in which cutters follow one another, by the counts. */
+  readonly sequence: SequenceJudgement;
   /** True where cutters were measured again after the rework. */
   readonly measuredAgain: boolean;
   readonly checks: readonly Check[];
@@ -126,7 +127,7 @@ export function assessChain(
     gaugesToRepeat: gaugesToRepeat(gauges, sheet.chain),
     start,
     cutterLimit: limit.value,
-    sequenceAgrees: sequenceAgrees(links, chain.cutters, chain.sequence),
+    sequence: judgeSequence(chain, identity.chain.driveLinks.value),
     measuredAgain: standing.again.length > 0,
     checks,
     planned: [...cutterWork(context), ...gaugeWork(context, gauges)],

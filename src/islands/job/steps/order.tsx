@@ -11,6 +11,7 @@ import {
   kickbackClassWord,
   orderCaution,
   orderWithheld,
+  sequenceWord,
   sprocketOrder,
 } from '../../../wording';
 import { api } from '../../frame/api';
@@ -132,6 +133,9 @@ function Ordered({ order, isPlanned }: { readonly order: ChainNumbers; readonly 
         <strong>{order.kickbackClass ? kickbackClassWord[order.kickbackClass] : texts.toBeAsked}</strong>
         {order.kickbackClass === 'low-kickback' && texts.standardOnlyRecorded}
       </p>
+      <p>
+        {texts.sequence} <strong>{order.sequence ? sequenceWord[order.sequence] : texts.notCounted}</strong>
+      </p>
       {!isPlanned && (
         <>
           {order.kickbackClass !== 'standard' && (
@@ -156,6 +160,7 @@ function useStockAnswers(order: ChainNumbers): Found['answers'] | 'failed' | und
     gauge: order.gauge,
     links: String(order.driveLinks),
     class: order.kickbackClass ?? '',
+    sequence: order.sequence ?? '',
   }).toString();
   const [found, setFound] = useState<Found | null>(null);
   useEffect(() => {

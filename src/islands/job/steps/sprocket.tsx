@@ -24,8 +24,10 @@ const GRADES = {
  * and how another one goes on.
  */
 export default function SprocketStep({ onOpen }: StepProps) {
-  const { appraisal } = useJob();
+  const { appraisal, entered } = useJob();
   const verdict = appraisal.verdicts.driveSprocket;
+  // A rim sits on splines; of a spur the bore is what tells.
+  const isRim = (entered.sheet.driveSprocket?.type ?? entered.sheet.saw?.sprocketKind) !== 'spur';
   return (
     <>
       <StepHead title={texts.driveSprocket}>
@@ -47,6 +49,11 @@ export default function SprocketStep({ onOpen }: StepProps) {
             <Field path="driveSprocket.teeth" />
           </div>
           <Field path="driveSprocket.pitch" />
+          <div className="grid grid-cols-2 gap-3">
+            {isRim ? <Field path="driveSprocket.splines" /> : <Field path="driveSprocket.bore" />}
+            {isRim && <Field path="saw.splines" />}
+          </div>
+          <Field path="saw.sprocketKind" />
         </Group>
       </div>
       <Group title={texts.drumBearingClip}>

@@ -22,7 +22,7 @@ export function Strip({ story, next }: StripProps) {
       ) : (
         <span className="font-bold text-steel">{texts.noVerdictYet}</span>
       )}
-      {next && <span className="block truncate text-ink-soft">{texts.nextReading(next)}</span>}
+      {next && <span className="block text-ink-soft">{texts.nextReading(next)}</span>}
     </span>
   );
 }

@@ -1,5 +1,5 @@
 import type { GroupId } from '../../../core/sheet';
-import { PITCH, CRACK, RESIN, YES_NO, KICKBACK_CLASS } from './shared';
+import { CRACK, KICKBACK_CLASS, PITCH, RESIN, SEQUENCE, YES_NO } from './shared';
 import type { SomeReadingWords } from './reading-words';
 
 /** Words for what can be said of the chain. */
@@ -222,7 +222,7 @@ export const CHAIN_WORDS = {
   'chain.sequence': {
     name: 'cutters in their sequence',
     field: 'Sequence',
-    words: { 'full-complement': 'full complement', 'semi-skip': 'semi-skip', 'full-skip': 'full skip' },
+    words: SEQUENCE,
   },
 } as const satisfies SomeReadingWords;
 

@@ -1,11 +1,17 @@
 import type { GroupId } from '../../../core/sheet';
-import { PITCH, TURNS, YES_NO } from './shared';
+import { PITCH, SPROCKET_KIND, TURNS, YES_NO } from './shared';
 import type { SomeReadingWords } from './reading-words';
 
 /** Words for what can be said of the drive sprocket. */
 export const DRIVE_SPROCKET_WORDS = {
   'driveSprocket.stamp': 'mark on the drive sprocket',
-  'driveSprocket.type': { name: 'kind of drive sprocket', field: 'Kind', words: { spur: 'spur', rim: 'rim and drum' } },
+  'driveSprocket.type': { name: 'kind of drive sprocket', field: 'Kind', words: SPROCKET_KIND },
+  'driveSprocket.bore': { name: 'bore of the drive sprocket', field: 'Bore' },
+  'driveSprocket.splines': {
+    name: 'splines of the drive sprocket',
+    field: 'Splines, sprocket',
+    hint: 'where a rim sits on a hub',
+  },
   'driveSprocket.teeth': {
     name: 'teeth of the drive sprocket',
     field: 'Teeth, drive',

@@ -13,4 +13,10 @@ export const RESIN = { none: 'none', soft: 'soft', baked: 'baked on' } as const;
 export const CRACK = { no: 'none found', yes: 'cracked', unsure: 'not sure' } as const;
 export const GUARD = { ok: 'whole', damaged: 'damaged', missing: 'missing' } as const;
 export const KICKBACK_CLASS = { 'low-kickback': 'low-kickback', standard: 'standard' } as const;
+export const SEQUENCE = {
+  'full-complement': 'full complement',
+  'semi-skip': 'semi-skip',
+  'full-skip': 'full skip',
+} as const;
+export const SPROCKET_KIND = { spur: 'spur', rim: 'rim and drum' } as const;
 export const TURNS = { free: 'freely', rough: 'roughly', seized: 'seized' } as const;

@@ -1,5 +1,5 @@
 import type { GroupId } from '../../../core/sheet';
-import { GUARD, YES_NO } from './shared';
+import { GUARD, SPROCKET_KIND, YES_NO } from './shared';
 import type { SomeReadingWords } from './reading-words';
 
 /** Words for what can be said of the customer, the saw, and the acts of taking it apart and cleaning it. */
@@ -82,6 +82,12 @@ export const TAKE_IN_WORDS = {
   'saw.label': { name: 'name of the saw', field: 'Saw' },
   'saw.mount': { name: 'mount of the saw', field: 'Mount', example: 'M2' },
   'saw.oilHole': { name: 'oil-hole pattern of the saw', field: 'Oil-hole pattern', example: 'O1' },
+  'saw.sprocketKind': {
+    name: 'kind of drive sprocket that the saw takes',
+    field: 'The saw takes',
+    words: SPROCKET_KIND,
+  },
+  'saw.splines': { name: 'splines of the saw’s hub', field: 'Splines, saw', hint: 'on its hub or drum' },
   'saw.maxRpm': { name: 'top speed of the saw', field: 'Top speed', suffix: '1/min' },
   'saw.checks.chainCatcher': { name: 'chain catcher of the saw', field: 'Chain catcher', words: GUARD },
   'saw.checks.rearGuard': { name: 'rear guard of the saw', field: 'Rear guard', words: GUARD },

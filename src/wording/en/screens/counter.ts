@@ -1,4 +1,5 @@
 import { plural } from '../plural';
+import { list } from '../sentence';
 
 // Answer
 export const notKnown = 'not known';
@@ -83,6 +84,21 @@ export const linkThick = 'Link thick';
 export const fileUsed = 'File used';
 export const mount = 'Mount';
 export const onTheSprocket = 'On the sprocket';
+export const cutters = 'Cutters';
+export const sequence = 'Sequence';
+export const kindOfSprocket = 'Kind of drive sprocket';
+export const splines = 'Splines';
+export const bore = 'Bore';
+export const codeNotRead = 'A piece that is not read may be a code of its maker. Once it is known what it stands for:';
+export const teachIt = 'teach it under Shop';
+export const mountsOfThisShop = 'What each mount is';
+export const mountsNotToBeHad = 'The list of mounts was not to be had.';
+export const noMountYet = 'No bar on the list and no saw names a mount yet.';
+export const mountIs = (bars: number, saws: readonly string[]): string =>
+  [
+    saws.length > 0 ? `on ${list(saws)}` : 'on no saw that came yet',
+    plural(bars, { one: '# bar on the list', other: '# bars on the list' }),
+  ].join('; ');
 export const classOfTheOldChain = 'Class of the old chain';
 
 // WhoseForm

@@ -19,11 +19,17 @@ export const byOn = (by: string, day: string): string => `, by ${by}, ${day}`;
 // Codes
 export const notForgotten = 'It was not forgotten. Try again.';
 export const aCodeOnADrive =
-  'A code on a drive link stands for pitch and gauge in its maker’s own system. Write down what was measured once: from then on the stamp reader knows it, in jobs and at the counter.';
+  'A code on a drive link stands for pitch and gauge, sometimes for a whole loop with its links and class, in its maker’s own system. Write down what was measured once: from then on the stamp reader knows it, in jobs and at the counter.';
 export const theNextMarkedChain = 'The next marked chain that is measured can teach one.';
 export const noCodeLearnedYet = 'No code learned yet';
 export const pitchNotSaid = 'pitch not said';
 export const gaugeNotSaid = 'gauge not said';
+export const links = (count: number): string => `${count} links`;
+export const replacedBy = (part: string): string => `replaced by ${part}`;
+export const linksOfTheLoop = 'Links of the loop';
+export const linksAreACount = 'A whole number of links, 20 to 400.';
+export const kickbackClass = 'Kickback class';
+export const replacedByLabel = 'Replaced by';
 export const learnedBy = (by: string): string => `learned by ${by}`;
 export const forget = 'Forget';
 export const forgetCode = (code: string): string => `Forget ${code}`;
