@@ -44,6 +44,7 @@ describe('serrata assess', () => {
       gauge: '.050',
       driveLinks: 72,
       kickbackClass: 'low-kickback',
+      sequence: 'full-complement',
     });
     expect(assessment.checks.every(({ why }) => why.length > 5)).toBe(true);
   });

@@ -11,7 +11,7 @@ import {
   heightAfter,
   strokesFor,
 } from '../../src/core/chain';
-import { cuttersExpected } from '../../src/core/identify';
+import { cuttersExpected, sequenceByCount } from '../../src/core/identify';
 import { centresFor, lengthOfLinks, pitchDiameter } from '../../src/core/loop';
 import { mm, type Estimate } from '../../src/core/quantity';
 import { DEFAULT_SCHOOLS, type Schools } from '../../src/core/schools';
@@ -104,6 +104,14 @@ describe('sequences (common practice, no source)', () => {
 
   it('an odd loop has one pair out of order at the join', () => {
     expect(cuttersExpected(45, 'full-complement')).toEqual([22, 23]);
+  });
+});
+
+describe('what the counts of links and cutters say (common practice, no source)', () => {
+  it('2 : 1 is full complement, 2.5 : 1 semi-skip, 3 : 1 full skip', () => {
+    expect(sequenceByCount(60, 30)).toBe('full-complement');
+    expect(sequenceByCount(60, 24)).toBe('semi-skip');
+    expect(sequenceByCount(60, 20)).toBe('full-skip');
   });
 });
 

@@ -163,6 +163,8 @@ function bruteForce(judged: Judged, stock: readonly StockPart[]): ReadonlyMap<st
             )
               continue;
             if (newNose && newNose.teeth !== wanted.noseTeeth) continue;
+            // A rim is replaced by a rim.
+            if (newSprocket && wanted.sprocketKind && newSprocket.sprocketKind !== wanted.sprocketKind) continue;
             const staysInPitch = driveSprocket.pitch.value === newSprocket?.pitch;
             if (
               newSprocket &&
@@ -301,9 +303,10 @@ function integerProgram(judged: Judged, stock: readonly StockPart[]): string | n
       'driveSprocket',
       'drive-sprocket',
       (part: StockPart) =>
-        driveSprocket.pitch.value !== part.pitch ||
-        wanted.sprocketTeeth === null ||
-        part.teeth === wanted.sprocketTeeth,
+        (wanted.sprocketKind === null || part.sprocketKind === wanted.sprocketKind) &&
+        (driveSprocket.pitch.value !== part.pitch ||
+          wanted.sprocketTeeth === null ||
+          part.teeth === wanted.sprocketTeeth),
     ],
     ['nose', 'nose', (part: StockPart) => part.teeth === wanted.noseTeeth],
   ] as const;

@@ -38,6 +38,7 @@ describe('the counter', () => {
       gauge: '.050',
       links: 72,
       kickbackClass: 'low-kickback',
+      sequence: null,
       counted: false,
     });
     expect(stamped.stock.every(({ part, answer }) => answer !== 'fits' || part.kickbackClass === 'low-kickback')).toBe(

@@ -174,7 +174,11 @@ describe('signing off', () => {
   it.each([
     ['a limit', () => changeLimit(context, 'bar.bow', { by: 'Ines', value: '0.3', source: null })],
     ['a school', () => chooseSchool(context, { school: 'closeRails', answer: 'on' })],
-    ['a code', () => learnCode(context, { by: 'Ines', code: learnedCode({ code: 'QX', pitch: '325', gauge: '.050', note: '' }) })],
+    [
+      'a code',
+      () =>
+        learnCode(context, { by: 'Ines', code: learnedCode({ code: 'QX', pitch: '325', gauge: '.050', note: '' }) }),
+    ],
   ])('is refused when %s was changed since the verdict was shown', async (_what, change) => {
     const { id } = await createJob(context, newJob);
     const { lastReading } = await put(id, reading('bar.checks.bow', '0.4 mm'));

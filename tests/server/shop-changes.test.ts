@@ -79,7 +79,11 @@ describe('a change of the shop', () => {
     const { written } = await shopPage(context);
     expect(written.slice(0, 4).map(({ what, value, by }) => [what, value, by])).toEqual([
       ['code.Q7', null, 'Tam'],
-      ['code.Q7', '{"pitch":"325","gauge":null,"note":""}', 'Ines'],
+      [
+        'code.Q7',
+        '{"pitch":"325","gauge":null,"driveLinks":null,"kickbackClass":null,"replacedBy":"","note":""}',
+        'Ines',
+      ],
       ['school.levelling', 'wood-block', 'Tam'],
       ['currency', 'EUR', 'Tam'],
     ]);

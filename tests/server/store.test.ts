@@ -150,6 +150,7 @@ describe('search, stock and the slip', () => {
       gaugeNote: '1.3 mm',
       driveLinks: 56,
       kickbackClass: 'low-kickback',
+      sequence: 'full complement',
     });
     const clash = await slipView(context, await appraisedJob(context, id('L-0421')));
     expect(clash.order).toBeNull();

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { searchStock } from '../stock';
 import { sheetFromEntries, type Entry } from '../sheet';
 import { DEMO_STOCK } from '../../data/demo';
+import { learnedCode } from '../../../tests/support/learned-code';
 import { answerCounter } from './index';
 
 const ask = (said: Record<string, string>, kind: Parameters<typeof answerCounter>[1] = 'chain', inHand = false) => {
@@ -23,12 +24,17 @@ describe('the counter', () => {
     const stamped = { 'bar.stamp': '18 in 325 .050 72DL' };
     expect(ask(stamped).question).toMatchObject({ asks: 'job.operatorTrained', settles: 'class' });
     // Pitch and gauge stand on the one stamp: that sells, and says what confirms it.
-    expect(codes(ask(stamped))).toEqual(['on-one-mark', 'on-one-mark', 'count-before-handing-over']);
+    expect(codes(ask(stamped))).toEqual([
+      'on-one-mark',
+      'on-one-mark',
+      'count-before-handing-over',
+      'sequence-not-counted',
+    ]);
     const untrained = { ...stamped, 'job.operatorTrained': 'no' };
     expect(ask(untrained).question).toMatchObject({ asks: 'chain.driveLinks' });
     const counted = { ...untrained, 'chain.driveLinks.0': '72', 'chain.driveLinks.1': '72' };
     expect(ask(counted).question).toBeNull();
-    expect(codes(ask(counted))).toEqual(['on-one-mark', 'on-one-mark']);
+    expect(codes(ask({ ...counted, 'chain.cutters': '36' }))).toEqual(['on-one-mark', 'on-one-mark']);
     const [first] = searchStock(ask(counted).need, DEMO_STOCK);
     expect(first).toMatchObject({ answer: 'fits', part: { pitch: '325', kickbackClass: 'low-kickback' } });
   });
@@ -75,5 +81,56 @@ describe('the counter', () => {
     expect(searchStock(bar.need, DEMO_STOCK)[0]).toMatchObject({ answer: 'fits', part: { kind: 'bar' } });
     const rim = ask({ 'driveSprocket.stamp': '325-7' }, 'drive-sprocket');
     expect(searchStock(rim.need, DEMO_STOCK)[0]).toMatchObject({ part: { kind: 'drive-sprocket', pitch: '325' } });
+  });
+
+  it('sells by one count that agrees with the stamp, with the caution that it was one', () => {
+    const once = { 'bar.stamp': '325 .050 72DL', 'job.operatorTrained': 'no', 'chain.driveLinks.0': '72' };
+    expect(ask(once).question).toBeNull();
+    expect(codes(ask(once))).toContain('counted-once');
+    expect(codes(ask(once))).not.toContain('count-before-handing-over');
+    const other = ask({ ...once, 'chain.driveLinks.0': '70' });
+    expect(other.numbers.driveLinks.status).not.toBe('settled');
+    expect(other.question).toMatchObject({ asks: 'chain.driveLinks' });
+  });
+
+  it('says why a length settles nothing, also one that no usual loop has', () => {
+    expect(codes(ask({ 'bar.listedLength': '18 in' }))).toEqual(['usual-loops']);
+    expect(codes(ask({ 'bar.listedLength': '39 in' }))).toEqual(['usual-loops']);
+  });
+
+  it('takes the sequence from the counts, and doubts one that they contradict', () => {
+    const counted = {
+      'bar.stamp': '325 .050 72DL',
+      'job.operatorTrained': 'no',
+      'chain.driveLinks.0': '72',
+      'chain.driveLinks.1': '72',
+      'chain.cutters': '24',
+    };
+    expect(ask(counted).need.sequence).toBe('full-skip');
+    const ticked = ask({ ...counted, 'chain.sequence': 'full-complement' });
+    expect(codes(ticked)).toContain('sequence-doubted');
+    expect(ticked.numbers.driveLinks).toMatchObject({ status: 'settled', values: [72] });
+    expect(ticked.need.sequence).toBe('full-skip');
+  });
+
+  it('asks of a drive sprocket its kind, then what it sits on', () => {
+    const said = { 'driveSprocket.stamp': '325-7' };
+    const asks = (more: Record<string, string>) => ask({ ...said, ...more }, 'drive-sprocket').question?.asks ?? null;
+    // The pitch of a sprocket settles what it is sold by.
+    const pitch = { 'bar.stamp': '325 .050 72DL' };
+    expect(asks(pitch)).toBe('driveSprocket.type');
+    expect(asks({ ...pitch, 'driveSprocket.type': 'rim' })).toBe('saw.splines');
+    expect(asks({ ...pitch, 'driveSprocket.type': 'rim', 'saw.splines': '7' })).toBeNull();
+    expect(asks({ ...pitch, 'driveSprocket.type': 'spur' })).toBe('driveSprocket.bore');
+  });
+
+  it('tells what takes the place of a code that is no longer sold', () => {
+    const codes = [
+      learnedCode({ code: '56K', pitch: '38lp', gauge: '.050', driveLinks: 56, replacedBy: 'LD-9050-56', note: '' }),
+    ];
+    const { sheet } = sheetFromEntries([{ path: 'chain.stamp', text: '56k', unit: 'mm' }]);
+    const answer = answerCounter(sheet, 'chain', false, codes);
+    expect(answer.cautions).toContainEqual({ code: 'replaced', text: '56K', by: 'LD-9050-56' });
+    expect(answer.numbers.driveLinks.values).toEqual([56]);
   });
 });

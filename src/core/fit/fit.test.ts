@@ -56,3 +56,28 @@ describe('rules between parts', () => {
     expect(classKnown(read.value, { codeClass: null }).kickbackClass).toBe('low-kickback');
   });
 });
+
+describe('what is counted and what the saw takes', () => {
+  it('a ticked sequence that two counts contradict breaks the rule, and the count stands', () => {
+    const said = judged({ chain: { ...chain, cutters: 24, sequence: 'full-complement' }, bar });
+    expect(said['sequence-is-counted']).toMatchObject({
+      holds: false,
+      reason: { code: 'sequence-doubted', says: 'full-skip', ticked: 'full-complement' },
+    });
+    expect(said['chain-links-are-bar-links']!.holds).toBe(true);
+    expect(judged({ chain: { ...chain, cutters: 36 } })['sequence-is-counted']!.holds).toBe(true);
+    expect(judged({ chain: { ...chain, cutters: 31 } })['sequence-is-counted']!.holds).toBe(false);
+    expect(judged({ chain })['sequence-is-counted']).toMatchObject({ reason: { missing: ['chain.cutters'] } });
+  });
+
+  it('a drive sprocket is of the kind that the saw takes, a rim of its splines too', () => {
+    const rule = (driveSprocket: WrittenBenchSheet['driveSprocket'], saw: WrittenBenchSheet['saw']) =>
+      judged({ driveSprocket, saw })['sprocket-is-saws']!.holds;
+    expect(rule({ type: 'spur' }, { sprocketKind: 'rim' })).toBe(false);
+    expect(rule({ type: 'spur' }, { sprocketKind: 'spur' })).toBe(true);
+    expect(rule({ type: 'rim', splines: 7 }, { sprocketKind: 'rim', splines: 9 })).toBe(false);
+    expect(rule({ type: 'rim', splines: 7 }, { sprocketKind: 'rim', splines: 7 })).toBe(true);
+    expect(rule({ type: 'rim' }, { sprocketKind: 'rim', splines: 7 })).toBeNull();
+    expect(rule(undefined, undefined)).toBeNull();
+  });
+});

@@ -17,6 +17,27 @@ const codes: readonly LearnedCode[] = [
 const found = (parts: Parts) => identified(parts).findings.map(({ code }) => code);
 
 describe('learned codes', () => {
+  it('may name a whole loop: its links count as a mark does, its class is what the chain is', () => {
+    const loop = [
+      learnedCode({
+        code: '56K',
+        pitch: '38lp',
+        gauge: '.050',
+        driveLinks: 56,
+        kickbackClass: 'low-kickback',
+        note: '',
+      }),
+    ];
+    const { chain, codeClass } = identified({ chain: { stamp: '56K' } }, loop);
+    expect([chain.pitch.value, chain.gauge.value]).toEqual(['38lp', '.050']);
+    expect(chain.driveLinks).toMatchObject({ status: 'open', value: null });
+    expect(chain.driveLinks.candidates[0]).toMatchObject({ value: 56 });
+    expect(codeClass).toBe('low-kickback');
+    expect(identified({ chain: { stamp: '56K' }, setAside: ['chain.stamp'] }, loop).codeClass).toBeNull();
+    const miscounted = identified({ chain: { stamp: '56K', driveLinks: [52, 52] } }, loop);
+    expect(miscounted.chain.driveLinks.status).toBe('conflict');
+  });
+
   it('settle pitch and gauge of the chain, whatever their case', () => {
     const { chain } = identified({ chain: { stamp: 'h4' } }, codes);
     expect(chain.pitch).toMatchObject({ status: 'settled', value: '325' });

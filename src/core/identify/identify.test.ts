@@ -1,6 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { readSheet, type WrittenBenchSheet } from '../sheet';
-import { cuttersExpected, identify, rivetsFor, sequenceAgrees } from './index';
+import {
+  cuttersExpected,
+  identify,
+  judgeSequence,
+  rivetsFor,
+  sequenceAgrees,
+  sequenceByCount,
+  SEQUENCES,
+} from './index';
 
 function identified(parts: Omit<WrittenBenchSheet, 'format' | 'version'>) {
   const sheet = readSheet({ format: 'serrata-bench-sheet', version: 1, ...parts });
@@ -117,8 +125,16 @@ describe('drive links', () => {
     expect(links({ driveLinks: [72], cutters: 36, sequence: 'full-complement' }).status).toBe('open');
   });
 
-  it('are in conflict when the cutters cannot stand on so many links', () => {
-    expect(links({ driveLinks: [70, 70], cutters: 30, sequence: 'full-complement' }).status).toBe('conflict');
+  it('counted once are in conflict with cutters that cannot stand on so many links', () => {
+    expect(links({ driveLinks: [70], cutters: 30, sequence: 'full-complement' }).status).toBe('conflict');
+  });
+
+  it('counted twice alike hold: what the cutters contradict is the ticked sequence', () => {
+    const found = links({ driveLinks: [70, 70], cutters: 28, sequence: 'full-complement' });
+    expect(found).toMatchObject({ status: 'settled', value: 70 });
+    expect(found.why).toContainEqual(
+      expect.objectContaining({ code: 'sequence-doubted', links: 70, cutters: 28, says: 'semi-skip' }),
+    );
   });
 
   it('of a bar are what its stamp says, marked or bare', () => {
@@ -134,6 +150,56 @@ describe('sequence', () => {
     expect(sequenceAgrees(72, 36, 'full-complement')).toBe(true);
     expect(sequenceAgrees(72, 24, 'full-complement')).toBe(false);
     expect(sequenceAgrees(null, 24, 'full-skip')).toBeNull();
+  });
+});
+
+describe('the sequence by the counts', () => {
+  it('is the one whose cutters were counted, or none', () => {
+    expect(sequenceByCount(72, 36)).toBe('full-complement');
+    expect(sequenceByCount(70, 28)).toBe('semi-skip');
+    expect(sequenceByCount(72, 24)).toBe('full-skip');
+    expect(sequenceByCount(72, 33)).toBe('irregular');
+  });
+
+  it('comes back from the cutters of every loop long enough to tell the three apart', () => {
+    for (let count = 31; count <= 200; count += 1)
+      for (const sequence of SEQUENCES)
+        for (const cutters of cuttersExpected(count, sequence)) expect(sequenceByCount(count, cutters)).toBe(sequence);
+  });
+
+  it('is ordered as counted, else as ticked, and not at all where the counts fit none', () => {
+    expect(judgeSequence({ driveLinks: [72, 72], cutters: 24 }, 72)).toEqual({
+      cutters: 24,
+      driveLinks: 72,
+      says: 'full-skip',
+      agrees: null,
+      ordered: 'full-skip',
+    });
+    expect(judgeSequence({ sequence: 'semi-skip' }, null)).toMatchObject({
+      says: null,
+      agrees: null,
+      ordered: 'semi-skip',
+    });
+    expect(judgeSequence({ driveLinks: [72, 72], cutters: 24, sequence: 'full-complement' }, 72)).toMatchObject({
+      agrees: false,
+      ordered: 'full-skip',
+    });
+    expect(judgeSequence({ driveLinks: [72], cutters: 33, sequence: 'semi-skip' }, null)).toMatchObject({
+      driveLinks: 72,
+      says: 'irregular',
+      agrees: false,
+      ordered: null,
+    });
+    expect(judgeSequence({ driveLinks: [72, 70], cutters: 36 }, null).says).toBeNull();
+  });
+
+  it('of a short loop that leaves two is the ticked one, else the nearest', () => {
+    // 16 links: 6 cutters are a semi-skip (6.4) and a full skip (5.3).
+    expect(judgeSequence({ driveLinks: [16, 16], cutters: 6 }, 16).says).toBe('semi-skip');
+    expect(judgeSequence({ driveLinks: [16, 16], cutters: 6, sequence: 'full-skip' }, 16)).toMatchObject({
+      says: 'full-skip',
+      agrees: true,
+    });
   });
 });
 

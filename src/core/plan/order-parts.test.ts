@@ -51,4 +51,11 @@ describe('parts that are ordered beside the chain', () => {
   it('are one bar and no nose where both go', () => {
     expect(ordered({ ...SEIZED, 'bar.noseReplaceable': 'yes', 'bar.checks.crack': 'yes' })).toEqual(['bar']);
   });
+
+  it('are the small parts of the drive that have failed, unless a plan takes them', () => {
+    const bent = { 'driveSprocket.clip': 'bent', 'driveSprocket.bearing': 'worn', 'driveSprocket.wear': '0.05 mm' };
+    expect(ordered(bent)).toEqual(['bearing', 'clip']);
+    expect(ordered(bent, { driveSprocket: 'recondition' })).toEqual([]);
+    expect(ordered({ ...bent, 'driveSprocket.wear': '0.9 mm' })).toEqual(['driveSprocket', 'bearing', 'clip']);
+  });
 });

@@ -163,7 +163,10 @@ function withoutNewBar(judged: Judged, choices: Choices, shelf: Shelf, wanted: W
   const needsNumbers = (['chain', 'driveSprocket', 'nose'] as const).some((part) => isNew(choices, part));
   if (!needsNumbers) return { picks: [{}] };
   const kept = stays(choices, 'chain') ? keptChainNumbers(judged) : null;
-  const { pitch, gauge, driveLinks } = kept ?? numbersOfSet(judged.identity);
+  const { gauge, driveLinks, ...said } = kept ?? numbersOfSet(judged.identity);
+  // A drive sprocket that came by itself says its own pitch.
+  const isAlone = choices.chain === undefined && choices.bar === undefined;
+  const pitch = said.pitch ?? (isAlone ? judged.identity.driveSprocket.pitch.value : null);
   if (!pitch) return { rule: 'numbers-not-settled' };
   if (!isNew(choices, 'chain'))
     // Only the pitch is asked of what goes on beside a chain that stays.

@@ -18,6 +18,7 @@ function plansOf(
   bar: WrittenBenchSheet['bar'] = {},
   chain: WrittenBenchSheet['chain'] = {},
   rest: Partial<WrittenBenchSheet> = {},
+  shelf: readonly StockPart[] = stock,
 ) {
   const read = readSheet({
     format: 'serrata-bench-sheet',
@@ -50,7 +51,7 @@ function plansOf(
   });
   if (!read.ok) throw new Error(JSON.stringify(read.error));
   const judged = { sheet: read.value, ...appraise(read.value, DEFAULT_RULES, null) };
-  return possiblePlans({ judged, limits: DEFAULTS, stock });
+  return possiblePlans({ judged, limits: DEFAULTS, stock: shelf });
 }
 
 const replacesChain = ({ plans }: ReturnType<typeof plansOf>) =>
@@ -87,5 +88,85 @@ describe('rules that plans are held to', () => {
     expect(plans.length).toBeGreaterThan(0);
     expect(plans.every(({ notes }) => notes.some(({ code }) => code === 'guards-broken'))).toBe(true);
     expect(plansOf().plans.some(({ notes }) => notes.some(({ code }) => code === 'guards-broken'))).toBe(false);
+  });
+});
+
+describe('what a plan takes for the drive', () => {
+  const sprocket = { gauge: null, driveLinks: null, kickbackClass: null, teeth: 7 } as const;
+  const shelf: readonly StockPart[] = [
+    stockPart({ ...sprocket, sku: 'SPUR', kind: 'drive-sprocket', sprocketKind: 'spur', priceCents: 100 }),
+    stockPart({ ...sprocket, sku: 'OTHER', kind: 'drive-sprocket', sprocketKind: 'rim', splines: 9, priceCents: 200 }),
+    stockPart({ ...sprocket, sku: 'UNSAID', kind: 'drive-sprocket', priceCents: 300 }),
+    stockPart({ ...sprocket, sku: 'RIM', kind: 'drive-sprocket', sprocketKind: 'rim', splines: 7, priceCents: 400 }),
+    stockPart({ ...sprocket, sku: 'CLIP', kind: 'clip', saw: 'Ondral' }),
+    stockPart({ ...sprocket, sku: 'DRUM', kind: 'drum', splines: 7, priceCents: 2000 }),
+  ];
+
+  function driven(
+    driveSprocket: WrittenBenchSheet['driveSprocket'],
+    saw: WrittenBenchSheet['saw'],
+    stocked: readonly StockPart[] = shelf,
+  ) {
+    const read = readSheet({ format: 'serrata-bench-sheet', version: 1, saw, driveSprocket });
+    if (!read.ok) throw new Error(JSON.stringify(read.error));
+    const judged = { sheet: read.value, ...appraise(read.value, DEFAULT_RULES, null) };
+    const { plans } = possiblePlans({ judged, limits: DEFAULTS, stock: stocked });
+    const plan = plans.find(({ choices }) => choices.driveSprocket !== 'keep');
+    return plan && { skus: Object.values(plan.picks).map(({ sku }) => sku), notes: plan.notes, plan };
+  }
+  const worn = { pitch: '325', wear: '0.8 mm', teeth: 7 } as const;
+
+  it('a rim by its splines and never a spur, however cheap; known to sit before cheaper', () => {
+    const found = driven({ ...worn, type: 'rim' }, { splines: 7 });
+    expect(found?.skus).toEqual(['RIM']);
+    expect(found?.notes).toEqual([]);
+  });
+
+  it('where the saw is not known it is the cheapest of the kind, and the plan says so', () => {
+    const found = driven({ ...worn, type: 'rim' }, undefined);
+    expect(found?.skus).toEqual(['OTHER']);
+    expect(found?.notes).toEqual([{ code: 'saw-not-known', skus: ['OTHER'] }]);
+  });
+
+  it('by what the saw takes where nobody named the kind of the old one', () => {
+    expect(driven(worn, { sprocketKind: 'spur' })?.skus).toEqual(['SPUR']);
+    expect(driven({ ...worn, type: 'rim' }, { splines: 7 }, shelf.slice(0, 2))).toBeUndefined();
+  });
+
+  it('its clip, drum and bearing, in its price; one that no list has is named', () => {
+    const sound = { pitch: '325', wear: '0.05 mm', type: 'rim' } as const;
+    const clip = driven({ ...sound, clip: 'bent' }, { label: 'Ondral 52' });
+    expect(clip?.skus).toEqual(['CLIP']);
+    expect(clip?.plan.costToday).toBeGreaterThanOrEqual(1000);
+    const drum = driven({ ...worn, type: 'rim', drum: 'worn', bearing: 'worn' }, { splines: 7 });
+    expect(drum?.skus).toEqual(['RIM', 'DRUM']);
+    expect(drum?.notes).toEqual([{ code: 'not-listed', parts: ['bearing'] }]);
+    // A spur is one piece with its drum.
+    expect(driven({ ...worn, type: 'spur', drum: 'worn' }, undefined)?.skus).toEqual(['SPUR']);
+  });
+});
+
+describe('the sequence of a new chain', () => {
+  const chains: readonly StockPart[] = [
+    stockPart({ sku: 'FULL', sequence: 'full-complement', priceCents: 900 }),
+    stockPart({ sku: 'SKIP', sequence: 'full-skip', priceCents: 1900 }),
+    stockPart({ sku: 'UNSAID', priceCents: 1200 }),
+  ];
+  const taken = (chain: WrittenBenchSheet['chain'], stocked: readonly StockPart[]) => {
+    const { plans } = plansOf({}, chain, {}, stocked);
+    const plan = plans.find(({ choices }) => choices.chain === 'replace' && choices.bar === 'keep');
+    return plan && [plan.picks.chain?.sku, ...plan.notes.map(({ code }) => code)];
+  };
+
+  it('is the counted one, however cheap the others are', () => {
+    expect(taken({ cutters: 36 }, chains)).toEqual(['FULL']);
+    expect(taken({ cutters: 24 }, chains)).toEqual(['SKIP']);
+    expect(taken({ cutters: 24, sequence: 'full-complement' }, chains)).toEqual(['SKIP']);
+  });
+
+  it('where the list does not say it, is looked at first; where nobody counted, it is the usual one', () => {
+    expect(taken({ cutters: 24 }, [chains[0]!, chains[2]!])).toEqual(['UNSAID', 'sequence-not-said']);
+    expect(taken({}, chains)).toEqual(['FULL']);
+    expect(taken({}, [chains[1]!])).toEqual(['SKIP', 'sequence-not-counted']);
   });
 });

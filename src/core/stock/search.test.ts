@@ -4,6 +4,7 @@ import { describe, expect, it } from 'vitest';
 import { FAMILY_IDS, GAUGE_IDS } from '../families';
 import type { ChainNumbers } from '../order';
 import { chainNeed, need, settled, type Need } from './need';
+import { fitToSaw } from './saw-fit';
 import { equalSubstitutes, searchStock, stockMisses } from './search';
 import { stockPartSchema, type StockPart } from './stock-part';
 
@@ -126,10 +127,10 @@ describe('the shelf', () => {
     expect(stockMisses(wanted, { ...bar, oilHole: 'O2' })).toMatchObject([{ code: 'differs', property: 'oilHole' }]);
     expect(stockMisses(wanted, { ...bar, listedInches: 20 })).toMatchObject([{ property: 'listedInches' }]);
     expect(stockMisses({ ...wanted, mount: null }, bar)).toMatchObject([{ code: 'not-settled', property: 'mount' }]);
-    const rim = part({ kind: 'drive-sprocket', teeth: 7 });
-    expect(stockMisses(need('drive-sprocket', { pitch: settled('325'), teeth: 8 }), rim)).toMatchObject([
-      { property: 'teeth' },
-    ]);
+    const rim = part({ kind: 'drive-sprocket', teeth: 7, sprocketKind: 'rim', splines: 7 });
+    const takesRim = need('drive-sprocket', { pitch: settled('325'), teeth: 8, sprocketKind: 'rim', splines: 7 });
+    expect(stockMisses(takesRim, rim)).toMatchObject([{ property: 'teeth' }]);
+    expect(stockMisses({ ...takesRim, teeth: 7 }, rim)).toEqual([]);
   });
 
   it('names the near misses that are least off first', () => {
@@ -160,5 +161,75 @@ describe('the shelf', () => {
     expect(stockPartSchema.safeParse(part()).success).toBe(true);
     expect(stockPartSchema.safeParse(part({ quantity: -1 })).success).toBe(false);
     expect(stockPartSchema.safeParse({ ...part(), colour: 'red' }).success).toBe(false);
+  });
+});
+
+describe('a drive sprocket', () => {
+  const rim = part({ sku: 'RIM', kind: 'drive-sprocket', teeth: 7, sprocketKind: 'rim', splines: 7 });
+  const spur = part({ sku: 'SPUR', kind: 'drive-sprocket', teeth: 7, sprocketKind: 'spur', bore: 10, priceCents: 1 });
+  const takes = (over: Partial<Need>) => need('drive-sprocket', { pitch: settled('325'), teeth: 7, ...over });
+  const answers = (over: Partial<Need>) =>
+    searchStock(takes(over), [rim, spur]).map(({ part: { sku }, answer, misses }) => [
+      sku,
+      answer,
+      ...misses.map(({ code }) => code),
+    ]);
+
+  it('of one kind never answers for the other, not even nearly', () => {
+    expect(answers({ sprocketKind: 'rim', splines: 7 })).toEqual([['RIM', 'fits']]);
+    expect(answers({ sprocketKind: 'spur', bore: 10 })).toEqual([['SPUR', 'fits']]);
+  });
+
+  it('whose splines, bore and saw are not known does not fit, it may', () => {
+    expect(answers({ sprocketKind: 'rim' })).toEqual([['RIM', 'may-fit', 'saw-not-known']]);
+    expect(answers({ sprocketKind: 'spur' })).toEqual([['SPUR', 'may-fit', 'saw-not-known']]);
+  });
+
+  it('with other splines or another bore is another part', () => {
+    expect(answers({ sprocketKind: 'rim', splines: 9 })).toEqual([]);
+    expect(answers({ sprocketKind: 'spur', bore: 12 })).toEqual([]);
+    // A caliper in a bore reads a little small.
+    expect(answers({ sprocketKind: 'spur', bore: 9.85 })).toEqual([['SPUR', 'fits']]);
+  });
+
+  it('fits a saw that it is named for, by whole words', () => {
+    const named = { ...spur, bore: null, saw: 'Velm E18; Ondral 38' };
+    const on = (saw: string | null) => fitToSaw({ splines: null, bore: null, saw }, named);
+    expect([on('Ondral 38'), on('ondral 38, red'), on('Ondral 380'), on('Velm'), on(null)]).toEqual([
+      'fits',
+      'fits',
+      'not-known',
+      'not-known',
+      'not-known',
+    ]);
+  });
+});
+
+describe('a chain of another sequence', () => {
+  const chains = [
+    part({ sku: 'FULL', sequence: 'full-complement' }),
+    part({ sku: 'SKIP', sequence: 'full-skip' }),
+    part({ sku: 'UNSAID' }),
+  ];
+  const answers = (sequence: Need['sequence']) =>
+    Object.fromEntries(
+      matchStock({ ...order, sequence }, chains).map(({ part: { sku }, answer }) => [sku, answer] as const),
+    );
+
+  it('is a near miss; one that does not say it is full complement', () => {
+    expect(answers('full-complement')).toEqual({ FULL: 'fits', UNSAID: 'fits', SKIP: 'near' });
+    expect(answers('full-skip')).toEqual({ SKIP: 'fits', UNSAID: 'may-fit', FULL: 'near' });
+    expect(answers(null)).toEqual({ FULL: 'fits', UNSAID: 'fits', SKIP: 'may-fit' });
+  });
+});
+
+describe('small parts of the drive', () => {
+  it('are all worth seeing, those that are known to sit first', () => {
+    const clips = [part({ sku: 'C1', kind: 'clip', priceCents: 1 }), part({ sku: 'C2', kind: 'clip', saw: 'Brask' })];
+    const found = searchStock(need('clip', { saw: 'Brask 70' }), clips);
+    expect(found.map(({ part: { sku }, answer }) => [sku, answer])).toEqual([
+      ['C2', 'fits'],
+      ['C1', 'may-fit'],
+    ]);
   });
 });
