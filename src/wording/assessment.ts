@@ -192,6 +192,7 @@ function edge(
     stations: stations.map(({ at }, i) => {
       const figure = figures[i]!;
       return {
+        row: 1 + stations.filter((other, k) => other.at < at || (other.at === at && k < i)).length,
         at,
         step: figure.step?.value ?? null,
         rawLean: figure.rawLean,

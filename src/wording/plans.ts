@@ -17,6 +17,7 @@ export function plansDocument({ plans, dominated, ruledOut }: Plans): PlansDocum
       minutes: plan.minutes,
       hoursToNext: plan.hoursToNext,
       dueFirst: plan.dueFirst,
+      hoursLeft: plan.hoursLeft,
       costPerHour: plan.costPerHour,
       named: [...plan.named],
       alike: isAlike,

@@ -140,6 +140,28 @@ describe('facts of the trade about rework (common practice, no source)', () => {
     expect(assessed(bar({ A: edge(8, 8, chip('6 mm')), B: edge(8, 8) })).verdicts.bar.action).toBe('keep');
   });
 
+  it('a rut is dressed out of both rails at its place, to its floor, and no deeper elsewhere', () => {
+    const rutted = { rut: { depth: '0.5 mm' } };
+    const level = edge(8, 8);
+    const at140 = { stations: level.stations.map((each, i) => (i === 1 ? { ...each, ...rutted } : each)) };
+    const found = assessed(bar({ A: at140, B: edge(8, 8) }));
+    expect(found.verdicts.bar).toMatchObject({ action: 'recondition' });
+    expect(found.verdicts.bar.operations).toContain('dress-rails');
+    const { removeNear, removeFar } = found.bar.edges.A.dressing!.plan;
+    expect(removeNear[1]).toBeGreaterThan(0.35);
+    expect(removeNear[1]).toBeLessThanOrEqual(0.5);
+    expect(removeFar[1]).toBeCloseTo(removeNear[1]!, 6);
+    expect(removeNear[0]).toBeLessThan(removeNear[1]!);
+    const shallow = { stations: level.stations.map((each) => ({ ...each, rut: { depth: '0.05 mm' } })) };
+    expect(assessed(bar({ A: shallow, B: edge(8, 8) })).verdicts.bar.operations).not.toContain('dress-rails');
+  });
+
+  it('a rut deeper than the groove has metal to spare finishes the bar', () => {
+    expect(assessed(bar({ A: edge(8, 8, { rut: { depth: '2.6 mm' } }), B: edge(8, 8) })).verdicts.bar.action).toBe(
+      'replace',
+    );
+  });
+
   it('unlevel rails with depth left are no condemnation, and are well once levelled and measured again', () => {
     const before = bar({ A: edge(8, 7.6), B: edge(8, 8) });
     expect(assessed(before).verdicts.bar).toMatchObject({ action: 'recondition' });

@@ -35,6 +35,7 @@ const station = (near: number | null, far: number | null, mouth: number | null =
   oneSided: { near: null, far: null },
   widths: { mouth: mouth === null ? null : { lo: sure(mouth), hi: sure(mouth) }, deep: null },
   chips: { near: null, far: null },
+  rut: null,
   marker: null,
   square: null,
   squareWith: null,

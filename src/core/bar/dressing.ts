@@ -11,7 +11,7 @@ export interface DressStation {
   readonly groove?: GrooveShape | null;
   /** True where the file must not go, at the nose. */
   readonly keptOut?: boolean;
-  /** Depth at the bottom of a chip too long to be left, mm: the rails are levelled to it. */
+  /** Depth at the bottom of a chip too long to be left, or of a rut, mm: the rails are levelled to it. */
   readonly chipped?: number | null;
   /** True for a dip that is left as it is: the profile passes over it. */
   readonly leaveLow?: boolean;

@@ -35,6 +35,7 @@ const station = (over: Partial<Station> = {}): Station => ({
   deep: null,
   deepAt: null,
   chips: { near: null, far: null },
+  rut: null,
   oneSided: { near: null, far: null },
   widths: { mouth: null, deep: null },
   marker: null,
@@ -51,6 +52,27 @@ const row = (at: number, near: number, far: number, over: Partial<DressStation> 
   near,
   far,
   ...over,
+});
+
+const retaken = measured([mm(7.4)], 'depth-rod');
+
+describe('ruts and pits', () => {
+  it('are dressed down to on both rails, from the lower of them', () => {
+    expect(chippedDepth(station({ rut: { value: mm(0.4), u: 0 } }), 15)).toBeCloseTo(
+      Math.min(station({}).near!.value, station({}).far!.value) - 0.4,
+      9,
+    );
+    expect(chippedDepth(station({ rut: { value: mm(0), u: 0 } }), 15)).toBeNull();
+  });
+
+  it('are shallower by what came off, and gone with the last of it', () => {
+    const dressed = (rut: number) => {
+      const after = { near: retaken, far: retaken, mouth: null };
+      return standingStation(station({ rut: { value: mm(rut), u: 0 }, after })).rut?.value;
+    };
+    expect(dressed(0.8)).toBeCloseTo(0.2, 9);
+    expect(dressed(0.5)).toBeUndefined();
+  });
 });
 
 describe('chips', () => {
@@ -117,8 +139,6 @@ describe('the marker', () => {
 });
 
 describe('the second measurement', () => {
-  const retaken = measured([mm(7.4)], 'depth-rod');
-
   it('counts where it was made, and elsewhere the first one still does', () => {
     expect(measuredAgainAt(station())).toBe(false);
     const before = station({ mouth: sure(1.5), after: { near: retaken, far: null, mouth: null } });

@@ -70,6 +70,17 @@ const chip = (rail: string) =>
     ['length', 'depth'],
   );
 
+/** A rut worn into the rail tops, or a pit rusted into them: how deep below the rails, how long along them. */
+const rut = () =>
+  group(
+    {
+      length: length({ kind: 'chip', instrument: 'rule' }, { idle: goesWith('bar.edges.stations.rut.depth') }),
+      depth: length({ kind: 'smallDefect', instrument: 'depth-rod' }),
+    },
+    { means: 'Rut or pit in the rail tops: the dressing goes down to its floor on both rails.', idle: whenDressed },
+    ['depth'],
+  );
+
 const burr = (rail: string) =>
   seen(
     { none: 'ok', felt: ['fail', 'deburr'], heavy: ['fail', 'deburr'] },
@@ -121,6 +132,7 @@ export const stationReadings = group(
     burrFar: burr('far'),
     chipNear: chip('near'),
     chipFar: chip('far'),
+    rut: rut(),
     marker: oneOf(MARKER, {
       means: 'Rails that one guided pass touched: the untouched rail is the low one.',
       idle: (around) => ((around.group as Measured).marker === 'none' ? recorded : testOfLevel(around)),

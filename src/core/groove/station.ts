@@ -1,3 +1,4 @@
+import { flatMap } from '../flat-map';
 import {
   boundsOf,
   difference,
@@ -32,6 +33,8 @@ export interface Station {
   /** How far below the rails the width near the floor was taken; null where nobody said, or said nothing of use. */
   readonly deepAt: Mm | null;
   readonly chips: Readonly<Record<Rail, Chip | null>>;
+  /** How deep a rut or a pit goes below the rail tops, mm; null where there is none. */
+  readonly rut: Estimate | null;
   /** Rails that one guided pass touched. */
   readonly marker: Marker | null;
   /** What a square held against the light showed. */
@@ -119,6 +122,7 @@ export function stationsOf(bar: BarSheet | undefined, edge: Edge): readonly Stat
     },
     deepAt: placed(station.deepAt ? worst(station.deepAt) : null),
     chips: { near: chipOf(station.chipNear), far: chipOf(station.chipFar) },
+    rut: station.rut ? (estimated(station.rut.depth) ?? { value: worst(station.rut.depth), u: 0 }) : null,
     marker: station.marker ?? null,
     square: station.square ?? null,
     squareWith: station.squareWith ?? null,
@@ -153,11 +157,15 @@ export function engagedAt(station: Pick<Station, 'near' | 'far'>, tang: Estimate
   return engaged > 0 ? engaged : null;
 }
 
-/** Depth at the bottom of the chips of a station that are longer than may be left; null where there is none. */
-export function chippedDepth({ near, far, chips }: Station, leftUpTo: number): number | null {
+/**
+ * Depth that the rails of a station are dressed down to beside their own: the bottom of chips longer than may be left,
+ * and the floor of a rut or a pit, which goes out of both rails; null where there is none.
+ */
+export function chippedDepth({ near, far, chips, rut }: Station, leftUpTo: number): number | null {
   const bottom = (rail: Estimate | null, chip: Chip | null): number[] =>
     rail && chip && chip.length > leftUpTo ? [rail.value - chip.depth] : [];
-  const bottoms = [...bottom(near, chips.near), ...bottom(far, chips.far)];
+  const rutted = flatMap([near, far], (rail) => (rail && rut && rut.value > 0 ? [rail.value - rut.value] : []));
+  const bottoms = [...bottom(near, chips.near), ...bottom(far, chips.far), ...rutted];
   return bottoms.length === 0 ? null : Math.min(...bottoms);
 }
 
@@ -189,6 +197,12 @@ function chipAfter(chip: Chip | null, off: number): Chip | null {
   return chip.depth > off ? { ...chip, depth: chip.depth - off } : null;
 }
 
+/** A rut is shallower by what came off the rails, and gone with the last of it. */
+function rutAfter(rut: Estimate | null, off: number): Estimate | null {
+  if (!rut || off === 0) return rut;
+  return rut.value > off ? { ...rut, value: mm(rut.value - off) } : null;
+}
+
 /**
  * A station as it stands: what was measured again after the rework counts as it is now, and **what was not still counts
  * as it was first read**. The level tests of before say nothing of rails that were dressed since.
@@ -213,6 +227,7 @@ export function standingStation(station: Station): Station {
     // The reading near the floor stays where it was: the rails came down toward it.
     deepAt: placed(station.deepAt === null ? null : station.deepAt - off),
     chips: { near: chipAfter(station.chips.near, off), far: chipAfter(station.chips.far, off) },
+    rut: rutAfter(station.rut, off),
     marker: dressed ? null : station.marker,
     square: dressed ? null : station.square,
   };

@@ -37,6 +37,7 @@ export const COMPUTED_CHECKS = [
   'bar.step',
   'bar.dip',
   'bar.chip',
+  'bar.rut',
   'bar.marker',
   'bar.square',
   'bar.stands',

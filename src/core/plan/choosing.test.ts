@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { looksFirst, whatIf } from './choosing';
+import { looksFirst, waysToSave, whatIf } from './choosing';
 import type { Choices } from './choices';
 import type { PlanName } from './plan';
 
@@ -38,5 +38,26 @@ describe('what if another choice is made for one part', () => {
     expect(whatIf(plans, fresh, 'chain', 'keep')).toBe(bar);
     expect(whatIf([...plans, { ...fresh, costToday: 6000 }], chain, 'bar', 'replace')?.costToday).toBe(6000);
     expect(whatIf(plans, keep, 'bar', 'recondition')).toBeNull();
+  });
+});
+
+describe('both ways of saving a bar', () => {
+  const way = (choices: Choices, costToday: number) => plan(choices, costToday);
+  const noseAlone = way({ bar: 'keep', nose: 'replace', chain: 'keep' }, 2500);
+  const noseDressed = way({ bar: 'recondition', nose: 'replace', chain: 'keep' }, 3500);
+  const noseChain = way({ bar: 'keep', nose: 'replace', chain: 'replace' }, 4200);
+  const barAlone = way({ bar: 'replace', nose: 'replace', chain: 'keep' }, 5500);
+  const barChain = way({ bar: 'replace', nose: 'replace', chain: 'replace' }, 7200);
+  const all = [noseAlone, noseDressed, noseChain, barAlone, barChain];
+
+  it('stand beside each other with all else alike, as in the chosen plan', () => {
+    expect(waysToSave(all, null)).toEqual({ nose: noseAlone, bar: barAlone });
+    expect(waysToSave(all, barChain)).toEqual({ nose: noseChain, bar: barChain });
+  });
+
+  it('are not told where one of them is not possible', () => {
+    expect(waysToSave([noseAlone, noseChain], null)).toBeNull();
+    expect(waysToSave([barAlone], barAlone)).toBeNull();
+    expect(waysToSave([noseAlone, barChain], null)).toBeNull();
   });
 });

@@ -1,3 +1,4 @@
+import { flatMap } from '../flat-map';
 import { PARTS, type Part } from '../reading';
 import type { Choice } from './choices';
 import type { Plan } from './plan';
@@ -31,4 +32,32 @@ export function whatIf<P extends Choosable>(plans: readonly P[], chosen: P, part
     .filter((plan) => plan.choices[part] === choice)
     .sort((a, b) => kept(b) - kept(a) || a.costToday - b.costToday);
   return best ?? null;
+}
+
+/** Both ways of saving a bar whose nose is gone. */
+export interface SavingWays<P> {
+  /** Another nose is riveted into the bar, which stays. */
+  readonly nose: P;
+  readonly bar: P;
+}
+
+/**
+ * A new nose beside a new bar: two plans that differ in nothing else; of several such pairs the one that does with the
+ * other parts what the chosen plan does, else the cheapest. Null where one of the ways is not possible.
+ */
+export function waysToSave<P extends Choosable>(plans: readonly P[], chosen: P | null): SavingWays<P> | null {
+  const rest = ({ choices: { chain, driveSprocket } }: P): string => `${chain} ${driveSprocket}`;
+  const withNose = plans.filter(
+    ({ choices: { nose, bar } }) => nose === 'replace' && bar !== undefined && bar !== 'replace',
+  );
+  const withBar = plans.filter(({ choices: { bar } }) => bar === 'replace');
+  const cheapest = (some: readonly P[], like: P): P | undefined =>
+    some.filter((plan) => rest(plan) === rest(like)).sort((a, b) => a.costToday - b.costToday)[0];
+  const pairs = flatMap(withNose, (nose): SavingWays<P>[] => {
+    const bar = cheapest(withBar, nose);
+    return bar && cheapest(withNose, nose) === nose ? [{ nose, bar }] : [];
+  });
+  const cost = ({ nose, bar }: SavingWays<P>) => nose.costToday + bar.costToday;
+  const isLike = ({ nose }: SavingWays<P>) => Number(chosen !== null && rest(nose) === rest(chosen));
+  return pairs.sort((a, b) => isLike(b) - isLike(a) || cost(a) - cost(b))[0] ?? null;
 }

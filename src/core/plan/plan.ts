@@ -43,6 +43,8 @@ export interface Plan {
   /** Running hours until the first of its parts is due. */
   readonly hoursToNext: number;
   readonly dueFirst: Part | null;
+  /** Running hours that each part has before it. */
+  readonly hoursLeft: Readonly<Partial<Record<Part, number>>>;
   readonly costPerHour: Rate;
   readonly named: readonly PlanName[];
   /** Whether its cost an hour is not to be told apart from the least. */
@@ -172,6 +174,7 @@ function planOf(input: PlanInput, choices: Choices, picks: Picks, { wanted, late
     minutes,
     hoursToNext: first === null ? horizon : lives[first]!.left,
     dueFirst: first,
+    hoursLeft: Object.fromEntries(parts.map((part) => [part, lives[part]!.left])),
     costPerHour: costPerHour(costToday, renewals, horizon, spread),
     named: [],
     isAlike: false,

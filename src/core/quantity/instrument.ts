@@ -28,6 +28,7 @@ export const INSTRUMENTS = {
       'driveSprocket.wear',
       'bar.edges.stations.chipNear.depth',
       'bar.edges.stations.chipFar.depth',
+      'bar.edges.stations.rut.depth',
     ],
   },
   tape: { resolution: 0.5, maxError: 0.5, placing: 0.25 },

@@ -58,6 +58,8 @@ export const checkSchema = z.strictObject({
 });
 
 const stationResultSchema = z.strictObject({
+  /** Its row, counted from 1 at the tail. */
+  row: z.int().min(1),
   at: z.number(),
   step: z.number().nullable(),
   rawLean: z.number().nullable(),

@@ -29,6 +29,8 @@ export const plansSchema = z.strictObject({
       /** Running hours until the first of its parts is due, and which one. */
       hoursToNext: z.number(),
       dueFirst: z.enum(PARTS).nullable(),
+      /** Running hours that each part has before it. */
+      hoursLeft: z.partialRecord(z.enum(PARTS), z.number()),
       costPerHour: rateSchema,
       named: z.array(z.enum(PLAN_NAMES)),
       /** Whether its cost an hour is not to be told apart from the least. */

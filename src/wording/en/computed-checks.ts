@@ -70,6 +70,11 @@ export const COMPUTED_WORDS: Readonly<Record<ComputedCheckId, ComputedWords>> = 
     watch: (value, _, check) =>
       `A piece ${value} long is out of the rail: ${check.value! > (check.limit ?? 0) ? 'the dressing goes down to it' : 'short enough to be left'}.`,
   },
+  'bar.rut': {
+    check: 'Rut or pit in the rail tops',
+    ok: (value) => `A rut ${value} deep: it goes with the next dressing.`,
+    watch: (value) => `A rut or pit ${value} deep: the dressing goes down to its floor on both rails here.`,
+  },
   'bar.marker': {
     check: 'Marker pass',
     says: {

@@ -166,7 +166,7 @@ function dressingOf(
     plan,
     stoppedBy,
     feasible: stoppedBy === null,
-    advised: calledFor(plan, belief, limits['bar.step'].value),
+    advised: calledFor(plan, belief, limits['bar.step'].value, deepestRut(stations)),
     dressingsLeft:
       depthLimit === null || !plan.weakest
         ? null
@@ -192,13 +192,18 @@ const BY_TESTS = 0.6;
 /** A tool that cannot show a step of the limit calls for work only when it shows much more than that. */
 const SHOWN_ALL_THE_SAME = 0.85;
 
+/** How deep the deepest rut or pit of some stations is, mm; 0 where there is none. */
+const deepestRut = (stations: readonly Station[]): number => Math.max(0, ...stations.map(({ rut }) => rut?.value ?? 0));
+
 /**
  * Whether the rails are to be dressed: they stand out of level more likely than not, or levelling them takes more than
  * a step's limit. Where the doubt of the step is larger than the limit the tool cannot show it: then a level test is
  * asked for, and no file.
  */
-function calledFor(plan: DressPlan, belief: EdgeBelief | null, stepLimit: number): boolean {
+function calledFor(plan: DressPlan, belief: EdgeBelief | null, stepLimit: number, rut: number): boolean {
   if (!belief || plan.most === 0) return false;
+  // A rut is seen and measured by itself: no doubt of the step hides it.
+  if (rut > stepLimit + ROUNDING) return true;
   if (belief.tests.length > 0) return belief.stepChance > BY_TESTS || plan.most > stepLimit + ROUNDING;
   const doubt = Math.max(...belief.stations.map((place) => place?.step.u ?? 0));
   if (doubt > stepLimit) return belief.stepChance > SHOWN_ALL_THE_SAME;
@@ -216,7 +221,8 @@ export function assessEdge(
 ): EdgeAssessment {
   const figures = stations.map((station) => stationFigures(station, context.setting));
   const dressing = dressingOf(stations, belief, context);
-  const called = dressing?.advised ?? (belief !== null && belief.byHand && belief.stepChance > BY_TESTS);
+  const isRutted = deepestRut(stations) > context.limits['bar.step'].value + ROUNDING;
+  const called = dressing?.advised ?? (isRutted || (belief !== null && belief.byHand && belief.stepChance > BY_TESTS));
   return { stations, figures, belief, dressing, called };
 }
 

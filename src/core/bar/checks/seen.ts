@@ -37,6 +37,7 @@ export function stationsSeen({ sheet, limits, edges }: BarContext): Check[] {
     flatMap(edges[edge].stations, (station) => [
       ...burrChecks(edge, station.index, sheet),
       ...chipChecks(edge, station, limits),
+      ...rutChecks(edge, station, limits),
     ]),
   );
 }
@@ -51,6 +52,13 @@ function chipChecks(edge: Edge, { index, chips }: Station, limits: Limits): Chec
     // A long chip calls for no work of its own: the dressing plan already goes down to it.
     return [withOutcome(check, 'watch')];
   });
+}
+
+/** A rut or a pit: shallower than a step it goes with the next dressing, deeper it is dressed out of both rails. */
+function rutChecks(edge: Edge, { index, rut }: Station, limits: Limits): Check[] {
+  if (!rut) return [];
+  const check = workCheck({ id: 'bar.rut', part, at: { edge, station: index } }, rut, limits['bar.step']);
+  return [check.outcome === 'ok' ? check : withOutcome(check, 'watch')];
 }
 
 function burrChecks(edge: Edge, index: number, sheet: BarContext['sheet']): Check[] {

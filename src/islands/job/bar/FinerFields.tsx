@@ -46,6 +46,10 @@ export function FinerFields({ row }: { row: StationRow }) {
           <Field path={`${row.path}.chip${rail}.depth`} />
         </div>
       ))}
+      <div className="grid grid-cols-2 gap-3">
+        <Field path={`${row.path}.rut.depth`} />
+        <Field path={`${row.path}.rut.length`} />
+      </div>
       <RemoveStation row={row} />
     </div>
   );

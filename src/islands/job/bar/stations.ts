@@ -173,4 +173,6 @@ export const FINER = [
   'chipNear.depth',
   'chipFar.length',
   'chipFar.depth',
+  'rut.depth',
+  'rut.length',
 ] as const;

@@ -1,12 +1,14 @@
 import { PARTS } from '../../../core/reading';
 import { CHOICES, whatIf, type PlanRule } from '../../../core/plan';
 import { isThere, type Askable } from '../../../core/sheet';
+import { SMALL_PARTS } from '../../../core/stock';
 import type { PlansView, PlanView } from '../../../contract';
 import {
   choiceWord,
   dueSentence,
   money,
   partName,
+  plannedPartName,
   planNameWord,
   planNote,
   planRule,
@@ -17,6 +19,8 @@ import { useFrame } from '../../frame/frame-context';
 import type { Measuring } from '../step-props';
 import { useJob } from '../store/JobContext';
 import { PlanBars } from './PlanBars';
+import { TwoWays } from './TwoWays';
+import { whereFrom } from './where-from';
 import * as texts from '#language/screens/job-decide';
 
 interface PlansProps {
@@ -40,6 +44,7 @@ export function Plans({ view, chosen, onChoose, onMeasure }: PlansProps) {
   if (view.plans.length === 0) return <Impossible view={view} onMeasure={onMeasure} />;
   return (
     <>
+      <TwoWays view={view} chosen={chosen} onChoose={onChoose} />
       <WhatIf view={view} chosen={chosen} onChoose={onChoose} />
       <ul className="mt-3 grid grid-cols-3 gap-3 max-lg:grid-cols-2 max-md:grid-cols-1">
         {cards.map((plan) => (
@@ -92,12 +97,6 @@ function WhatIf({ view: { plans }, chosen, onChoose }: Omit<PlansProps, 'onMeasu
   );
 }
 
-/** Where a new part comes from, and when. */
-function whereFrom({ quantity, days }: PlanView['parts'][number]): string {
-  if (quantity > 0) return texts.onTheShelf;
-  return days === null ? texts.toBeOrdered : texts.fromTheSupplier(days);
-}
-
 interface PlanCardProps {
   readonly plan: PlanView;
   readonly most: { readonly today: number; readonly hour: number; readonly hours: number; readonly minutes: number };
@@ -135,6 +134,17 @@ function PlanCard({ plan, most, isChosen, onChoose }: PlanCardProps) {
             </li>,
           ];
         })}
+        {parts
+          .filter(({ part }) => SMALL_PARTS.some((small) => small === part))
+          .map((small) => (
+            <li key={small.part}>
+              <span className="font-semibold">{sentence(choiceWord.replace)}</span>{' '}
+              {plannedPartName[small.part].toLowerCase()}
+              <span className="text-ink-soft">
+                : <span className="figures">{small.sku}</span>, {amount(small.priceCents)}, {whereFrom(small)}
+              </span>
+            </li>
+          ))}
       </ul>
       <PlanBars
         rows={[

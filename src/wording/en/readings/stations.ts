@@ -30,6 +30,8 @@ export const STATION_WORDS = {
   'bar.edges.stations.chipNear.depth': { name: 'depth of the chip, near rail', field: 'deep' },
   'bar.edges.stations.chipFar.length': { name: 'length of the chip, far rail', field: 'Chip, far: long' },
   'bar.edges.stations.chipFar.depth': { name: 'depth of the chip, far rail', field: 'deep' },
+  'bar.edges.stations.rut.depth': { name: 'depth of the rut or pit', field: 'Rut or pit: deep' },
+  'bar.edges.stations.rut.length': { name: 'length of the rut or pit', field: 'long' },
   'bar.edges.stations.marker': {
     name: 'where one marker pass touched',
     field: 'One marker pass touched',
@@ -65,5 +67,6 @@ export const STATION_PLACES = {
   'bar.edges.stations': 'depth from both rails',
   'bar.edges.stations.chipNear': 'chip in the near rail',
   'bar.edges.stations.chipFar': 'chip in the far rail',
+  'bar.edges.stations.rut': 'rut or pit in the rail tops',
   'bar.edges.stations.after': 'the second measurement',
 } as const satisfies Partial<Record<GroupId, string>>;

@@ -73,3 +73,14 @@ export const whatEachCostsToday = 'what each costs today and for an hour’s run
 export const plansWaitForStoring = 'The plans are made when everything is stored…';
 export const askTheSupplier = 'ask the supplier for the chain too';
 export const doesTheSetBelongTogether = 'Does the set belong together?';
+
+// TwoWays
+export const bothWays = 'Both ways of saving it: a new nose, or a new bar';
+export const allElseAlike = 'The other parts are done alike in both.';
+export const newNose = 'New nose';
+export const newBar = 'New bar';
+export const way = 'Way';
+export const part = 'Part';
+export const barThenLasts = 'The bar then lasts';
+export const noseThenLasts = 'The nose then lasts';
+export const hours = (hours: number): string => `about ${hours < 10 ? hours.toFixed(1) : Math.round(hours)} h`;
