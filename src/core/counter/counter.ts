@@ -137,7 +137,7 @@ function needOf(
   identity: Identity,
   schools: Schools,
 ): Need {
-  const { saw, bar, driveSprocket } = sheet;
+  const { saw, bar } = sheet;
   const said = bar?.listedLength && estimate(bar.listedLength);
   const sprocketPitch = identity.driveSprocket.pitch;
   const pitch =
@@ -151,8 +151,7 @@ function needOf(
     mount: saw?.mount ?? bar?.mount ?? null,
     oilHole: saw?.oilHole ?? bar?.oilHole ?? null,
     listedInches: said ? [Math.round(toInches(said.value))] : [],
-    ...(kind === 'drive-sprocket' ? wantedOfDrive(sheet) : {}),
-    teeth: (kind === 'nose' ? bar?.noseTeeth : driveSprocket?.teeth) ?? null,
+    ...(kind === 'nose' ? { teeth: bar?.noseTeeth ?? null } : wantedOfDrive(sheet)),
   });
 }
 

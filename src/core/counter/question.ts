@@ -6,7 +6,7 @@ import { numbersOf, type CounterNumbers } from './numbers';
 /** The one thing to ask, by the place on the sheet that its answer goes to, and what it would settle. */
 export interface Question {
   readonly asks: Askable;
-  readonly settles: IdentifiedProperty | 'class' | 'mount' | 'sprocketKind' | 'saw';
+  readonly settles: IdentifiedProperty | 'class' | 'mount' | 'sprocketKind' | 'teeth' | 'saw';
   readonly minutes: number;
 }
 
@@ -40,9 +40,10 @@ function byWord(sheet: BenchSheet, numbers: CounterNumbers, property: Identified
 export const isCountedOnce = ({ chain }: BenchSheet, { driveLinks }: CounterNumbers): boolean =>
   driveLinks.status === 'settled' && chain?.driveLinks?.length === 1 && driveLinks.values[0] === chain.driveLinks[0];
 
-/** What a drive sprocket is sold by beside its pitch: its kind, and what it sits on. */
-function onTheDrive({ sprocketKind, splines, bore }: Need): Question | null {
+/** What a drive sprocket is sold by beside its pitch: its kind, its teeth and what it sits on. */
+function onTheDrive({ sprocketKind, teeth, splines, bore }: Need): Question | null {
   if (sprocketKind === null) return ask('sprocketKind', 'driveSprocket.type');
+  if (teeth === null) return ask('teeth', 'driveSprocket.teeth');
   if (sprocketKind === 'rim') return splines === null ? ask('saw', 'saw.splines') : null;
   return bore === null ? ask('saw', 'driveSprocket.bore') : null;
 }
@@ -68,6 +69,7 @@ export function nextQuestion(
       : byWord(sheet, numbers, property);
   }
   if (need.kind === 'drive-sprocket') return onTheDrive(need);
+  if (need.kind === 'nose' && need.teeth === null) return ask('teeth', 'bar.noseTeeth');
   if (need.kind !== 'chain') return null;
   if (need.kickbackClass === null)
     return ask('class', stands(sheet, 'job.operatorTrained') ? 'chain.kickbackClass' : 'job.operatorTrained');

@@ -74,7 +74,7 @@ const chip = (rail: string) =>
 const rut = () =>
   group(
     {
-      length: length({ kind: 'chip', instrument: 'rule' }, { idle: goesWith('bar.edges.stations.rut.depth') }),
+      length: length({ kind: 'chip', instrument: 'rule' }, { idle: recorded }),
       depth: length({ kind: 'smallDefect', instrument: 'depth-rod' }),
     },
     { means: 'Rut or pit in the rail tops: the dressing goes down to its floor on both rails.', idle: whenDressed },

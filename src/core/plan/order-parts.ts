@@ -53,7 +53,7 @@ export function orderedParts(judged: Judged, schools: Schools, signed: SignedCho
       ? [
           {
             part: 'driveSprocket',
-            need: need('drive-sprocket', { pitch, teeth: wanted.sprocketTeeth, ...wantedOfDrive(sheet) }),
+            need: need('drive-sprocket', { pitch, ...wantedOfDrive(sheet) }),
           } as const,
         ]
       : []),

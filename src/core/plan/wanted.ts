@@ -40,16 +40,17 @@ function listedOf({ sheet: { bar } }: Judged): readonly number[] {
 }
 
 export function wantedOf(judged: Judged, schools: Schools): Wanted {
-  const { saw, bar, driveSprocket } = judged.sheet;
+  const { saw, bar } = judged.sheet;
+  const { teeth, ...drive } = wantedOfDrive(judged.sheet);
   return {
     mount: saw?.mount ?? bar?.mount ?? null,
     oilHole: saw?.oilHole ?? bar?.oilHole ?? null,
     listedInches: listedOf(judged),
     kickbackClass: orderedClass(classKnown(judged.sheet, judged.identity, schools)),
     noseTeeth: bar?.noseTeeth ?? null,
-    sprocketTeeth: driveSprocket?.teeth ?? null,
+    sprocketTeeth: teeth,
     sequence: judged.chain.sequence.ordered,
-    ...wantedOfDrive(judged.sheet),
+    ...drive,
   };
 }
 

@@ -1,3 +1,4 @@
+import { readStamp, stated } from '../identify';
 import { estimate } from '../quantity';
 import type { BenchSheet } from '../sheet';
 import type { Need } from './need';
@@ -7,8 +8,10 @@ import type { StockPart } from './stock-part';
 export function wantedOfDrive({
   saw,
   driveSprocket,
-}: BenchSheet): Pick<Need, 'sprocketKind' | 'splines' | 'bore' | 'saw'> {
+}: BenchSheet): Pick<Need, 'teeth' | 'sprocketKind' | 'splines' | 'bore' | 'saw'> {
+  const [stamped] = stated(readStamp(driveSprocket?.stamp ?? ''), 'teeth');
   return {
+    teeth: driveSprocket?.teeth ?? stamped?.meaning.value ?? null,
     sprocketKind: driveSprocket?.type ?? saw?.sprocketKind ?? null,
     splines: saw?.splines ?? driveSprocket?.splines ?? null,
     bore: (driveSprocket?.bore && estimate(driveSprocket.bore)?.value) ?? null,

@@ -64,11 +64,11 @@ const patterned =
     return samePattern(wanted, has) ? null : { code: 'differs', property, wanted: [wanted], has };
   };
 
-/** Asked only when it is known: a replacement may have other teeth, but then it must be said. */
-const teeth: Judge = (need, part) =>
-  need.teeth === null || part.teeth === null || need.teeth === part.teeth
-    ? null
-    : { code: 'differs', property: 'teeth', wanted: [need.teeth], has: part.teeth };
+/** Teeth must be known of both: a sprocket with others runs the chain at another speed, a nose with others does not fit. */
+const teeth: Judge = ({ teeth: wanted }, { teeth: has }) => {
+  if (wanted === null || has === null) return { code: 'not-settled', property: 'teeth' };
+  return has === wanted ? null : { code: 'differs', property: 'teeth', wanted: [wanted], has };
+};
 
 const listed: Judge = (need, part) =>
   need.listedInches.length === 0 || part.listedInches === null || need.listedInches.includes(part.listedInches)

@@ -111,7 +111,7 @@ export const DEMO_SHEETS: Readonly<Record<string, WrittenBenchSheet>> = {
       kickbackClass: 'low-kickback',
       sequence: 'full-complement',
     },
-    saw: { oilHole: 'O1' },
+    saw: { oilHole: 'O1', sprocketKind: 'rim', splines: 7 },
     loop: { centreBack: '518 mm', centreOut: '532 mm' },
     strip: { done: [...STEP_ROWS.strip.acts.are] },
     driveSprocket: { type: 'rim', teeth: 7, pitch: '325', wear: '0.2 mm', chainsRun: 1, turns: 'free' },
@@ -461,6 +461,7 @@ export const DEMO_SHEETS: Readonly<Record<string, WrittenBenchSheet>> = {
       construction: 'solid',
       nose: 'sprocket',
       noseReplaceable: true,
+      noseTeeth: 10,
       mount: 'M2',
       thickness: '4.5 mm',
       bodyHeight: '60 mm',
@@ -504,7 +505,8 @@ export const DEMO_SHEETS: Readonly<Record<string, WrittenBenchSheet>> = {
       checks: { crack: 'yes', burredTangs: 18, strapBurrs: 'heavy' },
       kickbackClass: 'low-kickback',
     },
-    driveSprocket: { type: 'spur', teeth: 7, pitch: '325', wear: '0.75 mm', chainsRun: 4, turns: 'rough' },
+    saw: { sprocketKind: 'rim', splines: 7 },
+    driveSprocket: { type: 'rim', teeth: 7, pitch: '325', wear: '0.75 mm', chainsRun: 4, turns: 'rough' },
   },
   // A chain with every cutter measured: one met a stone, gauges left high, and it came off once.
   'L-0427': {

@@ -101,14 +101,16 @@ export function WhatIsKnown({ counter }: { counter: Counter }) {
           />
         </div>
       )}
+      {kind === 'nose' && <CounterField counter={counter} path="bar.noseTeeth" label={texts.teethOfTheNose} numeric />}
       {kind === 'drive-sprocket' && (
-        <div className="grid grid-cols-[minmax(0,1fr)_8rem] gap-3">
+        <div className="grid grid-cols-[minmax(0,1fr)_6rem_6rem] gap-3">
           <CounterChoice
             counter={counter}
             path="driveSprocket.type"
             legend={texts.kindOfSprocket}
             options={choiceWords(DRIVE_SPROCKET_WORDS['driveSprocket.type'].words)}
           />
+          <CounterField counter={counter} path="driveSprocket.teeth" label={texts.teeth} numeric />
           <CounterField
             counter={counter}
             path={isSpur ? 'driveSprocket.bore' : 'saw.splines'}

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { ShelvedPartView } from '../../contract';
 import { Dialog } from '../../ui/parts/Dialog';
-import { familyLabel, kickbackClassWord, money, stockKindWord } from '../../wording';
+import { familyLabel, kickbackClassWord, money, sequenceWord, sprocketKindWord, stockKindWord } from '../../wording';
 import { useFrame } from '../frame/frame-context';
 import { opened } from '../frame/opened';
 import { useChangedHere } from '../frame/server-data';
@@ -24,11 +24,13 @@ export function PartTable({ parts }: { parts: readonly ShelvedPartView[] }) {
       <table className="w-full border-collapse">
         <thead>
           <tr className="border-b-2 border-ink text-left text-sm">
-            {[texts.part, texts.kind, texts.pitch, texts.gauge, texts.links, texts.classWord].map((name) => (
-              <th key={name} scope="col" className="px-2 py-1.5">
-                {name}
-              </th>
-            ))}
+            {[texts.part, texts.kind, texts.pitch, texts.gauge, texts.links, texts.classWord, texts.sequence].map(
+              (name) => (
+                <th key={name} scope="col" className="px-2 py-1.5">
+                  {name}
+                </th>
+              ),
+            )}
             {[texts.onTheShelfHeading, texts.price].map((name) => (
               <th key={name} scope="col" className="px-2 py-1.5 text-right">
                 {name}
@@ -49,7 +51,16 @@ export function PartTable({ parts }: { parts: readonly ShelvedPartView[] }) {
                 >
                   <span className="block font-semibold">{part.name}</span>
                   <span className="figures text-sm text-ink-soft">
-                    {[part.sku, part.mount && texts.mount(part.mount), part.oilHole && texts.oilHole(part.oilHole)]
+                    {[
+                      part.sku,
+                      part.mount && texts.mount(part.mount),
+                      part.oilHole && texts.oilHole(part.oilHole),
+                      part.sprocketKind && sprocketKindWord[part.sprocketKind],
+                      part.teeth && texts.teeth(part.teeth),
+                      part.splines && texts.splines(part.splines),
+                      part.bore && texts.bore(part.bore),
+                      part.saw && texts.forSaws(part.saw),
+                    ]
                       .filter(Boolean)
                       .join(' · ')}
                   </span>
@@ -60,6 +71,7 @@ export function PartTable({ parts }: { parts: readonly ShelvedPartView[] }) {
               <td className="px-2 figures">{part.gauge ?? ''}</td>
               <td className="px-2 figures">{part.driveLinks ?? ''}</td>
               <td className="px-2 text-sm">{part.kickbackClass && kickbackClassWord[part.kickbackClass]}</td>
+              <td className="px-2 text-sm">{part.sequence && sequenceWord[part.sequence]}</td>
               <td className="px-2 text-right figures">
                 {part.quantity}
                 {part.quantity < part.minimum && (

@@ -20,6 +20,8 @@ const ASK: Readonly<Record<string, string>> = {
   'chain.template': 'Which template fits the rivets?',
   'chain.kickbackClass': 'Was the old chain low-kickback or standard?',
   'driveSprocket.type': 'One piece with its drum, or a ring that slides on a hub?',
+  'driveSprocket.teeth': 'How many teeth has the old sprocket?',
+  'bar.noseTeeth': 'How many teeth has the sprocket of the nose?',
   'driveSprocket.bore': 'What is the bore that the sprocket turns on?',
   'saw.splines': 'How many splines has the hub that the ring slides on?',
   'job.operatorTrained': 'Who runs the saw: somebody trained in its use, or not?',
@@ -46,6 +48,8 @@ export function questionWhy({ asks, settles }: Question): string {
       return 'A bar must fit the saw before anything else.';
     case 'sprocketKind':
       return 'A rim is replaced by a rim, a spur by a spur: neither goes in the other’s place.';
+    case 'teeth':
+      return 'Another number of teeth is another part.';
     case 'saw':
       return 'Decides whether it sits on this saw.';
     default:

@@ -12,6 +12,7 @@ import type {
   Settling,
   StampMeaning,
   CountedSequence,
+  LearnedCode,
   Sequence,
 } from '../../core/identify';
 import { familyLabel, gaugeLabel, pitchMarkLabel, kickbackClassWord, sequenceWord } from './labels';
@@ -34,7 +35,7 @@ const STANDS_ON = {
   stamp: 'Stamped',
 };
 
-function codeMeaning(code: Extract<IdentityReason, { code: 'learned-code' }>): string {
+export function codeMeaning(code: Omit<LearnedCode, 'code' | 'note'>): string {
   const { pitch, gauge, driveLinks, kickbackClass, replacedBy } = code;
   const said = [
     pitch && pitchMarkLabel(pitch),

@@ -1,4 +1,6 @@
 import { SCHOOL_IDS, type SchoolId } from '../../core/schools';
+import type { LearnedCode } from '../../core/identify';
+import { codeMeaning } from './identity';
 import { schoolAnswer, schoolName } from './bar';
 
 /** An answer of a school in words; what is not known any more stands as it was written. */
@@ -24,15 +26,19 @@ export function changedPlace(what: string): ChangedPlace {
   return what.startsWith(SCHOOL) ? 'school' : 'fact';
 }
 
-interface LearnedMeaning {
-  readonly pitch?: string | null;
-  readonly gauge?: string | null;
-}
+/** What a code was taught to stand for, as it was written down: older versions knew pitch and gauge alone. */
+type LearnedMeaning = Partial<Omit<LearnedCode, 'code' | 'note'>>;
 
 function meaning(value: string): string {
   try {
-    const { pitch, gauge } = JSON.parse(value) as LearnedMeaning;
-    return [pitch, gauge].filter(Boolean).join(' ');
+    const {
+      pitch = null,
+      gauge = null,
+      driveLinks = null,
+      kickbackClass = null,
+      replacedBy = '',
+    } = JSON.parse(value) as LearnedMeaning;
+    return codeMeaning({ pitch, gauge, driveLinks, kickbackClass, replacedBy });
   } catch {
     return value;
   }

@@ -194,10 +194,12 @@ function useMissed({ ruledOut }: PlansView): readonly { readonly rule: PlanRule;
   const { settledBy } = (['pitch', 'gauge', 'driveLinks'] as const)
     .map((property) => appraisal.identity.chain[property])
     .find((property) => property.settledBy !== null) ?? { settledBy: null };
+  // A condemned part is no reason to measure on: only one that is not decided yet is.
+  const isUndecided = Object.values(appraisal.verdicts).some(({ action }) => action === 'undecided');
   const byRule: typeof LACKS = {
     ...LACKS,
     ...(settledBy ? { 'numbers-not-settled': settledBy.measure } : {}),
-    ...(appraisal.next[0] ? { 'parts-may-go-back-on': appraisal.next[0].measure } : {}),
+    ...(isUndecided && appraisal.next[0] ? { 'parts-may-go-back-on': appraisal.next[0].measure } : {}),
   };
   return (Object.keys(ruledOut) as PlanRule[]).flatMap((rule) => {
     const asks = byRule[rule];

@@ -44,16 +44,18 @@ export default function SprocketStep({ onOpen }: StepProps) {
           <ChainsSaid />
         </Group>
         <Group title={texts.whatItIs}>
-          <div className="grid grid-cols-[auto_minmax(0,1fr)] gap-3">
-            <Field path="driveSprocket.type" />
-            <Field path="driveSprocket.teeth" />
+          <div className="grid gap-3">
+            <div className="grid grid-cols-[auto_minmax(0,1fr)] gap-3">
+              <Field path="driveSprocket.type" />
+              <Field path="driveSprocket.teeth" />
+            </div>
+            <Field path="driveSprocket.pitch" />
+            <div className="grid grid-cols-2 gap-3">
+              {isRim ? <Field path="driveSprocket.splines" /> : <Field path="driveSprocket.bore" />}
+              {isRim && <Field path="saw.splines" />}
+            </div>
+            <Field path="saw.sprocketKind" />
           </div>
-          <Field path="driveSprocket.pitch" />
-          <div className="grid grid-cols-2 gap-3">
-            {isRim ? <Field path="driveSprocket.splines" /> : <Field path="driveSprocket.bore" />}
-            {isRim && <Field path="saw.splines" />}
-          </div>
-          <Field path="saw.sprocketKind" />
         </Group>
       </div>
       <Group title={texts.drumBearingClip}>
