@@ -69,6 +69,8 @@ async function answerGroup(page: Page, place: string, answers: Answers, asked: S
     if (here?.startsWith(group) && answers[here] !== undefined && !asked.has(here)) {
       asked.add(here);
       await answer(page, answers[here]);
+      // Enter has walked on already.
+      if ((await focusedPlace(page)) !== here) continue;
     }
     await page.keyboard.press('Tab');
   }

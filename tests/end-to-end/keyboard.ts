@@ -29,6 +29,8 @@ const MOST_TABS = 120;
 
 /** Walks with the Tab key until the focus is on the element of that name. */
 export async function tabTo(page: Page, name: string): Promise<void> {
+  // Enter may have walked there already.
+  if ((await focusedName(page)) === name) return;
   for (let i = 0; i < MOST_TABS; i += 1) {
     await page.keyboard.press('Tab');
     if ((await focusedName(page)) === name) return;

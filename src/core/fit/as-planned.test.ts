@@ -24,8 +24,13 @@ describe('the rules as a signed plan leaves them', () => {
   });
 
   it('never says that a class suits whom nobody asked, nor that an oil hole agrees that nobody named', () => {
-    const unknown = { rule: 'kickback-not-stepped-up', holds: null, reason: { code: 'kickback-unknown' } } as const;
-    expect(after(unknown, 'chain')).toEqual(unknown);
+    const rule = 'kickback-not-stepped-up';
+    const standard = { rule, holds: null, reason: { code: 'kickback-operator-unknown' } } as const;
+    expect(after(standard, 'chain')).toEqual(standard);
+    // Where the class itself is not known, a plan takes low-kickback chain, which suits everybody.
+    const unknown = { rule, holds: null, reason: { code: 'kickback-unknown' } } as const;
+    expect(after(unknown, 'chain').holds).toBe(true);
+    expect(after(unknown, 'bar')).toEqual(unknown);
     const reason = { code: 'differ', first: 'O1', second: 'O2' } as const;
     expect(after({ rule: 'oil-hole-is-saw-oil-hole', holds: false, reason }, 'bar').holds).toBeNull();
   });

@@ -52,6 +52,8 @@ function planned(judgement: FitJudgement, renewed: readonly Part[]): FitJudgemen
   if (rule === 'oil-hole-is-saw-oil-hole')
     return { rule, holds: null, reason: { code: 'not-known', missing: ['bar.oilHole'] } };
   if (holds === false) return byPlan(parts);
+  // Where nobody knows the class a plan takes low-kickback chain alone, which suits everybody.
+  if (reason.code === 'kickback-unknown') return byPlan(parts);
   // What is not known of a part that stays, or of who runs the saw, no new part makes known.
   if (reason.code !== 'not-known') return judgement;
   const missing = lackedOfWhatStays(reason.missing, renewed);

@@ -71,6 +71,8 @@ export type FitReason =
         | 'kickback-trained'
         | 'kickback-untrained'
         | 'kickback-unknown'
+        /** The chain is a standard one, and nobody has said who runs the saw. */
+        | 'kickback-operator-unknown'
         | 'kickback-trained-only'
         | 'kickback-professional';
     }
@@ -241,8 +243,8 @@ function kickbackRule({ kickbackClass, operatorTrained, kickbackChoice, classSch
   if (kickbackChoice && classSchool === 'trained-only' && operatorTrained !== true)
     return { rule, holds: operatorTrained === null ? null : false, reason: { code: 'kickback-trained-only' } };
   if (kickbackChoice) return { rule, holds: true, reason: { code: 'kickback-chosen', why: kickbackChoice } };
-  if (kickbackClass === null || operatorTrained === null)
-    return { rule, holds: null, reason: { code: 'kickback-unknown' } };
+  if (kickbackClass === null) return { rule, holds: null, reason: { code: 'kickback-unknown' } };
+  if (operatorTrained === null) return { rule, holds: null, reason: { code: 'kickback-operator-unknown' } };
   return {
     rule,
     holds: operatorTrained,

@@ -28,7 +28,7 @@ const isOpen = (field: Element): boolean =>
  */
 export function focusFirst(zone: ParentNode): boolean {
   const shown = (found: string) => [...zone.querySelectorAll(found)].filter((each) => each.checkVisibility());
-  const fields = shown(FIELDS);
+  const fields = shown(FIELDS).filter((field) => !field.matches('[data-aside]'));
   const next = shown('[data-next]')[0] ?? fields.find(isOpen) ?? shown('.act:not(:disabled)')[0] ?? fields[0];
   if (!(next instanceof HTMLElement)) return false;
   next.focus();
@@ -39,4 +39,27 @@ export function focusFirst(zone: ParentNode): boolean {
 export function focusNextStep(): void {
   const way = document.querySelector('nav [data-step-next] button');
   if (way instanceof HTMLElement) way.focus();
+}
+
+/** What Enter walks over in a step: a field, a box, the word of a group that Tab would reach. */
+const STOPS = [':is(input, textarea)', '[role=radio]'].flatMap((stop) => [`[data-path]${stop}`, `[data-path] ${stop}`]);
+
+/** Takes the caret from a field of a step to the next one; it stays where none follows. */
+export function walkOn(from: Element): void {
+  const stops = [...(from.closest('[data-zone=step]')?.querySelectorAll<HTMLElement>(STOPS.join()) ?? [])];
+  const own = from.matches('[role=radio]') ? from.closest('[data-path]') : from;
+  const follows = (stop: HTMLElement) =>
+    !own?.contains(stop) && Boolean(from.compareDocumentPosition(stop) & Node.DOCUMENT_POSITION_FOLLOWING);
+  stops.find((stop) => stop.tabIndex >= 0 && follows(stop) && stop.checkVisibility())?.focus();
+}
+
+/** Enter on a box or on a word of a group takes it, and walks on; one that is taken already is only passed. */
+export function takeAndWalkOn(event: KeyboardEvent): void {
+  const { target, key } = event;
+  if (key !== 'Enter' || !(target instanceof HTMLElement) || !target.matches('[type=checkbox], [role=radio]')) return;
+  if (!target.closest('[data-path]')) return;
+  event.preventDefault();
+  const isTaken = target instanceof HTMLInputElement ? target.checked : target.getAttribute('aria-checked') === 'true';
+  if (!isTaken) target.click();
+  walkOn(target);
 }

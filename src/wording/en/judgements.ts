@@ -186,6 +186,8 @@ export function fitReason({ rule, reason }: FitJudgement): string {
       return 'Standard chain, but the operator is not trained: low-kickback chain is what fits. Stepping up needs a recorded choice.';
     case 'kickback-unknown':
       return 'Kickback class: ask who runs the saw and which class is on it.';
+    case 'kickback-operator-unknown':
+      return 'Standard chain, and nobody has said who runs the saw: ask.';
     case 'kickback-trained-only':
       return 'Standard chain was chosen on record, but this shop gives it to trained operators only: low-kickback chain is what fits.';
     case 'kickback-professional':

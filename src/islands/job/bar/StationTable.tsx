@@ -233,6 +233,8 @@ function Cell({ row, column, cell, label, field, at, sayId, onSelect, onKeyDown 
       <input
         data-cell={cell}
         data-path={field.path}
+        // A planned place need not be typed: the caret is led to what is measured there.
+        data-aside={column === 'at' || undefined}
         aria-label={label}
         aria-invalid={field.refused !== null}
         aria-describedby={sayId}

@@ -23,13 +23,13 @@ export function TwoWays({ view, chosen, onChoose }: TwoWaysProps) {
     { name: texts.newBar, plan: ways.bar, part: 'bar' },
   ] as const;
   return (
-    <section aria-label={texts.bothWays} className="mt-2 overflow-x-auto">
+    <section aria-label={texts.bothWays} className="mt-2 mb-4 overflow-x-auto">
       <h4 className="font-bold">{texts.bothWays}</h4>
       <p className="text-sm text-ink-soft">{texts.allElseAlike}</p>
       <table className="mt-1 w-full border-collapse text-sm">
         <thead>
           <tr className="border-b-2 border-ink text-left">
-            {[texts.way, texts.today, texts.part, texts.barThenLasts, texts.noseThenLasts, ''].map((heading) => (
+            {[texts.way, texts.paidToday, texts.part, texts.barThenLasts, texts.noseThenLasts, ''].map((heading) => (
               <th key={heading} scope="col" className="py-1 pr-3">
                 {heading}
               </th>

@@ -1,5 +1,6 @@
 import { useId, type KeyboardEvent } from 'react';
 import type { ReadingPath } from '../../../core/sheet';
+import { walkOn } from '../../frame/focus';
 import { useFrame } from '../../frame/frame-context';
 import { writtenBy } from '../../caliper/field';
 import { useField } from '../store/useField';
@@ -35,12 +36,13 @@ export function EntryField({
   const field = useField(path);
   const { unit } = useFrame();
   const id = useId();
-  const onKeyDown = (event: KeyboardEvent) => {
+  const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
     if (event.key === TOOL_KEY && field.cycleTool()) event.preventDefault();
     if (event.key !== 'Enter') return;
     event.preventDefault();
     field.enter();
-    onEnter?.(!field.wrong);
+    if (onEnter) onEnter(!field.wrong);
+    else if (!field.wrong) walkOn(event.currentTarget);
   };
   return (
     // A place that was contradicted takes the row: both texts and the choice need room.

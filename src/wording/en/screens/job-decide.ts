@@ -80,6 +80,7 @@ export const allElseAlike = 'The other parts are done alike in both.';
 export const newNose = 'New nose';
 export const newBar = 'New bar';
 export const way = 'Way';
+export const paidToday = 'Today';
 export const part = 'Part';
 export const barThenLasts = 'The bar then lasts';
 export const noseThenLasts = 'The nose then lasts';

@@ -7,7 +7,7 @@ export const whatAilsIt = 'What ails it';
 // JobPage
 export const goToAStep = 'go to a step, by the key that stands beside it';
 export const goToTheNextBest = 'go to the next best measurement';
-export const enterAReading = 'enter a reading';
+export const enterAReading = 'take it, and go on to the next field';
 export const nextToolInALength = 'in a length: the next tool, for this kind of reading and for what stands there';
 
 // Opening
