@@ -7,6 +7,7 @@ import { troubleOf, type Trouble } from '../data/trouble';
 import type { HealthView } from '../contract';
 import { storeTrouble } from '../wording';
 import type { Context } from './context';
+import { isOnErrand } from './errands/send';
 import { shopView } from './use-cases/shop';
 import * as texts from '#language/server';
 
@@ -26,8 +27,15 @@ const HELD_LONG_MS = 4000;
 const LOOKS_APART_MS = 10_000;
 let held: { readonly since: number; readonly last: number } | null = null;
 
+/** Held, but by a process that Serrata itself has sent: no other programme holds the store. */
+const isOurs = (trouble: Trouble | null): boolean => trouble === 'held' && isOnErrand();
+
 /** What is told of a look at the store: that somebody holds it only where it was held at every look for long enough. */
 function told(trouble: Trouble | null, at: number): Trouble | null {
+  if (isOurs(trouble)) {
+    held = null;
+    return null;
+  }
   if (trouble !== 'held') {
     held = null;
     return trouble;
@@ -42,6 +50,7 @@ let met: { readonly trouble: Trouble; readonly at: number } | null = null;
 
 /** Notes a trouble that a request met. */
 export function troubleSeen(trouble: Trouble): void {
+  if (isOurs(trouble)) return;
   met = { trouble, at: performance.now() };
 }
 
@@ -143,7 +152,7 @@ export async function health(context: Context): Promise<HealthView> {
   if (mute) troubleSeen(mute);
   if (!last || performance.now() - last.at > LOOK_EVERY) last = lookAt(store);
   const { id, freeMb: space, backup } = last;
-  const trouble = last.trouble ?? mute;
+  const trouble = last.trouble ?? (isOurs(mute) ? null : mute);
   const age = backup && Math.max(0, Math.floor((now().getTime() - backup.getTime()) / HOUR_MS));
   const little = space !== null && space < LITTLE_MB;
   return {

@@ -52,6 +52,8 @@ describe('what another reading would buy', () => {
 
   it('says when to stop, and what could be surer all the same', () => {
     expect(stopSentence([])).toBe('Another reading would change nothing.');
-    expect(stopSentence(['bar'])).toBe('Bar could be surer: “why so unsure” tells what would help.');
+    expect(stopSentence(['bar'])).toBe(
+      'Bar stays unsure: “why so unsure” tells what moves it, and whether a reading would help.',
+    );
   });
 });

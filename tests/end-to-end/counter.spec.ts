@@ -14,7 +14,7 @@ test('from “18 inch bar, no idea” to a fitting part by keyboard', async ({ p
   await page.getByLabel('Bar length').focus();
   await page.keyboard.type('18 in');
   await page.keyboard.press('Enter');
-  await expect(page.getByText('Bars sold as 18 in often carry 62 links')).toBeVisible();
+  await expect(page.getByText('A length of 18 in settles nothing')).toBeVisible();
   await expect(page.getByLabel('Punched on the bar')).toBeFocused();
   await page.keyboard.type('325 .050 72DL');
   await page.keyboard.press('Enter');
@@ -115,4 +115,53 @@ test('works on a phone, and axe finds nothing', async ({ page }) => {
   await expect(page.getByRole('region', { name: 'Pitch: settled' })).toBeVisible();
   expect(await page.evaluate(() => document.documentElement.scrollWidth - innerWidth)).toBe(0);
   await axeFindsNothing(page, 'the counter');
+});
+
+test('a drive sprocket is sold by its kind and by what it sits on', async ({ page }) => {
+  await counter(page);
+  await page.getByRole('radio', { name: 'drive sprocket' }).click();
+  await page.getByLabel('Punched on the bar').fill('325 .050 72DL');
+  await expect(page.getByRole('region', { name: 'Ask next' })).toContainText('a ring that slides on a hub?');
+  await page.getByRole('radio', { name: 'rim and drum' }).click();
+  await page.getByLabel('Teeth', { exact: true }).fill('7');
+  const first = page.getByRole('region', { name: 'On the shelf' }).getByRole('listitem').first();
+  await expect(first).toContainText('LS-325-7R');
+  await expect(first).toContainText('fit to the saw not known');
+  await page.getByLabel('Splines', { exact: true }).fill('7');
+  await expect(first).toContainText('fits');
+  // A rim never answers for a spur.
+  await page.getByRole('radio', { name: 'spur' }).click();
+  await expect(page.getByText('Nothing on the shelf comes near')).toBeVisible();
+  await axeFindsNothing(page, 'the counter for a drive sprocket');
+});
+
+test('what each mount is can be seen and taken, and a code that is not read says how it is learned', async ({
+  page,
+}) => {
+  await counter(page);
+  await page.getByText('What each mount is').click();
+  const mount = page.getByRole('button', { name: /^M4/ });
+  await expect(mount).toContainText('Brask 70');
+  await mount.click();
+  await expect(page.getByLabel('Mount', { exact: true })).toHaveValue('M4');
+  await page.getByLabel('Mark on the chain').fill('ZZ9 56K');
+  await expect(page.getByText('LD-9050-56 takes its place')).toBeVisible();
+  await page.getByRole('link', { name: 'teach it under Shop' }).click();
+  await expect(page.getByRole('heading', { name: 'Shop' })).toBeVisible();
+  await ready(page);
+  await expect(page.getByLabel('Links of the loop')).toBeVisible();
+});
+
+test('a chain is sold with the sequence that its counts give', async ({ page }) => {
+  await counter(page);
+  await page.getByLabel('Punched on the bar').fill('325 .050 72DL');
+  await page.getByRole('radio', { name: 'not trained' }).click();
+  await page.getByLabel('Drive links', { exact: true }).fill('72');
+  await expect(page.getByText('Counted once, and the stamp says 72 too')).toBeVisible();
+  await page.getByLabel('Again', { exact: true }).fill('72');
+  await page.getByLabel('Cutters', { exact: true }).fill('24');
+  await page.getByRole('radio', { name: 'full complement' }).click();
+  await expect(page.getByText(/^Sequence: links and cutters: .*the ticked sequence is what is doubted/)).toBeVisible();
+  await page.getByRole('link', { name: 'Order slip' }).click();
+  await expect(page.getByRole('article')).toContainText('Sequence: full skip');
 });

@@ -137,3 +137,50 @@ for (const [what, size] of [
     await expect(card(page, 'Fresh set').getByRole('button', { name: 'Chosen' })).toBeVisible();
     expect(await page.evaluate(() => document.documentElement.scrollWidth - innerWidth)).toBe(0);
   });
+
+test('a bar whose nose is gone shows both ways of saving it, and either is one click', async ({ page }) => {
+  await copyOf(page, 'L-0425', 'decide');
+  await who(page, 'Ines Holloway');
+  const ways = plans(page).getByRole('region', { name: 'Both ways of saving it' });
+  const way = (name: string) => ways.getByRole('row').filter({ hasText: name });
+  await expect(way('New nose')).toContainText('LN-325-10, on the shelf');
+  await expect(way('New bar')).toContainText('LB-M2-3258-66, to be ordered');
+  for (const name of ['New nose', 'New bar'])
+    await expect(way(name)).toContainText(/£\d+\.\d\d.*about \d+ h.*about \d+ h/);
+  await ways.getByRole('button', { name: 'Bar: New bar' }).click();
+  await expect(ways.getByRole('button', { name: 'Bar: New bar' })).toHaveAttribute('aria-pressed', 'true');
+  await page.getByRole('button', { name: 'Sign off as Ines Holloway' }).click();
+  await expect(page.getByText(/Signed off by Ines Holloway on/)).toContainText('Replace bar');
+});
+
+test('where no plan is possible it says what is missed, and goes there', async ({ page }) => {
+  // Of these numbers the shelf has standard chain alone, and nobody has said who runs the saw.
+  const sheet = {
+    format: 'serrata-bench-sheet',
+    version: 1,
+    job: { brought: ['chain'] },
+    chain: { stamp: '3/8 .058', chassis: 'large', driveLinks: [72, 72], cutters: 36, checks: { crack: 'yes' } },
+  };
+  const data = {
+    by: 'Ines Holloway',
+    customer: { name: 'Test bench' },
+    saw: null,
+    complaint: '',
+    promisedFor: null,
+    sheet,
+  };
+  const made = await page.request.post('/api/jobs', { data });
+  const { id } = (await made.json()) as { id: string };
+  await visit(page, `/jobs/${id}?step=decide`);
+  const missed = plans(page).getByRole('list', { name: 'What is missed' });
+  await expect(missed).toContainText('who runs the saw decides the kickback class');
+  await missed.getByRole('button').click();
+  await expect(page.getByRole('radio', { name: 'trained', exact: true })).toBeFocused();
+  await page.keyboard.press('Enter');
+  // A trained one is asked which class was on it.
+  await page.getByRole('button', { name: /^Decide/ }).click();
+  await missed.getByRole('button', { name: 'Go to: kickback class' }).click();
+  await page.getByRole('radio', { name: 'standard', exact: true }).click();
+  await page.getByRole('button', { name: /^Decide/ }).click();
+  await expect(plans(page)).toContainText('LD-3858-72');
+});

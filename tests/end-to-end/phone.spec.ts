@@ -1,7 +1,7 @@
 import { expect, test, type Page } from './bench';
 import { STEPS } from '../../src/core/reading';
 import { axeFindsNothing } from './axe';
-import { freshJob, openJob, saved } from './keyboard';
+import { freshJob, openJob, saved, visit } from './keyboard';
 
 const PHONE = { width: 390, height: 844 };
 const TABLET = { width: 1024, height: 768 };
@@ -116,4 +116,30 @@ test('on a phone steps are a menu, and a reading is typed with its tool', async 
     stands: 'yes',
     stations: [{ near: { repeats: ['7.5 mm'], instrument: 'depth-marks' }, square: 'level' }],
   });
+});
+
+/** As high as a fingertip in a glove, pixels. */
+const GLOVE = 44;
+
+test('on a phone nothing that is pressed is lower than a gloved fingertip, whatever the step or the page', async ({
+  page,
+}) => {
+  await page.setViewportSize(PHONE);
+  await openJob(page, 'L-0427', 'take-in');
+  const job = new URL(page.url()).pathname;
+  const pages = [...STEPS.map((step) => `${job}?step=${step}`), '/', '/counter', '/stock', '/shop', '/shop?view=codes'];
+  for (const address of pages) {
+    await visit(page, address);
+    const low = await page.evaluate((least) => {
+      const pressed = 'button, select, textarea, input, summary, a, [role=tab], [role=radio]';
+      // Links within a sentence are read, and drawings are tapped by what lies beside them.
+      const isLoose = (each: Element) => each.checkVisibility() && !each.closest('svg') && !each.matches('p a, td a');
+      const box = (each: Element) => (each.matches('[type=checkbox], [type=radio]') && each.closest('label')) || each;
+      return [...document.querySelectorAll(pressed)]
+        .filter(isLoose)
+        .map((each) => ({ name: each.outerHTML.slice(0, 90), height: box(each).getBoundingClientRect().height }))
+        .filter(({ height }) => height > 1 && height < least - 0.5);
+    }, GLOVE);
+    expect.soft(low, address).toEqual([]);
+  }
 });

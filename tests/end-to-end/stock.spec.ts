@@ -170,7 +170,7 @@ test('pieces are taken and booked in, with who and when, and a card changed mean
     Number(
       await line
         .getByRole('cell')
-        .nth(5)
+        .nth(6)
         .innerText()
         .then((text) => /\d+/.exec(text)![0]),
     );

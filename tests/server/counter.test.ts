@@ -3,7 +3,14 @@ import type { AddressInfo } from 'node:net';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import type { CounterEntry } from '../../src/contract';
 import { simulatedSupplier } from '../../src/server/simulated/supplier';
-import { counterReply, counterSlip, rememberForNextTime, sawMemory, sawsFor } from '../../src/server/use-cases/counter';
+import {
+  counterReply,
+  counterSlip,
+  mountsKnown,
+  rememberForNextTime,
+  sawMemory,
+  sawsFor,
+} from '../../src/server/use-cases/counter';
 import { forgetCode, learnCode } from '../../src/server/use-cases/codes';
 import { jobSheet, jobView } from '../../src/server/use-cases/jobs';
 import { askSupplier, setSupplierMood, supplierMood, supplierStandIn } from '../../src/server/use-cases/supplier';
@@ -200,5 +207,29 @@ describe('asking a supplier', () => {
       why: 'The supplier did not answer within 0.06 s.',
     });
     expect(await askSupplier('http://127.0.0.1:9/', new URLSearchParams())).toMatchObject({ state: 'no-answer' });
+  });
+
+  it('finds a drive sprocket whatever else is known of the loop and the saw', async () => {
+    const reply = await counterReply(context, {
+      entries: Object.entries({
+        'bar.stamp': '18 in 325 .050 72DL',
+        'saw.mount': 'M2',
+        'driveSprocket.type': 'rim',
+        'driveSprocket.teeth': '7',
+        'saw.splines': '7',
+      }).map(([path, text]) => ({ path, text, unit: 'mm' as const })),
+      kind: 'drive-sprocket',
+      inHand: false,
+    });
+    expect(reply.stock[0]).toMatchObject({ answer: 'fits', part: { sku: 'LS-325-7R' } });
+  });
+
+  it('tells what each mount of the shop is', async () => {
+    const mounts = await mountsKnown(context);
+    expect(mounts.find(({ mount }) => mount === 'M4')).toMatchObject({
+      bars: 1,
+      saws: expect.arrayContaining(['Brask 70']),
+    });
+    expect(mounts.find(({ mount }) => mount === 'M5')).toMatchObject({ bars: 0, saws: ['Brask 90'] });
   });
 });

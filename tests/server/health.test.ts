@@ -66,6 +66,33 @@ describe('a store that somebody holds', () => {
   });
 });
 
+describe('a store that Serrata itself holds', () => {
+  afterEach(() => vi.restoreAllMocks());
+
+  it('is not told to be held by another programme, however long a backup of it takes', async () => {
+    vi.resetModules();
+    let onErrand = true;
+    vi.doMock('../../src/server/errands/send', () => ({ isOnErrand: () => onErrand }));
+    const { health: ask } = await import('../../src/server/health');
+    let ms = 100_000;
+    vi.spyOn(performance, 'now').mockImplementation(() => ms);
+    const after = async (seconds: number) => {
+      ms += seconds * 1000;
+      return (await ask(context)).store.trouble;
+    };
+    const saving = new Database(context.path);
+    saving.exec('BEGIN IMMEDIATE');
+    for (const seconds of [0, 3, 3, 3]) expect(await after(seconds)).toBeNull();
+    // Once the errand is done, whoever holds it still is somebody else.
+    onErrand = false;
+    expect(await after(3)).toBeNull();
+    expect(await after(5)).toBe('held');
+    saving.exec('COMMIT');
+    saving.close();
+    vi.doUnmock('../../src/server/errands/send');
+  });
+});
+
 describe('a file that could not be made', () => {
   it.each([
     [507, Object.assign(new Error('no space left'), { code: 'ENOSPC' })],

@@ -285,6 +285,8 @@ describe('wear pattern', () => {
       edgeDownNext(barBelief({ A, B }, { A: null, B: null }, { depths: [6], step: 0.1 }).edges);
     expect(next([station(7, 7.2)], [station(8, 8)])).toBe('B');
     expect(next([station(7, 7)], [station(7, 7)])).toBeNull();
+    // Better only by more than the doubt of the two.
+    expect(next([station(7, 7)], [station(7.04, 7.04)])).toBeNull();
     expect(next([station(7, 7)], [])).toBeNull();
   });
 });

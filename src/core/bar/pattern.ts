@@ -1,6 +1,7 @@
 import { flatMap } from '../flat-map';
 import type { Edge } from '../declared';
 import { type EdgeBelief, testDisagrees } from '../groove';
+import { quadrature, type Estimate } from '../quantity';
 import type { Turned } from './turns';
 
 /** How often the bar is turned over. */
@@ -80,20 +81,23 @@ export function wearPattern(
 }
 
 /** The weakest depth of an edge as it is believed to be, or null where none was measured. */
-export function weakestDepth(belief: EdgeBelief | null): number | null {
-  if (!belief || belief.places.length === 0) return null;
-  return Math.min(...flatMap(belief.places, ({ near, far }) => [near.value, far.value]));
+export const weakestDepth = (belief: EdgeBelief | null): number | null => weakestPlace(belief)?.value ?? null;
+
+/** The weakest place of an edge, with how well its depth is known. */
+function weakestPlace(belief: EdgeBelief | null): Estimate | null {
+  const depths = flatMap(belief?.places ?? [], ({ near, far }) => [near, far]);
+  return depths.reduce<Estimate | null>((least, depth) => (least && least.value <= depth.value ? least : depth), null);
 }
 
-/** Edges whose weakest places differ by less than this are alike, mm. */
-const ALIKE = 0.005;
+/** Standard deviations by which one edge must be deeper than the other to be called the better one. */
+const BEYOND_DOUBT = 2;
 
 /**
- * The edge to put down next: the one with more depth left at its weakest place. Null when either is unmeasured or both
- * are alike.
+ * The edge to put down next: the one with more depth left at its weakest place, by more than that is in doubt. Null when
+ * either is unmeasured or neither is surely the better.
  */
 export function edgeDownNext(beliefs: Readonly<Record<Edge, EdgeBelief | null>>): Edge | null {
-  const [a, b] = [weakestDepth(beliefs.A), weakestDepth(beliefs.B)];
-  if (a === null || b === null || Math.abs(a - b) < ALIKE) return null;
-  return a > b ? 'A' : 'B';
+  const [a, b] = [weakestPlace(beliefs.A), weakestPlace(beliefs.B)];
+  if (!a || !b || Math.abs(a.value - b.value) <= BEYOND_DOUBT * quadrature(a.u, b.u)) return null;
+  return a.value > b.value ? 'A' : 'B';
 }

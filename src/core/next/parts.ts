@@ -85,6 +85,9 @@ const CHOSEN_BY: Readonly<Record<Part, (sheet: BenchSheet) => readonly Askable[]
     ...(job?.operatorTrained === undefined && chain?.kickbackClass !== 'low-kickback' && !chain?.bumperLinks
       ? (['job.operatorTrained'] as const)
       : []),
+    ...(job?.operatorTrained === true && chain?.kickbackClass === undefined && !chain?.bumperLinks
+      ? (['chain.kickbackClass'] as const)
+      : []),
     ...(chain?.cutters === undefined && chain?.sequence === undefined ? (['chain.cutters'] as const) : []),
   ],
   driveSprocket: ({ driveSprocket, saw }) => [

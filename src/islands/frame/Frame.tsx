@@ -79,7 +79,7 @@ export function Frame({ shop: given, preferences, place, under, fixed = false, w
         <Band place={place} slim={fixed} onShop={setShop} />
         {Behind && <Behind />}
         {under?.(value)}
-        <main className={fixed ? 'min-h-0 flex-1' : 'mx-auto w-full max-w-[1240px] flex-1 px-5 py-5'}>
+        <main className={fixed ? 'min-h-0 flex-1' : 'mx-auto w-full max-w-[1800px] flex-1 px-5 py-5'}>
           <WhereTroubleEnds>{children}</WhereTroubleEnds>
         </main>
       </div>

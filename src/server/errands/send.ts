@@ -10,8 +10,14 @@ export const ERRAND_ARGUMENT = '--errand';
 /** Why an errand failed, as its process said it. */
 export class ErrandFailed extends Error {}
 
+let underWay = 0;
+
+/** Whether a process of ours is on an errand: then it may be ours that holds the store. */
+export const isOnErrand = (): boolean => underWay > 0;
+
 /** Sends a process of its own on an errand. */
 export async function sent(errand: Errand, ...args: string[]): Promise<string> {
+  underWay += 1;
   try {
     const { stdout } = await promisify(execFile)(process.execPath, [
       process.argv[1]!,
@@ -23,5 +29,7 @@ export async function sent(errand: Errand, ...args: string[]): Promise<string> {
   } catch (error) {
     const said = typeof error === 'object' && error && 'stderr' in error ? String(error.stderr).trim() : '';
     throw new ErrandFailed(said || 'The process that was to do it ended early.');
+  } finally {
+    underWay -= 1;
   }
 }

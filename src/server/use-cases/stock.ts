@@ -79,12 +79,14 @@ const MOST_ANSWERS = 12;
  * shelf.
  */
 export async function answersTo({ store }: Context, need: Need): Promise<readonly StockAnswer[]> {
+  // Only chains and bars have a gauge and links, and only bars a mount: of others the shelf is not asked for it.
+  const isLoop = need.kind === 'chain' || need.kind === 'bar';
   const candidates = await stockCandidates(store.db, {
     kind: need.kind,
     pitches: need.pitch.values,
-    gauges: need.gauge.values,
-    links: need.driveLinks.values,
-    mount: need.mount,
+    gauges: isLoop ? need.gauge.values : [],
+    links: isLoop ? need.driveLinks.values : [],
+    mount: need.kind === 'bar' ? need.mount : null,
     sequence: need.sequence,
     sprocketKind: need.sprocketKind,
   });

@@ -61,5 +61,5 @@ export function drawnSentence(
 /** What is said when no verdict waits for a reading: which parts could be surer all the same. */
 export function stopSentence(unsure: readonly Part[]): string {
   if (unsure.length === 0) return 'Another reading would change nothing.';
-  return `${sentence(list(unsure.map((part) => partName[part].toLowerCase())))} could be surer: “why so unsure” tells what would help.`;
+  return `${sentence(list(unsure.map((part) => partName[part].toLowerCase())))} ${unsure.length > 1 ? 'stay' : 'stays'} unsure: “why so unsure” tells what moves it, and whether a reading would help.`;
 }

@@ -1,4 +1,5 @@
 import { PARTS } from '../../../core/reading';
+import { judgedParts } from '../../../core/judge';
 import { CHOICES, whatIf, type PlanRule } from '../../../core/plan';
 import { isThere, type Askable } from '../../../core/sheet';
 import { SMALL_PARTS } from '../../../core/stock';
@@ -195,16 +196,20 @@ function useMissed({ ruledOut }: PlansView): readonly { readonly rule: PlanRule;
     .map((property) => appraisal.identity.chain[property])
     .find((property) => property.settledBy !== null) ?? { settledBy: null };
   // A condemned part is no reason to measure on: only one that is not decided yet is.
-  const isUndecided = Object.values(appraisal.verdicts).some(({ action }) => action === 'undecided');
+  const isUndecided = judgedParts(entered.sheet).some((part) => appraisal.verdicts[part].action === 'undecided');
   const byRule: typeof LACKS = {
     ...LACKS,
+    // Of whom it is known that he is trained, the class that was on the saw is asked.
+    ...(isThere(entered.sheet, 'job.operatorTrained') ? { 'class-not-known': 'chain.kickbackClass' } : {}),
     ...(settledBy ? { 'numbers-not-settled': settledBy.measure } : {}),
     ...(isUndecided && appraisal.next[0] ? { 'parts-may-go-back-on': appraisal.next[0].measure } : {}),
   };
-  return (Object.keys(ruledOut) as PlanRule[]).flatMap((rule) => {
+  const missed = (Object.keys(ruledOut) as PlanRule[]).flatMap((rule) => {
     const asks = byRule[rule];
     return asks && !isThere(entered.sheet, asks) ? [{ rule, asks }] : [];
   });
+  // What two rules lack is said once.
+  return missed.filter(({ asks }, i) => missed.findIndex((other) => other.asks === asks) === i);
 }
 
 /** What stands in the way where there is no plan, each with the way to it; and what the rules make impossible, counted. */

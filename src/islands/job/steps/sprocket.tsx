@@ -51,8 +51,9 @@ export default function SprocketStep({ onOpen }: StepProps) {
             </div>
             <Field path="driveSprocket.pitch" />
             <div className="grid grid-cols-2 gap-3">
-              {isRim ? <Field path="driveSprocket.splines" /> : <Field path="driveSprocket.bore" />}
+              {isRim && <Field path="driveSprocket.splines" />}
               {isRim && <Field path="saw.splines" />}
+              <Field path="driveSprocket.bore" />
             </div>
             <Field path="saw.sprocketKind" />
           </div>

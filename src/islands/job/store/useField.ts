@@ -46,11 +46,19 @@ export interface Field extends FieldState {
   readonly resolve: (keep: 'theirs' | 'ours') => void;
 }
 
-/** Shows a bare number typed under the other unit with that unit, so that it cannot be misread. */
+/** A number, and the unit that may have been typed behind it. */
+const NUMBER = /^([\d.,\s;]*\d)\s*(mm|in)?$/;
+
+/**
+ * Shows a length like its neighbours: without the unit of the screen, which stands beside the field, and with the other
+ * one, so that it cannot be misread, whether it was typed or not. What is no number stands as it was typed.
+ */
 function shownText(standing: Standing | undefined, unit: 'mm' | 'in', isLength: boolean): string {
   if (!standing) return '';
-  const bare = /^[\d.,\s;]+$/.test(standing.text.trim()) && standing.text.trim() !== '';
-  return isLength && bare && standing.unit !== unit ? `${standing.text} ${standing.unit}` : standing.text;
+  const [, number, typed] = (isLength && NUMBER.exec(standing.text.trim())) || [];
+  if (number === undefined) return standing.text;
+  const own = typed ?? standing.unit;
+  return own === unit ? number : `${number} ${own}`;
 }
 
 /** Finds what a field shows. */
@@ -66,7 +74,8 @@ export function fieldState(
   const problem: EntryProblem | undefined = refused.find((each) => each.path === path)?.problem;
   return {
     path,
-    text: draft?.text ?? shownText(there, unit, isLength),
+    // What is refused stands as it was typed: its reason speaks of it.
+    text: draft?.text ?? (problem ? (there?.text ?? '') : shownText(there, unit, isLength)),
     refused: problem && !draft ? entryProblem(problem, unit) : null,
     wrong: problem !== undefined,
     conflict: there?.conflict ?? null,

@@ -101,7 +101,7 @@ function Help({ drawn: { movedBy, next }, onMeasure }: { drawn: DrawnPart } & Om
       )}
       {next.length === 0 ? (
         <p className="mt-1 font-semibold">
-          {texts.stopAnotherReadingChangesNothing(movedBy.length > 0 ? texts.noneHereIsSurer : '')}
+          {movedBy.length > 0 ? texts.noneWouldMakeItSurer : texts.stopAnotherReadingChangesNothing}
         </p>
       ) : (
         <>

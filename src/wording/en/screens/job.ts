@@ -136,7 +136,6 @@ export const drawingTimes = (wholeNumber: string): string => `Drawing ${wholeNum
 export const stop = 'Stop';
 export const drawAgain = 'Draw again';
 export const whatMovesIt = 'What moves it';
-export const stopAnotherReadingChangesNothing = (more: string): string =>
-  `Stop: another reading changes nothing${more}.`;
+export const stopAnotherReadingChangesNothing = 'Stop: another reading changes nothing.';
+export const noneWouldMakeItSurer = 'Stop: these move it, but none of them read again would be surer than what stands.';
 export const whatAnotherReadingWouldBuy = 'What another reading would buy';
-export const noneHereIsSurer = ', none here is surer than what stands';

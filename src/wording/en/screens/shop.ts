@@ -114,3 +114,8 @@ export const defaultsOfAShop =
 // rates
 export const whatPlansAreReckoned =
   'What plans are reckoned with. They are invented until the shop sets them: write your own, and see first what they change in the open jobs. Money is in the smallest unit of the currency.';
+
+// LimitList
+export const contents = 'Contents';
+export const notTheDefault = 'Not the default here';
+export const insteadOf = (own: string, usual: string): string => `${own}, instead of ${usual}`;
