@@ -73,7 +73,13 @@ function core(): Measured[] {
   const keystroke = timed(200, () => appraise(sheetFromEntries(entries).sheet, DEFAULT_RULES, null));
   const document = timed(200, () => assessmentDocument(appraise(read.value, DEFAULT_RULES, null)));
   const parts = manyParts(PARTS_IN_STOCK);
-  const need = chainNeed({ pitch: '325', gauge: '.050', driveLinks: 72, kickbackClass: 'low-kickback', sequence: null });
+  const need = chainNeed({
+    pitch: '325',
+    gauge: '.050',
+    driveLinks: 72,
+    kickbackClass: 'low-kickback',
+    sequence: null,
+  });
   const searching = timed(60, () => searchStock(need, parts));
   const judged = { sheet: read.value, ...appraise(read.value, DEFAULT_RULES, null) };
   const planning = timed(40, () => planSet({ judged, limits: DEFAULTS, stock: parts, toOrder: true }));

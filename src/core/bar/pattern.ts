@@ -80,9 +80,6 @@ export function wearPattern(
   return opposite ? { code: 'leaned-on', low: { A: low.A, B: low.B } } : { code: 'cutters-of-one-side', low: low.A };
 }
 
-/** The weakest depth of an edge as it is believed to be, or null where none was measured. */
-export const weakestDepth = (belief: EdgeBelief | null): number | null => weakestPlace(belief)?.value ?? null;
-
 /** The weakest place of an edge, with how well its depth is known. */
 function weakestPlace(belief: EdgeBelief | null): Estimate | null {
   const depths = flatMap(belief?.places ?? [], ({ near, far }) => [near, far]);
