@@ -50,7 +50,7 @@ test('the caliper says that it is a caliper', async ({ page }) => {
   await expect(page.getByText('Caliper connected')).toBeVisible();
   await page.getByLabel('Edge A, station 1, near rail').focus();
   await page.keyboard.press('F9');
-  await expect(page.getByLabel('Edge A, station 1, near rail')).toHaveValue(/^8\.\d\d mm$|^7\.9\d mm$/);
+  await expect(page.getByLabel('Edge A, station 1, near rail')).toHaveValue(/^8\.\d\d$|^7\.9\d$/);
   await page.getByLabel('Edge A, station 1, far rail').fill('8.0');
   await page.getByLabel('Edge A, station 1, far rail').press('Enter');
   await saved(page);
