@@ -23,6 +23,7 @@ import { decideOrder, type OrderOutcome } from '../order';
 import { proofChecks } from '../proof';
 import { PARTS, type Part } from '../reading';
 import { renewedParts, tensionCheck, type SignedChoices } from '../refit';
+import { wantedOfDrive } from '../stock';
 import type { Rules } from './rules';
 import { toldOf } from './told';
 import {
@@ -105,13 +106,8 @@ export function appraise(
   const loop = assessLoop(sheet, identity, chain);
   const fit = judgeFit(fitContext(sheet, identity, sprocketSound(sprocket), verdicts, schools));
   const fitPlanned = signed ? asPlanned(fit, renewedParts(verdicts, signed)) : fit;
-  const { saw, driveSprocket = {} } = sheet;
-  // The saw says what its sprocket must be where the sprocket does not.
-  const wanted = {
-    ...driveSprocket,
-    type: driveSprocket.type ?? saw?.sprocketKind,
-    splines: saw?.splines ?? driveSprocket.splines,
-  };
+  const { teeth, sprocketKind: type, splines } = wantedOfDrive(sheet);
+  const wanted = { teeth, type, splines, renewed: sheet.driveSprocket?.renewed };
   const order = decideOrder(identity, fitPlanned, classKnown(sheet, identity, schools), wanted, chain.sequence.ordered);
   const idle = idleReadings(asRead, bar.setting.ownLink !== null || bar.setting.linkThickness !== null);
   const told = toldOf(sheet, { checks, fit, loop, bar }, driftBelief(bar, chain));

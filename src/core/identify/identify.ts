@@ -61,6 +61,10 @@ function chainCounts(sheet: BenchSheet, learned: readonly LearnedCode[]): readon
   return [...counts, ...named, ...cuttersStatement(sheet)];
 }
 
+/** The class that the first of some codes names. */
+const classOf = (codes: readonly LearnedCode[]): Identity['codeClass'] =>
+  codes.find(({ kickbackClass }) => kickbackClass !== null)?.kickbackClass ?? null;
+
 /**
  * What the cutters say of the links in the ticked sequence. Where two counts of the links agree and the cutters do not
  * fit them, the sequence is what is doubted: it says nothing of the links.
@@ -137,11 +141,8 @@ export function identify(sheet: BenchSheet, codes: readonly LearnedCode[] = []):
   const all = collectStatements(sheet, codes);
   const of = (part: IdentifiedPart) => identifyPitchAndGauge(evidenceOf(counts(all), part));
   const [chain, bar, driveSprocket, nose] = [of('chain'), of('bar'), of('driveSprocket'), of('nose')];
-  const learned = setAside.includes('chain.stamp') ? [] : codesOn(sheet.chain?.stamp, codes);
-  const chainLinks = [
-    ...chainCounts(sheet, codesOn(sheet.chain?.stamp, codes)),
-    ...loopLengthStatements(sheet, chain.pitch.candidates),
-  ];
+  const learned = codesOn(sheet.chain?.stamp, codes);
+  const chainLinks = [...chainCounts(sheet, learned), ...loopLengthStatements(sheet, chain.pitch.candidates)];
   const round = bar.pitch.candidates.length > 0 ? bar.pitch.candidates : chain.pitch.candidates;
   const barLinks = [...barMarks(sheet), ...wayRoundStatements(sheet, round)];
 
@@ -191,7 +192,7 @@ export function identify(sheet: BenchSheet, codes: readonly LearnedCode[] = []):
   );
   return {
     ...known,
-    codeClass: learned.find(({ kickbackClass }) => kickbackClass !== null)?.kickbackClass ?? null,
+    codeClass: setAside.includes('chain.stamp') ? null : classOf(learned),
     evidence: itemsOf(said, setAside),
     findings: findingsOf(known, { widestMouth: mouth.length > 0 ? Math.max(...mouth) : null }),
   };

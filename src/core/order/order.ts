@@ -1,7 +1,6 @@
 import { flatMap } from '../flat-map';
 import type { FamilyId, GaugeId } from '../families';
 import type { ClassKnown, FitJudgement, FitRule, KickbackClass } from '../fit';
-import type { DriveSprocketSheet } from '../sheet';
 import type { SprocketKind } from '../declared';
 import type { Identified, Identity, OnMark, Sequence } from '../identify';
 
@@ -121,9 +120,9 @@ export function decideOrder(
       driveSprocket: needsSprocket
         ? {
             pitch: pitch.value,
-            teeth: sprocket.teeth ?? null,
-            type: sprocket.type ?? null,
-            splines: sprocket.splines ?? null,
+            teeth: sprocket.teeth,
+            type: sprocket.type,
+            splines: sprocket.splines,
           }
         : null,
     },
@@ -134,7 +133,7 @@ export function decideOrder(
 const GOES_WITH_SPROCKET: readonly FitJudgement['reason']['code'][] = ['sprocket-worn', 'by-plan'];
 
 /** What a sheet says of the drive sprocket that an order may need. */
-type SprocketSheet = Partial<Pick<DriveSprocketSheet, 'teeth' | 'type' | 'splines' | 'renewed'>>;
+type SprocketSheet = Omit<SprocketOrder, 'pitch'> & { readonly renewed: boolean | undefined };
 
 /**
  * Low-kickback stays low-kickback; an untrained operator gets it whatever was on the saw; a trained one keeps the

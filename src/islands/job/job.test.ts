@@ -10,6 +10,7 @@ import { fitted } from './photos/shrink';
 import { destinationOf } from './places';
 import { jointsOf, platesOf, setJointsOf } from './plates';
 import type { Snapshot, Standing } from './store/job-store';
+import { fieldState } from './store/useField';
 
 const entry = (path: string, text: string): Entry => ({ path, text, unit: 'mm' });
 
@@ -196,5 +197,27 @@ describe('photographs', () => {
     expect(fitted(4000, 3000)).toEqual({ width: 2000, height: 1500 });
     expect(fitted(300, 4000)).toEqual({ width: 150, height: 2000 });
     expect(fitted(800, 600)).toEqual({ width: 800, height: 600 });
+  });
+});
+
+describe('a length as a field shows it', () => {
+  const shown = (text: string, typedIn: 'mm' | 'in', shownIn: 'mm' | 'in') => {
+    const { snapshot, entered } = screen({ path: 'bar.thickness', text, unit: typedIn });
+    return fieldState('bar.thickness', snapshot, entered, shownIn).text;
+  };
+
+  it('is like its neighbours, whether its unit was typed or not', () => {
+    expect([shown('4.6', 'mm', 'mm'), shown('4.6 mm', 'mm', 'mm'), shown('4.6mm', 'in', 'mm')]).toEqual([
+      '4.6',
+      '4.6',
+      '4.6',
+    ]);
+    expect([shown('4.6', 'mm', 'in'), shown('0.18 in', 'mm', 'mm')]).toEqual(['4.6 mm', '0.18 in']);
+  });
+
+  it('of several readings, or of no number, stands as it was typed', () => {
+    // The unit of the last says nothing of the first.
+    expect(shown('0.18; 4.6 mm', 'in', 'mm')).toBe('0.18; 4.6 mm');
+    expect(shown('enters 4.6 mm', 'mm', 'mm')).toBe('enters 4.6 mm');
   });
 });

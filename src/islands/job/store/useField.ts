@@ -46,8 +46,8 @@ export interface Field extends FieldState {
   readonly resolve: (keep: 'theirs' | 'ours') => void;
 }
 
-/** A number, and the unit that may have been typed behind it. */
-const NUMBER = /^([\d.,\s;]*\d)\s*(mm|in)?$/;
+/** Bare numbers, or one number with its unit: of several the unit of the last says nothing of the others. */
+const NUMBER = /^(?:([\d.,\s;]*\d)|([\d.,]*\d)\s*(mm|in))$/;
 
 /**
  * Shows a length like its neighbours: without the unit of the screen, which stands beside the field, and with the other
@@ -55,7 +55,8 @@ const NUMBER = /^([\d.,\s;]*\d)\s*(mm|in)?$/;
  */
 function shownText(standing: Standing | undefined, unit: 'mm' | 'in', isLength: boolean): string {
   if (!standing) return '';
-  const [, number, typed] = (isLength && NUMBER.exec(standing.text.trim())) || [];
+  const [, bare, measured, typed] = (isLength && NUMBER.exec(standing.text.trim())) || [];
+  const number = bare ?? measured;
   if (number === undefined) return standing.text;
   const own = typed ?? standing.unit;
   return own === unit ? number : `${number} ${own}`;
