@@ -1,5 +1,5 @@
 import { memo } from 'react';
-import { BOTTOM, H, TOP, type Edge, type ProfileBand, type ProfilePoint } from './profile-frame';
+import { BOTTOM, H, rutBottom, TOP, type Edge, type ProfileBand, type ProfilePoint } from './profile-frame';
 import { path } from './scale';
 import * as texts from '#language/screens/drawings';
 
@@ -32,6 +32,10 @@ function metalOff(
   const under = whole.map((point) => ({ x: x(point.at), y: y(point.target) })).reverse();
   return `${path([...top, ...under])}Z`;
 }
+
+/** A trough from the rail tops down to a rut's bottom. */
+export const rutSign = (x: number, top: number, bottom: number): string =>
+  `M${x - 6} ${top} L${x - 2.5} ${bottom} H${x + 2.5} L${x + 6} ${top} Z`;
 
 /** The doubt of a rail as a closed shape round what is believed of it. A lone place has no length to draw. */
 function doubt(
@@ -66,7 +70,7 @@ export const EdgeProfile = memo(function EdgeProfile(props: EdgeProfileProps) {
       <path d={believed('near')} className="fill-none stroke-ink" strokeWidth="2.4" />
       <path d={line('farAfter')} className="fill-none stroke-pine" strokeWidth="3" strokeDasharray="5 3" />
       <path d={line('nearAfter')} className="fill-none stroke-pine" strokeWidth="3" />
-      {points.map(({ key, at, near, far, nearAfter, farAfter }, i) => (
+      {points.map(({ key, at, near, far, nearAfter, farAfter, rut }, i) => (
         <StationMark
           key={key}
           id={key}
@@ -77,6 +81,7 @@ export const EdgeProfile = memo(function EdgeProfile(props: EdgeProfileProps) {
           far={far}
           nearAfter={nearAfter}
           farAfter={farAfter}
+          rut={rut}
           x={x(at)}
           y={y}
           chosen={selected === key}
@@ -91,7 +96,7 @@ export const EdgeProfile = memo(function EdgeProfile(props: EdgeProfileProps) {
 
 interface StationMarkProps
   extends
-    Pick<ProfilePoint, 'at' | 'near' | 'far' | 'nearAfter' | 'farAfter'>,
+    Pick<ProfilePoint, 'at' | 'near' | 'far' | 'nearAfter' | 'farAfter' | 'rut'>,
     Pick<EdgeProfileProps, 'edge' | 'y' | 'onSelect' | 'show' | 'showPosition'> {
   /** The station's key. */
   readonly id: string;
@@ -105,12 +110,15 @@ interface StationMarkProps
  * is not drawn here.
  */
 const StationMark = memo(function StationMark(props: StationMarkProps) {
-  const { id, number, edge, at, near, far, nearAfter, farAfter, x, y, chosen, onSelect, show, showPosition } = props;
+  const { id, number, edge, at, near, far, nearAfter, farAfter, rut, x, y, chosen, onSelect, show, showPosition } =
+    props;
+  const bottom = rutBottom({ near, far, rut });
   const said = [
     near === null ? texts.nearNotMeasured : texts.near(show(near)),
     far === null ? texts.farNotMeasured : texts.far(show(far)),
     ...(nearAfter === null ? [] : [texts.afterTheReworkNear(show(nearAfter))]),
     ...(farAfter === null ? [] : [texts.far(show(farAfter))]),
+    ...(bottom === null ? [] : [texts.rutDeep(show(rut!))]),
   ].join(', ');
   return (
     <g
@@ -135,6 +143,7 @@ const StationMark = memo(function StationMark(props: StationMarkProps) {
         className={chosen ? 'stroke-steel' : 'stroke-line'}
         strokeWidth={chosen ? 2 : 1}
       />
+      {bottom !== null && <path d={rutSign(x, y(bottom + rut!), y(bottom))} className="fill-oxide" />}
       {far !== null && (
         <rect x={x - 4.5} y={y(far) - 4.5} width="9" height="9" className="fill-sheet stroke-slate" strokeWidth="2" />
       )}

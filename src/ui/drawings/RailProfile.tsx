@@ -1,8 +1,20 @@
 import { useMemo, type ReactNode } from 'react';
-import { EdgeProfile } from './EdgeProfile';
+import { EdgeProfile, rutSign } from './EdgeProfile';
 import { alongLine, freestBox, type Spot } from './label-spot';
 import { LevelLine, spotsOf } from './LevelLine';
-import { BOTTOM, H, LEFT, NOSE, RIGHT, TOP, W, type Edge, type ProfileBand, type ProfilePoint } from './profile-frame';
+import {
+  BOTTOM,
+  H,
+  LEFT,
+  NOSE,
+  RIGHT,
+  rutBottom,
+  TOP,
+  W,
+  type Edge,
+  type ProfileBand,
+  type ProfilePoint,
+} from './profile-frame';
 import { linear, ticks } from './scale';
 import * as texts from '#language/screens/drawings';
 
@@ -31,7 +43,7 @@ type Along = Readonly<Record<Edge, (at: number) => number>>;
 
 function depthRange({ edges, bands, limit, tang, room }: RailProfileProps): readonly [number, number] {
   const heights = (['A', 'B'] as const).flatMap((edge) =>
-    edges[edge].flatMap(({ near, far, nearAfter, farAfter }) => [near, far, nearAfter, farAfter]),
+    edges[edge].flatMap((point) => [point.near, point.far, point.nearAfter, point.farAfter, rutBottom(point)]),
   );
   const believed = (['A', 'B'] as const).flatMap((edge) =>
     bands[edge].flatMap(({ near, far, half }) => [Math.min(near, far) - half, Math.max(near, far) + half]),
@@ -67,7 +79,8 @@ export function RailProfile(props: RailProfileProps) {
   const again = (['A', 'B'] as const).some((edge) =>
     edges[edge].some(({ nearAfter, farAfter }) => nearAfter !== null || farAfter !== null),
   );
-  const legend = rowsOf(signsOf(again));
+  const rutted = (['A', 'B'] as const).some((edge) => edges[edge].some((point) => rutBottom(point) !== null));
+  const legend = rowsOf(signsOf(again, rutted));
   const above = (legend.length - 1) * ROW;
   return (
     <svg
@@ -155,8 +168,8 @@ function rowsOf(signs: readonly Sign[]): readonly (readonly Sign[])[] {
   return rows;
 }
 
-/** What the signs of the drawing stand for; `after` where it was measured again. */
-const signsOf = (again: boolean): readonly Sign[] => [
+/** What the signs of the drawing stand for; `after` where it was measured again, `rut` where there is one. */
+const signsOf = (again: boolean, rutted: boolean): readonly Sign[] => [
   { word: texts.doubt, sign: <rect y="2" width="18" height="12" className="fill-ink opacity-15" /> },
   {
     word: texts.nearRail,
@@ -180,6 +193,7 @@ const signsOf = (again: boolean): readonly Sign[] => [
     word: texts.metalToComeOff,
     sign: <rect y="2" width="18" height="12" fill="url(#metal-off)" className="stroke-brass" />,
   },
+  ...(rutted ? [{ word: texts.rutOrPit, sign: <path d={rutSign(10, 2, 14)} className="fill-oxide" /> }] : []),
   ...(again ? [{ word: texts.after, sign: <path d="M0 8 H20" className="stroke-pine" strokeWidth="3" /> }] : []),
 ];
 

@@ -97,7 +97,7 @@ const point = (
   far: number | null,
   target: number | null = null,
   after: { nearAfter: number | null; farAfter: number | null } = { nearAfter: null, farAfter: null },
-): ProfilePoint => ({ key, at, near, far, nearBelieved: near, farBelieved: far, target, ...after });
+): ProfilePoint => ({ key, at, near, far, nearBelieved: near, farBelieved: far, target, rut: null, ...after });
 
 describe('the rail profile', () => {
   const drawn = (
@@ -136,6 +136,17 @@ describe('the rail profile', () => {
     expect(band(0.1)).not.toMatch(/NaN|Infinity/);
     expect(band(3)).toContain('depth from');
     expect(band(3)).not.toBe(band(0.1));
+  });
+
+  it('draws a rut from the lower rail down, makes room for it, and says it', () => {
+    const rutted = (rut: number | null) =>
+      drawn({ A: [{ ...point('0', 60, 8.1, 8), rut }, point('1', 140, 8, 8)], B: [] });
+    expect(rutted(1.5)).toContain('near 8.10 mm, far 8.00 mm, rut or pit 1.50 mm deep');
+    expect(rutted(1.5)).toContain('fill-oxide');
+    expect(rutted(3)).toContain('depth from 4.50 mm');
+    for (const none of [null, 0]) expect(rutted(none)).not.toContain('rut or pit');
+    // Without a rail nobody knows where its bottom stands.
+    expect(drawn({ A: [{ ...point('0', 60, null, null), rut: 1 }], B: [] })).not.toMatch(/rut or pit|NaN/);
   });
 
   it('draws an empty bar without a broken number', () => {

@@ -30,4 +30,12 @@ export interface ProfilePoint {
   /** The second measurement, after the rework. */
   readonly nearAfter: number | null;
   readonly farAfter: number | null;
+  /** How deep a rut or a pit goes below the rail tops. */
+  readonly rut: number | null;
+}
+
+/** Where the bottom of a station's rut or pit stands, below the lower rail; null where there is none. */
+export function rutBottom({ near, far, rut }: Pick<ProfilePoint, 'near' | 'far' | 'rut'>): number | null {
+  const tops = [near, far].filter((top) => top !== null);
+  return rut === null || rut <= 0 || tops.length === 0 ? null : Math.min(...tops) - rut;
 }

@@ -86,6 +86,8 @@ export const doubt = 'doubt';
 export const nearRail = 'near rail';
 export const farRail = 'far rail';
 export const metalToComeOff = 'metal to come off';
+export const rutOrPit = 'rut or pit';
+export const rutDeep = (depth: string): string => `rut or pit ${depth} deep`;
 export const after = 'after';
 export const nose = 'nose';
 export const from = (length: string): string => ` from ${length}`;
