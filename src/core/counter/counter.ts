@@ -4,7 +4,7 @@ import { need, UNKNOWN, wantedOf, wantedOfDrive, type Need, type StockKind, type
 import {
   codesOn,
   identify,
-  judgeSequence,
+  sequenceOf,
   ranked,
   type Identified,
   type IdentifiedProperty,
@@ -147,7 +147,7 @@ function needOf(
     gauge: numbers.gauge,
     driveLinks: numbers.driveLinks,
     kickbackClass: orderedClass(classKnown(sheet, identity, schools)),
-    sequence: judgeSequence(sheet.chain, numbers.driveLinks.settled ? numbers.driveLinks.values[0]! : null).ordered,
+    sequence: sequenceOf(sheet, numbers.driveLinks.settled ? numbers.driveLinks.values[0]! : null).ordered,
     mount: saw?.mount ?? bar?.mount ?? null,
     oilHole: saw?.oilHole ?? bar?.oilHole ?? null,
     listedInches: said ? [Math.round(toInches(said.value))] : [],

@@ -1,4 +1,4 @@
-import { judgeSequence, type Identity } from '../identify';
+import { sequenceOf, type Identity } from '../identify';
 import { brought, type Verdict } from '../judge';
 import { estimate, type LengthReading, type Mm } from '../quantity';
 import { PARTS, type Part } from '../reading';
@@ -62,7 +62,7 @@ export function fitContext(
     guards: { chainCatcher: saw?.checks?.chainCatcher ?? null, rearGuard: saw?.checks?.rearGuard ?? null },
     derailed: hasDerailed(sheet),
     sprocketSound: sound,
-    sequence: { ...judgeSequence(chain, identity.chain.driveLinks.value), ticked: chain?.sequence ?? null },
+    sequence: { ...sequenceOf(sheet, identity.chain.driveLinks.value), ticked: chain?.sequence ?? null },
     drive: {
       type: driveSprocket?.type ?? null,
       sprocketKind: saw?.sprocketKind ?? null,

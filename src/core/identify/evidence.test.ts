@@ -153,6 +153,11 @@ describe('traps', () => {
     expect(found(parts)).toContain(code);
   });
 
+  it('take a pitch for stretched only beyond its doubt', () => {
+    const of = (length: string) => found({ chain: { stamp: '.325', span: { rivets: 11, length } } });
+    expect([of('83.2 mm'), of('83.4 mm')]).toEqual([[], ['stretched']]);
+  });
+
   it('are not seen where there are none', () => {
     expect(
       found({

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { readSheet, type WrittenBenchSheet } from '../sheet';
+import { readSheet, type EvidenceId, type WrittenBenchSheet } from '../sheet';
 import {
   cuttersExpected,
   identify,
@@ -7,6 +7,7 @@ import {
   rivetsFor,
   sequenceAgrees,
   sequenceByCount,
+  sequenceOf,
   SEQUENCES,
 } from './index';
 
@@ -191,6 +192,16 @@ describe('the sequence by the counts', () => {
       ordered: null,
     });
     expect(judgeSequence({ driveLinks: [72, 70], cutters: 36 }, null).says).toBeNull();
+  });
+
+  it('hears no count that was set aside', () => {
+    const chain = { driveLinks: [72, 66], cutters: 36 };
+    const says = (setAside: EvidenceId[]) =>
+      sequenceOf({ format: 'serrata-bench-sheet', version: 1, chain, setAside }, null).says;
+    expect(says([])).toBeNull();
+    expect(says(['chain.driveLinks.1'])).toBe('full-complement');
+    expect(says(['chain.driveLinks.0'])).toBe('irregular');
+    expect(says(['chain.driveLinks.0', 'chain.driveLinks.1'])).toBeNull();
   });
 
   it('of a short loop that leaves two is the ticked one, else the nearest', () => {

@@ -19,7 +19,7 @@ import { withOnMark, type Sourced } from './on-mark';
 import { identifyPitchAndGauge, type PitchAndGaugeEvidence } from './pitch-and-gauge';
 import type { EvidenceItem, Identified, IdentifiedPart, IdentityReason, ThreeNumbers } from './reasons';
 import { withGaugeSettling, withLinksSettling, withPitchSettling } from './settle';
-import { countedTwice, sequenceAgrees, sequenceByCount } from './sequence';
+import { countedTwice, countId, sequenceAgrees, sequenceByCount, standingCounts } from './sequence';
 import { readStamp, stated } from './stamp';
 
 /** What is known of each part, property by property. Evidence counts for its own part only. */
@@ -46,9 +46,6 @@ function evidenceOf(statements: readonly Statement[], part: IdentifiedPart): Pit
   };
 }
 
-const countId = (i: number): EvidenceId =>
-  EVIDENCE_IDS.find((id) => id === `chain.driveLinks.${i}`) ?? 'chain.driveLinks.4';
-
 function chainCounts(sheet: BenchSheet, learned: readonly LearnedCode[]): readonly LinksStatement[] {
   const counts = (sheet.chain?.driveLinks ?? []).map((value, i): LinksStatement => ({
     id: countId(i),
@@ -69,10 +66,10 @@ const classOf = (codes: readonly LearnedCode[]): Identity['codeClass'] =>
  * What the cutters say of the links in the ticked sequence. Where two counts of the links agree and the cutters do not
  * fit them, the sequence is what is doubted: it says nothing of the links.
  */
-function cuttersStatement({ chain, setAside = [] }: BenchSheet): readonly LinksStatement[] {
-  const { cutters, sequence } = chain ?? {};
+function cuttersStatement(sheet: BenchSheet): readonly LinksStatement[] {
+  const { cutters, sequence } = sheet.chain ?? {};
   if (cutters === undefined || sequence === undefined) return [];
-  const links = countedTwice((chain?.driveLinks ?? []).filter((_, i) => !setAside.includes(countId(i))));
+  const links = countedTwice(standingCounts(sheet));
   if (links !== null && sequenceAgrees(links, cutters, sequence) === false) {
     const says = sequenceByCount(links, cutters);
     return [{ id: 'chain.cutters', note: { code: 'sequence-doubted', cutters, sequence, links, says } }];

@@ -1,3 +1,4 @@
+import { EVIDENCE_IDS, type BenchSheet, type EvidenceId } from '../sheet';
 import type { Sequence } from './reasons';
 
 /** Drive links per cutter (common practice, no source). */
@@ -49,6 +50,14 @@ export function sequenceByCount(links: number, cutters: number): CountedSequence
   return nearest ?? 'irregular';
 }
 
+/** Each count of the links as evidence. */
+export const countId = (i: number): EvidenceId =>
+  EVIDENCE_IDS.find((id) => id === `chain.driveLinks.${i}`) ?? 'chain.driveLinks.4';
+
+/** Counts of the links that nobody has set aside. */
+export const standingCounts = ({ chain, setAside = [] }: BenchSheet): readonly number[] =>
+  (chain?.driveLinks ?? []).filter((_, i) => !setAside.includes(countId(i)));
+
 /** The count that two recounts of the links agree on; null where none do. */
 export function countedTwice(counts: readonly number[] | undefined): number | null {
   return counts?.find((count, i) => counts.indexOf(count) !== i) ?? null;
@@ -74,11 +83,15 @@ interface SequenceSheet {
 }
 
 /**
- * Judges the sequence by the counts of links and cutters.
+ * Judges the sequence of a sheet's chain by the counts that stand.
  * @param settled the links as identifying settled them, where they were not counted twice
  */
-export function judgeSequence(chain: SequenceSheet | undefined, settled: number | null): SequenceJudgement {
-  const { cutters, driveLinks: counts = [], sequence } = chain ?? {};
+export const sequenceOf = (sheet: BenchSheet, settled: number | null): SequenceJudgement =>
+  judgeSequence({ ...sheet.chain, driveLinks: standingCounts(sheet) }, settled);
+
+/** The same of counts and a word. */
+export function judgeSequence(chain: SequenceSheet, settled: number | null): SequenceJudgement {
+  const { cutters, driveLinks: counts = [], sequence } = chain;
   const sole = new Set(counts).size === 1 ? counts[0]! : null;
   const driveLinks = countedTwice(counts) ?? settled ?? sole;
   const says = driveLinks === null || cutters === undefined ? null : sequenceByCount(driveLinks, cutters);

@@ -31,6 +31,7 @@ import { GAUGES, type FamilyId, type GaugeId } from '../../families';
 import type { Candidate, Identity } from '../../identify';
 import { estimate, type Degrees, type Estimate, type LengthReading } from '../../quantity';
 import type { BenchSheet } from '../../sheet';
+import type { Stages } from '../../stages';
 import { barChecks } from './all';
 import type { Check } from '../../judge';
 import { cuttingEdge, leanBelief, type LeanBelief } from './crooked';
@@ -205,13 +206,13 @@ function located<C extends Check | null>(check: C, stations: Readonly<Record<Edg
   return position === undefined ? check : { ...check, at: { ...at, mm: position } };
 }
 
-/** Computes everything about a bar and makes all its checks. */
-export function assessBar(
+/** Computes everything about a bar and makes all its checks, a stage at a time. */
+export function* assessBar(
   sheet: BenchSheet,
   identity: Identity,
   limits: Limits,
   schools: Schools = DEFAULT_SCHOOLS,
-): BarAssessment {
+): Stages<BarAssessment> {
   const ownLinks = ownLinksOf(sheet, identity);
   const setting = settingOf(sheet, identity, ownLinks);
   const cutter = cutterGeometry(sheet);
@@ -232,6 +233,7 @@ export function assessBar(
   const first = { A: stationsOf(sheet.bar, 'A'), B: stationsOf(sheet.bar, 'B') };
   const designs = designsOfSheet();
   const belief = barBelief(first, stands, asked, designs);
+  yield;
   const assessed = (stations: typeof first, believed: BarBelief) => ({
     A: assessEdge(stations.A, believed.edges.A, edgeContext),
     B: assessEdge(stations.B, believed.edges.B, edgeContext),
@@ -244,8 +246,10 @@ export function assessBar(
   const standsNow = { A: dressedSince(first.A) ? null : stands.A, B: dressedSince(first.B) ? null : stands.B };
   const believedNow = isAgain ? barBelief(now, standsNow, asked, designs) : belief;
   const standing = isAgain ? assessed(now, believedNow) : edges;
+  yield;
   const turned = loggedTurns(sheet);
   const predicted = straightEdge(now, setting, cutter);
+  yield;
   const context: BarContext = {
     sheet,
     limits,

@@ -1,6 +1,6 @@
 import { flatMap } from '../../flat-map';
 import { filingsLeft, imbalance, type Correction, type StartValues } from '..';
-import { countedTwice, judgeSequence, type Identity, type SequenceJudgement } from '../../identify';
+import { countedTwice, sequenceOf, standingCounts, type Identity, type SequenceJudgement } from '../../identify';
 import type { Limits } from '../../limits';
 import type { Estimate } from '../../quantity';
 import { DEFAULT_SCHOOLS, type Schools } from '../../schools';
@@ -108,7 +108,7 @@ export function assessChain(
 ): ChainAssessment {
   const context = chainContext(sheet, identity, limits, schools);
   const { chain, correction, start, standing, offAngle } = context;
-  const links = countedTwice(chain.driveLinks) ?? identity.chain.driveLinks.value;
+  const links = countedTwice(standingCounts(sheet)) ?? identity.chain.driveLinks.value;
   const stretch = stretchOf(chain, links);
   const gauges = judgeGauges(context);
   const { limit } = cutterLimit(context);
@@ -127,7 +127,7 @@ export function assessChain(
     gaugesToRepeat: gaugesToRepeat(gauges, sheet.chain),
     start,
     cutterLimit: limit.value,
-    sequence: judgeSequence(chain, identity.chain.driveLinks.value),
+    sequence: sequenceOf(sheet, identity.chain.driveLinks.value),
     measuredAgain: standing.again.length > 0,
     checks,
     planned: [...cutterWork(context), ...gaugeWork(context, gauges)],
