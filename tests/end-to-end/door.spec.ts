@@ -276,6 +276,7 @@ const ASKED = [
   '/api/stock/match',
   '/api/supplier/quote',
   '/api/counter/saws',
+  '/api/counter/mounts',
   '/api/jobs/:any',
   '/api/jobs/:any/sheet.json',
   '/api/jobs/:any/assessment.json',

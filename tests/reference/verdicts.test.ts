@@ -198,6 +198,26 @@ describe('work and tests', () => {
     expect(verdicts.bar.action).toBe('replace');
   });
 
+  // Common practice, no source: a mouth that is splayed at its top is good again below, once the top is dressed off.
+  it.each([
+    ['comes back whole', '7.2 mm', '2.4 mm', 'ok', 'recondition'],
+    ['comes back to be watched', '7.6 mm', '2.4 mm', 'watch', 'recondition'],
+    ['was not lost by the widths', '7.2 mm', '1.9 mm', 'ok', 'replace'],
+  ] as const)(
+    'the straight-edge test is taken back where play that the widths lost %s',
+    (_said, far, mouth, then, wanted) => {
+      const splayed = [60, 150, 240].map((position) =>
+        at(position, 8, { far, mouth, deep: '1.36 mm', deepAt: '0.8 mm' }),
+      );
+      const parts: Parts = {
+        bar: bar(splayed, { checks: { straightEdge: 'gap-closes' } }),
+        chain: { driveLinkThickness: '1.26 mm', tang: '5 mm' },
+      };
+      expect(check(parts, 'bar.play-after').outcome).toBe(then);
+      expect(action(parts).bar.action).toBe(wanted);
+    },
+  );
+
   it('levelling takes a pass off the low rail too: what is left is less than before', () => {
     const stepped = [60, 120, 180, 240, 300].map((position) => at(position, 8, { far: '7.5 mm', mouth: '1.4 mm' }));
     const { bar: found, checks } = appraised({ bar: bar(stepped) });

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { appraise, DEFAULT_RULES } from '../assess';
 import { DEFAULTS, resolveLimits, type LimitId } from '../limits';
-import { measured, mm } from '../quantity';
+import { measured, mm, type Mm } from '../quantity';
 import { READINGS, sheetFromEntries, type JudgedId } from '../sheet';
 import { measuredCheck, measuredChecks } from './measured';
 
@@ -48,6 +48,12 @@ describe('a length that is judged by itself', () => {
     const beyond = resolveLimits({ [watch!.id]: limit.value + (role === 'max' ? 1 : -1) });
     expect(beyond).toMatchObject({ ok: false, error: [{ id: watch!.id, code: 'watch-beyond-limit' }] });
     expect(resolveLimits({ [check]: limit.value }).ok).toBe(true);
+  });
+
+  it('is a bound of its own where one mark alone is known', () => {
+    const at = (lo: Mm | null, hi: Mm | null) => measuredCheck('bar.checks.bow', { kind: 'bounded', lo, hi }, DEFAULTS);
+    expect(at(mm(2), null)).toMatchObject({ outcome: 'fail', value: 2, bound: 'at-least' });
+    expect(at(null, mm(0.1))).toMatchObject({ outcome: 'ok', value: 0.1, bound: 'at-most' });
   });
 
   it('waits for its reading where it is always listed, and is left out elsewhere', () => {

@@ -41,6 +41,12 @@ describe('limits', () => {
     ]);
   });
 
+  it('let a warning begin at the limit itself', () => {
+    const { value } = DEFAULTS['chain.elongation'];
+    expect(resolveLimits({ 'chain.elongation.watch': value }).ok).toBe(true);
+    expect(resolveLimits({ 'chain.elongation.watch': value + 0.1 }).ok).toBe(false);
+  });
+
   it('survive being written to a file and read again', () => {
     const file = limitsFileSchema.parse(JSON.parse(JSON.stringify(limitsFile(DEFAULTS))));
     expect(resolveLimits(file.limits)).toEqual({ ok: true, value: DEFAULTS });

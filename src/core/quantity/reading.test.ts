@@ -47,6 +47,12 @@ describe('readings', () => {
     });
   });
 
+  it('lies in the middle between two marks, as likely anywhere between (JCGM 100:2008 4.3.7)', () => {
+    const between = estimate({ kind: 'bounded', lo: mm(1.27), hi: mm(1.47) })!;
+    expect(between.value).toBeCloseTo(1.37, 12);
+    expect(between.u).toBeCloseTo(0.2 / Math.sqrt(12), 12);
+  });
+
   it('has no middle for half a statement', () => {
     expect(estimate({ kind: 'bounded', lo: mm(1.27), hi: null })).toBeNull();
   });
