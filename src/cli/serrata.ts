@@ -124,6 +124,7 @@ function handOverCommand(path: string, { on, limits: limitsPath }: { on: string;
   const head = {
     ...{ reference, customer: '', saw: sheet.saw?.label ?? null, complaint, shop: '', by: '', on, note: '' },
     open: open.map(stillOpenSentence),
+    price: null,
   };
   return json(handOverDocument(head, handed, [], written));
 }

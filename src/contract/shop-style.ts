@@ -13,6 +13,9 @@ export const STYLES = {
 } as const;
 const STYLE_TAGS = Object.keys(STYLES) as [keyof typeof STYLES, ...(keyof typeof STYLES)[]];
 
+/** Whether the customer's page tells the price. */
+export const CUSTOMER_PRICES = ['left-out', 'told'] as const;
+
 /** What the shop says of itself. */
 export const shopFactsSchema = z.strictObject({
   name: z.string().trim().min(1, 'Write the name of the shop.').max(80),
@@ -23,6 +26,8 @@ export const shopFactsSchema = z.strictObject({
     message: 'A time zone is a name such as Europe/Paris.',
   }),
   style: z.enum(STYLE_TAGS),
+  /** It stays as it is where nothing is said of it. */
+  customerPrice: z.enum(CUSTOMER_PRICES).optional(),
 });
 export type ShopFacts = z.infer<typeof shopFactsSchema>;
 

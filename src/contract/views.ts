@@ -17,7 +17,7 @@ import type { SupplierMood } from './supplier';
 import type { StoredReadingMessage } from './readings';
 
 /** What every page knows: the shop and the people at its bench. */
-export interface ShopView extends Omit<ShopFacts, 'style'> {
+export interface ShopView extends Omit<Required<ShopFacts>, 'style'> {
   /** Language tag whose numbers and dates are written; the words stay English. */
   readonly style: string;
   readonly people: readonly { readonly id: string; readonly name: string }[];

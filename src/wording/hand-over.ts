@@ -19,6 +19,7 @@ export interface HandOverHead {
   /** What is still open, in sentences, and why it goes all the same. */
   readonly open: readonly string[];
   readonly note: string;
+  readonly price: HandOverDocument['price'];
 }
 
 const found = (check: Check | null) =>
@@ -32,7 +33,7 @@ const found = (check: Check | null) =>
 
 /** Writes a hand-over as a document. */
 export function handOverDocument(
-  { on, by, shop, open, note, ...job }: HandOverHead,
+  { on, by, shop, open, note, price, ...job }: HandOverHead,
   { parts, findings, numbers, edgeDown, refit, proof, advice, visit }: HandOver,
   fitted: readonly NewPart[],
   sheet: WrittenBenchSheet,
@@ -54,6 +55,7 @@ export function handOverDocument(
       done: [...done],
     })),
     fitted: fitted.map(({ sku, name }) => ({ sku, name })),
+    price,
     findings: findings.map(({ part, before, after }) => {
       const { id } = (after ?? before)!;
       return { check: id, name: checkName[id], part, before: found(before), after: found(after) };

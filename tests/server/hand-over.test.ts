@@ -13,7 +13,9 @@ import { actOnPart } from '../../src/server/use-cases/job-parts';
 import { jobSheet, jobView, putReadings } from '../../src/server/use-cases/jobs';
 import { reopen } from '../../src/server/use-cases/sign-off';
 import { searchView } from '../../src/server/use-cases/stock';
+import { changeShopFacts, shopView } from '../../src/server/use-cases/shop';
 import { createJob } from '../../src/server/use-cases/take-in';
+import type { PutShopFacts } from '../../src/contract';
 import { paperOf, writePaper, PAPERS } from '../../src/server/papers';
 import { paperPdf } from '../../src/server/papers/pdf';
 import { demoContext, type TestContext } from '../support/context';
@@ -280,5 +282,31 @@ describe('papers', () => {
     for (const said of ['Bar: kept', '.325', '.050', '72', 'Next visit: ', 'no certificate', 'to the right'])
       expect(text).toContain(said);
     expect(() => paperOf('bill')).toThrow(expect.objectContaining({ code: 'not-found' }));
+  });
+
+  it('of the customer tell the price that was agreed, where the shop tells it and every part went on', async () => {
+    const [id, other] = [await jobOf(context, 'L-0423'), await jobOf(context, 'L-0425')];
+    const page = async (of: string) =>
+      JSON.stringify(
+        (await writePaper('customer', { context, jobId: of, unit: 'mm', origin: 'http://127.0.0.1:4321' })).blocks,
+      );
+    expect(await page(id)).not.toContain('"Price"');
+    for (const each of [id, other])
+      await signPlan(context, each, ({ chain, bar }) => chain === 'replace' && bar !== 'replace');
+    const { price } = (await handOverView(context, id)).draft;
+    const { plan } = (await jobView(context, id)).signOffs[0]!;
+    expect(price).toMatchObject({ currency: 'GBP', together: plan!.costToday });
+    expect(price!.work + price!.parts.reduce((sum, { amount }) => sum + amount, 0)).toBe(price!.together);
+    expect(price!.parts.map(({ sku }) => sku)).toEqual(plan!.skus);
+    expect(await page(id)).toContain('"Together"');
+    const { people: _people, ...shop } = await shopView(context);
+    await changeShopFacts(context, { ...shop, customerPrice: 'left-out' } as PutShopFacts);
+    expect(await page(id)).not.toContain('"Price"');
+    // Nothing is said of it: it stays as it is.
+    const { customerPrice: _price, ...silent } = shop;
+    await changeShopFacts(context, silent as PutShopFacts);
+    expect((await shopView(context)).customerPrice).toBe('left-out');
+    // No part was taken.
+    expect((await give(other, { note: 'so' })).last!.document.price).toBeNull();
   });
 });

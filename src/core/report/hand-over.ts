@@ -46,6 +46,19 @@ export const handOverSchema = z.strictObject({
   ),
   /** Parts that went on new. */
   fitted: z.array(z.strictObject({ sku: z.string(), name: z.string() })),
+  /**
+   * What was agreed with the signed plan, in the smallest unit of the currency; null without a plan, or where a part of
+   * it was not taken. Older versions did not write it.
+   */
+  price: z
+    .strictObject({
+      currency: z.string(),
+      work: z.int(),
+      parts: z.array(z.strictObject({ sku: z.string(), name: z.string(), amount: z.int() })),
+      together: z.int(),
+    })
+    .nullable()
+    .optional(),
   findings: z.array(
     z.strictObject({
       check: z.string(),

@@ -7,6 +7,7 @@ export const DEMO_SHOP = {
   currency: 'GBP',
   timeZone: 'Europe/London',
   style: 'en-GB',
+  customerPrice: 'told',
 } as const;
 
 export const DEMO_PEOPLE = [

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
-import { STYLES, type ShopFacts, type ShopView } from '../../contract';
+import { CUSTOMER_PRICES, STYLES, type ShopFacts, type ShopView } from '../../contract';
 import { Notice } from '../../ui/parts/Notice';
-import { money, shopMoment, UNNAMED } from '../../wording';
+import { customerPriceWord, money, shopMoment, UNNAMED } from '../../wording';
 import { api } from '../frame/api';
 import { Form, Refusal, SelectField, SendButton, TextField, useSentForm, useStanding } from '../frame/form';
 import { useFrame } from '../frame/frame-context';
@@ -33,8 +33,11 @@ export function About({ shop }: { shop: ShopView }) {
   const [isWritten, setIsWritten] = useState(false);
   // The server may know other zones and currencies than this browser does.
   const isHere = useHydrated();
-  const { name, currency, timeZone, style } = shop;
-  const stands = useMemo(() => ({ name, currency, timeZone, style }) as ShopFacts, [name, currency, timeZone, style]);
+  const { name, currency, timeZone, style, customerPrice } = shop;
+  const stands = useMemo(
+    () => ({ name, currency, timeZone, style, customerPrice }) as ShopFacts,
+    [name, currency, timeZone, style, customerPrice],
+  );
   const form = useSentForm<ShopFacts>({
     start: stands,
     send: async (facts) => {
@@ -58,6 +61,12 @@ export function About({ shop }: { shop: ShopView }) {
       <p className="text-sm text-ink-soft">
         {texts.so} <span className="figures text-ink">{example(form.watch())}</span>
       </p>
+      <SelectField
+        form={form}
+        name="customerPrice"
+        label={texts.priceOnTheCustomersPage}
+        options={CUSTOMER_PRICES.map((each) => [each, customerPriceWord[each]])}
+      />
       <Refusal form={form} />
       {isWritten && !isDirty && !errors.root && <Notice kind="good">{texts.writtenDown}</Notice>}
       <SendButton form={form} className="justify-self-start">

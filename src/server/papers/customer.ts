@@ -8,6 +8,7 @@ import {
   familyLabel,
   inSentence,
   list,
+  money,
   operationWord,
   partName,
   plainDay,
@@ -97,6 +98,24 @@ function numbers({ numbers: { pitch, gauge, driveLinks } }: HandOverDocument): r
   ];
 }
 
+/** What was agreed, part by part, where the shop tells it. */
+function priceOf({ price, fitted }: HandOverDocument, shop: ShopView): readonly PaperBlock[] {
+  if (!price || shop.customerPrice !== 'told') return [];
+  const amount = (smallest: number) => money(smallest, { ...shop, currency: price.currency });
+  return [
+    { is: 'heading', text: texts.price },
+    {
+      is: 'pairs',
+      items: [
+        ...price.parts.map((part) => ({ name: part.name, value: amount(part.amount) })),
+        // Plans that were signed before they kept their parts have one amount for all.
+        { name: price.parts.length < fitted.length ? texts.workAndParts : texts.work, value: amount(price.work) },
+        ...(price.parts.length === 0 ? [] : [{ name: texts.together, value: amount(price.together) }]),
+      ],
+    },
+  ];
+}
+
 /** How it goes out: the edge that is down, its tension, its proof. */
 function goesOut({ edgeDown, refit, proof }: HandOverDocument, unit: UnitSystem): readonly PaperBlock[] {
   const show = (length: number) => formatLength(mm(length), unit, unit === 'mm' ? 0 : undefined);
@@ -163,6 +182,7 @@ function customerPaper(
       ...drawings.map((drawing) => ({ is: 'drawing', drawing }) as const),
       ...findings(document, unit),
       ...goesOut(document, unit),
+      ...priceOf(document, shop),
       ...numbers(document),
       ...(advice.length > 0
         ? [

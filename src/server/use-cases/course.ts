@@ -66,6 +66,8 @@ export const choicesOfJob = async (
 /** What became of a job beside its readings. */
 export interface StoredCourse extends JobCourse {
   readonly lacksParts: boolean;
+  /** The plan that was signed; null where none was. */
+  readonly plan: SignedPlan | null;
   /** Parts of the signed plan. */
   readonly skus: readonly string[];
 }
@@ -83,6 +85,7 @@ export async function courseOf(
     choices: await choicesOfJob(db, job.id, job.state, plan),
     handedOver: job.state === 'handed-over',
     lacksParts: booked !== null && skus.some((sku) => lacks(bookingOf(sku, booked))),
+    plan,
     skus,
   };
 }

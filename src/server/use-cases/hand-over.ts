@@ -14,7 +14,7 @@ import {
   setState,
 } from '../../data/repositories';
 import type { Queryable } from '../../data/store';
-import type { HandOverRequest, HandOverView } from '../../contract';
+import type { HandOverRequest, HandOverView, SignedPlan } from '../../contract';
 import { PARTS } from '../../core/reading';
 import { PART_OF_KIND, type StockPart } from '../../core/stock';
 import { calendarDay, handOverDocument, stillOpenSentence, visitAgreed } from '../../wording';
@@ -45,6 +45,13 @@ async function partsOf(
     return part ? [part as StockPart] : [];
   });
   return { fitted, notTaken: skus.filter((sku) => !isTaken(sku)) };
+}
+
+/** What was agreed with the signed plan: its parts, and all else of it as work. */
+function priceOf({ costToday, parts = [] }: SignedPlan, currency: string): HandOverDocument['price'] {
+  const taken = parts.map(({ sku, name, priceCents }) => ({ sku, name, amount: priceCents }));
+  const ofParts = taken.reduce((sum, { amount }) => sum + amount, 0);
+  return { currency, work: costToday - ofParts, parts: taken, together: costToday };
 }
 
 interface Written {
@@ -81,6 +88,8 @@ async function handOverNow(
       on: calendarDay(now(), shop.timeZone),
       open: open.map(stillOpenSentence),
       note,
+      // Of a part that was not taken nobody knows what its fitting was to cost.
+      price: course.plan && !(isGoing && notTaken.length > 0) ? priceOf(course.plan, shop.currency) : null,
     },
     handOver({
       judged: { sheet, ...appraisal },

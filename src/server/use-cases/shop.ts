@@ -13,6 +13,7 @@ import {
   shopStanding,
   type ShopStanding,
 } from '../../data/repositories';
+import { CUSTOMER_PRICES } from '../../contract';
 import type { ChangeLimit, ChooseSchool, PutShopFacts, ShopPageView, ShopView } from '../../contract';
 import { calendarDay, limitProblem, schoolAnswerWord, UNNAMED } from '../../wording';
 import type { Context } from '../context';
@@ -34,6 +35,7 @@ const shopOf = ({ facts, people }: ShopStanding): ShopView => ({
   currency: facts.currency ?? 'EUR',
   timeZone: facts.timeZone ?? MACHINE_ZONE,
   style: facts.style ?? 'en-GB',
+  customerPrice: CUSTOMER_PRICES.find((each) => each === facts.customerPrice) ?? 'left-out',
   people,
 });
 
@@ -165,10 +167,12 @@ export async function changeShopFacts(context: Context, { by, was, ...facts }: P
   const written = { at: context.now().toISOString(), by: by ?? UNNAMED };
   await context.store.write(async (tx) => {
     const { people: _people, ...stands } = shopOf(await shopStanding(tx));
-    const { name, currency, timeZone, style } = stands;
-    mustStandAsSeen<object>(stands, was, texts.shopStands(name, currency, timeZone, style));
+    const { name, currency, timeZone, style, customerPrice } = stands;
+    const saw = was && { customerPrice, ...was };
+    mustStandAsSeen<object>(stands, saw, texts.shopStands(name, currency, timeZone, style, customerPrice === 'told'));
     for (const [key, value] of Object.entries(facts))
-      if (stands[key as keyof typeof stands] !== value) await setShopFact(tx, key, value, written);
+      if (value !== undefined && stands[key as keyof typeof stands] !== value)
+        await setShopFact(tx, key, value, written);
   });
   return shopView(context);
 }

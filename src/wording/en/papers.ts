@@ -42,6 +42,9 @@ export const open = 'open';
 export const found = 'found';
 export const foundDoneNow = (found: string, done: string, now: string): string => `${found} Done: ${done}. Now: ${now}`;
 export const inch = 'inch';
+export const work = 'Work';
+export const workAndParts = 'Work and parts';
+export const together = 'Together';
 
 // rails
 export const lowerRail = (edge: string, isMeasuredAgain: boolean, must: string): string =>

@@ -131,8 +131,14 @@ export const isFollowedNow = (answer: string): string => `“${answer}” is fol
 export const limitBack = (count: number, unit: string): string => `back to ${count} ${unit}`;
 export const limit = (count: string, unit: string): string => `to ${count} ${unit}`;
 export const limitStands = (stands: number, unit: string): string => `it is ${stands} ${unit} now`;
-export const shopStands = (name: string, currency: string, timeZone: string, style: string): string =>
-  `it is ${name}, ${currency}, ${timeZone}, ${style} now`;
+export const shopStands = (
+  name: string,
+  currency: string,
+  timeZone: string,
+  style: string,
+  isPriceTold: boolean,
+): string =>
+  `it is ${name}, ${currency}, ${timeZone}, ${style} now, and the customer’s page ${isPriceTold ? 'tells' : 'leaves out'} the price`;
 export const atTheBenchAlready = (name: string): string => `${name} is at the bench already.`;
 export const benchIsFull = (most: number): string => `A bench has room for ${most} people.`;
 

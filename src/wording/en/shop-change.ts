@@ -13,7 +13,11 @@ const FACT_NAMES: Readonly<Record<string, string>> = {
   timeZone: 'Time zone',
   style: 'Dates and numbers',
   supplier: 'The simulated supplier',
+  customerPrice: 'Price on the customer’s page',
 };
+
+/** Whether the customer's page tells the price, in words. */
+export const customerPriceWord = { 'left-out': 'left out', told: 'told' } as const;
 
 const CODE = 'code.';
 const SCHOOL = 'school.';
@@ -55,5 +59,6 @@ export function shopChange({ what, value }: { readonly what: string; readonly va
   const school = SCHOOL_IDS.find((id) => id === name);
   if (changedPlace(what) === 'school' && school)
     return { name: schoolName[school], became: `to “${schoolAnswerWord(school, value ?? '')}”` };
-  return { name: FACT_NAMES[what] ?? name, became: `to ${value ?? 'nothing'}` };
+  const said = (customerPriceWord as Readonly<Record<string, string>>)[value ?? ''] ?? value;
+  return { name: FACT_NAMES[what] ?? name, became: `to ${said ?? 'nothing'}` };
 }

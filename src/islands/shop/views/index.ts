@@ -26,13 +26,7 @@ export interface ShopViewProps {
 export const viewAsked = (asked: string | null): ShopViewName =>
   SHOP_VIEW_NAMES.find((name) => name === asked) ?? 'limits';
 
-const VIEWS = laterEach(
-  SHOP_VIEW_NAMES,
-  import.meta.glob<{ readonly default: ComponentType<ShopViewProps> }>('./*.tsx'),
-);
-
-// The view that the page opens with is there before the page comes alive, and drawn as it does.
-if (!import.meta.env.SSR) await VIEWS[viewAsked(new URLSearchParams(location.search).get('view'))].fetch();
-
 /** What each tab shows. */
-export const SHOP_VIEW = viewsOf(VIEWS);
+export const SHOP_VIEW = viewsOf(
+  laterEach(SHOP_VIEW_NAMES, import.meta.glob<{ readonly default: ComponentType<ShopViewProps> }>('./*.tsx')),
+);

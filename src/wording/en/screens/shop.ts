@@ -6,6 +6,7 @@ import { plural } from '../plural';
 export const noSuchCurrencyOrZone = 'this currency or time zone does not exist';
 export const currency = 'Currency';
 export const timeZone = 'Time zone';
+export const priceOnTheCustomersPage = 'Price on the customer’s page';
 export const nameOfTheShop = 'Name of the shop';
 export const datesAndNumbersAreWritten = 'Dates and numbers are written';
 export const so = 'So:';
