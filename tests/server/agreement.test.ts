@@ -14,9 +14,9 @@ import { jobPlans } from '../../src/server/use-cases/plans';
 import { rulesInForce, rulesMark } from '../../src/server/use-cases/shop';
 import { signOff } from '../../src/server/use-cases/sign-off';
 import { slipView } from '../../src/server/use-cases/stock';
-import { appraisedJob } from '../../src/server/use-cases/appraised';
+import { appraisedJob, type AppraisedJob } from '../../src/server/use-cases/appraised';
 import { createJob } from '../../src/server/use-cases/take-in';
-import { PAPERS, writePaper } from '../../src/server/papers';
+import { PAPERS } from '../../src/server/papers';
 import { inSentence, money, nextSentence, partName, storyWord, verdictReason } from '../../src/wording';
 import { demoContext, type TestContext } from '../support/context';
 import { anySheet } from '../support/sheets';
@@ -36,18 +36,23 @@ interface Told {
   readonly view: JobView;
   readonly meaning: Meaning;
   readonly papers: Readonly<Record<keyof typeof PAPERS, Paper>>;
+  readonly job: AppraisedJob;
+  readonly parts: Awaited<ReturnType<typeof jobParts>>['parts'];
 }
 
 async function told(id: string): Promise<Told> {
   const view = await jobView(context, id);
   const standing = new Map(view.readings.map((reading) => [reading.path, { ...reading, conflict: null }]));
   const meaning = meaningOf({ standing, drafts: new Map() } as never, view, courseOf(view), 'Ines');
+  // As each paper is written, from a job that is read and appraised once for all of them.
+  const job = await appraisedJob(context, id);
   const written = await Promise.all(
-    Object.keys(PAPERS).map(
-      async (paper) => [paper, await writePaper(paper, { context, jobId: id, unit: 'mm', origin: '' })] as const,
+    Object.entries(PAPERS).map(
+      async ([name, paper]) => [name, await paper.write({ context, job, unit: 'mm', origin: '' })] as const,
     ),
   );
-  return { id, view, meaning, papers: Object.fromEntries(written) as Told['papers'] };
+  const { parts } = await jobParts(context, id);
+  return { id, view, meaning, papers: Object.fromEntries(written) as Told['papers'], job, parts };
 }
 
 const flat = (blocks: readonly PaperBlock[]): readonly PaperBlock[] =>
@@ -105,9 +110,8 @@ async function agreeOnParts(job: Told): Promise<void> {
 }
 
 /** Parts of the plan stand once on the slip, with the price and the count of the shelf, and nothing else contradicts them. */
-async function agreeOnOrder({ id, meaning, papers }: Told): Promise<void> {
-  const job = await appraisedJob(context, id);
-  const [slip, { parts }] = [await slipView(context, job), await jobParts(context, id)];
+async function agreeOnOrder({ meaning, papers, job, parts }: Told): Promise<void> {
+  const slip = await slipView(context, job);
   expect(slip.planned.map(({ sku, left, priceCents }) => ({ sku, left, priceCents }))).toEqual(
     parts.map(({ sku, left, priceCents }) => ({ sku, left, priceCents })),
   );
@@ -127,6 +131,18 @@ async function agreeOnOrder({ id, meaning, papers }: Told): Promise<void> {
   if (planned.length > 0) expect(card).not.toContain('Nothing is to be done');
 }
 
+/** The customer reads what was signed, part by part; nothing where a part of the plan was not taken. */
+function agreeOnPrice({ view, papers, parts }: Told): void {
+  const text = textOf(papers.customer);
+  const plan = view.job.state === 'open' ? null : view.signOffs[0]?.plan;
+  const isWhole = view.job.state !== 'handed-over' || parts.every(({ state }) => state === 'taken');
+  expect(text.includes('"Price"'), 'a price').toBe(Boolean(plan) && isWhole);
+  if (!plan || !isWhole) return;
+  const [heading] = text.split('"Price"').slice(1);
+  const amounts = [plan.costToday, ...(plan.parts ?? []).map(({ priceCents }) => priceCents)];
+  for (const amount of amounts) expect(heading).toContain(`"${money(amount, papers.customer.shop)}"`);
+}
+
 /** Stations are named by millimetres at which one lies, and by no number. */
 function agreeOnStations({ meaning, papers }: Told): void {
   const { appraisal } = meaning;
@@ -144,8 +160,7 @@ function agreeOnStations({ meaning, papers }: Told): void {
 }
 
 /** The three numbers of a new chain are those that are ordered and those for next time. */
-async function agreeOnNumbers({ id, meaning, papers }: Told): Promise<void> {
-  const { parts } = await jobParts(context, id);
+function agreeOnNumbers({ meaning, papers, parts }: Told): void {
   const chain = parts.find((part) => part.chain)?.chain;
   if (!chain || meaning.stories[0]?.moment === 'came') return;
   const numbers = flat(papers.slip.blocks).find((block) => block.is === 'numbers');
@@ -162,8 +177,9 @@ async function agree(id: string, moment: Moment): Promise<void> {
   );
   await agreeOnParts(job);
   await agreeOnOrder(job);
+  agreeOnPrice(job);
   agreeOnStations(job);
-  await agreeOnNumbers(job);
+  agreeOnNumbers(job);
 }
 
 /** Signs a job with one of its plans, or with none where it has none. */
