@@ -31,8 +31,12 @@ async function measureAgain(page) {
       await field.press('Enter');
     }
   }
+  await page.getByText('Saved', { exact: true }).waitFor();
   await page.getByRole('region', { name: 'Before and after' }).scrollIntoViewIfNeeded();
 }
+
+/** Pictures that are named are retaken; all where none is. */
+const WANTED = process.argv.slice(2);
 
 const PICTURES = [
   { name: 'bench', address: '/' },
@@ -111,6 +115,7 @@ try {
   const out = resolve(ROOT, 'docs/screenshots');
   mkdirSync(out, { recursive: true });
   for (const { name, address, job, step, page: sub, bench = 'light', size = SIZE, prepare } of PICTURES) {
+    if (WANTED.length > 0 && !WANTED.includes(name)) continue;
     const context = await browser.newContext({ viewport: size });
     await context.addCookies([
       { name: 'serrata-bench', value: bench, url: ADDRESS },

@@ -18,6 +18,7 @@ import { longWork, underLoad } from './load';
 import { manyParts } from './many-parts';
 import { KEYSTROKE_STATIONS, keystrokes } from './keystrokes';
 import { quantile, table, type Measured } from './table';
+import { throttled } from './throttled';
 import { scriptWeight } from './weights';
 
 const STATIONS = 12;
@@ -213,13 +214,14 @@ async function pages(): Promise<Measured[]> {
       JOBS,
     );
     return [
-      await weight(`${large}/`, 'Bench', 120),
-      await weight(largeBar, 'Job, at the bar', 220, 'bar'),
-      await weight(`${large}/counter`, 'Counter', 120),
-      await weight(`${large}/stock`, 'Stock', 120),
+      await weight(`${large}/`, 'Bench', 105),
+      await weight(largeBar, 'Job, at the bar', 200, 'bar'),
+      await weight(`${large}/counter`, 'Counter', 105),
+      await weight(`${large}/stock`, 'Stock', 105),
       ...ratios,
       await counter(large),
       ...(await keystrokes(small, longSheet(KEYSTROKE_STATIONS))),
+      ...(await throttled(smallBar)),
       ...(await underLoad(small)),
       ...(await longWork(large)),
     ];

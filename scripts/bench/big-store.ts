@@ -14,7 +14,7 @@ const OPEN_SHARE = 1000;
 export const PARTS_IN_STOCK = 20_000;
 const AT_ONCE = 500;
 
-const NOTHING_SIGNED = { signedOff: false, choices: null, handedOver: false, lacksParts: false, skus: [] };
+const NOTHING_SIGNED = { signedOff: false, choices: null, handedOver: false, lacksParts: false, plan: null, skus: [] };
 
 /** Fills a store with the demo, a large shelf, and so many jobs on top, one in a thousand of them open. */
 export async function fillStore(context: Context, jobs: number): Promise<void> {

@@ -11,8 +11,8 @@ const KEYS = 60;
 const ROUNDS = 6;
 
 /**
- * From a key to the redrawn screen on a bar of 2×24 stations: everything that follows from the key, layout included,
- * but not the browser's own painting. The share of keys that missed a frame stands in the second row, over all rounds.
+ * From a key to the field that shows it, on a bar of 2×24 stations: layout included, but not the browser's own painting,
+ * nor what the key means, which is drawn after it. The share of keys that missed a frame stands in the second row.
  */
 export async function keystrokes(address: string, sheet: WrittenBenchSheet): Promise<Measured[]> {
   const id = await newJob(address, sheet);
@@ -24,7 +24,7 @@ export async function keystrokes(address: string, sheet: WrittenBenchSheet): Pro
     const rounds: number[][] = [];
     for (let i = 0; i < ROUNDS; i += 1) rounds.push(await round(page));
     const all = rounds.flat();
-    const what = `key to redrawn screen, 2×${KEYSTROKE_STATIONS} stations`;
+    const what = `key to the field that shows it, 2×${KEYSTROKE_STATIONS} stations`;
     return [
       {
         what: `${what}, median of the quietest round`,

@@ -138,11 +138,21 @@ test('a shop says its currency, its zone and how it writes, and pages follow', a
   await page.getByLabel('Time zone').fill('America/Denver');
   await page.getByLabel('Dates and numbers are written').selectOption('de-DE');
   await expect(page.getByText(/1\.234,50.€, 31\.12\.2026, 08:30/)).toBeVisible();
+  await expect(page.getByLabel('Price on the customer’s page')).toHaveValue('told');
+  await page.getByLabel('Price on the customer’s page').selectOption('left out');
   await page.getByRole('button', { name: 'Write it down' }).click();
   await expect(page.getByText('Written down.')).toBeVisible();
+  await visit(page, '/shop?view=about');
+  await expect(page.getByLabel('Price on the customer’s page')).toHaveValue('left-out');
   await visit(page, '/stock');
   await expect(page.getByRole('table')).toContainText(/\d,\d\d.€/);
-  const data = { name: 'Lockgate Depot saw room', currency: 'GBP', timeZone: 'Europe/London', style: 'en-GB' };
+  const data = {
+    name: 'Lockgate Depot saw room',
+    currency: 'GBP',
+    timeZone: 'Europe/London',
+    style: 'en-GB',
+    customerPrice: 'told',
+  };
   expect((await page.request.put('/api/shop', { data })).status()).toBe(200);
 });
 

@@ -48,6 +48,7 @@ import {
   type Diagnosis,
 } from '../symptom';
 import { assessDriveSprocket, sprocketSound } from '../sprocket/checks';
+import { atOnce, type Stages } from '../stages';
 import { goingOut, type GoingOut } from './going-out';
 
 /** All that a sheet means, as data: the wording makes the document of it. */
@@ -89,31 +90,44 @@ export interface Appraisal extends GoingOut {
  *   none was signed, and what is condemned is renewed
  * @example appraise(sheet, DEFAULT_RULES, null).verdicts.bar.action // 'recondition'
  */
-export function appraise(
+export const appraise = (asRead: BenchSheet, rules: Rules, signed: SignedChoices | null): Appraisal =>
+  atOnce(appraising(asRead, rules, signed));
+
+/**
+ * The same a stage at a time, for who must answer others between.
+ * @example atOnce(appraising(sheet, DEFAULT_RULES, null)).verdicts.bar.action // 'recondition'
+ */
+export function* appraising(
   asRead: BenchSheet,
   { limits, codes, schools }: Rules,
   signed: SignedChoices | null,
-): Appraisal {
+): Stages<Appraisal> {
   const sheet = withOwnScatter(asRead);
   const identity = identify(sheet, codes);
-  const bar = assessBar(sheet, identity, limits, schools);
+  yield;
+  const bar = yield* assessBar(sheet, identity, limits, schools);
+  yield;
   const chain = assessChain(sheet, identity, limits, schools);
+  yield;
   const sprocket = assessDriveSprocket(sheet, limits);
   const nose = assessNose(sheet);
   const barNose = noseOnBar(sheet, nose);
   const checks = [...bar.checks, ...(barNose ? [barNose] : []), ...nose, ...chain.checks, ...sprocket];
   const verdicts = eachPart((part) => verdictOn(part, sheet, checks, bar, chain));
+  yield;
   const loop = assessLoop(sheet, identity, chain);
   const fit = judgeFit(fitContext(sheet, identity, sprocketSound(sprocket), verdicts, schools));
   const fitPlanned = signed ? asPlanned(fit, renewedParts(verdicts, signed)) : fit;
   const { teeth, sprocketKind: type, splines } = wantedOfDrive(sheet);
   const wanted = { teeth, type, splines, renewed: sheet.driveSprocket?.renewed };
   const order = decideOrder(identity, fitPlanned, classKnown(sheet, identity, schools), wanted, chain.sequence.ordered);
+  yield;
   const idle = idleReadings(asRead, bar.setting.ownLink !== null || bar.setting.linkThickness !== null);
   const told = toldOf(sheet, { checks, fit, loop, bar }, driftBelief(bar, chain));
   const school = schools.curvedCuts;
   const diagnoses = diagnose(told, school);
   const crooked = crookedOf(told, school);
+  yield;
   const next = nextMeasurements({
     sheet,
     identity,
@@ -125,11 +139,13 @@ export function appraise(
     diagnoses,
   }).filter((asked) => !isOfRenewed(asked, signed));
   const plan = measuringPlan(next);
+  yield;
   const hangsOn = eachPart((part) => factorsOf(verdicts[part], checks, bar, doneOn(part, sheet)));
   const lift = tensionCheck(sheet, identity.chain.pitch.value ?? identity.bar.pitch.value, limits, schools);
   // How it goes out speaks of no part that came in: it is looked at beside the verdicts.
   const all = [...checks, ...(lift ? [lift] : []), ...proofChecks(sheet, limits)];
   const doubts = eachPart((part) => hangsOn[part] && doubtOf(hangsOn[part], verdicts[part].action));
+  yield;
   return {
     identity,
     bar,

@@ -60,16 +60,24 @@ const besideOf = (found: readonly Found[], school: School): readonly Present[] =
 const forcedBy = (beside: readonly Present[]): number =>
   1 - beside.reduce((left, { cause, present }) => (FORCES.includes(cause) ? left * (1 - present) : left), 1);
 
-/** How causes rank in a complaint, by how likely each is present. */
+/**
+ * How causes rank in a complaint, by how likely each is present.
+ * @returns ranks them for any chances; it is asked of the same causes, in the same order, each time
+ */
 function rankingFor(symptom: Symptom, beside: readonly Present[], drift: DriftBelief, school: School) {
   const side = sideOf(symptom);
-  // The cuts are drawn for the first chances that are asked about, and weighed anew for all others.
+  // What aggravates a cause does not hang on the chances that are asked about.
+  let strengths: ReturnType<typeof aggravated> | null = null;
+  // The cuts are drawn for the first of them, and weighed anew for all others.
   let rank: ReturnType<typeof crookedCuts> | null = null;
   return (present: readonly Present[]): Ranking => {
-    const raised = aggravated(present, beside);
+    strengths ??= aggravated(present, beside);
+    const raised = strengths.map((each, i) => ({ ...each, present: present[i]!.present }));
     if (side === null) return noisyOr(raised);
-    const by = new Map(raised.map(({ cause, aggravatedBy }) => [cause, aggravatedBy]));
-    rank ??= crookedCuts(driftParts(raised, drift, forcedBy(beside), school), side, (cause) => by.get(cause) ?? []);
+    if (rank === null) {
+      const by = new Map(raised.map(({ cause, aggravatedBy }) => [cause, aggravatedBy]));
+      rank = crookedCuts(driftParts(raised, drift, forcedBy(beside), school), side, (cause) => by.get(cause) ?? []);
+    }
     return rank(Float64Array.from(raised, (each) => each.present));
   };
 }

@@ -8,7 +8,6 @@ import { Plates } from '../../ui/parts/Plates';
 import { Frame } from '../frame/Frame';
 import { focusFirst, focusNextStep, focusPlace } from '../frame/focus';
 import { useFrame } from '../frame/frame-context';
-import { useHydrated } from '../frame/hydrated';
 import { whenIdle } from '../frame/idle';
 import { useKeys } from '../frame/keys';
 import { WhereTroubleEnds } from '../frame/Trouble';
@@ -20,7 +19,7 @@ import { firstStep, goesOn } from './first-step';
 import { JobLayout } from './JobLayout';
 import { Opening } from './Opening';
 import { StepList } from './StepList';
-import { fetchStepsAhead, STEP_VIEWS } from './steps';
+import { fetchStep, fetchStepsAhead, STEP_VIEWS } from './steps';
 import type { Measuring } from './step-props';
 import { JobProvider, useJob } from './store/JobContext';
 import { useKept } from './store/use-kept';
@@ -41,10 +40,9 @@ export function JobPage({ sent, preferences, step }: JobPageProps) {
   const view = useMemo(() => unpackJob(sent), [sent]);
   const [opened, setOpened] = useState(false);
   const onOpened = useCallback(() => setOpened(true), []);
-  const isAlive = useHydrated();
   return (
     <Frame shop={view.shop} preferences={preferences} place="bench" fixed waits={!opened}>
-      {isAlive ? <JobInFrame view={view} asked={step} onOpened={onOpened} /> : <Opening view={view} asked={step} />}
+      <JobInFrame view={view} asked={step} onOpened={onOpened} />
     </Frame>
   );
 }
@@ -52,7 +50,12 @@ export function JobPage({ sent, preferences, step }: JobPageProps) {
 function JobInFrame({ view, asked, onOpened }: { view: JobView; asked: string; onOpened: () => void }) {
   const { who } = useFrame();
   return (
-    <JobProvider view={view} who={who || UNNAMED}>
+    <JobProvider
+      view={view}
+      who={who || UNNAMED}
+      fetch={() => fetchStep(firstStep(asked, view.kept.next.step))}
+      meanwhile={<Opening view={view} asked={asked} />}
+    >
       <Job asked={asked} onOpened={onOpened} />
     </JobProvider>
   );

@@ -12,7 +12,7 @@ const WORD = { done: texts.done, open: texts.open, 'not-needed': texts.notNeeded
 
 function missingText({ state, missing }: StepState): string {
   if (state !== 'open' || missing.length === 0) return WORD[state];
-  return `open: ${list(missing.map(readingName))}`;
+  return `${WORD.open}: ${list(missing.map(readingName))}`;
 }
 
 interface StepListProps {

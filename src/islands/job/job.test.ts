@@ -10,7 +10,7 @@ import { fitted } from './photos/shrink';
 import { destinationOf } from './places';
 import { jointsOf, platesOf, setJointsOf } from './plates';
 import type { Snapshot, Standing } from './store/job-store';
-import { fieldState } from './store/useField';
+import { fieldState, heldAt } from './store/useField';
 
 const entry = (path: string, text: string): Entry => ({ path, text, unit: 'mm' });
 
@@ -203,7 +203,7 @@ describe('photographs', () => {
 describe('a length as a field shows it', () => {
   const shown = (text: string, typedIn: 'mm' | 'in', shownIn: 'mm' | 'in') => {
     const { snapshot, entered } = screen({ path: 'bar.thickness', text, unit: typedIn });
-    return fieldState('bar.thickness', snapshot, entered, shownIn).text;
+    return fieldState('bar.thickness', heldAt('bar.thickness', snapshot), entered, shownIn).text;
   };
 
   it('is like its neighbours, whether its unit was typed or not', () => {

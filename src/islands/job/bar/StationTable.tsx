@@ -1,7 +1,7 @@
 import { memo, useCallback, useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { useFrame } from '../../frame/frame-context';
 import { Conflict } from '../parts/Conflict';
-import { useJob, useJobStore } from '../store/JobContext';
+import { useJob, useJobStore, useOfStore } from '../store/JobContext';
 import type { InstrumentId } from '../../../core/quantity';
 import { instrumentShort } from '../../../wording';
 import { writtenBy } from '../../caliper/field';
@@ -9,7 +9,7 @@ import { TOOL_KEY } from '../tools/tool-in-hand';
 import type { Snapshot } from '../store/job-store';
 import { keeping } from '../store/keeping';
 import type { Meaning } from '../store/meaning';
-import { fieldState, useFieldActions, type FieldState } from '../store/useField';
+import { fieldState, heldAt, useFieldActions, type FieldState } from '../store/useField';
 import { plannedText, type Edge, type StationRow } from './stations';
 import * as texts from '#language/screens/job-bar';
 
@@ -34,9 +34,10 @@ interface StationTableProps {
 /** Readings of one edge. Enter walks near → far → width → next station; arrows move; `[` and `]` change the edge. */
 export function StationTable({ edge, rows, selected, onSelect, onEdge }: StationTableProps) {
   const { unit } = useFrame();
-  const { snapshot, entered } = useJob();
+  const { entered } = useJob();
+  const readings = useOfStore((snapshot) => snapshot);
   const [fieldsOf] = useState(() => keeping(rowFields));
-  const fields = fieldsOf(rows, snapshot, entered, unit);
+  const fields = fieldsOf(rows, readings, entered, unit);
   const table = useRef<HTMLTableElement>(null);
   // A caret that stood in the table begins the other edge where its path begins.
   useEffect(() => {
@@ -136,7 +137,10 @@ function rowFields(
   unit: 'mm' | 'in',
 ): readonly RowFields[] {
   return rows.map(({ path }) => {
-    const field = (column: Column) => fieldState(`${path}.${column}`, readings, entered, unit);
+    const field = (column: Column) => {
+      const at = `${path}.${column}`;
+      return fieldState(at, heldAt(at, readings), entered, unit);
+    };
     return { at: field('at'), near: field('near'), far: field('far'), mouth: field('mouth') };
   });
 }
@@ -249,7 +253,7 @@ function Cell({ row, column, cell, label, field, at, sayId, onSelect, onKeyDown 
         onKeyDown={(event) => {
           if (event.key === TOOL_KEY && actions.cycleTool(field.path)) event.preventDefault();
           if (event.key === '[' || event.key === ']' || event.key === 'Enter') enter();
-          onKeyDown(event, !field.wrong);
+          onKeyDown(event, actions.isRight(field.path));
         }}
       />
       {field.tool && (

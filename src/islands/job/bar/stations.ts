@@ -106,6 +106,7 @@ export function drawnStation(row: StationRow, { stations, dressing, belief }: Ed
     farBelieved: station?.far ? (believed?.far.value ?? null) : null,
     nearAfter: middle(station?.after?.near),
     farAfter: middle(station?.after?.far),
+    rut: station?.rut?.value ?? null,
   };
 }
 

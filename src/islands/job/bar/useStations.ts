@@ -2,7 +2,7 @@ import { useCallback, useState } from 'react';
 import type { ProfileBand, ProfilePoint } from '../../../ui/drawings/profile-frame';
 import type { Appraisal } from '../../../core/assess';
 import { stationOf } from '../../../core/declared';
-import { useJob } from '../store/JobContext';
+import { useJob, useOfStore } from '../store/JobContext';
 import type { Snapshot } from '../store/job-store';
 import { keeping } from '../store/keeping';
 import type { Meaning } from '../store/meaning';
@@ -69,12 +69,13 @@ const bothBands = ({ edges }: Appraisal['bar']): Stations['bands'] => ({
 
 /** Holds the chosen station; a wish to go to a reading of a station chooses it. */
 export function useStations(): Stations {
-  const { appraisal, entered, snapshot } = useJob();
+  const { appraisal, entered } = useJob();
+  const readings = useOfStore((snapshot) => snapshot);
   const [added, setAdded] = useState<readonly Added[]>([]);
   const [rowsOf] = useState(() => keeping(bothRows));
   const [drawn] = useState(() => keeping(bothDrawn));
   const [banded] = useState(() => keeping(bothBands));
-  const rows = rowsOf(snapshot, entered, added);
+  const rows = rowsOf(readings, entered, added);
   const [chosen, setChosen] = useState<Selected>({ edge: 'A', key: rows.A[0]?.key ?? '0' });
   useTarget((path, at) => {
     const wanted = stationOf(path);

@@ -4,7 +4,8 @@ import type { ReadingPath } from '../../../core/sheet';
 import type { RibbonCutter, RibbonDamage } from '../../../ui/drawings/CutterRibbon';
 import { choiceLabel, sentence } from '../../../wording';
 import { useFrame } from '../../frame/frame-context';
-import { useJob } from '../store/JobContext';
+import { useJob, useOfStore } from '../store/JobContext';
+import type { Snapshot } from '../store/job-store';
 import { cutterSlots, damageSlots, type CutterSlots, type Side } from './cutter-slots';
 import * as texts from '#language/screens/job-chain';
 
@@ -32,6 +33,11 @@ function useExpected(): number | null {
   return links !== null && sequence ? Math.ceil(Math.max(...cuttersExpected(links, sequence)) / 2) : null;
 }
 
+const bothSlots = (readings: Snapshot): CutterRow['slots'] => ({
+  left: cutterSlots('left', readings),
+  right: cutterSlots('right', readings),
+});
+
 /** Reads the cutters of both sides off what was typed. */
 export function useCutters(): CutterRow {
   const { snapshot, entered } = useJob();
@@ -39,11 +45,13 @@ export function useCutters(): CutterRow {
   const expected = useExpected();
   const chain = entered.sheet.chain ?? {};
   const typed = damageSlots(snapshot).there;
-  const slots = { left: cutterSlots('left', snapshot), right: cutterSlots('right', snapshot) };
+  // What is typed into goes on with the key; what is drawn belongs to the readings it was worked out from.
+  const slots = bothSlots(useOfStore((readings) => readings));
+  const drawn = bothSlots(snapshot);
   const isRefused = (path: ReadingPath) => entered.refused.some((each) => each.path === path);
 
   const side = (name: Side): readonly RibbonCutter[] => {
-    const { paths } = slots[name];
+    const { paths } = drawn[name];
     const [list, after] =
       name === 'left' ? [chain.cuttersLeft, chain.after?.cuttersLeft] : [chain.cuttersRight, chain.after?.cuttersRight];
     const read = paths.filter((path) => !isRefused(path));

@@ -1,6 +1,6 @@
 import { DAMAGE_KINDS } from '../../../core/declared';
 import type { ReadingPath } from '../../../core/sheet';
-import { useJob } from '../store/JobContext';
+import { useOfStore } from '../store/JobContext';
 import { useFieldActions } from '../store/useField';
 import { damageSlots, type Side } from './cutter-slots';
 
@@ -21,11 +21,11 @@ const FIELDS = ['side', 'cutter', 'kind', 'place', 'setBack'] as const;
 
 /** Connects a cutter with its damage: one entry of the list holds which cutter, what kind, how far back. */
 export function useDamage(side: Side, cutter: number): CutterDamage {
-  const { snapshot } = useJob();
+  const readings = useOfStore((snapshot) => snapshot);
   const { set } = useFieldActions();
-  const { there, next } = damageSlots(snapshot);
+  const { there, next } = damageSlots(readings);
   const own = there.find((each) => each.side === side && each.cutter === cutter);
-  const said = own && snapshot.standing.get(`chain.damage.${own.index}.kind`)?.text;
+  const said = own && readings.standing.get(`chain.damage.${own.index}.kind`)?.text;
   return {
     index: own?.index ?? null,
     path: `chain.damage.${own?.index ?? next}.kind`,

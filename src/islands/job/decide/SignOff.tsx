@@ -6,7 +6,7 @@ import { actionWord, choicesSentence, customerSentence, list, money, partName, s
 import { api, RequestFailed } from '../../frame/api';
 import { useFrame } from '../../frame/frame-context';
 import { Group } from '../parts/StepHead';
-import { useJob } from '../store/JobContext';
+import { isSaved, useJob, useOfStore } from '../store/JobContext';
 import * as texts from '#language/screens/job-decide';
 
 /** Refusals that mean: what was looked at is not what stands now. */
@@ -50,6 +50,9 @@ function SinceThen({ signed }: { readonly signed: JobView['signOffs'][number]['a
 /** Signing off keeps the sheet, the limits and the assessment as they stand, with who and when. */
 export function SignOff({ onOpen, plan, supplier }: SignOffProps) {
   const { view, snapshot, appraisal } = useJob();
+  // What is signed is what is drawn: a reading that has just come is looked at first.
+  const { lastReading } = snapshot;
+  const isDrawn = useOfStore((readings) => isSaved(readings) && readings.lastReading === lastReading);
   const { who } = useFrame();
   const [busy, setBusy] = useState(false);
   const [refused, setRefused] = useState<{ message: string; lookAgain: boolean } | null>(null);
@@ -65,7 +68,7 @@ export function SignOff({ onOpen, plan, supplier }: SignOffProps) {
         action === 'sign-off'
           ? {
               by: who,
-              upToReading: snapshot.lastReading,
+              upToReading: lastReading,
               rules: view.rulesMark,
               plan: plan && chosenPlan(plan, reason, supplier),
             }
@@ -96,7 +99,7 @@ export function SignOff({ onOpen, plan, supplier }: SignOffProps) {
               {last.plan.reason !== '' && texts.because(last.plan.reason)}.
             </>
           )}
-          {snapshot.lastReading > last.upToReading && texts.readingsHaveComeInSince}
+          {lastReading > last.upToReading && texts.readingsHaveComeInSince}
         </p>
       )}
       {last && <SinceThen signed={last.actions} />}
@@ -150,7 +153,7 @@ export function SignOff({ onOpen, plan, supplier }: SignOffProps) {
           <button
             type="button"
             className="act"
-            disabled={busy || snapshot.saving !== 'saved' || who === '' || lacksReason}
+            disabled={busy || !isDrawn || who === '' || lacksReason}
             onClick={() => void send('sign-off')}
           >
             {who === '' ? texts.sayWhoIsHere : texts.signOffAs(who)}

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import type { PlansView } from '../../../contract';
 import { api, failure } from '../../frame/api';
-import { useJob } from '../store/JobContext';
+import { isSaved, useJob, useOfStore } from '../store/JobContext';
 import * as texts from '#language/screens/job-decide';
 
 /** The plans of a job, as far as they are there. */
@@ -16,9 +16,10 @@ export type PlansState =
  * @param supplier whether the supplier is asked for the chain too
  */
 export function usePlans(supplier: boolean): PlansState {
-  const { view, snapshot } = useJob();
+  const { view } = useJob();
+  const lastReading = useOfStore((readings) => readings.lastReading);
   const [state, setState] = useState<PlansState>({ is: 'asking' });
-  const isStored = snapshot.saving === 'saved';
+  const isStored = useOfStore(isSaved);
   const { id } = view.job;
   useEffect(() => {
     if (!isStored) return;
@@ -31,6 +32,6 @@ export function usePlans(supplier: boolean): PlansState {
     return () => {
       isStale = true;
     };
-  }, [id, isStored, snapshot.lastReading, view.rulesMark, supplier]);
+  }, [id, isStored, lastReading, view.rulesMark, supplier]);
   return state;
 }

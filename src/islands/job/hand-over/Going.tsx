@@ -4,7 +4,7 @@ import { Notice } from '../../../ui/parts/Notice';
 import { api, failure } from '../../frame/api';
 import { useFrame } from '../../frame/frame-context';
 import { Group } from '../parts/StepHead';
-import { useJob } from '../store/JobContext';
+import { isSaved, useJob, useOfStore } from '../store/JobContext';
 import * as texts from '#language/screens/job-hand-over';
 import { visitAgreed } from '../../../wording';
 
@@ -18,7 +18,8 @@ interface GoingProps {
  * reason.
  */
 export function Going({ view: { draft, last, upToReading }, onHandedOver }: GoingProps) {
-  const { view, snapshot } = useJob();
+  const { view } = useJob();
+  const isStored = useOfStore(isSaved);
   const { who } = useFrame();
   const [note, setNote] = useState('');
   const [day, setDay] = useState<string | null>(null);
@@ -112,7 +113,7 @@ export function Going({ view: { draft, last, upToReading }, onHandedOver }: Goin
       <button
         type="button"
         className="act"
-        disabled={busy || snapshot.saving !== 'saved' || who === '' || lacksReason}
+        disabled={busy || !isStored || who === '' || lacksReason}
         onClick={() => void send()}
       >
         {who === '' ? texts.sayWhoIsHere : texts.handOverAs(who)}

@@ -41,8 +41,8 @@ export function EntryField({
     if (event.key !== 'Enter') return;
     event.preventDefault();
     field.enter();
-    if (onEnter) onEnter(!field.wrong);
-    else if (!field.wrong) walkOn(event.currentTarget);
+    if (onEnter) onEnter(field.isRight());
+    else if (field.isRight()) walkOn(event.currentTarget);
   };
   return (
     // A place that was contradicted takes the row: both texts and the choice need room.

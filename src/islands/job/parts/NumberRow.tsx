@@ -1,7 +1,7 @@
 import { useRef } from 'react';
 import { isWithin } from '../../../core/sheet';
 import { EntryField } from './EntryField';
-import { useJob } from '../store/JobContext';
+import { useOfStore } from '../store/JobContext';
 
 /** Lists of lengths that are typed one after the other. */
 type ListPath =
@@ -20,9 +20,9 @@ interface NumberRowProps {
 
 /** Many of a kind typed with number and Enter: there is always one empty field more. */
 export function NumberRow({ path, label, title, least = 4 }: NumberRowProps) {
-  const { snapshot } = useJob();
+  const { standing, drafts } = useOfStore((readings) => readings);
   const row = useRef<HTMLDivElement>(null);
-  const filled = [...snapshot.standing.values(), ...snapshot.drafts.values()].flatMap((entry) =>
+  const filled = [...standing.values(), ...drafts.values()].flatMap((entry) =>
     isWithin(entry.path, path) && entry.text.trim() !== '' ? [Number(entry.path.slice(path.length + 1))] : [],
   );
   const count = Math.max(least, ...filled.map((key) => key + 2));

@@ -20,7 +20,7 @@ import { OrderedParts } from '../order/OrderedParts';
 import { StockAnswers } from '../order/StockAnswers';
 import { Field } from '../parts/Field';
 import { Group, StepHead } from '../parts/StepHead';
-import { useJob } from '../store/JobContext';
+import { isSaved, useJob, useOfStore } from '../store/JobContext';
 import { useJobData } from '../store/use-job-data';
 import * as texts from '#language/screens/job-order';
 
@@ -28,7 +28,8 @@ import * as texts from '#language/screens/job-order';
  * The order slip: three numbers once all are settled, the class that must not be stepped up, and what stock answers.
  */
 export default function OrderSlip() {
-  const { appraisal, view, snapshot } = useJob();
+  const { appraisal, view } = useJob();
+  const isStored = useOfStore(isSaved);
   const parts = useJobData<JobPartsView>('parts.json');
   const planned = parts.data !== null && parts.data !== 'failed' ? parts.data.parts : [];
   // The chain of a signed plan is the one that is ordered, whatever the old one was.
@@ -39,7 +40,7 @@ export default function OrderSlip() {
   return (
     <>
       <StepHead title={texts.orderSlip}>
-        {'order' in order && snapshot.saving === 'saved' && (
+        {'order' in order && isStored && (
           <a className="flex quiet items-center gap-2" href={`/jobs/${view.job.id}/slip`}>
             <Printer size={17} aria-hidden="true" />
             {texts.pageToPrint}

@@ -5,7 +5,7 @@ import type { Part } from '../../../core/reading';
 import { readingAt } from '../../../core/sheet';
 import { Tabbed, TabList, TabPanel } from '../../../ui/parts/Tabs';
 import { StepHead } from '../parts/StepHead';
-import { useJob } from '../store/JobContext';
+import { isSaved, useJob, useOfStore } from '../store/JobContext';
 import type { StepProps } from '../step-props';
 import { useTarget } from '../target';
 import { ReworkBar } from '../rework/ReworkBar';
@@ -27,7 +27,8 @@ const VIEW_IDS = Object.keys(VIEWS) as ViewId[];
  * work.
  */
 export default function Rework({ onPart }: StepProps) {
-  const { appraisal, stories, view: job, snapshot } = useJob();
+  const { appraisal, stories, view: job } = useJob();
+  const isStored = useOfStore(isSaved);
   const goes = (part: Part) => stories.some((story) => story.part === part && isRenewed(story));
   const calling = VIEW_IDS.filter(
     (id) => goes(VIEWS[id].part) || appraisal.verdicts[VIEWS[id].part].operations.length > 0,
@@ -40,7 +41,7 @@ export default function Rework({ onPart }: StepProps) {
     <Tabbed chosen={view} onChoose={setView}>
       <StepHead title={title}>
         <TabList label={texts.partsToWorkOn} tabs={VIEW_IDS.map((id) => ({ id, name: VIEWS[id].tab }))} />
-        {calling.length > 0 && snapshot.saving === 'saved' && (
+        {calling.length > 0 && isStored && (
           <a className="flex quiet items-center gap-2" href={`/jobs/${job.job.id}/work-card`}>
             <Printer size={17} aria-hidden="true" />
             {texts.workCardToPrint}

@@ -1,9 +1,20 @@
-import { createContext, useContext, useEffect, useMemo, useState, useSyncExternalStore, type ReactNode } from 'react';
+import {
+  createContext,
+  startTransition,
+  useCallback,
+  useContext,
+  useEffect,
+  useMemo,
+  useState,
+  useSyncExternalStore,
+  type ReactNode,
+} from 'react';
 import type { JobView, PutReadingsReply } from '../../../contract';
 import { api, RequestFailed } from '../../frame/api';
+import { afterPaint, inTurns } from '../../frame/turns';
 import { JobStore, type Outside, type Snapshot } from './job-store';
 import { keeping } from './keeping';
-import { courseOf, meaningOf, type Meaning } from './meaning';
+import { courseOf, meaning, meaningOf, type Meaning } from './meaning';
 import { Outbox } from './outbox';
 
 /** How often a visible screen asks for what other machines have stored. */
@@ -11,6 +22,7 @@ const LOOK_AGAIN_MS = 15_000;
 
 interface JobValue extends Meaning {
   readonly view: JobView;
+  /** What was typed, as it stood when this was worked out. */
   readonly snapshot: Snapshot;
   readonly signedOff: boolean;
 }
@@ -18,7 +30,7 @@ interface JobValue extends Meaning {
 const JobContext = createContext<JobValue | null>(null);
 const StoreContext = createContext<JobStore | null>(null);
 
-/** The job on this screen: what was typed, and what it means. */
+/** The job on this screen: what was typed, and what it means. It follows a key in its own time: see `useOfStore`. */
 export function useJob(): JobValue {
   const job = useContext(JobContext);
   if (!job) throw new Error('useJob is used outside a job.');
@@ -34,6 +46,18 @@ export function useJobStore(): JobStore {
   if (!store) throw new Error('useJobStore is used outside a job.');
   return store;
 }
+
+/**
+ * Something of the readings as they are at this moment: what a field shows, and what an act waits for. Screens that
+ * tell what the readings mean take `useJob`, which is drawn after the key is.
+ */
+export function useOfStore<T>(select: (snapshot: Snapshot) => T): T {
+  const store = useJobStore();
+  return useSyncExternalStore(store.subscribe, () => select(store.getSnapshot()));
+}
+
+/** Whether all that was entered is stored. */
+export const isSaved = ({ saving }: Snapshot): boolean => saving === 'saved';
 
 const channelName = (jobId: string): string => `serrata:job:${jobId}`;
 
@@ -87,35 +111,128 @@ function useKeepingUp(store: JobStore, jobId: string, who: string): void {
   }, [store, jobId, who]);
 }
 
+/** A job whose readings are there, and what they mean: worked out before anything is drawn of it. */
+interface Begun {
+  readonly view: JobView;
+  readonly who: string;
+  readonly store: JobStore;
+  readonly meaning: Meaning;
+}
+
+/**
+ * Begins a job in turns of its own, so that the page it opens on goes on answering.
+ * @param beside what is fetched meanwhile
+ * @param onView hears of limits, codes, schools, photographs and sign-offs that were changed elsewhere
+ * @returns null until all is there
+ */
+function useBegun(
+  view: JobView,
+  who: string,
+  beside: () => Promise<void>,
+  onView: (view: JobView) => void,
+): Begun | null {
+  const [begun, setBegun] = useState<Begun | null>(null);
+  const [given] = useState({ view, who });
+  const [meanwhile] = useState(() => beside);
+  useEffect(() => {
+    let isGone = false;
+    const { job, readings } = given.view;
+    const box = new Outbox(window.localStorage, `serrata:outbox:${job.id}`, crypto.randomUUID());
+    const store = new JobStore(readings, box, outsideOf(job.id, onView));
+    const stages = meaning(store.getSnapshot(), given.view, courseOf(given.view), given.who);
+    Promise.all([inTurns(stages, () => isGone), meanwhile()]).then(
+      // Drawn as a transition: what is pressed meanwhile comes first.
+      ([found]) => found && startTransition(() => setBegun({ ...given, store, meaning: found })),
+      // What goes wrong is said where troubles of drawing are.
+      (error: unknown) =>
+        setBegun(() => {
+          throw error;
+        }),
+    );
+    return () => {
+      isGone = true;
+    };
+  }, [given, meanwhile, onView]);
+  return begun;
+}
+
+/** Lists of a meaning that are long, and of which little is drawn. */
+const AFRESH = ['checks', 'stations', 'figures', 'hangsOn'];
+
+/** What the readings mean: what was worked out as the job began, and then anew at every keystroke. */
+function useMeaning(begun: Begun, { standing, drafts }: Snapshot, view: JobView, who: string): Meaning {
+  const [first] = useState({ ...begun, standing, drafts });
+  const [find] = useState(() => keeping(meaningOf, AFRESH, first.meaning));
+  return useMemo(() => {
+    const given = { standing, drafts, view, who };
+    const isFirst = (Object.keys(given) as (keyof typeof given)[]).every((each) => given[each] === first[each]);
+    return isFirst ? first.meaning : find(given, view, courseOf(view), who);
+  }, [first, find, standing, drafts, view, who]);
+}
+
 interface JobProviderProps {
+  readonly view: JobView;
+  readonly who: string;
+  /** Fetched before the job is there. */
+  readonly fetch: () => Promise<void>;
+  /** Shown until the job is there. */
+  readonly meanwhile: ReactNode;
+  readonly children: ReactNode;
+}
+
+/** Holds a job's readings and computes, at every keystroke, what they mean. */
+export function JobProvider({ view: arrived, who, fetch, meanwhile, children }: JobProviderProps) {
+  const [view, setView] = useState(arrived);
+  const onView = useCallback(
+    (next: JobView) => setView((before) => (besideReadings(before) === besideReadings(next) ? before : next)),
+    [],
+  );
+  const begun = useBegun(arrived, who, fetch, onView);
+  return begun ? (
+    <Held begun={begun} view={view} who={who}>
+      {children}
+    </Held>
+  ) : (
+    meanwhile
+  );
+}
+
+interface HeldProps {
+  readonly begun: Begun;
   readonly view: JobView;
   readonly who: string;
   readonly children: ReactNode;
 }
 
-/** Holds a job's readings and computes, at every keystroke, what they mean. */
-export function JobProvider({ view: arrived, who, children }: JobProviderProps) {
-  // Limits, codes, schools, photographs and sign-offs that were changed elsewhere arrive with the readings.
-  const [view, setView] = useState(arrived);
-  const [store] = useState(() => {
-    return new JobStore(
-      view.readings,
-      new Outbox(window.localStorage, `serrata:outbox:${view.job.id}`, crypto.randomUUID()),
-      outsideOf(view.job.id, (next) =>
-        setView((before) => (besideReadings(before) === besideReadings(next) ? before : next)),
-      ),
-    );
-  });
-  const snapshot = useSyncExternalStore(store.subscribe, store.getSnapshot);
+/**
+ * The readings as they are once the key that changed them is on the screen: a key is shown first and then judged, and
+ * on a slow machine neither it nor the next one waits.
+ */
+function useShown(store: JobStore): Snapshot {
+  const [shown, setShown] = useState(store.getSnapshot);
+  useEffect(() => {
+    let waits = false;
+    const follow = () => {
+      waits = false;
+      startTransition(() => setShown(store.getSnapshot()));
+    };
+    const changed = () => {
+      if (!waits) afterPaint(follow);
+      waits = true;
+    };
+    changed();
+    return store.subscribe(changed);
+  }, [store]);
+  return shown;
+}
+
+function Held({ begun, view, who, children }: HeldProps) {
+  const { store } = begun;
+  const snapshot = useShown(store);
   useKeepingUp(store, view.job.id, who);
   const { signedOff } = courseOf(view);
-  const [find] = useState(() => keeping(meaningOf, ['checks', 'stations', 'figures', 'hangsOn']));
-  const { standing, drafts } = snapshot;
-  const meaning = useMemo(
-    () => find({ standing, drafts }, view, courseOf(view), who),
-    [find, standing, drafts, view, who],
-  );
-  const value = useMemo(() => ({ view, snapshot, signedOff, ...meaning }), [view, snapshot, signedOff, meaning]);
+  const means = useMeaning(begun, snapshot, view, who);
+  const value = useMemo(() => ({ view, snapshot, signedOff, ...means }), [view, snapshot, signedOff, means]);
   return (
     <StoreContext value={store}>
       <JobContext value={value}>{children}</JobContext>

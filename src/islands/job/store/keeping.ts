@@ -5,13 +5,15 @@
  * @param work pure; answers with plain objects, lists and values
  * @param afresh keys whose contents are taken as they come: long lists from which little is drawn, dearer to compare
  *   than to draw
+ * @param begun an answer that was worked out already
  */
 export function keeping<A extends readonly unknown[], R>(
   work: (...given: A) => R,
   afresh: readonly string[] = [],
+  begun?: R,
 ): (...given: A) => R {
   const notCompared = new Set(afresh);
-  let last: unknown;
+  let last: unknown = begun;
   return (...given) => {
     const answer = keepWhatHolds(last, work(...given), notCompared);
     last = answer;

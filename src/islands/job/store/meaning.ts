@@ -1,5 +1,6 @@
-import { appraise, type Appraisal, type Rules } from '../../../core/assess';
+import { appraising, type Appraisal, type Rules } from '../../../core/assess';
 import { partStories, type JobCourse, type PartStory } from '../../../core/course';
+import { atOnce, type Stages } from '../../../core/stages';
 import { stepStates, type StepState } from '../../../core/workflow';
 import { sheetFromEntries, type EnteredSheet } from '../../../core/sheet';
 import type { JobView } from '../../../contract';
@@ -15,19 +16,21 @@ export interface Meaning {
 }
 
 /**
- * Reads what was typed, entered or not, as a sheet and assesses it.
+ * Reads what was typed, entered or not, as a sheet and assesses it, a stage at a time.
  * @param who is at the bench
  */
-export function meaningOf(
+export function* meaning(
   { standing, drafts }: Pick<Snapshot, 'standing' | 'drafts'>,
   rules: Rules,
   course: JobCourse,
   who: string,
-): Meaning {
+): Stages<Meaning> {
   // What is being typed is in the hand of who is here.
   const typed = [...drafts.values()].map((draft) => ({ ...draft, by: who }));
   const { sheet, refused, stationKeys } = sheetFromEntries([...standing.values(), ...typed], rules.studies);
-  const appraisal = appraise(sheet, rules, course.choices);
+  yield;
+  const appraisal = yield* appraising(sheet, rules, course.choices);
+  yield;
   return {
     entered: { sheet, refused, stationKeys },
     appraisal,
@@ -35,6 +38,9 @@ export function meaningOf(
     stories: partStories(sheet, appraisal.verdicts, course),
   };
 }
+
+/** The same in one go. */
+export const meaningOf = (...given: Parameters<typeof meaning>): Meaning => atOnce(meaning(...given));
 
 /** What became of the job beside its readings. */
 export function courseOf({ job, signOffs, choices }: Pick<JobView, 'job' | 'signOffs' | 'choices'>): JobCourse {

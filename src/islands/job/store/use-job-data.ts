@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useState } from 'react';
 import { api } from '../../frame/api';
-import { useJob } from './JobContext';
+import { isSaved, useJob, useOfStore } from './JobContext';
 
 /** What the server says of a job beside its readings. */
 export interface JobData<T> {
@@ -15,9 +15,10 @@ export interface JobData<T> {
  * @param name of the answer, behind the job's own address
  */
 export function useJobData<T>(name: string): JobData<T> {
-  const { view, snapshot } = useJob();
+  const { view } = useJob();
+  const lastReading = useOfStore((readings) => readings.lastReading);
   const [data, setData] = useState<T | 'failed' | null>(null);
-  const isStored = snapshot.saving === 'saved';
+  const isStored = useOfStore(isSaved);
   const { id } = view.job;
   useEffect(() => {
     if (!isStored) return;
@@ -29,6 +30,6 @@ export function useJobData<T>(name: string): JobData<T> {
     return () => {
       isStale = true;
     };
-  }, [id, name, isStored, snapshot.lastReading, view.rulesMark]);
+  }, [id, name, isStored, lastReading, view.rulesMark]);
   return { data, put: useCallback((answer: T) => setData(answer), []) };
 }

@@ -1,10 +1,10 @@
 import { useMemo } from 'react';
 import type { InstrumentId } from '../../../core/quantity';
-import type { EntryProblem, ReadingPath } from '../../../core/sheet';
+import { sheetFromEntries, type Entry, type EntryProblem, type ReadingPath } from '../../../core/sheet';
 import { entryProblem, UNNAMED } from '../../../wording';
 import { useFrame } from '../../frame/frame-context';
 import { lengthAt, nextTool, takeTool, toolFor, useToolsInHand } from '../tools/tool-in-hand';
-import { useJob, useJobStore } from './JobContext';
+import { useJob, useJobStore, useOfStore } from './JobContext';
 import type { Snapshot, Standing } from './job-store';
 import type { Meaning } from './meaning';
 
@@ -15,8 +15,6 @@ export interface FieldState {
   readonly text: string;
   /** Why the entry is refused; null while it is being typed or when it is right. */
   readonly refused: string | null;
-  /** True when what stands there now, even half typed, cannot be used. */
-  readonly wrong: boolean;
   readonly conflict: Standing['conflict'];
   /** What stands there was measured with, where it is not the usual tool. */
   readonly tool: InstrumentId | null;
@@ -27,6 +25,8 @@ export interface FieldActions {
   /** @param tool where the reading comes from a tool of its own, as the caliper's does; else the tool in hand */
   readonly type: (path: string, text: string, tool?: InstrumentId) => void;
   readonly enter: (path: string) => void;
+  /** Whether what stands at a place at this moment can be used; an empty place can. */
+  readonly isRight: (path: string) => boolean;
   /** Takes the next tool in hand for a place's kind of reading, and for what stands there; false where no length is. */
   readonly cycleTool: (path: string) => boolean;
   /** Says what a reading that stands was measured with; null for the usual tool. */
@@ -40,6 +40,8 @@ export interface FieldActions {
 export interface Field extends FieldState {
   readonly type: (text: string, tool?: InstrumentId) => void;
   readonly enter: () => void;
+  /** Whether what stands here at this moment can be used; an empty place can. */
+  readonly isRight: () => boolean;
   /** Takes the next tool in hand, for this kind of reading and for what stands here; false where no length is. */
   readonly cycleTool: () => boolean;
   readonly set: (text: string) => void;
@@ -62,15 +64,25 @@ function shownText(standing: Standing | undefined, unit: 'mm' | 'in', isLength: 
   return own === unit ? number : `${number} ${own}`;
 }
 
+/** What a place of the sheet holds. */
+interface Held {
+  readonly there: Standing | undefined;
+  readonly draft: Entry | undefined;
+}
+
+/** What a place holds in one picture of the job. */
+export const heldAt = (path: string, { standing, drafts }: Pick<Snapshot, 'standing' | 'drafts'>): Held => ({
+  there: standing.get(path),
+  draft: drafts.get(path),
+});
+
 /** Finds what a field shows. */
 export function fieldState(
   path: string,
-  { standing, drafts }: Pick<Snapshot, 'standing' | 'drafts'>,
+  { there, draft }: Held,
   { refused }: Pick<Meaning['entered'], 'refused'>,
   unit: 'mm' | 'in',
 ): FieldState {
-  const draft = drafts.get(path);
-  const there = standing.get(path);
   const isLength = lengthAt(path) !== null;
   const problem: EntryProblem | undefined = refused.find((each) => each.path === path)?.problem;
   return {
@@ -78,7 +90,6 @@ export function fieldState(
     // What is refused stands as it was typed: its reason speaks of it.
     text: draft?.text ?? (problem ? (there?.text ?? '') : shownText(there, unit, isLength)),
     refused: problem && !draft ? entryProblem(problem, unit) : null,
-    wrong: problem !== undefined,
     conflict: there?.conflict ?? null,
     tool: (draft ?? there)?.instrument ?? null,
   };
@@ -98,6 +109,11 @@ export function useFieldActions(): FieldActions {
     () => ({
       type: (path, text, tool) => store.type(path, text, unit, tool ? ownTool(path, tool) : toolFor(path, tools)),
       enter: (path) => store.enter(path, who),
+      isRight: (path) => {
+        const { drafts, standing } = store.getSnapshot();
+        const there = drafts.get(path) ?? standing.get(path);
+        return !there || sheetFromEntries([there]).refused.length === 0;
+      },
       setTool: (path, tool) => store.setTool(path, tool, who),
       cycleTool: (path) => {
         const length = lengthAt(path);
@@ -118,13 +134,16 @@ export function useFieldActions(): FieldActions {
 
 /** Connects a field with its place of the sheet. */
 export function useField(path: ReadingPath): Field {
-  const { snapshot, entered } = useJob();
+  const { entered } = useJob();
   const { unit } = useFrame();
-  const { type, enter, set, resolve, cycleTool } = useFieldActions();
+  const there = useOfStore(({ standing }) => standing.get(path));
+  const draft = useOfStore(({ drafts }) => drafts.get(path));
+  const { type, enter, isRight, set, resolve, cycleTool } = useFieldActions();
   return {
-    ...fieldState(path, snapshot, entered, unit),
+    ...fieldState(path, { there, draft }, entered, unit),
     type: (text, tool) => type(path, text, tool),
     enter: () => enter(path),
+    isRight: () => isRight(path),
     cycleTool: () => cycleTool(path),
     set: (text) => set(path, text),
     resolve: (keep) => resolve(path, keep),

@@ -1,5 +1,5 @@
 import { CloudOff, CloudUpload, HardDriveDownload } from 'lucide-react';
-import { useJob, useJobStore } from '../store/JobContext';
+import { useJobStore, useOfStore } from '../store/JobContext';
 import * as texts from '#language/screens/job';
 
 const SAVING = {
@@ -11,7 +11,8 @@ const SAVING = {
 
 /** Where what was typed is: stored, on its way, or only here. */
 export function Saving({ onShow }: { onShow: (path: string) => void }) {
-  const { snapshot } = useJob();
+  // Of this very moment: nobody is told that all is stored while something waits.
+  const snapshot = useOfStore((readings) => readings);
   const contradicted = [...snapshot.standing.values()].flatMap(({ path, conflict }) => (conflict ? [path] : []));
   const store = useJobStore();
   const { icon: Icon, text, tone } = SAVING[snapshot.saving];
