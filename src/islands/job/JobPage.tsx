@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { stepRow, STEPS, type Part, type Step } from '../../core/reading';
 import { nextStep } from '../../core/workflow';
 import { isReadingPath, readingAt } from '../../core/sheet';
@@ -21,7 +21,7 @@ import { Opening } from './Opening';
 import { StepList } from './StepList';
 import { fetchStep, fetchStepsAhead, STEP_VIEWS } from './steps';
 import type { Measuring } from './step-props';
-import { JobProvider, useJob } from './store/JobContext';
+import { JobProvider, useJob, useOfStore } from './store/JobContext';
 import { useKept } from './store/use-kept';
 import { keyFor, stationRows } from './bar/stations';
 import { Tag } from './tag/Tag';
@@ -97,6 +97,24 @@ function useGoToFirst(begins: boolean): () => void {
   return useCallback(() => setWishes((count) => count + 1), []);
 }
 
+/**
+ * Leads to the next best reading once all that was typed before is judged: else it might lead to the reading that was
+ * just taken.
+ */
+function useGoToNext(measure: Measuring): () => void {
+  const { appraisal, snapshot } = useJob();
+  const isJudged = useOfStore((now) => now === snapshot);
+  const [wishes, setWishes] = useState(0);
+  const answered = useRef(0);
+  useEffect(() => {
+    if (answered.current === wishes || !isJudged) return;
+    answered.current = wishes;
+    const next = appraisal.plan.steps[0];
+    if (next) measure(next.measure, next.at);
+  }, [wishes, isJudged, appraisal, measure]);
+  return useCallback(() => setWishes((count) => count + 1), []);
+}
+
 /** Says that a step answers keys and taps, and then fetches the others while nothing else is to do. */
 function Opened({ onOpened }: { onOpened: () => void }) {
   useEffect(() => {
@@ -158,7 +176,7 @@ function Job({ asked, onOpened }: { asked: string; onOpened: () => void }) {
     window.addEventListener('hashchange', follow);
     return () => window.removeEventListener('hashchange', follow);
   }, [show]);
-  const next = appraisal.plan.steps[0];
+  const goToNext = useGoToNext(measure);
   useKeys(
     useMemo(
       () => [
@@ -176,12 +194,12 @@ function Job({ asked, onOpened }: { asked: string; onOpened: () => void }) {
           shown: ['m'],
           does: texts.goToTheNextBest,
           on: 'm',
-          act: () => next && measure(next.measure, next.at),
+          act: goToNext,
         },
         { shown: ['Enter'], does: texts.enterAReading },
         { shown: ['F8'], does: texts.nextToolInALength },
       ],
-      [open, measure, next, step, goToFirst],
+      [open, goToNext, step, goToFirst],
     ),
   );
   const StepView = STEP_VIEWS[step];
