@@ -2,7 +2,7 @@ import { expect, test, type Page } from './bench';
 import jsQR from 'jsqr';
 import { PNG } from 'pngjs';
 import { axeFindsNothing } from './axe';
-import { copyOf, fill, freshJob, openJob, ready, saved, tabTo, visit } from './keyboard';
+import { copyOf, fill, freshJob, openJob, ready, saved, takeIn, tabTo, visit } from './keyboard';
 
 /**
  * What stands at each place that the plan of measuring may ask for; a place that begins with a key takes its answer.
@@ -108,16 +108,7 @@ async function edge(page: Page, rows: readonly (readonly [string, string, string
 }
 
 async function takenIn(page: Page, symptom: string): Promise<void> {
-  await visit(page, '/');
-  await page.keyboard.press('n');
-  await page.keyboard.type('Keyboard crew');
-  await page.keyboard.press('Tab');
-  await page.keyboard.type(`Ondral 52 ${Date.now() % 100000}`);
-  await page.keyboard.press('Tab');
-  await page.keyboard.type('M2');
-  await page.keyboard.press('Enter');
-  await page.waitForURL(/\/jobs\//);
-  await ready(page);
+  await takeIn(page, 'Keyboard crew', `Ondral 52 ${Date.now() % 100000}`, 'M2');
   for (const choice of ['whole saw', symptom, 'bucking', 'trained']) {
     await tabTo(page, choice);
     await page.keyboard.press('Space');

@@ -38,6 +38,22 @@ export async function tabTo(page: Page, name: string): Promise<void> {
   expect(await focusedName(page), `no element called “${name}” is reached by Tab`).toBe(name);
 }
 
+/** Takes in a job by keyboard alone, from the bench to the first step of the job. */
+export async function takeIn(page: Page, customer: string, model: string, tag: string): Promise<void> {
+  await visit(page, '/');
+  await page.keyboard.press('n');
+  // Keys that come before its first field has the caret are nobody's.
+  await expect(page.getByRole('dialog').locator('input:focus')).toHaveCount(1);
+  await page.keyboard.type(customer);
+  await page.keyboard.press('Tab');
+  await page.keyboard.type(model);
+  await page.keyboard.press('Tab');
+  await page.keyboard.type(tag);
+  await page.keyboard.press('Enter');
+  await page.waitForURL(/\/jobs\//);
+  await ready(page);
+}
+
 /** Goes to a field by Tab, types and enters. */
 export async function fill(page: Page, name: string, text: string): Promise<void> {
   await tabTo(page, name);

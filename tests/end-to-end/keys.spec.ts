@@ -1,5 +1,5 @@
 import { expect, test, type Page } from './bench';
-import { ready, saved, tabTo, visit } from './keyboard';
+import { ready, saved, takeIn, tabTo } from './keyboard';
 
 /** Most keys that a whole job may take: what is typed, what walks, what takes. */
 const MOST_KEYS = 300;
@@ -110,16 +110,7 @@ async function stocked(page: Page): Promise<void> {
 test('a worn bar, a grown chain and a dead sprocket go from take-in to hand-over in 300 keys', async ({ page }) => {
   await countKeys(page);
   await stocked(page);
-  await visit(page, '/');
-  await page.keyboard.press('n');
-  await page.keyboard.type('Kim');
-  await page.keyboard.press('Tab');
-  await page.keyboard.type('Ondral 52');
-  await page.keyboard.press('Tab');
-  await page.keyboard.type('M2');
-  await page.keyboard.press('Enter');
-  await page.waitForURL(/\/jobs\//);
-  await ready(page);
+  await takeIn(page, 'Kim', 'Ondral 52', 'M2');
   await expect.poll(() => placeNow(page)).not.toBeNull();
   await take(page, 'job.brought');
   await take(page, 'job.operatorTrained', 1);

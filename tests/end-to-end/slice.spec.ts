@@ -1,5 +1,5 @@
 import { expect, test, type Page } from './bench';
-import { fill, freshJob, ready, revisit, saved, tabTo, visit } from './keyboard';
+import { fill, freshJob, revisit, saved, takeIn, tabTo } from './keyboard';
 
 const NEAR_A = ['8.1', '8.0', '7.9', '7.6', '7.8'];
 const FAR_A = ['8.0', '7.7', '7.2', '6.9', '7.5'];
@@ -11,16 +11,7 @@ async function nextWay(page: Page): Promise<void> {
 }
 
 test('from an empty job to the order slip by keyboard alone, and a reload keeps it', async ({ page }) => {
-  await visit(page, '/');
-  await page.keyboard.press('n');
-  await page.keyboard.type('Keyboard crew');
-  await page.keyboard.press('Tab');
-  await page.keyboard.type('Ondral 52');
-  await page.keyboard.press('Tab');
-  await page.keyboard.type('M2');
-  await page.keyboard.press('Enter');
-  await page.waitForURL(/\/jobs\//);
-  await ready(page);
+  await takeIn(page, 'Keyboard crew', 'Ondral 52', 'M2');
   await expect(page.getByText('Nothing measured yet')).toBeVisible();
 
   // Taken in, the caret is in the first open field of the step.
