@@ -1,17 +1,20 @@
 // Changes the core in one small place at a time, in a copy, and sees whether a test minds: survivors are listed.
-// `npm run mutants -- 200 1959` tries so many changes, drawn by that seed. It takes some seconds a change that is noticed, minutes one that is not.
-import { spawnSync } from 'node:child_process';
+// `npm run mutants -- 200 1959` tries so many changes, drawn by that seed.
+import { fork } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { once } from 'node:events';
 import { cpSync, mkdtempSync, readdirSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
-import { dirname, join } from 'node:path';
-import fc from 'fast-check';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
 import ts from 'typescript';
 import { installPackages, ROOT } from './lib/run.mjs';
 
 const [MANY = '200', SEED = '1959'] = process.argv.slice(2);
 /** Of all changes so many in a hundred must be noticed. */
 const WANTED = 90;
-const LONGEST_MS = 600_000;
+/** Longer than all tests that rest on a file take on a slow and busy machine, ms. */
+const LONGEST_MS = 1_200_000;
 
 installPackages();
 
@@ -31,11 +34,20 @@ const OTHER = {
   '!==': '===',
 };
 
-/** Every small change that a file allows: where, and what stands there afterwards. */
+/**
+ * Every small change that a file allows: where, what stands there afterwards, and its rank, by which changes are drawn:
+ * it stays when other lines change.
+ */
 function changesOf(file, text) {
   const source = ts.createSourceFile(file, text, ts.ScriptTarget.Latest, true);
   const found = [];
-  const add = (node, to) => found.push({ file, from: node.getStart(source), until: node.getEnd(), to });
+  const lines = text.split('\n');
+  const add = (node, to) => {
+    const from = node.getStart(source);
+    const { line, character } = source.getLineAndCharacterOfPosition(from);
+    const rank = createHash('sha256').update(`${SEED} ${file} ${lines[line]} ${character} ${to}`).digest('hex');
+    found.push({ file, from, until: node.getEnd(), to, rank });
+  };
   const visit = (node) => {
     // Types say nothing that a test could mind.
     if (ts.isTypeNode(node) || ts.isImportDeclaration(node) || ts.isInterfaceDeclaration(node)) return;
@@ -59,23 +71,34 @@ for (const name of ['src', 'tests', 'scripts', 'docs', 'package.json', 'tsconfig
   cpSync(join(ROOT, name), join(copy, name), { recursive: true });
 symlinkSync(join(ROOT, 'node_modules'), join(copy, 'node_modules'));
 
-/** Whether the tests that are named all pass. */
-const pass = (...args) =>
-  spawnSync('node_modules/.bin/vitest', [...args, '--project', 'core', '--bail', '1', '--reporter', 'dot'], {
-    cwd: copy,
-    stdio: 'ignore',
-    timeout: LONGEST_MS,
-    env: { ...process.env, CI: '1' },
-  }).status === 0;
+const tester = fileURLToPath(new URL('lib/mutant-tester.mjs', import.meta.url));
+let testing = null;
 
-/** What notices most in seconds: what is said of every kept sheet. */
-const QUICK = 'tests/reference/kept-appraisals.test.ts';
+/** What the tester says next; null where it says nothing for so long, and is ended. */
+async function nextWord() {
+  const silence = AbortSignal.timeout(LONGEST_MS);
+  try {
+    const [word] = await once(testing, 'message', { signal: silence });
+    return word;
+  } catch {
+    testing.kill('SIGKILL');
+    testing = null;
+    return null;
+  }
+}
 
-/** Whether any test minds: those beside the file and the kept sheets first, then all that rest on it. */
-function isNoticed({ file }) {
-  const beside = dirname(file);
-  const hasNeighbours = readdirSync(join(copy, beside)).some((name) => name.endsWith('.test.ts'));
-  return !pass('run', QUICK, ...(hasNeighbours ? [beside] : [])) || !pass('related', '--run', file);
+/** Starts the tester, which runs the tests of the core as it stands. */
+async function startTester() {
+  testing = fork(tester, [copy], { stdio: 'ignore', env: { ...process.env, CI: '1' } });
+  if (!(await nextWord())?.ready) throw new Error('The tests of the core fail as it stands: mend it first.');
+}
+
+/** What the tests say of a change: a loop without an end is noticed, too. */
+async function saidOf(file) {
+  testing.send(file);
+  const word = await nextWord();
+  if (!word) return 'no end  ';
+  return word.noticed ? 'noticed ' : 'SURVIVED';
 }
 
 const files = readdirSync(join(ROOT, 'src/core'), { recursive: true, encoding: 'utf8' })
@@ -85,25 +108,23 @@ const texts = new Map(files.map((file) => [file, readFileSync(join(ROOT, file), 
 const all = files.flatMap((file) => changesOf(file, texts.get(file)));
 const survivors = [];
 const many = Math.min(Number(MANY), all.length);
-const drawn = fc.shuffledSubarray(all, { minLength: many, maxLength: many });
-const [tried] = fc.sample(drawn, { seed: Number(SEED), numRuns: 1 });
+const tried = all.toSorted((one, other) => one.rank.localeCompare(other.rank)).slice(0, many);
 
 try {
-  if (!pass('run', 'src/core')) throw new Error('The tests of the core fail as it stands: mend it first.');
   for (const change of tried) {
     const { file, from, until, to } = change;
     const text = texts.get(file);
+    if (!testing) await startTester();
     writeFileSync(join(copy, file), text.slice(0, from) + to + text.slice(until));
     const line = text.slice(0, from).split('\n').length;
-    const says = `${file}:${line}: ${text.slice(from, until)} → ${to}`;
-    if (isNoticed(change)) process.stdout.write(`noticed  ${says}\n`);
-    else {
-      survivors.push(says);
-      process.stdout.write(`SURVIVED ${says}\n`);
-    }
+    const shown = `${file}:${line}: ${text.slice(from, until)} → ${to}`;
+    const said = await saidOf(file);
+    if (said === 'SURVIVED') survivors.push(shown);
+    process.stdout.write(`${said} ${shown}\n`);
     writeFileSync(join(copy, file), text);
   }
 } finally {
+  testing?.disconnect();
   rmSync(copy, { recursive: true, force: true });
 }
 
