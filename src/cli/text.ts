@@ -1,7 +1,7 @@
 import type { Assessment } from '../core/report';
 import {
   actionWord,
-  ailmentName,
+  AILMENTS,
   familyLabel,
   gaugeLabel,
   list,
@@ -34,7 +34,7 @@ export function assessmentText(assessment: Assessment): string {
   for (const { symptom, causes } of assessment.symptoms) {
     lines.push('', `${sentence(symptomName(symptom as Symptom))}: what ails it`);
     for (const { cause, share } of causes.slice(0, MOST_CAUSES))
-      lines.push(`  ${Math.round(100 * share)} %  ${ailmentName[cause as Cause]}`);
+      lines.push(`  ${Math.round(100 * share)} %  ${AILMENTS[cause as Cause].name}`);
   }
   if (assessment.plan.length > 0) {
     lines.push('', `Measuring plan: ${planSummary(assessment.plan.length, assessment.minutesInAll)}`);

@@ -14,6 +14,7 @@ import type { Assessment } from '../core/report';
 import {
   adviceBecause,
   adviceSentence,
+  becauseOf,
   crookedSentence,
   checkSentence,
   failedProofSentence,
@@ -31,7 +32,7 @@ import {
   wearPatternSentence,
   writtenPlace,
 } from '#language';
-import { aggravatedSentence, becauseOf, foundSentence, heatSentence } from './causes';
+import { aggravatedSentence, foundSentence, heatSentence } from './causes';
 
 /** Advice as a document has it. */
 export const adviceResult = (advice: Advice): Assessment['advice'][number] => ({

@@ -1,2 +1,2 @@
-/** Why a cause may be one, and what each finding says of it: long words, that only some screens need. */
+/** What is said of causes together, and what each finding says of them: long words, that only some screens need. */
 export * from '#language/causes';

@@ -6,7 +6,7 @@ import type { FailedProof, Proof } from '../../core/proof';
 import type { Schools } from '../../core/schools';
 import type { StillOpen } from '../../core/handover';
 import type { HarderHabit, NextVisit } from '../../core/visit';
-import { ailmentName, symptomName } from './ailments';
+import { AILMENTS, symptomName } from './ailments';
 import { checkName } from './checks-said';
 import { choiceLabel } from './choices';
 import { partName } from './labels';
@@ -68,7 +68,7 @@ export function driftFactorSentence({ factor, interval, cuts }: DriftFactor): st
 
 /** A proof that failed: what it is like, what explains it best, where to go back to. */
 export function failedProofSentence({ symptom, cause, share, unexplainedShare, step, measure }: FailedProof): string {
-  const likeliest = `${inSentence(ailmentName[cause])} (${Math.round(100 * share)} %)`;
+  const likeliest = `${inSentence(AILMENTS[cause].name)} (${Math.round(100 * share)} %)`;
   const why =
     unexplainedShare > share
       ? `${sentence(symptomName(symptom))}: nothing found explains it (${Math.round(100 * unexplainedShare)} %), the first to look at again: ${likeliest}.`

@@ -12,7 +12,7 @@ import type { SprocketKind } from '../../core/declared';
 import type { Sequence } from '../../core/identify';
 import type { OrderCaution, OrderWithheld, SprocketOrder } from '../../core/order';
 import { formatLength, formatPosition, mm, type UnitSystem } from '../../core/quantity';
-import { ailmentName } from './ailments';
+import { AILMENTS } from './ailments';
 import { checkSentence, figure, valueWithDoubt } from './check';
 import { numberOnMarkSentence, sequenceDoubted } from './identity';
 import {
@@ -356,7 +356,7 @@ export function nextSentence(next: NextMeasurement, unit: UnitSystem = 'mm'): st
     case 'not-sure':
       return `${what}: ${checkSentence(reason.check, unit).replace(/^[A-Z](?=[a-z])/, (first) => first.toLowerCase())}`;
     case 'tells-cause': {
-      const cause = inSentence(ailmentName[reason.about]);
+      const cause = inSentence(AILMENTS[reason.about].name);
       return reason.again
         ? `${what}: once more, since ${cause} leads and hangs on it.`
         : `${what}: finds or clears that ${cause}.`;

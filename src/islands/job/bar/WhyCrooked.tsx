@@ -3,7 +3,7 @@ import { bodyHeight, cuttingEdge } from '../../../core/bar/checks';
 import { driftCurve, noticedLean } from '../../../core/bar';
 import { LogSection } from '../../../ui/drawings/LogSection';
 import {
-  ailmentName,
+  AILMENTS,
   crookedSentence,
   driftSentence,
   CROOKED_HERE,
@@ -48,7 +48,7 @@ export function WhyCrooked() {
             return (
               <li key={finding.cause} className={`border-t-4 px-3 py-2 ${look}`}>
                 <p className="flex justify-between gap-2 text-sm font-semibold">
-                  <span>{ailmentName[finding.cause]}</span>
+                  <span>{AILMENTS[finding.cause].name}</span>
                   <span className="font-bold">{word}</span>
                 </p>
                 {finding.weight > 0 && (

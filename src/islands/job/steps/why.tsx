@@ -3,7 +3,8 @@ import { ArrowRight } from 'lucide-react';
 import { type CauseStanding, type Diagnosis, partOfCause } from '../../../core/symptom';
 import { Tabbed, TabList, TabPanel } from '../../../ui/parts/Tabs';
 import {
-  ailmentName,
+  AILMENTS,
+  becauseOf,
   CROOKED_HERE,
   inSentence,
   NOTHING_EXPLAINS,
@@ -16,7 +17,6 @@ import {
 } from '../../../wording';
 import {
   aggravatedSentence,
-  becauseOf,
   evidenceBecause,
   foundSentence,
   notLookedAtSentence,
@@ -93,7 +93,7 @@ function Causes({ diagnosis, onMeasure }: { diagnosis: Diagnosis } & Pick<StepPr
         >
           <p className="min-w-0 flex-1">
             <strong>{sentence(readingName(next.measure))}</strong>{' '}
-            {texts.findsOrClears(inSentence(ailmentName[next.about]))}{' '}
+            {texts.findsOrClears(inSentence(AILMENTS[next.about].name))}{' '}
             <span className="figures text-sm text-ink-soft">{texts.minutesLong(next.minutes)}</span>
           </p>
           <button type="button" className="flex act items-center gap-2" onClick={() => onMeasure(next.measure)}>
@@ -112,7 +112,7 @@ function Causes({ diagnosis, onMeasure }: { diagnosis: Diagnosis } & Pick<StepPr
       </ol>
       {light.length > 0 && (
         <p className="border-t border-line py-2 text-sm text-ink-soft">
-          {texts.hardly(light.map((each) => inSentence(ailmentName[each.cause])).join('; '))}
+          {texts.hardly(light.map((each) => inSentence(AILMENTS[each.cause].name)).join('; '))}
         </p>
       )}
       {otherSchool && <Schools other={otherSchool.school} />}
@@ -175,7 +175,7 @@ function Cause({
       </div>
       <div className="min-w-0">
         <p className="flex flex-wrap items-baseline justify-between gap-x-3">
-          <span className="font-bold">{ailmentName[cause]}</span>
+          <span className="font-bold">{AILMENTS[cause].name}</span>
           <span className="text-sm text-ink-soft">{partName[partOfCause(cause)]}</span>
         </p>
         <ShareBar share={share} />
