@@ -88,12 +88,6 @@ export const CAUSES = {
       ruts: { fail: 4, watch: 1.5, ok: 1 / 3 },
     },
   },
-  'slot-worn': {
-    part: 'bar',
-    strength: 0.4,
-    brings: { vibrates: 3 },
-    evidence: { holes: { fail: 3, watch: 1.5, ok: 1 / 1.5 } },
-  },
   'groove-pinched': {
     part: 'bar',
     strength: 0.8,

@@ -59,10 +59,6 @@ export const AILMENTS: { readonly [C in Cause]: Ailment<C> } = {
       'eats-chains': 'Rough rail tops file the straps down from below.',
     },
   },
-  'slot-worn': {
-    name: 'The mount slot is worn',
-    because: { vibrates: 'A bar that moves on its studs shakes.' },
-  },
   'groove-pinched': {
     name: 'The groove is pinched',
     because: {
