@@ -17,6 +17,7 @@ import {
   measuredAgain,
   type Around,
   type IdleReason,
+  type StepView,
   type Told,
   type Work,
   evidence,
@@ -88,7 +89,7 @@ const pushAndPull = (told: Told) =>
   );
 
 /** Told of what is read to identify the chain: its view. */
-const identify = (view: string) => ({ step: 'identify', view }) as const;
+const identify = (view: StepView<'identify'>) => ({ step: 'identify', view }) as const;
 
 /** Readings that tell what the chain is. */
 const identifying = {

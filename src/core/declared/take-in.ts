@@ -1,4 +1,4 @@
-import { count, figure, goesWith, group, listOf, oneOf, recorded, someOf, words, yesNo } from '../reading';
+import { BROUGHT, count, figure, goesWith, group, listOf, oneOf, recorded, someOf, words, yesNo } from '../reading';
 import { actsDone } from './acts';
 import { SPROCKET_KINDS } from './drive-sprocket';
 
@@ -18,9 +18,6 @@ export const SYMPTOMS = [
 ] as const;
 
 export const USES = ['bucking', 'limbing', 'milling', 'felling', 'rescue'] as const;
-
-/** What the customer put on the counter. */
-export const BROUGHT = ['whole-saw', 'bar', 'chain', 'drive-sprocket', 'scrap'] as const;
 
 /** How the chain gets sharpened. */
 export const SHARPENING = ['hand', 'guide', 'grinder', 'never'] as const;

@@ -1,3 +1,13 @@
+/** What may be brought to the bench. */
+export const BROUGHT = ['whole-saw', 'bar', 'chain', 'drive-sprocket', 'scrap'] as const;
+type Brought = (typeof BROUGHT)[number];
+
+/** Acts in working order that make up a step, and what must have been brought for them to be asked for. */
+export interface Acts {
+  readonly are: readonly string[];
+  readonly askedBy: readonly Brought[];
+}
+
 /** What is told of a step; its name stands in the wording, its view in the folder of views. */
 interface StepRow {
   /**
@@ -7,8 +17,9 @@ interface StepRow {
   readonly key: string;
   /** It is looked into when somebody asks, and stands in nobody's way. */
   readonly aside?: true;
-  /** Acts in working order that make up the step, and what must have been brought for them to be asked for. */
-  readonly acts?: { readonly are: readonly string[]; readonly askedBy: readonly string[] };
+  readonly acts?: Acts;
+  /** Its views, in the order of their tabs, where it has several; a reading is told which of them shows it. */
+  readonly views?: readonly string[];
 }
 
 /** The steps of a job in working order. */
@@ -21,7 +32,7 @@ export const STEP_ROWS = {
       askedBy: ['whole-saw'],
     },
   },
-  identify: { key: '3' },
+  identify: { key: '3', views: ['marks', 'pitch', 'gauge', 'links', 'loop', 'evidence'] },
   clean: {
     key: '4',
     // A chain or a sprocket alone is wiped by hand.
@@ -30,12 +41,12 @@ export const STEP_ROWS = {
       askedBy: ['whole-saw', 'bar'],
     },
   },
-  bar: { key: '5' },
-  chain: { key: '6' },
+  bar: { key: '5', views: ['measure', 'look', 'crooked'] },
+  chain: { key: '6', views: ['cutters', 'shape', 'push', 'under'] },
   sprocket: { key: '7' },
   why: { key: 'y', aside: true },
   decide: { key: '8' },
-  rework: { key: '9' },
+  rework: { key: '9', views: ['bar', 'chain', 'sprocket'] },
   order: { key: '0', aside: true },
   refit: { key: 'f' },
   prove: { key: 'p' },
@@ -47,6 +58,10 @@ export const STEPS = Object.keys(STEP_ROWS) as readonly Step[];
 
 /** What is told of a step, whichever it is. */
 export const stepRow = (step: Step): StepRow => STEP_ROWS[step];
+
+type ViewedStep = { [S in Step]: (typeof STEP_ROWS)[S] extends { readonly views: unknown } ? S : never }[Step];
+/** A view of a step, by its name. */
+export type StepView<S extends ViewedStep = ViewedStep> = (typeof STEP_ROWS)[S]['views'][number];
 
 /** Steps that are made up of acts to tick off. */
 export type ActStep = { [S in Step]: (typeof STEP_ROWS)[S] extends { readonly acts: unknown } ? S : never }[Step];

@@ -1,5 +1,5 @@
 import type { Provenance } from '../families';
-import type { Step } from './step';
+import type { Step, StepView } from './step';
 
 /** Parts that a verdict is given on. */
 export const PARTS = ['bar', 'chain', 'driveSprocket', 'nose'] as const;
@@ -115,7 +115,7 @@ export interface Told {
   /** The step in which it is made. */
   readonly step?: Step;
   /** The view of that step which shows it, where it has several. */
-  readonly view?: string;
+  readonly view?: StepView;
   readonly needed?: Needed;
   /** How it is judged, where its word alone decides. */
   readonly seen?: Seen;

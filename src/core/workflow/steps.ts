@@ -1,5 +1,5 @@
 import { flatMap } from '../flat-map';
-import { STEP_ROWS, stepRow, STEPS, type ActStep, type Step } from '../reading';
+import { STEP_ROWS, stepRow, STEPS, type Acts, type ActStep, type Step } from '../reading';
 import { tensionOf } from '../refit';
 import { beginOf, readingAt, type Askable, type BenchSheet } from '../sheet';
 import type { Appraisal } from '../assess';
@@ -31,7 +31,7 @@ function takeIn({ job }: BenchSheet): Standing {
 
 /** A step of acts to tick off: done when all are, asked for when what it is about was brought. */
 function ticking(sheet: BenchSheet, step: ActStep): Standing {
-  const { are, askedBy }: { are: readonly string[]; askedBy: readonly string[] } = STEP_ROWS[step].acts;
+  const { are, askedBy }: Acts = STEP_ROWS[step].acts;
   const ticked: readonly string[] = sheet[step]?.done ?? [];
   if (are.every((act) => ticked.includes(act))) return done;
   return sheet.job?.brought?.some((what) => askedBy.includes(what)) ? open() : notNeeded;

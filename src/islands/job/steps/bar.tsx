@@ -1,5 +1,6 @@
 import { useCallback, useState } from 'react';
 import { estimate, type LengthReading } from '../../../core/quantity';
+import { STEP_ROWS, type StepView } from '../../../core/reading';
 import { readingAt } from '../../../core/sheet';
 import { BarPlan } from '../../../ui/drawings/BarPlan';
 import { Tabbed, TabList, TabPanel } from '../../../ui/parts/Tabs';
@@ -18,8 +19,12 @@ const { View: CaliperPanel } = later(() => import('../../caliper/CaliperPanel').
 const { View: LookOver } = later(() => import('../bar/LookOver').then((there) => there.LookOver));
 const { View: WhyCrooked } = later(() => import('../bar/WhyCrooked').then((there) => there.WhyCrooked));
 
-const VIEWS = { measure: texts.measure, look: texts.lookItOver, crooked: texts.whyCrooked } as const;
-type View = keyof typeof VIEWS;
+type View = StepView<'bar'>;
+const VIEWS: Readonly<Record<View, string>> = {
+  measure: texts.measure,
+  look: texts.lookItOver,
+  crooked: texts.whyCrooked,
+};
 
 /** Bar: drawn to scale, looked over from tail to nose, and measured at stations on both edges. */
 export default function BarStep({ onOpen }: StepProps) {
@@ -50,7 +55,7 @@ export default function BarStep({ onOpen }: StepProps) {
           </button>
           <WhyButton onOpen={onOpen} brief />
         </div>
-        <TabList label={texts.bar} tabs={(Object.keys(VIEWS) as View[]).map((id) => ({ id, name: VIEWS[id] }))} />
+        <TabList label={texts.bar} tabs={STEP_ROWS.bar.views.map((id) => ({ id, name: VIEWS[id] }))} />
         <Plan stations={stations} onSelect={onSelect} />
       </div>
       {caliper && <CaliperPanel onClose={() => setCaliper(false)} />}

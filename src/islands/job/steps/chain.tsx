@@ -1,4 +1,5 @@
 import { useState, type ComponentType } from 'react';
+import { STEP_ROWS, type StepView } from '../../../core/reading';
 import { readingAt } from '../../../core/sheet';
 import { Tabbed, TabList, TabPanel } from '../../../ui/parts/Tabs';
 import { later } from '../../frame/later';
@@ -18,18 +19,18 @@ const VIEWS = {
   shape: { name: texts.shapeAndGauges, View: Shape },
   push: { name: texts.pushAndPull, View: Stretch },
   under: { name: texts.underside, View: Underside },
-} as const satisfies Record<string, { name: string; View: ComponentType }>;
-type ViewId = keyof typeof VIEWS;
-const VIEW_IDS = Object.keys(VIEWS) as ViewId[];
+} as const satisfies Record<StepView<'chain'>, { name: string; View: ComponentType }>;
+const VIEW_IDS = STEP_ROWS.chain.views;
 
 /** The view that shows a reading, as its declaration says. */
-const viewOf = (path: string): ViewId => VIEW_IDS.find((id) => id === readingAt(path)?.told.view) ?? 'cutters';
+const viewOf = (path: string): StepView<'chain'> =>
+  VIEW_IDS.find((id) => id === readingAt(path)?.told.view) ?? 'cutters';
 
 /**
  * Chain: its cutters against the mark, their shape, the wear in its rivets, and what hands and eyes find underneath.
  */
 export default function ChainStep({ onOpen }: StepProps) {
-  const [view, setView] = useState<ViewId>('cutters');
+  const [view, setView] = useState<StepView<'chain'>>('cutters');
   useTarget((path) => setView(viewOf(path)));
   const { View } = VIEWS[view];
   return (

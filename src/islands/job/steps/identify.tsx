@@ -1,3 +1,4 @@
+import { STEP_ROWS, type StepView } from '../../../core/reading';
 import { readingAt } from '../../../core/sheet';
 import { useMemo, useState, type ComponentType } from 'react';
 import { IdentityFindings } from '../identify/IdentityFindings';
@@ -24,16 +25,16 @@ const VIEWS = {
   links: { name: texts.links, View: LinksView },
   loop: { name: texts.lengthAndTension, View: LoopView },
   evidence: { name: texts.evidence, View: EvidenceView },
-} as const satisfies Record<string, { name: string; View: ComponentType }>;
-type ViewId = keyof typeof VIEWS;
-const VIEW_IDS = Object.keys(VIEWS) as ViewId[];
+} as const satisfies Record<StepView<'identify'>, { name: string; View: ComponentType }>;
+const VIEW_IDS = STEP_ROWS.identify.views;
 
 /** The view that shows a reading, as its declaration says. */
-const viewOf = (path: string): ViewId => VIEW_IDS.find((id) => id === readingAt(path)?.told.view) ?? 'marks';
+const viewOf = (path: string): StepView<'identify'> =>
+  VIEW_IDS.find((id) => id === readingAt(path)?.told.view) ?? 'marks';
 
 /** Identify: the three numbers of the loop, each with the evidence that settles it. */
 export default function Identify() {
-  const [view, setView] = useState<ViewId>('marks');
+  const [view, setView] = useState<StepView<'identify'>>('marks');
   useTarget((path) => setView(viewOf(path)));
   useKeys(
     useMemo(() => {

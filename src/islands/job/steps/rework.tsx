@@ -1,7 +1,7 @@
 import { isRenewed } from '../../../core/course';
 import { useEffect, useState, type ComponentType } from 'react';
 import { Printer } from 'lucide-react';
-import type { Part } from '../../../core/reading';
+import { STEP_ROWS, type Part, type StepView } from '../../../core/reading';
 import { readingAt } from '../../../core/sheet';
 import { Tabbed, TabList, TabPanel } from '../../../ui/parts/Tabs';
 import { StepHead } from '../parts/StepHead';
@@ -18,9 +18,8 @@ const VIEWS = {
   bar: { part: 'bar', tab: texts.bar, title: texts.reworkTheBar, View: ReworkBar },
   chain: { part: 'chain', tab: texts.chain, title: texts.reworkTheChain, View: ReworkChain },
   sprocket: { part: 'driveSprocket', tab: texts.driveSprocket, title: texts.workOnTheSprocket, View: ReworkSprocket },
-} as const satisfies Record<string, { part: string; tab: string; title: string; View: ComponentType }>;
-type ViewId = keyof typeof VIEWS;
-const VIEW_IDS = Object.keys(VIEWS) as ViewId[];
+} as const satisfies Record<StepView<'rework'>, { part: Part; tab: string; title: string; View: ComponentType }>;
+const VIEW_IDS = STEP_ROWS.rework.views;
 
 /**
  * Rework: part by part, the work in its order, and the second measurement. It opens with the first part that calls for
@@ -33,7 +32,7 @@ export default function Rework({ onPart }: StepProps) {
   const calling = VIEW_IDS.filter(
     (id) => goes(VIEWS[id].part) || appraisal.verdicts[VIEWS[id].part].operations.length > 0,
   );
-  const [view, setView] = useState<ViewId>(calling[0] ?? 'bar');
+  const [view, setView] = useState<StepView<'rework'>>(calling[0] ?? 'bar');
   useTarget((path) => setView(VIEW_IDS.find((id) => id === readingAt(path)?.told.view) ?? 'bar'));
   const { part, title, View } = VIEWS[view];
   useEffect(() => onPart(part), [onPart, part]);
