@@ -1,5 +1,5 @@
 // Runs tests of a copy of the core again and again in one warm runner: a process of its own, since a change may loop
-// for ever. Told which file was changed, it answers whether a test minds.
+// for ever. Told which file was changed, it answers whether a test minds; told that it was put back, whether none does.
 import { dirname, join } from 'node:path';
 import { createVitest } from 'vitest/node';
 
@@ -16,10 +16,12 @@ async function pass(specifications) {
   return unhandledErrors.length === 0 && testModules.every((module) => module.ok());
 }
 
-/** Those beside the file and the kept sheets first, then all that rest on it. */
+/** Tests beside a file, and those of the kept sheets. */
+const nearest = (file) => vitest.globTestSpecifications([QUICK, `${dirname(file)}/`]);
+
+/** The nearest first, then all that rest on the file. */
 async function isNoticed(file) {
-  vitest.invalidateFile(join(copy, file));
-  const first = await vitest.globTestSpecifications([QUICK, `${dirname(file)}/`]);
+  const first = await nearest(file);
   if (!(await pass(first))) return true;
   vitest.config.related = [join(copy, file)];
   const tried = new Set(first.map(({ moduleId }) => moduleId));
@@ -27,10 +29,15 @@ async function isNoticed(file) {
   return !(await pass(rest.filter(({ moduleId }) => !tried.has(moduleId))));
 }
 
-process.on('message', async (file) => {
-  const noticed = await isNoticed(file);
+/** What is asked of a file: whether its change is noticed, and whether nothing of that is left once it is put back. */
+const ANSWERS = {
+  changed: isNoticed,
+  restored: async (file) => pass(await nearest(file)),
+};
+
+process.on('message', async ({ file, is }) => {
   vitest.invalidateFile(join(copy, file));
-  process.send({ noticed });
+  process.send(await ANSWERS[is](file));
 });
 process.on('disconnect', () => process.exit());
-process.send({ ready: await pass(await vitest.globTestSpecifications(['src/core'])) });
+process.send(await pass(await vitest.globTestSpecifications(['src/core'])));
