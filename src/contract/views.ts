@@ -8,6 +8,7 @@ import type { Need, StockMatch, StockPart, PlannedPart } from '../core/stock';
 import type { ShelvedPartView } from './stock';
 import type { Study } from '../core/hand';
 import type { LearnedCode } from '../core/identify';
+import type { UnitSystem } from '../core/quantity';
 import type { JobPartView } from './job-parts';
 import type { SignedPlan } from './plans';
 import type { StudyView } from './studies';
@@ -24,6 +25,9 @@ export interface ShopView extends Omit<Required<ShopFacts>, 'style'> {
 }
 
 /** What the Bench shows of a job without reading it all. */
+/** A sentence, as it is said in each unit. */
+export type InEachUnit = Readonly<Record<UnitSystem, string>>;
+
 export interface JobSummary {
   readonly verdicts: Readonly<Record<Part, Action>>;
   /** What is said of each part that is judged, at the moment of the job. */
@@ -32,7 +36,9 @@ export interface JobSummary {
   readonly brought: readonly Part[];
   /** Parts whose verdicts the job's page tells: these, and those that came and nobody has looked at yet. */
   readonly judged: readonly Part[];
-  readonly next: { readonly step: Step | null; readonly text: string };
+  /** What decides the verdict on each part. */
+  readonly why: Readonly<Record<Part, InEachUnit>>;
+  readonly next: { readonly step: Step | null; readonly text: InEachUnit };
   readonly orderReady: boolean;
   /** What it waits for. */
   readonly waits: Waits;
@@ -46,7 +52,7 @@ export interface JobRow {
   readonly customer: string;
   readonly saw: string | null;
   readonly complaint: string;
-  readonly summary: JobSummary;
+  readonly summary: Omit<JobSummary, 'why'>;
 }
 
 /** A visit that is due. */

@@ -43,6 +43,7 @@ test('a job that is opening is whole to axe, on a desk and on a phone', async ({
         : tag.getByRole('button', { name: 'Chain: Keep' }),
     ).toBeVisible();
     await expect(page.getByText('Opening…')).toBeVisible();
+    await expect(page.getByText(/^Chain: .+ Next: \w/)).toBeVisible();
     await axeFindsNothing(page, `opening, ${viewport.width} wide`);
     await context.close();
   }

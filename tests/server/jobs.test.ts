@@ -166,6 +166,15 @@ describe('readings', () => {
     expect(after.summary.verdicts.bar).toBe('replace');
     expect(after.complaint).toBe('pulls left');
   });
+
+  it('are told in each unit, on the Bench and on a job that opens', async () => {
+    const { id } = await createJob(context, newJob);
+    await put(id, reading('bar.checks.bow', '0.9 mm'));
+    const { kept } = await jobView(context, id);
+    expect(kept.why.bar.mm).toMatch(/0\.90? mm/);
+    expect(kept.why.bar.in).toMatch(/0\.035\d? in/);
+    expect(JSON.stringify([kept.why.bar.in, kept.next.text.in])).not.toMatch(/\d mm/);
+  });
 });
 
 describe('signing off', () => {

@@ -3,6 +3,7 @@ import { ArrowRight } from 'lucide-react';
 import type { JobRow } from '../../contract';
 import { VerdictMark, verdictTone } from '../../ui/parts/VerdictMark';
 import { inSentence, partName, storyWord } from '../../wording';
+import { useFrame } from '../frame/frame-context';
 import * as texts from '#language/screens/bench';
 
 /** The promised day, as one says it at the counter. */
@@ -17,6 +18,7 @@ function promised(day: string | null, today: string): { text: string; late: bool
 
 /** A job as one line of work: whose, what ails it, what is known, what comes next. */
 export function JobLine({ job, today }: { job: JobRow; today: string }) {
+  const { unit } = useFrame();
   const { summary } = job;
   const day = promised(job.promisedFor, today);
   const step = summary.next.step;
@@ -46,7 +48,7 @@ export function JobLine({ job, today }: { job: JobRow; today: string }) {
           <span className="flex items-center gap-1.5 font-semibold">
             <ArrowRight size={16} aria-hidden="true" className="shrink-0 text-pine" />
             <span className="line-clamp-2">
-              {summary.next.text}
+              {summary.next.text[unit]}
               {summary.orderReady && step === 'decide' ? texts.orderSlipReady : ''}
             </span>
           </span>

@@ -2,6 +2,7 @@ import { STEPS, type Step } from '../../core/reading';
 import type { JobView } from '../../contract';
 import { VerdictChip } from '../../ui/parts/VerdictMark';
 import { partName, stepName, storyWord } from '../../wording';
+import { useFrame } from '../frame/frame-context';
 import { firstStep } from './first-step';
 import { JobLayout } from './JobLayout';
 import { StepZone } from './StepZone';
@@ -49,8 +50,25 @@ export function Opening({ view, asked }: OpeningProps) {
         </TagZone>
       }
     >
-      <p className="unhurried py-3 text-ink-soft">{texts.opening}</p>
+      <Meanwhile view={view} step={step} />
     </JobLayout>
+  );
+}
+
+/** What the customer said, what decides and what is to do next, large: there to be read until the step answers. */
+function Meanwhile({ view: { kept, readings }, step }: { view: JobView; step: Step }) {
+  const { unit } = useFrame();
+  const complaint = readings.find(({ path }) => path === 'job.complaint')?.text;
+  const leading = leadingStory({ kept }, step);
+  return (
+    <>
+      <p className="unhurried py-3 text-ink-soft">{texts.opening}</p>
+      {complaint && <p className="mb-2 text-xl">“{complaint}”</p>}
+      <p className="text-xl">
+        {leading?.moment === 'came' && `${partName[leading.part]}: ${kept.why[leading.part][unit]} `}
+        {texts.nextIs(kept.next.text[unit])}
+      </p>
+    </>
   );
 }
 

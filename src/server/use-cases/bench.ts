@@ -23,16 +23,19 @@ const PAGE = 24;
 
 async function rows(context: Context, jobs: readonly ListedJob[], rules: Rules): Promise<readonly JobRow[]> {
   const made = await summaries(context, jobs, rules);
-  return jobs.map((job) => ({
-    id: job.id,
-    tag: job.tag,
-    state: job.state,
-    promisedFor: job.promisedFor,
-    customer: job.customer.name,
-    saw: job.saw && [job.saw.label, job.saw.tag].filter(Boolean).join(', '),
-    complaint: job.complaint,
-    summary: made.get(job.id)!,
-  }));
+  return jobs.map((job) => {
+    const { why: _why, ...summary } = made.get(job.id)!;
+    return {
+      id: job.id,
+      tag: job.tag,
+      state: job.state,
+      promisedFor: job.promisedFor,
+      customer: job.customer.name,
+      saw: job.saw && [job.saw.label, job.saw.tag].filter(Boolean).join(', '),
+      complaint: job.complaint,
+      summary,
+    };
+  });
 }
 
 /** What of the Bench is asked for. */

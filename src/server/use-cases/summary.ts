@@ -1,18 +1,19 @@
 import { appraise, type Appraisal, type Rules } from '../../core/assess';
 import { partStories } from '../../core/course';
-import { brought, judgedParts } from '../../core/judge';
+import { brought, judgedParts, type Verdict } from '../../core/judge';
 import { nextStep, stepOfReading, stepStates, waitsFor } from '../../core/workflow';
+import type { UnitSystem } from '../../core/quantity';
 import { PARTS } from '../../core/reading';
 import { readingAt, sheetFromEntries, type BenchSheet, type EntryBy } from '../../core/sheet';
 import { currentReadings, findJob, setJobText, setSummary, setTestCut, type JobRecord } from '../../data/repositories';
 import type { Transaction } from '../../data/store';
-import type { JobSummary } from '../../contract';
+import type { InEachUnit, JobSummary } from '../../contract';
 import { nextSentence, replacedPart, stepName, verdictReason } from '../../wording';
 import { courseOf, type StoredCourse } from './course';
 import * as texts from '#language/server';
 
 /** Raised whenever a change of the programme makes stored summaries out of date. */
-const SUMMARY_VERSION = 9;
+const SUMMARY_VERSION = 10;
 
 /** Names what a summary was made with: it is made again when the limits, the codes or the programme change. */
 export function summaryKey({ limits, codes, schools, studies }: Rules): string {
@@ -46,6 +47,9 @@ function summaryOf(sheet: BenchSheet, appraisal: Appraisal, course: StoredCourse
     verdicts: Object.fromEntries(
       PARTS.map((part) => [part, appraisal.verdicts[part].action]),
     ) as JobSummary['verdicts'],
+    why: Object.fromEntries(
+      PARTS.map((part) => [part, inEachUnit((unit) => decidingSentence(appraisal.verdicts[part], unit))]),
+    ) as JobSummary['why'],
     stories: partStories(sheet, appraisal.verdicts, course).map(({ part, moment, stands, isDone, contradicted }) => ({
       part,
       moment,
@@ -55,16 +59,21 @@ function summaryOf(sheet: BenchSheet, appraisal: Appraisal, course: StoredCourse
     })),
     brought: PARTS.filter((part) => brought(sheet, part) && !(part === 'nose' && sheet.bar?.nose === 'hard')),
     judged: judgedParts(sheet),
-    next: { step, text: nextText(step, appraisal) },
+    next: { step, text: inEachUnit((unit) => nextText(step, appraisal, unit)) },
     orderReady: 'order' in appraisal.order,
     waits: waitsFor({ sheet, appraisal, signed, lacksParts }),
   };
 }
 
-function nextText(step: JobSummary['next']['step'], { next }: Appraisal): string {
+const inEachUnit = (says: (unit: UnitSystem) => string): InEachUnit => ({ mm: says('mm'), in: says('in') });
+
+const decidingSentence = ({ reasons: [first] }: Verdict, unit: UnitSystem): string =>
+  first ? verdictReason(first, unit) : '';
+
+function nextText(step: JobSummary['next']['step'], { next }: Appraisal, unit: UnitSystem): string {
   if (step === null) return texts.nothingLeftToDo;
   const first = next.find(({ measure }) => stepOfReading(measure) === step);
-  return first ? `${stepName[step]}: ${nextSentence(first)}` : `${stepName[step]}.`;
+  return first ? `${stepName[step]}: ${nextSentence(first, unit)}` : `${stepName[step]}.`;
 }
 
 /** What a job is found by: what was written in words, why parts were condemned, and the parts that were chosen. */

@@ -12,6 +12,7 @@ export const nextToolInALength = 'in a length: the next tool, for this kind of r
 
 // Opening
 export const opening = 'Opening…';
+export const nextIs = (what: string): string => `Next: ${what}`;
 
 // StepList
 export const notNeeded = 'not needed';
