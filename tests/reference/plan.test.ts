@@ -253,6 +253,12 @@ describe('the search for plans', () => {
         expect(least.costToday).toBe(Math.min(...all.map(({ costToday }) => costToday)));
         const hour = plans.find(({ named }) => named.includes('least-per-hour'))!;
         expect(hour.costPerHour.value).toBe(Math.min(...all.map(({ costPerHour: { value } }) => value)));
+        // About as cheap an hour is a plan whose range reaches into that of the cheapest, and never that plan itself.
+        for (const plan of plans) {
+          const reaches =
+            plan.costPerHour.low <= hour.costPerHour.high && hour.costPerHour.low <= plan.costPerHour.high;
+          expect(plan.isAlike, keyOf(plan)).toBe(plan !== hour && reaches);
+        }
       }),
       { seed: 13, numRuns: 60 },
     );
