@@ -1,7 +1,7 @@
-import { mkdirSync } from 'node:fs';
-import { dirname, resolve } from 'node:path';
+import { resolve } from 'node:path';
 import { createClient } from '@libsql/client';
 import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql';
+import { forOwnerAlone, makeFolderOf } from './owner-alone';
 import { patient } from './patience';
 import * as schema from './schema';
 import { settings } from './settings';
@@ -47,12 +47,14 @@ export const storeFile = (url: string): string | null => (url.startsWith('file:'
 /** Opens the store, making its folder if need be. Migrations are applied separately. */
 export function openStore(url = storeUrl(), authToken = settings().SERRATA_DB_TOKEN): Store {
   const file = storeFile(url);
-  if (file !== null) mkdirSync(dirname(file), { recursive: true });
+  if (file !== null) makeFolderOf(file);
   let isWriting = false;
   const client = patient(
     createClient({ url, timeout: DRIVER_WAIT_MS, ...(authToken ? { authToken } : {}) }),
     () => isWriting,
   );
+  // Its log takes after it.
+  if (file !== null) forOwnerAlone(file);
   const db = drizzle(client, { schema });
   let tail: Promise<unknown> = Promise.resolve();
   let waiting = 0;

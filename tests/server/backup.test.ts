@@ -1,8 +1,9 @@
-import { existsSync, readFileSync, writeFileSync } from 'node:fs';
+import { chmodSync, existsSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { sql } from 'drizzle-orm';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { backupStore, StoreRefused, mustBeWhole, restoreStore } from '../../src/data/keeping/backup';
+import { writeArchive } from '../../src/data/keeping/archive/write';
 import { putBackInPlace } from '../../src/data/keeping/put-back';
 import { currentReadings, search } from '../../src/data/repositories';
 import { openStore } from '../../src/data/store';
@@ -50,6 +51,19 @@ describe('a backup', () => {
     expect(existsSync(`${file}-wal`)).toBe(false);
     expect(await mountIn(file)).toEqual(['M2']);
     await mustBeWhole(file);
+  });
+
+  it('is read by nobody else on the machine, as little as the store, its log or an archive', async () => {
+    await write('M1');
+    const [file, archive] = [beside('mine.db'), beside('mine.zip')];
+    await backupStore(url(), file);
+    await writeArchive(url(), archive, context.now());
+    for (const each of [file, archive, context.path, `${context.path}-wal`])
+      expect(statSync(each).mode & 0o077, each).toBe(0);
+    // One that was open to all is shut when it is next opened.
+    chmodSync(file, 0o644);
+    openStore(`file:${file}`).close();
+    expect(statSync(file).mode & 0o077).toBe(0);
   });
 
   it('writes over nothing', async () => {
@@ -174,6 +188,9 @@ describe('putting a backup back', () => {
     writeFileSync(`${empty}-wal`, readFileSync(`${context.path}-wal`));
     expect(await restoreStore(`file:${empty}`, file, 'now')).toBeNull();
     expect(await mountIn(empty)).toEqual(['M2']);
+    const elsewhere = beside('a/new/machine.db');
+    expect(await restoreStore(`file:${elsewhere}`, file, 'now')).toBeNull();
+    expect(await mountIn(elsewhere)).toEqual(['M2']);
   });
 });
 

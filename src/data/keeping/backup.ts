@@ -1,6 +1,7 @@
 import { copyFileSync, existsSync, linkSync, renameSync, rmSync } from 'node:fs';
 import Database from 'libsql';
 import { inspectStore, opened } from './inspect';
+import { forOwnerAlone, makeFolderOf } from '../owner-alone';
 import { storeFile, openStore } from '../store';
 import { migrateStore } from '../migrate';
 import { troubleOf } from '../trouble';
@@ -44,6 +45,7 @@ export async function backupStore(url: string, file: string): Promise<void> {
   try {
     await opened(store, (client) => client.execute({ sql: 'VACUUM INTO ?', args: [half] }));
     await mustBeWhole(half);
+    forOwnerAlone(half);
     renameSync(half, file);
   } finally {
     rmSync(half, { force: true });
@@ -65,6 +67,7 @@ export function removeStore(file: string): void {
 export async function readyToRestore(backup: string, ready: string): Promise<void> {
   await mustBeWhole(backup);
   removeStore(ready);
+  makeFolderOf(ready);
   try {
     copyFileSync(backup, ready);
     const store = openStore(`file:${ready}`);

@@ -1,5 +1,6 @@
-import { existsSync, mkdirSync, readdirSync, rmSync, statSync } from 'node:fs';
+import { existsSync, readdirSync, rmSync, statSync } from 'node:fs';
 import { basename, dirname, join, resolve } from 'node:path';
+import { makeFolderOf } from '../owner-alone';
 import { settings } from '../settings';
 import { removeStore } from './backup';
 
@@ -37,9 +38,9 @@ const backupFolder = (store: string, configured = settings().SERRATA_BACKUPS): s
 
 /** Where the next backup of a kind goes; its folder is made. */
 export function backupFile(store: string, kind: BackupKind, at: Date): string {
-  const folder = backupFolder(store);
-  mkdirSync(folder, { recursive: true });
-  return join(folder, `${kind}-${stampOf(at)}.db`);
+  const file = join(backupFolder(store), `${kind}-${stampOf(at)}.db`);
+  makeFolderOf(file);
+  return file;
 }
 
 function kept(folder: string, name: string, kind: BackupKind): readonly KeptBackup[] {

@@ -1,5 +1,6 @@
 import { renameSync, rmSync } from 'node:fs';
 import Database from 'libsql';
+import { forOwnerAlone } from '../owner-alone';
 import { fileOf, readyToRestore, removeStore } from './backup';
 
 /** Milliseconds to wait for somebody else's write. */
@@ -56,6 +57,7 @@ function saveAs(file: string, target: string): void {
   const looking = new Database(file, { timeout: WAIT_MS });
   try {
     looking.prepare('VACUUM INTO ?').run(half);
+    forOwnerAlone(half);
     renameSync(half, target);
   } finally {
     looking.close();

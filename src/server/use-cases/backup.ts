@@ -7,6 +7,7 @@ import { isArchive, storeFromArchive } from '../../data/keeping/archive/read';
 import { writeArchive } from '../../data/keeping/archive/write';
 import { backupStore, fileOf, restoreStore, StoreRefused } from '../../data/keeping/backup';
 import { backupFile, isDailyDue, listBackups, stampOf, tidyBackups, type BackupKind } from '../../data/keeping/backups';
+import { OWNER_ALONE } from '../../data/owner-alone';
 import { storeFile, storeUrl } from '../../data/store';
 import type { BackupView } from '../../contract';
 import type { Context } from '../context';
@@ -151,7 +152,7 @@ export function bringBackup({ store, now }: Context, sentBody: WebStream | null)
             yield chunk;
           }
         },
-        createWriteStream(file),
+        createWriteStream(file, { mode: OWNER_ALONE }),
       );
       renameSync(await tried(file), kept);
       return { name: basename(kept) };

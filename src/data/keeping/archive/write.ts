@@ -8,6 +8,7 @@ import { ZipFile } from 'yazl';
 import type { Study } from '../../../core/hand';
 import { sheetFromEntries, type EntryBy } from '../../../core/sheet';
 import { fileOf, StoreRefused } from '../backup';
+import { OWNER_ALONE } from '../../owner-alone';
 import { journal } from '../../journal';
 import { studiesFrom, type StudyRow } from '../../repositories/studies';
 import { writtenCell, type Cell } from './cells';
@@ -137,7 +138,7 @@ export async function writeArchive(url: string, file: string, now: Date): Promis
       give(null, Readable.from([JSON.stringify(manifest, null, 2)]));
     });
     zip.end();
-    await pipeline(zip.outputStream, createWriteStream(half));
+    await pipeline(zip.outputStream, createWriteStream(half, { mode: OWNER_ALONE }));
     renameSync(half, file);
   } finally {
     store.close();
