@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { parseLength, type FieldKind } from './index';
+import { FIELD_KINDS, parseLength, type FieldKind } from './index';
 
 function read(text: string, kind: FieldKind, declared?: 'mm' | 'in') {
   const result = parseLength(text, kind, declared);
@@ -63,6 +63,14 @@ describe('typed lengths', () => {
   it('reads a comma before three digits both ways and lets the range decide', () => {
     expect(read('1,300 mm', 'gauge')).toBe(1.3);
     expect(read('1,300 mm', 'station')).toBe('ambiguous');
+  });
+
+  it.each(['1', '.0', '1/3', '1,2', '1 2/3', '3/'])('refuses %s written on and on, in every kind of field', (part) => {
+    for (const kind of Object.keys(FIELD_KINDS) as FieldKind[])
+      for (const times of [21, 200, 700]) {
+        const on = part.endsWith('/') ? part + '9'.repeat(times) : part + '0'.repeat(times) + '1';
+        for (const text of [on, `${on} mm`, `${on} in`]) expect(read(text, kind)).toBe('too-many-digits');
+      }
   });
 
   it('reads mil only where one of its two meanings is possible', () => {

@@ -16,6 +16,7 @@ export interface TypedLength {
 export type LengthProblem =
   | { readonly code: 'empty' }
   | { readonly code: 'not-a-length'; readonly text: string; readonly kind: FieldKind }
+  | { readonly code: 'too-many-digits'; readonly most: number }
   | { readonly code: 'negative'; readonly text: string; readonly kind: FieldKind }
   | { readonly code: 'ambiguous'; readonly text: string; readonly readings: readonly { text: string; length: Mm }[] }
   | {
@@ -60,6 +61,9 @@ const VULGAR: Record<string, string> = {
   '⅝': '5/8',
   '⅞': '7/8',
 };
+
+/** No tool shows more digits, and no number holds more. */
+const MOST_DIGITS = 20;
 
 interface NumberReading {
   readonly value: number;
@@ -108,6 +112,7 @@ function splitUnit(text: string): { number: string; unit: string } | null {
 export function parseLength(text: string, kind: FieldKind, declared?: 'mm' | 'in'): Result<TypedLength, LengthProblem> {
   const trimmed = text.trim();
   if (trimmed === '') return err({ code: 'empty' });
+  if (trimmed.replace(/\D/g, '').length > MOST_DIGITS) return err({ code: 'too-many-digits', most: MOST_DIGITS });
   const plain = trimmed.replace(/[½¼¾⅛⅜⅝⅞]/g, (sign) => ` ${VULGAR[sign]!}`).trim();
   if (/^[-−–]\s*\.?\d/.test(plain)) return err({ code: 'negative', text: trimmed, kind });
   const parts = splitUnit(plain);

@@ -10,6 +10,8 @@ export function readingProblem(problem: ReadingProblem, unit: UnitSystem = 'mm')
       return 'Nothing is written here: type a length, such as 7.9 mm.';
     case 'not-a-length':
       return `“${problem.text}” is not a length: write a number with its unit, such as 7.9 mm, .311 in or 5/16.`;
+    case 'too-many-digits':
+      return `A length has at most ${problem.most} digits: write what the tool shows, such as 7.90 mm.`;
     case 'negative':
       return `“${problem.text}” is below zero: a ${FIELD_KINDS[problem.kind].name} is counted from zero up.`;
     case 'ambiguous':
