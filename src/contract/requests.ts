@@ -9,6 +9,8 @@ const who = z.string().min(1).max(80);
 
 /** A new job: an existing customer or a new name, an existing saw, a new one, or none. */
 export const createJobSchema = z.strictObject({
+  /** Given by who asks, so that a request which comes twice takes in one job. */
+  id: z.uuid().optional(),
   by: who,
   customer: z.union([
     z.strictObject({ id: z.string() }),

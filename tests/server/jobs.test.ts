@@ -91,6 +91,14 @@ describe('taking in a job', () => {
     expect((await ownersView(context, 'कम')).map(({ name }) => name)).toEqual(['कमल']);
   });
 
+  it('asked for twice under one id is one job', async () => {
+    const id = crypto.randomUUID();
+    const [first, second] = await Promise.all([1, 2].map(() => createJob(context, { ...newJob, id })));
+    expect(second).toEqual(first);
+    expect(first!.id).toBe(id);
+    expect((await benchView(context, { page: '1' })).jobs.filter((job) => job.id === id)).toHaveLength(1);
+  });
+
   it('refuses a saw of another customer', async () => {
     await createJob(context, newJob);
     const customers = await ownersView(context, '');

@@ -5,6 +5,7 @@ import { api } from '../frame/api';
 import { Form, Labelled, Refusal, SendButton, TextField, useSentForm, type SentForm } from '../frame/form';
 import { useFrame } from '../frame/frame-context';
 import { isAsked, ServerData, useFound, useServerData } from '../frame/server-data';
+import { sentOnce } from '../frame/sent-once';
 import { UNNAMED } from '../../wording';
 import * as common from '#language/screens/common';
 import * as texts from '#language/screens/bench';
@@ -21,7 +22,7 @@ export interface Draft {
 
 const sawName = (saw: { label: string; tag: string }): string => [saw.label, saw.tag].filter(Boolean).join(', ');
 
-function request(draft: Draft, customers: readonly OwnerView[], by: string): CreateJob {
+function request(draft: Draft, customers: readonly OwnerView[], by: string): Omit<CreateJob, 'id'> {
   const customer = customers.find(({ name }) => isSameName(name, draft.customer));
   const saw = customer?.saws.find((each) => isSameName(sawName(each), draft.saw) || isSameName(each.label, draft.saw));
   const newSaw = draft.saw.trim() === '' ? null : { label: draft.saw.trim(), mount: draft.mount.trim() || null };
@@ -71,8 +72,9 @@ function Fields({ kept, onKeep }: NewJobFormProps) {
     send: async (draft) => {
       // Asked once more by the whole name: what is offered may be behind what was typed.
       const owners = await api.get<readonly OwnerView[]>(ownersAt(draft.customer));
-      const { id } = await api.post<{ id: string }>('/api/jobs', request(draft, owners, who || UNNAMED));
-      window.location.assign(`/jobs/${id}?step=take-in&go=field`);
+      const asked = request(draft, owners, who || UNNAMED);
+      const job = await sentOnce(draft, (id) => api.post<{ id: string }>('/api/jobs', { id, ...asked }));
+      window.location.assign(`/jobs/${job.id}?step=take-in&go=field`);
     },
     otherwise: texts.theJobWasNotSaved,
   });

@@ -6,6 +6,7 @@ import { api } from '../frame/api';
 import { useFrame } from '../frame/frame-context';
 import { UNNAMED } from '../../wording';
 import { opened } from '../frame/opened';
+import { sentOnce } from '../frame/sent-once';
 import type { Counter } from './use-counter';
 import type { Whose } from './WhoseForm';
 import * as common from '#language/screens/common';
@@ -89,15 +90,16 @@ export function KeepIt({ counter }: { counter: Counter }) {
 }
 
 async function makeJob(counter: Counter, { customer, saw }: Whose, by: string): Promise<void> {
-  const { id } = await api.post<{ id: string }>('/api/jobs', {
+  const asked = {
     by,
     customer: { name: customer },
     saw: saw === '' ? null : { label: saw, mount: counter.text('saw.mount') || null },
     complaint: '',
     promisedFor: null,
     entries: counter.entries,
-  });
-  window.location.assign(`/jobs/${id}?step=identify&go=field`);
+  };
+  const job = await sentOnce(asked, (id) => api.post<{ id: string }>('/api/jobs', { id, ...asked }));
+  window.location.assign(`/jobs/${job.id}?step=identify&go=field`);
 }
 
 function remember(counter: Counter, { customer, saw }: Whose, by: string): Promise<KnownSawView> {

@@ -1,6 +1,7 @@
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { api, RequestFailed } from './api';
 import { preferencesFrom } from './preferences';
+import { sentOnce } from './sent-once';
 
 describe('preferences', () => {
   it('are read from the cookies, each with its default', () => {
@@ -15,6 +16,21 @@ describe('preferences', () => {
       bench: 'light',
       who: '',
     });
+  });
+});
+
+describe('what is sent once', () => {
+  it('keeps its id until it is answered, whatever else is sent; then the same is another', async () => {
+    const lost = (id: string) => Promise.reject(new Error(id));
+    const idOf = (asked: unknown) =>
+      sentOnce(asked, lost).then(
+        () => '',
+        (error: unknown) => (error as Error).message,
+      );
+    const first = await idOf({ pieces: 1 });
+    expect(await idOf({ pieces: 2 })).not.toBe(first);
+    expect(await sentOnce({ pieces: 1 }, (id) => Promise.resolve(id))).toBe(first);
+    expect(await idOf({ pieces: 1 })).not.toBe(first);
   });
 });
 

@@ -5,6 +5,7 @@ import { api, RequestFailed } from '../frame/api';
 import { Form, Refusal, SendButton, TextField, useSentForm } from '../frame/form';
 import { useFrame } from '../frame/frame-context';
 import { useServerData } from '../frame/server-data';
+import { sentOnce } from '../frame/sent-once';
 import * as common from '#language/screens/common';
 import * as texts from '#language/screens/stock';
 
@@ -47,15 +48,14 @@ interface Moving {
 /** Takes from the shelf, or books in. */
 function Move({ part, onChanged }: CardProps) {
   const { who } = useFrame();
-  const [id, setId] = useState(() => crypto.randomUUID());
   // The way it was asked for: the first button, or Enter, takes.
   const kind = useRef<'taken' | 'booked'>('taken');
   const form = useSentForm<Moving>({
     start: { pieces: '1', note: '' },
     send: async ({ pieces, note }) => {
-      await api.post(addressOf(part.sku), { id, by: who || UNNAMED, kind: kind.current, pieces: Number(pieces), note });
-      // What was stored is stored; the next is another movement.
-      setId(crypto.randomUUID());
+      const movement = { by: who || UNNAMED, kind: kind.current, pieces: Number(pieces), note };
+      const address = addressOf(part.sku);
+      await sentOnce([address, movement], (id) => api.post(address, { id, ...movement }));
       await onChanged();
     },
     otherwise: common.notStored,

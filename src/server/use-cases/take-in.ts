@@ -5,6 +5,7 @@ import {
   addJob,
   addSaw,
   findCustomer,
+  findJob,
   findCustomerByName,
   findOwners,
   findSaw,
@@ -63,13 +64,18 @@ const OFFERED = 40;
 export const ownersView = ({ store }: Context, typed: string): Promise<readonly OwnerView[]> =>
   findOwners(store.db, typed.slice(0, LONGEST_CUSTOMER), OFFERED);
 
-/** Takes in a job: finds or adds the customer and the saw, and stores what is known as its first readings. */
+/**
+ * Takes in a job: finds or adds the customer and the saw, and stores what is known as its first readings. One whose id
+ * is known already was asked for twice, and is told again.
+ */
 export async function createJob(context: Context, wanted: CreateJob): Promise<{ id: string; tag: string }> {
   const imported = importedEntries(wanted.sheet);
   const rules = await rulesInForce(context);
   const written = { at: context.now().toISOString(), by: wanted.by };
-  const id = context.newId();
+  const id = wanted.id ?? context.newId();
   return context.store.write(async (tx) => {
+    const known = wanted.id ? await findJob(tx, id) : null;
+    if (known) return { id, tag: known.tag };
     const customerId = await customerFor(tx, context, wanted.customer, written);
     const saw = await sawFor(tx, context, wanted.saw, customerId, written);
     const tag = await nextTag(tx);

@@ -6,6 +6,7 @@ import { bookingWord, money, plainDay, shopMoment, UNNAMED } from '../../../word
 import { api, failure } from '../../frame/api';
 import { focusNextStep } from '../../frame/focus';
 import { useFrame } from '../../frame/frame-context';
+import { sentOnce } from '../../frame/sent-once';
 import { Group } from '../parts/StepHead';
 import { useJob } from '../store/JobContext';
 import type { JobData } from '../store/use-job-data';
@@ -42,7 +43,8 @@ export function JobParts({ parts: { data, put } }: { readonly parts: JobData<Job
   const send = async (url: string, body: Omit<JobPartAct, 'by' | 'id'> | Omit<OrderAct, 'by' | 'id'>) => {
     setBusy(true);
     try {
-      put(await api.post<JobPartsView>(url, { id: crypto.randomUUID(), by: who || UNNAMED, ...body }));
+      const act = { by: who || UNNAMED, ...body };
+      put(await sentOnce([url, act], (id) => api.post<JobPartsView>(url, { id, ...act })));
       setRefused(null);
       setDone((count) => count + 1);
     } catch (error) {

@@ -9,6 +9,7 @@ import { api } from '../../frame/api';
 import { Form, Refusal, SelectField, SendButton, TextField, useSentForm } from '../../frame/form';
 import { useFrame } from '../../frame/frame-context';
 import { useChangedHere } from '../../frame/server-data';
+import { sentOnce } from '../../frame/sent-once';
 import { EMPTY_DRAFT, keepDraft, keptDraft, noTakes, type StudyDraft } from './draft';
 import { StudyPlot } from './StudyPlot';
 import * as texts from '#language/screens/shop-instruments';
@@ -37,17 +38,15 @@ export function StudyForm({ today }: { today: string }) {
   const form = useSentForm<StudyDraft>({
     start: EMPTY_DRAFT,
     send: async ({ takes, known, knownDoubt, ...draft }) => {
-      await api
-        .post<StudyView[]>('/api/studies', {
-          ...draft,
-          id: crypto.randomUUID(),
-          by: who,
-          unit,
-          takes: takes.filter(isTyped).map(({ text }) => text),
-          known: known.trim() === '' ? null : known,
-          knownDoubt: knownDoubt.trim() === '' ? null : knownDoubt,
-        })
-        .finally(changedHere);
+      const study = {
+        ...draft,
+        by: who,
+        unit,
+        takes: takes.filter(isTyped).map(({ text }) => text),
+        known: known.trim() === '' ? null : known,
+        knownDoubt: knownDoubt.trim() === '' ? null : knownDoubt,
+      };
+      await sentOnce(study, (id) => api.post<StudyView[]>('/api/studies', { id, ...study })).finally(changedHere);
       keepDraft(null);
       form.reset({ ...EMPTY_DRAFT, instrument: draft.instrument });
       setStored(true);
