@@ -1,11 +1,12 @@
 import { stockPart } from '../support/stock-part';
 import { readFileSync } from 'node:fs';
 import { sql } from 'drizzle-orm';
+import sharp from 'sharp';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import type { StockPart } from '../../src/core/stock';
 import { allStock } from '../../src/data/repositories';
 import { readStockCsv, writeStockCsv } from '../../src/server/stock-csv';
-import { hidePhoto, MOST_PHOTOS, photoBytes, storePhoto } from '../../src/server/use-cases/photos';
+import { hidePhoto, MOST_PHOTOS, photoBytes, photoId, storePhoto } from '../../src/server/use-cases/photos';
 import { stockView } from '../../src/server/use-cases/stock';
 import { changePart, movePart, partCard } from '../../src/server/use-cases/shelf';
 import { stockAsCsv, takeInBatch, undoImport } from '../../src/server/use-cases/stock-imports';
@@ -216,9 +217,43 @@ describe('photographs', () => {
     const [photo] = await storePhoto(context, job, 'Ines', bytes(png));
     expect(photo).toMatchObject({ type: 'image/png', width: 1280, height: 800, by: 'Ines' });
     expect((await jobView(context, job)).photos).toEqual([photo]);
-    expect((await photoBytes(context, photo!.id)).bytes.equals(png)).toBe(true);
+    const [kept, given] = await Promise.all(
+      [(await photoBytes(context, photo!.id)).bytes, png].map((each) => sharp(each).raw().toBuffer()),
+    );
+    expect(kept!.equals(given!)).toBe(true);
     expect(await hidePhoto(context, job, photo!.id)).toEqual([]);
     await expect(photoBytes(context, photo!.id)).rejects.toMatchObject({ status: 404 });
+  });
+
+  it('are kept upright, and without what a camera wrote into them, however small', async () => {
+    const bare = { create: { width: 40, height: 20, channels: 3, background: '#804020' } } as const;
+    const taken = await sharp(bare)
+      .withExif({ IFD0: { Artist: 'somebody' }, IFD3: { GPSLatitudeRef: 'N' } })
+      .withMetadata({ orientation: 6 })
+      .jpeg()
+      .toBuffer();
+    expect(taken.includes('somebody')).toBe(true);
+    const [photo] = await storePhoto(context, await anyJob(), 'Ines', bytes(taken));
+    expect(photo).toMatchObject({ width: 20, height: 40 });
+    const kept = (await photoBytes(context, photo!.id)).bytes;
+    expect(kept.includes('somebody')).toBe(false);
+    const { exif, xmp, orientation = 1 } = await sharp(kept).metadata();
+    expect([exif, xmp, orientation]).toEqual([undefined, undefined, 1]);
+  });
+
+  it('sent twice under one id are one, and an id is no other picture’s', async () => {
+    const [job, other] = (await benchView(context, { page: '1' })).jobs.map((each) => each.id);
+    const id = crypto.randomUUID();
+    await storePhoto(context, job!, 'Ines', bytes(png), id);
+    expect(await storePhoto(context, job!, 'Ines', bytes(png), id)).toHaveLength(1);
+    await expect(storePhoto(context, other!, 'Ines', bytes(png), id)).rejects.toMatchObject({ status: 409 });
+    expect(photoId(new URLSearchParams({ id }))).toBe(id);
+    expect(() => photoId(new URLSearchParams({ id: 'one' }))).toThrow('UUID');
+  });
+
+  it('that are cut off in the middle are none', async () => {
+    const half = bytes(png.subarray(0, png.length / 2));
+    await expect(storePhoto(context, await anyJob(), 'Ines', half)).rejects.toMatchObject({ code: 'not-a-photo' });
   });
 
   it('must be pictures, and not too many', async () => {

@@ -57,6 +57,12 @@ export async function letPhotosGo(tx: Transaction, takenAwayBefore: string): Pro
   return gone.length;
 }
 
+/** The job that a picture is of, whether or not it was taken away; null where no picture is called so. */
+export async function jobOfPhoto(db: Queryable, id: string): Promise<string | null> {
+  const [row] = await db.select({ jobId: photo.jobId }).from(photo).where(eq(photo.id, id)).limit(1);
+  return row?.jobId ?? null;
+}
+
 /** Hides a picture; its bytes stay for a while. */
 export async function takeAwayPhoto(tx: Transaction, jobId: string, id: string, at: string): Promise<void> {
   await tx

@@ -1,10 +1,12 @@
 import { subDays } from 'date-fns';
+import { z } from 'zod';
 import { UNNAMED } from '../../wording';
-import { addPhoto, findPhoto, letPhotosGo, photosOf, takeAwayPhoto } from '../../data/repositories';
+import { addPhoto, findPhoto, jobOfPhoto, letPhotosGo, photosOf, takeAwayPhoto } from '../../data/repositories';
 import type { PhotoView } from '../../contract';
 import type { Context } from '../context';
 import { notFound, Refusal } from '../refusal';
 import { MAX_PHOTO_BYTES } from '../http/guard';
+import { barePicture } from '../bare-picture';
 import { pictureHeader, type PictureHeader } from '../picture-header';
 import { mustFindJob } from './jobs';
 import * as texts from '#language/server';
@@ -31,28 +33,48 @@ function look(bytes: Buffer): PictureHeader {
   return header;
 }
 
+/**
+ * The id that a picture is sent with; undefined where none is.
+ * @throws Refusal where it is no UUID
+ */
+export function photoId(asked: URLSearchParams): string | undefined {
+  const id = asked.get('id');
+  if (id === null) return undefined;
+  if (!z.uuid().safeParse(id).success) throw new Refusal(422, 'no-uuid', texts.idIsNoUuid);
+  return id;
+}
+
 const views = async (context: Context, jobId: string): Promise<readonly PhotoView[]> =>
   (await photosOf(context.store.db, jobId)).map(({ jobId: _jobId, ...about }) => about);
 
-/** Stores a photograph with its job. */
+/**
+ * Stores a photograph with its job: the picture alone, without what a camera wrote into it.
+ * @param id given by who sends it, so that one that comes twice is kept once
+ */
 export async function storePhoto(
   context: Context,
   jobId: string,
   by: string,
   sent: ArrayBuffer,
+  id = context.newId(),
 ): Promise<readonly PhotoView[]> {
   await mustFindJob(context, jobId);
-  const bytes = Buffer.from(sent);
-  if (bytes.length > MAX_PHOTO_BYTES) throw new Refusal(413, 'too-large', texts.pictureTooLarge(MAX_PHOTO_BYTES / 1e6));
-  const about = look(bytes);
+  const given = Buffer.from(sent);
+  if (given.length > MAX_PHOTO_BYTES) throw new Refusal(413, 'too-large', texts.pictureTooLarge(MAX_PHOTO_BYTES / 1e6));
+  const { type } = look(given);
+  const bare = await barePicture(given, type);
+  if (!bare) throw new Refusal(415, 'not-a-photo', texts.noPicture);
   await context.store.write(async (tx) => {
+    const known = await jobOfPhoto(tx, id);
+    if (known === jobId) return;
+    if (known !== null) throw new Refusal(409, 'id-taken', texts.idOfAnotherPicture);
     if ((await photosOf(tx, jobId)).length >= MOST_PHOTOS)
       throw new Refusal(409, 'too-many', texts.tooManyPictures(MOST_PHOTOS));
     await addPhoto(tx, {
-      id: context.newId(),
+      id,
       jobId,
-      ...about,
-      bytes,
+      type,
+      ...bare,
       at: context.now().toISOString(),
       by: by || UNNAMED,
     });

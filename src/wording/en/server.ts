@@ -105,6 +105,8 @@ export const tooManyPlaces = (most: number): string =>
 
 // photos
 export const noPicture = 'This is no PNG or JPEG picture.';
+export const idOfAnotherPicture = 'Another picture has this id: send it with one of its own.';
+export const idIsNoUuid = 'The id of a picture is a UUID.';
 export const tooManyPixels = (most: number): string => `The picture is more than ${most} pixels on a side.`;
 export const tooLargeAnArea = (minutes: number, most: number): string =>
   `The picture has ${minutes} million pixels, more than the ${most} million that are kept.`;

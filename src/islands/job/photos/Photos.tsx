@@ -4,6 +4,7 @@ import type { PhotoView } from '../../../contract';
 import { Notice } from '../../../ui/parts/Notice';
 import { api, failure } from '../../frame/api';
 import { useFrame } from '../../frame/frame-context';
+import { sentOnce } from '../../frame/sent-once';
 import { UNNAMED } from '../../../wording';
 import { Group } from '../parts/StepHead';
 import { useJob, useJobStore } from '../store/JobContext';
@@ -28,7 +29,10 @@ export function Photos() {
     for (const file of files) {
       try {
         const picture = await shrunk(file);
-        await api.send<PhotoView[]>(`${address}?by=${encodeURIComponent(who || UNNAMED)}`, picture);
+        const { name, size, lastModified } = file;
+        await sentOnce([address, name, size, lastModified], (id) =>
+          api.send<PhotoView[]>(`${address}?${new URLSearchParams({ id, by: who || UNNAMED }).toString()}`, picture),
+        );
         await store.refresh();
       } catch (error) {
         setRefused((before) => [...before, why(error, file)]);

@@ -1,7 +1,7 @@
 import * as texts from '#language/screens/job';
 /** Longest side a photograph is sent with, pixels: enough to see a chipped corner. */
 const LONGEST_SIDE = 2000;
-/** Pictures up to this size go as they are, bytes. */
+/** A PNG up to this size stays one, bytes. */
 const SMALL_ENOUGH = 1_500_000;
 const JPEG_QUALITY = 0.85;
 
@@ -12,14 +12,14 @@ export function fitted(width: number, height: number, longest = LONGEST_SIDE): {
 }
 
 /**
- * Makes a camera's picture small enough to keep.
+ * Draws a camera's picture anew, turned as it said and small enough to keep: what else it holds does not leave the
+ * device.
  * @throws when the file is no picture a browser can read
  */
 export async function shrunk(file: File): Promise<Blob> {
   const picture = await createImageBitmap(file);
-  const keeps = file.type === 'image/png' || file.type === 'image/jpeg';
   const size = fitted(picture.width, picture.height);
-  if (keeps && file.size <= SMALL_ENOUGH && size.width === picture.width) return file;
+  const type = file.type === 'image/png' && file.size <= SMALL_ENOUGH ? 'image/png' : 'image/jpeg';
   const canvas = document.createElement('canvas');
   canvas.width = size.width;
   canvas.height = size.height;
@@ -28,7 +28,7 @@ export async function shrunk(file: File): Promise<Blob> {
   return new Promise((resolve, reject) => {
     canvas.toBlob(
       (blob) => (blob ? resolve(blob) : reject(new Error(texts.pictureNotMadeSmaller))),
-      'image/jpeg',
+      type,
       JPEG_QUALITY,
     );
   });

@@ -1,7 +1,7 @@
 import type { APIRoute } from 'astro';
-import { answer, context, storePhoto } from '../../../../../server';
+import { answer, context, photoId, storePhoto } from '../../../../../server';
 
-/** Takes a PNG or JPEG as the body itself; who took it stands in the address. */
+/** Takes a PNG or JPEG as the body itself; who took it, and the id it goes by, stand in the address. */
 export const POST: APIRoute = ({ params, request, url }) =>
   answer(async () =>
     storePhoto(
@@ -9,5 +9,6 @@ export const POST: APIRoute = ({ params, request, url }) =>
       params.id ?? '',
       (url.searchParams.get('by') ?? '').slice(0, 80),
       await request.arrayBuffer(),
+      photoId(url.searchParams),
     ),
   );
