@@ -64,7 +64,7 @@ function Meanwhile({ view: { kept, readings }, step }: { view: JobView; step: St
     <>
       <p className="unhurried py-3 text-ink-soft">{texts.opening}</p>
       {complaint && <p className="mb-2 text-xl">“{complaint}”</p>}
-      <p className="text-xl">
+      <p className="text-2xl">
         {leading?.moment === 'came' && `${partName[leading.part]}: ${kept.why[leading.part][unit]} `}
         {texts.nextIs(kept.next.text[unit])}
       </p>

@@ -55,7 +55,8 @@ function Move({ part, onChanged }: CardProps) {
     send: async ({ pieces, note }) => {
       const movement = { by: who || UNNAMED, kind: kind.current, pieces: Number(pieces), note };
       const address = addressOf(part.sku);
-      await sentOnce([address, movement], (id) => api.post(address, { id, ...movement }));
+      // The same movement of another count is another: the first was seen to be stored.
+      await sentOnce([address, movement, part.quantity], (id) => api.post(address, { id, ...movement }));
       await onChanged();
     },
     otherwise: common.notStored,
