@@ -21,7 +21,7 @@ import { Opening } from './Opening';
 import { StepList } from './StepList';
 import { fetchStep, fetchStepsAhead, STEP_VIEWS } from './steps';
 import type { Measuring } from './step-props';
-import { JobProvider, useJob, useOfStore } from './store/JobContext';
+import { JobProvider, useJob, useJobStore } from './store/JobContext';
 import { useKept } from './store/use-kept';
 import { keyFor, stationRows } from './bar/stations';
 import { Tag } from './tag/Tag';
@@ -103,15 +103,15 @@ function useGoToFirst(begins: boolean): () => void {
  */
 function useGoToNext(measure: Measuring): () => void {
   const { appraisal, snapshot } = useJob();
-  const isJudged = useOfStore((now) => now === snapshot);
+  const store = useJobStore();
   const [wishes, setWishes] = useState(0);
   const answered = useRef(0);
   useEffect(() => {
-    if (answered.current === wishes || !isJudged) return;
+    if (answered.current === wishes || store.getSnapshot() !== snapshot) return;
     answered.current = wishes;
     const next = appraisal.plan.steps[0];
     if (next) measure(next.measure, next.at);
-  }, [wishes, isJudged, appraisal, measure]);
+  }, [wishes, store, snapshot, appraisal, measure]);
   return useCallback(() => setWishes((count) => count + 1), []);
 }
 
