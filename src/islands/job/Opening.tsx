@@ -66,7 +66,7 @@ function Meanwhile({ view: { kept, readings }, step }: { view: JobView; step: St
       {complaint && <p className="mb-2 text-xl">“{complaint}”</p>}
       <p className="text-2xl">
         {leading?.moment === 'came' && `${partName[leading.part]}: ${kept.why[leading.part][unit]} `}
-        {texts.nextIs(kept.next.text[unit])}
+        {kept.next.step === null ? kept.next.text[unit] : texts.nextIs(kept.next.text[unit])}
       </p>
     </>
   );
