@@ -9,7 +9,7 @@ import { effectOf, identify } from '../../src/core/identify';
 import { entriesFromSheet, readSheet, sheetFromEntries, type WrittenBenchSheet } from '../../src/core/sheet';
 import { planSet } from '../../src/core/plan';
 import { DEMO_SHEETS } from '../../src/data/demo';
-import { migrateStore } from '../../src/data/migrate';
+import { bringUpToDate } from '../../src/data/migrate';
 import { openStore } from '../../src/data/store';
 import { assessmentDocument } from '../../src/wording';
 import { answerRatios, application, bareNode, type Answering } from './answers';
@@ -174,7 +174,7 @@ async function counter(address: string): Promise<Measured> {
 async function shopWith(jobs: number, folder: string): Promise<Answering> {
   const file = join(folder, `bench-${jobs}.db`);
   const store = openStore(`file:${file}`);
-  await migrateStore(store);
+  await bringUpToDate(store);
   await fillStore({ store, now: () => new Date(), newId: () => crypto.randomUUID() }, jobs);
   store.close();
   return application(file);

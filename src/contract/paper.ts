@@ -81,4 +81,11 @@ export interface Paper {
   readonly size: 'page' | 'tag';
   /** Set larger, to be read from beside the vise. */
   readonly large?: boolean;
+  /** At its foot: the last record that it rests on, and when it was given where it was. */
+  readonly foot?: string;
+  /** What has become other since it was given; said beside it, never in it. */
+  readonly since?: readonly string[];
 }
+
+/** A paper as it was given: kept as it was, whatever the shop is called by now. */
+export type GivenPaper = Omit<Paper, 'shop' | 'foot' | 'since'>;

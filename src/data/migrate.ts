@@ -2,8 +2,9 @@ import { createHash } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { sql } from 'drizzle-orm';
 import { migrate } from 'drizzle-orm/libsql/migrator';
+import { beginChain } from './chain/begin';
 import { journal, MIGRATIONS } from './journal';
-import type { Store } from './store';
+import { hasTable, type Store } from './store';
 
 /** Thrown when a migration that was already applied has been edited since: the store and the code no longer agree. */
 export class EditedMigration extends Error {
@@ -40,9 +41,19 @@ export async function migrateStore(
   await migrate(db, { migrationsFolder: folder });
 }
 
+/**
+ * Brings a store up to this version: its tables, and the chain over its records, which an older store begins with what
+ * stands in it.
+ */
+export async function bringUpToDate(store: Store, now = new Date()): Promise<void> {
+  await migrateStore(store);
+  await beginChain(store, now);
+}
+
 async function appliedTo(db: Store['db']): Promise<readonly Applied[]> {
-  const tables = await db.all(sql`SELECT name FROM sqlite_master WHERE name = '__drizzle_migrations'`);
-  return tables.length === 0 ? [] : db.all<Applied>(sql`SELECT hash, created_at FROM __drizzle_migrations`);
+  return (await hasTable(db, '__drizzle_migrations'))
+    ? db.all<Applied>(sql`SELECT hash, created_at FROM __drizzle_migrations`)
+    : [];
 }
 
 function refuseEdited(applied: readonly Applied[], folder: string): void {

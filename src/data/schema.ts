@@ -177,6 +177,19 @@ export const stockImportRow = sqliteTable(
   ],
 );
 
+/** A batch of an import that was taken in, and what was answered: sent again, it is answered so and does nothing. */
+export const stockImportBatch = sqliteTable(
+  'stock_import_batch',
+  {
+    importId: text('import_id')
+      .notNull()
+      .references(() => stockImport.id),
+    batch: text('batch').notNull(),
+    answer: text('answer', { mode: 'json' }).notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.importId, table.batch] })],
+);
+
 /**
  * Every change of what is on the shelf, its minimum or its price, with who and when. Never changed, never deleted:
  * triggers see to that.
@@ -261,6 +274,8 @@ export const handOver = sqliteTable(
       .notNull()
       .references(() => job.id),
     document: text('document', { mode: 'json' }).notNull(),
+    /** The papers as they were given; null in what older versions handed over. */
+    papers: text('papers', { mode: 'json' }),
     /** The day of the next visit, as an ISO date. */
     nextVisit: text('next_visit').notNull(),
     at: moment('at'),
@@ -413,4 +428,22 @@ export const limitChange = sqliteTable(
     by: text('by').notNull(),
   },
   (table) => [index('limit_change_id').on(table.limitId, table.seq)],
+);
+
+/**
+ * The chain over all records that never change, one link a record: what stands in the record and the link before are in
+ * its hash, so that a change with the file in hand is seen. A later column of a chained table must be one that may be
+ * null: what is null is left out of the hash, and older links go on fitting.
+ */
+export const chainLink = sqliteTable(
+  'chain_link',
+  {
+    seq: integer('seq').primaryKey({ autoIncrement: true }),
+    /** The table of the record; `began` for the first link, whose key is the moment. */
+    record: text('record').notNull(),
+    /** The record's own number or id in its table. */
+    key: text('key').notNull(),
+    hash: text('hash').notNull(),
+  },
+  (table) => [uniqueIndex('chain_link_record').on(table.record, table.key)],
 );

@@ -1,5 +1,7 @@
+import { existsSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { createClient } from '@libsql/client';
+import { sql } from 'drizzle-orm';
 import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql';
 import { forOwnerAlone, makeFolderOf } from './owner-alone';
 import { patient } from './patience';
@@ -23,6 +25,8 @@ export type Queryable = Database | Transaction;
 export interface Store {
   /** Where it is. */
   readonly url: string;
+  /** Whether its file was there before it was opened. */
+  readonly wasThere: boolean;
   readonly db: Database;
   /**
    * Runs a write alone: writes queue up one behind another, because two overlapping write transactions block the whole
@@ -44,9 +48,15 @@ export function storeUrl(address = settings().SERRATA_DB): string {
 /** The file of a store's address; null for a store on another machine. */
 export const storeFile = (url: string): string | null => (url.startsWith('file:') ? url.slice('file:'.length) : null);
 
+/** Whether a store has a table. */
+export async function hasTable(db: Queryable, name: string): Promise<boolean> {
+  return (await db.all(sql`SELECT name FROM sqlite_master WHERE type = 'table' AND name = ${name}`)).length > 0;
+}
+
 /** Opens the store, making its folder if need be. Migrations are applied separately. */
 export function openStore(url = storeUrl(), authToken = settings().SERRATA_DB_TOKEN): Store {
   const file = storeFile(url);
+  const wasThere = file === null || existsSync(file);
   if (file !== null) makeFolderOf(file);
   let isWriting = false;
   const client = patient(
@@ -66,6 +76,7 @@ export function openStore(url = storeUrl(), authToken = settings().SERRATA_DB_TO
   };
   return {
     url,
+    wasThere,
     db,
     write: (work) =>
       inTurn(async () => {

@@ -5,7 +5,8 @@ import type { ChosenPlan } from '../contract';
 import type { Choices } from '../core/plan';
 import { calendarDay } from '../wording';
 import type { Context } from './context';
-import { handOverJob } from './use-cases/hand-over';
+import { handOverJob } from './use-cases/handing-over';
+import { revisionOf } from './use-cases/rests-on';
 import { jobPlans } from './use-cases/plans';
 import { rulesInForce, rulesMark, shopView } from './use-cases/shop';
 import { signOff } from './use-cases/sign-off';
@@ -62,6 +63,9 @@ async function orderLate(context: Context, id: string, skus: readonly string[], 
   });
 }
 
+/** How the demo's papers were given: where Serrata is usually reached. */
+const GIVING = { unit: 'mm', origin: 'http://127.0.0.1:4173' } as const;
+
 /**
  * Loads the jobs that have gone further: signed, with parts on order, or handed over some weeks ago.
  * @param load stores a job as it was taken in and tells its id
@@ -81,9 +85,8 @@ export async function loadFurther(
     const skus = await signed(past, id, job);
     if (job.late) await orderLate(context, id, skus, nameOf(job.by));
     if (job.goneSince === null) continue;
-    const upToReading = await lastReading(context.store.db, id);
-    const request = { by: nameOf(job.by), upToReading, nextVisit: null, note: '' };
-    await handOverJob(ago(context, job.goneSince), id, request);
+    const request = { by: nameOf(job.by), nextVisit: null, note: '', revision: await revisionOf(context.store.db, id) };
+    await handOverJob(ago(context, job.goneSince), id, request, GIVING);
   }
   return DEMO_FURTHER_JOBS.length;
 }

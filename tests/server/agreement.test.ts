@@ -4,10 +4,12 @@ import { isRenewed, saidByHandOver, type Moment, type PartSaid } from '../../src
 import type { WrittenBenchSheet } from '../../src/core/sheet';
 import type { JobView, Paper, PaperBlock, PlanView } from '../../src/contract';
 import { DEMO_SHEETS } from '../../src/data/demo';
-import { lastReading } from '../../src/data/repositories';
+import { lastHandOver, lastReading } from '../../src/data/repositories';
 import { courseOf, meaningOf, type Meaning } from '../../src/islands/job/store/meaning';
 import { benchView } from '../../src/server/use-cases/bench';
-import { handOverJob, handOverView } from '../../src/server/use-cases/hand-over';
+import { handOverView } from '../../src/server/use-cases/hand-over';
+import { handOverJob } from '../../src/server/use-cases/handing-over';
+import { revisionOf } from '../../src/server/use-cases/rests-on';
 import { actOnPart, jobParts } from '../../src/server/use-cases/job-parts';
 import { jobView } from '../../src/server/use-cases/jobs';
 import { jobPlans } from '../../src/server/use-cases/plans';
@@ -17,6 +19,7 @@ import { slipView } from '../../src/server/use-cases/stock';
 import { appraisedJob, type AppraisedJob } from '../../src/server/use-cases/appraised';
 import { createJob } from '../../src/server/use-cases/take-in';
 import { PAPERS } from '../../src/server/papers';
+import type { GivenPapers } from '../../src/server/papers/given';
 import { inSentence, money, nextSentence, partName, storyWord, verdictReason } from '../../src/wording';
 import { demoContext, type TestContext } from '../support/context';
 import { anySheet } from '../support/sheets';
@@ -29,6 +32,9 @@ beforeAll(() => {
   context = demoContext();
 });
 afterAll(() => context.done());
+
+/** Where the demo's tags lead. */
+const ORIGIN = 'http://127.0.0.1:4173';
 
 /** All that a job's screens and papers are made of, at one moment. */
 interface Told {
@@ -44,13 +50,19 @@ async function told(id: string): Promise<Told> {
   const view = await jobView(context, id);
   const standing = new Map(view.readings.map((reading) => [reading.path, { ...reading, conflict: null }]));
   const meaning = meaningOf({ standing, drafts: new Map() } as never, view, courseOf(view), 'Ines');
-  // As each paper is written, from a job that is read and appraised once for all of them.
+  // As each paper is written, from a job that is read and appraised once for all of them; as it was given once it went.
   const job = await appraisedJob(context, id);
+  const given = view.job.state === 'handed-over' ? ((await lastHandOver(context.store.db, id))!.papers as object) : {};
   const written = await Promise.all(
     Object.entries(PAPERS).map(
-      async ([name, paper]) => [name, await paper.write({ context, job, unit: 'mm', origin: '' })] as const,
+      async ([name, paper]) =>
+        [name, await paper.write({ context, job, unit: 'mm', origin: ORIGIN, going: null })] as const,
     ),
   );
+  // Nothing was judged otherwise since; but what a slip tells of the shelf has moved on.
+  const { slip: _slip, ...standing } = given as GivenPapers;
+  for (const [name, { blocks }] of Object.entries(standing))
+    expect(blocks).toEqual(JSON.parse(JSON.stringify(written.find(([id]) => id === name)![1].blocks)));
   const { parts } = await jobParts(context, id);
   return { id, view, meaning, papers: Object.fromEntries(written) as Told['papers'], job, parts };
 }
@@ -216,8 +228,9 @@ async function atEachMoment(id: string, choose: number): Promise<void> {
   await sign(id, choose);
   await agree(id, 'planned');
   if (choose % 2 === 0) await takeParts(id);
-  const upToReading = await lastReading(context.store.db, id);
-  await handOverJob(context, id, { by: 'Ines', upToReading, nextVisit: null, note: 'It goes as it is.' });
+  const revision = await revisionOf(context.store.db, id);
+  const request = { by: 'Ines', revision, nextVisit: null, note: 'It goes as it is.' };
+  await handOverJob(context, id, request, { unit: 'mm', origin: ORIGIN });
   await agree(id, 'out');
 }
 

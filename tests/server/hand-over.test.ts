@@ -4,11 +4,12 @@ import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { handOverSchema, type HandOverDocument } from '../../src/core/report';
 import type { WrittenBenchSheet } from '../../src/core/sheet';
 import { DEMO_FURTHER_JOBS, DEMO_SHEETS } from '../../src/data/demo';
-import { lastReading } from '../../src/data/repositories';
 import { benchView } from '../../src/server/use-cases/bench';
 import { visitCalendar } from '../../src/server/use-cases/calendar';
 import { driftFactorFor } from '../../src/server/use-cases/drift';
-import { handOverJob, handOverOf, handOverView } from '../../src/server/use-cases/hand-over';
+import { handOverOf, handOverView } from '../../src/server/use-cases/hand-over';
+import { handOverJob } from '../../src/server/use-cases/handing-over';
+import { revisionOf } from '../../src/server/use-cases/rests-on';
 import { actOnPart } from '../../src/server/use-cases/job-parts';
 import { jobSheet, jobView, putReadings } from '../../src/server/use-cases/jobs';
 import { reopen } from '../../src/server/use-cases/sign-off';
@@ -29,13 +30,12 @@ beforeEach(() => {
 afterEach(() => context.done());
 
 const give = async (id: string, over: Partial<Parameters<typeof handOverJob>[2]> = {}) =>
-  handOverJob(context, id, {
-    by: 'Ines',
-    upToReading: await lastReading(context.store.db, id),
-    nextVisit: null,
-    note: '',
-    ...over,
-  });
+  handOverJob(
+    context,
+    id,
+    { by: 'Ines', revision: await revisionOf(context.store.db, id), nextVisit: null, note: '', ...over },
+    { unit: 'mm', origin: 'http://127.0.0.1:4173' },
+  );
 
 async function write(id: string, entries: Readonly<Record<string, string>>): Promise<void> {
   const { readings } = await jobView(context, id);
@@ -73,9 +73,9 @@ describe('handing over', () => {
 
   it('is refused where readings have come in since, or the next visit lies in the past', async () => {
     const id = await jobOf(context, 'L-0414');
-    const upToReading = await lastReading(context.store.db, id);
+    const revision = await revisionOf(context.store.db, id);
     await write(id, { 'refit.lift': '9' });
-    await expect(give(id, { upToReading, note: 'so' })).rejects.toMatchObject({ code: 'read-again' });
+    await expect(give(id, { revision, note: 'so' })).rejects.toMatchObject({ code: 'read-again' });
     await expect(give(id, { nextVisit: '2020-01-01', note: 'so' })).rejects.toMatchObject({ code: 'visit-past' });
   });
 

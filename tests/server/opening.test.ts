@@ -3,7 +3,8 @@ import { dirname, join } from 'node:path';
 import { sql } from 'drizzle-orm';
 import Database from 'libsql';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { backupStore } from '../../src/data/keeping/backup';
+import { backupStore, mustBeWhole } from '../../src/data/keeping/backup';
+import { inspectStore } from '../../src/data/keeping/inspect';
 import { openForUse } from '../../src/data/keeping/opening';
 import { openStore } from '../../src/data/store';
 import { benchView } from '../../src/server/use-cases/bench';
@@ -74,6 +75,88 @@ describe('a store at the start', () => {
       other.close();
     } else writeFileSync(file, content);
     await expect(start(file)).rejects.toThrow(/is no store of Serrata: set SERRATA_DB/);
+  });
+});
+
+describe('a store that something else has changed', () => {
+  /** Changes the store with the file in hand. */
+  const change = (file: string, statements: string) => {
+    const store = new Database(file, { timeout: 5000 });
+    store.exec(statements);
+    store.close();
+  };
+  const told = () =>
+    context.store.db.all(sql`SELECT what, value FROM shop_change WHERE what GLOB 'store.*' ORDER BY seq`);
+
+  it('has its guards put right, and says so in its records', async () => {
+    change(
+      context.path,
+      `DROP TRIGGER reading_never_changes; DROP TRIGGER sign_off_never_goes; DROP INDEX reading_job;
+       CREATE TRIGGER sign_off_never_goes BEFORE DELETE ON sign_off BEGIN SELECT 1; END;
+       CREATE TRIGGER meddling AFTER INSERT ON reading BEGIN DELETE FROM photo; END;`,
+    );
+    await start(context.path);
+    const names = 'reading_job, reading_never_changes, sign_off_never_goes, meddling';
+    expect(await told()).toEqual([{ what: 'store.mended', value: names }]);
+    for (const forge of ["UPDATE reading SET text = '1'", 'DELETE FROM sign_off'])
+      await expect(context.store.db.run(sql.raw(forge))).rejects.toThrow();
+    await start(context.path);
+    expect(await told()).toHaveLength(1);
+  });
+
+  it('begins its chain anew where it was taken away, and says so in its records', async () => {
+    change(context.path, 'DROP TRIGGER chain_link_never_goes; DELETE FROM chain_link;');
+    await start(context.path);
+    expect(await told()).toEqual([
+      { what: 'store.begun-anew', value: now().toISOString() },
+      { what: 'store.mended', value: 'chain_link_never_goes' },
+    ]);
+  });
+
+  it('is opened with a record that does not fit, which is named', async () => {
+    change(
+      context.path,
+      "DROP TRIGGER sign_off_never_changes; UPDATE sign_off SET at = '2001-01-01T00:00:00.000Z' WHERE rowid = (SELECT max(rowid) FROM sign_off);",
+    );
+    const store = openStore(`file:${context.path}`);
+    expect(await openForUse(store, now)).toMatchObject([{ what: 'changed', record: 'sign_off' }]);
+    store.close();
+  });
+
+  it.each([
+    ['a column', 'DROP TRIGGER search_job_new; ALTER TABLE job DROP COLUMN promised_for', /has lost job.promised_for/],
+    ['a table', 'DROP TABLE saw_memory', /has lost saw_memory/],
+    ['the list of its migrations', 'DROP TABLE __drizzle_migrations', /list of the migrations .* is gone/],
+  ])('is refused without %s, which is named', async (_what, statements, says) => {
+    const copy = beside('changed.db');
+    writeFileSync(copy, readFileSync(context.path));
+    change(copy, `DROP INDEX job_promised; DROP INDEX job_on_bench; ${statements};`);
+    await expect(start(copy)).rejects.toThrow(says);
+  });
+
+  it('is refused emptied where backups stand beside it, and is new where none does', async () => {
+    const emptied = beside('emptied.db');
+    writeFileSync(emptied, '');
+    mkdirSync(beside('backups'));
+    await backupStore(context.store.url, beside('backups/daily-2026-11-25T09-00-00-000Z.db'));
+    await expect(start(emptied)).rejects.toThrow(/is empty, and there are backups.*restore ".*To begin anew/s);
+  });
+
+  it('is refused as something that cannot be read where it is a folder', async () => {
+    mkdirSync(beside('folder.db'));
+    expect(await inspectStore(beside('folder.db'))).toMatchObject({ state: 'unreadable' });
+  });
+
+  it('is held, not damaged, where another programme has locked it', async () => {
+    const copy = beside('locked.db');
+    writeFileSync(copy, readFileSync(context.path));
+    const other = new Database(copy);
+    other.exec('PRAGMA journal_mode = DELETE; BEGIN EXCLUSIVE');
+    expect(await inspectStore(copy)).toEqual({ state: 'held' });
+    await expect(mustBeWhole(copy)).rejects.toThrow(/is held by another programme/);
+    other.exec('ROLLBACK');
+    other.close();
+    expect(await inspectStore(copy)).toEqual({ state: 'whole' });
   });
 });
 

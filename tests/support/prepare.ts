@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { buildSync } from 'esbuild';
 import type { TestProject } from 'vitest/node';
-import { migrateStore } from '../../src/data/migrate';
+import { bringUpToDate } from '../../src/data/migrate';
 import { openStore } from '../../src/data/store';
 import { loadDemo } from '../../src/server/demo';
 import { TestClock } from './clock';
@@ -27,7 +27,7 @@ declare module 'vitest' {
 
 async function storeAt(path: string, demo: boolean): Promise<number> {
   const store = openStore(`file:${path}`);
-  await migrateStore(store);
+  await bringUpToDate(store);
   const clock = new TestClock(0);
   if (demo) await loadDemo({ store, newId: () => crypto.randomUUID(), now: clock.now });
   // What is written with nobody waiting for it is written before the store goes.

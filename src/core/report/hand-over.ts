@@ -22,6 +22,11 @@ export const handOverSchema = z.strictObject({
   version: z.literal(1),
   /** ISO date in the shop's zone. */
   on: z.iso.date(),
+  /**
+   * Short code of the last record in the shop's chain when it was written, as papers carry it. Older versions, and
+   * documents that no shop gave, have none.
+   */
+  recordCode: z.string().optional(),
   by: z.string(),
   shop: z.string(),
   job: z.strictObject({

@@ -1,9 +1,12 @@
 import { copyFileSync, existsSync, linkSync, renameSync, rmSync } from 'node:fs';
+import { basename } from 'node:path';
 import Database from 'libsql';
-import { inspectStore, opened } from './inspect';
+import { inspectStore, opened, type StoreState } from './inspect';
 import { forOwnerAlone, makeFolderOf } from '../owner-alone';
+import { addShopChange } from '../repositories';
 import { storeFile, openStore } from '../store';
-import { migrateStore } from '../migrate';
+import { BY_ITSELF, STORE_CHANGES } from './store-changes';
+import { bringUpToDate } from '../migrate';
 import { troubleOf } from '../trouble';
 
 /** Why a store cannot be opened, saved or put back: a sentence that says what to do. */
@@ -17,17 +20,27 @@ export function fileOf(url: string): string {
   return file;
 }
 
+/** Why a file is not taken for a whole store; null where it is. */
+const WHY_NOT: Readonly<Record<StoreState['state'], string | null>> = {
+  whole: null,
+  new: 'is empty: choose a file that a backup made.',
+  foreign: 'is no store of Serrata: choose a file that a backup made.',
+  unlisted: 'has lost the list of its migrations, so nobody can tell its version: choose another backup.',
+  held: 'is held by another programme: end that one, and try again.',
+  unreadable: 'cannot be read: choose a file that a backup made, and see that it may be read.',
+  damaged: 'is damaged: choose an older backup.',
+  newer: 'was made by a newer version of Serrata: start that one.',
+};
+
 /**
  * Makes sure that a file is a store, whole, and of a version that this programme knows.
  * @throws StoreRefused with what is wrong with it
  */
 export async function mustBeWhole(file: string): Promise<void> {
   if (!existsSync(file)) throw new StoreRefused(`There is no file ${file}.`);
-  const { state } = await inspectStore(file);
-  if (state === 'new' || state === 'foreign')
-    throw new StoreRefused(`${file} is no store of Serrata: choose a file that a backup made.`);
-  if (state === 'damaged') throw new StoreRefused(`${file} is damaged: choose an older backup.`);
-  if (state === 'newer') throw new StoreRefused(`${file} was made by a newer version of Serrata: start that one.`);
+  const found = await inspectStore(file);
+  const why = WHY_NOT[found.state];
+  if (why) throw new StoreRefused(`${file} ${why}`);
 }
 
 /**
@@ -60,6 +73,14 @@ export function removeStore(file: string): void {
   for (const ending of ['', ...BESIDE]) rmSync(`${file}${ending}`, { force: true });
 }
 
+/** That a backup is put in the store's place now, as its records tell it. */
+const putBackNow = (backup: string) => ({
+  what: STORE_CHANGES.putBack,
+  value: basename(backup),
+  at: new Date().toISOString(),
+  by: BY_ITSELF,
+});
+
 /**
  * Makes a copy of a backup ready to take a store's place: tried, and brought up to this version.
  * @throws StoreRefused with what is wrong with it
@@ -72,7 +93,8 @@ export async function readyToRestore(backup: string, ready: string): Promise<voi
     copyFileSync(backup, ready);
     const store = openStore(`file:${ready}`);
     try {
-      await migrateStore(store);
+      await bringUpToDate(store);
+      await store.write((tx) => addShopChange(tx, putBackNow(backup)));
       await store.fold();
     } finally {
       store.close();

@@ -1,14 +1,17 @@
 import { existsSync, statSync } from 'node:fs';
 import { createClient, type Client } from '@libsql/client';
 import { journal } from '../journal';
+import { troubleOf } from '../trouble';
 import { beginsWith } from './first-bytes';
 
-/** Milliseconds an inspection waits for somebody else's write. */
+/** Milliseconds that work on a store waits for somebody else's write. */
 const WAIT_MS = 10_000;
+/** Milliseconds until a store that cannot be looked at is said to be held. */
+const LOOK_WAIT_MS = 4000;
 
 /** Works with a store's file through a connection of its own. */
-export async function opened<T>(file: string, work: (client: Client) => Promise<T>): Promise<T> {
-  const client = createClient({ url: `file:${file}`, timeout: WAIT_MS });
+export async function opened<T>(file: string, work: (client: Client) => Promise<T>, timeout = WAIT_MS): Promise<T> {
+  const client = createClient({ url: `file:${file}`, timeout });
   try {
     return await work(client);
   } finally {
@@ -18,12 +21,13 @@ export async function opened<T>(file: string, work: (client: Client) => Promise<
 
 /**
  * How a file stands as a store. `new` is empty or not there; `foreign` is something else than a store of this
- * programme.
+ * programme; `unlisted` has its tables, and no list of the migrations that made them; `held` is locked by another
+ * process.
  */
 export type StoreState =
-  | { readonly state: 'new' | 'whole' | 'newer' | 'foreign' }
-  /** @property what the first things that are wrong with it */
-  | { readonly state: 'damaged'; readonly what: readonly string[] };
+  | { readonly state: 'new' | 'whole' | 'newer' | 'foreign' | 'unlisted' | 'held' }
+  /** @property what the first things that are wrong with it, or why it cannot be read */
+  | { readonly state: 'damaged' | 'unreadable'; readonly what: readonly string[] };
 
 /** How the engine's files begin. */
 const SIGNATURE = 'SQLite format 3\0';
@@ -40,7 +44,8 @@ async function state(client: Client, how: 'quick' | 'full'): Promise<StoreState>
     (row) => row[0],
   );
   if (tables.length === 0) return { state: 'new' };
-  if (!tables.includes('__drizzle_migrations') || !tables.includes('reading')) return { state: 'foreign' };
+  if (!tables.includes('reading')) return { state: 'foreign' };
+  if (!tables.includes('__drizzle_migrations')) return { state: 'unlisted' };
   const applied = await client.execute('SELECT created_at FROM __drizzle_migrations');
   const known = new Set(journal().entries.map(({ when }) => when));
   return { state: applied.rows.every((row) => known.has(Number(row[0]))) ? 'whole' : 'newer' };
@@ -51,11 +56,16 @@ async function state(client: Client, how: 'quick' | 'full'): Promise<StoreState>
  * @param how `quick` leaves out whether every index agrees with its table, and takes a fraction of the time
  */
 export async function inspectStore(file: string, how: 'quick' | 'full' = 'full'): Promise<StoreState> {
-  if (!existsSync(file) || statSync(file).size === 0) return { state: 'new' };
-  if (!beginsWith(file, SIGNATURE)) return { state: 'foreign' };
   try {
-    return await opened(file, (client) => state(client, how));
+    if (!existsSync(file) || statSync(file).size === 0) return { state: 'new' };
+    if (!beginsWith(file, SIGNATURE)) return { state: 'foreign' };
   } catch (error) {
+    return { state: 'unreadable', what: [said(error)] };
+  }
+  try {
+    return await opened(file, (client) => state(client, how), LOOK_WAIT_MS);
+  } catch (error) {
+    if (troubleOf(error) === 'held') return { state: 'held' };
     return { state: 'damaged', what: [said(error)] };
   }
 }

@@ -1,11 +1,12 @@
-import { desc, eq, sql } from 'drizzle-orm';
+import { and, desc, eq, isNotNull, sql } from 'drizzle-orm';
+import { append } from '../chain/append';
 import { handOver } from '../schema';
 import type { Queryable, Transaction } from '../store';
 
 export type HandOverRecord = typeof handOver.$inferSelect;
 
 export async function addHandOver(tx: Transaction, record: HandOverRecord): Promise<void> {
-  await tx.insert(handOver).values(record);
+  await append(tx, handOver, [record]);
 }
 
 /** The newest hand-over of a job; null where it was never handed over. */
@@ -17,6 +18,24 @@ export async function lastHandOver(db: Queryable, jobId: string): Promise<HandOv
     .orderBy(desc(sql`rowid`))
     .limit(1);
   return row ?? null;
+}
+
+/** One hand-over; null where there is none such. */
+export async function handOverById(db: Queryable, id: string): Promise<HandOverRecord | null> {
+  const [row] = await db.select().from(handOver).where(eq(handOver.id, id)).limit(1);
+  return row ?? null;
+}
+
+/** Hand-overs of a job whose papers were kept, newest first. */
+export async function givenHandOvers(
+  db: Queryable,
+  jobId: string,
+): Promise<readonly Pick<HandOverRecord, 'id' | 'at' | 'by'>[]> {
+  return db
+    .select({ id: handOver.id, at: handOver.at, by: handOver.by })
+    .from(handOver)
+    .where(and(eq(handOver.jobId, jobId), isNotNull(handOver.papers)))
+    .orderBy(desc(sql`rowid`));
 }
 
 /** A visit that is due: whose, which saw, and the job that it follows. */

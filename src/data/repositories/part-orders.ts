@@ -1,4 +1,5 @@
 import { asc, eq, getTableColumns, inArray } from 'drizzle-orm';
+import { append } from '../chain/append';
 import { partOrder, partOrderEvent } from '../schema';
 import type { Queryable, Transaction } from '../store';
 
@@ -38,9 +39,9 @@ export async function findOrder(db: Queryable, id: string): Promise<OrderWithEve
 }
 
 export async function addOrder(tx: Transaction, order: PartOrderRecord): Promise<void> {
-  await tx.insert(partOrder).values(order);
+  await append(tx, partOrder, [order]);
 }
 
 export async function addOrderEvent(tx: Transaction, event: PartOrderEvent): Promise<void> {
-  await tx.insert(partOrderEvent).values(event);
+  await append(tx, partOrderEvent, [event]);
 }

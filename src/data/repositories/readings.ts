@@ -2,6 +2,7 @@ import { and, asc, count, eq, isNull, notExists, sql, type SQL } from 'drizzle-o
 import { alias, type SQLiteColumn } from 'drizzle-orm/sqlite-core';
 import { INSTRUMENT_IDS, type InstrumentId } from '../../core/quantity';
 import type { Entry } from '../../core/sheet';
+import { append } from '../chain/append';
 import { reading } from '../schema';
 import type { Queryable, Transaction } from '../store';
 import { builtOnce } from './built-once';
@@ -146,17 +147,8 @@ export async function storeReading(tx: Transaction, next: NewReading): Promise<S
   if (current && current.id !== next.supersedes) return { outcome: 'conflict', current };
   if (!current && (await isFull(tx, next.jobId))) return { outcome: 'job-full' };
   const { id, jobId, path, text, unit, at, by } = next;
-  await tx.insert(reading).values({
-    id,
-    jobId,
-    path,
-    text,
-    unit,
-    instrument: next.instrument ?? null,
-    supersedes: current?.id ?? null,
-    at,
-    by,
-  });
+  const row = { id, jobId, path, text, unit, instrument: next.instrument ?? null, at, by };
+  await append(tx, reading, [{ ...row, supersedes: current?.id ?? null }]);
   return { outcome: 'stored' };
 }
 
@@ -164,9 +156,8 @@ export async function storeReading(tx: Transaction, next: NewReading): Promise<S
 export async function storeFirstReadings(tx: Transaction, readings: readonly NewReading[]): Promise<void> {
   const CHUNK = 80;
   for (let i = 0; i < readings.length; i += CHUNK) {
-    await tx
-      .insert(reading)
-      .values(readings.slice(i, i + CHUNK).map((next) => ({ ...next, instrument: next.instrument ?? null })));
+    const chunk = readings.slice(i, i + CHUNK).map((next) => ({ ...next, instrument: next.instrument ?? null }));
+    await append(tx, reading, chunk);
   }
 }
 

@@ -1,4 +1,5 @@
 import { desc } from 'drizzle-orm';
+import { append } from '../chain/append';
 import { limitChange, person, shopChange, shopFact } from '../schema';
 import type { Queryable, Transaction } from '../store';
 
@@ -26,7 +27,7 @@ export async function setShopFact(tx: Transaction, key: string, value: string, w
 export type ShopChangeRecord = Omit<typeof shopChange.$inferSelect, 'seq'>;
 
 export async function addShopChange(tx: Transaction, { what, value, at, by }: ShopChangeRecord): Promise<void> {
-  await tx.insert(shopChange).values({ what, value, at, by });
+  await append(tx, shopChange, [{ what, value, at, by }]);
 }
 
 /** The latest changes, newest first. */
@@ -50,5 +51,5 @@ export async function limitChanges(db: Queryable, limit: number): Promise<readon
 }
 
 export async function addLimitChange(tx: Transaction, change: Omit<LimitChangeRecord, 'seq'>): Promise<void> {
-  await tx.insert(limitChange).values(change);
+  await append(tx, limitChange, [change]);
 }

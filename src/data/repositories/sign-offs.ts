@@ -1,4 +1,5 @@
 import { desc, eq, sql } from 'drizzle-orm';
+import { append } from '../chain/append';
 import { signOff } from '../schema';
 import type { Queryable, Transaction } from '../store';
 import { builtOnce } from './built-once';
@@ -7,7 +8,7 @@ import { builtOnce } from './built-once';
 export type SignOffRecord = typeof signOff.$inferSelect;
 
 export async function addSignOff(tx: Transaction, record: SignOffRecord): Promise<void> {
-  await tx.insert(signOff).values(record);
+  await append(tx, signOff, [record]);
 }
 
 /** A sign-off without its snapshot: who, when, what was chosen, and its verdicts as JSON. */

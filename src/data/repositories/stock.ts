@@ -1,6 +1,7 @@
 import { and, asc, count, desc, eq, getTableColumns, inArray, isNull, lt, or, sql, type SQL } from 'drizzle-orm';
 import type { SQLiteColumn } from 'drizzle-orm/sqlite-core';
 import { SMALL_PARTS, type StockPart } from '../../core/stock';
+import { append } from '../chain/append';
 import { stockMovement, stockPart } from '../schema';
 import type { Queryable, Transaction } from '../store';
 
@@ -172,7 +173,7 @@ export type StockMovementRecord = Omit<typeof stockMovement.$inferSelect, 'seq'>
 type NewMovement = Omit<StockMovementRecord, 'jobId'> & { readonly jobId?: string | null };
 
 export async function addMovements(tx: Transaction, movements: readonly NewMovement[]): Promise<void> {
-  if (movements.length > 0) await tx.insert(stockMovement).values([...movements]);
+  await append(tx, stockMovement, movements);
 }
 
 export async function findMovement(db: Queryable, id: string): Promise<StockMovementRecord | null> {

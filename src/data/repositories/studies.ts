@@ -1,5 +1,7 @@
+import { eq } from 'drizzle-orm';
 import type { Study } from '../../core/hand';
 import { INSTRUMENT_IDS, type Mm } from '../../core/quantity';
+import { append } from '../chain/append';
 import { handStudy } from '../schema';
 import type { Transaction } from '../store';
 
@@ -40,10 +42,11 @@ export function studiesFrom(rows: readonly StudyRow[]): readonly StudyRecord[] {
 /** Stores a study; sent twice it is stored once. */
 export async function addStudy(tx: Transaction, study: Omit<StudyRecord, 'setAside' | 'on'>): Promise<void> {
   const { id, by, instrument, takes, known, note, at } = study;
-  await tx
-    .insert(handStudy)
-    .values({ id, by, instrument, takes, known: known?.value ?? null, knownDoubt: known?.u ?? null, note, at })
-    .onConflictDoNothing({ target: handStudy.id });
+  const [again] = await tx.select({ id: handStudy.id }).from(handStudy).where(eq(handStudy.id, id)).limit(1);
+  if (again) return;
+  await append(tx, handStudy, [
+    { id, by, instrument, takes, known: known?.value ?? null, knownDoubt: known?.u ?? null, note, at },
+  ]);
 }
 
 /** Sets a study aside: what it says counts no more, that it was made stays. */
@@ -52,5 +55,5 @@ export async function setStudyAside(
   { id, instrument }: Pick<StudyRecord, 'id' | 'instrument'>,
   { rowId, at, by }: { readonly rowId: string; readonly at: string; readonly by: string },
 ): Promise<void> {
-  await tx.insert(handStudy).values({ id: rowId, by, instrument, takes: [], setsAside: id, at });
+  await append(tx, handStudy, [{ id: rowId, by, instrument, takes: [], setsAside: id, at }]);
 }

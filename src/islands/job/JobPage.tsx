@@ -16,6 +16,7 @@ import { UNNAMED } from '../../wording';
 import { jointsOf, platesOf, setJointsOf } from './plates';
 import { destinationOf } from './places';
 import { firstStep, goesOn } from './first-step';
+import { Gone } from './hand-over/Reopen';
 import { JobLayout } from './JobLayout';
 import { Opening } from './Opening';
 import { StepList } from './StepList';
@@ -125,7 +126,7 @@ function Opened({ onOpened }: { onOpened: () => void }) {
 }
 
 function Job({ asked, onOpened }: { asked: string; onOpened: () => void }) {
-  const { appraisal, entered, snapshot, steps } = useJob();
+  const { appraisal, entered, snapshot, steps, view } = useJob();
   const [goes] = useState(goesOn);
   const [step, setStep] = useState<Step>(() => firstStep(asked, nextStep(steps)));
   const goToFirst = useGoToFirst(goes === 'field');
@@ -214,6 +215,7 @@ function Job({ asked, onOpened }: { asked: string; onOpened: () => void }) {
       tag={<Tag step={step} part={part} onMeasure={measure} onOpen={open} onShow={show} />}
     >
       <TargetContext value={target}>
+        {view.job.state === 'handed-over' && step !== 'hand-over' && <Gone />}
         <WhereTroubleEnds view={step}>
           <StepView onOpen={open} onMeasure={measure} onPart={setPart} />
           <Opened onOpened={onOpened} />

@@ -1,9 +1,11 @@
 import { FileDown } from 'lucide-react';
 import type { Paper } from '../../contract';
+import { Notice } from '../../ui/parts/Notice';
 import { PrintBar } from '../../ui/parts/PrintBar';
 import { Frame } from '../frame/Frame';
 import type { Preferences } from '../frame/preferences';
 import { PaperBlocks } from './PaperBlocks';
+import * as texts from '#language/papers';
 
 interface PaperPageProps {
   readonly paper: Paper;
@@ -27,6 +29,16 @@ export function PaperPage({ paper, preferences, back, pdf }: PaperPageProps) {
           </a>
         )}
       </PrintBar>
+      {paper.since && paper.since.length > 0 && (
+        <aside className={`no-print mx-auto mb-3 ${width}`}>
+          <Notice kind="caution">
+            <p className="font-bold">{texts.sinceItWasGiven}</p>
+            {paper.since.map((says) => (
+              <p key={says}>{says}</p>
+            ))}
+          </Notice>
+        </aside>
+      )}
       <article
         className={`mx-auto border border-line-strong bg-sheet p-8 max-md:p-4 print:border-0 print:p-0 ${width}`}
       >
@@ -40,6 +52,9 @@ export function PaperPage({ paper, preferences, back, pdf }: PaperPageProps) {
           ))}
         </header>
         <PaperBlocks blocks={paper.blocks} />
+        {paper.foot && (
+          <footer className="mt-5 border-t border-line pt-1 figures text-sm text-ink-soft">{paper.foot}</footer>
+        )}
       </article>
     </Frame>
   );

@@ -1,9 +1,8 @@
 import type { HandOverDocument } from '../../core/report';
 import type { Paper, PaperBlock, ShopView } from '../../contract';
 import { partName } from '../../wording';
-import { handOverDocumentOf } from '../use-cases/hand-over';
 import { headOf } from './customer';
-import type { JobPaper } from './job-paper';
+import { documentFor, type JobPaper } from './job-paper';
 import * as texts from '#language/papers';
 
 function condemnedBlocks({ parts }: HandOverDocument): readonly PaperBlock[] {
@@ -39,5 +38,5 @@ const condemnedPaper = (document: HandOverDocument, shop: ShopView): Paper => ({
 export const condemned: JobPaper = {
   name: texts.condemnedPartNote,
   step: 'hand-over',
-  write: async ({ context, job }) => condemnedPaper(await handOverDocumentOf(context, job), job.shop),
+  write: async (asked) => condemnedPaper(await documentFor(asked), asked.job.shop),
 };

@@ -16,8 +16,7 @@ import {
   sentence,
   storyWord,
 } from '../../wording';
-import { handOverDocumentOf } from '../use-cases/hand-over';
-import type { JobPaper } from './job-paper';
+import { documentFor, type JobPaper } from './job-paper';
 import { railDrawings } from './rails';
 import * as texts from '#language/papers';
 
@@ -209,6 +208,8 @@ function customerPaper(
 export const customer: JobPaper = {
   name: texts.customersPage,
   step: 'hand-over',
-  write: async ({ context, job, unit }) =>
-    customerPaper(await handOverDocumentOf(context, job), momentOf(job.course), job.appraisal.bar, job.shop, unit),
+  write: async (asked) => {
+    const { job, unit } = asked;
+    return customerPaper(await documentFor(asked), momentOf(job.course), job.appraisal.bar, job.shop, unit);
+  },
 };

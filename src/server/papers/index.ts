@@ -1,34 +1,31 @@
-import type { Paper, PaperLink } from '../../contract';
-import { notFound } from '../refusal';
+import type { Paper } from '../../contract';
+import { codeOf } from '../../data/chain/link';
+import { headOf } from '../../data/chain/append';
 import { appraisedJob } from '../use-cases/appraised';
-import { condemned } from './condemned';
-import { customer } from './customer';
-import type { AskedPaper, JobPaper } from './job-paper';
-import { slip } from './slip';
-import { tag } from './tag';
-import { workCard } from './work-card';
+import { givenPaper } from './given';
+import type { AskedPaper } from './job-paper';
+import { paperOf } from './kinds';
+import * as texts from '#language/papers';
 
+export { PAPER_LINKS, paperOf, PAPERS } from './kinds';
 export { slipPaper } from './slip';
 
-/** The papers of a job, in the order they are offered. */
-export const PAPERS = { customer, condemned, slip, 'work-card': workCard, tag } as const satisfies Readonly<
-  Record<string, JobPaper>
->;
-
-/** Their names, to be offered by. */
-export const PAPER_LINKS: readonly PaperLink[] = Object.entries(PAPERS).map(([id, { name }]) => ({ id, name }));
-
-/** A kind of paper, as an address names it. */
-export function paperOf(id: string): JobPaper {
-  if (!Object.hasOwn(PAPERS, id)) throw notFound('paper');
-  return PAPERS[id as keyof typeof PAPERS];
+/** A paper that is asked for, by the job's id. */
+interface Wanted extends Omit<AskedPaper, 'job' | 'going'> {
+  readonly jobId: string;
+  /** The hand-over whose papers are wanted; null for the paper as it stands. */
+  readonly given?: string | null;
 }
 
-/** Writes a paper of a job: the job is read and appraised once, whatever the paper needs of it. */
-export async function writePaper(
-  id: string,
-  { jobId, ...asked }: Omit<AskedPaper, 'job'> & { readonly jobId: string },
-): Promise<Paper> {
+/**
+ * Writes a paper of a job: the job is read and appraised once, whatever the paper needs of it. Of a job that has gone
+ * it is the paper that was given.
+ */
+export async function writePaper(id: string, { jobId, given = null, ...asked }: Wanted): Promise<Paper> {
   const { write } = paperOf(id);
-  return write({ ...asked, job: await appraisedJob(asked.context, jobId) });
+  const job = await appraisedJob(asked.context, jobId);
+  const kept = await givenPaper(asked.context, job, id, given);
+  if (kept) return kept;
+  const head = await headOf(asked.context.store.db);
+  return { ...(await write({ ...asked, job, going: null })), foot: texts.restsOn(codeOf(head)) };
 }

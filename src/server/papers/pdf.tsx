@@ -52,6 +52,7 @@ const styles = StyleSheet.create({
   },
   title: { fontSize: 18, fontWeight: 700, lineHeight: 1.25, marginBottom: 3 },
   reference: { fontSize: 14, fontWeight: 700, fontFamily: FIGURES },
+  foot: { marginTop: 10, fontSize: 8, fontFamily: FIGURES, color: INK.soft },
   heading: {
     fontSize: 12.5,
     lineHeight: 1.3,
@@ -267,6 +268,7 @@ export function paperPdf(paper: Paper): Promise<Buffer> {
         {paper.blocks.map((block, i) => (
           <Block key={i} block={block} width={width} />
         ))}
+        {paper.foot && <Text style={styles.foot}>{paper.foot}</Text>}
       </Page>
     </Document>,
   );

@@ -2,8 +2,7 @@ import { momentOf, saidByHandOver, type Moment } from '../../core/course';
 import type { HandOverDocument } from '../../core/report';
 import type { Paper, ShopView } from '../../contract';
 import { inSentence, momentWord, partName, plainDay, sentence, storyWord } from '../../wording';
-import { handOverDocumentOf } from '../use-cases/hand-over';
-import type { JobPaper } from './job-paper';
+import { documentFor, type JobPaper } from './job-paper';
 import { scanCode } from './scan-code';
 import * as texts from '#language/papers';
 
@@ -40,14 +39,9 @@ const tagPaper = (
 export const tag: JobPaper = {
   name: texts.benchTag,
   step: 'take-in',
-  write: async ({ context, job, origin }) => {
+  write: async (asked) => {
+    const { job, origin } = asked;
     const { id, promisedFor } = job.record;
-    return tagPaper(
-      await handOverDocumentOf(context, job),
-      momentOf(job.course),
-      job.shop,
-      `${origin}/jobs/${id}`,
-      promisedFor,
-    );
+    return tagPaper(await documentFor(asked), momentOf(job.course), job.shop, `${origin}/jobs/${id}`, promisedFor);
   },
 };

@@ -3,26 +3,19 @@ import { appraise } from '../../core/assess';
 import { bookingOf } from '../../core/booking';
 import { asItCame, handOver, stillOpen } from '../../core/handover';
 import type { Choices } from '../../core/plan';
-import { handOverSchema, type HandOverDocument } from '../../core/report';
-import {
-  addHandOver,
-  findJob,
-  lastHandOver,
-  lastReading,
-  ordersFor,
-  partsBySku,
-  setState,
-} from '../../data/repositories';
+import type { HandOverDocument } from '../../core/report';
+import { givenHandOvers, lastHandOver, ordersFor, partsBySku } from '../../data/repositories';
 import type { Queryable } from '../../data/store';
-import type { HandOverRequest, HandOverView, SignedPlan } from '../../contract';
+import type { HandOverView, SignedPlan } from '../../contract';
 import { PARTS } from '../../core/reading';
 import { PART_OF_KIND, type StockPart } from '../../core/stock';
 import { calendarDay, handOverDocument, stillOpenSentence, visitAgreed } from '../../wording';
 import type { Context } from '../context';
 import { Refusal } from '../refusal';
 import { appraisedJob, whoseJob, type AppraisedJob } from './appraised';
-import { bookedFor, courseOf } from './course';
-import { refreshSummary } from './summary';
+import { bookedFor } from './course';
+import { mustFindJob } from './jobs';
+import { revisionOf } from './rests-on';
 import * as texts from '#language/server';
 
 /**
@@ -54,7 +47,8 @@ function priceOf({ costToday, parts = [] }: SignedPlan, currency: string): HandO
   return { currency, work: costToday - ofParts, parts: taken, together: costToday };
 }
 
-interface Written {
+/** What is said with a hand-over. */
+export interface Said {
   readonly by: string;
   readonly note: string;
   readonly nextVisit: string | null;
@@ -63,10 +57,10 @@ interface Written {
 }
 
 /** The hand-over of a job as it stands. */
-async function handOverNow(
+export async function handOverNow(
   { store: { db }, now }: Context,
   { record, shop, rules, course, sheet, written, appraisal }: AppraisedJob,
-  { by, note, nextVisit, isGoing }: Written = { by: '', note: '', nextVisit: null, isGoing: false },
+  { by, note, nextVisit, isGoing }: Said = { by: '', note: '', nextVisit: null, isGoing: false },
 ): Promise<HandOverDocument> {
   const choices = course.choices as Choices | null;
   const { limits, schools } = rules;
@@ -115,16 +109,21 @@ function withVisit(document: HandOverDocument, on: string): HandOverDocument {
 
 /** The hand-over as the job's page shows it: as it would be written, and as it was written last. */
 export async function handOverView(context: Context, jobId: string): Promise<HandOverView> {
+  const { db } = context.store;
+  // Named first: what moves while the draft is made is found out when it is handed over.
+  await mustFindJob(context, jobId);
+  const revision = await revisionOf(db, jobId);
   const job = await appraisedJob(context, jobId);
-  const [draft, last, upToReading] = await Promise.all([
+  const [draft, last, given] = await Promise.all([
     handOverNow(context, job),
-    lastHandOver(context.store.db, jobId),
-    lastReading(context.store.db, jobId),
+    lastHandOver(db, jobId),
+    givenHandOvers(db, jobId),
   ]);
   return {
     draft,
     last: last && { at: last.at, by: last.by, document: last.document as HandOverDocument },
-    upToReading,
+    given,
+    revision,
   };
 }
 
@@ -138,37 +137,3 @@ export async function handOverDocumentOf(context: Context, job: AppraisedJob): P
 /** The same of a job by its id. */
 export const handOverOf = async (context: Context, jobId: string): Promise<HandOverDocument> =>
   handOverDocumentOf(context, await appraisedJob(context, jobId));
-
-/** Part numbers as one text. */
-const inOrder = (parts: readonly { readonly sku: string }[]): string =>
-  JSON.stringify(parts.map(({ sku }) => sku).sort());
-
-/**
- * Hands a job over: its document is kept as it stands, and it leaves the bench. Refused when readings have come in
- * since it was looked at, or where something is open and nobody says why.
- */
-export async function handOverJob(
-  context: Context,
-  jobId: string,
-  { by, upToReading, nextVisit, note }: HandOverRequest,
-): Promise<HandOverView> {
-  const appraised = await appraisedJob(context, jobId);
-  const document = await handOverNow(context, appraised, { by, note, nextVisit, isGoing: true });
-  // What is kept must be readable by whoever brings it back.
-  handOverSchema.parse(document);
-  if (document.open.length > 0 && note === '')
-    throw new Refusal(422, 'reason-missing', texts.stillOpenSayWhy, document.open);
-  await context.store.write(async (tx) => {
-    const job = (await findJob(tx, jobId))!;
-    if (job.state === 'handed-over') throw new Refusal(409, 'handed-over-already', texts.handedOverAlready);
-    const { fitted } = await partsOf(tx, jobId, (await courseOf(tx, job)).skus);
-    const isSame = inOrder(fitted) === inOrder(document.fitted);
-    if ((await lastReading(tx, jobId)) !== upToReading || !isSame)
-      throw new Refusal(409, 'read-again', texts.movedSinceShown);
-    const at = context.now().toISOString();
-    await addHandOver(tx, { id: context.newId(), jobId, document, nextVisit: document.nextVisit.on, at, by });
-    await setState(tx, jobId, 'handed-over');
-    await refreshSummary(tx, jobId, appraised.rules);
-  });
-  return handOverView(context, jobId);
-}

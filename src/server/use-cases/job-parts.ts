@@ -29,7 +29,7 @@ import type { Context } from '../context';
 import { notFound, Refusal } from '../refusal';
 import { bookedFor, signedPlan, standingOrder } from './course';
 import { appraisedJob } from './appraised';
-import { mustFindJob } from './jobs';
+import { mustFindJob, mustNotHaveGone } from './jobs';
 import { offersFor } from './plans';
 import { rulesInForce, shopView } from './shop';
 import { refreshSummary } from './summary';
@@ -112,6 +112,7 @@ async function moveFor(tx: Transaction, context: Context, jobId: string, act: Jo
   const again = await findMovement(tx, act.id);
   if (again?.jobId === jobId && again.sku === act.sku && again.kind === kind) return;
   if (again) throw REFUSED.idTaken;
+  await mustNotHaveGone(tx, jobId);
   const job = (await findJob(tx, jobId))!;
   const plan = await signedPlan(tx, jobId, job.state);
   const booked = await bookedFor(tx, jobId, [act.sku], '');
@@ -146,6 +147,7 @@ async function orderFor(context: Context, jobId: string, { id, by, sku }: JobPar
     const again = await findOrder(tx, id);
     if (again?.jobId === jobId && again.sku === sku) return false;
     if (again) throw REFUSED.idTaken;
+    await mustNotHaveGone(tx, jobId);
     const job = (await findJob(tx, jobId))!;
     const plan = await signedPlan(tx, jobId, job.state);
     if (!plan?.skus.includes(sku)) throw REFUSED.notOfPlan;

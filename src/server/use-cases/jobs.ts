@@ -9,6 +9,7 @@ import {
   type JobRecord,
   type StoredReading,
 } from '../../data/repositories';
+import type { Transaction } from '../../data/store';
 import type { JobView, PutReadings, PutReadingsReply } from '../../contract';
 import type { Context } from '../context';
 import { notFound, Refusal } from '../refusal';
@@ -25,6 +26,11 @@ export async function mustFindJob({ store }: Context, id: string): Promise<JobRe
   const job = await findJob(store.db, id);
   if (!job) throw notFound('job');
   return job;
+}
+
+/** A job that was handed over is written to only once it is open again: its papers say how it went. */
+export async function mustNotHaveGone(tx: Transaction, id: string): Promise<void> {
+  if ((await findJob(tx, id))?.state === 'handed-over') throw new Refusal(409, 'handed-over', texts.goneOpenItAgain);
 }
 
 const message = ({ jobId: _jobId, ...reading }: StoredReading) => reading;
@@ -88,6 +94,7 @@ export async function putReadings(
   const at = context.now().toISOString();
   return context.store.write(async (tx) => {
     const results: PutReadingsReply['results'] = [];
+    const before = await lastReading(tx, jobId);
     for (const next of readings) {
       const stored = await storeReading(tx, { ...next, jobId, at, by });
       if (stored.outcome === 'id-taken') throw ID_TAKEN;
@@ -95,7 +102,10 @@ export async function putReadings(
       if (stored.outcome === 'stored') results.push({ outcome: 'stored', id: next.id });
       else results.push({ outcome: 'conflict', id: next.id, current: message(stored.current) });
     }
+    const last = await lastReading(tx, jobId);
+    // What came before it was handed over may come twice; what is new is taken back.
+    if (last !== before) await mustNotHaveGone(tx, jobId);
     await refreshSummary(tx, jobId, rules);
-    return { results, lastReading: await lastReading(tx, jobId) };
+    return { results, lastReading: last };
   });
 }

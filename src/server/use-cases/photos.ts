@@ -8,7 +8,7 @@ import { notFound, Refusal } from '../refusal';
 import { MAX_PHOTO_BYTES } from '../http/guard';
 import { barePicture } from '../bare-picture';
 import { pictureHeader, type PictureHeader } from '../picture-header';
-import { mustFindJob } from './jobs';
+import { mustFindJob, mustNotHaveGone } from './jobs';
 import * as texts from '#language/server';
 
 /** A job is documented by a handful of pictures. */
@@ -68,6 +68,7 @@ export async function storePhoto(
     const known = await jobOfPhoto(tx, id);
     if (known === jobId) return;
     if (known !== null) throw new Refusal(409, 'id-taken', texts.idOfAnotherPicture);
+    await mustNotHaveGone(tx, jobId);
     if ((await photosOf(tx, jobId)).length >= MOST_PHOTOS)
       throw new Refusal(409, 'too-many', texts.tooManyPictures(MOST_PHOTOS));
     await addPhoto(tx, {

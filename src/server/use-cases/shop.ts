@@ -30,7 +30,8 @@ const MACHINE_ZONE = Intl.DateTimeFormat().resolvedOptions().timeZone;
 /** The shop and its people, for the band of every page. */
 export const shopView = async ({ store }: Context): Promise<ShopView> => shopOf(await shopStanding(store.db));
 
-const shopOf = ({ facts, people }: ShopStanding): ShopView => ({
+/** A shop as its facts have it. */
+export const shopOf = ({ facts, people }: ShopStanding): ShopView => ({
   name: facts.name ?? 'Saw room',
   currency: facts.currency ?? 'EUR',
   timeZone: facts.timeZone ?? MACHINE_ZONE,

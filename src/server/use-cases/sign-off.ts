@@ -8,7 +8,7 @@ import type { Context } from '../context';
 import { Refusal } from '../refusal';
 import { PROGRAMME_VERSION } from '../version';
 import { appraisedJob } from './appraised';
-import { mustFindJob } from './jobs';
+import { mustFindJob, mustNotHaveGone } from './jobs';
 import { mustBePossible, offersFor } from './plans';
 import { rulesInForce, rulesMark } from './shop';
 import { signOffViews } from './signed';
@@ -33,6 +33,7 @@ export async function signOff(
   await context.store.write(async (tx) => {
     const last = await lastReading(tx, jobId);
     if (last !== upToReading) throw new Refusal(409, 'read-again', texts.readingsCameSince);
+    await mustNotHaveGone(tx, jobId);
     await refuseSecond(tx, jobId, upToReading);
     const entries = await currentReadings(tx, [jobId]);
     const { sheet, written } = sheetFromEntries(entries, rules.studies);

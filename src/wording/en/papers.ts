@@ -6,6 +6,15 @@ export const gauge = 'Gauge';
 export const driveLinks = 'Drive links';
 export const edge = (edge: string): string => `Edge ${edge}`;
 
+// At the foot, and beside what was given
+export const restsOn = (code: string): string => `Records ${code}`;
+export const asGiven = (moment: string, by: string, code: string): string =>
+  [`As it was given by ${by} on ${moment}`, ...(code === '' ? [] : [`records ${code}`])].join(' · ');
+export const notJudged = 'not judged';
+export const judgedOtherwiseNow = (part: string, then: string, now: string, why: string): string =>
+  then === now ? `${part}: judged for another reason by now. ${why}` : `${part}: ${then} then, ${now} by now. ${why}`;
+export const sinceItWasGiven = 'Since it was given';
+
 // condemned
 export const noPartOfThisJob = 'No part of this job was condemned.';
 export const condemned = (part: string): string => `${part}: condemned`;

@@ -82,8 +82,9 @@ export const counter = 'Counter';
 export const nextVisitLiesInThePast = 'The next visit lies in the past: name a day from today on.';
 export const stillOpenSayWhy = 'Something is still open: say why it goes all the same.';
 export const handedOverAlready = 'This job was handed over already.';
+export const goneOpenItAgain = 'This job was handed over: open it again to write to it.';
 export const movedSinceShown =
-  'Readings have come in, or parts have moved, since this was shown: look at it again, then hand over.';
+  'Something that this rests on has moved since it was shown (readings, parts, plan, limits): look at it again, then hand over.';
 
 // job-parts
 export const planNeedsItNoMore =

@@ -12,6 +12,8 @@ export const manifestSchema = z.object({
   /** The newest migration of the store that it was made of. */
   schema: z.string(),
   made: z.string(),
+  /** Short code of the last record in the chain: see docs/data.md. */
+  recordCode: z.string().optional(),
   /** Every other file, in the order in which it is to be read. */
   files: z.array(
     z.strictObject({

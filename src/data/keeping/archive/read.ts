@@ -5,6 +5,7 @@ import type { Readable } from 'node:stream';
 import Database from 'libsql';
 import Papa from 'papaparse';
 import { open, type Entry, type ZipFile } from 'yauzl';
+import { beginChain } from '../../chain/begin';
 import { beginsWith } from '../first-bytes';
 import { mustBeWhole, removeStore, StoreRefused } from '../backup';
 import { journal } from '../../journal';
@@ -186,6 +187,8 @@ export async function storeFromArchive(archiveFile: string, target: string): Pro
     empty.close();
     await fillStore(target, archive, manifest);
     const filled = openStore(`file:${target}`);
+    // Where an older version wrote it, its records are not in a chain yet.
+    await beginChain(filled, new Date());
     await filled.fold();
     filled.close();
     for (const left of ['-wal', '-shm']) rmSync(`${target}${left}`, { force: true });

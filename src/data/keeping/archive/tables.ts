@@ -1,5 +1,6 @@
 import { getTableColumns, getTableName, type Table } from 'drizzle-orm';
 import {
+  chainLink,
   customer,
   handOver,
   handStudy,
@@ -17,6 +18,7 @@ import {
   shopFact,
   signOff,
   stockImport,
+  stockImportBatch,
   stockImportRow,
   stockMovement,
   stockPart,
@@ -49,6 +51,8 @@ const TABLES: readonly Table[] = [
   testCut,
   stockImport,
   stockImportRow,
+  stockImportBatch,
+  chainLink,
 ];
 
 /** A table by its name in the store, and its columns in order. */

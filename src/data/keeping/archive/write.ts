@@ -7,6 +7,8 @@ import Papa from 'papaparse';
 import { ZipFile } from 'yazl';
 import type { Study } from '../../../core/hand';
 import { sheetFromEntries, type EntryBy } from '../../../core/sheet';
+import { codeOf } from '../../chain/link';
+import { headIn } from '../../chain/verify';
 import { fileOf, StoreRefused } from '../backup';
 import { OWNER_ALONE } from '../../owner-alone';
 import { journal } from '../../journal';
@@ -134,7 +136,15 @@ export async function writeArchive(url: string, file: string, now: Date): Promis
     for (const part of parts(store)) add(zip, part, files);
     zip.addReadStreamLazy(MANIFEST, (give) => {
       const schema = journal().entries.at(-1)?.tag ?? '';
-      const manifest: Manifest = { format: ARCHIVE_FORMAT, version: 1, schema, made: now.toISOString(), files };
+      const recordCode = codeOf(headIn(store));
+      const manifest: Manifest = {
+        format: ARCHIVE_FORMAT,
+        version: 1,
+        schema,
+        made: now.toISOString(),
+        recordCode,
+        files,
+      };
       give(null, Readable.from([JSON.stringify(manifest, null, 2)]));
     });
     zip.end();

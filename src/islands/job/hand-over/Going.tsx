@@ -4,20 +4,22 @@ import { Notice } from '../../../ui/parts/Notice';
 import { api, failure } from '../../frame/api';
 import { useFrame } from '../../frame/frame-context';
 import { Group } from '../parts/StepHead';
+import { Reopen } from './Reopen';
 import { isSaved, useJob, useOfStore } from '../store/JobContext';
 import * as texts from '#language/screens/job-hand-over';
 import { visitAgreed } from '../../../wording';
 
 interface GoingProps {
   readonly view: HandOverPage;
-  readonly onHandedOver: (view: HandOverPage) => void;
+  /** Takes in what the server answered. */
+  readonly onView: (view: HandOverPage) => void;
 }
 
 /**
  * What is still open, the day of the next visit, and the act itself. What is open is listed and let through with a
  * reason.
  */
-export function Going({ view: { draft, last, upToReading }, onHandedOver }: GoingProps) {
+export function Going({ view: { draft, last, revision }, onView }: GoingProps) {
   const { view } = useJob();
   const isStored = useOfStore(isSaved);
   const { who } = useFrame();
@@ -26,26 +28,19 @@ export function Going({ view: { draft, last, upToReading }, onHandedOver }: Goin
   const [busy, setBusy] = useState(false);
   const [refused, setRefused] = useState<string | null>(null);
   const [noteId, dayId] = [useId(), useId()];
+  const address = `/api/jobs/${view.job.id}/hand-over`;
   const isOut = view.job.state === 'handed-over';
   const lacksReason = draft.open.length > 0 && note.trim() === '';
   const send = async () => {
     setBusy(true);
-    const request: HandOverRequest = { by: who, upToReading, nextVisit: day, note: note.trim() };
+    const request: HandOverRequest = { by: who, revision, nextVisit: day, note: note.trim() };
     try {
-      onHandedOver(await api.post<HandOverPage>(`/api/jobs/${view.job.id}/hand-over`, request));
+      onView(await api.post<HandOverPage>(address, request));
       window.location.assign(`/jobs/${view.job.id}?step=hand-over&go=field`);
     } catch (error) {
       setRefused(failure(error, texts.itWasNotHandedOver));
-      setBusy(false);
-    }
-  };
-  const reopen = async () => {
-    setBusy(true);
-    try {
-      await api.post(`/api/jobs/${view.job.id}/reopen`, {});
-      window.location.reload();
-    } catch (error) {
-      setRefused(failure(error, texts.itWasNotOpenedTry));
+      // What moved meanwhile is shown, so that it can be looked at.
+      await api.get<HandOverPage>(address).then(onView, () => undefined);
       setBusy(false);
     }
   };
@@ -57,10 +52,7 @@ export function Going({ view: { draft, last, upToReading }, onHandedOver }: Goin
             {texts.somethingWasOpenWhen} <strong>{last.document.note}</strong>
           </p>
         )}
-        {refused && <Notice kind="error">{refused}</Notice>}
-        <button type="button" className="quiet" disabled={busy} onClick={() => void reopen()}>
-          {texts.openAgain}
-        </button>
+        <Reopen />
       </Group>
     );
   return (

@@ -38,8 +38,9 @@ export default function HandOver() {
         <div className="grid grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)] gap-8 max-lg:grid-cols-1">
           <Told document={isOut && data.last ? data.last.document : data.draft} />
           <div>
-            <Going view={data} onHandedOver={put} />
+            <Going view={data} onView={put} />
             <Papers papers={data.papers} />
+            <Given given={isOut ? data.given.slice(1) : data.given} />
           </div>
         </div>
       )}
@@ -100,6 +101,26 @@ function Told({ document }: { readonly document: Document }) {
         </Group>
       )}
     </div>
+  );
+}
+
+/** What the customer was given before: kept as it was, whatever was judged since. */
+function Given({ given }: { readonly given: HandOverPage['given'] }) {
+  const { view } = useJob();
+  if (given.length === 0) return null;
+  return (
+    <Group title={texts.givenBefore}>
+      <ul className="border-t border-line">
+        {given.map(({ id, at, by }) => (
+          <li key={id} className="flex items-center gap-2 border-b border-line py-1">
+            <span className="flex-1">{texts.handedOverBy(by, shopMoment(at, view.shop))}</span>
+            <a className="grid quiet place-items-center" href={`/jobs/${view.job.id}/customer?given=${id}`}>
+              {texts.customersPage}
+            </a>
+          </li>
+        ))}
+      </ul>
+    </Group>
   );
 }
 

@@ -7,6 +7,7 @@ export const itWasNotOpenedTry = 'It was not opened: try again.';
 export const itHasGone = 'It has gone';
 export const somethingWasOpenWhen = 'Something was open when it went, because:';
 export const openAgain = 'Open again';
+export const goneWritesNothing = 'This job was handed over. What is typed here is stored once it is open again.';
 export const beforeItGoes = 'Before it goes';
 export const nothingIsOpen = 'Nothing is open: it can go.';
 export const stillOpen = 'Still open';
@@ -30,6 +31,8 @@ export const edgeIsDownNow = (edgeDown: string): string => `Edge ${edgeDown} is 
 export const nobodySaidWhichEdge = 'Nobody said which edge is down now.';
 export const whatToTellThem = 'What to tell them';
 export const papers = 'Papers';
+export const givenBefore = 'Given before';
+export const customersPage = 'Customer’s page';
 export const page = 'Page';
 export const pageToPrint = (name: string): string => `${name}, page to print`;
 export const asPdf = (name: string): string => `${name} as PDF`;

@@ -1,11 +1,17 @@
 import type { APIRoute } from 'astro';
+import { preferencesFrom } from '../../../../islands/frame/preferences';
 import { handOverRequestSchema, type HandOverPage, type HandOverView } from '../../../../contract';
-import { answer, body, context, handOverJob, handOverView, PAPER_LINKS } from '../../../../server';
+import { answer, body, context, handOverJob, handOverView, PAPER_LINKS, reachedAt } from '../../../../server';
 
 const page = (view: HandOverView): HandOverPage => ({ ...view, papers: PAPER_LINKS });
 
 /** The hand-over as it would be written now, and as it was written last. */
 export const GET: APIRoute = ({ params }) => answer(async () => page(await handOverView(context(), params.id ?? '')));
 
-export const POST: APIRoute = ({ params, request }) =>
-  answer(async () => page(await handOverJob(context(), params.id ?? '', await body(request, handOverRequestSchema))));
+/** Hands the job over, with its papers in the unit of whoever does. */
+export const POST: APIRoute = ({ params, request, url }) =>
+  answer(async () => {
+    const { unit } = preferencesFrom(request.headers.get('cookie') ?? '');
+    const asked = await body(request, handOverRequestSchema);
+    return page(await handOverJob(context(), params.id ?? '', asked, { unit, origin: reachedAt(request, url) }));
+  });

@@ -11,6 +11,7 @@ export const GET: APIRoute = ({ params, request, url }) =>
       jobId: params.id ?? '',
       unit,
       origin: reachedAt(request, url),
+      given: url.searchParams.get('given'),
     });
     const pdf = await paperPdf(paper);
     return download(new Uint8Array(pdf), 'application/pdf', `${paper.tag}-${params.paper}.pdf`, true);
