@@ -9,8 +9,10 @@ import { DEFAULT_SCHOOLS } from '../core/schools';
 import {
   assessmentDocument,
   handOverDocument,
+  misfitSentence,
   plansDocument,
   plansText,
+  recordsStand,
   sheetProblem,
   stillOpenSentence,
   type Draws,
@@ -19,7 +21,7 @@ import { readSheetText } from '../core/sheet';
 import { documentFrom, limitsFrom, linesFrom, sheetFrom, stockFrom, Unreadable } from './documents';
 import { jsonSchema, SCHEMA_NAMES, type SchemaName } from './schemas';
 import { assessmentText } from './text';
-import { archive, backup, StoreRefused, restore } from '../server/use-cases/backup';
+import { archive, backup, StoreRefused, restore, verify } from '../server/use-cases/backup';
 
 /** Exit code for input that cannot be read. */
 const UNREADABLE = 2;
@@ -129,6 +131,23 @@ function handOverCommand(path: string, { on, limits: limitsPath }: { on: string;
   return json(handOverDocument(head, handed, [], written));
 }
 
+/** Exit code for records that do not fit. */
+const UNFIT = 1;
+
+/** Records do not fit: it was said already. */
+class Unfit extends Error {}
+
+/** How the records of a store stand, line by line. */
+function verifyText(file?: string): { readonly says: string; readonly fits: boolean } {
+  const { code, count, began, misfits } = verify(file);
+  const lines = [
+    recordsStand(count, misfits.length),
+    ...misfits.map((misfit) => `  ${misfitSentence(misfit)}`),
+    ...(began === null ? [] : [`The chain began at ${began}. Its last record has the code ${code}.`]),
+  ];
+  return { says: `${lines.join('\n')}\n`, fits: misfits.length === 0 };
+}
+
 /** A day, of an option. */
 function day(text: string): string {
   if (z.iso.date().safeParse(text).success) return text;
@@ -190,6 +209,15 @@ function program(print: (text: string) => unknown): Command {
       await print(`${file} holds the whole store, and was found whole.\n`);
     });
   command
+    .command('verify')
+    .description('Go through all records that never change, and say what is not as it was written.')
+    .argument('[file]', 'a store or a backup; without it, the store')
+    .action(async (file?: string) => {
+      const { says, fits } = verifyText(file);
+      await print(says);
+      if (!fits) throw new Unfit();
+    });
+  command
     .command('archive')
     .description('Write the whole shop into one archive of open formats: CSV, bench sheets, photographs.')
     .argument('<file>', 'a file that is not there yet')
@@ -226,6 +254,7 @@ export async function run(
       complain(`${error.lines.join('\n')}\n`);
       return UNREADABLE;
     }
+    if (error instanceof Unfit) return UNFIT;
     if (error instanceof StoreRefused) {
       complain(`${error.message}\n`);
       return UNREADABLE;

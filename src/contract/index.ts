@@ -11,6 +11,7 @@ export * from './shop-style';
 export { packView, unpackView, type Sent } from './sent';
 export * from './sent-job';
 export * from './backups';
+export * from './records';
 export * from './studies';
 export * from './plans';
 export * from './job-parts';

@@ -1,4 +1,5 @@
 import type { BackupView } from './backups';
+import type { RecordsView } from './records';
 import type { Step, Part, Waits } from '../core/reading';
 import type { LimitId, Limits } from '../core/limits';
 import type { PartSaid } from '../core/course';
@@ -286,6 +287,7 @@ export interface ShopPageView {
   }[];
   /** Null where the store is kept on another machine, and saved there. */
   readonly backups: readonly BackupView[] | null;
+  readonly records: RecordsView;
   /** Studies of hands and tools, the newest first, those set aside included. */
   readonly studies: readonly StudyView[];
   /** Today in the shop's zone, as an ISO date. */

@@ -2,6 +2,7 @@ import { existsSync, rmSync, statfsSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import Database from 'libsql';
 import { listBackups } from '../data/keeping/backups';
+import { lastCheck } from '../data/repositories';
 import { storeFile, type Store } from '../data/store';
 import { troubleOf, type Trouble } from '../data/trouble';
 import type { HealthView } from '../contract';
@@ -161,8 +162,14 @@ export async function health(context: Context): Promise<HealthView> {
     store: { id, writable: trouble === null, trouble },
     space: { freeMb: space, little },
     backup: backup && age !== null ? { at: backup.toISOString(), hours: age } : null,
-    says: trouble ? storeTrouble[trouble] : caution(little ? space : null, age),
+    says: trouble ? storeTrouble[trouble] : (caution(little ? space : null, age) ?? (await recordsCaution(context))),
   };
+}
+
+/** What was found wrong with the records that never change; null where nothing was. */
+async function recordsCaution({ store: { db } }: Context): Promise<string | null> {
+  const wrong = (await lastCheck(db))?.misfits.length ?? 0;
+  return wrong === 0 ? null : texts.recordsDoNotFit(wrong);
 }
 
 /** What should be looked after before it is a trouble. */

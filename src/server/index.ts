@@ -31,5 +31,6 @@ export * from './use-cases/drift';
 export { PAPER_LINKS, paperOf, slipPaper, writePaper } from './papers';
 export { paperPdf } from './papers/pdf';
 export { bringBackup, keptBackup, makeArchive, makeBackup, putBackupBack, tryStore } from './use-cases/backup';
+export { recordOfCode, verifyNow } from './use-cases/records';
 export { health } from './health';
 export { sentFile } from './http/sent-file';

@@ -4,12 +4,16 @@ import { settings } from '../data/settings';
 import { openForUse } from '../data/keeping/opening';
 import { openStore, storeFile, storeUrl } from '../data/store';
 import { builtSite } from './http/built-site';
+import type { Misfit } from '../core/records';
+import { misfitSentence } from '../wording';
 import { freshContext } from './context';
 import { loadDemo } from './demo';
 import { atTheDoor, isFromHere, ownAddress, shopNames } from './http/door';
 import { SAFETY_HEADERS, type Turned } from './http/guard';
 import { isTooMuch } from './http/pace';
 import { runErrand } from './errands/run';
+import { sent } from './errands/send';
+import { complained } from './log';
 import { keepDaily } from './errands/daily';
 
 const USUAL_PORT = 4173;
@@ -55,14 +59,16 @@ function turnedAway(response: ServerResponse, { status, code, message }: Turned)
 /**
  * The store is looked through and brought up to date before anybody is let in. What is opened for it is closed again:
  * the pages open their own.
+ * @returns what does not fit at the end of its records
  */
-async function prepareStore(withDemo: boolean): Promise<void> {
+async function prepareStore(withDemo: boolean): Promise<readonly Misfit[]> {
   const prepared = freshContext();
   try {
-    await openForUse(prepared.store, prepared.now);
-    if (!withDemo) return;
+    const misfits = await openForUse(prepared.store, prepared.now);
+    if (!withDemo) return misfits;
     const { loaded } = await loadDemo(prepared);
     console.log(loaded > 0 ? `Demo data loaded: ${loaded} jobs.` : 'The store has jobs in it: kept as it is.');
+    return misfits;
   } finally {
     prepared.store.close();
   }
@@ -79,7 +85,8 @@ async function foldStore(): Promise<void> {
 export async function main(): Promise<void> {
   if (await runErrand(process.argv)) return;
   const { host, port, fixed } = address();
-  await prepareStore(process.argv.includes('--demo'));
+  const misfits = await prepareStore(process.argv.includes('--demo'));
+  for (const misfit of misfits) complained(misfitSentence(misfit));
   const site = await builtSite();
   // Answers are made once: the least packing is the quickest in all, and none where they do not leave the machine.
   const compress = compression({ level: 1 });
@@ -103,6 +110,8 @@ export async function main(): Promise<void> {
     settings().SERRATA_SUPPLIER ?? `http://${host === '::1' ? '[::1]' : host}:${bound}/simulated/supplier`;
   console.log(`Serrata is open at http://${host === '::1' ? '[::1]' : host}:${bound}/`);
   const daily = keepDaily(storeFile(storeUrl()));
+  // All of them are gone through, so that everybody can read where they do not fit.
+  if (misfits.length > 0) void sent('verify').catch(() => undefined);
   const stop = () => {
     daily.stop();
     const end = () => process.exit(0);

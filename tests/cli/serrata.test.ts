@@ -1,7 +1,8 @@
 import { spawnSync } from 'node:child_process';
-import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { copyFileSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import Database from 'libsql';
 import { describe, expect, inject, it } from 'vitest';
 import { jsonSchema, SCHEMA_NAMES } from '../../src/cli/schemas';
 import {
@@ -221,5 +222,30 @@ describe('the formats', () => {
     expect(JSON.parse(serrata(['schema', 'bench-sheet']).stdout)).toEqual(
       JSON.parse(JSON.stringify(jsonSchema('bench-sheet'))),
     );
+  });
+});
+
+describe('serrata verify', () => {
+  const store = join(folder, 'shop.db');
+
+  it('says that all records are as they were written, and which is not, with its exit code', () => {
+    copyFileSync(inject('prepared').demo, store);
+    const whole = serrata(['verify', store]);
+    expect(whole).toMatchObject({ status: 0, stderr: '' });
+    expect(whole.stdout).toMatch(/^All \d+ records are as they were written\.\n.*has the code \d+(-\w{4}){3}\.\n$/);
+    const changed = new Database(store);
+    changed.exec("DROP TRIGGER reading_never_changes; UPDATE reading SET text = '1' WHERE seq = 7");
+    changed.close();
+    const unfit = serrata(['verify', store]);
+    expect(unfit.status).toBe(1);
+    expect(unfit.stdout).toMatch(/One thing .*\n {2}Record \d+, a reading \(reading 7\), is not what it was/);
+  });
+
+  it('refuses what is no store with a sentence', () => {
+    for (const path of [join(folder, 'nowhere.db'), sheet]) {
+      const { status, stderr } = serrata(['verify', path]);
+      expect(status).toBe(2);
+      expect(stderr).toMatch(/There is no file|has no chain of records/);
+    }
   });
 });

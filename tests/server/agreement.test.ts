@@ -60,8 +60,8 @@ async function told(id: string): Promise<Told> {
     ),
   );
   // Nothing was judged otherwise since; but what a slip tells of the shelf has moved on.
-  const { slip: _slip, ...standing } = given as GivenPapers;
-  for (const [name, { blocks }] of Object.entries(standing))
+  const { slip: _slip, ...kept } = given as GivenPapers;
+  for (const [name, { blocks }] of Object.entries(kept))
     expect(blocks).toEqual(JSON.parse(JSON.stringify(written.find(([id]) => id === name)![1].blocks)));
   const { parts } = await jobParts(context, id);
   return { id, view, meaning, papers: Object.fromEntries(written) as Told['papers'], job, parts };

@@ -1,11 +1,12 @@
 import { copyFileSync, rmSync } from 'node:fs';
 import { sql } from 'drizzle-orm';
 import fc from 'fast-check';
-import Database from 'libsql';
+import type Database from 'libsql';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import type { Misfit } from '../../src/core/records';
 import { CHAINED_NAMES, type ChainedName } from '../../src/data/chain/chained';
 import { codeFrom, codeOf, contentOf, hashOf } from '../../src/data/chain/link';
-import { inStore, verifyChain, verifyEnd, type Chain, type Misfit } from '../../src/data/chain/verify';
+import { inStore, verifyChain, verifyEnd, type Chain } from '../../src/data/chain/verify';
 import { storeFromArchive } from '../../src/data/keeping/archive/read';
 import { writeArchive } from '../../src/data/keeping/archive/write';
 import { backupStore } from '../../src/data/keeping/backup';

@@ -1,24 +1,8 @@
 import Database from 'libsql';
+import type { Misfit } from '../../core/records';
 import { BEGAN } from './begin';
 import { CHAINED_NAMES } from './chained';
 import { codeOf, contentOf, hashOf, NO_HEAD, type Head, type Link } from './link';
-
-/** What does not fit in a chain of records. */
-export type Misfit =
-  /** Something else stands in the record than when it was linked, or the link itself was changed. */
-  | { readonly what: 'changed'; readonly seq: number; readonly record: string; readonly key: string }
-  /** The record is not there any more. */
-  | { readonly what: 'gone'; readonly seq: number; readonly record: string; readonly key: string }
-  /** Links are missing from this place on, before the next or at the end. */
-  | { readonly what: 'links-gone'; readonly seq: number }
-  /** A record stands there that was never linked: something else than Serrata wrote it. */
-  | { readonly what: 'foreign'; readonly record: string; readonly key: string }
-  /** A hand-over carries the code of another chain than this one. */
-  | { readonly what: 'other-chain'; readonly record: string; readonly key: string; readonly code: string }
-  /** A backup of this store holds links that it has not. */
-  | { readonly what: 'backup'; readonly name: string; readonly at: string; readonly seq: number }
-  /** There is no chain at all. */
-  | { readonly what: 'no-chain' };
 
 /** How a chain of records stands. */
 export interface Chain {

@@ -1,6 +1,9 @@
+import { existsSync } from 'node:fs';
 import type Database from 'libsql';
-import { headIn, inStore, linkAt, verifyChain, type Chain, type Misfit } from '../chain/verify';
+import type { Misfit } from '../../core/records';
+import { headIn, inStore, linkAt, verifyChain, type Chain } from '../chain/verify';
 import type { Head } from '../chain/link';
+import { StoreRefused } from './backup';
 import { listBackups, type KeptBackup } from './backups';
 import { STORE_CHANGES } from './store-changes';
 
@@ -37,9 +40,30 @@ function lostSince(store: Database.Database, backups: readonly KeptBackup[]): re
     });
 }
 
+/**
+ * A file that can be gone through.
+ * @throws StoreRefused where it is not there, is no store, or belongs to a version that had no chain
+ */
+export function mustHaveRecords(file: string): string {
+  if (!existsSync(file)) throw new StoreRefused(`There is no file ${file}.`);
+  const isStore = (): boolean => {
+    try {
+      return inStore(
+        file,
+        (store) => store.prepare("SELECT 1 FROM sqlite_master WHERE name = 'chain_link'").get() !== undefined,
+      );
+    } catch {
+      return false;
+    }
+  };
+  if (isStore()) return file;
+  throw new StoreRefused(
+    `${file} has no chain of records: it is no store of Serrata, or one of an older version that was not opened by this one yet.`,
+  );
+}
+
 /** Goes through all records of a store that never change, and holds them against its backups. */
-export function verifyRecords(file: string): Chain {
-  const backups = listBackups(file);
+export function verifyRecords(file: string, backups = listBackups(file)): Chain {
   return inStore(file, (store) => {
     const chain = verifyChain(store);
     return { ...chain, misfits: [...chain.misfits, ...lostSince(store, backups)] };

@@ -16,3 +16,4 @@ export * from './studies';
 export * from './part-orders';
 export * from './hand-overs';
 export * from './test-cuts';
+export * from './records';

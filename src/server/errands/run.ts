@@ -8,6 +8,7 @@ import { freshContext } from '../context';
 import { said } from '../log';
 import { ERRAND_ARGUMENT, type Errand } from './send';
 import { letOldPhotosGo } from '../use-cases/photos';
+import { checkRecords } from '../use-cases/records';
 
 /**
  * Long work on a store's file, done by a process of its own so that nobody waits for it. Each says what came of it in
@@ -46,6 +47,15 @@ const ERRANDS = {
       return String(await letOldPhotosGo(tidying));
     } finally {
       tidying.store.close();
+    }
+  },
+  /** Goes through all records that never change, and writes down what was found. */
+  verify: async () => {
+    const verifying = freshContext();
+    try {
+      return String((await checkRecords(verifying)).misfits.length);
+    } finally {
+      verifying.store.close();
     }
   },
   /** Looks the whole store through: `whole`, or what is wrong with it. */

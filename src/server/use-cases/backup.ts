@@ -5,6 +5,8 @@ import { pipeline } from 'node:stream/promises';
 import type { ReadableStream as WebStream } from 'node:stream/web';
 import { isArchive, storeFromArchive } from '../../data/keeping/archive/read';
 import { writeArchive } from '../../data/keeping/archive/write';
+import { codeOf } from '../../data/chain/link';
+import { mustHaveRecords, verifyRecords } from '../../data/keeping/records';
 import { backupStore, fileOf, restoreStore, StoreRefused } from '../../data/keeping/backup';
 import { backupFile, isDailyDue, listBackups, stampOf, tidyBackups, type BackupKind } from '../../data/keeping/backups';
 import { OWNER_ALONE } from '../../data/owner-alone';
@@ -12,6 +14,7 @@ import { storeFile, storeUrl } from '../../data/store';
 import type { BackupView } from '../../contract';
 import type { Context } from '../context';
 import { ErrandFailed, sent } from '../errands/send';
+import { alone } from './alone';
 import { MAX_BROUGHT_BYTES } from '../http/guard';
 import { notFound, Refusal } from '../refusal';
 import * as texts from '#language/server';
@@ -38,6 +41,15 @@ export async function restore(file: string, now: Date): Promise<string | null> {
   }
 }
 
+/** How the records of a store, or of a backup, stand. @throws StoreRefused where it is no whole store */
+export function verify(file?: string) {
+  // A backup is held against no other.
+  const { head, began, misfits } = file
+    ? verifyRecords(mustHaveRecords(file), [])
+    : verifyRecords(mustHaveRecords(fileOf(storeUrl())));
+  return { code: codeOf(head), count: head.seq, began, misfits };
+}
+
 /** The backups that are kept, newest first. */
 export function backupsKept({ store }: Context): readonly BackupView[] | null {
   const file = storeFile(store.url);
@@ -50,23 +62,6 @@ export function backupsKept({ store }: Context): readonly BackupView[] | null {
   }));
 }
 
-/** One at a time, so that asking often costs the shop nothing. */
-let isBusy = false;
-
-async function alone<T>(work: () => Promise<T>): Promise<T> {
-  if (isBusy) throw new Refusal(409, 'making', texts.backupIsUnderWay);
-  isBusy = true;
-  try {
-    return await work();
-  } catch (error) {
-    if (error instanceof ErrandFailed || error instanceof StoreRefused)
-      throw new Refusal(503, 'not-saved', texts.itCouldNotBeDone(error.message));
-    throw error;
-  } finally {
-    isBusy = false;
-  }
-}
-
 /** Makes a backup and keeps it. */
 export function makeBackup({ store, now }: Context, kind: BackupKind): Promise<{ file: string }> {
   return alone(async () => {
@@ -74,6 +69,7 @@ export function makeBackup({ store, now }: Context, kind: BackupKind): Promise<{
     const file = backupFile(home, kind, now());
     await sent('backup', file);
     tidyBackups(home);
+    await sent('verify');
     return { file };
   });
 }
@@ -84,6 +80,7 @@ export async function makeDailyBackup(store: string, now: Date): Promise<void> {
   await sent('backup', backupFile(store, 'daily', now));
   tidyBackups(store);
   await sent('tidy');
+  await sent('verify');
 }
 
 /** The file of a backup that is kept, by its name. */

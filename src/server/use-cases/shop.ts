@@ -19,6 +19,7 @@ import { calendarDay, limitProblem, schoolAnswerWord, UNNAMED } from '../../word
 import type { Context } from '../context';
 import { notFound, Refusal } from '../refusal';
 import { backupsKept } from './backup';
+import { recordsView } from './records';
 import { mustStandAsSeen } from './based-on';
 import { newestFirst } from './studies';
 import { moodOf } from './supplier';
@@ -110,10 +111,11 @@ const CHANGES_SHOWN = 30;
 
 export async function shopPage(context: Context): Promise<ShopPageView> {
   const { db } = context.store;
-  const [standing, changes, written] = await Promise.all([
+  const [standing, changes, written, records] = await Promise.all([
     shopStanding(db),
     limitChanges(db, CHANGES_SHOWN),
     shopChanges(db, CHANGES_SHOWN),
+    recordsView(context),
   ]);
   const shop = shopOf(standing);
   const { limits, schools } = rulesOf(standing);
@@ -132,6 +134,7 @@ export async function shopPage(context: Context): Promise<ShopPageView> {
     studies: newestFirst(standing),
     today: calendarDay(context.now(), shop.timeZone),
     backups: backupsKept(context),
+    records,
   };
 }
 

@@ -25,6 +25,7 @@ export * from './doubt';
 export * from './hand';
 export * from './plans';
 export * from './ailments';
+export * from './records';
 export * from './story';
 export * from './going-out';
 export { CHAIN_WORDS } from './readings/chain';

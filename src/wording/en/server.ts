@@ -41,6 +41,11 @@ export const tooMuchIsAsked = 'More is asked from here than one client needs. Wa
 export const theCaliperDoesNotAnswer = 'The caliper does not answer: look at its line and battery.';
 export const tooManyListen = (most: number): string => `${most} screens listen to the caliper already.`;
 
+// records
+export const noRecordCode = 'A code from a paper looks like 1204-7K2M-Q9XT-04BC: a number, and three groups of four.';
+export const recordsDoNotFit = (count: number): string =>
+  `The records that never change do not fit (${count === 1 ? 'one thing' : `${count} things`}): Shop, Records says where.`;
+
 // backup
 export const backupIsUnderWay = 'A backup is being made or put back already: wait until that is done.';
 export const itCouldNotBeDone = (message: string): string => `It could not be done. ${message}`;

@@ -22,11 +22,14 @@ export const customerPriceWord = { 'left-out': 'left out', told: 'told' } as con
 const CODE = 'code.';
 const SCHOOL = 'school.';
 
-/** What a change of the shop is about: its facts, a school or a code. */
-export type ChangedPlace = 'fact' | 'school' | 'code';
+const STORE = 'store.';
+
+/** What a change of the shop is about: its facts, a school, a code, or the store itself. */
+export type ChangedPlace = 'fact' | 'school' | 'code' | 'store';
 
 export function changedPlace(what: string): ChangedPlace {
   if (what.startsWith(CODE)) return 'code';
+  if (what.startsWith(STORE)) return 'store';
   return what.startsWith(SCHOOL) ? 'school' : 'fact';
 }
 
@@ -48,6 +51,18 @@ function meaning(value: string): string {
   }
 }
 
+/** What the store tells of itself. */
+const STORE_SAID: Readonly<Record<string, readonly [name: string, became: string]>> = {
+  mended: ['Guards of the store', 'put right'],
+  'begun-anew': ['The chain of records', 'begun anew, since it was gone'],
+  'put-back': ['A backup', 'put back'],
+};
+
+function storeChange(what: string, value: string | null) {
+  const [name, became] = STORE_SAID[what] ?? [what, ''];
+  return { name, became: value ? `${became}: ${value}` : became };
+}
+
 /** A change of the shop in words: what, and what it became. */
 export function shopChange({ what, value }: { readonly what: string; readonly value: string | null }): {
   readonly name: string;
@@ -56,6 +71,7 @@ export function shopChange({ what, value }: { readonly what: string; readonly va
   const name = what.slice(what.indexOf('.') + 1);
   if (changedPlace(what) === 'code')
     return { name: `Code ${name}`, became: value === null ? 'forgotten' : `stands for ${meaning(value)}` };
+  if (changedPlace(what) === 'store') return storeChange(name, value);
   const school = SCHOOL_IDS.find((id) => id === name);
   if (changedPlace(what) === 'school' && school)
     return { name: schoolName[school], became: `to “${schoolAnswerWord(school, value ?? '')}”` };

@@ -13,6 +13,7 @@ export const SHOP_VIEWS = {
   schools: texts.schools,
   supplier: texts.supplier,
   backup: texts.backup,
+  records: texts.records,
 } as const;
 export type ShopViewName = keyof typeof SHOP_VIEWS;
 export const SHOP_VIEW_NAMES = Object.keys(SHOP_VIEWS) as readonly ShopViewName[];

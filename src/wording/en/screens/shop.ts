@@ -107,6 +107,7 @@ export const codes = 'Codes';
 export const schools = 'Schools';
 export const supplier = 'Supplier';
 export const backup = 'Backup';
+export const records = 'Records';
 
 // limits
 export const defaultsOfAShop =
