@@ -14,8 +14,20 @@ export const importBatchSchema = z.strictObject({
    * it is not said.
    */
   columns: z.array(z.enum(STOCK_COLUMNS)).optional(),
+  /**
+   * For each part the version that the list was laid beside, null where there was none: what has moved since is not
+   * overwritten. Where it is not said, nothing is compared.
+   */
+  was: z.array(z.int().min(1).nullable()).max(IMPORT_BATCH).optional(),
 });
 export type ImportBatch = z.infer<typeof importBatchSchema>;
+
+/** What taking a batch in did. */
+export interface BatchTaken {
+  readonly taken: number;
+  /** Parts that moved since the list was laid beside them: they stand as they are. */
+  readonly moved: readonly { readonly sku: string; readonly quantity: number | null }[];
+}
 
 const by = z.string().min(1).max(80);
 const pieces = z.int().min(0).max(1_000_000);

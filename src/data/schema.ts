@@ -165,6 +165,8 @@ export const stockImportRow = sqliteTable(
     /** The part as it stood before; null when it was new. */
     before: text('before', { mode: 'json' }),
     after: text('after', { mode: 'json' }).notNull(),
+    /** The newest movement of the shelf when it was brought: later ones happened since. Null in older imports. */
+    movedUpTo: integer('moved_up_to'),
     /** What undoing did with it; null while it was not undone. */
     undone: text('undone', { enum: ['restored', 'kept'] }),
   },

@@ -57,9 +57,51 @@ describe('taking in a list', () => {
   it('sent twice does no harm, and what was changed since stays when it is undone', async () => {
     await takeInBatch(context, 'i2', batch([part('NEW-1'), part('NEW-2')]));
     await takeInBatch(context, 'i2', batch([part('NEW-1')]));
-    await changePart(context, 'NEW-1', { by: 'Tam', version: 2, quantity: 2, minimum: 1, priceCents: 1700 });
+    await changePart(context, 'NEW-1', { by: 'Tam', version: 1, quantity: 2, minimum: 1, priceCents: 1700 });
     expect(await undoImport(context, 'i2', 'Tam')).toEqual({ restored: 1, kept: ['NEW-1'] });
     expect((await list()).map(({ sku }) => sku)).toContain('NEW-1');
+  });
+
+  it('sent twice does nothing the second time, whatever happened between', async () => {
+    const sku = 'LD-3250-72';
+    const quantity = async () => (await list()).find((each) => each.sku === sku)!.quantity;
+    const sent = batch([{ ...(await list()).find((each) => each.sku === sku)!, quantity: 40 }]);
+    const first = await takeInBatch(context, 'i5', sent);
+    await movePart(context, sku, { id: 'm1', by: 'Tam', kind: 'taken', pieces: 7, note: '' });
+    expect(await takeInBatch(context, 'i5', sent)).toEqual(first);
+    expect(await quantity()).toBe(33);
+  });
+
+  it('leaves alone and tells what has moved since it was laid beside the shelf', async () => {
+    const shelf = await stockView(context, new URLSearchParams('q=LD-3250'));
+    const [one, other] = shelf.parts as readonly (StockPart & { version: number })[];
+    const plain = ({ version: _version, ...each }: StockPart & { version: number }) => ({ ...each, quantity: 50 });
+    await movePart(context, one!.sku, { id: 'm1', by: 'Tam', kind: 'booked', pieces: 1, note: '' });
+    await takeInBatch(context, 'elsewhere', batch([part('NEW-2')]));
+    const request = {
+      ...batch([plain(one!), plain(other!), part('NEW-1'), part('NEW-2')]),
+      was: [one!.version, other!.version, null, null],
+    };
+    const moved = [
+      { sku: one!.sku, quantity: one!.quantity + 1 },
+      { sku: 'NEW-2', quantity: 3 },
+    ];
+    expect(await takeInBatch(context, 'i6', request)).toEqual({ taken: 2, moved });
+    const now = new Map((await list()).map(({ sku, quantity }) => [sku, quantity]));
+    expect([one!.sku, other!.sku, 'NEW-1', 'NEW-2'].map((sku) => now.get(sku))).toEqual([one!.quantity + 1, 50, 3, 3]);
+  });
+
+  it('undone keeps what was taken and booked in since, and puts prices back', async () => {
+    const sku = 'LD-3250-72';
+    const before = (await list()).find((each) => each.sku === sku)!;
+    await takeInBatch(context, 'i7', batch([{ ...before, quantity: before.quantity + 10, priceCents: 9999 }]));
+    await movePart(context, sku, { id: 'm1', by: 'Tam', kind: 'taken', pieces: 2, note: '' });
+    await movePart(context, sku, { id: 'm2', by: 'Tam', kind: 'booked', pieces: 1, note: '' });
+    expect(await undoImport(context, 'i7', 'Tam')).toEqual({ restored: 1, kept: [] });
+    const after = (await list()).find((each) => each.sku === sku)!;
+    expect(after).toEqual({ ...before, quantity: before.quantity - 1 });
+    const { movements } = await partCard(context, sku);
+    expect(movements[0]).toMatchObject({ kind: 'list-undone', change: -10, left: before.quantity - 1 });
   });
 
   it('and giving it out again is the same list', async () => {

@@ -9,3 +9,4 @@ export * from './list-text';
 export * from './list-rows';
 export * from './list-change';
 export * from './list-state';
+export * from './list-undo';

@@ -14,7 +14,8 @@ CREATE TABLE `stock_import_batch` (
 	FOREIGN KEY (`import_id`) REFERENCES `stock_import`(`id`) ON UPDATE no action ON DELETE no action
 );
 --> statement-breakpoint
-ALTER TABLE `hand_over` ADD `papers` text;
+ALTER TABLE `hand_over` ADD `papers` text;--> statement-breakpoint
+ALTER TABLE `stock_import_row` ADD `moved_up_to` integer;
 --> statement-breakpoint
 CREATE TRIGGER `chain_link_never_changes` BEFORE UPDATE ON `chain_link` BEGIN SELECT RAISE(ABORT, 'a link of the chain is never changed'); END;
 --> statement-breakpoint

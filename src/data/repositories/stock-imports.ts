@@ -1,9 +1,10 @@
+import { isDeepStrictEqual } from 'node:util';
 import { and, asc, count, desc, eq, isNull, sql } from 'drizzle-orm';
 import { laidOver, STOCK_COLUMNS, stockPartSchema, type StockColumn, type StockPart } from '../../core/stock';
-import { stockImport, stockImportRow } from '../schema';
+import { stockImport, stockImportBatch, stockImportRow } from '../schema';
 import type { Queryable, Transaction } from '../store';
 import { everyFewRows } from '../turn';
-import { addMovements, partOf, partsBySku, putPart } from './stock';
+import { addMovements, lastMovement, partOf, putPart, type ShelvedPart } from './stock';
 
 /** One taking-in of a stock list. */
 export interface StockImportRecord {
@@ -20,6 +21,22 @@ export interface StockImportRowRecord {
   readonly sku: string;
   readonly before: StockPart | null;
   readonly after: StockPart;
+  /** The newest movement of the shelf when it was brought; null in older imports. */
+  readonly movedUpTo: number | null;
+}
+
+/** What was answered to a batch of an import; undefined where it was not taken in yet. */
+export async function batchAnswer(db: Queryable, importId: string, batch: string): Promise<unknown> {
+  const [row] = await db
+    .select({ answer: stockImportBatch.answer })
+    .from(stockImportBatch)
+    .where(and(eq(stockImportBatch.importId, importId), eq(stockImportBatch.batch, batch)))
+    .limit(1);
+  return row?.answer;
+}
+
+export async function addBatch(tx: Transaction, importId: string, batch: string, answer: unknown): Promise<void> {
+  await tx.insert(stockImportBatch).values({ importId, batch, answer });
 }
 
 export async function findImport(db: Queryable, id: string): Promise<StockImportRecord | null> {
@@ -35,54 +52,48 @@ export async function beginImport(
   await tx.insert(stockImport).values(record).onConflictDoNothing();
 }
 
+/** A part that a list brings, and the part on the shelf that it is laid over. */
+export interface BroughtPart {
+  readonly listed: StockPart;
+  readonly there: ShelvedPart | null;
+}
+
 /**
- * Takes parts in and keeps what stood before. A part that this import already brought keeps its first `before`.
+ * Takes parts in and keeps what stood before. A part that this import already brought keeps its first `before`; what
+ * changes nothing is left alone.
  * @param columns those that the list has: of a part that is there, the others stay as they are
  */
 export async function importParts(
   tx: Transaction,
   { id: importId, name, at, by }: Pick<StockImportRecord, 'id' | 'name' | 'at' | 'by'>,
   newId: () => string,
-  parts: readonly StockPart[],
+  brought: readonly BroughtPart[],
   columns: readonly StockColumn[] = STOCK_COLUMNS,
 ): Promise<void> {
-  const before = new Map(
-    (
-      await partsBySku(
-        tx,
-        parts.map(({ sku }) => sku),
-      )
-    ).map((part) => [part.sku, partOf(part)]),
-  );
-  const taken = parts.map((listed) => {
-    const there = before.get(listed.sku) ?? null;
+  const taken = brought.map(({ listed, there: shelved }) => {
+    const there = shelved && partOf(shelved);
     return { there, part: there ? laidOver(there, listed, columns) : listed };
   });
+  const moved = taken
+    .map(({ there, part }) => ({ part, change: part.quantity - (there?.quantity ?? 0) }))
+    .filter(({ change }) => change !== 0);
+  await addMovements(
+    tx,
+    moved.map(({ part: { sku, quantity }, change }) => {
+      return { id: newId(), sku, kind: 'list' as const, change, left: quantity, note: name, at, by };
+    }),
+  );
+  // Its own movements are not what happened since.
+  const movedUpTo = await lastMovement(tx);
   const others = everyFewRows();
   for (const { there, part } of taken) {
     await others();
     await tx
       .insert(stockImportRow)
-      .values({ importId, sku: part.sku, before: there, after: part })
-      .onConflictDoUpdate({ target: [stockImportRow.importId, stockImportRow.sku], set: { after: part } });
-    await putPart(tx, part);
+      .values({ importId, sku: part.sku, before: there, after: part, movedUpTo })
+      .onConflictDoUpdate({ target: [stockImportRow.importId, stockImportRow.sku], set: { after: part, movedUpTo } });
+    if (!there || !isDeepStrictEqual(there, part)) await putPart(tx, part);
   }
-  await addMovements(
-    tx,
-    taken
-      .map(({ there, part }) => ({ part, change: part.quantity - (there?.quantity ?? 0) }))
-      .filter(({ change }) => change !== 0)
-      .map(({ part, change }) => ({
-        id: newId(),
-        sku: part.sku,
-        kind: 'list' as const,
-        change,
-        left: part.quantity,
-        note: name,
-        at,
-        by,
-      })),
-  );
 }
 
 /** Rows of an import that were not undone yet, a few at a time. */
@@ -97,8 +108,9 @@ export async function rowsToUndo(
     .where(and(eq(stockImportRow.importId, importId), isNull(stockImportRow.undone)))
     .orderBy(asc(stockImportRow.sku))
     .limit(limit);
-  return rows.map(({ sku, before, after }) => ({
+  return rows.map(({ sku, before, after, movedUpTo }) => ({
     sku,
+    movedUpTo,
     before: before === null ? null : stockPartSchema.parse(before),
     after: stockPartSchema.parse(after),
   }));

@@ -1,4 +1,19 @@
-import { and, asc, count, desc, eq, getTableColumns, inArray, isNull, lt, or, sql, type SQL } from 'drizzle-orm';
+import {
+  and,
+  asc,
+  count,
+  desc,
+  eq,
+  getTableColumns,
+  gt,
+  inArray,
+  isNull,
+  lt,
+  max,
+  or,
+  sql,
+  type SQL,
+} from 'drizzle-orm';
 import type { SQLiteColumn } from 'drizzle-orm/sqlite-core';
 import { SMALL_PARTS, type StockPart } from '../../core/stock';
 import { append } from '../chain/append';
@@ -196,6 +211,25 @@ export async function movementsOf(db: Queryable, sku: string, limit: number): Pr
 export async function movementsFor(db: Queryable, jobId: string): Promise<readonly StockMovementRecord[]> {
   const { seq: _seq, ...about } = getTableColumns(stockMovement);
   return db.select(about).from(stockMovement).where(eq(stockMovement.jobId, jobId)).orderBy(asc(stockMovement.seq));
+}
+
+/** Number of the newest movement of the shelf, 0 before the first. */
+export async function lastMovement(db: Queryable): Promise<number> {
+  const [row] = await db.select({ last: max(stockMovement.seq) }).from(stockMovement);
+  return row?.last ?? 0;
+}
+
+/** Movements of some parts after one, oldest first. */
+export async function movementsSince(
+  db: Queryable,
+  skus: readonly string[],
+  after: number,
+): Promise<readonly (StockMovementRecord & { readonly seq: number })[]> {
+  return db
+    .select()
+    .from(stockMovement)
+    .where(and(inArray(stockMovement.sku, [...skus]), gt(stockMovement.seq, after)))
+    .orderBy(asc(stockMovement.seq));
 }
 
 export async function removePart(tx: Transaction, sku: string): Promise<void> {

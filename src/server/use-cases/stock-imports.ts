@@ -1,13 +1,18 @@
-import { stockPartSchema, type StockPart } from '../../core/stock';
+import { createHash } from 'node:crypto';
+import { isDeepStrictEqual } from 'node:util';
+import { undonePart } from '../../core/stock';
 import {
+  addBatch,
   addMovements,
   allStock,
+  batchAnswer,
   beginImport,
   beginUndo,
   findImport,
   importParts,
   markRow,
   markUndone,
+  movementsSince,
   partOf,
   partsBySku,
   putPart,
@@ -19,35 +24,57 @@ import {
 } from '../../data/repositories';
 import type { Transaction } from '../../data/store';
 import { everyFewRows, letOthers } from '../../data/turn';
-import type { ImportBatch } from '../../contract';
+import type { BatchTaken, ImportBatch } from '../../contract';
 import type { Context } from '../context';
 import { notFound, Refusal } from '../refusal';
 import { writeStockCsv } from '../stock-csv';
 import * as texts from '#language/server';
 
-/** Takes one batch of a stock list in. Sending a batch twice does no harm. */
-export async function takeInBatch(
-  context: Context,
-  importId: string,
-  { by, name, parts, columns }: ImportBatch,
-): Promise<{ taken: number }> {
+/** Names what a batch holds, and what it was laid beside. */
+const batchName = ({ parts, columns, was }: ImportBatch): string =>
+  createHash('sha256')
+    .update(JSON.stringify([parts, columns, was]))
+    .digest('base64url');
+
+/**
+ * Takes one batch of a stock list in. Parts that moved since the list was laid beside them stand as they are, and are
+ * told. Sent again, the same batch does nothing, and is answered as it was.
+ */
+export async function takeInBatch(context: Context, importId: string, sent: ImportBatch): Promise<BatchTaken> {
+  const { by, name, parts, columns, was } = sent;
   const record = { id: importId, name, at: context.now().toISOString(), by };
-  await context.store.write(async (tx) => {
+  const batch = batchName(sent);
+  return context.store.write(async (tx) => {
     const before = await findImport(tx, importId);
     if (before?.undoneBy) throw new Refusal(409, 'undone', texts.importWasUndone);
+    const answered = await batchAnswer(tx, importId, batch);
+    if (answered) return answered as BatchTaken;
     await beginImport(tx, record);
-    await importParts(tx, record, context.newId, parts, columns);
+    const shelf = await partsBySku(
+      tx,
+      parts.map(({ sku }) => sku),
+    );
+    const beside = parts.map((listed, i) => ({
+      listed,
+      there: shelf.find(({ sku }) => sku === listed.sku) ?? null,
+      was: was?.[i],
+    }));
+    const isAsSeen = ({ there, was: seen }: (typeof beside)[number]) =>
+      seen === undefined || (there?.version ?? null) === seen;
+    await importParts(tx, record, context.newId, beside.filter(isAsSeen), columns);
+    const moved = beside
+      .filter((each) => !isAsSeen(each))
+      .map(({ listed, there }) => ({ sku: listed.sku, quantity: there?.quantity ?? null }));
+    const answer = { taken: parts.length - moved.length, moved };
+    await addBatch(tx, importId, batch, answer);
+    return answer;
   });
-  return { taken: parts.length };
 }
-
-const same = (a: StockPart, b: StockPart): boolean =>
-  JSON.stringify(stockPartSchema.parse(a)) === JSON.stringify(stockPartSchema.parse(b));
 
 /** What an undoing did. */
 export interface Undone {
   readonly restored: number;
-  /** Parts that somebody changed since: they stay as they are now. */
+  /** Parts of which not all went back: somebody counted or wrote since, and theirs stays. */
   readonly kept: readonly string[];
 }
 
@@ -55,8 +82,9 @@ export interface Undone {
 const AT_ONCE = 60;
 
 /**
- * Undoes an import: every part goes back to what it was, but what was changed since stays and is named. It is done a
- * few rows at a time; broken off in the middle it is gone on with when it is asked for again.
+ * Undoes an import: what it changed of every part goes back to what it was, and what happened since stays: pieces taken
+ * or booked in, and what somebody wrote, which is named. It is done a few rows at a time; broken off in the middle it is
+ * gone on with when it is asked for again.
  */
 export async function undoImport(context: Context, importId: string, by: string): Promise<Undone> {
   const { store } = context;
@@ -87,32 +115,27 @@ async function undoRows(
   rows: readonly StockImportRowRecord[],
   by: string,
 ): Promise<void> {
+  if (rows.length === 0) return;
   const skus = rows.map(({ sku }) => sku);
-  const now = new Map((await partsBySku(tx, skus)).map((part) => [part.sku, partOf(part)]));
+  const shelf = new Map((await partsBySku(tx, skus)).map((part) => [part.sku, partOf(part)]));
+  const movements = await movementsSince(tx, skus, Math.min(...rows.map(({ movedUpTo }) => movedUpTo ?? 0)));
   const at = context.now().toISOString();
-  const back: StockImportRowRecord[] = [];
+  const moved: Parameters<typeof addMovements>[1][number][] = [];
   const others = everyFewRows();
-  for (const row of rows) {
+  for (const { sku, before, after, movedUpTo } of rows) {
     await others();
-    const { sku, before, after } = row;
-    const current = now.get(sku);
-    const isAsBrought = current !== undefined && same(current, after);
-    if (isAsBrought && before) await putPart(tx, before);
-    if (isAsBrought && !before) await removePart(tx, sku);
-    await markRow(tx, id, sku, isAsBrought ? 'restored' : 'kept');
-    if (isAsBrought) back.push(row);
+    const now = shelf.get(sku);
+    const since = movements.filter((each) => each.sku === sku && each.seq > (movedUpTo ?? 0));
+    const undone = now && undonePart({ before, after, now, since: movedUpTo === null ? [] : since });
+    await markRow(tx, id, sku, undone?.isWhole ? 'restored' : 'kept');
+    if (!now || !undone) continue;
+    if (undone.part === null) await removePart(tx, sku);
+    else if (!isDeepStrictEqual(undone.part, now)) await putPart(tx, undone.part);
+    const left = undone.part?.quantity ?? 0;
+    const change = left - now.quantity;
+    if (change !== 0) moved.push({ id: context.newId(), sku, kind: 'list-undone', change, left, note: name, at, by });
   }
-  await addMovements(
-    tx,
-    back
-      .map(({ sku, before, after }) => ({
-        sku,
-        change: (before?.quantity ?? 0) - after.quantity,
-        left: before?.quantity ?? 0,
-      }))
-      .filter(({ change }) => change !== 0)
-      .map((moved) => ({ ...moved, id: context.newId(), kind: 'list-undone' as const, note: name, at, by })),
-  );
+  await addMovements(tx, moved);
 }
 
 /** The whole stock list as CSV. */

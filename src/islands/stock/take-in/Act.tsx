@@ -31,6 +31,8 @@ export function Act({ takeIn }: { takeIn: TakeIn }) {
     await changedHere();
   };
   const isReady = columns !== null && missingColumns(columns).length === 0;
+  // Nothing is taken in that was not laid beside the shelf.
+  const isCompared = comparison !== null && comparison.compared >= good;
   const losing = comparison?.lost ?? 0;
   return (
     <div className="mt-4 flex flex-wrap items-center gap-3">
@@ -38,7 +40,7 @@ export function Act({ takeIn }: { takeIn: TakeIn }) {
         <button
           type="button"
           className="act"
-          disabled={!isReady || good === 0}
+          disabled={!isReady || !isCompared || good === 0}
           onClick={() => void takeIn.takeIn().then(changedHere)}
         >
           {texts.takeRows(good)}

@@ -36,14 +36,19 @@ function shownOf(before: readonly PartChange[], more: readonly PartChange[]): re
   return [...all.filter(loses), ...all.filter((change) => !loses(change))].slice(0, SHOWN);
 }
 
+/** The version of each part that a list was laid beside; null where there was none. */
+export type Seen = Map<string, number | null>;
+
 /**
  * Lays the rows that read well beside the shelf, some at a time.
+ * @param seen filled with what each part was laid beside
  * @param onCome told how far it has come; answers true when nobody wants to know any more
  */
 export async function compared(
   reader: Remote<ListReader>,
   of: number,
   columns: readonly StockColumn[],
+  seen: Seen,
   onCome: (comparison: Comparison) => boolean,
 ): Promise<void> {
   let so: Comparison = { compared: 0, of, isNew: 0, same: 0, changed: 0, lost: 0, shown: [], trouble: null };
@@ -60,6 +65,7 @@ export async function compared(
       onCome({ ...so, trouble: failure(error, texts.notLaidBeside) });
       return;
     }
+    for (const { part } of rows) seen.set(part.sku, shelf.get(part.sku)?.version ?? null);
     const known = rows.flatMap(({ line, row, part }): readonly PartChange[] => {
       const before = shelf.get(part.sku);
       return before

@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { proxy } from 'comlink';
-import { IMPORT_BATCH } from '../../../contract';
+import { IMPORT_BATCH, type BatchTaken, type ImportBatch } from '../../../contract';
 import {
   columnsIn,
   missingColumns,
@@ -14,7 +14,7 @@ import { listProblem } from '../../../wording';
 import type { JudgedList, OpenedList } from '../../../workers/list-reader';
 import { startReading, type ListReading } from '../../../workers/list-reading';
 import { api, failure } from '../../frame/api';
-import { compared, type Comparison } from './comparison';
+import { compared, type Comparison, type Seen } from './comparison';
 import * as common from '#language/screens/common';
 import * as texts from '#language/screens/stock-list';
 
@@ -38,6 +38,9 @@ const NO_ROWS: JudgedList = { good: 0, bad: 0, firstGood: [], firstBad: [] };
 export function useTakeIn(by: string) {
   const reading = useRef<ListReading | null>(null);
   const stop = useRef(false);
+  const seen = useRef<Seen>(new Map());
+  /** Raised where the shelf is to be looked at anew, though nothing of the list has changed. */
+  const [looks, setLooks] = useState(0);
   const [opening, setOpening] = useState<number | null>(null);
   const [refused, setRefused] = useState<string | null>(null);
   const [list, setList] = useState<NamedList | null>(null);
@@ -92,7 +95,7 @@ export function useTakeIn(by: string) {
       setJudged(found);
       setComparison(null);
       if (missingColumns(columns).length > 0) return;
-      await compared(reader, found.good, columnsIn(columns), (next) => {
+      await compared(reader, found.good, columnsIn(columns), seen.current, (next) => {
         if (!isStale) setComparison(next);
         return isStale;
       });
@@ -101,7 +104,7 @@ export function useTakeIn(by: string) {
     return () => {
       isStale = true;
     };
-  }, [columns, mended]);
+  }, [columns, mended, looks]);
 
   const choose = (column: StockColumn, at: number | null) =>
     setColumns((before) => before && { ...before, [column]: at });
@@ -120,24 +123,32 @@ export function useTakeIn(by: string) {
       const state = trouble !== null ? 'stopped' : taken === of ? 'done' : 'running';
       setProgress({ id, taken, of, state, trouble });
     };
-    came(0);
+    let taken = 0;
+    let moved = 0;
+    came(taken);
     await reader.again();
-    for (let sent = 0; ;) {
+    for (;;) {
       const batch = await reader.next(IMPORT_BATCH);
       if (batch.length === 0) break;
       const parts = batch.flatMap(({ part }) => (part ? [part] : []));
       try {
         if (stop.current) throw new Error(texts.stoppedHere);
-        await api.post(`/api/stock/imports/${id}`, { by, name: list.name, parts, columns: has });
+        const was = parts.map(({ sku }) => seen.current.get(sku) ?? null);
+        const request: ImportBatch = { by, name: list.name, parts, columns: [...has], was };
+        const answer = await api.post<BatchTaken>(`/api/stock/imports/${id}`, request);
+        const left = new Set(answer.moved.map(({ sku }) => sku));
+        await reader.wereTaken(batch.filter(({ part }) => part && !left.has(part.sku)).map(({ line }) => line));
+        taken += answer.taken;
+        moved += left.size;
       } catch (error) {
-        came(sent, failure(error, stop.current ? texts.stopped : common.theServerCannotBeReached));
+        came(taken, failure(error, stop.current ? texts.stopped : common.theServerCannotBeReached));
         break;
       }
-      await reader.wereTaken(batch.map(({ line }) => line));
-      sent += batch.length;
-      came(sent);
+      came(taken);
     }
-    setJudged(await reader.judge(columns, mended));
+    if (moved > 0) came(taken, texts.movedSinceShown(moved));
+    // What is left of the list is laid beside the shelf as it stands now.
+    setLooks((before) => before + 1);
   };
 
   return {

@@ -13,6 +13,11 @@ export const undoThisList = 'Undo this list';
 export const showTheShelf = 'Show the shelf';
 export const rowsTakenIn = 'Rows taken in';
 export const taken = (taken: number, all: number): string => `${taken} of ${all}`;
+export const movedSinceShown = (moved: number): string =>
+  plural(moved, {
+    one: 'One part has moved since it was shown, and stands as it is: look at it again above.',
+    other: '# parts have moved since they were shown, and stand as they are: look at them again above.',
+  });
 export const theRestCanBeTaken = 'The rest can be taken in when you like.';
 export const badRowsStay = (bad: number): string =>
   plural(bad, { one: 'The bad row stays here to be mended.', other: 'The # bad rows stay here to be mended.' });

@@ -12,7 +12,7 @@ export const partsAreAsBefore = (restored: number): string =>
   plural(restored, { one: '# part is as before.', other: '# parts are as before.' });
 export const andMore = (count: number): string => ` and ${count} more`;
 export const changedSince = (back: string, list: string, more: string): string =>
-  `${back} Changed since, and left as they are: ${list}${more}.`;
+  `${back} Changed since, and kept where they were: ${list}${more}.`;
 export const itWasNotUndone = 'It was not undone.';
 export const listsTakenIn = 'Lists taken in';
 export const undoneBy = (undoneBy: string): string => `undone by ${undoneBy}`;
