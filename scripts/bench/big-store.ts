@@ -1,6 +1,7 @@
 import { sql } from 'drizzle-orm';
 import { DEFAULT_SCHOOLS } from '../../src/core/schools';
 import { DEFAULTS } from '../../src/core/limits';
+import { linkAllStanding } from '../../src/data/chain/begin';
 import { DEMO_CODES } from '../../src/data/demo';
 import { addStock } from '../../src/data/repositories';
 import type { Context } from '../../src/server/context';
@@ -29,6 +30,8 @@ export async function fillStore(context: Context, jobs: number): Promise<void> {
     await tx.run(sql`
       INSERT INTO reading (id, job_id, path, text, unit, at, "by")
       SELECT 'r-' || id, id, 'job.complaint', 'cuts to the left', 'mm', created_at, 'bench' FROM job WHERE id LIKE 'bench-%'`);
+    // What was written past the store's own way has no links yet.
+    await linkAllStanding(tx);
     const parts = manyParts(PARTS_IN_STOCK);
     for (let i = 0; i < parts.length; i += AT_ONCE) await addStock(tx, parts.slice(i, i + AT_ONCE));
     await tx.run(sql`ANALYZE`);

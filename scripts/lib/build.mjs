@@ -8,24 +8,23 @@ export const BUNDLED = [
   '--log-level=warning',
 ];
 
+const bundled = (from, file, language, to) => [
+  'esbuild',
+  [from, ...BUNDLED, `--alias:#language=./src/wording/${language}`, `--outfile=${to}/server/${file}`],
+  {},
+];
+
 /**
- * The pages, and the server that answers them: bundled once, so that it starts without a compiler.
+ * The pages, the server that answers them, and the threads that do its long work: bundled once, so that they start
+ * without a compiler.
  * @param language the folder of src/wording that is spoken
  * @param to the folder that is built
  * @returns {[tool: string, args: string[], env: Record<string, string>][]}
  */
 export const stepsOfBuild = (language = 'en', to = 'dist') => [
   ['astro', ['build'], { ASTRO_TELEMETRY_DISABLED: '1', SERRATA_LANGUAGE: language, SERRATA_BUILD: to }],
-  [
-    'esbuild',
-    [
-      'src/server/main.ts',
-      ...BUNDLED,
-      `--alias:#language=./src/wording/${language}`,
-      `--outfile=${to}/server/main.mjs`,
-    ],
-    {},
-  ],
+  bundled('src/server/main.ts', 'main.mjs', language, to),
+  bundled('src/server/heavy/worker.ts', 'heavy.mjs', language, to),
   // Still files are packed once, as small as can be, and not with every answer.
   ['tsx', ['scripts/pack-files.ts', `${to}/client`], {}],
 ];

@@ -4,7 +4,7 @@ import { sql } from 'drizzle-orm';
 import { migrate } from 'drizzle-orm/libsql/migrator';
 import { beginChain } from './chain/begin';
 import { journal, MIGRATIONS } from './journal';
-import { hasTable, type Store } from './store';
+import type { Store } from './store';
 
 /** Thrown when a migration that was already applied has been edited since: the store and the code no longer agree. */
 export class EditedMigration extends Error {
@@ -51,9 +51,8 @@ export async function bringUpToDate(store: Store, now = new Date()): Promise<voi
 }
 
 async function appliedTo(db: Store['db']): Promise<readonly Applied[]> {
-  return (await hasTable(db, '__drizzle_migrations'))
-    ? db.all<Applied>(sql`SELECT hash, created_at FROM __drizzle_migrations`)
-    : [];
+  const tables = await db.all(sql`SELECT name FROM sqlite_master WHERE name = '__drizzle_migrations'`);
+  return tables.length === 0 ? [] : db.all<Applied>(sql`SELECT hash, created_at FROM __drizzle_migrations`);
 }
 
 function refuseEdited(applied: readonly Applied[], folder: string): void {

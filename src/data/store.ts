@@ -1,7 +1,6 @@
 import { existsSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { createClient } from '@libsql/client';
-import { sql } from 'drizzle-orm';
 import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql';
 import { forOwnerAlone, makeFolderOf } from './owner-alone';
 import { patient } from './patience';
@@ -47,11 +46,6 @@ export function storeUrl(address = settings().SERRATA_DB): string {
 
 /** The file of a store's address; null for a store on another machine. */
 export const storeFile = (url: string): string | null => (url.startsWith('file:') ? url.slice('file:'.length) : null);
-
-/** Whether a store has a table. */
-export async function hasTable(db: Queryable, name: string): Promise<boolean> {
-  return (await db.all(sql`SELECT name FROM sqlite_master WHERE type = 'table' AND name = ${name}`)).length > 0;
-}
 
 /** Opens the store, making its folder if need be. Migrations are applied separately. */
 export function openStore(url = storeUrl(), authToken = settings().SERRATA_DB_TOKEN): Store {

@@ -20,11 +20,22 @@ const BY_CODE: readonly (readonly [string, Trouble])[] = [
   ['EIO', 'disk'],
 ];
 
+/** A trouble that another thread met. */
+export class TroubleElsewhere extends Error {
+  constructor(
+    readonly trouble: Trouble,
+    message: string,
+  ) {
+    super(message);
+  }
+}
+
 /** How deep an error may lie in others. */
 const DEEPEST = 5;
 
 /** The trouble of the store that an error tells of; null where it tells of none. */
 export function troubleOf(error: unknown): Trouble | null {
+  if (error instanceof TroubleElsewhere) return error.trouble;
   let at = error;
   for (let depth = 0; depth < DEEPEST && typeof at === 'object' && at !== null; depth += 1) {
     const { code, extendedCode, cause } = at as { code?: unknown; extendedCode?: unknown; cause?: unknown };

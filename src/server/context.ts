@@ -8,8 +8,8 @@ export interface Context {
 }
 
 /** A context of its own, on a store that whoever asked for it closes. */
-export const freshContext = (): Context => ({
-  store: openStore(),
+export const freshContext = (url?: string): Context => ({
+  store: openStore(url),
   now: () => new Date(),
   newId: () => crypto.randomUUID(),
 });

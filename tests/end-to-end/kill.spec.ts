@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { gunzipSync } from 'node:zlib';
 import { expect, test } from './bench';
 import { listBackups } from '../../src/data/keeping/backups';
+import { inStore, verifyChain } from '../../src/data/chain/verify';
 import { inspectStore } from '../../src/data/keeping/inspect';
 import { OwnServer } from './own-server';
 
@@ -135,10 +136,16 @@ async function saved({ address }: OwnServer): Promise<void> {
   await (await fetch(`${address}/api/backup`, { method: 'POST', headers, body: '{}' })).arrayBuffer();
 }
 
+/** Nothing is wrong with a store, and every record in it is as it was written. */
+async function isWhole(file: string): Promise<void> {
+  expect(await inspectStore(file), file).toEqual({ state: 'whole' });
+  expect(inStore(file, verifyChain).misfits, file).toEqual([]);
+}
+
 async function duringBackup(): Promise<void> {
   const making = saved(server).catch(() => undefined);
   await pulledDuring(Promise.all([making, untilPulled(write)]), someMs(50, 700));
-  for (const { file } of listBackups(server.store)) expect(await inspectStore(file), file).toEqual({ state: 'whole' });
+  for (const { file } of listBackups(server.store)) await isWhole(file);
 }
 
 async function duringMigration(): Promise<void> {
@@ -151,7 +158,7 @@ async function duringMigration(): Promise<void> {
   const bench = await (await fetch(`${migrated.address}/`)).text();
   expect(new Set(bench.match(/\/jobs\/[\da-f-]{36}/g)).size).toBeGreaterThan(8);
   await migrated.end('SIGKILL');
-  expect(await inspectStore(file)).toEqual({ state: 'whole' });
+  await isWhole(file);
 }
 
 async function duringRestore(): Promise<void> {
@@ -175,7 +182,7 @@ async function duringRestore(): Promise<void> {
   // All of the one or all of the other.
   if (after.length !== before.length) expect(after.filter((name) => name.startsWith('Later'))).toEqual([]);
   else expect(after).toEqual(before);
-  expect(await inspectStore(other.store)).toEqual({ state: 'whole' });
+  await isWhole(other.store);
 }
 
 async function round(during: During, i: number): Promise<void> {

@@ -3,6 +3,7 @@ import { dirname, join } from 'node:path';
 import { sql } from 'drizzle-orm';
 import Database from 'libsql';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { inStore, verifyChain } from '../../src/data/chain/verify';
 import { backupStore, mustBeWhole } from '../../src/data/keeping/backup';
 import { inspectStore } from '../../src/data/keeping/inspect';
 import { openForUse } from '../../src/data/keeping/opening';
@@ -111,6 +112,16 @@ describe('a store that something else has changed', () => {
       { what: 'store.begun-anew', value: now().toISOString() },
       { what: 'store.mended', value: 'chain_link_never_goes' },
     ]);
+    // What hand-overs carry of the old one is found nowhere in it.
+    const { misfits } = inStore(context.path, verifyChain);
+    expect(new Set(misfits.map(({ what }) => what))).toEqual(new Set(['other-chain']));
+  });
+
+  it('begins its chain as if nothing had been where it was pulled before it had begun', async () => {
+    const statements = "DELETE FROM chain_link; DELETE FROM sqlite_sequence WHERE name = 'chain_link'";
+    change(context.path, `DROP TRIGGER chain_link_never_goes; ${statements};`);
+    await start(context.path);
+    expect(await told()).toEqual([{ what: 'store.mended', value: 'chain_link_never_goes' }]);
   });
 
   it('is opened with a record that does not fit, which is named', async () => {

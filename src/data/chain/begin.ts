@@ -1,6 +1,6 @@
 import { getTableName, sql } from 'drizzle-orm';
 import { chainLink } from '../schema';
-import { hasTable, type Store, type Transaction } from '../store';
+import type { Store, Transaction } from '../store';
 import { headOf, linkAfter, linkRows } from './append';
 import { CHAINED_NAMES, type ChainedName } from './chained';
 import { NO_HEAD } from './link';
@@ -35,16 +35,23 @@ export async function linkAllStanding(tx: Transaction): Promise<void> {
   for (const name of CHAINED_NAMES) await linkStanding(tx, name);
 }
 
-/** Whether a store has a place for the chain, whatever is left in it. */
-export const hasChain = ({ db }: Store): Promise<boolean> => hasTable(db, getTableName(chainLink));
+/** The table that the engine keeps the largest number in that each table ever gave. */
+const SEQUENCES = sql.identifier('sqlite_sequence');
+const LINKS = getTableName(chainLink);
 
-/** Begins the chain where a store has none, from what stands in it, in one write. @returns whether it did */
-export async function beginChain(store: Store, now: Date): Promise<boolean> {
-  if ((await headOf(store.db)).seq > 0) return false;
+/** What beginning a chain came to: it had begun already, it began, or it began anew since its links were gone. */
+export type Beginning = 'begun-before' | 'begun' | 'begun-anew';
+
+/** Begins the chain where a store has none, from what stands in it, in one write. */
+export async function beginChain(store: Store, now: Date): Promise<Beginning> {
+  if ((await headOf(store.db)).seq > 0) return 'begun-before';
   return store.write(async (tx) => {
-    if ((await headOf(tx)).seq > 0) return false;
+    if ((await headOf(tx)).seq > 0) return 'begun-before';
+    const given = await tx.all(sql`SELECT 1 FROM ${SEQUENCES} WHERE name = ${LINKS} AND seq > 0`);
+    // A chain that begins anew counts anew.
+    await tx.run(sql`DELETE FROM ${SEQUENCES} WHERE name = ${LINKS}`);
     await tx.insert(chainLink).values(linkAfter(NO_HEAD, { record: BEGAN, key: now.toISOString() }, ''));
     await linkAllStanding(tx);
-    return true;
+    return given.length > 0 ? 'begun-anew' : 'begun';
   });
 }

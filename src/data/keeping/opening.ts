@@ -4,7 +4,7 @@ import { backupStore, StoreRefused } from './backup';
 import { mendGuards } from './guards';
 import { BY_ITSELF, STORE_CHANGES } from './store-changes';
 import { inspectStore, type StoreState } from './inspect';
-import { beginChain, hasChain } from '../chain/begin';
+import { beginChain } from '../chain/begin';
 import type { Misfit } from '../../core/records';
 import { inStore, verifyEnd } from '../chain/verify';
 import { bringUpToDate, migrateStore } from '../migrate';
@@ -68,7 +68,6 @@ export async function openForUse(store: Store, now: () => Date): Promise<readonl
   }
   clearHalfMade(file, now());
   await mustBeUsable(file, store.wasThere);
-  const hadChain = await hasChain(store);
   await migrateStore(store, undefined, async () => {
     await backupStore(store.url, backupFile(file, 'migration', now()));
     tidyBackups(file);
@@ -78,10 +77,10 @@ export async function openForUse(store: Store, now: () => Date): Promise<readonl
     throw new StoreRefused(
       `The store ${file} has lost ${missing.join(', ')}: another programme has changed it. ${wayOut(file)}`,
     );
-  const hasBegun = await beginChain(store, now());
+  const beginning = await beginChain(store, now());
   const at = now().toISOString();
   const changes = [
-    ...(hasBegun && hadChain ? [{ what: STORE_CHANGES.begunAnew, value: at }] : []),
+    ...(beginning === 'begun-anew' ? [{ what: STORE_CHANGES.begunAnew, value: at }] : []),
     ...(mended.length > 0 ? [{ what: STORE_CHANGES.mended, value: mended.join(', ') }] : []),
   ];
   if (changes.length > 0)

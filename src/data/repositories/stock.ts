@@ -155,6 +155,15 @@ export async function stockCandidates(db: Queryable, filter: CandidateFilter): P
   return [...new Map(found.map((part) => [part.sku, part])).values()];
 }
 
+/** Every part of the shelf as it stands, in one text: another once any of it moves, goes or comes. */
+export async function shelfText(db: Queryable): Promise<string> {
+  const { sku, version, priceCents, quantity, name } = stockPart;
+  const about = [sku, version, priceCents, quantity, name].map((column) => sql`${column}`);
+  const part = sql.join([sql`${stockPart}.rowid`, ...about], sql` || ' ' || `);
+  const [row] = await db.select({ text: sql<string>`coalesce(group_concat(${part}, char(10)), '')` }).from(stockPart);
+  return row!.text;
+}
+
 /** All stock in the order of the list, for export. */
 export async function allStock(db: Queryable): Promise<readonly StockPart[]> {
   return db.select(aboutPart).from(stockPart).orderBy(asc(stockPart.kind), asc(stockPart.sku));

@@ -116,14 +116,16 @@ export async function jobPlans(context: Context, id: string, supplier: string | 
 /**
  * Refuses a plan that is not possible as things stand, that costs something else by now, or that another one beats and
  * nobody says why.
+ * @param known the plans as they stand, where they are known; else they are worked out
  */
 export async function mustBePossible(
   db: Queryable,
   planned: Planned,
   chosen: ChosenPlan,
   offers: readonly Offered[],
+  known: readonly PlanView[] | null,
 ): Promise<PlanView> {
-  const { plans } = await plansFor(db, planned, offers);
+  const plans = known ?? (await plansFor(db, planned, offers)).plans;
   const plan = plans.find(({ key }) => key === chosen.key);
   if (!plan || plan.costToday !== chosen.costToday) throw new Refusal(409, 'plan-gone', texts.planHasChanged);
   if (plan.isBeaten && chosen.reason === '') throw new Refusal(422, 'reason-missing', texts.anotherCostsNoMore);

@@ -9,6 +9,7 @@ import { Refusal } from '../refusal';
 import { PROGRAMME_VERSION } from '../version';
 import { appraisedJob } from './appraised';
 import { mustFindJob, mustNotHaveGone } from './jobs';
+import { keptPlans, markOf } from './kept-plans';
 import { mustBePossible, offersFor } from './plans';
 import { rulesInForce, rulesMark } from './shop';
 import { signOffViews } from './signed';
@@ -30,7 +31,10 @@ export async function signOff(
   if (rulesMark(rules) !== seen) throw new Refusal(409, 'rules-changed', texts.rulesChangedSince);
   // The supplier is asked before the store is written to: nothing waits for it there.
   const offers = plan?.supplier ? await offersFor((await appraisedJob(context, jobId)).appraisal, supplier) : [];
+  // Worked out before, too; in the store it is only looked whether they still stand.
+  const kept = plan && !plan.supplier ? await keptPlans(context, jobId) : null;
   await context.store.write(async (tx) => {
+    const known = kept && (await markOf(tx, jobId)) === kept.mark ? kept.plans.plans : null;
     const last = await lastReading(tx, jobId);
     if (last !== upToReading) throw new Refusal(409, 'read-again', texts.readingsCameSince);
     await mustNotHaveGone(tx, jobId);
@@ -38,7 +42,7 @@ export async function signOff(
     const entries = await currentReadings(tx, [jobId]);
     const { sheet, written } = sheetFromEntries(entries, rules.studies);
     const planned = { sheet, rules, appraisal: appraise(sheet, rules, plan?.choices ?? null) };
-    const parts = plan && (await mustBePossible(tx, planned, plan, offers)).parts;
+    const parts = plan && (await mustBePossible(tx, planned, plan, offers, known)).parts;
     await addSignOff(tx, {
       id: context.newId(),
       jobId,

@@ -41,6 +41,9 @@ export const tooMuchIsAsked = 'More is asked from here than one client needs. Wa
 export const theCaliperDoesNotAnswer = 'The caliper does not answer: look at its line and battery.';
 export const tooManyListen = (most: number): string => `${most} screens listen to the caliper already.`;
 
+// threads
+export const tooMuchAtOnce = 'Too much is being worked out just now: try again in a moment.';
+
 // records
 export const noRecordCode = 'A code from a paper looks like 1204-7K2M-Q9XT-04BC: a number, and three groups of four.';
 export const recordsDoNotFit = (count: number): string =>

@@ -1,6 +1,6 @@
 import type { APIRoute } from 'astro';
 import { preferencesFrom } from '../../../../../islands/frame/preferences';
-import { answerFile, context, download, paperPdf, reachedAt, writePaper } from '../../../../../server';
+import { answerFile, context, download, heavily, reachedAt, writePaper } from '../../../../../server';
 
 /** A paper of a job as PDF. */
 export const GET: APIRoute = ({ params, request, url }) =>
@@ -13,6 +13,6 @@ export const GET: APIRoute = ({ params, request, url }) =>
       origin: reachedAt(request, url),
       given: url.searchParams.get('given'),
     });
-    const pdf = await paperPdf(paper);
+    const pdf = await heavily(context(), 'pdf', [paper], request.signal);
     return download(new Uint8Array(pdf), 'application/pdf', `${paper.tag}-${params.paper}.pdf`, true);
   });

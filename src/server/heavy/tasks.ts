@@ -1,0 +1,23 @@
+import type { Paper } from '../../contract';
+import type { Context } from '../context';
+import { paperPdf } from '../papers/pdf';
+import { jobPlans } from '../use-cases/plans';
+import { stockAsCsv } from '../use-cases/stock-imports';
+
+/** Work that takes so long that it is done beside the server’s own thread. It looks into the store itself. */
+export const TASKS = {
+  /** The plans of a job as it is stored. */
+  plans: (context: Context, jobId: string, supplier: string | null) => jobPlans(context, jobId, supplier),
+  /** A paper as PDF. */
+  pdf: async (_context: Context, paper: Paper): Promise<Uint8Array> => new Uint8Array(await paperPdf(paper)),
+  /** The whole stock list as CSV. */
+  stockCsv: (context: Context) => stockAsCsv(context),
+};
+export type Tasks = typeof TASKS;
+
+/** What a task is given beside the store. */
+export type TaskArgs<T extends keyof Tasks> = Parameters<Tasks[T]> extends [Context, ...infer Rest] ? Rest : never;
+
+/** Does one task. */
+export const perform = <T extends keyof Tasks>(context: Context, name: T, args: TaskArgs<T>): ReturnType<Tasks[T]> =>
+  (TASKS[name] as (...given: readonly unknown[]) => ReturnType<Tasks[T]>)(context, ...(args as readonly unknown[]));

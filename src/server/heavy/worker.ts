@@ -1,0 +1,39 @@
+import { troubleOf, type Trouble } from '../../data/trouble';
+import { freshContext, type Context } from '../context';
+import { Refusal } from '../refusal';
+import { perform, type TaskArgs, type Tasks } from './tasks';
+
+/** One task, as it is handed over to a thread. */
+export interface Task<T extends keyof Tasks = keyof Tasks> {
+  readonly name: T;
+  /** Address of the store. */
+  readonly url: string;
+  readonly args: TaskArgs<T>;
+}
+
+/** What a thread answers: errors lose their class on the way, so that they are told. */
+export type Answered =
+  | { readonly is: 'done'; readonly value: unknown }
+  | { readonly is: 'refused'; readonly refusal: Pick<Refusal, 'status' | 'code' | 'message' | 'problems'> }
+  | { readonly is: 'failed'; readonly trouble: Trouble | null; readonly message: string };
+
+const failed = (error: unknown): Answered => ({
+  is: 'failed',
+  trouble: troubleOf(error),
+  message: error instanceof Error ? (error.stack ?? error.message) : String(error),
+});
+
+/** The store as this thread has it open. */
+let own: Context | null = null;
+const contextOf = (url: string): Context => (own ??= freshContext(url));
+
+/** Does one task in this thread. */
+export default async function work({ name, url, args }: Task): Promise<Answered> {
+  try {
+    return { is: 'done', value: await perform(contextOf(url), name, args) };
+  } catch (error) {
+    if (!(error instanceof Refusal)) return failed(error);
+    const { status, code, message, problems } = error;
+    return { is: 'refused', refusal: { status, code, message, problems } };
+  }
+}
