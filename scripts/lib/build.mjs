@@ -8,12 +8,6 @@ export const BUNDLED = [
   '--log-level=warning',
 ];
 
-const bundled = (from, file, language, to) => [
-  'esbuild',
-  [from, ...BUNDLED, `--alias:#language=./src/wording/${language}`, `--outfile=${to}/server/${file}`],
-  {},
-];
-
 /**
  * The pages, the server that answers them, and the threads that do its long work: bundled once, so that they start
  * without a compiler.
@@ -23,8 +17,21 @@ const bundled = (from, file, language, to) => [
  */
 export const stepsOfBuild = (language = 'en', to = 'dist') => [
   ['astro', ['build'], { ASTRO_TELEMETRY_DISABLED: '1', SERRATA_LANGUAGE: language, SERRATA_BUILD: to }],
-  bundled('src/server/main.ts', 'main.mjs', language, to),
-  bundled('src/server/heavy/worker.ts', 'heavy.mjs', language, to),
+  [
+    'esbuild',
+    [
+      'src/server/main.ts',
+      'src/server/heavy/worker.ts',
+      ...BUNDLED,
+      // What is imported later stays in a file of its own: it would draw its packages in before the server has begun.
+      '--splitting',
+      '--entry-names=[name]',
+      '--out-extension:.js=.mjs',
+      `--alias:#language=./src/wording/${language}`,
+      `--outdir=${to}/server`,
+    ],
+    {},
+  ],
   // Still files are packed once, as small as can be, and not with every answer.
   ['tsx', ['scripts/pack-files.ts', `${to}/client`], {}],
 ];

@@ -16,7 +16,7 @@ const MOST_WAITING = 100;
 const IDLE_MS = 120_000;
 
 /** The threads' own file, beside the built server. */
-const FILE = join(dirname(process.argv[1] ?? ''), 'heavy.mjs');
+const FILE = join(dirname(process.argv[1] ?? ''), 'worker.mjs');
 
 let threads: Piscina | null = null;
 
