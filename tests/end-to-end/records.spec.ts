@@ -49,7 +49,7 @@ test('a job that has gone keeps what is typed until it is open again, and its pa
   const gone = page.getByText('This job was handed over. What is typed here is stored once it is open again.');
   await expect(gone).toBeVisible();
   await visit(page, `${job}?step=sprocket`);
-  const wear = page.locator('[data-path="driveSprocket.wear"] input');
+  const wear = page.locator('input[data-path="driveSprocket.wear"]');
   await wear.fill('0.44');
   await wear.press('Tab');
   await expect(page.getByText('This job was handed over: open it again to write to it.').first()).toBeVisible();

@@ -57,5 +57,11 @@ export async function heavily<T extends keyof Tasks>(
   if (!pool) return (await (await import('./tasks')).perform(context, name, args)) as Awaited<ReturnType<Tasks[T]>>;
   if (pool.queueSize >= MOST_WAITING) throw new Refusal(503, 'busy', texts.tooMuchAtOnce);
   const task = { name, url: context.store.url, args };
-  return heard((await pool.run(task, signal ? { signal } : {})) as Answered) as Awaited<ReturnType<Tasks[T]>>;
+  try {
+    return heard((await pool.run(task, signal ? { signal } : {})) as Answered) as Awaited<ReturnType<Tasks[T]>>;
+  } catch (error) {
+    // Nobody hears it any more.
+    if (signal?.aborted) throw new Refusal(503, 'gone', texts.tooMuchAtOnce);
+    throw error;
+  }
 }
