@@ -63,15 +63,20 @@ export function backupsKept({ store }: Context): readonly BackupView[] | null {
   }));
 }
 
+/**
+ * Goes through all records before they are saved. The backup is made whatever comes of it: a store that cannot be
+ * written to is saved, too.
+ */
+const lookAtRecords = (): Promise<unknown> => sent('verify').catch(complained);
+
 /** Makes a backup and keeps it. */
 export function makeBackup({ store, now }: Context, kind: BackupKind): Promise<{ file: string }> {
   return alone(async () => {
     const home = fileOf(store.url);
     const file = backupFile(home, kind, now());
+    await lookAtRecords();
     await sent('backup', file);
     tidyBackups(home);
-    // The backup is made, whatever comes of looking at the records: a store that cannot be written to is saved, too.
-    await sent('verify').catch(complained);
     return { file };
   });
 }
@@ -79,10 +84,10 @@ export function makeBackup({ store, now }: Context, kind: BackupKind): Promise<{
 /** Makes the daily backup where it is due. */
 export async function makeDailyBackup(store: string, now: Date): Promise<void> {
   if (!isDailyDue(listBackups(store), now)) return;
+  await lookAtRecords();
   await sent('backup', backupFile(store, 'daily', now));
   tidyBackups(store);
   await sent('tidy');
-  await sent('verify');
 }
 
 /** The file of a backup that is kept, by its name. */
