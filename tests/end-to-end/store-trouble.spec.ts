@@ -14,7 +14,7 @@ mkdirSync(disk);
  * A disk of its own where one may be had; elsewhere files may only grow so far, which the engine meets as a failing
  * disk.
  */
-const isOwnDisk = spawnSync('mount', ['-t', 'tmpfs', '-o', 'size=8m', 'tmpfs', disk]).status === 0;
+const isOwnDisk = spawnSync('mount', ['-t', 'tmpfs', '-o', 'size=16m', 'tmpfs', disk]).status === 0;
 const server = new OwnServer(join(disk, 'store.db'));
 
 test.beforeAll(() => server.open());
