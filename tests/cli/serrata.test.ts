@@ -241,6 +241,17 @@ describe('serrata verify', () => {
     expect(unfit.stdout).toMatch(/One thing .*\n {2}Record \d+, a reading \(reading 7\), is not what it was/);
   });
 
+  it('says that the chain is gone where all its links were taken away', () => {
+    const bare = join(folder, 'bare.db');
+    copyFileSync(inject('prepared').demo, bare);
+    const store = new Database(bare);
+    store.exec('DROP TRIGGER chain_link_never_goes; DELETE FROM chain_link');
+    store.close();
+    const { status, stdout } = serrata(['verify', bare]);
+    expect(status).toBe(1);
+    expect(stdout).toContain('The chain of records is gone.');
+  });
+
   it('refuses what is no store with a sentence', () => {
     for (const path of [join(folder, 'nowhere.db'), sheet]) {
       const { status, stderr } = serrata(['verify', path]);

@@ -3,7 +3,7 @@ import { sql } from 'drizzle-orm';
 import fc from 'fast-check';
 import type Database from 'libsql';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import type { Misfit } from '../../src/core/records';
+import { RECORD_KINDS, type Misfit } from '../../src/core/records';
 import { CHAINED_NAMES, type ChainedName } from '../../src/data/chain/chained';
 import { codeFrom, codeOf, contentOf, hashOf } from '../../src/data/chain/link';
 import { inStore, verifyChain, verifyEnd, type Chain } from '../../src/data/chain/verify';
@@ -82,6 +82,8 @@ describe('the chain of records', () => {
       linked: rows(store, 'SELECT record, count(*) AS n FROM chain_link GROUP BY record'),
     }));
     expect(guarded.sort()).toEqual(CHAINED_NAMES.map(({ record }) => record).sort());
+    // Each has its word.
+    expect([...RECORD_KINDS].sort()).toEqual(guarded);
     for (const { record } of CHAINED_NAMES)
       expect(Number(linked.find((each) => each.record === record)?.n), record).toBeGreaterThan(0);
   });

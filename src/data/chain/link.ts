@@ -47,7 +47,8 @@ const IN_A_GROUP = 4;
  * The short code of a link, as papers carry it: its place and 60 bits of its hash, such as `1204-7K2M-Q9XT-04BC`.
  */
 export function codeOf({ seq, hash }: Head): string {
-  const bits = BigInt(`0x${hash.slice(0, 15)}`);
+  // Of a chain without links the hash is empty: that is nought.
+  const bits = BigInt(`0x0${hash.slice(0, 15)}`);
   const letters = Array.from({ length: GROUPS * IN_A_GROUP }, (_, i) =>
     LETTERS.charAt(Number((bits >> BigInt(BITS * (GROUPS * IN_A_GROUP - 1 - i))) & 31n)),
   ).join('');
