@@ -104,6 +104,17 @@ describe('taking in a list', () => {
     expect(movements[0]).toMatchObject({ kind: 'list-undone', change: -10, left: before.quantity - 1 });
   });
 
+  it('of an older version keeps, undone, the pieces that differ by now, and puts prices back', async () => {
+    const sku = 'LD-3250-72';
+    const before = (await list()).find((each) => each.sku === sku)!;
+    await takeInBatch(context, 'i8', batch([{ ...before, quantity: before.quantity + 10, priceCents: 9999 }]));
+    await context.store.db.run(sql`UPDATE stock_import_row SET moved_up_to = NULL`);
+    await movePart(context, sku, { id: 'm1', by: 'Tam', kind: 'taken', pieces: 2, note: '' });
+    expect(await undoImport(context, 'i8', 'Tam')).toEqual({ restored: 0, kept: [sku] });
+    const after = (await list()).find((each) => each.sku === sku)!;
+    expect(after).toEqual({ ...before, quantity: before.quantity + 8 });
+  });
+
   it('and giving it out again is the same list', async () => {
     const read = readStockCsv(await stockAsCsv(context));
     expect(read).toEqual({ ok: true, value: await list() });

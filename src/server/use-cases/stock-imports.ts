@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import { isDeepStrictEqual } from 'node:util';
-import { undonePart } from '../../core/stock';
+import { undonePart, type MovedSince, type StockPart } from '../../core/stock';
 import {
   addBatch,
   addMovements,
@@ -108,6 +108,10 @@ export async function undoImport(context: Context, importId: string, by: string)
 const undoneAlready = ({ undoneBy }: StockImportRecord): Refusal =>
   new Refusal(409, 'undone', texts.undoneAlready(undoneBy ?? 'Somebody'));
 
+/** Of a list that an older version took in nobody knows what moved since: pieces that differ by now count as counted. */
+const sinceUnknown = (now: StockPart, after: StockPart): readonly MovedSince[] =>
+  now.quantity === after.quantity ? [] : [{ kind: 'counted', change: now.quantity - after.quantity }];
+
 async function undoRows(
   tx: Transaction,
   context: Context,
@@ -126,7 +130,8 @@ async function undoRows(
     await others();
     const now = shelf.get(sku);
     const since = movements.filter((each) => each.sku === sku && each.seq > (movedUpTo ?? 0));
-    const undone = now && undonePart({ before, after, now, since: movedUpTo === null ? [] : since });
+    const undone =
+      now && undonePart({ before, after, now, since: movedUpTo === null ? sinceUnknown(now, after) : since });
     await markRow(tx, id, sku, undone?.isWhole ? 'restored' : 'kept');
     if (!now || !undone) continue;
     if (undone.part === null) await removePart(tx, sku);
