@@ -91,3 +91,20 @@ test('the next best measurement leads to its field', async ({ page }) => {
   await cracks.getByText('none found', { exact: true }).click();
   await expect(next).not.toContainText('A look for cracks in the bar');
 });
+
+test('an arrow and Enter of a quick hand take the word that the arrow went to, however busy the page is', async ({
+  page,
+}) => {
+  await freshJob(page, 'sprocket');
+  const kind = page.locator('[data-path="driveSprocket.type"]');
+  await kind.getByRole('radio').first().focus();
+  // Both come in one turn of the page, as they do where its thread was held.
+  await page.evaluate(() => {
+    const press = (key: string) =>
+      document.activeElement?.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true }));
+    press('ArrowRight');
+    press('Enter');
+  });
+  await expect(kind.getByRole('radio').nth(1)).toBeChecked();
+  await expect(kind.locator(':focus')).toHaveCount(0);
+});

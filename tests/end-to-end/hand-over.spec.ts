@@ -121,14 +121,16 @@ async function choose(page: Page, first: string, wanted: string): Promise<void> 
   await answer(page, wanted);
 }
 
-/** Ticks off every act that is asked for, by keyboard. */
+/** Ticks off every act that is asked for once all that was typed is kept, by keyboard. */
 async function tickAll(page: Page): Promise<void> {
   await page.keyboard.press('Escape');
-  const acts = await page.getByRole('checkbox').all();
-  for (const act of acts) {
-    const label = await act.evaluate((box: HTMLInputElement) => box.labels?.[0]?.textContent?.trim() ?? '');
-    await tabTo(page, label);
-    if (!(await act.isChecked())) await page.keyboard.press('Space');
+  await saved(page);
+  const open = await page
+    .getByRole('checkbox', { checked: false })
+    .evaluateAll((boxes) => boxes.map((box) => (box as HTMLInputElement).labels?.[0]?.textContent?.trim() ?? ''));
+  for (const act of open) {
+    await tabTo(page, act);
+    await page.keyboard.press('Space');
   }
 }
 

@@ -1,5 +1,6 @@
 import { useId } from 'react';
 import { ToggleGroup } from 'radix-ui';
+import { moveAtOnce } from './roving';
 
 export interface Option {
   readonly value: string;
@@ -31,6 +32,7 @@ export function Choice({ legend, options, value, onChoose, hint }: ChoiceProps) 
         aria-labelledby={id}
         value={value}
         onValueChange={onChoose}
+        onKeyDownCapture={moveAtOnce}
         className="flex flex-wrap gap-1"
       >
         {options.map((option) => (

@@ -1,5 +1,6 @@
 import { useId, type ReactNode } from 'react';
 import { ToggleGroup } from 'radix-ui';
+import { moveAtOnce } from './roving';
 
 export interface PictureOption {
   readonly value: string;
@@ -28,6 +29,7 @@ export function PictureChoice({ legend, options, value, onChoose, hint }: Pictur
         aria-labelledby={id}
         value={value}
         onValueChange={onChoose}
+        onKeyDownCapture={moveAtOnce}
         className="flex flex-wrap gap-2"
       >
         {options.map(({ value: each, label, picture }) => (

@@ -1,5 +1,6 @@
 import { Tabs as Radix } from 'radix-ui';
 import type { ReactNode } from 'react';
+import { moveAtOnce } from './roving';
 
 interface TabbedProps<T extends string> {
   readonly chosen: T;
@@ -24,7 +25,7 @@ interface TabListProps {
 
 export function TabList({ label, tabs }: TabListProps) {
   return (
-    <Radix.List aria-label={label} className="flex flex-wrap">
+    <Radix.List aria-label={label} onKeyDownCapture={moveAtOnce} className="flex flex-wrap">
       {tabs.map(({ id, name }) => (
         <Radix.Trigger
           key={id}
