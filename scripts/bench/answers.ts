@@ -25,17 +25,28 @@ export interface Answering {
   readonly stop: () => void;
 }
 
-async function opened(start: (port: number) => ChildProcess, asked: string): Promise<Answering> {
+/** A server whose main thread is watched. */
+export interface WatchedServer extends Answering {
+  /** The longest that its main thread answered nobody since this was asked last, ms. */
+  readonly longestStall: () => Promise<number>;
+}
+
+async function opened(start: (port: number) => ChildProcess, asked: string): Promise<WatchedServer> {
   const port = await freePort();
   const address = `http://127.0.0.1:${port}`;
   const server = start(port);
+  const longestStall = () =>
+    new Promise<number>((resolve) => {
+      server.once('message', (said) => resolve((said as { longestMs: number }).longestMs));
+      server.send('tell');
+    });
   const until = Date.now() + OPENS_WITHIN;
   while (Date.now() < until) {
     const isOpen = await fetch(`${address}${asked}`).then(
       ({ ok }) => ok,
       () => false,
     );
-    if (isOpen) return { address, stop: () => void server.kill() };
+    if (isOpen) return { address, longestStall, stop: () => void server.kill() };
     await new Promise((resolve) => setTimeout(resolve, ASK_EVERY));
   }
   server.kill();
@@ -43,12 +54,12 @@ async function opened(start: (port: number) => ChildProcess, asked: string): Pro
 }
 
 /** The built application on a store. */
-export const application = (store: string): Promise<Answering> =>
+export const application = (store: string): Promise<WatchedServer> =>
   opened(
     (port) =>
-      spawn(process.execPath, ['dist/server/main.mjs'], {
+      spawn(process.execPath, ['--import', './scripts/bench/watched.mjs', 'dist/server/main.mjs'], {
         env: { ...process.env, SERRATA_DB: store, PORT: String(port), SERRATA_MOST_REQUESTS: '0' },
-        stdio: 'ignore',
+        stdio: ['ignore', 'ignore', 'ignore', 'ipc'],
       }),
     '/api/health',
   );

@@ -12,11 +12,13 @@ import { DEMO_SHEETS } from '../../src/data/demo';
 import { bringUpToDate } from '../../src/data/migrate';
 import { openStore } from '../../src/data/store';
 import { assessmentDocument } from '../../src/wording';
-import { answerRatios, application, bareNode, type Answering } from './answers';
+import { answerRatios, application, bareNode, type Answering, type WatchedServer } from './answers';
 import { fillStore, PARTS_IN_STOCK } from './big-store';
 import { longWork, underLoad } from './load';
 import { manyParts } from './many-parts';
 import { KEYSTROKE_STATIONS, keystrokes } from './keystrokes';
+import { chainOfRecords } from './records';
+import { stalls } from './stalls';
 import { quantile, table, type Measured } from './table';
 import { throttled } from './throttled';
 import { scriptWeight } from './weights';
@@ -24,6 +26,8 @@ import { scriptWeight } from './weights';
 const STATIONS = 12;
 const JOBS = Number(process.argv.find((arg) => /^--jobs=\d+$/.test(arg))?.slice('--jobs='.length) ?? 200_000);
 const REQUESTS = 200;
+/** Jobs of the shop in which it is measured how long one waits. */
+const WAITING_JOBS = 10_000;
 
 /** The demo's dressed bar with so many stations on each edge. */
 function longSheet(count = STATIONS): WrittenBenchSheet {
@@ -171,7 +175,7 @@ async function counter(address: string): Promise<Measured> {
 }
 
 /** A store with the demo, a large shelf and so many jobs beside, and the application on it. */
-async function shopWith(jobs: number, folder: string): Promise<Answering> {
+async function shopWith(jobs: number, folder: string): Promise<WatchedServer> {
   const file = join(folder, `bench-${jobs}.db`);
   const store = openStore(`file:${file}`);
   await bringUpToDate(store);
@@ -185,20 +189,39 @@ const bar = async (address: string): Promise<string> => {
   return `${address}${hit!.href}?step=bar`;
 };
 
-async function pages(): Promise<Measured[]> {
+/** Servers on stores in a folder of their own, stopped and gone once they are measured. */
+async function withServers(
+  measure: (run: <T extends Answering>(start: Promise<T>) => Promise<T>, folder: string) => Promise<Measured[]>,
+): Promise<Measured[]> {
   const folder = mkdtempSync(join(tmpdir(), 'serrata-bench-'));
   const running: Answering[] = [];
-  const run = async (start: Promise<Answering>): Promise<string> => {
+  const run = async <T extends Answering>(start: Promise<T>): Promise<T> => {
     const answering = await start;
     running.push(answering);
-    return answering.address;
+    return answering;
   };
   try {
-    const [large, small, bare] = [
-      await run(shopWith(JOBS, folder)),
-      await run(shopWith(0, folder)),
-      await run(bareNode()),
-    ];
+    return await measure(run, folder);
+  } finally {
+    for (const { stop } of running) stop();
+    rmSync(folder, { recursive: true, force: true });
+  }
+}
+
+/** How long one waits for the work of others. */
+const waiting = (): Promise<Measured[]> =>
+  withServers(async (run, folder) =>
+    stalls(await run(shopWith(WAITING_JOBS, folder)), (await run(bareNode())).address, WAITING_JOBS),
+  );
+
+/** What the chain of records costs. */
+const records = (): Promise<Measured[]> => withServers((_run, folder) => chainOfRecords(folder));
+
+const pages = (): Promise<Measured[]> =>
+  withServers(async (run, folder) => {
+    const { address: large } = await run(shopWith(JOBS, folder));
+    const { address: small } = await run(shopWith(0, folder));
+    const { address: bare } = await run(bareNode());
     const [largeBar, smallBar] = [await bar(large), await bar(small)];
     const pair = (name: string, path: string) => ({ name, small: `${small}${path}`, large: `${large}${path}` });
     const ratios = await answerRatios(
@@ -225,11 +248,13 @@ async function pages(): Promise<Measured[]> {
       ...(await underLoad(small)),
       ...(await longWork(large)),
     ];
-  } finally {
-    for (const { stop } of running) stop();
-    rmSync(folder, { recursive: true, force: true });
-  }
-}
+  });
 
-const rows = [...core(), ...(await pages())];
+/** A bench of its own for each part; `--only=NAME` measures one. */
+const PARTS: Readonly<Record<string, () => Promise<Measured[]> | Measured[]>> = { core, pages, waiting, records };
+
+const only = process.argv.find((arg) => arg.startsWith('--only='))?.slice('--only='.length);
+const rows: Measured[] = [];
+for (const [name, measure] of Object.entries(PARTS))
+  if (only === undefined || only === name) rows.push(...(await measure()));
 console.log(`\n${table(rows)}\n\nA ratio below 1 is within budget. Times are of this machine, in one run.`);

@@ -2,8 +2,8 @@ import autocannon, { type Result } from 'autocannon';
 import { NOTHING_SAID, type StockPart } from '../../src/core/stock';
 import type { Measured } from './table';
 
-const READERS = 50;
-const WRITERS = 4;
+export const READERS = 50;
+export const WRITERS = 4;
 const SECONDS = 8;
 /** Nobody waits longer than this for long work of somebody else, ms. */
 const LONGEST_WAIT = 200;
@@ -45,7 +45,7 @@ interface Loaded {
 }
 
 /** Readers of one page, and writers beside them. */
-async function loaded(address: string, path: string): Promise<Loaded> {
+export async function loaded(address: string, path: string): Promise<Loaded> {
   let isOver = false;
   const writers = Array.from({ length: WRITERS }, () => writing(address, () => isOver));
   const page = await autocannon({ url: `${address}${path}`, connections: READERS, duration: SECONDS, workers: 1 });
