@@ -1,5 +1,5 @@
 import type { MiddlewareHandler } from 'astro';
-import { atTheDoor, errorReply, ownAddress, SAFETY_HEADERS, shopNames, turnAway } from './server';
+import { atTheDoor, errorReply, isOurs, NOTHING_HERE, ownAddress, SAFETY_HEADERS, shopNames, turnAway } from './server';
 
 /**
  * Standard controls write style attributes, which hold no code. Scripts and style sheets stay closed but for what the
@@ -15,12 +15,12 @@ ownAddress();
 const names = shopNames();
 
 /** At the door: foreign, oversized and untyped requests are turned away; every answer carries the safety headers. */
-export const onRequest: MiddlewareHandler = async ({ request, url }, next) => {
+export const onRequest: MiddlewareHandler = async ({ request, url, routePattern }, next) => {
   const { method, headers } = request;
   // The server asks for names before it hears anything; whoever serves these pages otherwise asks here.
   const turned =
-    atTheDoor({ method, url: url.pathname, host: headers.get('host') ?? undefined }, names) ??
-    turnAway(method, headers, url.pathname);
+    atTheDoor({ method, host: headers.get('host') ?? undefined }, names) ??
+    (isOurs(routePattern) ? turnAway(method, headers, url.pathname) : NOTHING_HERE);
   const response = turned ? errorReply(turned.status, turned) : await next();
   for (const [name, value] of Object.entries(SAFETY_HEADERS)) response.headers.set(name, value);
   allowStyleAttributes(response.headers);

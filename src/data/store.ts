@@ -7,6 +7,7 @@ import { patient } from './patience';
 import * as schema from './schema';
 import { settings } from './settings';
 import { troubleOf } from './trouble';
+import { letOthers } from './turn';
 
 /**
  * Milliseconds the driver itself waits for somebody else's write. It waits with everything standing still, so it hardly
@@ -65,7 +66,8 @@ export function openStore(url = storeUrl(), authToken = settings().SERRATA_DB_TO
   const inTurn = <T>(work: () => Promise<T>): Promise<T> => {
     waiting += 1;
     const mine = tail.then(work).finally(() => (waiting -= 1));
-    tail = mine.catch(() => undefined);
+    // Somebody may look between two writes: one after the other they would take one turn of the loop together.
+    tail = mine.then(letOthers, letOthers);
     return mine;
   };
   return {

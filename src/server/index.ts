@@ -3,7 +3,7 @@ export { context } from './context';
 export { Refusal } from './refusal';
 export { answer, answerFile, body, errorReply } from './http/endpoint';
 export { download } from './http/download';
-export { atTheDoor, ownAddress, reachedAt, shopNames } from './http/door';
+export { atTheDoor, isOurs, NOTHING_HERE, ownAddress, reachedAt, shopNames } from './http/door';
 export { SAFETY_HEADERS, turnAway } from './http/guard';
 export * from './use-cases/bench';
 export * from './use-cases/jobs';

@@ -3,14 +3,16 @@ import compression from 'compression';
 import { settings } from '../data/settings';
 import { openForUse } from '../data/keeping/opening';
 import { openStore, storeFile, storeUrl } from '../data/store';
-import { builtSite } from './http/built-site';
+import { builtSite, drawAllIn } from './http/built-site';
 import type { Misfit } from '../core/records';
 import { misfitSentence } from '../wording';
 import { freshContext } from './context';
 import { loadDemo } from './demo';
 import { atTheDoor, isFromHere, ownAddress, shopNames } from './http/door';
+import { oneEachTurn } from './http/each-turn';
 import { SAFETY_HEADERS, type Turned } from './http/guard';
 import { isTooMuch } from './http/pace';
+import { boundSlowness } from './http/slow';
 import { runErrand } from './errands/run';
 import { sent } from './errands/send';
 import { complained } from './log';
@@ -92,23 +94,30 @@ export async function main(): Promise<void> {
   const compress = compression({ level: 1 });
   const names = shopNames();
   const answered = async (request: IncomingMessage, response: ServerResponse): Promise<void> => {
-    const { method, url, headers, socket } = request;
-    const turned =
-      atTheDoor({ method, url, host: headers.host }, names) ?? (await isTooMuch(socket.remoteAddress, method));
+    const { method, headers, socket } = request;
+    const turned = atTheDoor({ method, host: headers.host }, names) ?? (await isTooMuch(socket, method));
     if (turned) return turnedAway(response, turned);
+    // Whoever asked has gone while it waited.
+    if (response.destroyed) return;
     if (isFromHere(headers.host)) return site(request, response);
     compress(request as Parameters<typeof compress>[0], response as Parameters<typeof compress>[1], () =>
       site(request, response),
     );
   };
-  const server = createServer((request, response) => void answered(request, response));
+  const inTurn = oneEachTurn();
+  const server = createServer((request, response) => {
+    const { socket } = request;
+    if (!inTurn(socket, () => void answered(request, response))) socket.destroy();
+  });
   server.keepAliveTimeout = QUIET_CONNECTION_MS;
+  boundSlowness(server);
   const bound = await listen(server, host, port, fixed);
   // The simulated supplier ships with the server and answers at its own address, as a real one would. The pages are
   // another bundle: what they must know goes by the environment.
   process.env.SERRATA_SUPPLIER =
     settings().SERRATA_SUPPLIER ?? `http://${host === '::1' ? '[::1]' : host}:${bound}/simulated/supplier`;
   console.log(`Serrata is open at http://${host === '::1' ? '[::1]' : host}:${bound}/`);
+  void drawAllIn();
   const daily = keepDaily(storeFile(storeUrl()));
   // All of them are gone through, so that everybody can read where they do not fit.
   if (misfits.length > 0) void sent('verify').catch(() => undefined);

@@ -5,6 +5,7 @@ import { inspectStore } from '../../data/keeping/inspect';
 import { putBackInPlace } from '../../data/keeping/put-back';
 import { storeFile, storeUrl } from '../../data/store';
 import { freshContext } from '../context';
+import { standBack } from '../heavy/aside';
 import { said } from '../log';
 import { ERRAND_ARGUMENT, type Errand } from './send';
 import { letOldPhotosGo } from '../use-cases/photos';
@@ -67,6 +68,9 @@ const ERRANDS = {
   },
 } satisfies Record<Errand, (...args: string[]) => Promise<string>>;
 
+/** Those that hold nothing that others wait for: in their own time they may take longer. */
+const STAND_BACK: ReadonlySet<string> = new Set<Errand>(['backup', 'archive', 'unpack', 'try', 'inspect']);
+
 /** Runs the errand this process was sent on. @returns false when it was sent on none */
 export async function runErrand(args: readonly string[]): Promise<boolean> {
   const at = args.indexOf(ERRAND_ARGUMENT);
@@ -74,6 +78,7 @@ export async function runErrand(args: readonly string[]): Promise<boolean> {
   const [name, ...rest] = args.slice(at + 1);
   const errand = Object.entries(ERRANDS).find(([each]) => each === name);
   if (!errand) throw new Error(`There is no errand ${name ?? ''}.`);
+  if (STAND_BACK.has(errand[0])) standBack();
   said(await (errand[1] as (...args: string[]) => Promise<string>)(...rest));
   return true;
 }

@@ -1,6 +1,7 @@
 import { troubleOf, type Trouble } from '../../data/trouble';
 import { freshContext, type Context } from '../context';
 import { Refusal } from '../refusal';
+import { standBack } from './aside';
 import { perform, type TaskArgs, type Tasks } from './tasks';
 
 /** One task, as it is handed over to a thread. */
@@ -26,6 +27,8 @@ const failed = (error: unknown): Answered => ({
 /** The store as this thread has it open. */
 let own: Context | null = null;
 const contextOf = (url: string): Context => (own ??= freshContext(url));
+
+standBack();
 
 /** Does one task in this thread. */
 export default async function work({ name, url, args }: Task): Promise<Answered> {

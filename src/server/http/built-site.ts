@@ -1,8 +1,10 @@
-import { existsSync } from 'node:fs';
+import { existsSync, readdirSync } from 'node:fs';
 import type { IncomingMessage, ServerResponse } from 'node:http';
+import { join } from 'node:path';
 import { fileURLToPath, pathToFileURL } from 'node:url';
 import pLimit from 'p-limit';
 import sirv from 'sirv';
+import { letOthers } from '../../data/turn';
 import { SAFETY_HEADERS } from './guard';
 import * as texts from '#language/server';
 
@@ -49,6 +51,19 @@ function pagesInTurn(handler: Handler): (request: IncomingMessage, response: Ser
       clearTimeout(timer);
     });
   };
+}
+
+/**
+ * Draws in all that answers, a file a turn: left to the first who asks, each is drawn in while everybody waits, and a
+ * page takes a second.
+ */
+export async function drawAllIn(): Promise<void> {
+  const folder = built('server/pages');
+  for (const name of readdirSync(folder, { recursive: true, encoding: 'utf8' })) {
+    if (!name.endsWith('.mjs')) continue;
+    await letOthers();
+    await import(pathToFileURL(join(folder, name)).href);
+  }
 }
 
 /** Everything that was built: files as they are, and pages and answers that are made. */

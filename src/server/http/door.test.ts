@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { atTheDoor, isFromHere, shopNames } from './door';
+import { atTheDoor, isFromHere, isOurs, shopNames } from './door';
 import { turnAway } from './guard';
 
-const asked = { method: 'GET', url: '/', host: 'bench:4173' };
+const asked = { method: 'GET', host: 'bench:4173' };
 
 describe('the door', () => {
   it('knows the names it was told of, in any case and with any port', () => {
@@ -18,12 +18,16 @@ describe('the door', () => {
     for (const host of ['bench', 'localhost.evil.example', '', undefined]) expect(isFromHere(host)).toBe(false);
   });
 
-  it('answers the methods that it has, and not the address that changes pictures', () => {
+  it('answers the methods that it has', () => {
     const at = (over: Partial<typeof asked>) => atTheDoor({ ...asked, host: 'localhost', ...over }, shopNames());
     expect(at({ method: 'TRACE' })?.status).toBe(405);
     expect(at({ method: 'DELETE' })).toBeNull();
-    expect(at({ url: '/_image?href=x' })?.status).toBe(404);
-    expect(at({ url: '/_images' })).toBeNull();
+  });
+
+  it('knows its own pages from those that the framework brings', () => {
+    for (const route of ['/', '/404', '/jobs/[id]', '/api/search']) expect(isOurs(route), route).toBe(true);
+    for (const route of ['/_image', '/_server-islands/[name]', '/_actions/[...path]'])
+      expect(isOurs(route), route).toBe(false);
   });
 
   it('takes no origin that contradicts the site', () => {

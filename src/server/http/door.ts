@@ -21,8 +21,12 @@ export function ownAddress(host = settings().HOST): string {
 /** Methods that anything here answers. */
 const METHODS = new Set(['GET', 'HEAD', 'OPTIONS', 'POST', 'PUT', 'PATCH', 'DELETE']);
 
-/** The framework's own address for changing pictures, which nothing here uses. */
-const SHUT = /^\/_image\b/;
+/**
+ * Whether what answers is one of our own pages: the framework has some of its own, such as one that changes pictures,
+ * and calls them by a line first, as none of ours is called.
+ * @param route the page that was found for an address, however the address was written
+ */
+export const isOurs = (route: string): boolean => !route.startsWith('/_');
 
 /**
  * The names the shop runs under: this machine's, and those it was told of.
@@ -50,7 +54,7 @@ export const isFromHere = (host: string | undefined): boolean => LOOPBACK.includ
  * own name point at this machine still sends that name, and is turned away.
  */
 export function atTheDoor(
-  { method, url, host }: { method: string | undefined; url: string | undefined; host: string | undefined },
+  { method, host }: { method: string | undefined; host: string | undefined },
   names: ReadonlySet<string>,
 ): Turned | null {
   const name = hostName(host);
@@ -62,7 +66,6 @@ export function atTheDoor(
     };
   if (!METHODS.has(method ?? ''))
     return { status: 405, code: 'no-such-method', message: texts.thisMethodIsNotAnswered };
-  if (SHUT.test(url ?? '')) return { status: 404, code: 'not-found', message: texts.thereIsNothingHere };
   return null;
 }
 
@@ -72,3 +75,6 @@ export function atTheDoor(
  */
 export const reachedAt = ({ headers }: Request, { protocol, host }: URL): string =>
   `${protocol}//${headers.get('host') ?? host}`;
+
+/** What is answered where no page of ours is. */
+export const NOTHING_HERE: Turned = { status: 404, code: 'not-found', message: texts.thereIsNothingHere };
