@@ -21,7 +21,6 @@ export * from './use-cases/supplier';
 export * from './use-cases/codes';
 export * from './use-cases/studies';
 export { plansOf } from './use-cases/kept-plans';
-export { previewLimit } from './use-cases/limit-preview';
 export * from './use-cases/photos';
 export * from './use-cases/job-parts';
 export { handOverOf, handOverView } from './use-cases/hand-over';

@@ -2,7 +2,17 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { familyAndGaugeMeet } from '../../src/core/families';
 import { DEFAULTS } from '../../src/core/limits';
-import { planSet, possiblePlans, suitsClass, suitsSaw, wantedOf, type Judged } from '../../src/core/plan';
+import {
+  askedOfStock,
+  asksForMount,
+  planSet,
+  possiblePlans,
+  suitsClass,
+  suitsSaw,
+  wantedOf,
+  withBars,
+  type Judged,
+} from '../../src/core/plan';
 import { PARTS } from '../../src/core/reading';
 import { DEFAULT_SCHOOLS } from '../../src/core/schools';
 import type { StockPart } from '../../src/core/stock';
@@ -89,6 +99,25 @@ describe('plans', () => {
           expect(notes.some(({ code }) => code === 'to-order')).toBe(Object.keys(picks).length > 0);
       }),
       { seed: 24, numRuns: 60 },
+    );
+  });
+
+  it('are the same of the parts that are asked for as of the whole list', () => {
+    fc.assert(
+      fc.property(judgedSet, anyStock(60), (judged, stock) => {
+        const asked = askedOfStock(judged, DEFAULT_SCHOOLS);
+        const bars = stock.filter(({ kind, mount }) => kind === 'bar' && asksForMount(asked, mount));
+        const { numbers, pitches } = withBars(asked, bars);
+        const answers = stock.filter(({ kind, pitch, gauge, driveLinks }) => {
+          if (kind === 'bar') return false;
+          if (kind !== 'chain') return pitch !== null && pitches.includes(pitch);
+          return numbers.some((each) => each.pitch === pitch && each.gauge === gauge && each.driveLinks === driveLinks);
+        });
+        const of = (parts: readonly StockPart[]) =>
+          possiblePlans({ judged, limits: DEFAULTS, stock: parts, toOrder: true });
+        expect(of([...bars, ...answers])).toEqual(of(stock));
+      }),
+      { seed: 25, numRuns: 150 },
     );
   });
 });

@@ -1,15 +1,20 @@
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
+import fc from 'fast-check';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { possiblePlans } from '../../src/core/plan';
+import { appraisedJob } from '../../src/server/use-cases/appraised';
 import { jobView } from '../../src/server/use-cases/jobs';
 import { previewLimit } from '../../src/server/use-cases/limit-preview';
 import { jobPlans } from '../../src/server/use-cases/plans';
 import { changeLimit, rulesInForce, rulesMark } from '../../src/server/use-cases/shop';
 import { signOff } from '../../src/server/use-cases/sign-off';
-import { listJobs, putPart } from '../../src/data/repositories';
+import { stockAsked } from '../../src/server/use-cases/stock-asked';
+import { allStock, listJobs, putPart } from '../../src/data/repositories';
 import { DEMO_STOCK } from '../../src/data/demo';
 import type { ChosenPlan, PlanView } from '../../src/contract';
 import { demoContext, type TestContext } from '../support/context';
+import { anyStock } from '../support/plans';
 
 let context: TestContext;
 beforeEach(() => {
@@ -45,6 +50,30 @@ describe('the plans of a job', () => {
     expect(plans[0]!.parts).toContainEqual(expect.objectContaining({ part: 'bar', quantity: expect.any(Number) }));
     expect(ruledOut['parts-may-go-back-on']).toBeGreaterThan(0);
     expect(upToReading).toBeGreaterThan(0);
+  });
+
+  it('are those of the whole list, though only what is asked for is read of it', async () => {
+    const { store } = context;
+    const [parts] = fc.sample(anyStock(400), { seed: 26, numRuns: 40 }).sort((a, b) => b.length - a.length);
+    await store.write(async (tx) => {
+      for (const part of [
+        ...parts!,
+        ...DEMO_STOCK.map((part) => ({ ...part, sku: `${part.sku}-2`, mount: part.mount?.toLowerCase() ?? null })),
+      ])
+        await putPart(tx, part);
+    });
+    const stock = await allStock(store.db);
+    const jobs = await listJobs(store.db, { show: 'bench', waits: null }, { limit: 50, offset: 0 });
+    let planned = 0;
+    for (const { id } of jobs) {
+      const { sheet, rules, appraisal } = await appraisedJob(context, id);
+      const input = { judged: { sheet, ...appraisal }, limits: rules.limits, schools: rules.schools, toOrder: true };
+      const asked = await stockAsked(store.db, input.judged, rules.schools);
+      const whole = possiblePlans({ ...input, stock });
+      expect(possiblePlans({ ...input, stock: asked })).toEqual(whole);
+      planned += whole.plans.length;
+    }
+    expect(planned).toBeGreaterThan(20);
   });
 
   it('are signed with the verdicts, and stay with them', async () => {

@@ -8,6 +8,7 @@ export * from './lives';
 export * from './shelf';
 export * from './wanted';
 export * from './picks';
+export * from './asked';
 export * from './order-parts';
 export * from './plan';
 export * from './choosing';

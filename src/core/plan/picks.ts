@@ -118,7 +118,7 @@ function around(
 }
 
 /** What a chain that stays says of the bar it is to run on; null where its numbers are not settled. */
-function keptChainNumbers({ identity: { chain } }: Judged): Numbers | null {
+export function keptChainNumbers({ identity: { chain } }: Judged): Numbers | null {
   const [pitch, gauge, driveLinks] = [chain.pitch.value, chain.gauge.value, chain.driveLinks.value];
   return pitch && gauge && driveLinks ? { pitch, gauge, driveLinks } : null;
 }

@@ -60,8 +60,8 @@ function grouped<K>(
  * @param toOrder whether parts that are not on the shelf may be ordered
  */
 export function shelfOf(stock: readonly StockPart[], toOrder: boolean): Shelf {
-  const there = toOrder ? stock : stock.filter(({ quantity }) => quantity > 0);
-  const of = (kind: StockKind) => there.filter((part) => part.kind === kind);
+  const kinds = grouped(stock, ({ kind, quantity }) => (toOrder || quantity > 0 ? kind : null));
+  const of = (kind: StockKind) => kinds.get(kind) ?? [];
   return {
     chains: grouped(of('chain'), (part) => {
       const numbers = numbersOf(part);

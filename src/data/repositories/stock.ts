@@ -169,6 +169,52 @@ export async function allStock(db: Queryable): Promise<readonly StockPart[]> {
   return db.select(aboutPart).from(stockPart).orderBy(asc(stockPart.kind), asc(stockPart.sku));
 }
 
+/** Mounts that bars of the list have, each once. */
+export async function mountsOfBars(db: Queryable): Promise<readonly string[]> {
+  const rows = await db.selectDistinct({ mount: stockPart.mount }).from(stockPart).where(eq(stockPart.kind, 'bar'));
+  return rows.flatMap(({ mount }) => mount ?? []);
+}
+
+export async function barsOfMounts(db: Queryable, mounts: readonly string[]): Promise<readonly StockPart[]> {
+  if (mounts.length === 0) return [];
+  return db
+    .select(aboutPart)
+    .from(stockPart)
+    .where(and(eq(stockPart.kind, 'bar'), inArray(stockPart.mount, [...mounts])));
+}
+
+/** Numbers of a chain, as the list has them. */
+type ChainOnList = Readonly<Record<'pitch' | 'gauge', string> & Record<'driveLinks', number>>;
+
+/** Chains of some numbers, looked up along the index of numbers. */
+export async function chainsOfNumbers(db: Queryable, numbers: readonly ChainOnList[]): Promise<readonly StockPart[]> {
+  if (numbers.length === 0) return [];
+  const { kind, pitch, gauge, driveLinks } = stockPart;
+  const asked = JSON.stringify(numbers.map((each) => [each.pitch, each.gauge, each.driveLinks]));
+  return db
+    .select(aboutPart)
+    .from(stockPart)
+    .where(
+      and(
+        eq(kind, 'chain'),
+        sql`(${pitch}, ${gauge}, ${driveLinks}) IN (
+          SELECT json_extract(value, '$[0]'), json_extract(value, '$[1]'), json_extract(value, '$[2]') FROM json_each(${asked}))`,
+      ),
+    );
+}
+
+/** Sprockets and noses of some pitches, and all small parts of the drive. */
+export async function smallerParts(
+  db: Queryable,
+  pitches: readonly NonNullable<StockPart['pitch']>[],
+): Promise<readonly StockPart[]> {
+  const ofPitch = and(inArray(stockPart.kind, ['drive-sprocket', 'nose']), inArray(stockPart.pitch, [...pitches]));
+  return db
+    .select(aboutPart)
+    .from(stockPart)
+    .where(or(ofPitch, inArray(stockPart.kind, [...SMALL_PARTS])));
+}
+
 /** Parts by their numbers. */
 export async function partsBySku(db: Queryable, skus: readonly string[]): Promise<readonly ShelvedPart[]> {
   return skus.length === 0

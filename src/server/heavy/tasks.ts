@@ -1,6 +1,7 @@
-import type { Paper } from '../../contract';
+import type { Paper, PreviewLimit } from '../../contract';
 import type { Context } from '../context';
 import { paperPdf } from '../papers/pdf';
+import { previewLimit } from '../use-cases/limit-preview';
 import { jobPlans } from '../use-cases/plans';
 import { stockAsCsv } from '../use-cases/stock-imports';
 
@@ -8,6 +9,8 @@ import { stockAsCsv } from '../use-cases/stock-imports';
 export const TASKS = {
   /** The plans of a job as it is stored. */
   plans: (context: Context, jobId: string, supplier: string | null) => jobPlans(context, jobId, supplier),
+  /** What a change of a limit would do to the open jobs: each is appraised and planned twice. */
+  limitPreview: (context: Context, id: string, change: PreviewLimit) => previewLimit(context, id, change),
   /** A paper as PDF. */
   pdf: async (_context: Context, paper: Paper): Promise<Uint8Array> => new Uint8Array(await paperPdf(paper)),
   /** The whole stock list as CSV. */

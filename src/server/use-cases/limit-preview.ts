@@ -3,22 +3,23 @@ import { LIMIT_IDS, resolveLimits } from '../../core/limits';
 import { keyOf, planSet } from '../../core/plan';
 import { PARTS } from '../../core/reading';
 import { sheetFromEntries, type EntryBy } from '../../core/sheet';
-import type { StockPart } from '../../core/stock';
-import { allStock, currentReadings, listJobs, shopStanding } from '../../data/repositories';
-import { letOthers } from '../../data/turn';
+import { currentReadings, listJobs, shopStanding } from '../../data/repositories';
+import type { Queryable } from '../../data/store';
 import type { LimitPreview, PreviewLimit } from '../../contract';
 import { limitProblem } from '../../wording';
 import type { Context } from '../context';
 import { notFound, Refusal } from '../refusal';
 import { rulesOf } from './shop';
+import { stockAsked } from './stock-asked';
 
 /** Open jobs that a preview looks at: those that are due first. */
 const MOST_JOBS = 100;
 
 /** What the limits say of one job: each part's verdict, and the plan that costs least today and least an hour. */
-function meaningOf(entries: readonly EntryBy[], rules: Rules, stock: readonly StockPart[]) {
+async function meaningOf(db: Queryable, entries: readonly EntryBy[], rules: Rules) {
   const { sheet } = sheetFromEntries(entries, rules.studies);
   const judged = { sheet, ...appraise(sheet, rules, null) };
+  const stock = await stockAsked(db, judged, rules.schools);
   const { plans } = planSet({ judged, limits: rules.limits, schools: rules.schools, stock, toOrder: true });
   const named = (name: 'least-today' | 'least-per-hour') => plans.find((plan) => plan.named.includes(name)) ?? null;
   return { verdicts: judged.verdicts, today: named('least-today'), hour: named('least-per-hour') };
@@ -29,9 +30,8 @@ export async function previewLimit(context: Context, id: string, { value }: Prev
   const limitId = LIMIT_IDS.find((known) => known === id);
   if (!limitId) throw notFound('limit');
   const { db } = context.store;
-  const [standing, stock, onBench] = await Promise.all([
+  const [standing, onBench] = await Promise.all([
     shopStanding(db),
-    allStock(db),
     listJobs(db, { show: 'bench', waits: null }, { limit: MOST_JOBS, offset: 0 }),
   ]);
   const rules = rulesOf(standing);
@@ -44,11 +44,9 @@ export async function previewLimit(context: Context, id: string, { value }: Prev
   );
   const effects: LimitPreview['effects'][number][] = [];
   for (const job of jobs) {
-    // Others are answered between two jobs.
-    await letOthers();
     const entries = readings.filter(({ jobId }) => jobId === job.id);
-    const before = meaningOf(entries, rules, stock);
-    const after = meaningOf(entries, { ...rules, limits: changed.value }, stock);
+    const before = await meaningOf(db, entries, rules);
+    const after = await meaningOf(db, entries, { ...rules, limits: changed.value });
     const verdicts = PARTS.flatMap((part) => {
       const [from, to] = [before.verdicts[part].action, after.verdicts[part].action];
       return from === to ? [] : [{ part, from, to }];

@@ -3,12 +3,13 @@ import type { ChainNumbers } from '../../core/order';
 import { keyOf, numbersOfSet, planSet, possiblePlans, type Plan } from '../../core/plan';
 import { PARTS } from '../../core/reading';
 import { NOTHING_SAID, SMALL_PARTS, type StockPart } from '../../core/stock';
-import { allStock, lastReading } from '../../data/repositories';
+import { lastReading } from '../../data/repositories';
 import type { ChosenPlan, PlansView, PlanView, SupplierAnswer } from '../../contract';
 import type { Queryable } from '../../data/store';
 import type { Context } from '../context';
 import { Refusal } from '../refusal';
 import { appraisedJob, type AppraisedJob } from './appraised';
+import { stockAsked } from './stock-asked';
 import { askSupplier } from './supplier';
 import * as texts from '#language/server';
 
@@ -50,13 +51,9 @@ async function plansFor(
   { sheet, rules: { limits, schools }, appraisal }: Planned,
   offers: readonly Offered[] = [],
 ): Promise<Omit<PlansView, 'upToReading'>> {
-  const input = {
-    judged: { sheet, ...appraisal },
-    limits,
-    schools,
-    stock: [...(await allStock(db)), ...offers.map(({ part }) => part)],
-    toOrder: true,
-  };
+  const judged = { sheet, ...appraisal };
+  const stock = [...(await stockAsked(db, judged, schools)), ...offers.map(({ part }) => part)];
+  const input = { judged, limits, schools, stock, toOrder: true };
   const days = new Map(offers.map(({ part, days: until }) => [part.sku, until]));
   const { plans: shown, ruledOut } = planSet(input);
   const named = new Map(shown.map((plan) => [keyOf(plan), plan]));

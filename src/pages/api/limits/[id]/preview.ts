@@ -1,6 +1,9 @@
 import type { APIRoute } from 'astro';
 import { previewLimitSchema } from '../../../../contract';
-import { answer, body, context, previewLimit } from '../../../../server';
+import { answer, body, context, heavily } from '../../../../server';
 
 export const POST: APIRoute = ({ params, request }) =>
-  answer(async () => previewLimit(context(), params.id ?? '', await body(request, previewLimitSchema)));
+  answer(async () => {
+    const change = await body(request, previewLimitSchema);
+    return heavily(context(), 'limitPreview', [params.id ?? '', change], request.signal);
+  });
