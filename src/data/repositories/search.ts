@@ -1,4 +1,4 @@
-import { sql } from 'drizzle-orm';
+import { sql, type SQL } from 'drizzle-orm';
 import type { Queryable, Transaction } from '../store';
 import { ftsQuery, wordsOf } from './stock';
 
@@ -16,6 +16,12 @@ const TITLE_WEIGHT = 10;
 const SNIPPET_WORDS = 12;
 
 /**
+ * Hits that are weighed against one another. Of more, weighing takes a quarter of a second, and what all of them mention
+ * tells none of them apart: the newest will do.
+ */
+const MOST_WEIGHED = 2000;
+
+/**
  * Finds customers, saws, jobs and parts whose words begin with the words typed, best first: what is called exactly
  * what was typed (a tag, a name, a part's code) before all that only mentions it, however much of that there is.
  */
@@ -23,11 +29,33 @@ export async function search(db: Queryable, text: string, limit: number): Promis
   const query = ftsQuery(text);
   if (!query) return [];
   const called = text.trim();
-  const beginsSo = `{title body} : ^ "${wordsOf(called).join(' ')}"`;
-  const calledSo = sql`SELECT rowid FROM search WHERE search MATCH ${beginsSo} AND (title = ${called} COLLATE NOCASE OR body = ${called} COLLATE NOCASE)`;
-  return db.all<SearchHit>(
-    sql`SELECT kind, ref, title, snippet(search, 3, '', '', '…', ${SNIPPET_WORDS}) AS body FROM search WHERE search MATCH ${query} ORDER BY rowid IN (${calledSo}) DESC, bm25(search, 0, 0, ${TITLE_WEIGHT}, 1) LIMIT ${limit}`,
+  const beginsSo = `^ "${wordsOf(called).join(' ')}"`;
+  const [titledSo, toldSo] = [sql`title = ${called} COLLATE NOCASE`, sql`body = ${called} COLLATE NOCASE`];
+  const hits = (what: string, order: SQL, and = sql``) =>
+    db.all<SearchHit>(
+      sql`SELECT kind, ref, title, snippet(search, 3, '', '', '…', ${SNIPPET_WORDS}) AS body FROM search WHERE search MATCH ${what} ${and} ORDER BY ${order} LIMIT ${limit}`,
+    );
+  if (!(await isCrowded(db, query))) {
+    const calledSo = sql`SELECT rowid FROM search WHERE search MATCH ${`{title body} : ${beginsSo}`} AND (${titledSo} OR ${toldSo})`;
+    return hits(query, sql`rowid IN (${calledSo}) DESC, bm25(search, 0, 0, ${TITLE_WEIGHT}, 1)`);
+  }
+  // Each of these ends with the first few that it finds.
+  const newest = sql`rowid DESC`;
+  const found = [
+    ...(await hits(`{title} : ${beginsSo}`, newest, sql`AND ${titledSo}`)),
+    ...(await hits(`{body} : ${beginsSo}`, newest, sql`AND ${toldSo}`)),
+    ...(await hits(`{title} : (${query})`, newest)),
+    ...(await hits(query, newest)),
+  ];
+  return [...new Map(found.map((hit) => [`${hit.kind} ${hit.ref}`, hit])).values()].slice(0, limit);
+}
+
+/** Whether more is found than is weighed. */
+async function isCrowded(db: Queryable, query: string): Promise<boolean> {
+  const [row] = await db.all<{ found: number }>(
+    sql`SELECT count(*) AS found FROM (SELECT 1 FROM search WHERE search MATCH ${query} LIMIT ${MOST_WEIGHED + 1})`,
   );
+  return row!.found > MOST_WEIGHED;
 }
 
 /** Writes anew what a job is found by beside its tag. */

@@ -19,6 +19,7 @@ import { SMALL_PARTS, type StockPart } from '../../core/stock';
 import { append } from '../chain/append';
 import { stockMovement, stockPart } from '../schema';
 import type { Queryable, Transaction } from '../store';
+import { letOthers } from '../turn';
 
 /** Which parts a list shows; what is not given does not narrow. */
 export interface StockFilter {
@@ -46,6 +47,10 @@ export function ftsQuery(text: string): string | null {
   return words.length === 0 ? null : words.map((word) => `"${word}"*`).join(' ');
 }
 
+/** Parts that a search finds: rows beside the index say what they are of, which its own text is dear to ask. */
+const partsFound = (query: string): SQL =>
+  sql`search JOIN search_row ON search_row.id = search.rowid AND search_row.kind = 'part' WHERE search MATCH ${query}`;
+
 function condition({ kind, pitch, gauge, driveLinks, text, low }: StockFilter) {
   const query = text ? ftsQuery(text) : null;
   return and(
@@ -54,7 +59,7 @@ function condition({ kind, pitch, gauge, driveLinks, text, low }: StockFilter) {
     gauge ? eq(stockPart.gauge, gauge) : undefined,
     driveLinks ? eq(stockPart.driveLinks, driveLinks) : undefined,
     low ? lt(stockPart.quantity, stockPart.minimum) : undefined,
-    query ? sql`${stockPart.sku} IN (SELECT ref FROM search WHERE search MATCH ${query} AND kind = 'part')` : undefined,
+    query ? sql`${stockPart.sku} IN (SELECT search_row.ref FROM ${partsFound(query)})` : undefined,
   );
 }
 
@@ -238,12 +243,18 @@ export async function putPart(tx: Transaction, part: StockPart): Promise<void> {
     .onConflictDoUpdate({ target: stockPart.sku, set: { ...part, version: sql`${stockPart.version} + 1` } });
 }
 
+/** Movements that are written before others are let in. */
+const MOVEMENTS_AT_ONCE = 40;
+
 /** One change of what is on the shelf. */
 export type StockMovementRecord = Omit<typeof stockMovement.$inferSelect, 'seq'>;
 type NewMovement = Omit<StockMovementRecord, 'jobId'> & { readonly jobId?: string | null };
 
 export async function addMovements(tx: Transaction, movements: readonly NewMovement[]): Promise<void> {
-  await append(tx, stockMovement, movements);
+  for (let i = 0; i < movements.length; i += MOVEMENTS_AT_ONCE) {
+    if (i > 0) await letOthers();
+    await append(tx, stockMovement, movements.slice(i, i + MOVEMENTS_AT_ONCE));
+  }
 }
 
 export async function findMovement(db: Queryable, id: string): Promise<StockMovementRecord | null> {

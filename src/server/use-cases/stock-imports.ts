@@ -54,6 +54,7 @@ export async function takeInBatch(context: Context, importId: string, sent: Impo
       tx,
       parts.map(({ sku }) => sku),
     );
+    await letOthers();
     const beside = parts.map((listed, i) => ({
       listed,
       there: shelf.find(({ sku }) => sku === listed.sku) ?? null,
