@@ -39,15 +39,17 @@ export async function search(db: Queryable, text: string, limit: number): Promis
     const calledSo = sql`SELECT rowid FROM search WHERE search MATCH ${`{title body} : ${beginsSo}`} AND (${titledSo} OR ${toldSo})`;
     return hits(query, sql`rowid IN (${calledSo}) DESC, bm25(search, 0, 0, ${TITLE_WEIGHT}, 1)`);
   }
-  // Each of these ends with the first few that it finds.
   const newest = sql`rowid DESC`;
-  const found = [
-    ...(await hits(`{title} : ${beginsSo}`, newest, sql`AND ${titledSo}`)),
-    ...(await hits(`{body} : ${beginsSo}`, newest, sql`AND ${toldSo}`)),
-    ...(await hits(`{title} : (${query})`, newest)),
-    ...(await hits(query, newest)),
-  ];
-  return [...new Map(found.map((hit) => [`${hit.kind} ${hit.ref}`, hit])).values()].slice(0, limit);
+  const found = new Map<string, SearchHit>();
+  // Each of these ends with the first few that it finds, and is asked only where those before found too few.
+  for (const more of [
+    () => hits(`{title} : ${beginsSo}`, newest, sql`AND ${titledSo}`),
+    () => hits(`{body} : ${beginsSo}`, newest, sql`AND ${toldSo}`),
+    () => hits(`{title} : (${query})`, newest),
+    () => hits(query, newest),
+  ])
+    if (found.size < limit) for (const hit of await more()) found.set(`${hit.kind} ${hit.ref}`, hit);
+  return [...found.values()].slice(0, limit);
 }
 
 /** Whether more is found than is weighed. */

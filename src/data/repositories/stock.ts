@@ -47,7 +47,10 @@ export function ftsQuery(text: string): string | null {
   return words.length === 0 ? null : words.map((word) => `"${word}"*`).join(' ');
 }
 
-/** Parts that a search finds: rows beside the index say what they are of, which its own text is dear to ask. */
+/**
+ * Parts that a search finds: rows beside the index say what they are of, which its own text is dear to ask. All parts are
+ * held against them (the `+` before what is compared): thousands that are found would be looked up one by one.
+ */
 const partsFound = (query: string): SQL =>
   sql`search JOIN search_row ON search_row.id = search.rowid AND search_row.kind = 'part' WHERE search MATCH ${query}`;
 
@@ -59,7 +62,7 @@ function condition({ kind, pitch, gauge, driveLinks, text, low }: StockFilter) {
     gauge ? eq(stockPart.gauge, gauge) : undefined,
     driveLinks ? eq(stockPart.driveLinks, driveLinks) : undefined,
     low ? lt(stockPart.quantity, stockPart.minimum) : undefined,
-    query ? sql`${stockPart.sku} IN (SELECT search_row.ref FROM ${partsFound(query)})` : undefined,
+    query ? sql`+${stockPart.sku} IN (SELECT search_row.ref FROM ${partsFound(query)})` : undefined,
   );
 }
 
