@@ -14,34 +14,35 @@ const wasDropped = (error: unknown): boolean =>
 
 /**
  * A client whose looks and writes wait for whoever holds the store, while everybody else is answered. Who comes late
- * waits no longer than who came first.
+ * waits no longer than who came first; looks, which mostly go on while another programme writes, do not lengthen the wait
+ * of writes.
  *
  * A connection that found the store held keeps an old state of it in view, and no write of its own succeeds afterwards:
  * it is dropped at once, before anybody looks through it.
  * @param isWriting whether a write of ours is under way, whose connection must stay
  */
 export function patient(client: Client, isWriting: () => boolean): Client {
-  let heldSince: number | null = null;
-  async function untilFree<T>(work: () => Promise<T>): Promise<T> {
+  const heldSince: Record<'looks' | 'writes', number | null> = { looks: null, writes: null };
+  async function untilFree<T>(kind: keyof typeof heldSince, work: () => Promise<T>): Promise<T> {
     for (;;) {
       try {
         const done = await work();
-        heldSince = null;
+        heldSince[kind] = null;
         return done;
       } catch (error) {
         if (wasDropped(error) && !client.closed) continue;
         if (troubleOf(error) !== 'held') throw error;
         if (!isWriting()) void client.reconnect();
-        heldSince ??= performance.now();
-        if (performance.now() - heldSince > PATIENCE_MS) throw error;
+        const since = (heldSince[kind] ??= performance.now());
+        if (performance.now() - since > PATIENCE_MS) throw error;
         await pause();
       }
     }
   }
   const waits: Partial<Client> = {
     execute: ((...args: Parameters<Client['execute']>) =>
-      untilFree(() => client.execute(...args))) as Client['execute'],
-    transaction: (mode?: TransactionMode) => untilFree(() => client.transaction(mode ?? 'write')),
+      untilFree('looks', () => client.execute(...args))) as Client['execute'],
+    transaction: (mode?: TransactionMode) => untilFree('writes', () => client.transaction(mode ?? 'write')),
   };
   return new Proxy(client, {
     get: (target, name) => {

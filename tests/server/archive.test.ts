@@ -1,8 +1,9 @@
-import { createHash } from 'node:crypto';
+import { createHash, randomBytes } from 'node:crypto';
 import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { buffer } from 'node:stream/consumers';
 import { sql } from 'drizzle-orm';
+import Papa from 'papaparse';
 import { fromBuffer, type Entry } from 'yauzl';
 import { ZipFile } from 'yazl';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
@@ -22,6 +23,8 @@ import { demoContext, type TestContext } from '../support/context';
 
 let context: TestContext;
 const beside = (name: string) => join(dirname(context.path), name);
+/** What a table programme would work out, what looks so, and what is marked as text by itself. */
+const FORMULAS = ['=1+1', '+44 sharp', '@SUM(1)', '-cmd', "'quoted", "''twice", '-3.5'];
 const when = new Date('2026-11-26T09:00:00Z');
 
 beforeEach(async () => {
@@ -38,6 +41,8 @@ beforeEach(async () => {
   await movePart(context, 'LD-3250-72', { id: 'm1', by: 'Tam', kind: 'taken', pieces: 1, note: '\\N, "said"\nso' });
   const card = { by: 'Tam', version: 2, quantity: 9, minimum: 0, priceCents: 1 };
   await changePart(context, 'LD-3250-72', card);
+  for (const [i, note] of FORMULAS.entries())
+    await movePart(context, 'LD-3250-72', { id: `f${i}`, by: 'Tam', kind: 'booked', pieces: 1, note });
   const part = readStockCsv('sku,kind,name,pitch\nAR-1,chain,Größe,325');
   if (!part.ok) throw new Error('The list is right.');
   await takeInBatch(context, 'i1', { by: 'Tam', name: 'spring', parts: [...part.value] });
@@ -121,6 +126,75 @@ describe('an archive of the shop', () => {
     for (const sheet of sheets) expect(readSheetText(sheet).ok).toBe(true);
     const pictures = [...files].filter(([name]) => name.startsWith('photographs/'));
     expect(pictures.map(([, bytes]) => bytes.subarray(1, 4).toString())).toEqual(['PNG', 'PNG']);
+  });
+
+  it('holds nothing that a table programme works out', async () => {
+    const file = beside('shop.zip');
+    await writeArchive(context.store.url, file, when);
+    const files = await unzipped(file);
+    const tables = [...files].filter(([name]) => name.endsWith('.csv'));
+    for (const [name, bytes] of tables)
+      for (const row of Papa.parse<string[]>(bytes.toString(), { newline: '\n', skipEmptyLines: true }).data)
+        for (const cell of row)
+          expect(/^[=+\-@\t\r]/.test(cell) && Number.isNaN(Number(cell)), `${name}: ${cell}`).toBe(false);
+    expect(files.get('tables/stock_movement.csv')!.toString()).toContain("'=1+1");
+  });
+
+  it('is read as ever where an older version wrote it, which marked no text', async () => {
+    const [file, old, store] = [beside('shop.zip'), beside('old.zip'), beside('again.db')];
+    await writeArchive(context.store.url, file, when);
+    const files = await unzipped(file);
+    const manifest = JSON.parse(files.get('manifest.json')!.toString()) as {
+      version: number;
+      files: { name: string; sha256: string; bytes: number }[];
+    };
+    const table = 'tables/stock_movement.csv';
+    const unmarked = Buffer.from(
+      files
+        .get(table)!
+        .toString()
+        .replace(/(^|,)'/gm, '$1'),
+    );
+    files.set(table, unmarked);
+    manifest.version = 1;
+    Object.assign(
+      manifest.files.find(({ name }) => name === table)!,
+      { bytes: unmarked.length, sha256: createHash('sha256').update(unmarked).digest('hex') },
+    );
+    files.set('manifest.json', Buffer.from(JSON.stringify(manifest)));
+    await zipped(files, old);
+    await storeFromArchive(old, store);
+    const again = openStore(`file:${store}`);
+    expect(await everything(again)).toEqual(await everything(context.store));
+    again.close();
+  });
+
+  it('is refused before it is unpacked where it unfolds to more than is ever written, or a row has no end', async () => {
+    const [file, bomb, endless, store] = [
+      beside('shop.zip'),
+      beside('bomb.zip'),
+      beside('endless.zip'),
+      beside('again.db'),
+    ];
+    await writeArchive(context.store.url, file, when);
+    const files = await unzipped(file);
+    await zipped(new Map(files).set('tables/reading.csv', Buffer.alloc(30_000_000)), bomb);
+    await expect(storeFromArchive(bomb, store)).rejects.toThrow('tables/reading.csv unfolds to more than');
+    // It packs badly, and is one row.
+    const row = Buffer.from(randomBytes(50_000_000).toString('base64'));
+    const manifest = JSON.parse(files.get('manifest.json')!.toString()) as {
+      files: { name: string; sha256: string; bytes: number }[];
+    };
+    Object.assign(
+      manifest.files.find(({ name }) => name === 'tables/person.csv')!,
+      { bytes: row.length, sha256: createHash('sha256').update(row).digest('hex') },
+    );
+    await zipped(
+      new Map(files).set('tables/person.csv', row).set('manifest.json', Buffer.from(JSON.stringify(manifest))),
+      endless,
+    );
+    await expect(storeFromArchive(endless, store)).rejects.toThrow('a row of it has no end');
+    expect(existsSync(store)).toBe(false);
   });
 
   it.each([

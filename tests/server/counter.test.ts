@@ -209,6 +209,19 @@ describe('asking a supplier', () => {
     expect(await askSupplier('http://127.0.0.1:9/', new URLSearchParams())).toMatchObject({ state: 'no-answer' });
   });
 
+  it('that talks without end is left in the middle of it', async () => {
+    let left = false;
+    const address = await answering((_request, response) => {
+      const talk = setInterval(() => response.write('x'.repeat(50_000)), 1);
+      response.once('close', () => {
+        clearInterval(talk);
+        left = true;
+      });
+    });
+    expect(await askSupplier(address, new URLSearchParams(), 60_000)).toMatchObject({ state: 'no-answer' });
+    await expect.poll(() => left).toBe(true);
+  });
+
   it('finds a drive sprocket whatever else is known of the loop and the saw', async () => {
     const reply = await counterReply(context, {
       entries: Object.entries({

@@ -138,32 +138,49 @@ export function makeArchive({ store }: Context): Promise<{ readonly file: string
   });
 }
 
-/** Takes in a backup that was kept elsewhere; it is tried, and kept with the others. */
-export function bringBackup({ store, now }: Context, sentBody: WebStream | null): Promise<{ name: string }> {
-  if (!sentBody) throw new Refusal(422, 'nothing-sent', texts.sendABackupOfSerrata);
-  return alone(async () => {
-    const kept = backupFile(fileOf(store.url), 'brought', now());
-    // Beside its place, so that it has only to be renamed, whatever disk that is on.
-    const file = `${kept}.part`;
-    try {
+/** Writes what is sent into a file, up to the largest that a backup is. */
+const received = (sentBody: WebStream, file: string): Promise<void> =>
+  pipeline(
+    Readable.fromWeb(sentBody),
+    async function* (chunks: AsyncIterable<Buffer>) {
       let bytes = 0;
-      await pipeline(
-        Readable.fromWeb(sentBody),
-        async function* (chunks: AsyncIterable<Buffer>) {
-          for await (const chunk of chunks) {
-            bytes += chunk.length;
-            if (bytes > MAX_BROUGHT_BYTES) throw new Refusal(413, 'too-large', texts.thisIsLargerThanAny);
-            yield chunk;
-          }
-        },
-        createWriteStream(file, { mode: OWNER_ALONE }),
-      );
+      for await (const chunk of chunks) {
+        bytes += chunk.length;
+        if (bytes > MAX_BROUGHT_BYTES) throw new Refusal(413, 'too-large', texts.thisIsLargerThanAny);
+        yield chunk;
+      }
+    },
+    createWriteStream(file, { mode: OWNER_ALONE }),
+  );
+
+/** Backups that come in at once: each may fill gigabytes of the disk. */
+const MOST_COMING = 2;
+let coming = 0;
+
+/**
+ * Takes in a backup that was kept elsewhere; it is tried, and kept with the others. Nobody's own backup waits for one
+ * that comes slowly: its turn begins once all of it is here.
+ */
+export async function bringBackup(
+  { store, now, newId }: Context,
+  sentBody: WebStream | null,
+): Promise<{ name: string }> {
+  if (!sentBody) throw new Refusal(422, 'nothing-sent', texts.sendABackupOfSerrata);
+  if (coming >= MOST_COMING) throw new Refusal(409, 'making', texts.backupIsUnderWay);
+  coming += 1;
+  // Beside its place, so that it has only to be renamed, whatever disk that is on.
+  const file = `${backupFile(fileOf(store.url), 'brought', now())}.${newId()}.part`;
+  try {
+    await received(sentBody, file);
+    return await alone(async () => {
+      const kept = backupFile(fileOf(store.url), 'brought', now());
       renameSync(await tried(file), kept);
       return { name: basename(kept) };
-    } finally {
-      rmSync(file, { force: true });
-    }
-  });
+    });
+  } finally {
+    coming -= 1;
+    rmSync(file, { force: true });
+  }
 }
 
 /** Looks the whole store through while the shop is open. @returns null when it is whole, else what is wrong */

@@ -48,6 +48,18 @@ export async function supplierStandIn(context: Context, params: URLSearchParams)
 /** What came of asking the supplier: what it said, or why nothing was heard. */
 export type Heard<T> = { readonly heard: true; readonly answer: T } | { readonly heard: false; readonly why: string };
 
+/** An answer as text; null once it is longer than any that is read, and the rest of it is left. */
+async function briefly({ body }: Response): Promise<string | null> {
+  const chunks: Uint8Array[] = [];
+  let bytes = 0;
+  for await (const chunk of (body ?? []) as AsyncIterable<Uint8Array>) {
+    bytes += chunk.length;
+    if (bytes > MOST_BYTES) return null;
+    chunks.push(chunk);
+  }
+  return Buffer.concat(chunks).toString('utf8');
+}
+
 /** Asks over the line, and goes on without where it is silent, dead, or talks nonsense. */
 export async function hearSupplier<T>(
   url: URL,
@@ -58,8 +70,8 @@ export async function hearSupplier<T>(
   try {
     const response = await fetch(url, { ...init, signal: AbortSignal.timeout(patienceMs) });
     if (!response.ok) return { heard: false, why: texts.supplierIsDown(response.status) };
-    const text = await response.text();
-    const read = text.length <= MOST_BYTES ? schema.safeParse(JSON.parse(text)) : null;
+    const text = await briefly(response);
+    const read = text === null ? null : schema.safeParse(JSON.parse(text));
     return read?.success ? { heard: true, answer: read.data } : { heard: false, why: texts.supplierNotUnderstood };
   } catch (error) {
     const late = error instanceof Error && error.name === 'TimeoutError';

@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { rmSync } from 'node:fs';
 import { buffer } from 'node:stream/consumers';
-import type { Readable } from 'node:stream';
+import { Transform, type Readable } from 'node:stream';
 import Database from 'libsql';
 import Papa from 'papaparse';
 import { open, type Entry, type ZipFile } from 'yauzl';
@@ -12,13 +12,25 @@ import { journal } from '../../journal';
 import { migrateStore } from '../../migrate';
 import { openStore } from '../../store';
 import { readCell } from './cells';
-import { ARCHIVE_FORMAT, MANIFEST, manifestSchema, type ArchivedFile, type Manifest } from './manifest';
+import {
+  ARCHIVE_FORMAT,
+  ARCHIVE_VERSION,
+  MANIFEST,
+  manifestSchema,
+  type ArchivedFile,
+  type Manifest,
+} from './manifest';
 import { ARCHIVED, tableFile, type ArchivedTable } from './tables';
 
 /** More than any shop's archive holds; what claims more is not unpacked. */
 const MOST_ENTRIES = 1_000_000;
 const MOST_BYTES = 20_000_000_000;
 const MOST_MANIFEST_BYTES = 300_000_000;
+/** No table shrinks so much in packing; small files are let be. */
+const MOST_TIMES_UNFOLDED = 300;
+const SMALL_BYTES = 1_000_000;
+/** More than any row holds: a table whose rows have no end would be taken into memory whole. */
+const MOST_ROW_BYTES = 64_000_000;
 
 const refused = (why: string): StoreRefused => new StoreRefused(`This archive cannot be read: ${why}`);
 
@@ -42,6 +54,8 @@ function opened(file: string): Promise<Opened> {
         bytes += entry.uncompressedSize;
         if (bytes > MOST_BYTES || entries.size >= MOST_ENTRIES)
           return reject(refused('it claims to hold more than any shop has.'));
+        if (entry.uncompressedSize > Math.max(SMALL_BYTES, MOST_TIMES_UNFOLDED * entry.compressedSize))
+          return reject(refused(`${entry.fileName} unfolds to more than anything that Serrata writes.`));
         entries.set(entry.fileName, entry);
         zip.readEntry();
       });
@@ -70,7 +84,7 @@ async function manifestOf(archive: Opened): Promise<Manifest> {
     throw refused('its manifest is damaged.');
   }
   const read = manifestSchema.safeParse(document);
-  if (!read.success) throw refused(`its manifest is not that of a ${ARCHIVE_FORMAT}, version 1.`);
+  if (!read.success) throw refused(`its manifest is not that of a ${ARCHIVE_FORMAT}, version 1 to ${ARCHIVE_VERSION}.`);
   if (!journal().entries.some(({ tag }) => tag === read.data.schema))
     throw refused('it was made by a newer version of Serrata: use that one.');
   return read.data;
@@ -94,12 +108,23 @@ async function checked(archive: Opened, { name, bytes, sha256 }: ArchivedFile): 
 
 /** Rows of a table, one after the other, from its CSV. */
 async function eachRow(source: Readable, onRow: (cells: readonly string[]) => void): Promise<void> {
+  let sinceRow = 0;
+  const bounded = source.pipe(
+    new Transform({
+      transform(chunk: Buffer, _encoding, done) {
+        sinceRow += chunk.length;
+        done(sinceRow > MOST_ROW_BYTES ? refused('a row of it has no end.') : null, chunk);
+      },
+    }),
+  );
+  source.on('error', (error) => bounded.destroy(error));
   await new Promise<void>((resolve, reject) => {
-    Papa.parse<string[]>(source, {
+    Papa.parse<string[]>(bounded, {
       delimiter: ',',
       newline: '\n',
       skipEmptyLines: true,
       step: ({ data }, parser) => {
+        sinceRow = 0;
         try {
           onRow(data);
         } catch (error) {
@@ -122,6 +147,7 @@ async function fill(
   archive: Opened,
   about: ArchivedTable,
   file: ArchivedFile,
+  version: Manifest['version'],
 ): Promise<void> {
   let columns: readonly string[] | null = null;
   let insert: Database.Statement | null = null;
@@ -137,11 +163,11 @@ async function fill(
       return;
     }
     const values = columns.map((column, i) => {
-      const value = readCell(cells[i] ?? '');
+      const value = readCell(cells[i] ?? '', version);
       return column === about.bytes ? Buffer.alloc(0) : value;
     });
     const { lastInsertRowid } = insert!.run(...values);
-    const picture = about.bytes && readCell(cells[columns.indexOf(about.bytes)] ?? '');
+    const picture = about.bytes && readCell(cells[columns.indexOf(about.bytes)] ?? '', version);
     if (picture) photographs.push({ name: picture, rowid: lastInsertRowid });
     rows += 1;
   });
@@ -152,13 +178,13 @@ async function fill(
       .run(await buffer(await stream(archive, name)), rowid);
 }
 
-async function fillStore(file: string, archive: Opened, { files }: Manifest): Promise<void> {
+async function fillStore(file: string, archive: Opened, { files, version }: Manifest): Promise<void> {
   const store = new Database(file, { timeout: 10_000 });
   try {
     store.exec('BEGIN IMMEDIATE');
     for (const about of ARCHIVED) {
       const found = files.find(({ name }) => name === tableFile(about.name));
-      if (found) await fill(store, archive, about, found);
+      if (found) await fill(store, archive, about, found, version);
     }
     if (store.prepare('PRAGMA foreign_key_check').all().length > 0)
       throw refused('some of its rows refer to others that are not in it.');

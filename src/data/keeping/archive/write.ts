@@ -14,7 +14,7 @@ import { OWNER_ALONE } from '../../owner-alone';
 import { journal } from '../../journal';
 import { studiesFrom, type StudyRow } from '../../repositories/studies';
 import { writtenCell, type Cell } from './cells';
-import { ARCHIVE_FORMAT, MANIFEST, type ArchivedFile, type Manifest } from './manifest';
+import { ARCHIVE_FORMAT, ARCHIVE_VERSION, MANIFEST, type ArchivedFile, type Manifest } from './manifest';
 import { ARCHIVED, SHEETS, tableFile, type ArchivedTable } from './tables';
 
 type Row = Readonly<Record<string, Cell | Buffer>>;
@@ -139,7 +139,7 @@ export async function writeArchive(url: string, file: string, now: Date): Promis
       const recordCode = codeOf(headIn(store));
       const manifest: Manifest = {
         format: ARCHIVE_FORMAT,
-        version: 1,
+        version: ARCHIVE_VERSION,
         schema,
         made: now.toISOString(),
         recordCode,
