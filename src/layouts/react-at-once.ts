@@ -1,5 +1,6 @@
-import { createElement, type ComponentType } from 'react';
+import { createElement, type ComponentType, type ReactElement } from 'react';
 import { renderToString } from 'react-dom/server';
+import { complained } from '../server/log';
 
 /** How many islands of a page are drawn so far: each has ids of its own. */
 const drawn = new WeakMap<object, number>();
@@ -8,6 +9,19 @@ function prefixOf(page: object): string {
   const count = drawn.get(page) ?? 0;
   drawn.set(page, count + 1);
   return `r${count}`;
+}
+
+/**
+ * An island as it is drawn here; nothing where it fails: the rest of the page arrives all the same, and the browser draws
+ * it, or says that it cannot (islands/frame/Trouble.tsx). A failure here would end the page in the middle.
+ */
+function drawnOr(island: ReactElement, identifierPrefix: string): string {
+  try {
+    return renderToString(island, { identifierPrefix });
+  } catch (error) {
+    complained(error);
+    return '';
+  }
 }
 
 /**
@@ -25,7 +39,7 @@ export default {
     props: Record<string, unknown>,
   ) {
     const prefix = prefixOf(this.result);
-    return { html: renderToString(createElement(Island, props), { identifierPrefix: prefix }), attrs: { prefix } };
+    return { html: drawnOr(createElement(Island, props), prefix), attrs: { prefix } };
   },
   supportsAstroStaticSlot: true,
 };

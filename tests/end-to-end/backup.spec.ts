@@ -1,5 +1,6 @@
 import { spawnSync } from 'node:child_process';
 import { copyFileSync, mkdtempSync } from 'node:fs';
+import { request as nodeRequest } from 'node:http';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { expect, test } from './bench';
@@ -107,6 +108,22 @@ test('a backup is put back while the shop is open, everybody is told, and what s
   await expect.poll(people).toContain('Later Person');
   await page.getByRole('button', { name: 'Look it through' }).click();
   await expect(page.getByText('The store is whole.')).toBeVisible();
+});
+
+test('a backup that comes slowly keeps nobody from saving theirs', async () => {
+  if (!server.isOpen) await server.open();
+  const slow = nodeRequest(`${server.address}/api/backups/bring`, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/octet-stream', 'Content-Length': '1000000' },
+  });
+  slow.on('error', () => undefined);
+  slow.write('begun');
+  try {
+    expect((await fetch(`${server.address}/api/health`)).status).toBe(200);
+    await server.ask('/api/store/inspect', {});
+  } finally {
+    slow.destroy();
+  }
 });
 
 test('an archive goes out, is brought back, and stands among the backups; what is none is refused', async ({
