@@ -1,6 +1,7 @@
 import { spawnSync } from 'node:child_process';
 import { mkdtempSync } from 'node:fs';
 import { Agent, request as nodeRequest } from 'node:http';
+import { connect } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
@@ -238,6 +239,30 @@ test('one client that asks without end is told to wait, and nobody is let in by 
   });
   expect(other.stdout).toBe('');
   expect(other.stderr).toContain('would open Serrata to the network');
+});
+
+test('more long work than can wait is refused with a sentence, and afterwards there is room again', async () => {
+  const list = () => send({ path: '/api/stock/list.csv' });
+  const answers = await Promise.all(
+    Array.from({ length: 400 }, () => sendOnce({ path: '/api/stock/list.csv' }, 60_000)),
+  );
+  const refused = answers.filter(({ status }) => status !== 200);
+  expect(refused.length).toBeGreaterThan(0);
+  expect(refused.length).toBeLessThan(answers.length);
+  for (const { status, text } of refused)
+    expect({ status, ...(JSON.parse(text) as object) }).toMatchObject({ status: 503, code: 'busy' });
+  expect((await list()).status).toBe(200);
+});
+
+test('requests that are sent one upon the other by one connection keep nobody else waiting', async () => {
+  const { port } = new URL(address());
+  const flood = connect(Number(port), '127.0.0.1');
+  flood.on('error', () => undefined).resume();
+  const ended = new Promise((resolve) => flood.once('close', resolve));
+  flood.write('GET /api/health HTTP/1.1\r\nHost: 127.0.0.1\r\n\r\n'.repeat(2000));
+  expect((await send({ path: '/api/health' })).status).toBe(200);
+  await ended;
+  expect((await send({ path: '/' })).status).toBe(200);
 });
 
 test('a picture that unfolds to hundreds of megabytes, and a job without end, are refused with a sentence', async () => {

@@ -66,6 +66,22 @@ test('a list of prices changes prices and nothing else', async ({ page }) => {
   await expect(page.getByText('1 part is as before.')).toBeVisible();
 });
 
+test('what is taken from the shelf while a list is looked at stays taken, and is told', async ({ page }) => {
+  const sku = 'LD-3250-72';
+  const now = async () =>
+    ((await (await page.request.get(`/api/stock/parts/${sku}`)).json()) as { part: { quantity: number } }).part
+      .quantity;
+  await openList(page, `Part No;Type;Description;Qty\n${sku};chain;Chain .325 .050 72 links;50`);
+  const changes = page.getByRole('region', { name: 'What it would change' });
+  await expect(changes).toContainText('1 row reads well: 1 part changed');
+  const before = await now();
+  const taking = { id: crypto.randomUUID(), by: 'Ines Holloway', kind: 'booked', pieces: 1, note: '' };
+  expect((await page.request.post(`/api/stock/parts/${sku}`, { data: taking })).status()).toBe(200);
+  await page.getByRole('button', { name: 'Take 1 row in' }).click();
+  await expect(page.getByText('One part has moved since it was shown, and stands as it is')).toBeVisible();
+  expect(await now()).toBe(before + 1);
+});
+
 test('a list that would empty what is there says so, field by field, and keeps it when told to', async ({ page }) => {
   await openList(
     page,
