@@ -1,5 +1,6 @@
 import type { FamilyId } from '../families';
 import { samePattern } from '../fit';
+import { flatMap } from '../flat-map';
 import type { Schools } from '../schools';
 import type { StockPart } from '../stock';
 import type { Judged } from './choices';
@@ -36,7 +37,7 @@ export const asksForMount = ({ mount: wanted }: AskedOfStock, mount: string | nu
 
 /** What is asked for once the bars are known that suit the saw: each may bring a set of its own numbers with it. */
 export function withBars(asked: AskedOfStock, bars: readonly StockPart[]): AskedOfStock {
-  const numbers = [...asked.numbers, ...bars.flatMap((bar) => numbersOf(bar) ?? [])];
+  const numbers = [...asked.numbers, ...flatMap(bars, (bar) => numbersOf(bar) ?? [])];
   const once = [...new Map(numbers.map((each) => [numbersKey(each), each])).values()];
   return { ...asked, numbers: once, pitches: [...new Set([...asked.pitches, ...once.map(({ pitch }) => pitch)])] };
 }

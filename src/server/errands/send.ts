@@ -10,6 +10,9 @@ export const ERRAND_ARGUMENT = '--errand';
 /** Why an errand failed, as its process said it. */
 export class ErrandFailed extends Error {}
 
+/** What was brought from elsewhere may have been made to take for ever, ms. */
+const LONGEST_MS: Partial<Record<Errand, number>> = { unpack: 1_800_000, try: 1_800_000 };
+
 let underWay = 0;
 
 /** Whether a process of ours is on an errand: then it may be ours that holds the store. */
@@ -19,12 +22,8 @@ export const isOnErrand = (): boolean => underWay > 0;
 export async function sent(errand: Errand, ...args: string[]): Promise<string> {
   underWay += 1;
   try {
-    const { stdout } = await promisify(execFile)(process.execPath, [
-      process.argv[1]!,
-      ERRAND_ARGUMENT,
-      errand,
-      ...args,
-    ]);
+    const command = [process.argv[1]!, ERRAND_ARGUMENT, errand, ...args];
+    const { stdout } = await promisify(execFile)(process.execPath, command, { timeout: LONGEST_MS[errand] ?? 0 });
     return stdout.trim();
   } catch (error) {
     const said = typeof error === 'object' && error && 'stderr' in error ? String(error.stderr).trim() : '';

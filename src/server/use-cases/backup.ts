@@ -7,7 +7,7 @@ import { isArchive, storeFromArchive } from '../../data/keeping/archive/read';
 import { writeArchive } from '../../data/keeping/archive/write';
 import { codeOf } from '../../data/chain/link';
 import { mustHaveRecords, verifyRecords } from '../../data/keeping/records';
-import { backupStore, fileOf, restoreStore, StoreRefused } from '../../data/keeping/backup';
+import { backupStore, fileOf, removeStore, restoreStore, StoreRefused } from '../../data/keeping/backup';
 import { backupFile, isDailyDue, listBackups, stampOf, tidyBackups, type BackupKind } from '../../data/keeping/backups';
 import { OWNER_ALONE } from '../../data/owner-alone';
 import { storeFile, storeUrl } from '../../data/store';
@@ -32,7 +32,7 @@ export const archive = (file: string, now: Date): Promise<void> => writeArchive(
 export async function restore(file: string, now: Date): Promise<string | null> {
   const url = storeUrl();
   if (!existsSync(file) || !isArchive(file)) return restoreStore(url, file, stampOf(now));
-  const unpacked = `${fileOf(url)}.unpacked`;
+  const unpacked = unpackedBeside(fileOf(url));
   rmSync(unpacked, { force: true });
   await storeFromArchive(file, unpacked);
   try {
@@ -114,10 +114,13 @@ export function putBackupBack(context: Context, name: string): Promise<{ kept: s
   });
 }
 
+/** Where an archive is unpacked. */
+const unpackedBeside = (file: string): string => `${file}.unpacked`;
+
 /** What was brought, as a store that is whole: an archive is unpacked. @throws Refusal with what is wrong with it */
 async function tried(file: string): Promise<string> {
   try {
-    return isArchive(file) ? await sent('unpack', file, `${file}.unpacked`) : await sent('try', file);
+    return isArchive(file) ? await sent('unpack', file, unpackedBeside(file)) : await sent('try', file);
   } catch (error) {
     if (!(error instanceof ErrandFailed)) throw error;
     throw new Refusal(422, 'no-backup', error.message.replaceAll(file, texts.thisFile));
@@ -180,6 +183,7 @@ export async function bringBackup(
   } finally {
     coming -= 1;
     rmSync(file, { force: true });
+    removeStore(unpackedBeside(file));
   }
 }
 
