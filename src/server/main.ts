@@ -117,7 +117,7 @@ export async function main(): Promise<void> {
   process.env.SERRATA_SUPPLIER =
     settings().SERRATA_SUPPLIER ?? `http://${host === '::1' ? '[::1]' : host}:${bound}/simulated/supplier`;
   console.log(`Serrata is open at http://${host === '::1' ? '[::1]' : host}:${bound}/`);
-  void drawAllIn();
+  void drawAllIn().catch(complained);
   const daily = keepDaily(storeFile(storeUrl()));
   // All of them are gone through, so that everybody can read where they do not fit.
   if (misfits.length > 0) void sent('verify').catch(() => undefined);

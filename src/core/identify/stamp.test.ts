@@ -28,6 +28,14 @@ describe('the stamp reader', () => {
     expect(read(text)).toEqual(tokens);
   });
 
+  it('takes teeth as they are written, and as many as a sprocket has', () => {
+    for (const text of ['-7', 'x7', '×7', '7T', '7 teeth', '7z', '-7T'])
+      expect(read(text), text).toEqual([`${text}=7 teeth`]);
+    expect(read('4T')).toEqual(['4T=4 teeth']);
+    expect(read('20T')).toEqual(['20T=20 teeth']);
+    for (const text of ['3T', '21T', '-0']) expect(read(text).join(), text).not.toContain('teeth');
+  });
+
   it('leaves what may mean several things open', () => {
     expect(read('50')).toEqual(['50=.050|50?|length 500']);
     expect(read('63')).toEqual(['63=.063|63?']);

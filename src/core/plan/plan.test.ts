@@ -170,3 +170,31 @@ describe('the sequence of a new chain', () => {
     expect(taken({}, [chains[1]!])).toEqual(['SKIP', 'sequence-not-counted']);
   });
 });
+
+describe('a new bar', () => {
+  const bars: readonly StockPart[] = [
+    ...stock,
+    stockPart({ sku: 'B', kind: 'bar', kickbackClass: null, mount: 'M2', listedInches: 18, quantity: 1 }),
+    stockPart({
+      sku: 'B-conv',
+      kind: 'bar',
+      kickbackClass: null,
+      mount: 'M2',
+      gauge: '.058',
+      listedInches: 18,
+      quantity: 1,
+    }),
+    stockPart({ sku: 'C-conv', gauge: '.058', quantity: 1 }),
+    stockPart({ sku: 'B-other', kind: 'bar', kickbackClass: null, mount: 'M3', listedInches: 18, quantity: 1 }),
+  ];
+  const newBars = (...given: Parameters<typeof plansOf>) =>
+    new Set(plansOf(given[0], given[1], given[2], bars).plans.flatMap(({ picks }) => picks.bar?.sku ?? []));
+
+  it('may be of other numbers only where its length is known, and the whole set goes with it', () => {
+    expect(newBars()).toEqual(new Set(['B', 'B-conv']));
+    const noLength = { stamp: '.325 .050 72DL' };
+    expect(newBars(noLength)).toEqual(new Set(['B']));
+    for (const { choices, picks } of plansOf({}, {}, {}, bars).plans)
+      if (picks.bar?.sku === 'B-conv') expect(choices.chain).toBe('replace');
+  });
+});

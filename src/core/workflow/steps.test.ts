@@ -43,3 +43,17 @@ describe('a step of acts', () => {
     expect(statesOf({ ...brought(askedBy[0]!), ...ticked(options) })[step]).toBe('done');
   });
 });
+
+describe('rework', () => {
+  const edges = (after?: string) => {
+    const station = { at: '60 mm', near: '8 mm', far: '8 mm', mouth: '1.34 mm' };
+    return { A: { stations: [after ? { ...station, after: { near: after, far: after } } : station] } };
+  };
+
+  it('is not needed where nothing was asked and nothing done, and done where acts are ticked or it was measured again', () => {
+    expect(statesOf({ bar: { edges: edges() } }).rework).toBe('not-needed');
+    expect(statesOf({ bar: { edges: edges('7.9 mm') } }).rework).toBe('done');
+    expect(statesOf({ driveSprocket: { wear: '0.05 mm', reworkDone: ['renew-clip'] } }).rework).toBe('done');
+    expect(statesOf({ driveSprocket: { wear: '0.05 mm' } }).rework).toBe('not-needed');
+  });
+});
