@@ -250,10 +250,12 @@ const pages = (): Promise<Measured[]> =>
     ];
   });
 
-/** A bench of its own for each part; `--only=NAME` measures one. */
+/** All that is measured; `--only=NAME` measures one part. */
 const PARTS: Readonly<Record<string, () => Promise<Measured[]> | Measured[]>> = { core, pages, waiting, records };
 
 const only = process.argv.find((arg) => arg.startsWith('--only='))?.slice('--only='.length);
+if (only !== undefined && !PARTS[only])
+  throw new Error(`There is no part ${only}; there are ${Object.keys(PARTS).join(', ')}.`);
 const rows: Measured[] = [];
 for (const [name, measure] of Object.entries(PARTS))
   if (only === undefined || only === name) rows.push(...(await measure()));

@@ -14,7 +14,7 @@ const settingsSchema = z.object({
   SERRATA_SUPPLIER: z
     .url({ protocol: /^https?$/, error: 'must be an address such as http://127.0.0.1:4173/' })
     .optional(),
-  /** Requests that one client may make in ten seconds; 0 sets no bound. */
+  /** Requests that one connection may make in ten seconds; 0 sets no bound. */
   SERRATA_MOST_REQUESTS: z.coerce
     .number('must be a whole number, 0 for no bound')
     .int('must be a whole number, 0 for no bound')
