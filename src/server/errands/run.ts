@@ -78,7 +78,7 @@ export async function runErrand(args: readonly string[]): Promise<boolean> {
   const [name, ...rest] = args.slice(at + 1);
   const errand = Object.entries(ERRANDS).find(([each]) => each === name);
   if (!errand) throw new Error(`There is no errand ${name ?? ''}.`);
-  if (STAND_BACK.has(errand[0])) standBack();
+  if (STAND_BACK.has(errand[0])) standBack('process');
   said(await (errand[1] as (...args: string[]) => Promise<string>)(...rest));
   return true;
 }

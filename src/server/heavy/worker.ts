@@ -28,7 +28,7 @@ const failed = (error: unknown): Answered => ({
 let own: Context | null = null;
 const contextOf = (url: string): Context => (own ??= freshContext(url));
 
-standBack();
+standBack('thread');
 
 /** Does one task in this thread. */
 export default async function work({ name, url, args }: Task): Promise<Answered> {

@@ -29,8 +29,11 @@ const MOST_MANIFEST_BYTES = 300_000_000;
 /** No table shrinks so much in packing; small files are let be. */
 const MOST_TIMES_UNFOLDED = 300;
 const SMALL_BYTES = 1_000_000;
-/** More than any row holds: a table whose rows have no end would be taken into memory whole. */
-const MOST_ROW_BYTES = 64_000_000;
+/**
+ * More than any row holds. What has no end is looked through from its beginning with every piece that comes, and taken
+ * into memory whole.
+ */
+const MOST_ROW_BYTES = 8_000_000;
 
 const refused = (why: string): StoreRefused => new StoreRefused(`This archive cannot be read: ${why}`);
 
@@ -106,18 +109,34 @@ async function checked(archive: Opened, { name, bytes, sha256 }: ArchivedFile): 
     throw refused(`${name} is not what its manifest says: its checksum differs.`);
 }
 
+/** Bytes that the reader of rows is given at once: a row that is not whole yet is read anew with every piece. */
+const PIECE_BYTES = 1_000_000;
+
+/** A stream in larger pieces, that ends in the middle of a row without end. */
+function inPieces(source: Readable, bytesSinceRow: (more: number) => number): Readable {
+  let held: Buffer[] = [];
+  let bytes = 0;
+  const pieces = new Transform({
+    transform(chunk: Buffer, _encoding, done) {
+      held.push(chunk);
+      bytes += chunk.length;
+      if (bytes < PIECE_BYTES) return done();
+      if (bytesSinceRow(bytes) > MOST_ROW_BYTES) return done(refused('a row of it has no end.'));
+      const piece = Buffer.concat(held);
+      [held, bytes] = [[], 0];
+      done(null, piece);
+    },
+    flush: (done) => done(null, Buffer.concat(held)),
+  });
+  source.on('error', (error) => pieces.destroy(error));
+  // Read as text here: a letter of several bytes may stand across two pieces.
+  return source.pipe(pieces).setEncoding('utf8');
+}
+
 /** Rows of a table, one after the other, from its CSV. */
 async function eachRow(source: Readable, onRow: (cells: readonly string[]) => void): Promise<void> {
   let sinceRow = 0;
-  const bounded = source.pipe(
-    new Transform({
-      transform(chunk: Buffer, _encoding, done) {
-        sinceRow += chunk.length;
-        done(sinceRow > MOST_ROW_BYTES ? refused('a row of it has no end.') : null, chunk);
-      },
-    }),
-  );
-  source.on('error', (error) => bounded.destroy(error));
+  const bounded = inPieces(source, (more) => (sinceRow += more));
   await new Promise<void>((resolve, reject) => {
     Papa.parse<string[]>(bounded, {
       delimiter: ',',
