@@ -7,7 +7,7 @@ const MOST_CONNECTIONS = 1000;
 const LONGEST_HEADERS_MS = 20_000;
 const LONGEST_REQUEST_MS = 3_600_000;
 /** How often connections are looked at, ms; what does not move from one look to the next is ended. */
-export const LOOK_EVERY_MS = 30_000;
+const LOOK_EVERY_MS = 30_000;
 /** Bytes that must come or go between two looks, where some are to: so slow is no network. */
 const LEAST_MOVED = 16_384;
 
