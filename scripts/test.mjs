@@ -3,6 +3,7 @@
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { BUILD } from './lib/build.mjs';
+import { BESIDE_TESTS } from './lib/beside-tests.mjs';
 import { installForTests, installPackages, ROOT, say, tool } from './lib/run.mjs';
 
 const results = resolve(ROOT, 'test-results');
@@ -14,8 +15,11 @@ let failed = 0;
 function check(name, ...steps) {
   say(name);
   const bad = steps.some(([command, args]) => tool(command, args, quiet) !== 0);
-  if (bad) failed += 1;
-  else passed += 1;
+  if (!bad) passed += 1;
+  else {
+    failed += 1;
+    fails(name);
+  }
 }
 
 /** Runs a test runner and counts what it wrote down. A runner that wrote nothing, or ran nothing, has failed. */
@@ -26,12 +30,21 @@ function suite(name, command, args, count) {
     const counted = count();
     passed += counted.passed;
     failed += counted.failed;
-    if (counted.passed + counted.failed === 0 || (status !== 0 && counted.failed === 0)) failed += 1;
+    if (counted.passed + counted.failed === 0 || (status !== 0 && counted.failed === 0)) {
+      failed += 1;
+      fails(name, `It ended with ${status}, and no test of it failed.`);
+    }
   } catch (error) {
-    process.stderr.write(`${name}: no result was written (${error.message}).\n`);
     failed += 1;
+    fails(name, `No result was written (${error.message}).`);
   }
 }
+
+/** Every test and check that failed, with what it says: told again at the end, where it is looked for. */
+const fell = [];
+const fails = (name, message = '') =>
+  fell.push({ name, message: message.split('\n').slice(0, MESSAGE_LINES).join('\n') });
+const MESSAGE_LINES = 12;
 
 const json = (file) => JSON.parse(readFileSync(resolve(results, file), 'utf8'));
 
@@ -64,22 +77,29 @@ check('Architecture', ['depcruise', ['--config', '.dependency-cruiser.cjs', 'src
 suite(
   'Core, reference and server tests',
   'vitest',
-  ['run', '--reporter=default', '--reporter=json', '--outputFile.json=test-results/unit.json'],
+  [
+    ...['run', '--reporter=default', '--reporter=./scripts/lib/beside-tests.mjs'],
+    ...['--reporter=json', '--outputFile.json=test-results/unit.json'],
+  ],
   () => {
+    for (const error of JSON.parse(readFileSync(resolve(ROOT, BESIDE_TESTS), 'utf8'))) fails('beside any test', error);
     const { numPassedTests, numFailedTests, testResults } = json('unit.json');
     for (const { assertionResults } of testResults)
-      for (const { fullName, duration } of assertionResults) took.push({ name: fullName, seconds: duration / 1000 });
+      for (const { fullName, duration, status, failureMessages } of assertionResults) {
+        took.push({ name: fullName, seconds: duration / 1000 });
+        if (status === 'failed') fails(fullName, failureMessages[0]);
+      }
     return { passed: numPassedTests, failed: numFailedTests };
   },
 );
 check('Build', ...BUILD);
 suite('Browser tests', 'playwright', ['test'], () => {
   const { stats, suites } = json('browser.json');
-  for (const { title, tests } of suites.flatMap(within))
-    took.push({
-      name: title,
-      seconds: tests.flatMap(({ results }) => results).reduce((sum, { duration }) => sum + duration, 0) / 1000,
-    });
+  for (const { title, ok, tests } of suites.flatMap(within)) {
+    const runs = tests.flatMap(({ results }) => results);
+    took.push({ name: title, seconds: runs.reduce((sum, { duration }) => sum + duration, 0) / 1000 });
+    if (!ok) fails(title, runs.flatMap(({ errors }) => errors)[0]?.message);
+  }
   const { expected, unexpected, flaky } = stats;
   return { passed: expected, failed: unexpected + flaky };
 });
@@ -88,5 +108,7 @@ for (const { name, seconds } of took.sort((a, b) => (b.seconds ?? 0) - (a.second
   process.stdout.write(`${(seconds ?? 0).toFixed(1).padStart(6)} s  ${name}\n`);
 const spent = processorSeconds();
 if (spent !== null) process.stdout.write(`\nProcessor time: ${Math.round(spent)} s\n`);
+if (fell.length > 0) say('What failed');
+for (const { name, message } of fell) process.stdout.write(`✗ ${name}\n${message}\n`);
 process.stdout.write(`\n${passed} passed, ${failed} failed\n`);
 process.exit(failed === 0 ? 0 : 1);
