@@ -221,11 +221,11 @@ function named(plans: readonly Plan[]): readonly Plan[] {
   }));
 }
 
+/** Plans that break no rule, whatever they cost. */
+export type PossiblePlans = Pick<Plans, 'plans' | 'ruledOut'>;
+
 /** Every possible plan: each combination of choices that breaks no rule, with the parts that answer it. */
-export function possiblePlans(input: PlanInput): {
-  readonly plans: readonly Plan[];
-  readonly ruledOut: Plans['ruledOut'];
-} {
+export function possiblePlans(input: PlanInput): PossiblePlans {
   const { judged, schools = DEFAULT_SCHOOLS, stock, toOrder = false } = input;
   const [shelf, wanted] = [shelfOf(stock, toOrder), wantedOf(judged, schools)];
   const parts = plannedParts(judged);
@@ -241,12 +241,8 @@ export function possiblePlans(input: PlanInput): {
   return { plans, ruledOut };
 }
 
-/**
- * The plans that make sense: those that nothing beats in today's cost and the cost of an hour, and the named ones. A
- * plan that breaks a rule of the set is never among them, and no part condemned or undecided goes back on.
- */
-export function planSet(input: PlanInput): Plans {
-  const { plans, ruledOut } = possiblePlans(input);
+/** Of possible plans those that make sense: that nothing beats in today's cost and the cost of an hour, and the named ones. */
+export function sensibleOf({ plans, ruledOut }: PossiblePlans): Plans {
   const all = named(plans);
   const best = unbeaten(all);
   const shown = all.filter((plan) => plan.named.length > 0 || best.has(plan));
@@ -256,6 +252,12 @@ export function planSet(input: PlanInput): Plans {
   );
   return { plans: order, dominated: plans.length - shown.length, ruledOut };
 }
+
+/**
+ * The plans that make sense. A plan that breaks a rule of the set is never among them, and no part condemned or
+ * undecided goes back on.
+ */
+export const planSet = (input: PlanInput): Plans => sensibleOf(possiblePlans(input));
 
 /** Names a plan: what is done with each part, and what goes on. */
 export const keyOf = ({ choices, picks }: Pick<Plan, 'choices' | 'picks'>): string =>

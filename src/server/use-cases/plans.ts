@@ -1,6 +1,6 @@
 import type { Appraisal } from '../../core/assess';
 import type { ChainNumbers } from '../../core/order';
-import { keyOf, numbersOfSet, planSet, possiblePlans, type Plan } from '../../core/plan';
+import { keyOf, numbersOfSet, possiblePlans, sensibleOf, type Plan } from '../../core/plan';
 import { PARTS } from '../../core/reading';
 import { NOTHING_SAID, SMALL_PARTS, type StockPart } from '../../core/stock';
 import { lastReading } from '../../data/repositories';
@@ -55,9 +55,10 @@ async function plansFor(
   const stock = [...(await stockAsked(db, judged, schools)), ...offers.map(({ part }) => part)];
   const input = { judged, limits, schools, stock, toOrder: true };
   const days = new Map(offers.map(({ part, days: until }) => [part.sku, until]));
-  const { plans: shown, ruledOut } = planSet(input);
+  const possible = possiblePlans(input);
+  const { plans: shown, ruledOut } = sensibleOf(possible);
   const named = new Map(shown.map((plan) => [keyOf(plan), plan]));
-  const all = [...bestOfEach(possiblePlans(input).plans), ...shown];
+  const all = [...bestOfEach(possible.plans), ...shown];
   const once = new Map(all.map((plan) => [keyOf(plan), named.get(keyOf(plan)) ?? plan]));
   const views = [...once.values()].map((plan) => planView(plan, !named.has(keyOf(plan)), days));
   return { plans: views.sort((a, b) => a.costToday - b.costToday), ruledOut };
