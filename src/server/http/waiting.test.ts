@@ -49,16 +49,25 @@ describe('slow connections', () => {
 
   const LOOK_MS = 50;
 
-  /** A server that is looked at often, and a connection to it. */
-  async function connected(server: Server): Promise<Socket> {
-    ends.push(boundSlowness(server, LOOK_MS), () => server.close());
+  /** Lets a server be looked at often, and listen. */
+  async function opened(server: Server, mostConnections?: number): Promise<void> {
+    ends.push(boundSlowness(server, { lookEvery: LOOK_MS, mostConnections }), () => server.close());
     server.listen(0, '127.0.0.1');
     await once(server, 'listening');
+  }
+
+  async function another(server: Server): Promise<Socket> {
     const socket = connect((server.address() as AddressInfo).port, '127.0.0.1');
     socket.on('error', () => undefined);
     ends.push(() => void socket.destroy());
     await once(socket, 'connect');
     return socket;
+  }
+
+  /** A server that is looked at often, and a connection to it. */
+  async function connected(server: Server): Promise<Socket> {
+    await opened(server);
+    return another(server);
   }
 
   it('are ended where a body is announced and does not come', async () => {
@@ -97,5 +106,38 @@ describe('slow connections', () => {
     socket.write('POST / HTTP/1.1\r\nHost: a\r\nContent-Length: 3\r\n\r\nall');
     const [again] = (await once(socket, 'data')) as [Buffer];
     expect(again.toString()).toContain('late');
+  });
+
+  it('that ask nothing make room for whoever comes, the quietest first; those that wait for an answer do not', async () => {
+    const answers: (() => void)[] = [];
+    const server = createServer((_request, response) => void answers.push(() => response.end('here')));
+    await opened(server, 3);
+    const asks = async (socket: Socket): Promise<void> => {
+      const asked = once(server, 'request');
+      socket.write('GET / HTTP/1.1\r\nHost: a\r\n\r\n');
+      await asked;
+    };
+    const heard = async (socket: Socket): Promise<string> => String((await once(socket, 'data'))[0]);
+    const waits = await another(server);
+    await asks(waits);
+    const silent = await another(server);
+    const spoke = await another(server);
+    await asks(spoke);
+    const answered = heard(spoke);
+    answers.pop()!();
+    expect(await answered).toContain('here');
+    // One more: who never asked goes, before who was answered a moment ago.
+    const [ended, fourth] = [once(silent.resume(), 'close'), await another(server)];
+    await ended;
+    await asks(fourth);
+    const fifth = await another(server);
+    await once(spoke.resume(), 'close');
+    await asks(fifth);
+    // All three wait for an answer now: nobody else is let in, and each gets its own.
+    const sixth = await another(server);
+    await once(sixth.resume(), 'close');
+    const all = Promise.all([waits, fourth, fifth].map(heard));
+    for (const answer of answers) answer();
+    for (const answer of await all) expect(answer).toContain('here');
   });
 });
