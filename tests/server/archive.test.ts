@@ -4,6 +4,7 @@ import { dirname, join } from 'node:path';
 import { buffer } from 'node:stream/consumers';
 import { sql } from 'drizzle-orm';
 import Papa from 'papaparse';
+import sharp from 'sharp';
 import { fromBuffer, type Entry } from 'yauzl';
 import { ZipFile } from 'yazl';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
@@ -11,6 +12,7 @@ import { readSheetText } from '../../src/core/sheet';
 import { storeFromArchive } from '../../src/data/keeping/archive/read';
 import { ARCHIVED } from '../../src/data/keeping/archive/tables';
 import { writeArchive } from '../../src/data/keeping/archive/write';
+import { photo } from '../../src/data/schema';
 import { openStore, type Store } from '../../src/data/store';
 import { readStockCsv } from '../../src/server/stock-csv';
 import { benchView } from '../../src/server/use-cases/bench';
@@ -86,6 +88,25 @@ async function zipped(files: ReadonlyMap<string, Buffer>, file: string): Promise
   writeFileSync(file, await buffer(zip.outputStream));
 }
 
+/** An archive as somebody else might write it: with other bytes in a file of it, and a manifest that says so. */
+async function rewritten(file: string, name: string, to: (bytes: Buffer) => Buffer, version?: number): Promise<void> {
+  const files = await unzipped(file);
+  const manifest = JSON.parse(files.get('manifest.json')!.toString()) as {
+    version: number;
+    files: { name: string; sha256: string; bytes: number }[];
+  };
+  const bytes = to(files.get(name)!);
+  files.set(name, bytes);
+  const sha256 = createHash('sha256').update(bytes).digest('hex');
+  Object.assign(
+    manifest.files.find((each) => each.name === name)!,
+    { bytes: bytes.length, sha256 },
+  );
+  manifest.version = version ?? manifest.version;
+  files.set('manifest.json', Buffer.from(JSON.stringify(manifest)));
+  await zipped(files, file);
+}
+
 describe('an archive of the shop', () => {
   it('goes out and comes in again with every cell as it was', async () => {
     const [file, store] = [beside('shop.zip'), beside('again.db')];
@@ -156,32 +177,40 @@ describe('an archive of the shop', () => {
   });
 
   it('is read as ever where an older version wrote it, which marked no text', async () => {
-    const [file, old, store] = [beside('shop.zip'), beside('old.zip'), beside('again.db')];
+    const [file, store] = [beside('shop.zip'), beside('again.db')];
     await writeArchive(context.store.url, file, when);
-    const files = await unzipped(file);
-    const manifest = JSON.parse(files.get('manifest.json')!.toString()) as {
-      version: number;
-      files: { name: string; sha256: string; bytes: number }[];
-    };
-    const table = 'tables/stock_movement.csv';
-    const unmarked = Buffer.from(
-      files
-        .get(table)!
-        .toString()
-        .replace(/(^|,)'/gm, '$1'),
-    );
-    files.set(table, unmarked);
-    manifest.version = 1;
-    Object.assign(
-      manifest.files.find(({ name }) => name === table)!,
-      { bytes: unmarked.length, sha256: createHash('sha256').update(unmarked).digest('hex') },
-    );
-    files.set('manifest.json', Buffer.from(JSON.stringify(manifest)));
-    await zipped(files, old);
-    await storeFromArchive(old, store);
+    const unmarked = (marked: Buffer) => Buffer.from(marked.toString().replace(/(^|,)'/gm, '$1'));
+    await rewritten(file, 'tables/stock_movement.csv', unmarked, 1);
+    await storeFromArchive(file, store);
     const again = openStore(`file:${store}`);
     expect(await everything(again)).toEqual(await everything(context.store));
     again.close();
+  });
+
+  it('keeps of a picture what shows, upright, whatever another programme wrote into it; what is none is refused', async () => {
+    const [file, store] = [beside('shop.zip'), beside('again.db')];
+    await writeArchive(context.store.url, file, when);
+    const name = [...(await unzipped(file)).keys()].find((each) => each.startsWith('photographs/'))!;
+    const taken = await sharp({ create: { width: 40, height: 20, channels: 3, background: '#804020' } })
+      .withExif({ IFD0: { Artist: 'somebody' }, IFD3: { GPSLatitudeRef: 'N' } })
+      .withMetadata({ orientation: 6 })
+      .png()
+      .toBuffer();
+    expect(taken.includes('somebody')).toBe(true);
+    await rewritten(file, name, () => taken);
+    await storeFromArchive(file, store);
+    const again = openStore(`file:${store}`);
+    const photographs = await again.db.select().from(photo);
+    again.close();
+    const [brought] = photographs.filter(({ id }) => name.includes(id));
+    expect(brought).toMatchObject({ width: 20, height: 40 });
+    expect(brought!.bytes.includes('somebody')).toBe(false);
+    // Those that were bare are what they were, byte by byte.
+    const before = await context.store.db.select().from(photo);
+    expect(photographs.filter((each) => each !== brought)).toEqual(before.filter(({ id }) => id !== brought!.id));
+    await rewritten(file, name, () => Buffer.from('%PDF-1.7 a text'));
+    await expect(storeFromArchive(file, beside('none.db'))).rejects.toThrow(`${name} is no picture`);
+    expect(existsSync(beside('none.db'))).toBe(false);
   });
 
   it('is refused before it is unpacked where it unfolds to more than is ever written, or a row has no end', async () => {

@@ -1,13 +1,13 @@
 import { subDays } from 'date-fns';
 import { z } from 'zod';
 import { UNNAMED } from '../../wording';
+import { barePicture } from '../../data/pictures/bare-picture';
+import { pictureHeader, type PictureHeader } from '../../data/pictures/picture-header';
 import { addPhoto, findPhoto, jobOfPhoto, letPhotosGo, photosOf, takeAwayPhoto } from '../../data/repositories';
 import type { PhotoView } from '../../contract';
 import type { Context } from '../context';
 import { notFound, Refusal } from '../refusal';
 import { MAX_PHOTO_BYTES } from '../http/guard';
-import { barePicture } from '../bare-picture';
-import { pictureHeader, type PictureHeader } from '../picture-header';
 import { mustFindJob, mustNotHaveGone } from './jobs';
 import * as texts from '#language/server';
 

@@ -10,6 +10,7 @@ import { beginsWith } from '../first-bytes';
 import { mustBeWhole, removeStore, StoreRefused } from '../backup';
 import { journal } from '../../journal';
 import { migrateStore } from '../../migrate';
+import { baredPicture, type BarePicture } from '../../pictures/bare-picture';
 import { openStore } from '../../store';
 import { readCell } from './cells';
 import {
@@ -26,6 +27,7 @@ import { ARCHIVED, tableFile, type ArchivedTable } from './tables';
 const MOST_ENTRIES = 1_000_000;
 const MOST_BYTES = 20_000_000_000;
 const MOST_MANIFEST_BYTES = 300_000_000;
+const MOST_PICTURE_BYTES = 50_000_000;
 /** No table shrinks so much in packing; small files are let be. */
 const MOST_TIMES_UNFOLDED = 300;
 const SMALL_BYTES = 1_000_000;
@@ -157,6 +159,15 @@ async function eachRow(source: Readable, onRow: (cells: readonly string[]) => vo
   });
 }
 
+/** A picture, without what anybody wrote into it that does not show. */
+async function pictureOf(archive: Opened, name: string): Promise<BarePicture> {
+  if ((archive.entries.get(name)?.uncompressedSize ?? 0) > MOST_PICTURE_BYTES)
+    throw refused(`${name} is larger than any picture that is kept.`);
+  const picture = await baredPicture(await buffer(await stream(archive, name)));
+  if (!picture) throw refused(`${name} is no picture.`);
+  return picture;
+}
+
 /**
  * Puts the rows of one table in. A column that this version does not know is refused; one that the archive does not
  * have keeps its default.
@@ -191,10 +202,12 @@ async function fill(
     rows += 1;
   });
   if (rows !== file.rows) throw refused(`${file.name} has ${rows} rows where ${file.rows ?? 0} were written.`);
-  for (const { name, rowid } of photographs)
+  for (const { name, rowid } of photographs) {
+    const picture = await pictureOf(archive, name);
     store
-      .prepare(`UPDATE "${about.name}" SET "${about.bytes!}" = ? WHERE rowid = ?`)
-      .run(await buffer(await stream(archive, name)), rowid);
+      .prepare(`UPDATE "${about.name}" SET "${about.bytes!}" = ?, width = ?, height = ? WHERE rowid = ?`)
+      .run(picture.bytes, picture.width, picture.height, rowid);
+  }
 }
 
 async function fillStore(file: string, archive: Opened, { files, version }: Manifest): Promise<void> {
