@@ -1,4 +1,3 @@
-import { appraise } from '../../core/assess';
 import { choicesByHandOver } from '../../core/course';
 import type { HandOverDocument } from '../../core/report';
 import type { GivenPaper, Paper } from '../../contract';
@@ -8,6 +7,7 @@ import type { Context } from '../context';
 import { notFound } from '../refusal';
 import type { AppraisedJob } from '../use-cases/appraised';
 import { handOverNow } from '../use-cases/hand-over';
+import { appraised } from '../use-cases/kept-appraisals';
 import type { AskedPaper } from './job-paper';
 import { paperOf, PAPERS } from './kinds';
 import * as texts from '#language/papers';
@@ -22,7 +22,7 @@ function gone(job: AppraisedJob, document: HandOverDocument): AppraisedJob {
     ...job,
     record: { ...job.record, state: 'handed-over' },
     course: { ...job.course, signedOff: true, handedOver: true, choices },
-    appraisal: appraise(job.sheet, job.rules, choices),
+    appraisal: appraised(job.sheet, job.rules, choices),
   };
 }
 

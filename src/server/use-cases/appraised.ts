@@ -1,4 +1,4 @@
-import { appraise, type Appraisal, type Rules } from '../../core/assess';
+import type { Appraisal, Rules } from '../../core/assess';
 import type { Assessment } from '../../core/report';
 import { sheetFromEntries, type BenchSheet, type WrittenBenchSheet } from '../../core/sheet';
 import { currentReadings, type JobRecord } from '../../data/repositories';
@@ -6,6 +6,7 @@ import type { ShopView } from '../../contract';
 import { assessmentDocument } from '../../wording';
 import type { Context } from '../context';
 import { courseOf, type StoredCourse } from './course';
+import { appraised } from './kept-appraisals';
 import { mustFindJob } from './jobs';
 import { shopAndRules } from './shop';
 
@@ -37,7 +38,7 @@ export async function appraisedJob(context: Context, id: string): Promise<Apprai
     course,
     sheet,
     written: { ...written, job: { ...written.job, reference: record.tag } },
-    appraisal: appraise(sheet, rules, course.choices),
+    appraisal: appraised(sheet, rules, course.choices),
   };
 }
 

@@ -1,5 +1,4 @@
 import { differenceInCalendarDays } from 'date-fns';
-import { appraise } from '../../core/assess';
 import { bookingOf } from '../../core/booking';
 import { asItCame, handOver, stillOpen } from '../../core/handover';
 import type { Choices } from '../../core/plan';
@@ -14,6 +13,7 @@ import type { Context } from '../context';
 import { Refusal } from '../refusal';
 import { appraisedJob, whoseJob, type AppraisedJob } from './appraised';
 import { bookedFor } from './course';
+import { appraised } from './kept-appraisals';
 import { mustFindJob } from './jobs';
 import { revisionOf } from './rests-on';
 import * as texts from '#language/server';
@@ -87,7 +87,7 @@ export async function handOverNow(
     },
     handOver({
       judged: { sheet, ...appraisal },
-      before: appraise(asItCame(sheet), rules, null),
+      before: appraised(asItCame(sheet), rules, null),
       choices,
       fitted: isGoing ? PARTS.filter((part) => fitted.some(({ kind }) => PART_OF_KIND[kind] === part)) : null,
       newChain: fitted.find(({ kind }) => kind === 'chain') ?? null,

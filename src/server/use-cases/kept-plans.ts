@@ -1,4 +1,5 @@
 import { createHash } from 'node:crypto';
+import { LRUCache } from 'lru-cache';
 import { findJob, lastReading, shelfText, shopStanding, signOffsOf } from '../../data/repositories';
 import type { PlansView } from '../../contract';
 import type { Queryable } from '../../data/store';
@@ -15,14 +16,7 @@ export interface KeptPlans {
   readonly mark: string;
   readonly plans: PlansView;
 }
-const kept = new Map<string, KeptPlans>();
-
-function keep(jobId: string, plans: KeptPlans): void {
-  kept.delete(jobId);
-  kept.set(jobId, plans);
-  const [oldest] = kept.keys();
-  if (kept.size > MOST_KEPT && oldest !== undefined) kept.delete(oldest);
-}
+const kept = new LRUCache<string, KeptPlans>({ max: MOST_KEPT });
 
 /** Names all that the plans of a job rest on: its readings and what was signed, the rules, and every part of the shelf. */
 export async function markOf(db: Queryable, jobId: string): Promise<string> {
@@ -46,7 +40,7 @@ export async function keptPlans(context: Context, jobId: string, signal?: AbortS
   const before = kept.get(key);
   const plans = before?.mark === mark ? before.plans : await heavily(context, 'plans', [jobId, null], signal);
   const now = { mark, plans };
-  keep(key, now);
+  kept.set(key, now);
   return now;
 }
 

@@ -1,4 +1,3 @@
-import { appraise } from '../../core/assess';
 import { sheetFromEntries } from '../../core/sheet';
 import { addSignOff, currentReadings, findJob, lastReading, setState, signOffsOf } from '../../data/repositories';
 import type { Transaction } from '../../data/store';
@@ -9,6 +8,7 @@ import { Refusal } from '../refusal';
 import { PROGRAMME_VERSION } from '../version';
 import { appraisedJob } from './appraised';
 import { mustFindJob, mustNotHaveGone } from './jobs';
+import { appraised } from './kept-appraisals';
 import { keptPlans, markOf } from './kept-plans';
 import { mustBePossible, offersFor } from './plans';
 import { rulesInForce, rulesMark } from './shop';
@@ -41,7 +41,7 @@ export async function signOff(
     await refuseSecond(tx, jobId, upToReading);
     const entries = await currentReadings(tx, [jobId]);
     const { sheet, written } = sheetFromEntries(entries, rules.studies);
-    const planned = { sheet, rules, appraisal: appraise(sheet, rules, plan?.choices ?? null) };
+    const planned = { sheet, rules, appraisal: appraised(sheet, rules, plan?.choices ?? null) };
     const parts = plan && (await mustBePossible(tx, planned, plan, offers, known)).parts;
     await addSignOff(tx, {
       id: context.newId(),

@@ -1,4 +1,4 @@
-import { appraise, type Appraisal, type Rules } from '../../core/assess';
+import type { Appraisal, Rules } from '../../core/assess';
 import { partStories } from '../../core/course';
 import { brought, judgedParts, type Verdict } from '../../core/judge';
 import { nextStep, stepOfReading, stepStates, waitsFor } from '../../core/workflow';
@@ -10,6 +10,7 @@ import type { Transaction } from '../../data/store';
 import type { InEachUnit, JobSummary } from '../../contract';
 import { nextSentence, replacedPart, stepName, verdictReason } from '../../wording';
 import { courseOf, type StoredCourse } from './course';
+import { appraised } from './kept-appraisals';
 import * as texts from '#language/server';
 
 /** Raised whenever a change of the programme makes stored summaries out of date. */
@@ -31,7 +32,7 @@ export interface Kept {
 /** What a job's readings come to. */
 export function summarise(entries: readonly EntryBy[], rules: Rules, course: StoredCourse): Kept {
   const { sheet } = sheetFromEntries(entries, rules.studies);
-  const appraisal = appraise(sheet, rules, course.choices);
+  const appraisal = appraised(sheet, rules, course.choices);
   const { cut } = appraisal.proof;
   return {
     summary: summaryOf(sheet, appraisal, course),
