@@ -2,7 +2,7 @@
 // `--draw` draws new sheets; without it the kept sheets stay and their documents are written anew.
 import fc from 'fast-check';
 import { DEMO_FURTHER_JOBS, DEMO_SHEETS } from '../src/data/demo';
-import { documentOf, keepAppraisals, keptAppraisals } from '../tests/support/kept-appraisals';
+import { besideOf, documentOf, keepAppraisals, keptAppraisals } from '../tests/support/kept-appraisals';
 import { anySheet } from '../tests/support/sheets';
 
 const DRAWN = 60;
@@ -14,4 +14,9 @@ const demo = [...Object.entries(DEMO_SHEETS), ...DEMO_FURTHER_JOBS.map(({ tag, s
 const drawn = process.argv.includes('--draw')
   ? fc.sample(anySheet, { numRuns: DRAWN, seed: SEED }).map((sheet, i) => ({ name: `drawn ${i + 1}`, sheet }))
   : keptAppraisals().filter(({ name }) => name.startsWith('drawn '));
-keepAppraisals([...demo, ...drawn].map(({ name, sheet }) => ({ name, sheet, document: documentOf(sheet) })));
+keepAppraisals(
+  [...demo, ...drawn].map(({ name, sheet }) => ({
+    ...{ name, sheet },
+    ...{ document: documentOf(sheet), beside: besideOf(sheet) },
+  })),
+);
