@@ -111,6 +111,8 @@ export interface JobView {
    * at with.
    */
   readonly rulesMark: string;
+  /** The moment whose rules these are, of a job that has gone while others came into force; null for those in force. */
+  readonly rulesAsOf: string | null;
   /** What is kept of the job for the Bench, made with the rules in force. */
   readonly kept: JobSummary;
   /** How the bar of this saw was turned, newest first. */

@@ -110,20 +110,36 @@ test('a backup is put back while the shop is open, everybody is told, and what s
   await expect(page.getByText('The store is whole.')).toBeVisible();
 });
 
-test('a backup that comes slowly keeps nobody from saving theirs', async () => {
-  if (!server.isOpen) await server.open();
+/** Begins to bring a backup that never comes to its end. @returns the status once it is refused, and what ends it */
+function slowlyBrought(): { readonly refused: Promise<number>; readonly end: () => void } {
   const slow = nodeRequest(`${server.address}/api/backups/bring`, {
     method: 'POST',
     headers: { 'Content-Type': 'application/octet-stream', 'Content-Length': '1000000' },
   });
   slow.on('error', () => undefined);
   slow.write('begun');
+  const refused = new Promise<number>((resolve) => slow.once('response', ({ statusCode }) => resolve(statusCode!)));
+  return { refused, end: () => void slow.destroy() };
+}
+
+test('backups that come slowly keep nobody from saving theirs, and only two of them fill the disk', async () => {
+  if (!server.isOpen) await server.open();
+  const brought = [slowlyBrought(), slowlyBrought(), slowlyBrought()];
   try {
+    // One of the three, whichever came last, is refused before all of it is here; the others go on.
+    expect(await Promise.race(brought.map(({ refused }) => refused))).toBe(409);
     expect((await fetch(`${server.address}/api/health`)).status).toBe(200);
     await server.ask('/api/store/inspect', {});
   } finally {
-    slow.destroy();
+    for (const { end } of brought) end();
   }
+  // Those that were given up make room: one that is no backup is read, and refused for what it is.
+  await expect
+    .poll(async () => {
+      const bytes = { method: 'POST', headers: { 'Content-Type': 'application/octet-stream' }, body: 'no backup' };
+      return (await fetch(`${server.address}/api/backups/bring`, bytes)).status;
+    })
+    .toBe(422);
 });
 
 test('an archive goes out, is brought back, and stands among the backups; what is none is refused', async ({

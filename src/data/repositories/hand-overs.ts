@@ -20,6 +20,17 @@ export async function lastHandOver(db: Queryable, jobId: string): Promise<HandOv
   return row ?? null;
 }
 
+/** When a job was handed over last; null where it never was. */
+export async function lastHandOverAt(db: Queryable, jobId: string): Promise<string | null> {
+  const [row] = await db
+    .select({ at: handOver.at })
+    .from(handOver)
+    .where(eq(handOver.jobId, jobId))
+    .orderBy(desc(sql`rowid`))
+    .limit(1);
+  return row?.at ?? null;
+}
+
 /** One hand-over; null where there is none such. */
 export async function handOverById(db: Queryable, id: string): Promise<HandOverRecord | null> {
   const [row] = await db.select().from(handOver).where(eq(handOver.id, id)).limit(1);

@@ -4,6 +4,7 @@ export * from './jobs';
 export * from './owners';
 export * from './stock';
 export * from './standing';
+export * from './standing-at';
 export * from './shop';
 export * from './search';
 export * from './sign-offs';

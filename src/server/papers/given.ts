@@ -5,9 +5,10 @@ import { handOverById, lastHandOver, type HandOverRecord } from '../../data/repo
 import { actionWord, partName, shopMoment } from '../../wording';
 import type { Context } from '../context';
 import { notFound } from '../refusal';
-import type { AppraisedJob } from '../use-cases/appraised';
+import { appraisedJob, type AppraisedJob } from '../use-cases/appraised';
 import { handOverNow } from '../use-cases/hand-over';
 import { appraised } from '../use-cases/kept-appraisals';
+import { shopAndRules } from '../use-cases/shop';
 import type { AskedPaper } from './job-paper';
 import { paperOf, PAPERS } from './kinds';
 import * as texts from '#language/papers';
@@ -44,9 +45,9 @@ export async function givenPapers(
   return Object.fromEntries(await Promise.all(written));
 }
 
-/** What is judged otherwise now than it was when it was given, part by part. */
-async function since(context: Context, job: AppraisedJob, given: HandOverDocument): Promise<readonly string[]> {
-  const now = await handOverNow(context, job);
+/** What is judged otherwise by the rules in force than it was when it was given, part by part. */
+async function since(context: Context, id: string, given: HandOverDocument): Promise<readonly string[]> {
+  const now = await handOverNow(context, await appraisedJob(context, id, await shopAndRules(context)));
   return now.parts.flatMap(({ part, verdict, why }) => {
     const then = given.parts.find((each) => each.part === part);
     if (then?.verdict === verdict && then.why.join() === why.join()) return [];
@@ -83,5 +84,5 @@ export async function givenPaper(
   if (!record || !paper) return null;
   const document = record.document as HandOverDocument;
   const foot = texts.asGiven(shopMoment(record.at, job.shop), record.by, document.recordCode ?? '');
-  return { ...paper, shop: job.shop, foot, since: await since(context, job, document) };
+  return { ...paper, shop: job.shop, foot, since: await since(context, job.record.id, document) };
 }

@@ -6,11 +6,11 @@ import type { ShopView } from '../../contract';
 import { assessmentDocument } from '../../wording';
 import type { Context } from '../context';
 import { courseOf, type StoredCourse } from './course';
+import { jobRules, type JobRules } from './job-rules';
 import { appraised } from './kept-appraisals';
 import { mustFindJob } from './jobs';
-import { shopAndRules } from './shop';
 
-/** A job as it is stored, read once, with what it comes to by the rules in force and the plan that was signed. */
+/** A job as it is stored, read once, with what it comes to by its rules and the plan that was signed. */
 export interface AppraisedJob {
   readonly record: JobRecord;
   readonly shop: ShopView;
@@ -21,13 +21,20 @@ export interface AppraisedJob {
   readonly appraisal: Appraisal;
 }
 
-/** Reads a job and appraises it: the one way in which papers, documents and plans come by either. */
-export async function appraisedJob(context: Context, id: string): Promise<AppraisedJob> {
+/**
+ * Reads a job and appraises it: the one way in which papers, documents and plans come by either.
+ * @param by the rules; those by which the job is judged, where they are not given
+ */
+export async function appraisedJob(
+  context: Context,
+  id: string,
+  by?: Pick<JobRules, 'shop' | 'rules'>,
+): Promise<AppraisedJob> {
   const { db } = context.store;
   const record = await mustFindJob(context, id);
   const [readings, { shop, rules }, course] = await Promise.all([
     currentReadings(db, [id]),
-    shopAndRules(context),
+    by ?? jobRules(db, record),
     courseOf(db, record),
   ]);
   const { sheet, written } = sheetFromEntries(readings, rules.studies);

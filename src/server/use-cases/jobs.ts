@@ -14,7 +14,8 @@ import type { JobView, PutReadings, PutReadingsReply } from '../../contract';
 import type { Context } from '../context';
 import { notFound, Refusal } from '../refusal';
 import { choicesOfJob } from './course';
-import { rulesInForce, rulesMark, shopAndRules } from './shop';
+import { jobRules } from './job-rules';
+import { rulesInForce, rulesMark } from './shop';
 import { signOffViews } from './signed';
 import { summaries } from './summaries';
 import { refreshSummary } from './summary';
@@ -39,8 +40,8 @@ const message = ({ jobId: _jobId, ...reading }: StoredReading) => reading;
 export async function jobView(context: Context, id: string): Promise<JobView> {
   const { db } = context.store;
   const record = await mustFindJob(context, id);
-  const [{ shop, rules }, readings, signOffs, photos, turnOvers] = await Promise.all([
-    shopAndRules(context),
+  const [{ shop, rules, asOf }, readings, signOffs, photos, turnOvers] = await Promise.all([
+    jobRules(db, record),
     currentReadings(db, [id]),
     signOffViews(db, id),
     photosOf(db, id),
@@ -58,6 +59,7 @@ export async function jobView(context: Context, id: string): Promise<JobView> {
     schools: rules.schools,
     studies: rules.studies,
     rulesMark: rulesMark(rules),
+    rulesAsOf: asOf,
     kept: (await summaries(context, [record], rules)).get(id)!,
     turnOvers,
     signOffs,
@@ -71,9 +73,11 @@ export async function jobSheet(
   context: Context,
   id: string,
 ): Promise<ReturnType<typeof sheetFromEntries> & { readonly tag: string }> {
-  const { tag } = await mustFindJob(context, id);
-  const [readings, { studies }] = await Promise.all([currentReadings(context.store.db, [id]), rulesInForce(context)]);
-  const entered = sheetFromEntries(readings, studies);
+  const { db } = context.store;
+  const record = await mustFindJob(context, id);
+  const { tag } = record;
+  const [readings, { rules }] = await Promise.all([currentReadings(db, [id]), jobRules(db, record)]);
+  const entered = sheetFromEntries(readings, rules.studies);
   const written: WrittenBenchSheet = { ...entered.written, job: { ...entered.written.job, reference: tag } };
   return { ...entered, written, tag };
 }

@@ -10,17 +10,28 @@ import type { Transaction } from '../../data/store';
 import type { InEachUnit, JobSummary } from '../../contract';
 import { nextSentence, replacedPart, stepName, verdictReason } from '../../wording';
 import { courseOf, type StoredCourse } from './course';
+import { jobRules } from './job-rules';
 import { appraised } from './kept-appraisals';
 import * as texts from '#language/server';
 
 /** Raised whenever a change of the programme makes stored summaries out of date. */
-const SUMMARY_VERSION = 10;
+const SUMMARY_VERSION = 11;
 
 /** Names what a summary was made with: it is made again when the limits, the codes or the programme change. */
 export function summaryKey({ limits, codes, schools, studies }: Rules): string {
   const figures = Object.values(limits).map(({ value, provenance }) => [value, provenance]);
   return `${SUMMARY_VERSION}:${JSON.stringify([figures, codes.map(({ code, pitch, gauge }) => [code, pitch, gauge]), schools, studies])}`;
 }
+
+/**
+ * Whether what is kept of a job still says what it comes to. Of one that has gone no change of the rules moves it: only
+ * another version of the programme does.
+ * @param key of the rules in force
+ */
+export const isTrueStill = (
+  { state, summaryKey: made }: Pick<JobRecord, 'state' | 'summaryKey'>,
+  key: string,
+): boolean => (state === 'handed-over' ? (made ?? '').startsWith(`${SUMMARY_VERSION}:`) : made === key);
 
 /** What is kept of a job beside its readings: what the Bench shows, its test cut, and the words it is found by. */
 export interface Kept {
@@ -114,8 +125,13 @@ export async function keep(
   await setJobText(tx, job.id, [whose, words].filter(Boolean).join(' · '));
 }
 
-/** Brings what is kept of a job up to date with its readings and what became of it. */
+/**
+ * Brings what is kept of a job up to date with its readings and what became of it.
+ * @param rules in force
+ */
 export async function refreshSummary(tx: Transaction, jobId: string, rules: Rules): Promise<void> {
   const job = await findJob(tx, jobId);
-  if (job) await keep(tx, job, await keptOf(tx, job, rules), summaryKey(rules));
+  if (!job) return;
+  const its = job.state === 'handed-over' ? (await jobRules(tx, job)).rules : rules;
+  await keep(tx, job, await keptOf(tx, job, its), summaryKey(its));
 }

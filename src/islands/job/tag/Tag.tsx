@@ -5,7 +5,7 @@ import type { Part, Step } from '../../../core/reading';
 import { partOfCause } from '../../../core/symptom';
 import { STATE_RULES } from '../../../core/fit';
 import type { Measuring } from '../step-props';
-import { fitReason, nextName } from '../../../wording';
+import { fitReason, nextName, shopMoment } from '../../../wording';
 import { useFrame } from '../../frame/frame-context';
 import { useJob } from '../store/JobContext';
 import { Ails } from './Ails';
@@ -75,6 +75,7 @@ export function Tag({ step, part, ...ways }: TagProps) {
             <OtherVerdict key={story.part} story={story} />
           ))}
       </ul>
+      <RulesThen />
       {/* Of a saw that has gone nothing is asked any more. */}
       {!hasGone && (
         <>
@@ -103,6 +104,17 @@ function Clashes() {
         </p>
       ))}
     </section>
+  );
+}
+
+/** That a job which has gone is told by rules that are not those in force any more. */
+function RulesThen() {
+  const { view } = useJob();
+  if (view.rulesAsOf === null) return null;
+  return (
+    <p className="border-b border-line px-4 py-2.5 text-sm text-ink-soft">
+      {texts.judgedAsItWent(shopMoment(view.rulesAsOf, view.shop))}
+    </p>
   );
 }
 
