@@ -13,6 +13,7 @@ import { oneEachTurn } from './http/each-turn';
 import { SAFETY_HEADERS, type Turned } from './http/guard';
 import { isTooMuch } from './http/pace';
 import { boundSlowness } from './http/slow';
+import { warmUp } from './http/warm-up';
 import { runErrand } from './errands/run';
 import { sent } from './errands/send';
 import { complained } from './log';
@@ -105,8 +106,10 @@ export async function main(): Promise<void> {
     );
   };
   const inTurn = oneEachTurn();
+  let askedAt = performance.now();
   const server = createServer((request, response) => {
     const { socket } = request;
+    askedAt = performance.now();
     if (!inTurn(socket, () => void answered(request, response))) socket.destroy();
   });
   server.keepAliveTimeout = QUIET_CONNECTION_MS;
@@ -114,10 +117,13 @@ export async function main(): Promise<void> {
   const bound = await listen(server, host, port, fixed);
   // The simulated supplier ships with the server and answers at its own address, as a real one would. The pages are
   // another bundle: what they must know goes by the environment.
-  process.env.SERRATA_SUPPLIER =
-    settings().SERRATA_SUPPLIER ?? `http://${host === '::1' ? '[::1]' : host}:${bound}/simulated/supplier`;
-  console.log(`Serrata is open at http://${host === '::1' ? '[::1]' : host}:${bound}/`);
-  void drawAllIn().catch(complained);
+  const own = `http://${host === '::1' ? '[::1]' : host}:${bound}`;
+  process.env.SERRATA_SUPPLIER = settings().SERRATA_SUPPLIER ?? `${own}/simulated/supplier`;
+  console.log(`Serrata is open at ${own}/`);
+  void drawAllIn()
+    // Where it ends meanwhile, nothing is asked for any more.
+    .then(() => warmUp(own, () => askedAt).catch(() => undefined))
+    .catch(complained);
   const daily = keepDaily(storeFile(storeUrl()));
   // All of them are gone through, so that everybody can read where they do not fit.
   if (misfits.length > 0) void sent('verify').catch(() => undefined);

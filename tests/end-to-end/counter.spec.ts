@@ -50,9 +50,33 @@ test('an unmarked 3/8 is not sold until its build is known', async ({ page }) =>
   await expect(page.getByRole('region', { name: 'Pitch: settled' })).toContainText('3/8 low profile');
 });
 
+test('what is pressed while an answer comes is pressed, though the answer moves it', async ({ page }) => {
+  await counter(page);
+  let answer: () => void = () => undefined;
+  const pressed = new Promise<void>((resolve) => (answer = resolve));
+  await page.route('/api/counter/answer', async (route) => {
+    await pressed;
+    await route.continue();
+  });
+  await page.getByLabel('Punched on the bar').fill('325 .050 72DL');
+  const choice = page.getByRole('radio', { name: 'not trained' });
+  await choice.hover();
+  await page.mouse.down();
+  const answered = page.waitForResponse('/api/counter/answer');
+  answer();
+  await (await answered).finished();
+  // What came is drawn only once nothing is pressed any more: drawn before, it would be drawn in this frame.
+  await page.evaluate(() => new Promise((resolve) => requestAnimationFrame(() => requestAnimationFrame(resolve))));
+  await page.mouse.up();
+  await expect(choice).toBeChecked();
+  await expect(page.getByRole('region', { name: 'Pitch: settled' })).toBeVisible();
+});
+
 test('standard chain instead of low-kickback takes a reason', async ({ page }) => {
   await counter(page);
   await page.getByLabel('Punched on the bar').fill('325 .050 72DL');
+  // The answer moves what stands below it.
+  await expect(page.getByRole('region', { name: 'Pitch: settled' })).toBeVisible();
   await page.getByRole('radio', { name: 'not trained' }).check();
   const standard = page.getByRole('listitem').filter({ hasText: 'LD-3250-72P' });
   await expect(standard).toContainText('would step up from low-kickback');

@@ -45,8 +45,12 @@ async function untilPulled(work: () => Promise<unknown>): Promise<void> {
   }
 }
 
-/** Pulls the plug some time after something has begun, and opens again. */
-async function pulledDuring(begun: Promise<unknown>, ms: number): Promise<void> {
+/**
+ * Pulls the plug some time after something has begun, and opens again.
+ * @param isUnderWay from then on the time counts: a server that has just started may take its time
+ */
+async function pulledDuring(begun: Promise<unknown>, ms: number, isUnderWay = () => true): Promise<void> {
+  await expect.poll(isUnderWay, { intervals: [10] }).toBe(true);
   await wait(ms);
   await server.end('SIGKILL');
   await begun;
@@ -83,7 +87,9 @@ async function take(): Promise<void> {
 let doubtful = 0;
 
 async function duringWrites(): Promise<void> {
-  await pulledDuring(Promise.all([untilPulled(write), untilPulled(write), untilPulled(take)]), someMs(60, 500));
+  const [written, took] = [acknowledged.size, taken];
+  const both = Promise.all([untilPulled(write), untilPulled(write), untilPulled(take)]);
+  await pulledDuring(both, someMs(60, 500), () => acknowledged.size > written && taken > took);
   doubtful += 1;
 }
 
@@ -107,7 +113,7 @@ async function duringImport(list: string): Promise<void> {
     await server.ask(`/api/stock/imports/${list}`, batchOf(list, brought, 100));
     brought += 100;
   };
-  await pulledDuring(untilPulled(bring), someMs(60, 500));
+  await pulledDuring(untilPulled(bring), someMs(60, 500), () => brought > 0);
   const stands = await found(list);
   // Whole batches: those that were acknowledged, and perhaps the one that was under way.
   expect([brought, brought + 100]).toContain(stands);

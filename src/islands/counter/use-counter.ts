@@ -3,6 +3,7 @@ import type { CounterAsk, CounterEntry, CounterReply } from '../../contract';
 import { api, failure } from '../frame/api';
 import { focusPlace } from '../frame/focus';
 import { useFrame } from '../frame/frame-context';
+import { useReleased } from '../frame/use-released';
 import * as texts from '#language/screens/counter';
 
 /** Waits this long after the last key before it asks. */
@@ -62,6 +63,7 @@ function placeOf(path: string, known: Known): string {
 /** Holds a caller's half knowledge and asks, at every change, what it is worth. */
 export function useCounter(): Counter {
   const { unit } = useFrame();
+  const onceReleased = useReleased();
   const [draft, setDraft] = useState<Draft>(NOTHING);
   const [answered, setAnswered] = useState<{ key: string; reply: CounterReply } | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
@@ -78,12 +80,13 @@ export function useCounter(): Counter {
     let stale = false;
     const timer = setTimeout(() => {
       api.post<CounterReply>('/api/counter/answer', { entries, kind, inHand }).then(
-        (reply) => {
-          if (stale) return;
-          setAnswered({ key, reply });
-          setTrouble(null);
-        },
-        (error: unknown) => !stale && setTrouble(failure(error, texts.theCounterDidNotAnswer)),
+        (reply) =>
+          onceReleased(() => {
+            if (stale) return;
+            setAnswered({ key, reply });
+            setTrouble(null);
+          }),
+        (error: unknown) => onceReleased(() => !stale && setTrouble(failure(error, texts.theCounterDidNotAnswer))),
       );
     }, PAUSE_MS);
     return () => {

@@ -41,6 +41,10 @@ export async function body<T extends z.ZodType>(request: Request, schema: T): Pr
 export const answer = (work: () => Promise<unknown>): Promise<Response> =>
   answerFile(async () => json((await work()) ?? {}));
 
+/** Whether whoever was sending has left in the middle: Node.js says so of what it was still reading. */
+const wasCutOff = (error: unknown): boolean =>
+  error instanceof Error && 'code' in error && error.code === 'ECONNRESET' && error.message === 'aborted';
+
 /**
  * Answers with the file that the work makes, or with its refusal. Anything else is a defect: logged here, nameless
  * outside.
@@ -59,6 +63,7 @@ export async function answerFile(work: () => Promise<Response>): Promise<Respons
       complained(texts.theStore(storeTrouble[trouble]));
       return errorReply(trouble === 'full' ? 507 : 503, { code: `store-${trouble}`, message: storeTrouble[trouble] });
     }
+    if (wasCutOff(error)) return errorReply(400, { code: 'cut-off', message: texts.theRequestWasCutOff });
     complained(error);
     return errorReply(500, {
       code: 'failed',

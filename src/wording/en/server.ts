@@ -21,6 +21,7 @@ export const thereIsNothingHere = 'There is nothing here.';
 
 // endpoint
 export const bodyTooDeep = 'The body goes deeper than anything that is taken here.';
+export const theRequestWasCutOff = 'The request was cut off before all of it was here.';
 export const theBodyIsNotJson = 'The body is not JSON.';
 export const theRequestIsNotUnderstood = 'The request is not understood.';
 export const theStore = (trouble: string): string => `The store: ${trouble}`;

@@ -1,0 +1,30 @@
+/** How long nobody must have asked for anything before something is asked for by ourselves, ms. */
+const QUIET_MS = 1500;
+const LOOK_EVERY_MS = 250;
+
+/** What everybody opens, and what is made of a job. */
+const PAGES = ['/', '/stock', '/counter', '/shop'];
+const ofJob = (id: string): readonly string[] => [
+  `/jobs/${id}`,
+  `/jobs/${id}/customer`,
+  `/api/jobs/${id}/hand-over.json`,
+  `/api/jobs/${id}/assessment.json`,
+];
+
+const pause = () => new Promise<void>((resolve) => void setTimeout(resolve, LOOK_EVERY_MS).unref());
+
+/**
+ * Asks for every kind of page once, while nobody else asks for anything: what is made for the first time takes ten
+ * times as long as ever after, and the first who asks is not to wait for it, nor anybody beside them.
+ * @param address where the server is open
+ * @param askedAt when somebody asked for something last, as `performance.now` tells it
+ */
+export async function warmUp(address: string, askedAt: () => number): Promise<void> {
+  const asked = async (path: string): Promise<string> => {
+    while (performance.now() - askedAt() < QUIET_MS) await pause();
+    return (await fetch(`${address}${path}`)).text();
+  };
+  const [first] = PAGES;
+  const job = /href="\/jobs\/([\w-]+)/.exec(await asked(first!))?.[1];
+  for (const path of [...PAGES.slice(1), ...(job ? ofJob(job) : [])]) await asked(path);
+}
