@@ -1,8 +1,13 @@
+import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { Document, Font, Page, Path, renderToBuffer, StyleSheet, Svg, Text, View } from '@react-pdf/renderer';
 import type { Paper, PaperBlock, PaperDrawing, PaperShape, PaperTone } from '../../contract';
+import { plainFont } from './plain-font';
 
 const require = createRequire(import.meta.url);
+
+/** A shipped font as the renderer takes it. */
+const unpacked = (file: string): string => `data:font/ttf;base64,${plainFont(readFileSync(file)).toString('base64')}`;
 
 /**
  * The shipped fonts, as they stand among the packages: Latin, and the letters of further Latin alphabets behind them.
@@ -11,7 +16,7 @@ function shipFonts(): void {
   const files = (name: string, alphabet: string, weights: readonly number[]) => ({
     family: `${name} ${alphabet}`,
     fonts: weights.map((fontWeight) => ({
-      src: require.resolve(`@fontsource/${name}/files/${name}-${alphabet}-${fontWeight}-normal.woff`),
+      src: unpacked(require.resolve(`@fontsource/${name}/files/${name}-${alphabet}-${fontWeight}-normal.woff`)),
       fontWeight,
     })),
   });
