@@ -1,6 +1,7 @@
 import type { Rules } from '../../core/assess';
 import { currentReadings, findJob, type JobRecord } from '../../data/repositories';
 import { troubleOf } from '../../data/trouble';
+import { letOthers } from '../../data/turn';
 import type { JobSummary } from '../../contract';
 import type { Context } from '../context';
 import { complained } from '../log';
@@ -33,6 +34,7 @@ export async function summaries(
   );
   const made: Made[] = [];
   for (const job of stale) {
+    await letOthers();
     const entries = readings.filter(({ jobId }) => jobId === job.id);
     const its = job.state === 'handed-over' ? (await jobRules(db, job)).rules : rules;
     made.push({ job, kept: summarise(entries, its, await courseOf(db, job)), key: summaryKey(its) });
