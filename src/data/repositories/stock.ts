@@ -66,28 +66,43 @@ function condition({ kind, pitch, gauge, driveLinks, text, low }: StockFilter) {
   );
 }
 
+/** The order of the list, as an index has it. */
+const IN_ORDER = [
+  asc(stockPart.kind),
+  asc(stockPart.pitch),
+  asc(stockPart.gauge),
+  asc(stockPart.driveLinks),
+  asc(stockPart.sku),
+];
+
+/** A page of the list. Which parts it shows is looked up in the index alone: whole parts are read for the page only. */
 export async function listStock(
   db: Queryable,
   filter: StockFilter,
   page: { limit: number; offset: number },
 ): Promise<readonly ShelvedPart[]> {
+  const shown = db
+    .select({ sku: stockPart.sku })
+    .from(stockPart)
+    .where(condition(filter))
+    .orderBy(...IN_ORDER)
+    .limit(page.limit)
+    .offset(page.offset);
   return db
     .select()
     .from(stockPart)
-    .where(condition(filter))
-    .orderBy(
-      asc(stockPart.kind),
-      asc(stockPart.pitch),
-      asc(stockPart.gauge),
-      asc(stockPart.driveLinks),
-      asc(stockPart.sku),
-    )
-    .limit(page.limit)
-    .offset(page.offset);
+    .where(inArray(stockPart.sku, shown))
+    .orderBy(...IN_ORDER);
 }
 
 export async function countStock(db: Queryable, filter: StockFilter): Promise<number> {
-  const [row] = await db.select({ all: count() }).from(stockPart).where(condition(filter));
+  const { text, ...others } = filter;
+  const query = text ? ftsQuery(text) : null;
+  // What the search finds needs to be held against no part where nothing else is asked for.
+  const [row] =
+    query && Object.values(others).every((asked) => !asked)
+      ? await db.all<{ all: number }>(sql`SELECT count(*) AS "all" FROM ${partsFound(query)}`)
+      : await db.select({ all: count() }).from(stockPart).where(condition(filter));
   return row?.all ?? 0;
 }
 

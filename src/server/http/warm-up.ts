@@ -1,15 +1,19 @@
 /** How long nobody must have asked for anything before something is asked for by ourselves, ms. */
-const QUIET_MS = 1500;
+const QUIET_MS = 700;
 const LOOK_EVERY_MS = 250;
 
 /** What everybody opens, and what is made of a job. */
 const PAGES = ['/', '/stock', '/counter', '/shop'];
 const ofJob = (id: string): readonly string[] => [
-  `/jobs/${id}`,
+  `/jobs/${id}?step=bar`,
+  `/jobs/${id}?step=chain`,
   `/jobs/${id}/customer`,
   `/api/jobs/${id}/hand-over.json`,
   `/api/jobs/${id}/assessment.json`,
 ];
+
+/** Jobs differ in what they bring. */
+const MOST_JOBS = 3;
 
 const pause = () => new Promise<void>((resolve) => void setTimeout(resolve, LOOK_EVERY_MS).unref());
 
@@ -25,6 +29,8 @@ export async function warmUp(address: string, askedAt: () => number): Promise<vo
     return (await fetch(`${address}${path}`)).text();
   };
   const [first] = PAGES;
-  const job = /href="\/jobs\/([\w-]+)/.exec(await asked(first!))?.[1];
-  for (const path of [...PAGES.slice(1), ...(job ? ofJob(job) : [])]) await asked(path);
+  const bench = await asked(first!);
+  const jobs = [...bench.matchAll(/href="\/jobs\/([\w-]+)/g)].map(([, id]) => id!);
+  const some = [...new Set(jobs)].slice(0, MOST_JOBS).flatMap(ofJob);
+  for (const path of [...PAGES.slice(1), ...some]) await asked(path);
 }
