@@ -111,7 +111,7 @@ export interface JobView {
    * at with.
    */
   readonly rulesMark: string;
-  /** The moment whose rules these are, of a job that has gone while others came into force; null for those in force. */
+  /** The moment whose rules these are, of a job that has gone and would be judged otherwise by those in force; else null. */
   readonly rulesAsOf: string | null;
   /** What is kept of the job for the Bench, made with the rules in force. */
   readonly kept: JobSummary;

@@ -55,6 +55,8 @@ function demoRules(context: Context): Rules {
   return { limits: DEFAULTS, codes: DEMO_CODES, schools: DEFAULT_SCHOOLS, studies: studiesThatCount(studies) };
 }
 
+const SHOP_BEGAN_DAYS_AGO = 700;
+
 const nameOf = (id: string): string => DEMO_PEOPLE.find((person) => person.id === id)!.name;
 
 /** A job of the demo: whose, on which sheet, due in how many days. */
@@ -103,12 +105,14 @@ export async function loadDemo(context: Context): Promise<{ readonly loaded: num
   if ((await countJobs(store.db, { show: 'bench', waits: null })) > 0) return { loaded: 0 };
   const written = { at: context.now().toISOString(), by: DEMO_PEOPLE[0].name };
   const signed = await store.write(async (tx) => {
-    for (const [key, value] of Object.entries(DEMO_SHOP)) await setShopFact(tx, key, value, written);
+    // The shop had said so, and taught its codes, before the first of its jobs.
+    const began = { ...written, at: momentAgo(context, SHOP_BEGAN_DAYS_AGO) };
+    for (const [key, value] of Object.entries(DEMO_SHOP)) await setShopFact(tx, key, value, began);
     for (const person of DEMO_PEOPLE) await addPerson(tx, person);
     for (const customer of DEMO_CUSTOMERS) await addCustomer(tx, { ...customer, ...written });
     for (const saw of DEMO_SAWS) await addSaw(tx, { ...saw, ...written });
     await addStock(tx, DEMO_STOCK);
-    for (const code of DEMO_CODES) await putCode(tx, { ...code, ...written });
+    for (const code of DEMO_CODES) await putCode(tx, { ...code, ...began });
     for (const { id, daysAgo, ...study } of DEMO_STUDIES) {
       await addStudy(tx, { ...study, id, at: momentAgo(context, daysAgo) });
     }

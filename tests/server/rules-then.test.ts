@@ -86,6 +86,9 @@ describe('a job that has gone', () => {
     const went = await told();
     expect(went.view.rulesAsOf).toBeNull();
     expect(went.document.verdicts.chain.action).not.toBe('replace');
+    // A change that would judge nothing of it otherwise is not told.
+    await changeLimit(context, 'plan.labour', { by, value: '9000', source: null });
+    expect(await told()).toEqual(went);
     // By this limit its chain would be condemned.
     await changeLimit(context, 'chain.cutter', { by, value: '6.5', source: null });
     const { view, ...rest } = await told();
@@ -95,5 +98,11 @@ describe('a job that has gone', () => {
     await reopen(context, id);
     expect((await jobView(context, id)).rulesAsOf).toBeNull();
     expect((await assessedJob(context, id)).verdicts.chain.action).toBe('replace');
+  });
+
+  it('is told so of the demo’s own, whose shop had its rules before the first of them', async () => {
+    const { jobs } = await benchView(context, { page: '1', done: true });
+    expect(jobs.length).toBeGreaterThan(3);
+    for (const { id } of jobs) expect((await jobView(context, id)).rulesAsOf).toBeNull();
   });
 });

@@ -1,15 +1,18 @@
 import type { Rules } from '../../core/assess';
+import type { SignedChoices } from '../../core/refit';
+import { sheetFromEntries, type EntryBy } from '../../core/sheet';
 import { lastHandOverAt, shopStanding, shopStandingAt, type JobRecord } from '../../data/repositories';
 import type { Queryable } from '../../data/store';
 import type { ShopView } from '../../contract';
+import { appraised } from './kept-appraisals';
 import { rulesMark, rulesOf, shopOf } from './shop';
 
 /** The shop, and the rules by which a job is judged. */
 export interface JobRules {
   readonly shop: ShopView;
   readonly rules: Rules;
-  /** The moment whose rules they are, where others are in force by now; null for those in force. */
-  readonly asOf: string | null;
+  /** Of a job that went by other rules than are in force by now: when, and those in force. */
+  readonly since: { readonly went: string; readonly inForce: Rules } | null;
 }
 
 type Which = Pick<JobRecord, 'id' | 'state'>;
@@ -24,7 +27,24 @@ export async function jobRules(db: Queryable, { id, state }: Which): Promise<Job
     state === 'handed-over' ? lastHandOverAt(db, id) : null,
   ]);
   const [shop, rules] = [shopOf(standing), rulesOf(standing)];
-  if (went === null) return { shop, rules, asOf: null };
+  if (went === null) return { shop, rules, since: null };
   const then = rulesOf(await shopStandingAt(db, went));
-  return rulesMark(then) === rulesMark(rules) ? { shop, rules, asOf: null } : { shop, rules: then, asOf: went };
+  if (rulesMark(then) === rulesMark(rules)) return { shop, rules, since: null };
+  return { shop, rules: then, since: { went, inForce: rules } };
+}
+
+/**
+ * The moment by whose rules a job is told, where those in force would judge a part of it otherwise, or for another
+ * reason; null where they would not.
+ */
+export function judgedAsOf(
+  { rules, since }: JobRules,
+  readings: readonly EntryBy[],
+  signed: SignedChoices | null,
+): string | null {
+  if (!since) return null;
+  const [then, now] = [rules, since.inForce].map((by) =>
+    JSON.stringify(appraised(sheetFromEntries(readings, by.studies).sheet, by, signed).verdicts),
+  );
+  return then === now ? null : since.went;
 }

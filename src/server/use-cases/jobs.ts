@@ -14,7 +14,7 @@ import type { JobView, PutReadings, PutReadingsReply } from '../../contract';
 import type { Context } from '../context';
 import { notFound, Refusal } from '../refusal';
 import { choicesOfJob } from './course';
-import { jobRules } from './job-rules';
+import { jobRules, judgedAsOf } from './job-rules';
 import { rulesInForce, rulesMark } from './shop';
 import { signOffViews } from './signed';
 import { summaries } from './summaries';
@@ -40,14 +40,16 @@ const message = ({ jobId: _jobId, ...reading }: StoredReading) => reading;
 export async function jobView(context: Context, id: string): Promise<JobView> {
   const { db } = context.store;
   const record = await mustFindJob(context, id);
-  const [{ shop, rules, asOf }, readings, signOffs, photos, turnOvers] = await Promise.all([
+  const [its, readings, signOffs, photos, turnOvers] = await Promise.all([
     jobRules(db, record),
     currentReadings(db, [id]),
     signOffViews(db, id),
     photosOf(db, id),
     record.saw ? turnOversOf(db, record.saw.id) : [],
   ]);
+  const { shop, rules } = its;
   const { tag, state, promisedFor, createdAt, createdBy, customer, saw } = record;
+  const choices = await choicesOfJob(db, id, state, state === 'open' ? null : (signOffs[0]?.plan ?? null));
   return {
     shop,
     job: { id, tag, state, promisedFor, createdAt, createdBy },
@@ -59,11 +61,11 @@ export async function jobView(context: Context, id: string): Promise<JobView> {
     schools: rules.schools,
     studies: rules.studies,
     rulesMark: rulesMark(rules),
-    rulesAsOf: asOf,
+    rulesAsOf: judgedAsOf(its, readings, choices),
     kept: (await summaries(context, [record], rules)).get(id)!,
     turnOvers,
     signOffs,
-    choices: await choicesOfJob(db, id, state, state === 'open' ? null : (signOffs[0]?.plan ?? null)),
+    choices,
     photos: photos.map(({ jobId: _jobId, ...about }) => about),
   };
 }

@@ -107,7 +107,7 @@ function Clashes() {
   );
 }
 
-/** That a job which has gone is told by rules that are not those in force any more. */
+/** That a job which has gone is told by the rules it went by, where those in force would say something else. */
 function RulesThen() {
   const { view } = useJob();
   if (view.rulesAsOf === null) return null;

@@ -98,7 +98,7 @@ export const tryNow = 'Try now';
 // Tag
 export const doesNotBelongTogether = 'Does not belong together';
 export const judgedAsItWent = (moment: string): string =>
-  `Judged as it went, by the rules of ${moment}. Limits, schools, codes or studies have changed since: opened again, it is judged by those in force.`;
+  `Judged as it went, by the rules of ${moment}. By those in force it would be judged otherwise: its papers say how.`;
 export const nothingMeasuredYet = 'Nothing measured yet';
 export const verdictsAppearHere =
   'Verdicts appear here with the first readings. Begin where you like; a stamp is read in seconds.';
