@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { measured, mm, type Degrees, type Estimate } from '../quantity';
 import {
@@ -100,6 +101,43 @@ describe('dips', () => {
     const left = dipped.map((each, i) => (i === 2 ? { ...each, leaveLow: true } : each));
     expect(dressPlan(left, rules).most).toBe(0);
     expect(dressExceptions(left, rules, 0.25)).toEqual([]);
+  });
+
+  it('are those that a plan without each of them tells, station by station', () => {
+    /** With the profile worked out anew for every station: what is offered is looked for on few of them. */
+    const plain = (stations: readonly DressStation[], by: typeof rules, worthFrom: number) => {
+      const removals = ({ removeNear, removeFar }: ReturnType<typeof dressPlan>, but: number) =>
+        [removeNear, removeFar].flatMap((rail) => rail.map((removal, j) => (j === but ? 0 : (removal ?? 0))));
+      return stations.flatMap(({ leaveLow = false }, i) => {
+        const left = stations.map((each, j) => (j === i ? { ...each, leaveLow: true } : each));
+        const [whole, without] = [removals(dressPlan(stations, by), i), removals(dressPlan(left, by), i)];
+        const sum = (all: readonly number[]) => all.reduce((before, each) => before + each, 0);
+        const saves = Math.max(...whole.map((removal, j) => removal - without[j]!));
+        return !leaveLow && saves > worthFrom && sum(whole) > sum(without) ? [{ station: i, saves }] : [];
+      });
+    };
+    const edge = fc.array(
+      fc.record({
+        near: fc.integer({ min: 620, max: 800 }),
+        lean: fc.integer({ min: -20, max: 20 }),
+        leaveLow: fc.integer({ max: 9 }).map((one) => one === 0),
+      }),
+      { minLength: 2, maxLength: 7 },
+    );
+    const wide = { ...rules, tolerance: 0.3 };
+    let offered = 0;
+    fc.assert(
+      fc.property(edge, fc.constantFrom(rules, wide), fc.constantFrom(0.05, 0.25, 0.6), (places, by, worthFrom) => {
+        const stations = places.map(({ near, lean, leaveLow }, i) =>
+          row(40 + i * 80, near / 100, (near + lean) / 100, leaveLow ? { leaveLow } : {}),
+        );
+        const found = dressExceptions(stations, by, worthFrom);
+        offered += found.length;
+        expect(found).toEqual(plain(stations, by, worthFrom));
+      }),
+      { seed: 1934, numRuns: 300 },
+    );
+    expect(offered).toBeGreaterThan(50);
   });
 
   it('all left alike hold the profile all the same', () => {
