@@ -75,6 +75,32 @@ describe('a study of a hand and its tool', () => {
   });
 });
 
+describe('a stray take', () => {
+  const SCATTER = 0.08;
+  const BEYOND = 5;
+  /** Normal takes lie this many standard deviations from their middle, in the median. */
+  const MEDIAN_OF_NORMAL = 0.6745;
+  const stray = (takes: readonly number[]) => codes({ takes: takes.map(mm) }).includes('stray');
+
+  it('lies five usual scatters from the middle, by the median of distances', () => {
+    // One more moves neither the middle of these nor the median of their distances from it.
+    const about = [-1, -1, -1, -1, 0, 0, 0, 1, 1, 1, 1].map((side) => 8 + side * SCATTER);
+    const usual = SCATTER / MEDIAN_OF_NORMAL;
+    for (const [beyond, found] of [
+      [BEYOND * 0.97, false],
+      [BEYOND * 1.03, true],
+    ] as const)
+      expect(stray([...about, 8 + beyond * usual]), String(beyond)).toBe(found);
+  });
+
+  it('lies as many steps of the tool away where nothing scatters', () => {
+    const still = Array(10).fill(8) as number[];
+    const usual = 0.01 / Math.sqrt(12);
+    expect(stray([...still, 8 + BEYOND * 0.97 * usual])).toBe(false);
+    expect(stray([...still, 8 + BEYOND * 1.03 * usual])).toBe(true);
+  });
+});
+
 describe('χ²', () => {
   it('has the quantiles of a registry package', () => {
     for (const degrees of [1, 2, 3, 6, 9, 24, 99, 240])
