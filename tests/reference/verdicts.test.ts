@@ -255,6 +255,25 @@ describe('the chain', () => {
     expect(close.chain.stretch.measured?.percent).toBe(0);
   });
 
+  it.each([
+    [3.6, 'loose', 'fail'],
+    [2.6, 'loose', 'watch'],
+    [1.5, 'some', 'watch'],
+    [0.4, 'tight', 'ok'],
+    [0.3, 'loose', 'watch'],
+    [3.6, 'tight', 'watch'],
+  ] as const)(
+    'grown by %f %% by the tape and %s in the hand, the hand says %s; where they contradict, that one of them is made again',
+    (percent, feel, outcome) => {
+      const pushPull = { joints: 60, closed: '495 mm', pulled: `${(495 * (1 + percent / 100)).toFixed(2)} mm` };
+      const { checks } = appraised({ chain: { ...chain, checks: { ...chain.checks, feel }, pushPull } });
+      const said = checks.find(({ id }) => id === 'chain.feel')!;
+      expect(said.outcome).toBe(outcome);
+      const contradicts = (percent < 1 && feel === 'loose') || (percent > 3 && feel === 'tight');
+      expect(said.note?.code === 'feel-disagrees').toBe(contradicts);
+    },
+  );
+
   it('damage on a side that nobody measured is filed back all the same', () => {
     const { cuttersRight: _right, ...left } = chain;
     const damage = [{ side: 'right' as const, cutter: 2, setBack: '2.5 mm' }];
