@@ -36,6 +36,17 @@ describe('the stamp reader', () => {
     for (const text of ['3T', '21T', '-0']) expect(read(text).join(), text).not.toContain('teeth');
   });
 
+  it('takes a bare number for a length where bars are so long, in inches and in whole fives of centimetres', () => {
+    for (const [text, length] of [
+      ['6', 'length 152'],
+      ['36', 'length 914'],
+      ['15', 'length 150'],
+      ['90', 'length 900'],
+    ] as const)
+      expect(read(text).join(), text).toContain(length);
+    for (const text of ['5', '37', '85.5', '92', '95']) expect(read(text).join(), text).not.toContain('length');
+  });
+
   it('leaves what may mean several things open', () => {
     expect(read('50')).toEqual(['50=.050|50?|length 500']);
     expect(read('63')).toEqual(['63=.063|63?']);

@@ -107,6 +107,14 @@ describe('loops seen', () => {
   it('stand between their neighbours, and nothing is said far outside', () => {
     expect(usualLinks('38lp', inches(14))).toBe(51);
     expect(usualLinks('38lp', inches(60))).toBeNull();
+    // The line is followed for eight inches beyond the loops seen, and no further.
+    for (const [within, beyond] of [
+      [12.1, 11.9],
+      [32, 32.1],
+    ] as const) {
+      expect(usualLinks('38', inches(within))).not.toBeNull();
+      expect(usualLinks('38', inches(beyond))).toBeNull();
+    }
     expect(plausibleLoop('38lp', inches(16), 56)).toEqual({ usual: 56, plausible: true });
     expect(plausibleLoop('38lp', inches(16), 72)).toMatchObject({ plausible: false });
     expect(plausibleLoop('325', mm(18 * 25.4), 72)).toMatchObject({ plausible: true });
