@@ -24,9 +24,15 @@ const failed = (error: unknown): Answered => ({
   message: error instanceof Error ? (error.stack ?? error.message) : String(error),
 });
 
-/** The store as this thread has it open. */
-let own: Context | null = null;
-const contextOf = (url: string): Context => (own ??= freshContext(url));
+/** The store as this thread has it open: the one that was asked for last. */
+let own: { readonly url: string; readonly context: Context } | null = null;
+
+function contextOf(url: string): Context {
+  if (own?.url === url) return own.context;
+  own?.context.store.close();
+  own = { url, context: freshContext(url) };
+  return own.context;
+}
 
 standBack('thread');
 
