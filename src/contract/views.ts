@@ -113,7 +113,7 @@ export interface JobView {
   readonly rulesMark: string;
   /** The moment whose rules these are, of a job that has gone and would be judged otherwise by those in force; else null. */
   readonly rulesAsOf: string | null;
-  /** What is kept of the job for the Bench, made with the rules in force. */
+  /** What is kept of the job for the Bench, made with these rules. */
   readonly kept: JobSummary;
   /** How the bar of this saw was turned, newest first. */
   readonly turnOvers: readonly TurnOverView[];

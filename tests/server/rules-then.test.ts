@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { SCHOOLS, type SchoolId } from '../../src/core/schools';
 import type { Rules } from '../../src/core/assess';
-import { shopStandingAt } from '../../src/data/repositories';
+import { shopStanding, shopStandingAt } from '../../src/data/repositories';
 import { assessedJob } from '../../src/server/use-cases/appraised';
 import { benchView } from '../../src/server/use-cases/bench';
 import { forgetCode, learnCode } from '../../src/server/use-cases/codes';
@@ -65,7 +65,9 @@ describe('rules as they stood', () => {
         await changed(what, which)().catch(() => undefined);
         stood.push({ rules: await rulesInForce(context), at: context.now().toISOString() });
       }
-      for (const { at, rules } of stood) expect(rulesOf(await shopStandingAt(context.store.db, at))).toEqual(rules);
+      const { db } = context.store;
+      const now = await shopStanding(db);
+      for (const { at, rules } of stood) expect(rulesOf(await shopStandingAt(db, now, at))).toEqual(rules);
       expect(new Set(stood.map(({ rules }) => JSON.stringify(rules))).size).toBeGreaterThan(10);
     }
   });

@@ -5,7 +5,7 @@ import { limitChange, shopChange } from '../schema';
 import type { Queryable } from '../store';
 import type { LearnedCodeRecord } from './codes';
 import type { ShopChangeRecord } from './shop';
-import { shopStanding, type ShopStanding } from './standing';
+import type { ShopStanding } from './standing';
 
 /** How the changes of schools and of codes are named. */
 const SCHOOL = 'school.';
@@ -77,10 +77,10 @@ const those = <T>(
 /**
  * How the shop stood at a moment, as far as it judges by it: its limits, schools, codes and studies. What it says of
  * itself is that of today.
+ * @param now how it stands
  * @param at a moment, as the store writes it
  */
-export async function shopStandingAt(db: Queryable, at: string): Promise<ShopStanding> {
-  const now = await shopStanding(db);
+export async function shopStandingAt(db: Queryable, now: ShopStanding, at: string): Promise<ShopStanding> {
   const [limits, shop] = await Promise.all([limitsChangedSince(db, at), shopChangedSince(db, at)]);
   const schools = those(
     shop,

@@ -11,7 +11,7 @@ const aligned = (length: number): number => (length + 3) & ~3;
 
 /**
  * A font that was packed for the web, unpacked: read packed, its table of shapes is unpacked anew for every letter that
- * is set, which was half of the time a page took.
+ * is set, which was most of the time a page took.
  * @param woff bytes of a WOFF 1.0 file
  * @throws Error for anything else
  */

@@ -28,7 +28,7 @@ export async function jobRules(db: Queryable, { id, state }: Which): Promise<Job
   ]);
   const [shop, rules] = [shopOf(standing), rulesOf(standing)];
   if (went === null) return { shop, rules, since: null };
-  const then = rulesOf(await shopStandingAt(db, went));
+  const then = rulesOf(await shopStandingAt(db, standing, went));
   if (rulesMark(then) === rulesMark(rules)) return { shop, rules, since: null };
   return { shop, rules: then, since: { went, inForce: rules } };
 }
