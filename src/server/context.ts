@@ -5,6 +5,8 @@ export interface Context {
   readonly store: Store;
   readonly now: () => Date;
   readonly newId: () => string;
+  /** Of work that takes long: whether nobody waits for it any more. */
+  readonly isLeft?: () => boolean;
 }
 
 /** A context of its own, on a store that whoever asked for it closes. */

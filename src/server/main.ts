@@ -7,6 +7,7 @@ import { builtSite, drawAllIn } from './http/built-site';
 import type { Misfit } from '../core/records';
 import { misfitSentence } from '../wording';
 import { freshContext } from './context';
+import { bringToEnd } from './endings';
 import { loadDemo } from './demo';
 import { atTheDoor, isFromHere, ownAddress, shopNames } from './http/door';
 import { oneEachTurn } from './http/each-turn';
@@ -130,9 +131,10 @@ export async function main(): Promise<void> {
   const stop = () => {
     daily.stop();
     const end = () => process.exit(0);
-    server.close(() => void foldStore().then(end, end));
+    server.close(() => void bringToEnd().then(foldStore).then(end, end));
     server.closeIdleConnections();
-    setTimeout(end, 3000).unref();
+    // Whoever still waits then is left; a thread at work is waited for, since torn off it would end the server its way.
+    setTimeout(() => void bringToEnd().then(end, end), 3000).unref();
   };
   process.once('SIGTERM', stop);
   process.once('SIGINT', stop);

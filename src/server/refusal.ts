@@ -1,3 +1,5 @@
+import * as texts from '#language/server';
+
 /** An expected refusal of a request: becomes a status, a code and a sentence. */
 export class Refusal extends Error {
   constructor(
@@ -12,3 +14,6 @@ export class Refusal extends Error {
 
 /** The thing asked for is not there. */
 export const notFound = (what: string): Refusal => new Refusal(404, 'not-found', `There is no such ${what}.`);
+
+/** Whoever asked has gone: nobody hears it. */
+export const nobodyWaits = (): Refusal => new Refusal(503, 'gone', texts.tooMuchAtOnce);

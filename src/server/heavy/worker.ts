@@ -1,6 +1,7 @@
 import { troubleOf, type Trouble } from '../../data/trouble';
 import { freshContext, type Context } from '../context';
-import { Refusal } from '../refusal';
+import { nobodyWaits, Refusal } from '../refusal';
+import { isLeft, type Asked } from './asked';
 import { standBack } from './aside';
 import { perform, type TaskArgs, type Tasks } from './tasks';
 
@@ -10,6 +11,7 @@ export interface Task<T extends keyof Tasks = keyof Tasks> {
   /** Address of the store. */
   readonly url: string;
   readonly args: TaskArgs<T>;
+  readonly asked: Asked;
 }
 
 /** What a thread answers: errors lose their class on the way, so that they are told. */
@@ -37,9 +39,12 @@ function contextOf(url: string): Context {
 standBack('thread');
 
 /** Does one task in this thread. */
-export default async function work({ name, url, args }: Task): Promise<Answered> {
+export default async function work({ name, url, args, asked }: Task): Promise<Answered> {
   try {
-    return { is: 'done', value: await perform(contextOf(url), name, args) };
+    // Left while it waited, the store is not even opened.
+    if (isLeft(asked)) throw nobodyWaits();
+    const context = { ...contextOf(url), isLeft: () => isLeft(asked) };
+    return { is: 'done', value: await perform(context, name, args) };
   } catch (error) {
     if (!(error instanceof Refusal)) return failed(error);
     const { status, code, message, problems } = error;

@@ -8,7 +8,7 @@ import type { Queryable } from '../../data/store';
 import type { LimitPreview, PreviewLimit } from '../../contract';
 import { limitProblem } from '../../wording';
 import type { Context } from '../context';
-import { notFound, Refusal } from '../refusal';
+import { nobodyWaits, notFound, Refusal } from '../refusal';
 import { rulesOf } from './shop';
 import { stockAsked } from './stock-asked';
 
@@ -44,6 +44,7 @@ export async function previewLimit(context: Context, id: string, { value }: Prev
   );
   const effects: LimitPreview['effects'][number][] = [];
   for (const job of jobs) {
+    if (context.isLeft?.()) throw nobodyWaits();
     const entries = readings.filter(({ jobId }) => jobId === job.id);
     const before = await meaningOf(db, entries, rules);
     const after = await meaningOf(db, entries, { ...rules, limits: changed.value });
