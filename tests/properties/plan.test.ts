@@ -7,11 +7,13 @@ import {
   asksForMount,
   planSet,
   possiblePlans,
+  sensibleOf,
   suitsClass,
   suitsSaw,
   wantedOf,
   withBars,
   type Judged,
+  type Plan,
 } from '../../src/core/plan';
 import { PARTS } from '../../src/core/reading';
 import { DEFAULT_SCHOOLS } from '../../src/core/schools';
@@ -86,6 +88,26 @@ describe('plans', () => {
         expect(hourly).toEqual([...hourly].sort((a, b) => b - a));
       }),
       { seed: 23, numRuns: 60 },
+    );
+  });
+
+  it('that are shown without a name are those that no other beats, by the plain definition', () => {
+    const cost = fc.tuple(fc.integer({ min: 0, max: 6 }), fc.integer({ min: 0, max: 6 }));
+    fc.assert(
+      fc.property(fc.array(cost, { maxLength: 12 }), (costs) => {
+        const range = (value: number) => ({ value, low: value, high: value });
+        const all = costs.map(
+          ([costToday, hour]) => ({ choices: { bar: 'keep' }, picks: {}, costToday, costPerHour: range(hour) }) as Plan,
+        );
+        const beats = ([today, hour]: (typeof costs)[number], [other, its]: (typeof costs)[number]) =>
+          today <= other && hour <= its && (today < other || hour < its);
+        const named = (plan: Plan) => `${plan.costToday} ${plan.costPerHour.value}`;
+        const best = costs.filter((each) => !costs.some((other) => beats(other, each))).map((each) => each.join(' '));
+        const { plans } = sensibleOf({ plans: all, ruledOut: {} });
+        expect(plans.map(named)).toEqual(expect.arrayContaining(best));
+        for (const plan of plans) if (plan.named.length === 0) expect(best).toContain(named(plan));
+      }),
+      { seed: 24, numRuns: 200 },
     );
   });
 

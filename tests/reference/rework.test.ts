@@ -202,11 +202,11 @@ describe('facts of the trade about rework (common practice, no source)', () => {
   });
 
   it('a nose is greased only through a port, and a bar turned over by the school of the shop', () => {
-    const work = (more: object, schools = DEFAULT_SCHOOLS) => {
+    const work = (more: object, schools = DEFAULT_SCHOOLS, A = edge(8, 7.6)) => {
       const read = readSheet({
         format: 'serrata-bench-sheet',
         version: 1,
-        ...bar({ A: edge(8, 7.6), B: edge(8.5, 8.5) }, more),
+        ...bar({ A, B: edge(8.5, 8.5) }, more),
       });
       if (!read.ok) throw new Error(JSON.stringify(read.error));
       const { bar: assessedBar, verdicts } = appraise(read.value, { ...DEFAULT_RULES, schools }, null);
@@ -220,6 +220,9 @@ describe('facts of the trade about rework (common practice, no source)', () => {
     const whenWorn = { ...DEFAULT_SCHOOLS, turnOver: 'when-worn' as const };
     expect(work({ edgeDown: 'A' }, whenWorn)).toContain('turn-over');
     expect(work({ edgeDown: 'B' }, whenWorn)).not.toContain('turn-over');
+    // Rails that are level are left alone, and so are those of a bar that is condemned.
+    expect(work({ nosePort: true }, DEFAULT_SCHOOLS, edge(8.5, 8.5))).not.toContain('dress-rails');
+    expect(work({}, DEFAULT_SCHOOLS, edge(4, 3.6))).toEqual([]);
   });
 
   it('splayed rails are closed only where the shop is of that school', () => {
