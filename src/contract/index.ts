@@ -7,6 +7,7 @@ export * from './caliper';
 export * from './stock';
 export * from './supplier';
 export * from './views';
+export * from './gear';
 export * from './shop-style';
 export { packView, unpackView, type Sent } from './sent';
 export * from './sent-job';

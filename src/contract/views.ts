@@ -1,6 +1,7 @@
 import type { BackupView } from './backups';
 import type { RecordsView } from './records';
 import type { Step, Part, Waits } from '../core/reading';
+import type { VisitFacts } from '../core/life';
 import type { LimitId, Limits } from '../core/limits';
 import type { PartSaid } from '../core/course';
 import type { SignedChoices } from '../core/refit';
@@ -43,6 +44,8 @@ export interface JobSummary {
   readonly orderReady: boolean;
   /** What it waits for. */
   readonly waits: Waits;
+  /** What it says of its parts to the jobs that follow it. */
+  readonly visit: VisitFacts;
 }
 
 export interface JobRow {
@@ -53,7 +56,7 @@ export interface JobRow {
   readonly customer: string;
   readonly saw: string | null;
   readonly complaint: string;
-  readonly summary: Omit<JobSummary, 'why'>;
+  readonly summary: Omit<JobSummary, 'why' | 'visit'>;
 }
 
 /** A visit that is due. */
@@ -114,7 +117,7 @@ export interface JobView {
   /** The moment whose rules these are, of a job that has gone and would be judged otherwise by those in force; else null. */
   readonly rulesAsOf: string | null;
   /** What is kept of the job for the Bench, made with these rules. */
-  readonly kept: JobSummary;
+  readonly kept: Omit<JobSummary, 'visit'>;
   /** How the bar of this saw was turned, newest first. */
   readonly turnOvers: readonly TurnOverView[];
   readonly photos: readonly PhotoView[];

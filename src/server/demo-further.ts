@@ -74,7 +74,7 @@ export async function loadFurther(
   context: Context,
   load: (past: Context, job: FurtherJob, customerId: string) => Promise<string>,
 ): Promise<number> {
-  const written = { at: ago(context, 60).now().toISOString(), by: DEMO_PEOPLE[0].name };
+  const written = { at: ago(context, 1095).now().toISOString(), by: DEMO_PEOPLE[0].name };
   await context.store.write(async (tx) => {
     for (const saw of DEMO_FURTHER_SAWS) await addSaw(tx, { ...saw, ...written });
   });

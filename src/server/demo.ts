@@ -55,7 +55,7 @@ function demoRules(context: Context): Rules {
   return { limits: DEFAULTS, codes: DEMO_CODES, schools: DEFAULT_SCHOOLS, studies: studiesThatCount(studies) };
 }
 
-const SHOP_BEGAN_DAYS_AGO = 700;
+const SHOP_BEGAN_DAYS_AGO = 1100;
 
 const nameOf = (id: string): string => DEMO_PEOPLE.find((person) => person.id === id)!.name;
 

@@ -32,6 +32,8 @@ async function storeAt(path: string, demo: boolean): Promise<number> {
   if (demo) await loadDemo({ store, newId: () => crypto.randomUUID(), now: clock.now });
   // What is written with nobody waiting for it is written before the store goes.
   await store.write(async () => undefined);
+  // The file alone is copied: what stands in its log would be missing there.
+  await store.fold();
   store.close();
   return clock.ticks;
 }

@@ -10,3 +10,4 @@ export * from './many';
 export * from './latent';
 export * from './answers';
 export * from './graded';
+export { factorise, solveLower } from './matrix';

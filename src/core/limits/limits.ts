@@ -136,6 +136,10 @@ export const DEFAULT_LIMITS = {
   'plan.minutes.operation': limit(6, 'min', 'figure', 'invented'),
   'plan.minutes.cleaning': limit(4, 'min', 'figure', 'invented'),
   'plan.worth': limit(60, '%', 'max', 'invented'),
+  'life.week': limit(5, 'h', 'figure', 'invented'),
+  'life.week.spread': limit(50, '%', 'figure', 'invented'),
+  'life.hours': limit(15, '%', 'figure', 'shop'),
+  'life.spread': limit(40, '%', 'figure', 'invented'),
 } as const satisfies Record<string, Limit>;
 
 /** Names a limit. */

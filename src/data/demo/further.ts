@@ -1,10 +1,12 @@
 import type { Choices } from '../../core/plan';
 import { REFIT_ACTS, type RefitAct } from '../../core/declared';
 import type { WrittenBenchSheet } from '../../core/sheet';
+import { DEMO_HISTORY } from './history';
 import { DEMO_SHEETS } from './sheets';
 
 /** Saws of jobs that have gone further than the bench, all invented. */
 export const DEMO_FURTHER_SAWS = [
+  { id: 's-brask-66', customerId: 'c-towpath', label: 'Brask 66', tag: 'TP-02', mount: 'M2', maxRpm: 12700 },
   { id: 's-ondral-60', customerId: 'c-towpath', label: 'Ondral 60', tag: 'TP-15', mount: 'M2', maxRpm: 12600 },
   { id: 's-brask-55', customerId: 'c-garden', label: 'Brask 55', tag: 'BG-07', mount: 'M2', maxRpm: 12900 },
   { id: 's-velm-e30', customerId: 'c-orchard', label: 'Velm E30', tag: 'OR-09', mount: 'M2', maxRpm: 11800 },
@@ -105,6 +107,14 @@ export interface FurtherJob {
 
 /** Jobs that were handed over, whose test cuts tell the shop's factor, and jobs on their way there. */
 export const DEMO_FURTHER_JOBS: readonly FurtherJob[] = [
+  ...DEMO_HISTORY.jobs.map(({ goneSince, sheet }, i): FurtherJob => ({
+    tag: `L-0${DEMO_HISTORY.firstTag + i}`,
+    sawId: DEMO_HISTORY.sawId,
+    by: DEMO_HISTORY.by,
+    sheet,
+    choices: null,
+    goneSince,
+  })),
   {
     tag: 'L-0401',
     sawId: 's-ondral-60',

@@ -17,4 +17,5 @@ export * from './studies';
 export * from './part-orders';
 export * from './hand-overs';
 export * from './test-cuts';
+export * from './gear';
 export * from './records';

@@ -12,6 +12,7 @@ export const PLACES = [
   { id: 'bench', name: texts.bench, href: '/', key: 'b' },
   { id: 'counter', name: texts.counter, href: '/counter', key: 'c' },
   { id: 'stock', name: texts.stock, href: '/stock', key: 's' },
+  { id: 'gear', name: texts.gear, href: '/gear', key: 'e' },
   { id: 'shop', name: texts.shop, href: '/shop', key: 'o' },
 ] as const;
 export type Place = (typeof PLACES)[number]['id'];

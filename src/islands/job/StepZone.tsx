@@ -23,7 +23,13 @@ function WhoseJob({ view: { job, customer, saw } }: { view: Whose }) {
       <h1 className="figures text-lg font-bold whitespace-nowrap max-lg:text-center max-lg:text-xs">{job.tag}</h1>
       <p className="truncate text-sm font-semibold max-lg:hidden">{customer.name}</p>
       <p className="truncate text-sm text-ink-soft max-lg:hidden">
-        {saw ? [saw.label, saw.tag].filter(Boolean).join(', ') : texts.noSawNamed}
+        {saw ? (
+          <a className="leading-6 underline" href={`/gear/saws/${saw.id}`}>
+            {[saw.label, saw.tag].filter(Boolean).join(', ')}
+          </a>
+        ) : (
+          texts.noSawNamed
+        )}
       </p>
     </div>
   );

@@ -3,7 +3,7 @@ const QUIET_MS = 700;
 const LOOK_EVERY_MS = 250;
 
 /** What everybody opens, and what is made of a job. */
-const PAGES = ['/', '/stock', '/counter', '/shop'];
+const PAGES = ['/', '/stock', '/counter', '/gear', '/shop'];
 const ofJob = (id: string): readonly string[] => [
   `/jobs/${id}?step=bar`,
   `/jobs/${id}?step=chain`,

@@ -49,6 +49,7 @@ export async function jobView(context: Context, id: string): Promise<JobView> {
   ]);
   const { shop, rules } = its;
   const { tag, state, promisedFor, createdAt, createdBy, customer, saw } = record;
+  const { visit: _visit, ...kept } = (await summaries(context, [record], rules)).get(id)!;
   const choices = await choicesOfJob(db, id, state, state === 'open' ? null : (signOffs[0]?.plan ?? null));
   return {
     shop,
@@ -62,7 +63,7 @@ export async function jobView(context: Context, id: string): Promise<JobView> {
     studies: rules.studies,
     rulesMark: rulesMark(rules),
     rulesAsOf: judgedAsOf(its, readings, choices),
-    kept: (await summaries(context, [record], rules)).get(id)!,
+    kept,
     turnOvers,
     signOffs,
     choices,

@@ -1,6 +1,8 @@
 import type { Appraisal, Rules } from '../../core/assess';
 import { partStories } from '../../core/course';
+import { asItCame } from '../../core/handover';
 import { brought, judgedParts, type Verdict } from '../../core/judge';
+import { visitFacts } from '../../core/life';
 import { nextStep, stepOfReading, stepStates, waitsFor } from '../../core/workflow';
 import type { UnitSystem } from '../../core/quantity';
 import { PARTS } from '../../core/reading';
@@ -15,7 +17,7 @@ import { appraised } from './kept-appraisals';
 import * as texts from '#language/server';
 
 /** Raised whenever a change of the programme makes stored summaries out of date. */
-const SUMMARY_VERSION = 11;
+const SUMMARY_VERSION = 12;
 
 /** Names what a summary was made with: it is made again when the limits, the codes or the programme change. */
 export function summaryKey({ limits, codes, schools, studies }: Rules): string {
@@ -46,13 +48,24 @@ export function summarise(entries: readonly EntryBy[], rules: Rules, course: Sto
   const appraisal = appraised(sheet, rules, course.choices);
   const { cut } = appraisal.proof;
   return {
-    summary: summaryOf(sheet, appraisal, course),
+    summary: { ...summaryOf(sheet, appraisal, course), visit: visitOf(sheet, appraisal, rules, course) },
     cut: cut && cut.predicted !== null ? { predicted: cut.predicted, measured: cut.measured } : null,
     words: wordsOf(entries, appraisal, course),
   };
 }
 
-function summaryOf(sheet: BenchSheet, appraisal: Appraisal, course: StoredCourse): JobSummary {
+/** What is said of its parts to the jobs that follow it: as they came, and as they went once it has gone. */
+function visitOf(
+  sheet: BenchSheet,
+  { identity, checks }: Appraisal,
+  rules: Rules,
+  { handedOver, choices }: StoredCourse,
+): JobSummary['visit'] {
+  const { checks: before } = appraised(asItCame(sheet), rules, null);
+  return visitFacts({ sheet, identity, before, now: checks, gone: handedOver ? choices : null });
+}
+
+function summaryOf(sheet: BenchSheet, appraisal: Appraisal, course: StoredCourse): Omit<JobSummary, 'visit'> {
   const step = nextStep(stepStates(sheet, appraisal, course));
   const { signedOff: signed, lacksParts } = course;
   return {

@@ -8,6 +8,7 @@ import {
   XAxis,
   YAxis,
 } from 'recharts';
+import { ticksOver } from './ticks';
 import * as texts from '#language/screens/drawings';
 
 interface TakesChartProps {
@@ -21,27 +22,12 @@ interface TakesChartProps {
 }
 
 const HEIGHT = 200;
-/** A span this small is drawn as if it were so much, mm. */
-const LEAST_SPAN = 0.02;
-/** Steps between ticks, in a decade. */
-const STEPS = [1, 2, 5, 10] as const;
-const MOST_TICKS = 6;
-
-/** Round figures that hold all that is drawn, evenly apart. */
-function ticksOver(low: number, high: number): readonly number[] {
-  const span = Math.max(LEAST_SPAN, high - low);
-  const decade = 10 ** Math.floor(Math.log10(span / MOST_TICKS));
-  const step = decade * (STEPS.find((each) => span / (each * decade) <= MOST_TICKS - 1) ?? 10);
-  const first = Math.floor(low / step);
-  const last = Math.max(first + 2, Math.ceil(high / step));
-  return Array.from({ length: last - first + 1 }, (_, i) => (first + i) * step);
-}
 const LABEL = { fontSize: 12 };
 
 /** The takes one after another, their mean, twice their standard deviation about it, and the size of the block. */
 export function TakesChart({ takes, mean, sd, known }: TakesChartProps) {
   const drawn = [...takes, mean - 2 * sd, mean + 2 * sd, ...(known === null ? [] : [known])];
-  const ticks = ticksOver(Math.min(...drawn), Math.max(...drawn));
+  const ticks = ticksOver(drawn);
   const [low, high] = [ticks[0]!, ticks.at(-1)!];
   const digits = Math.max(0, Math.ceil(-Math.log10(ticks[1]! - low) - 1e-9));
   const points = takes.map((take, i) => ({ number: i + 1, take }));

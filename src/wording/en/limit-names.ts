@@ -81,5 +81,9 @@ export const limitName: Record<LimitId, string> = {
   'plan.minutes.operation': 'One piece of work on a part, beside dressing',
   'plan.minutes.cleaning': 'One piece of cleaning',
   'plan.worth': 'Work on a budget bar is worth at most this share of a new one',
+  'life.week': 'Running hours of a saw in a week, where nobody says',
+  'life.week.spread': 'How far off that may be',
+  'life.hours': 'How far off running hours that somebody tells may be',
+  'life.spread': 'How far pieces of one kind differ in how fast they wear',
   'sprocket.chains': 'Chains to a sprocket: watch from',
 };

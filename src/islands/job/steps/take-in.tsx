@@ -51,7 +51,16 @@ export default function TakeIn({ onOpen, onMeasure }: StepProps) {
         </div>
       </div>
       <div className="mt-4">
-        <Group title={texts.theSaw}>
+        <Group
+          title={texts.theSaw}
+          aside={
+            view.saw && (
+              <a className="inline-grid min-h-11 content-center underline" href={`/gear/saws/${view.saw.id}`}>
+                {texts.itsPast}
+              </a>
+            )
+          }
+        >
           <div className="grid grid-cols-4 gap-4">
             <Field path="saw.label" />
             <Field path="saw.mount" />

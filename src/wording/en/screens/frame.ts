@@ -9,6 +9,7 @@ export const comeToTheBench = 'Come to the bench';
 export const bench = 'Bench';
 export const counter = 'Counter';
 export const stock = 'Stock';
+export const gear = 'Gear';
 export const shop = 'Shop';
 export const serrataToTheBench = 'Serrata, to the Bench';
 export const unit = 'Unit';

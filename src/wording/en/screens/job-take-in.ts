@@ -6,3 +6,4 @@ export const beforeStripping =
   'Before stripping: battery or spark lead off, gloves on, chain brake off. A worn bar edge cuts like a knife.';
 export const theSaw = 'The saw';
 export const inTheCustomersWords = 'In the customer’s words';
+export const itsPast = 'What is on it, and its past';

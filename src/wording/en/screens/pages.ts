@@ -5,8 +5,10 @@ export const language = 'en' as const;
 export const bench = 'Bench';
 export const counter = 'Counter';
 export const stock = 'Stock';
+export const gear = 'Gear';
 export const shop = 'Shop';
 export const orderSlip = 'Order slip';
+export const piece = (saw: string): string => `A part of ${saw}`;
 export const job = (tag: string): string => `Job ${tag}`;
 
 // 404

@@ -1,0 +1,152 @@
+import type { Beginning, Ending, Marks, Reach, WearId, WornValue } from '../core/life';
+import type { Part } from '../core/reading';
+import type { Operation } from '../core/sheet';
+import type { JobRow, ShopView } from './views';
+
+/** A customer, as gear names one. */
+export interface WhoseView {
+  readonly id: string;
+  readonly name: string;
+  readonly contact: string;
+}
+
+/** A saw, as gear names one. */
+export interface SawView {
+  readonly id: string;
+  readonly label: string;
+  readonly tag: string;
+  readonly mount: string | null;
+  readonly maxRpm: number | null;
+}
+
+/** When a piece reaches the first of its limits. */
+export interface FirstLimitView {
+  readonly wear: WearId;
+  readonly now: WornValue;
+  readonly limit: number;
+  /** Running hours from its last look. */
+  readonly hours: Reach;
+  /** Days, as ISO dates. */
+  readonly on: { readonly middle: string | null; readonly from: string | null; readonly until: string | null };
+}
+
+/** A piece, as lists show it. */
+export interface PieceLine {
+  readonly id: string;
+  readonly part: Part;
+  readonly marks: Marks;
+  readonly began: Beginning;
+  readonly ended: Ending | null;
+  /** How many jobs it came with. */
+  readonly looks: number;
+  readonly hours: { readonly value: number; readonly u: number };
+  /** The part that went on, where the hand-over names it. */
+  readonly sold: { readonly sku: string; readonly name: string } | null;
+  readonly first: FirstLimitView | null;
+}
+
+/** A job of a saw, as its past shows it. */
+export interface GearVisit {
+  readonly jobId: string;
+  readonly tag: string;
+  readonly state: JobRow['state'];
+  readonly came: string;
+  readonly went: string | null;
+  readonly complaint: string;
+  readonly worked: readonly { readonly part: Part; readonly operations: readonly Operation[] }[];
+  readonly renewed: readonly Part[];
+}
+
+/** The numbers of a saw's set, with the chains of the list that answer them. */
+export interface NumbersView {
+  readonly marks: Marks;
+  readonly sprocket: Marks;
+  readonly chains: readonly { readonly sku: string; readonly name: string; readonly quantity: number }[];
+}
+
+/** A saw with what is on it. */
+export interface SawGear {
+  readonly saw: SawView;
+  readonly numbers: NumbersView;
+  /** What is on it now. */
+  readonly set: readonly PieceLine[];
+  readonly visits: number;
+  readonly last: Pick<GearVisit, 'jobId' | 'tag' | 'state' | 'came'> | null;
+}
+
+/** Gear: saws found, or those that were in the shop last. */
+export interface GearView {
+  readonly shop: ShopView;
+  readonly asked: string;
+  readonly saws: readonly (SawGear & { readonly customer: WhoseView })[];
+  /** Customers whose name answers. */
+  readonly customers: readonly WhoseView[];
+  readonly today: string;
+}
+
+/** A customer with their saws. */
+export interface CustomerGearView {
+  readonly shop: ShopView;
+  readonly customer: WhoseView;
+  readonly saws: readonly SawGear[];
+  readonly total: number;
+  readonly page: number;
+  readonly pages: number;
+  readonly today: string;
+}
+
+/** A saw with its past. */
+export interface SawGearView extends SawGear {
+  readonly shop: ShopView;
+  readonly customer: WhoseView;
+  readonly past: readonly PieceLine[];
+  readonly jobs: readonly GearVisit[];
+  /** Jobs before these are in the store, and are not looked at. */
+  readonly isCut: boolean;
+  readonly today: string;
+}
+
+/** One point of a life, as it is drawn. */
+export interface LifePointView extends WornValue {
+  readonly jobId: string;
+  readonly tag: string;
+  readonly day: string;
+  readonly hours: number;
+  readonly after: boolean;
+}
+
+/** How one thing wears on a piece. */
+export interface WearLifeView {
+  readonly wear: WearId;
+  readonly points: readonly LifePointView[];
+  readonly limit: number | null;
+  /** Change an hour, and what the shop's figures say of such pieces. */
+  readonly rate: { readonly value: number; readonly u: number };
+  readonly usual: { readonly value: number; readonly u: number };
+  readonly reach: FirstLimitView | null;
+  /** What is foreseen, day by day from the last look; eight times in ten between low and high. */
+  readonly ahead: readonly {
+    readonly day: string;
+    readonly value: number;
+    readonly low: number;
+    readonly high: number;
+  }[];
+}
+
+/** A piece with its life. */
+export interface PieceView {
+  readonly shop: ShopView;
+  readonly customer: WhoseView;
+  readonly saw: SawView;
+  readonly piece: PieceLine;
+  readonly use: { readonly hoursPerWeek: number; readonly u: number; readonly isTold: boolean };
+  readonly wears: readonly WearLifeView[];
+  readonly seen: readonly {
+    readonly jobId: string;
+    readonly tag: string;
+    readonly came: string;
+    readonly worked: readonly Operation[];
+    readonly edge: { readonly came: 'A' | 'B' | null; readonly went: 'A' | 'B' | null } | null;
+  }[];
+  readonly today: string;
+}

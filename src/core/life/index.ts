@@ -1,0 +1,8 @@
+/** The life of a piece: what wears on it, which piece it is, its line of wear, and when it reaches a limit. */
+export * from './marks';
+export * from './wear';
+export * from './visit';
+export * from './pieces';
+export * from './line';
+export * from './forecast';
+export * from './life';

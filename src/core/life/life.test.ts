@@ -1,0 +1,192 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { DEFAULTS } from '../limits';
+import { PARTS, type Part } from '../reading';
+import { firstReached, lifeOf } from './life';
+import { namedBy, piecesOf, type Piece, type Visit } from './pieces';
+import type { VisitFacts } from './visit';
+
+const NOTHING: VisitFacts = {
+  brought: [],
+  renewed: [],
+  sameBar: null,
+  hoursPerWeek: null,
+  marks: {},
+  worked: {},
+  edge: { came: null, went: null },
+  came: {},
+  went: {},
+};
+
+const day = (days: number): string => new Date(Date.UTC(2024, 0, 1 + days)).toISOString();
+
+/** Jobs of a saw, a hundred days apart, each out after one. */
+const visits = (...facts: readonly Partial<VisitFacts>[]): readonly Visit[] =>
+  facts.map((each, i) => ({
+    jobId: `job-${i}`,
+    tag: `L-${i}`,
+    came: day(100 * i),
+    went: day(100 * i + 1),
+    facts: { ...NOTHING, ...each },
+  }));
+
+const bar = (value: number, more: Partial<VisitFacts> = {}): Partial<VisitFacts> => ({
+  brought: ['bar'],
+  came: { 'bar.depth': { value, u: 0.05 } },
+  ...more,
+});
+
+const of = (part: Part, pieces: readonly Piece[]) => pieces.filter((piece) => piece.part === part);
+
+describe('pieces', () => {
+  it('stay the same as long as nothing says otherwise', () => {
+    const [only, ...others] = piecesOf(visits(bar(9), bar(8.7), bar(8.75)));
+    expect(others).toEqual([]);
+    expect(only).toMatchObject({ id: 'bar.found.job-0', ended: null });
+    expect(only!.seen.map(({ visit }) => visit.tag)).toEqual(['L-0', 'L-1', 'L-2']);
+  });
+
+  it('are others where a bar is said to be another, and its nose with it', () => {
+    const came = { brought: ['bar', 'nose'] as Part[] };
+    const pieces = piecesOf(visits(came, { ...came, sameBar: false }, { ...came, sameBar: true }));
+    expect(pieces.map(({ part, ended }) => [part, ended?.how ?? null])).toEqual(
+      expect.arrayContaining([
+        ['bar', 'gone'],
+        ['bar', null],
+        ['nose', 'gone'],
+        ['nose', null],
+      ]),
+    );
+    expect(pieces).toHaveLength(4);
+  });
+
+  it('are others where what only wears came back better than it went, by more than doubt allows', () => {
+    const [first, second] = piecesOf(visits(bar(7), bar(7.2), bar(8)));
+    expect(first!.seen).toHaveLength(2);
+    expect(first!.ended).toMatchObject({
+      how: 'gone',
+      because: { code: 'better', wear: 'bar.depth', was: 7.2, is: 8 },
+    });
+    expect(second!.began).toMatchObject({ how: 'found', jobId: 'job-2' });
+  });
+
+  it('are measured against what work left', () => {
+    const dressed = bar(8, { went: { 'bar.depth': { value: 7.5, u: 0.05 } }, worked: { bar: ['dress-rails'] } });
+    expect(of('bar', piecesOf(visits(dressed, bar(7.45))))).toHaveLength(1);
+    expect(of('bar', piecesOf(visits(dressed, bar(8))))).toHaveLength(2);
+  });
+
+  it('are others where a mark differs that both times was known', () => {
+    const chain = (driveLinks?: number): Partial<VisitFacts> => ({
+      brought: ['chain'],
+      marks: { chain: driveLinks === undefined ? {} : { driveLinks } },
+    });
+    expect(piecesOf(visits(chain(72), chain(), chain(72)))).toHaveLength(1);
+    expect(piecesOf(visits(chain(72), chain(), chain(66)))[1]!.began).toMatchObject({
+      because: { code: 'marks', mark: 'driveLinks', was: '72', is: '66' },
+    });
+  });
+
+  it('go on new when the job goes out, whether or not it was measured before, and a bar brings its nose', () => {
+    const renewed = bar(6, { renewed: ['bar', 'nose', 'chain'] });
+    const pieces = piecesOf(visits(renewed, bar(9.4)));
+    expect(pieces.map(({ id, ended }) => [id, ended?.how ?? null])).toEqual(
+      [
+        ['bar.found.job-0', 'replaced'],
+        ['bar.fitted.job-0', null],
+        ['nose.fitted.job-0', null],
+        ['chain.fitted.job-0', null],
+      ].toSorted(([one], [other]) => PARTS.indexOf(namedBy(one!)!.part) - PARTS.indexOf(namedBy(other!)!.part)),
+    );
+    expect(pieces.find(({ id }) => id === 'bar.fitted.job-0')!.seen).toHaveLength(1);
+  });
+
+  it('of a job that has not gone stay on', () => {
+    const [visit] = visits(bar(6, { renewed: ['bar'] }));
+    expect(piecesOf([{ ...visit!, went: null }])).toHaveLength(1);
+  });
+
+  it('lose and double no look, overlap nowhere, and one of a part at most is on the saw', () => {
+    const value = fc.record({ value: fc.double({ min: 4, max: 10, noNaN: true }), u: fc.constant(0.05) });
+    const facts = fc.record({
+      brought: fc.subarray([...PARTS]),
+      renewed: fc.subarray([...PARTS]),
+      sameBar: fc.constantFrom(null, true, false),
+      came: fc.record({ 'bar.depth': value, 'chain.cutter': value }, { requiredKeys: [] }),
+      went: fc.record({ 'bar.depth': value }, { requiredKeys: [] }),
+      marks: fc.record({ chain: fc.record({ driveLinks: fc.constantFrom(66, 72) }) }, { requiredKeys: [] }),
+    });
+    fc.assert(
+      fc.property(fc.array(facts, { maxLength: 8 }), (all) => {
+        const past = visits(...all);
+        const pieces = piecesOf(past);
+        expect(new Set(pieces.map(({ id }) => id)).size).toBe(pieces.length);
+        for (const part of PARTS) {
+          const its = of(part, pieces);
+          const seen = its.flatMap((piece) => piece.seen.map(({ visit }) => visit.jobId));
+          expect(seen).toEqual(past.filter((visit) => visit.facts.brought.includes(part)).map(({ jobId }) => jobId));
+          expect(its.slice(0, -1).every(({ ended }) => ended !== null)).toBe(true);
+          its.slice(1).forEach((piece, i) => expect(piece.began.at >= its[i]!.ended!.at).toBe(true));
+        }
+      }),
+      { seed: 2901, numRuns: 300 },
+    );
+  });
+
+  it('are named by their job and part', () => {
+    expect(namedBy('bar.found.a.b')).toEqual({ part: 'bar', jobId: 'a.b' });
+    for (const none of ['', 'bar', 'bar.lost.x', 'wheel.found.x', 'bar.found.']) expect(namedBy(none)).toBeNull();
+  });
+});
+
+describe('lives', () => {
+  const told = { hoursPerWeek: 7, marks: { bar: { pitch: '325' } } } as const;
+  const life = (...facts: readonly Partial<VisitFacts>[]) => lifeOf(piecesOf(visits(...facts))[0]!, DEFAULTS);
+
+  it('run by the hours a week that somebody told, while the saw is not in the shop', () => {
+    const { hours, use, isTold } = life(bar(9, told), bar(8.5, told));
+    // 99 days from going out to coming back, an hour a day.
+    expect(hours.value).toBeCloseTo(99, 6);
+    expect(hours.u).toBeCloseTo(99 * 0.15, 6);
+    expect([use.hoursPerWeek, isTold]).toEqual([7, true]);
+  });
+
+  it('run as saws usually do where nobody told, and say so', () => {
+    const { use, isTold, hours } = life(bar(9), bar(8.5));
+    expect(isTold).toBe(false);
+    expect(use).toEqual({ hoursPerWeek: 5, u: 2.5 });
+    expect(hours.u / hours.value).toBeCloseTo(0.5, 6);
+  });
+
+  it('end by the limit in force, as far as the pitch tells it', () => {
+    const [depth] = life(bar(9, told), bar(8.5, told)).wears;
+    expect(depth!.limit).toBe(DEFAULTS['bar.depth.325'].value);
+    const [open] = life(bar(9), bar(8.5)).wears;
+    expect(open).toMatchObject({ limit: null, reach: null, days: null });
+  });
+
+  it('go on from where work left them', () => {
+    const dressed = bar(8.5, { ...told, went: { 'bar.depth': { value: 8.1, u: 0.04 } } });
+    const [depth] = life(bar(9, told), dressed).wears;
+    expect(depth!.line.now).toEqual({ value: 8.1, u: 0.04 });
+    expect(depth!.points.map(({ after }) => after)).toEqual([false, false, true]);
+    const [untouched] = life(bar(9, told), bar(8.5, told)).wears;
+    expect(depth!.line.rate.value).toBeCloseTo(untouched!.line.rate.value, 12);
+    expect(depth!.reach!.middle!).toBeLessThan(untouched!.reach!.middle!);
+  });
+
+  it('count the time over a job that measured nothing of it', () => {
+    const unmeasured = { ...told, brought: ['bar'] as Part[] };
+    const [depth] = life(bar(9, told), unmeasured, bar(8.5, told)).wears;
+    expect(depth!.points.map(({ hours }) => Math.round(hours))).toEqual([0, 198]);
+  });
+
+  it('name what is reached first, and nothing where nothing was measured', () => {
+    const near = bar(6.1, {
+      ...told,
+      came: { 'bar.depth': { value: 6.1, u: 0.05 }, 'bar.play': { value: 0.1, u: 0.02 } },
+    });
+    expect(firstReached(life(near))!.wear).toBe('bar.depth');
+    expect(firstReached(life({ brought: ['bar'] }))).toBeNull();
+  });
+});

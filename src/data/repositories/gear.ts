@@ -1,0 +1,105 @@
+import { asc, count, desc, eq, inArray, isNotNull, sql } from 'drizzle-orm';
+import { customer, handOver, job, saw } from '../schema';
+import type { Queryable } from '../store';
+import type { CustomerRecord, SawRecord } from './jobs';
+import { ftsQuery } from './stock';
+
+/** Jobs that are gone through to find the saws that were in the shop last. */
+const JOBS_BACK = 200;
+
+/** Ids of the saws that were in the shop last, the last first. */
+export async function lastSaws(db: Queryable, limit: number): Promise<readonly string[]> {
+  const jobs = await db
+    .select({ sawId: job.sawId })
+    .from(job)
+    .where(isNotNull(job.sawId))
+    .orderBy(desc(sql`${job}.rowid`))
+    .limit(JOBS_BACK);
+  return [...new Set(jobs.map(({ sawId }) => sawId!))].slice(0, limit);
+}
+
+const SAW = {
+  id: saw.id,
+  customerId: saw.customerId,
+  label: saw.label,
+  tag: saw.tag,
+  mount: saw.mount,
+  maxRpm: saw.maxRpm,
+};
+
+/** Saws with whose they are, in the order of their ids as given. */
+export async function sawsById(
+  db: Queryable,
+  ids: readonly string[],
+): Promise<readonly { readonly saw: SawRecord; readonly customer: CustomerRecord }[]> {
+  if (ids.length === 0) return [];
+  const rows = await db
+    .select({ saw: SAW, customer: { id: customer.id, name: customer.name, contact: customer.contact } })
+    .from(saw)
+    .innerJoin(customer, eq(saw.customerId, customer.id))
+    .where(inArray(saw.id, [...ids]));
+  return ids.flatMap((id) => rows.find((row) => row.saw.id === id) ?? []);
+}
+
+/** One page of a customer's saws, by their names. */
+export async function sawsOfCustomer(
+  db: Queryable,
+  customerId: string,
+  page: { readonly limit: number; readonly offset: number },
+): Promise<readonly SawRecord[]> {
+  return db
+    .select(SAW)
+    .from(saw)
+    .where(eq(saw.customerId, customerId))
+    .orderBy(asc(saw.label), asc(saw.tag), asc(saw.id))
+    .limit(page.limit)
+    .offset(page.offset);
+}
+
+export async function countSawsOf(db: Queryable, customerId: string): Promise<number> {
+  const [row] = await db.select({ all: count() }).from(saw).where(eq(saw.customerId, customerId));
+  return row?.all ?? 0;
+}
+
+/** Customers whose name begins with the words typed. */
+export async function findCustomers(db: Queryable, text: string, limit: number): Promise<readonly CustomerRecord[]> {
+  const query = ftsQuery(text);
+  if (!query) return [];
+  const refs = await db.all<{ ref: string }>(
+    sql`SELECT ref FROM search WHERE search MATCH ${`{title} : (${query})`} AND kind = 'customer' LIMIT ${limit}`,
+  );
+  if (refs.length === 0) return [];
+  return db
+    .select({ id: customer.id, name: customer.name, contact: customer.contact })
+    .from(customer)
+    .where(
+      inArray(
+        customer.id,
+        refs.map(({ ref }) => ref),
+      ),
+    )
+    .orderBy(asc(customer.name));
+}
+
+/** What a hand-over says of the parts that went on. */
+export interface Gone {
+  readonly at: string;
+  readonly fitted: readonly { readonly sku: string; readonly name: string }[];
+}
+
+/** When jobs were handed over last, and which parts went on then. */
+export async function goneOf(db: Queryable, jobIds: readonly string[]): Promise<ReadonlyMap<string, Gone>> {
+  if (jobIds.length === 0) return new Map();
+  const rows = await db
+    .select({
+      jobId: handOver.jobId,
+      at: handOver.at,
+      fitted: sql<string | null>`json_extract(${handOver.document}, '$.fitted')`,
+    })
+    .from(handOver)
+    .where(inArray(handOver.jobId, [...jobIds]))
+    .orderBy(sql`${handOver}.rowid`);
+  return new Map(
+    rows.map(({ jobId, at, fitted }) => [jobId, { at, fitted: JSON.parse(fitted ?? '[]') as Gone['fitted'] }]),
+  );
+}

@@ -1,0 +1,44 @@
+import type { NumbersView, SawView } from '../../contract';
+import { marksText } from '../../wording';
+import * as texts from '#language/screens/gear';
+
+/** What is ordered for a saw: its numbers, its sprocket, and the chains of the list that answer them. */
+export function NumbersOf({ saw, numbers }: { saw: SawView; numbers: NumbersView }) {
+  const { marks, sprocket, chains } = numbers;
+  const hasAll = marks.pitch && marks.gauge && marks.driveLinks !== undefined;
+  const rows = [
+    [texts.chain, marksText(marks)],
+    [texts.sprocket, marksText(sprocket)],
+  ] as const;
+  return (
+    <dl className="grid grid-cols-[max-content_1fr] gap-x-3 text-sm">
+      {rows.map(([name, text]) => (
+        <div key={name} className="contents">
+          <dt className="text-ink-soft">{name}</dt>
+          <dd className="figures">{text === '' ? texts.notKnownYet : text}</dd>
+        </div>
+      ))}
+      {saw.mount && (
+        <div className="contents">
+          <dt className="text-ink-soft">{texts.bar}</dt>
+          <dd className="figures">{texts.mount(saw.mount)}</dd>
+        </div>
+      )}
+      {hasAll && (
+        <div className="contents">
+          <dt className="text-ink-soft">{texts.toOrder}</dt>
+          <dd>
+            {chains.length === 0
+              ? texts.noChainOnTheList
+              : chains.map(({ sku, quantity }) => (
+                  <span key={sku} className="block">
+                    <span className="figures font-semibold">{sku}</span>{' '}
+                    <span className="no-print text-ink-soft">{texts.onTheShelf(quantity)}</span>
+                  </span>
+                ))}
+          </dd>
+        </div>
+      )}
+    </dl>
+  );
+}

@@ -1,0 +1,4 @@
+/** Gear: saws with what is on them, customers with their saws, pieces with their lives. */
+export { customerGear, gearView } from './gear';
+export { sawGearView } from './saw';
+export { pieceView } from './piece';

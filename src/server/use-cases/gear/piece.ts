@@ -1,0 +1,77 @@
+import { addDays } from 'date-fns';
+import { byDay, lineAt, namedBy, type PieceLife, type WearLife } from '../../../core/life';
+import { findJob, sawsById } from '../../../data/repositories';
+import type { PieceView, WearLifeView } from '../../../contract';
+import { calendarDay } from '../../../wording';
+import type { Context } from '../../context';
+import { notFound } from '../../refusal';
+import { shopAndRules } from '../shop';
+import { linesOf, reachView, sawView } from './lines';
+import { pastsOf } from './past';
+
+/** The band holds what comes eight times in ten. */
+const EIGHT_IN_TEN = 1.2815515655446004;
+/** What is foreseen is drawn at so many days after the last look. */
+const STEPS = 12;
+/** It is drawn until the limit is likely reached, between these, days. */
+const LEAST_AHEAD = 90;
+const MOST_AHEAD = 1095;
+
+function aheadOf({ points, line, days }: WearLife, use: PieceLife['use'], timeZone: string): WearLifeView['ahead'] {
+  const perDay = byDay(line, use);
+  const last = new Date(points.at(-1)!.at);
+  const far = Math.min(MOST_AHEAD, Math.max(LEAST_AHEAD, (days?.until ?? MOST_AHEAD) * 1.1));
+  return Array.from({ length: STEPS + 1 }, (_, i) => {
+    const ahead = (far * i) / STEPS;
+    const { value, u } = lineAt(perDay, ahead);
+    return {
+      day: calendarDay(addDays(last, ahead), timeZone),
+      value,
+      low: value - EIGHT_IN_TEN * u,
+      high: value + EIGHT_IN_TEN * u,
+    };
+  });
+}
+
+function wearView(life: WearLife, use: PieceLife['use'], isOn: boolean, timeZone: string): WearLifeView {
+  return {
+    wear: life.wear,
+    points: life.points.map(({ at, ...point }) => ({ ...point, day: calendarDay(new Date(at), timeZone) })),
+    limit: life.limit,
+    rate: life.line.rate,
+    usual: life.usual,
+    reach: isOn ? reachView(life, timeZone) : null,
+    ahead: isOn ? aheadOf(life, use, timeZone) : [],
+  };
+}
+
+/** A piece with its life: what was measured of it from job to job, and when its limits are reached. */
+export async function pieceView(context: Context, id: string): Promise<PieceView> {
+  const { db } = context.store;
+  const named = namedBy(id);
+  const job = named && (await findJob(db, named.jobId));
+  const [found] = job?.saw ? await sawsById(db, [job.saw.id]) : [];
+  if (!found) throw notFound('piece');
+  const { shop, rules } = await shopAndRules(context);
+  const past = (await pastsOf(context, [found.saw.id], rules)).get(found.saw.id)!;
+  const its = (await linesOf(db, past, rules.limits, shop.timeZone)).find(({ line }) => line.id === id);
+  if (!its) throw notFound('piece');
+  const { line, life } = its;
+  const { seen, part } = life.piece;
+  return {
+    shop,
+    customer: found.customer,
+    saw: sawView(found.saw),
+    piece: line,
+    use: { ...life.use, isTold: life.isTold },
+    wears: life.wears.map((each) => wearView(each, life.use, line.ended === null, shop.timeZone)),
+    seen: seen.map(({ visit, worked }) => ({
+      jobId: visit.jobId,
+      tag: visit.tag,
+      came: visit.came,
+      worked,
+      edge: part === 'bar' ? visit.facts.edge : null,
+    })),
+    today: calendarDay(context.now(), shop.timeZone),
+  };
+}

@@ -1,0 +1,42 @@
+import { PARTS } from '../../../core/reading';
+import type { VisitFacts } from '../../../core/life';
+import { sawsById } from '../../../data/repositories';
+import type { GearVisit, SawGearView } from '../../../contract';
+import { calendarDay } from '../../../wording';
+import type { Context } from '../../context';
+import { notFound } from '../../refusal';
+import { shopAndRules } from '../shop';
+import { linesOf, sawGear } from './lines';
+import { MOST_VISITS, pastsOf } from './past';
+
+const workedOn = ({ worked }: VisitFacts): GearVisit['worked'] =>
+  PARTS.flatMap((part) => (worked[part] ? [{ part, operations: worked[part] }] : []));
+
+/** A saw: what is on it, what was on it, and the jobs that it came with. */
+export async function sawGearView(context: Context, id: string): Promise<SawGearView> {
+  const { db } = context.store;
+  const [found] = await sawsById(db, [id]);
+  if (!found) throw notFound('saw');
+  const { shop, rules } = await shopAndRules(context);
+  const past = (await pastsOf(context, [id], rules)).get(id)!;
+  const lines = (await linesOf(db, past, rules.limits, shop.timeZone)).map(({ line }) => line);
+  const jobs = past.jobs.map(({ id: jobId, tag, state, createdAt, complaint }, i): GearVisit => ({
+    jobId,
+    tag,
+    state,
+    came: createdAt,
+    went: past.visits[i]!.went,
+    complaint,
+    worked: workedOn(past.visits[i]!.facts),
+    renewed: past.visits[i]!.facts.renewed,
+  }));
+  return {
+    ...(await sawGear(db, found.saw, past, lines)),
+    shop,
+    customer: found.customer,
+    past: lines.filter(({ ended }) => ended !== null).toReversed(),
+    jobs: jobs.toReversed(),
+    isCut: jobs.length >= MOST_VISITS,
+    today: calendarDay(context.now(), shop.timeZone),
+  };
+}

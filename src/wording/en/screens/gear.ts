@@ -1,0 +1,83 @@
+import { plural } from '../plural';
+
+// GearPage
+export const gear = 'Gear';
+export const findASaw = 'A saw, its tag, or whose it is';
+export const find = 'Find';
+export const lastInTheShop = 'Last in the shop';
+export const found = (count: number): string => plural(count, { one: '# saw', other: '# saws' });
+export const customers = 'Customers';
+export const noSawAnswers = 'No saw answers that';
+export const noSawsYet = 'No saw has been here yet';
+export const sawsComeWithJobs = 'A saw is known from the first job that it comes with.';
+export const showTheLast = 'Show those that were here last';
+
+// SawRows
+export const saw = 'Saw';
+export const numbers = 'Numbers';
+export const firstDue = 'Reaches its limit first';
+export const lastJob = 'Last job';
+export const notKnownYet = 'not known yet';
+export const nothingToForesee = 'nothing measured to foresee by';
+
+// CustomerPage
+export const countOfSaws = (count: number): string => plural(count, { one: '# saw', other: '# saws' });
+export const jobsOfCustomer = 'Jobs of this customer';
+export const noSawOfThis = 'No saw of this customer is known';
+
+// NumbersOf
+export const bar = 'Bar';
+export const toOrder = 'To order';
+
+// SawPage
+export const heldToBeAnother = (why: string): string => `Held to be another than the one before: ${why}.`;
+export const onItNow = 'On it now';
+export const wasOnIt = 'Was on it';
+export const jobs = 'Jobs';
+export const mount = (mount: string): string => `mount ${mount}`;
+export const mostRpm = (rpm: number): string => `${rpm} rpm at most`;
+export const numbersForNextTime = 'The numbers for next time';
+export const chain = 'Chain';
+export const sprocket = 'Drive sprocket';
+export const onTheShelf = (count: number): string => `${count} on the shelf`;
+export const noChainOnTheList = 'No chain of the list has all three numbers.';
+export const since = (day: string): string => `since ${day}`;
+export const fromUntil = (from: string, until: string): string => `${from} to ${until}`;
+export const fittedNew = 'fitted new';
+export const foundOnIt = 'found on it';
+export const looks = (count: number): string => plural(count, { one: 'looked at once', other: 'looked at # times' });
+export const aboutHours = (hours: string, u: string): string => `about ${hours} running hours ± ${u}`;
+export const noLookYet = 'not measured since it went on';
+export const earlierJobsAreThere = 'Earlier jobs are in the store; these are the newest.';
+export const wentOnNew = (parts: string): string => `new: ${parts}`;
+export const nothingDone = 'nothing done to its parts';
+export const stillHere = 'still here';
+export const wentOut = (day: string): string => `went out ${day}`;
+
+// PiecePage
+export const fromItsLastLook = (hours: string): string => `That is ${hours} from its last look.`;
+export const measuredTimes = (count: number): string =>
+  plural(count, { one: 'Measured once.', other: 'Measured # times.' });
+export const measuredOf = (what: string): string => `Measured: ${what}`;
+export const notOnItAnyMore = 'Not on the saw any more.';
+export const hoursTold = (hours: string): string => `The saw runs ${hours} hours a week, as told.`;
+export const hoursThought = (hours: string): string =>
+  `Nobody said how much the saw runs: it is thought to run ${hours} hours a week. Say so at its next job.`;
+export const nothingMeasured = 'Nothing of it was measured yet';
+export const measuredAtItsNextJob = 'What its next job measures begins its life here.';
+export const day = 'Day';
+export const hours = 'Hours';
+export const value = 'Value';
+export const job = 'Job';
+export const noLimit = 'No limit can be told: it hangs on the pitch, which is not settled.';
+export const isStraightLine =
+  'A straight line through what was measured as it came, with the doubt of readings and hours; it leans on the shop’s figures, the more the fewer looks there are. Work that was done is part of the wear.';
+export const adviceNotCertificate = 'A forecast is for planning. What is measured at the bench decides.';
+export const edgeDown = (came: string, went: string): string => `edge down: came ${came}, went ${went}`;
+
+// LifeChart
+export const lifeChart = (said: string): string => `Plot. ${said}`;
+export const limit = 'limit';
+export const asItCame = 'as it came';
+export const afterWork = 'measured after work';
+export const foreseen = 'foreseen, eight times in ten within the band';
