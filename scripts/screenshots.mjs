@@ -35,6 +35,13 @@ async function measureAgain(page) {
   await page.getByRole('region', { name: 'Before and after' }).scrollIntoViewIfNeeded();
 }
 
+/** Opens the bar of the saw that is shown. */
+async function openBar(page) {
+  await page.getByRole('link', { name: 'Bar', exact: true }).click();
+  await page.waitForURL('**/gear/pieces/**');
+  await page.getByRole('img', { name: /^Plot/ }).first().waitFor();
+}
+
 /** Pictures that are named are retaken; all where none is. */
 const WANTED = process.argv.slice(2);
 
@@ -72,7 +79,6 @@ const PICTURES = [
   },
   { name: 'chain', job: 'L-0427', step: 'chain' },
   { name: 'why', job: 'L-0427', step: 'why' },
-  { name: 'rework', job: 'L-0417', step: 'rework' },
   { name: 'decide', job: 'L-0418', step: 'decide' },
   {
     name: 'plans',
@@ -85,7 +91,8 @@ const PICTURES = [
   },
   { name: 'order', job: 'L-0423', step: 'order' },
   { name: 'stock', address: '/stock?kind=chain' },
-  { name: 'refit', job: 'L-0415', step: 'refit' },
+  { name: 'gear', address: '/gear' },
+  { name: 'piece', address: '/gear/saws/s-brask-66', prepare: openBar },
   { name: 'prove', job: 'L-0415', step: 'prove' },
   { name: 'hand-over', job: 'L-0407', step: 'hand-over' },
   // Last of its job: it changes the bar.

@@ -339,6 +339,7 @@ const TAKES: readonly (readonly [string, string, z.ZodType])[] = [
 const ASKED = [
   '/',
   '/stock',
+  '/gear',
   '/shop',
   '/counter',
   '/api/search',

@@ -51,6 +51,10 @@ const PLACES = [
   '/counter',
   '/stock',
   '/stock?q=nothing-of-the-kind',
+  '/gear',
+  '/gear?q=nothing-of-the-kind',
+  '/gear/customers/c-towpath',
+  '/gear/saws/s-brask-66',
   '/shop',
 ];
 const PAPERS = ['customer', 'slip', 'tag', 'work-card', 'condemned'];
@@ -194,6 +198,13 @@ test.describe('in a made-up language', () => {
     for (const address of PLACES) await lookThrough(page, server.address + address);
     await page.goto(`${server.address}/nowhere`);
     await look(page, 'an address that leads nowhere');
+  });
+
+  test('a piece tells its life in that language', async ({ page }) => {
+    await visit(page, `${server.address}/gear/saws/s-brask-66`);
+    const pieces = await page.locator('main a[href^="/gear/pieces/"]').all();
+    const addresses = await Promise.all(pieces.map((piece) => piece.getAttribute('href')));
+    for (const address of [addresses[0], addresses[1], addresses[3]]) await lookThrough(page, server.address + address);
   });
 
   test('a caller is answered in that language', async ({ page }) => {

@@ -127,7 +127,16 @@ test('on a phone nothing that is pressed is lower than a gloved fingertip, whate
   await page.setViewportSize(PHONE);
   await openJob(page, 'L-0427', 'take-in');
   const job = new URL(page.url()).pathname;
-  const pages = [...STEPS.map((step) => `${job}?step=${step}`), '/', '/counter', '/stock', '/shop', '/shop?view=codes'];
+  const pages = [
+    ...STEPS.map((step) => `${job}?step=${step}`),
+    '/',
+    '/counter',
+    '/stock',
+    '/gear',
+    '/gear/saws/s-brask-66',
+    '/shop',
+    '/shop?view=codes',
+  ];
   for (const address of pages) {
     await visit(page, address);
     const low = await page.evaluate((least) => {

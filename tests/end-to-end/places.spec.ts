@@ -15,6 +15,8 @@ for (const bench of ['light', 'dark'] as const) {
       '/?waits=to-measure',
       '/stock',
       '/stock?q=nothing-of-the-kind',
+      '/gear',
+      '/gear/saws/s-brask-66',
       '/shop',
       '/shop?view=about',
       '/shop?view=codes',
@@ -48,7 +50,8 @@ test('no view asks for anything from outside or breaks its own policy', async ({
   page.on('console', (message) => message.type() === 'error' && trouble.push(message.text()));
   page.on('pageerror', (error) => trouble.push(error.message));
   page.on('request', (request) => !request.url().startsWith('http://127.0.0.1') && trouble.push(request.url()));
-  for (const address of ['/', '/counter', '/stock', '/shop']) await page.goto(address, { waitUntil: 'networkidle' });
+  for (const address of ['/', '/counter', '/stock', '/gear', '/shop'])
+    await page.goto(address, { waitUntil: 'networkidle' });
   const href = await openJob(page, 'L-0423', 'order');
   await page.waitForLoadState('networkidle');
   await page.goto(`${href}/slip`, { waitUntil: 'networkidle' });

@@ -78,12 +78,7 @@ describe('a new chain', () => {
     const id = await jobOf(context, 'L-0423');
     const skus = await signPlan(context, id, ({ chain, bar }) => chain === 'replace' && bar === 'keep');
     for (const sku of skus)
-      await actOnPart(
-        context,
-        id,
-        { id: context.newId(), by: 'Ines', act: 'take', sku },
-        'http://127.0.0.1:9',
-      );
+      await actOnPart(context, id, { id: context.newId(), by: 'Ines', act: 'take', sku }, 'http://127.0.0.1:9');
     const { revision } = await handOverView(context, id);
     await handOverJob(context, id, { by: 'Ines', revision, nextVisit: null, note: 'so' }, GIVING);
     const chains = async () => {

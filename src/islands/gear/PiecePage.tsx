@@ -181,7 +181,7 @@ function Points({ wear, write }: { wear: WearLifeView; write: (value: number) =>
               </td>
               <td className="py-1">
                 <a
-                  className="figures underline max-md:inline-grid max-md:min-h-11 max-md:content-center"
+                  className="figures underline max-md:inline-grid max-md:min-h-[44px] max-md:content-center"
                   href={`/jobs/${jobId}`}
                 >
                   {tag}

@@ -50,7 +50,7 @@ export function SawRows({ saws, today }: SawRowsProps) {
               </a>
               {customer && (
                 <a
-                  className="block truncate text-sm text-ink-soft underline max-md:min-h-11"
+                  className="block truncate text-sm text-ink-soft underline max-md:grid max-md:min-h-[44px] max-md:content-center"
                   href={`/gear/customers/${customer.id}`}
                 >
                   {customer.name}
@@ -65,7 +65,7 @@ export function SawRows({ saws, today }: SawRowsProps) {
               {last && (
                 <>
                   <a
-                    className="figures underline max-md:inline-grid max-md:min-h-11 max-md:content-center"
+                    className="figures underline max-md:inline-grid max-md:min-h-[44px] max-md:content-center"
                     href={`/jobs/${last.jobId}`}
                   >
                     {last.tag}
