@@ -1,4 +1,4 @@
-import type { Beginning, Ending, Marks, Reach, WearId, WornValue } from '../core/life';
+import type { Beginning, Custom, Ending, Marks, Reach, WearId, WornValue } from '../core/life';
 import type { Part } from '../core/reading';
 import type { Operation } from '../core/sheet';
 import type { JobRow, ShopView } from './views';
@@ -84,11 +84,22 @@ export interface GearView {
   readonly today: string;
 }
 
+/** What is due of a customer's saws: by a forecast, with its days, or by custom, at the next job. */
+export interface DueGear {
+  readonly saw: SawView;
+  readonly piece: string;
+  readonly part: Part;
+  readonly because:
+    { readonly code: 'limit'; readonly reach: FirstLimitView } | { readonly code: 'custom'; readonly custom: Custom };
+}
+
 /** A customer with their saws. */
 export interface CustomerGearView {
   readonly shop: ShopView;
   readonly customer: WhoseView;
   readonly saws: readonly SawGear[];
+  /** What is due within a year, the soonest first. */
+  readonly due: readonly DueGear[];
   readonly total: number;
   readonly page: number;
   readonly pages: number;

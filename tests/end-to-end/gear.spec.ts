@@ -1,3 +1,4 @@
+import { readFile } from 'node:fs/promises';
 import { expect, test } from './bench';
 import { axeFindsNothing } from './axe';
 import { openJob, ready, visit } from './keyboard';
@@ -62,6 +63,24 @@ test('a customer’s card is printed with the numbers of each saw, and nothing e
   await expect(cards).toHaveCount(count);
   await expect(cards.filter({ hasText: 'Brask 66' })).toContainText('LD-3250-72');
   expect((await page.pdf()).length).toBeGreaterThan(1000);
+});
+
+test('what is due of a fleet is taken into a calendar and into a list', async ({ page }) => {
+  await visit(page, '/gear/customers/c-towpath');
+  const due = page.getByRole('region', { name: 'Due within a year' });
+  const count = await due.getByRole('listitem').count();
+  expect(count).toBeGreaterThan(5);
+  const saved = async (name: string) => {
+    const [download] = await Promise.all([page.waitForEvent('download'), due.getByRole('link', { name }).click()]);
+    return { name: download.suggestedFilename(), text: await readFile(await download.path(), 'utf8') };
+  };
+  const calendar = await saved('Into a calendar');
+  expect(calendar.name).toBe('Towpath-crew.due.ics');
+  expect(calendar.text.match(/BEGIN:VEVENT/g)).toHaveLength(count);
+  const list = await saved('As CSV');
+  expect(list.text.trim().split('\n')).toHaveLength(count + 1);
+  await due.getByRole('link', { name: /Bar.*Brask 66/ }).click();
+  await page.waitForURL('**/gear/pieces/bar.found.*');
 });
 
 for (const [what, size] of [

@@ -1,10 +1,19 @@
+import Papa from 'papaparse';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { customerGear, gearView, pieceView, sawGearView } from '../../src/server/use-cases/gear';
+import {
+  customerGear,
+  dueAsCalendar,
+  dueAsCsv,
+  gearView,
+  pieceView,
+  sawGearView,
+} from '../../src/server/use-cases/gear';
 import { handOverView } from '../../src/server/use-cases/hand-over';
 import { handOverJob } from '../../src/server/use-cases/handing-over';
 import { actOnPart } from '../../src/server/use-cases/job-parts';
 import { changeLimit } from '../../src/server/use-cases/shop';
 import { reopen } from '../../src/server/use-cases/sign-off';
+import { partName } from '../../src/wording';
 import { demoContext, testContext, type TestContext } from '../support/context';
 import { jobOf, signPlan } from '../support/signing';
 
@@ -137,5 +146,33 @@ describe('gear', () => {
     const empty = testContext();
     expect(await gearView(empty, '')).toMatchObject({ saws: [], customers: [] });
     await empty.done();
+  });
+});
+
+describe('what is due of a fleet', () => {
+  it('is told within a year, the soonest first, each with its piece', async () => {
+    const { due, today } = await customerGear(context, 'c-towpath', null);
+    expect(due.length).toBeGreaterThan(5);
+    const days = due.flatMap(({ because }) => (because.code === 'limit' ? [because.reach.on.middle!] : []));
+    const late = days.filter((day) => day < today);
+    expect(days.slice(late.length)).toEqual(days.slice(late.length).toSorted());
+    for (const { piece } of due) expect((await pieceView(context, piece)).piece.ended).toBeNull();
+  });
+
+  it('goes out as CSV and comes back the same, and as a calendar with a day each', async () => {
+    const { due } = await customerGear(context, 'c-towpath', null);
+    const { file } = await dueAsCsv(context, 'c-towpath');
+    const { data, errors } = Papa.parse<Record<string, string>>(file, { header: true, skipEmptyLines: true });
+    expect(errors).toEqual([]);
+    expect(data.map(({ saw, part }) => [saw, part])).toEqual(due.map(({ saw, part }) => [saw.label, partName[part]]));
+    const limits = due.flatMap(({ because }) => (because.code === 'limit' ? [because.reach] : []));
+    expect(data.filter(({ limit }) => limit !== '').map(({ likely, limit }) => [likely, Number(limit)])).toEqual(
+      limits.map(({ on, limit }) => [on.middle ?? '', limit]),
+    );
+    const { file: calendar } = await dueAsCalendar(context, 'c-towpath', 'http://127.0.0.1:4173');
+    expect(calendar.startsWith('BEGIN:VCALENDAR')).toBe(true);
+    expect(calendar.match(/BEGIN:VEVENT/g)).toHaveLength(due.length);
+    expect(new Set(calendar.match(/UID:.*/g))).toHaveProperty('size', due.length);
+    await expect(dueAsCsv(context, 'nobody')).rejects.toMatchObject(MISSING);
   });
 });

@@ -6,3 +6,4 @@ export * from './pieces';
 export * from './line';
 export * from './forecast';
 export * from './life';
+export * from './due';

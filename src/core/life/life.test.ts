@@ -2,6 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { DEFAULTS } from '../limits';
 import { PARTS, type Part } from '../reading';
+import { DEFAULT_SCHOOLS } from '../schools';
+import { customsOf } from './due';
 import { firstReached, lifeOf } from './life';
 import { namedBy, piecesOf, type Piece, type Visit } from './pieces';
 import type { VisitFacts } from './visit';
@@ -188,5 +190,37 @@ describe('lives', () => {
     });
     expect(firstReached(life(near))!.wear).toBe('bar.depth');
     expect(firstReached(life({ brought: ['bar'] }))).toBeNull();
+  });
+});
+
+describe('custom', () => {
+  const on = (more: Partial<VisitFacts> = {}): Partial<VisitFacts> => ({
+    brought: ['bar', 'chain', 'driveSprocket'],
+    ...more,
+  });
+  const newChain = on({ renewed: ['chain'] });
+  const turned = { edge: { came: 'A', went: 'B' } } as const;
+  const due = (...facts: readonly Partial<VisitFacts>[]) =>
+    customsOf(piecesOf(visits(...facts)), DEFAULTS, DEFAULT_SCHOOLS).map(({ piece, custom }) => [
+      piece.part,
+      custom.code,
+    ]);
+
+  it('changes a drive sprocket once more chains ran on it than it is said to carry, and counts anew on a new one', () => {
+    expect(due(newChain)).toEqual([]);
+    expect(due(newChain, newChain)).toEqual([['driveSprocket', 'chains']]);
+    expect(due(newChain, on({ renewed: ['chain', 'driveSprocket'] }))).toEqual([]);
+    expect(due(newChain, on({ renewed: ['chain', 'driveSprocket'] }), newChain, newChain)).toEqual([
+      ['driveSprocket', 'chains'],
+    ]);
+  });
+
+  it('turns a bar over with the chain, where somebody noted its edges and the school says so', () => {
+    expect(due(on(turned), on())).toEqual([]);
+    expect(due(on(turned), newChain, on())).toEqual([['bar', 'turn-over']]);
+    expect(due(on(turned), newChain, on(turned))).toEqual([]);
+    expect(due(on(), newChain, on())).toEqual([]);
+    const whenWorn = { ...DEFAULT_SCHOOLS, turnOver: 'when-worn' as const };
+    expect(customsOf(piecesOf(visits(on(turned), newChain)), DEFAULTS, whenWorn)).toEqual([]);
   });
 });

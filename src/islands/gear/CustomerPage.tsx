@@ -5,6 +5,7 @@ import { Pager } from '../../ui/parts/Pager';
 import { PrintBar } from '../../ui/parts/PrintBar';
 import { Frame } from '../frame/Frame';
 import type { Preferences } from '../frame/preferences';
+import { Due } from './Due';
 import { NumbersOf } from './NumbersOf';
 import { SawHeads, SawRows } from './SawRows';
 import * as texts from '#language/screens/gear';
@@ -17,7 +18,7 @@ interface CustomerPageProps {
 /** A customer's saws: what is due on screen; printed, the numbers of each as a card for the van and the store. */
 export function CustomerPage({ sent, preferences }: CustomerPageProps) {
   const view = useMemo(() => unpackView(sent), [sent]);
-  const { customer, saws, total, today, page, pages } = view;
+  const { customer, saws, due, total, today, page, pages } = view;
   return (
     <Frame shop={view.shop} preferences={preferences} place="gear">
       <PrintBar back="/gear" to={texts.gear}>
@@ -35,6 +36,7 @@ export function CustomerPage({ sent, preferences }: CustomerPageProps) {
             <SawHeads />
             <SawRows saws={saws} today={today} />
           </div>
+          <Due due={due} customerId={customer.id} today={today} isPart={pages > 1} />
           <section aria-labelledby="gear-numbers" className="mt-6">
             <h2 id="gear-numbers" className="mb-2 text-lg font-extrabold">
               {texts.numbersForNextTime}

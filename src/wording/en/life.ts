@@ -1,4 +1,4 @@
-import type { Ending, LifePoint, Marks, OtherBecause, Reach, WearId } from '../../core/life';
+import type { Custom, Ending, LifePoint, Marks, OtherBecause, Reach, WearId } from '../../core/life';
 import { WEARS } from '../../core/life';
 import type { Part } from '../../core/reading';
 import { familyLabel, gaugeLabel, kickbackClassWord, partName, sprocketKindWord } from './labels';
@@ -91,6 +91,16 @@ export function reachSentence({ wear, limit, hours, on }: ReachSaid, show: Show,
       ? `nine times in ten not before ${day(on.from ?? on.middle)}`
       : `eight times in ten between ${day(on.from ?? on.middle)} and ${day(on.until)}`;
   return `${what} is reached about ${day(on.middle)}, ${band}.`;
+}
+
+/** What custom says of a piece. */
+export function customText(custom: Custom, day: (iso: string) => string): string {
+  switch (custom.code) {
+    case 'chains':
+      return `${custom.chains} chains ran on it; custom changes it after ${custom.limit}.`;
+    case 'turn-over':
+      return `Turn it over: the chain was changed since it was turned on ${day(custom.since.slice(0, 10))}.`;
+  }
 }
 
 /** Hours that are left until the middle of a forecast. */

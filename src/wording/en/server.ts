@@ -192,3 +192,4 @@ export const dipIsLeft = (minutes: number): string => `The dip at ${minutes} mm 
 export const chain = 'Chain';
 export const allCutters = 'All cutters to';
 export const driveSprocket = 'Drive sprocket';
+export const gearDue = (customer: string): string => `Gear of ${customer}`;

@@ -9,12 +9,13 @@ import {
   sawsOfCustomer,
   type SawRecord,
 } from '../../../data/repositories';
-import type { CustomerGearView, GearView, SawGear } from '../../../contract';
+import type { CustomerGearView, DueGear, GearView, SawGear } from '../../../contract';
 import { calendarDay } from '../../../wording';
 import type { Context } from '../../context';
 import { paging } from '../../paging';
 import { notFound } from '../../refusal';
 import { shopAndRules } from '../shop';
+import { dueOf, inOrderOfDue } from './due';
 import { linesOf, sawGear } from './lines';
 import { pastsOf } from './past';
 
@@ -27,7 +28,7 @@ async function gearOf(
   saws: readonly SawRecord[],
   rules: Rules,
   timeZone: string,
-): Promise<readonly SawGear[]> {
+): Promise<readonly (SawGear & { readonly due: readonly DueGear[] })[]> {
   const { db } = context.store;
   const pasts = await pastsOf(
     context,
@@ -38,12 +39,13 @@ async function gearOf(
     saws.map(async (saw) => {
       const past = pasts.get(saw.id)!;
       const lines = await linesOf(db, past, rules.limits, timeZone);
-      return sawGear(
+      const gear = await sawGear(
         db,
         saw,
         past,
         lines.map(({ line }) => line),
       );
+      return { ...gear, due: dueOf(saw, lines, rules) };
     }),
   );
 }
@@ -67,7 +69,7 @@ export async function gearView(context: Context, asked: string): Promise<GearVie
   return {
     shop,
     asked: text,
-    saws: gear.map((each, i) => ({ ...each, customer: saws[i]!.customer })),
+    saws: gear.map(({ due: _due, ...each }, i) => ({ ...each, customer: saws[i]!.customer })),
     customers,
     today: calendarDay(context.now(), shop.timeZone),
   };
@@ -81,13 +83,19 @@ export async function customerGear(context: Context, id: string, asked: string |
   const [{ shop, rules }, total] = [await shopAndRules(context), await countSawsOf(db, id)];
   const { page, pages, limit, offset } = paging(asked, total, PAGE);
   const saws = await sawsOfCustomer(db, id, { limit, offset });
+  const today = calendarDay(context.now(), shop.timeZone);
+  const gear = await gearOf(context, saws, rules, shop.timeZone);
   return {
     shop,
     customer,
-    saws: await gearOf(context, saws, rules, shop.timeZone),
+    saws: gear.map(({ due: _due, ...each }) => each),
+    due: inOrderOfDue(
+      gear.flatMap(({ due }) => due),
+      today,
+    ),
     total,
     page,
     pages,
-    today: calendarDay(context.now(), shop.timeZone),
+    today,
   };
 }

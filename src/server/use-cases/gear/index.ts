@@ -2,3 +2,4 @@
 export { customerGear, gearView } from './gear';
 export { sawGearView } from './saw';
 export { pieceView } from './piece';
+export { dueAsCalendar, dueAsCsv } from './due-files';

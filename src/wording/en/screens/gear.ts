@@ -25,6 +25,13 @@ export const countOfSaws = (count: number): string => plural(count, { one: '# sa
 export const jobsOfCustomer = 'Jobs of this customer';
 export const noSawOfThis = 'No saw of this customer is known';
 
+// Due
+export const dueWithinAYear = 'Due within a year';
+export const nothingDue = 'Nothing of these saws is due within a year, as far as it was measured.';
+export const dueOfThisPage = 'Of the saws of this page. The list and the calendar hold those of all.';
+export const asCsv = 'As CSV';
+export const asCalendar = 'Into a calendar';
+
 // NumbersOf
 export const bar = 'Bar';
 export const toOrder = 'To order';
