@@ -189,6 +189,12 @@ const bar = async (address: string): Promise<string> => {
   return `${address}${hit!.href}?step=bar`;
 };
 
+/** The bar with three years behind it. */
+const piece = async (address: string): Promise<string> => {
+  const saw = await (await fetch(`${address}/gear/saws/s-brask-66`)).text();
+  return `${address}${/\/gear\/pieces\/bar\.[\w.-]+/.exec(saw)![0]}`;
+};
+
 /** Servers on stores in a folder of their own, stopped and gone once they are measured. */
 async function withServers(
   measure: (run: <T extends Answering>(start: Promise<T>) => Promise<T>, folder: string) => Promise<Measured[]>,
@@ -233,6 +239,11 @@ const pages = (): Promise<Measured[]> =>
         pair('Counter', '/counter'),
         pair('Stock', '/stock'),
         pair('Shop', '/shop'),
+        pair('Gear', '/gear'),
+        pair('Gear, searched', '/gear?q=TP-02'),
+        pair('Gear of a customer', '/gear/customers/c-garden'),
+        pair('A saw', '/gear/saws/s-brask-66'),
+        { name: 'A piece', small: await piece(small), large: await piece(large) },
       ],
       JOBS,
     );
@@ -241,6 +252,7 @@ const pages = (): Promise<Measured[]> =>
       await weight(largeBar, 'Job, at the bar', 200, 'bar'),
       await weight(`${large}/counter`, 'Counter', 105),
       await weight(`${large}/stock`, 'Stock', 105),
+      await weight(`${large}/gear`, 'Gear', 105),
       ...ratios,
       await counter(large),
       ...(await keystrokes(small, longSheet(KEYSTROKE_STATIONS))),

@@ -24,6 +24,8 @@ export interface FirstLimitView {
   readonly wear: WearId;
   readonly now: WornValue;
   readonly limit: number;
+  /** Measured once: how fast it wears is what the shop's figures say of such pieces. */
+  readonly isByFigures: boolean;
   /** Running hours from its last look. */
   readonly hours: Reach;
   /** Days, as ISO dates. */

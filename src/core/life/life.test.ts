@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { DEFAULTS } from '../limits';
+import { DEFAULTS, type LimitId } from '../limits';
 import { PARTS, type Part } from '../reading';
 import { DEFAULT_SCHOOLS } from '../schools';
 import { customsOf } from './due';
@@ -181,6 +181,28 @@ describe('lives', () => {
     const unmeasured = { ...told, brought: ['bar'] as Part[] };
     const [depth] = life(bar(9, told), unmeasured, bar(8.5, told)).wears;
     expect(depth!.points.map(({ hours }) => Math.round(hours))).toEqual([0, 198]);
+  });
+
+  it('stay finite whatever the figures of the shop are set to', () => {
+    const figures = [
+      ...['life.spread', 'life.hours', 'life.week', 'life.week.spread'],
+      ...['bar.dress.loss', 'plan.life.dressing', 'plan.life.bar', 'bar.play'],
+    ] as LimitId[];
+    const zeroes = fc.subarray(figures);
+    fc.assert(
+      fc.property(zeroes, fc.boolean(), (none, isTold) => {
+        const limits = { ...DEFAULTS, ...Object.fromEntries(none.map((id) => [id, { ...DEFAULTS[id], value: 0 }])) };
+        const worn = { 'bar.depth': { value: 8, u: 0.05 }, 'bar.play': { value: 0.2, u: 0.02 } };
+        const facts = { ...(isTold ? told : { marks: told.marks }), brought: ['bar'] as Part[], came: worn };
+        const { wears, hours } = lifeOf(piecesOf(visits(facts, facts, facts))[0]!, limits);
+        expect(wears).toHaveLength(2);
+        for (const { line, reach, days } of wears)
+          for (const value of [line.now.value, line.now.u, line.rate.value, line.rate.u, reach!.already, days!.already])
+            expect(Number.isFinite(value)).toBe(true);
+        expect(Number.isFinite(hours.value + hours.u)).toBe(true);
+      }),
+      { seed: 2902, numRuns: 100 },
+    );
   });
 
   it('name what is reached first, and nothing where nothing was measured', () => {

@@ -10,8 +10,8 @@ interface WearKind {
   readonly part: Part;
   readonly side: LimitSide;
   readonly unit: 'mm' | '%';
-  /** What the shop's figures come to, an hour, on average. */
-  readonly rate: (limits: Limits) => number;
+  /** What the shop's figures take, and in how many hours, on average. */
+  readonly usual: (limits: Limits) => { readonly by: number; readonly hours: number };
   /** The limit in force; null where it hangs on what is not known of the piece. */
   readonly limit: (limits: Limits, marks: Marks) => number | null;
 }
@@ -23,14 +23,14 @@ export const WEARS = {
     part: 'bar',
     side: 'min',
     unit: 'mm',
-    rate: (limits) => -limits['bar.dress.loss'].value / limits['plan.life.dressing'].value,
+    usual: (limits) => ({ by: limits['bar.dress.loss'].value, hours: limits['plan.life.dressing'].value }),
     limit: (limits, { pitch }) => (pitch ? limits[`bar.depth.${pitch}`].value : null),
   },
   'bar.play': {
     part: 'bar',
     side: 'max',
     unit: 'mm',
-    rate: (limits) => limits['bar.play'].value / limits['plan.life.bar'].value,
+    usual: (limits) => ({ by: limits['bar.play'].value, hours: limits['plan.life.bar'].value }),
     limit: (limits) => limits['bar.play'].value,
   },
   /** The shortest cutter; filing takes it. */
@@ -38,21 +38,21 @@ export const WEARS = {
     part: 'chain',
     side: 'min',
     unit: 'mm',
-    rate: (limits) => -limits['chain.filing-loss'].value / limits['chain.filing-hours'].value,
+    usual: (limits) => ({ by: limits['chain.filing-loss'].value, hours: limits['chain.filing-hours'].value }),
     limit: (limits) => limits['chain.cutter'].value,
   },
   'chain.elongation': {
     part: 'chain',
     side: 'max',
     unit: '%',
-    rate: (limits) => limits['chain.elongation.watch'].value / limits['plan.life.chain'].value,
+    usual: (limits) => ({ by: limits['chain.elongation.watch'].value, hours: limits['plan.life.chain'].value }),
     limit: (limits) => limits['chain.elongation'].value,
   },
   'sprocket.wear': {
     part: 'driveSprocket',
     side: 'max',
     unit: 'mm',
-    rate: (limits) => limits['sprocket.wear'].value / limits['plan.life.driveSprocket'].value,
+    usual: (limits) => ({ by: limits['sprocket.wear'].value, hours: limits['plan.life.driveSprocket'].value }),
     limit: (limits) => limits['sprocket.wear'].value,
   },
 } as const satisfies Readonly<Record<string, WearKind>>;
@@ -88,11 +88,18 @@ export function wornBy(checks: readonly Check[]): Worn {
   return worn;
 }
 
+/** Figures that a shop has set to nothing are as near to it as can be reckoned with. */
+const LEAST_HOURS = 0.1;
+const LEAST_RATE = 1e-6;
+
 /**
  * What such pieces lose or gain an hour, by the shop's figures: the same that its plans count hours with. Pieces differ
  * by a share of it.
  */
 export function usualRate(id: WearId, limits: Limits): Rate {
-  const value = WEARS[id].rate(limits);
-  return { value, u: Math.abs(value) * (limits['life.spread'].value / 100) };
+  const { usual, side } = WEARS[id];
+  const { by, hours } = usual(limits);
+  const rate = by / Math.max(LEAST_HOURS, hours);
+  const u = Math.max(LEAST_RATE, rate * (limits['life.spread'].value / 100));
+  return { value: side === 'min' ? -rate : rate, u };
 }

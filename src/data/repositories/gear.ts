@@ -1,21 +1,20 @@
-import { asc, count, desc, eq, inArray, isNotNull, sql } from 'drizzle-orm';
+import { asc, count, desc, eq, inArray, sql } from 'drizzle-orm';
 import { customer, handOver, job, saw } from '../schema';
 import type { Queryable } from '../store';
 import type { CustomerRecord, SawRecord } from './jobs';
 import { ftsQuery } from './stock';
 
 /** Jobs that are gone through to find the saws that were in the shop last. */
-const JOBS_BACK = 200;
+const JOBS_BACK = 400;
 
-/** Ids of the saws that were in the shop last, the last first. */
+/** Ids of the saws that were in the shop last, the last first: those of the last few hundred jobs. */
 export async function lastSaws(db: Queryable, limit: number): Promise<readonly string[]> {
   const jobs = await db
     .select({ sawId: job.sawId })
     .from(job)
-    .where(isNotNull(job.sawId))
     .orderBy(desc(sql`${job}.rowid`))
     .limit(JOBS_BACK);
-  return [...new Set(jobs.map(({ sawId }) => sawId!))].slice(0, limit);
+  return [...new Set(jobs.flatMap(({ sawId }) => sawId ?? []))].slice(0, limit);
 }
 
 const SAW = {
@@ -59,6 +58,16 @@ export async function sawsOfCustomer(
 export async function countSawsOf(db: Queryable, customerId: string): Promise<number> {
   const [row] = await db.select({ all: count() }).from(saw).where(eq(saw.customerId, customerId));
   return row?.all ?? 0;
+}
+
+/** Ids of saws whose own name or tag begins with the words typed. */
+export async function sawsCalled(db: Queryable, text: string, limit: number): Promise<readonly string[]> {
+  const query = ftsQuery(text);
+  if (!query) return [];
+  const found = await db.all<{ ref: string }>(
+    sql`SELECT ref FROM search WHERE search MATCH ${query} AND kind = 'saw' LIMIT ${limit}`,
+  );
+  return found.map(({ ref }) => ref);
 }
 
 /** Customers whose name begins with the words typed. */

@@ -54,7 +54,7 @@ export function Due({ due, customerId, today, isPart }: DueProps) {
           {due.map((each) => (
             <li
               key={`${each.piece} ${each.because.code}`}
-              className="grid grid-cols-[13rem_1fr] items-center gap-x-4 border-b border-line px-2 max-md:grid-cols-1 max-md:py-1"
+              className="grid grid-cols-[17rem_1fr] items-center gap-x-4 border-b border-line px-2 max-md:grid-cols-1 max-md:py-1"
             >
               <a className="flex min-h-11 flex-wrap items-center gap-x-2" href={`/gear/pieces/${each.piece}`}>
                 <span className="font-bold underline">{partName[each.part]}</span>

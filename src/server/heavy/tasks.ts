@@ -1,6 +1,7 @@
 import type { Paper, PreviewLimit } from '../../contract';
 import type { Context } from '../context';
 import { paperPdf } from '../papers/pdf';
+import { dueAsCalendar, dueAsCsv } from '../use-cases/gear';
 import { previewLimit } from '../use-cases/limit-preview';
 import { jobPlans } from '../use-cases/plans';
 import { stockAsCsv } from '../use-cases/stock-imports';
@@ -15,6 +16,9 @@ export const TASKS = {
   pdf: async (_context: Context, paper: Paper): Promise<Uint8Array> => new Uint8Array(await paperPdf(paper)),
   /** The whole stock list as CSV. */
   stockCsv: (context: Context) => stockAsCsv(context),
+  /** What is due of a fleet, as CSV and as a calendar: every piece of every saw is looked at. */
+  dueCsv: (context: Context, customerId: string) => dueAsCsv(context, customerId),
+  dueCalendar: (context: Context, customerId: string, address: string) => dueAsCalendar(context, customerId, address),
 };
 export type Tasks = typeof TASKS;
 

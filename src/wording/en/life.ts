@@ -66,6 +66,7 @@ export const endedText = (ended: Ending, show: Show): string =>
 export interface ReachSaid {
   readonly wear: WearId;
   readonly limit: number;
+  readonly isByFigures: boolean;
   readonly hours: Reach;
   readonly on: { readonly middle: string | null; readonly from: string | null; readonly until: string | null };
 }
@@ -82,7 +83,11 @@ export function reachBrief({ wear, limit, hours, on }: ReachSaid, show: Show, da
 }
 
 /** A forecast as a sentence, with its band. */
-export function reachSentence({ wear, limit, hours, on }: ReachSaid, show: Show, day: (iso: string) => string): string {
+export function reachSentence(
+  { wear, limit, isByFigures, hours, on }: ReachSaid,
+  show: Show,
+  day: (iso: string) => string,
+): string {
   const what = `${wearName[wear]}: ${wearValue(wear, limit, show)}`;
   if (hours.already > LIKELY) return `${what} is reached. Judge it at its next job.`;
   if (on.middle === null) return `${what} is not reached within ten years at this pace.`;
@@ -90,7 +95,8 @@ export function reachSentence({ wear, limit, hours, on }: ReachSaid, show: Show,
     on.until === null
       ? `nine times in ten not before ${day(on.from ?? on.middle)}`
       : `eight times in ten between ${day(on.from ?? on.middle)} and ${day(on.until)}`;
-  return `${what} is reached about ${day(on.middle)}, ${band}.`;
+  const by = isByFigures ? ' by the shop’s figures, since it was measured once' : '';
+  return `${what} is reached about ${day(on.middle)}${by}, ${band}.`;
 }
 
 /** What custom says of a piece. */

@@ -4,6 +4,8 @@ import type { CustomerGearView, DueGear } from '../../../contract';
 import { customText, partName, reachSentence, wearName } from '../../../wording';
 import { formatLength, mm } from '../../../core/quantity';
 import type { Context } from '../../context';
+import { nobodyWaits } from '../../refusal';
+import { inOrderOfDue } from './due';
 import { customerGear } from './gear';
 import * as texts from '#language/server';
 
@@ -17,8 +19,11 @@ export interface DueFile {
 async function allDue(context: Context, id: string): Promise<CustomerGearView & { readonly all: readonly DueGear[] }> {
   const first = await customerGear(context, id, null);
   const all = [...first.due];
-  for (let page = 2; page <= first.pages; page += 1) all.push(...(await customerGear(context, id, String(page))).due);
-  return { ...first, all };
+  for (let page = 2; page <= first.pages; page += 1) {
+    if (context.isLeft?.()) throw nobodyWaits();
+    all.push(...(await customerGear(context, id, String(page))).due);
+  }
+  return { ...first, all: inOrderOfDue(all, first.today) };
 }
 
 const show = (value: number): string => formatLength(mm(value), 'mm');

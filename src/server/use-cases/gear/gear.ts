@@ -3,12 +3,14 @@ import {
   countSawsOf,
   findCustomer,
   findCustomers,
-  findSaws,
   lastSaws,
   sawsById,
+  sawsCalled,
   sawsOfCustomer,
+  type CustomerRecord,
   type SawRecord,
 } from '../../../data/repositories';
+import type { Queryable } from '../../../data/store';
 import type { CustomerGearView, DueGear, GearView, SawGear } from '../../../contract';
 import { calendarDay } from '../../../wording';
 import type { Context } from '../../context';
@@ -20,7 +22,9 @@ import { linesOf, sawGear } from './lines';
 import { pastsOf } from './past';
 
 const PAGE = 12;
-const MOST_FOUND = 24;
+const MOST_CUSTOMERS = 24;
+/** More is no name. */
+const LONGEST_ASKED = 100;
 
 /** Saws with what is on them. */
 async function gearOf(
@@ -50,26 +54,33 @@ async function gearOf(
   );
 }
 
+/** The saws that answer what was typed; where none is called so, those of the customer who is. */
+async function sawsFound(db: Queryable, text: string, customers: readonly CustomerRecord[]) {
+  if (text === '') return sawsById(db, await lastSaws(db, PAGE));
+  const [first] = customers;
+  const called = await sawsById(db, await sawsCalled(db, text, PAGE));
+  if (called.length > 0 || !first) return called;
+  const saws = await sawsOfCustomer(db, first.id, { limit: PAGE, offset: 0 });
+  return saws.map((saw) => ({ saw, customer: first }));
+}
+
 /** Gear: the saws and customers that answer what was typed, or the saws that were in the shop last. */
 export async function gearView(context: Context, asked: string): Promise<GearView> {
   const { db } = context.store;
   const { shop, rules } = await shopAndRules(context);
-  const text = asked.trim();
-  const ids = text === '' ? await lastSaws(db, PAGE) : (await findSaws(db, text, MOST_FOUND)).map(({ id }) => id);
-  const [saws, customers] = await Promise.all([
-    sawsById(db, ids),
-    text === '' ? [] : findCustomers(db, text, MOST_FOUND),
-  ]);
+  const text = asked.trim().slice(0, LONGEST_ASKED);
+  const customers = text === '' ? [] : await findCustomers(db, text, MOST_CUSTOMERS);
+  const found = await sawsFound(db, text, customers);
   const gear = await gearOf(
     context,
-    saws.map(({ saw }) => saw),
+    found.map(({ saw }) => saw),
     rules,
     shop.timeZone,
   );
   return {
     shop,
     asked: text,
-    saws: gear.map(({ due: _due, ...each }, i) => ({ ...each, customer: saws[i]!.customer })),
+    saws: gear.map(({ due: _due, ...each }, i) => ({ ...each, customer: found[i]!.customer })),
     customers,
     today: calendarDay(context.now(), shop.timeZone),
   };

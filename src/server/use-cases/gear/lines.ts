@@ -31,7 +31,8 @@ export function reachView(life: WearLife, timeZone: string): FirstLimitView | nu
   const day = (ahead: number | null) =>
     ahead === null || ahead > FURTHEST_DAYS ? null : calendarDay(addDays(last, ahead), timeZone);
   const on = (it: Reach) => ({ middle: day(it.middle), from: day(it.from), until: day(it.until) });
-  return { wear, now: line.now, limit, hours: reach, on: on(days) };
+  const isByFigures = points.filter(({ after }) => !after).length === 1;
+  return { wear, now: line.now, limit, isByFigures, hours: reach, on: on(days) };
 }
 
 /** What of a saw's past went on new, by the part of its kind. */

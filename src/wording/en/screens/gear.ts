@@ -8,7 +8,7 @@ export const lastInTheShop = 'Last in the shop';
 export const found = (count: number): string => plural(count, { one: '# saw', other: '# saws' });
 export const customers = 'Customers';
 export const noSawAnswers = 'No saw answers that';
-export const noSawsYet = 'No saw has been here yet';
+export const noSawsYet = 'No saw came with the last jobs';
 export const sawsComeWithJobs = 'A saw is known from the first job that it comes with.';
 export const showTheLast = 'Show those that were here last';
 
