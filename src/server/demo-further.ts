@@ -85,7 +85,8 @@ export async function loadFurther(
     const skus = await signed(past, id, job);
     if (job.late) await orderLate(context, id, skus, nameOf(job.by));
     if (job.goneSince === null) continue;
-    const request = { by: nameOf(job.by), nextVisit: null, note: '', revision: await revisionOf(context.store.db, id) };
+    const { by, note = '' } = job;
+    const request = { by: nameOf(by), nextVisit: null, note, revision: await revisionOf(context.store.db, id) };
     await handOverJob(ago(context, job.goneSince), id, request, GIVING);
   }
   return DEMO_FURTHER_JOBS.length;

@@ -101,6 +101,8 @@ export interface FurtherJob {
   readonly choices: Choices | null;
   /** Days since it was handed over; null where it still is on the bench. */
   readonly goneSince: number | null;
+  /** Why it went with something still open. */
+  readonly note?: string;
   /** True where its parts are on order, and late. */
   readonly late?: boolean;
 }
@@ -114,6 +116,7 @@ export const DEMO_FURTHER_JOBS: readonly FurtherJob[] = [
     sheet,
     choices: null,
     goneSince,
+    note: 'Cut straight in the yard; nobody measured it.',
   })),
   {
     tag: 'L-0401',

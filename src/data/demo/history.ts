@@ -132,7 +132,7 @@ function historyOf(seed: number): readonly PastJob[] {
         done: REFIT_ACTS.filter((act) => !['tensioner-back', 'tension-again', 'oil-flies'].includes(act)),
         lift: '8 mm',
       },
-      proof: { oil: 'flies', cut: { depth: '300 mm', drift: '1 mm', side: 'right' }, swarf: 'chips' },
+      proof: { oil: 'flies', swarf: 'chips' },
     };
     depth = after;
     return { goneSince, sheet: job };
