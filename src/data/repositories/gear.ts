@@ -1,7 +1,7 @@
 import { asc, count, desc, eq, inArray, sql } from 'drizzle-orm';
 import { customer, handOver, job, saw } from '../schema';
 import type { Queryable } from '../store';
-import type { CustomerRecord, SawRecord } from './jobs';
+import { SAW_COLUMNS, type CustomerRecord, type SawRecord } from './jobs';
 import { ftsQuery } from './stock';
 
 /** Jobs that are gone through to find the saws that were in the shop last. */
@@ -17,15 +17,6 @@ export async function lastSaws(db: Queryable, limit: number): Promise<readonly s
   return [...new Set(jobs.flatMap(({ sawId }) => sawId ?? []))].slice(0, limit);
 }
 
-const SAW = {
-  id: saw.id,
-  customerId: saw.customerId,
-  label: saw.label,
-  tag: saw.tag,
-  mount: saw.mount,
-  maxRpm: saw.maxRpm,
-};
-
 /** Saws with whose they are, in the order of their ids as given. */
 export async function sawsById(
   db: Queryable,
@@ -33,7 +24,7 @@ export async function sawsById(
 ): Promise<readonly { readonly saw: SawRecord; readonly customer: CustomerRecord }[]> {
   if (ids.length === 0) return [];
   const rows = await db
-    .select({ saw: SAW, customer: { id: customer.id, name: customer.name, contact: customer.contact } })
+    .select({ saw: SAW_COLUMNS, customer: { id: customer.id, name: customer.name, contact: customer.contact } })
     .from(saw)
     .innerJoin(customer, eq(saw.customerId, customer.id))
     .where(inArray(saw.id, [...ids]));
@@ -47,7 +38,7 @@ export async function sawsOfCustomer(
   page: { readonly limit: number; readonly offset: number },
 ): Promise<readonly SawRecord[]> {
   return db
-    .select(SAW)
+    .select(SAW_COLUMNS)
     .from(saw)
     .where(eq(saw.customerId, customerId))
     .orderBy(asc(saw.label), asc(saw.tag), asc(saw.id))

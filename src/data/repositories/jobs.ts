@@ -50,6 +50,16 @@ interface Columns {
   readonly [name: string]: Column | Columns;
 }
 
+/** What is known of a saw, as columns. */
+export const SAW_COLUMNS = {
+  id: saw.id,
+  customerId: saw.customerId,
+  label: saw.label,
+  tag: saw.tag,
+  mount: saw.mount,
+  maxRpm: saw.maxRpm,
+};
+
 const COLUMNS = {
   id: job.id,
   tag: job.tag,
@@ -61,7 +71,7 @@ const COLUMNS = {
   summaryKey: job.summaryKey,
   waits: job.waits,
   customer: { id: customer.id, name: customer.name, contact: customer.contact },
-  saw: { id: saw.id, customerId: saw.customerId, label: saw.label, tag: saw.tag, mount: saw.mount, maxRpm: saw.maxRpm },
+  saw: SAW_COLUMNS,
 } satisfies Columns;
 
 /**

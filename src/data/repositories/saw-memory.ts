@@ -3,7 +3,7 @@ import { isSameName } from '../../core/same-name';
 import type { Entry } from '../../core/sheet';
 import { customer, saw, sawMemory } from '../schema';
 import type { Queryable, Transaction } from '../store';
-import type { SawRecord } from './jobs';
+import { SAW_COLUMNS, type SawRecord } from './jobs';
 import { ftsQuery } from './stock';
 
 /** A saw with whose it is. */
@@ -19,15 +19,7 @@ export interface SawMemoryRecord {
   readonly by: string;
 }
 
-const columns = {
-  id: saw.id,
-  customerId: saw.customerId,
-  label: saw.label,
-  tag: saw.tag,
-  mount: saw.mount,
-  maxRpm: saw.maxRpm,
-  customer: customer.name,
-};
+const columns = { ...SAW_COLUMNS, customer: customer.name };
 
 /** Saws whose name, tag or owner begins with the words typed. */
 export async function findSaws(db: Queryable, text: string, limit: number): Promise<readonly KnownSaw[]> {
@@ -60,17 +52,7 @@ export async function knownSaw(db: Queryable, id: string): Promise<KnownSaw | nu
 
 /** A customer's saw of this name, whatever its capitals. */
 export async function findSawByLabel(db: Queryable, customerId: string, label: string): Promise<SawRecord | null> {
-  const rows = await db
-    .select({
-      id: saw.id,
-      customerId: saw.customerId,
-      label: saw.label,
-      tag: saw.tag,
-      mount: saw.mount,
-      maxRpm: saw.maxRpm,
-    })
-    .from(saw)
-    .where(eq(saw.customerId, customerId));
+  const rows = await db.select(SAW_COLUMNS).from(saw).where(eq(saw.customerId, customerId));
   return rows.find((row) => isSameName(row.label, label)) ?? null;
 }
 
