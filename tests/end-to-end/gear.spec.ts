@@ -48,6 +48,9 @@ test('a job leads to what is on its saw, and search leads there, too', async ({ 
   await expect(page.getByRole('heading', { name: /^Brask 70/ })).toBeVisible();
   const hits = (await (await page.request.get('/api/search?q=TP-02')).json()) as { href: string }[];
   expect(hits.map(({ href }) => href)).toContain(SAW);
+  await visit(page, '/?customer=c-towpath');
+  await page.getByRole('navigation', { name: 'Which jobs' }).getByRole('link', { name: 'Gear' }).click();
+  await page.waitForURL('**/gear/customers/c-towpath');
 });
 
 test('a customer’s card is printed with the numbers of each saw, and nothing else', async ({ page }) => {

@@ -98,11 +98,19 @@ function withPage(query: string, page: number): string {
 const TAB =
   'grid min-h-11 place-items-center px-3 font-semibold text-ink-soft border-b-3 border-transparent aria-[current=true]:border-brass aria-[current=true]:text-ink';
 
-/** On the bench, or gone. */
+/** Where the gear is of whose jobs these are; null of all jobs. */
+function gearOf(params: URLSearchParams): string | null {
+  const [customer, saw] = [params.get('customer'), params.get('saw')];
+  if (customer) return `/gear/customers/${encodeURIComponent(customer)}`;
+  return saw ? `/gear/saws/${encodeURIComponent(saw)}` : null;
+}
+
+/** On the bench, or gone; of one customer or saw also what they have. */
 function Show({ query }: { query: string }) {
   const params = new URLSearchParams(query);
   const narrowed = params.has('customer') || params.has('saw');
   const done = params.get('show') === 'done';
+  const gear = gearOf(params);
   return (
     <nav aria-label={texts.whichJobs} className="flex">
       <a className={TAB} href="/" aria-current={!done && !narrowed ? 'true' : undefined}>
@@ -111,6 +119,11 @@ function Show({ query }: { query: string }) {
       <a className={TAB} href="/?show=done" aria-current={done ? 'true' : undefined}>
         {texts.handedOver}
       </a>
+      {gear && (
+        <a className={TAB} href={gear}>
+          {texts.gear}
+        </a>
+      )}
     </nav>
   );
 }

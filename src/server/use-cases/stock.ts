@@ -182,7 +182,7 @@ export async function slipView(context: Context, job: AppraisedJob): Promise<Sli
 
 /** Where each kind of find leads. */
 const HREF = {
-  customer: (ref: string) => `/gear/customers/${encodeURIComponent(ref)}`,
+  customer: (ref: string) => `/?customer=${encodeURIComponent(ref)}`,
   saw: (ref: string) => `/gear/saws/${encodeURIComponent(ref)}`,
   job: (ref: string) => `/jobs/${encodeURIComponent(ref)}`,
   part: (ref: string) => `/stock?q=${encodeURIComponent(ref)}`,

@@ -50,3 +50,4 @@ export const promisedFor = 'Promised for';
 export const notJson = (name: string): string => `${name} is neither a bench sheet nor a hand-over: it is not JSON.`;
 export const startFromABenchSheet = 'Start from a bench sheet or a hand-over (JSON), if you have one';
 export const willBeRead = (name: string): string => `${name} will be read in.`;
+export const gear = 'Gear';
