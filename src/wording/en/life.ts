@@ -119,9 +119,9 @@ export const hoursLeft = ({ middle, from, until }: Reach): string | null =>
 export function rateText(wear: WearId, { value, u }: { value: number; u: number }, usual: number): string {
   const { unit } = WEARS[wear];
   const of = (rate: number) => (Math.abs(rate) * 100).toFixed(unit === '%' ? 1 : 2);
-  const verb = WEARS[wear].side === 'min' ? 'Loses' : 'Gains';
-  const against = Math.sign(value) * Math.sign(usual) < 0 && Math.abs(value) > u ? 'the other way, ' : '';
-  return `${verb} ${against}${of(value)} ± ${of(u)} ${unit} in a hundred hours; the shop’s figures say ${of(usual)}.`;
+  const verb = value < 0 ? 'Loses' : 'Gains';
+  const such = usual < 0 ? 'lose' : 'gain';
+  return `${verb} ${of(value)} ± ${of(u)} ${unit} in a hundred hours; by the shop’s figures such pieces ${such} ${of(usual)}.`;
 }
 
 /** What happened at a point of a life. */
