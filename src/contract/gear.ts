@@ -1,4 +1,4 @@
-import type { Beginning, Custom, Ending, Marks, Reach, WearId, WornValue } from '../core/life';
+import type { Backtest, Beginning, Custom, Ending, Marks, Reach, WearId, WornValue } from '../core/life';
 import type { Part } from '../core/reading';
 import type { Operation } from '../core/sheet';
 import type { JobRow, ShopView } from './views';
@@ -136,6 +136,7 @@ export interface WearLifeView {
   /** Change an hour, and what the shop's figures say of such pieces. */
   readonly rate: { readonly value: number; readonly u: number };
   readonly usual: { readonly value: number; readonly u: number };
+  readonly backtest: Backtest;
   readonly reach: FirstLimitView | null;
   /** What is foreseen, day by day from the last look; eight times in ten between low and high. */
   readonly ahead: readonly {

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import {
+  backtestText,
   customText,
   endedText,
   hoursLeft,
@@ -71,6 +72,14 @@ describe('what wears', () => {
     expect(rateText('bar.play', { value: -0.002, u: 0.0003 }, 0.003)).toBe(
       'Loses 0.20 ± 0.03 mm in a hundred hours; by the shop’s figures such pieces gain 0.30.',
     );
+  });
+});
+
+describe('a backtest', () => {
+  it('says how many looks were foreseen, and nothing where none was', () => {
+    expect(backtestText({ foreseen: 8, held: 7 })).toContain('8 looks were foreseen from those before, and 7 came');
+    expect(backtestText({ foreseen: 1, held: 0 })).toContain('1 look was foreseen');
+    expect(backtestText({ foreseen: 0, held: 0 })).toBeNull();
   });
 });
 

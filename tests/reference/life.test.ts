@@ -1,6 +1,6 @@
 import { linearRegression } from 'simple-statistics';
 import { describe, expect, it } from 'vitest';
-import { byDay, lineAt, reachedBy, reachOf, usualRate, wearLine, type Look } from '../../src/core/life';
+import { backtest, byDay, lineAt, reachedBy, reachOf, usualRate, wearLine, type Look } from '../../src/core/life';
 import { DEFAULTS } from '../../src/core/limits';
 import { random } from './truth/random';
 
@@ -167,6 +167,15 @@ describe('simulated fleets with known wear', () => {
     });
     expect(held.length / pieces.length).toBeGreaterThan(0.76);
     expect(held.length / pieces.length).toBeLessThan(0.84);
+  });
+
+  it('foresee each next look from those before within the band of eight in ten, by their backtest', () => {
+    const tries = Array.from({ length: 400 }, (_, i) => backtest(piece(30_000 + i, 8).looks, PRIOR));
+    const sum = (of: (each: (typeof tries)[number]) => number) => tries.reduce((all, each) => all + of(each), 0);
+    expect(sum(({ foreseen }) => foreseen)).toBe(400 * 7);
+    const share = sum(({ held }) => held) / (400 * 7);
+    expect(share).toBeGreaterThan(0.76);
+    expect(share).toBeLessThan(0.84);
   });
 
   it('tell the day as well as the hours a week allow', () => {

@@ -5,5 +5,6 @@ export * from './visit';
 export * from './pieces';
 export * from './line';
 export * from './forecast';
+export * from './backtest';
 export * from './life';
 export * from './due';

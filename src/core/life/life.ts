@@ -1,5 +1,6 @@
 import { flatMap } from '../flat-map';
 import type { Limits } from '../limits';
+import { backtest, type Backtest } from './backtest';
 import { byDay, reachOf, type Reach, type Use } from './forecast';
 import { goingOnFrom, wearLine, type Look, type Rate, type WearLine } from './line';
 import { marksOfPiece, type Piece, type Seen, type Visit } from './pieces';
@@ -28,6 +29,8 @@ export interface WearLife {
   readonly reach: Reach | null;
   /** The same in days. */
   readonly days: Reach | null;
+  /** How well each look was foreseen from those before it. */
+  readonly backtest: Backtest;
 }
 
 /** The life of a piece, as far as it was measured. */
@@ -104,6 +107,7 @@ function wearLife(wear: WearId, piece: Piece, use: Use, limits: Limits): WearLif
     usual,
     reach: limit === null ? null : reachOf(line, limit, side),
     days: limit === null ? null : reachOf(byDay(line, use), limit, side),
+    backtest: backtest(looks, usual),
   };
 }
 

@@ -2,6 +2,7 @@ import { useMemo } from 'react';
 import { WEARS } from '../../core/life';
 import { unpackView, type PieceView, type Sent, type WearLifeView } from '../../contract';
 import {
+  backtestText,
   endedText,
   hoursLeft,
   list,
@@ -133,7 +134,12 @@ function Wear({ wear, today, isFirst }: WearProps) {
         {wearName[wear.wear]}
       </h2>
       <p className="text-sm">
-        {[!isFirst && foreseen, left && texts.fromItsLastLook(left), rateText(wear.wear, wear.rate, wear.usual.value)]
+        {[
+          !isFirst && foreseen,
+          left && texts.fromItsLastLook(left),
+          rateText(wear.wear, wear.rate, wear.usual.value),
+          backtestText(wear.backtest),
+        ]
           .filter(Boolean)
           .join(' ')}
       </p>

@@ -1,7 +1,8 @@
-import type { Custom, Ending, LifePoint, Marks, OtherBecause, Reach, WearId } from '../../core/life';
+import type { Backtest, Custom, Ending, LifePoint, Marks, OtherBecause, Reach, WearId } from '../../core/life';
 import { WEARS } from '../../core/life';
 import type { Part } from '../../core/reading';
 import { familyLabel, gaugeLabel, kickbackClassWord, partName, sprocketKindWord } from './labels';
+import { plural } from './plural';
 import { inSentence } from './sentence';
 
 /** What wears, as a heading. */
@@ -123,6 +124,12 @@ export function rateText(wear: WearId, { value, u }: { value: number; u: number 
   const such = usual < 0 ? 'lose' : 'gain';
   return `${verb} ${of(value)} ± ${of(u)} ${unit} in a hundred hours; by the shop’s figures such pieces ${such} ${of(usual)}.`;
 }
+
+/** How forecasts of a piece did on its own records. */
+export const backtestText = ({ foreseen, held }: Backtest): string | null =>
+  foreseen === 0
+    ? null
+    : `Tried on its own records: ${plural(foreseen, { one: '# look was', other: '# looks were' })} foreseen from those before, and ${held} came within the band of eight in ten.`;
 
 /** What happened at a point of a life. */
 export const pointWord = ({ after }: Pick<LifePoint, 'after'>): string => (after ? 'after work' : 'as it came');

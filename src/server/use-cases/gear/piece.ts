@@ -1,5 +1,5 @@
 import { addDays } from 'date-fns';
-import { byDay, lineAt, namedBy, type PieceLife, type WearLife } from '../../../core/life';
+import { byDay, EIGHT_IN_TEN, lineAt, namedBy, type PieceLife, type WearLife } from '../../../core/life';
 import { findJob, sawsById } from '../../../data/repositories';
 import type { PieceView, WearLifeView } from '../../../contract';
 import { calendarDay } from '../../../wording';
@@ -9,8 +9,6 @@ import { shopAndRules } from '../shop';
 import { linesOf, reachView, sawView } from './lines';
 import { pastsOf } from './past';
 
-/** The band holds what comes eight times in ten. */
-const EIGHT_IN_TEN = 1.2815515655446004;
 /** What is foreseen is drawn at so many days after the last look. */
 const STEPS = 12;
 /** It is drawn until the limit is likely reached, between these, days. */
@@ -40,6 +38,7 @@ function wearView(life: WearLife, use: PieceLife['use'], isOn: boolean, timeZone
     limit: life.limit,
     rate: life.line.rate,
     usual: life.usual,
+    backtest: life.backtest,
     reach: isOn ? reachView(life, timeZone) : null,
     ahead: isOn ? aheadOf(life, use, timeZone) : [],
   };
