@@ -12,6 +12,9 @@ export interface Reach {
   readonly already: number;
 }
 
+/** Rather reached than not. */
+export const isReached = ({ already }: Pick<Reach, 'already'>): boolean => already > 1 / 2;
+
 /** Whether a limit is a floor that is worn down to, or a ceiling that is worn up to. */
 export type LimitSide = 'min' | 'max';
 

@@ -1,21 +1,15 @@
 import type { DueGear } from '../../contract';
 import { customText, partName, reachSentence } from '../../wording';
-import { useWords } from './words';
+import { isDue, useWords } from './words';
 import * as texts from '#language/screens/gear';
-
-/** Rather reached than not. */
-const LIKELY = 0.5;
 
 function why({ because }: DueGear, { show, day }: ReturnType<typeof useWords>): string {
   return because.code === 'limit' ? reachSentence(because.reach, show, day) : customText(because.custom, day);
 }
 
 /** What needs somebody now: by custom, or past its likely day. */
-function isNow({ because }: DueGear, today: string): boolean {
-  if (because.code === 'custom') return true;
-  const { already } = because.reach.hours;
-  return already > LIKELY || (because.reach.on.middle ?? today) < today;
-}
+const isNow = ({ because }: DueGear, today: string): boolean =>
+  because.code === 'custom' || isDue(because.reach, today);
 
 interface DueProps {
   /** Whether these are saws of one page of several. */

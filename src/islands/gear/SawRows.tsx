@@ -1,7 +1,7 @@
 import type { SawGear, WhoseView } from '../../contract';
 import { marksText, partName, reachBrief, shopDay } from '../../wording';
 import { useFrame } from '../frame/frame-context';
-import { useWords } from './words';
+import { isDue, useWords } from './words';
 import * as texts from '#language/screens/gear';
 
 /** The piece of a saw that reaches a limit first. */
@@ -17,7 +17,7 @@ function FirstDue({ gear, today }: { gear: SawGear; today: string }) {
   const words = useWords();
   const due = firstOf(gear);
   if (!due) return <span className="text-ink-soft">{texts.nothingToForesee}</span>;
-  const isLate = due.first.hours.already > 0.5 || (due.first.on.middle !== null && due.first.on.middle <= today);
+  const isLate = isDue(due.first, today);
   return (
     <span className={isLate ? 'font-semibold text-oxide' : ''}>
       {partName[due.part]}: {reachBrief(due.first, words.show, words.day)}

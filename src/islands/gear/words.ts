@@ -1,4 +1,6 @@
 import { useMemo } from 'react';
+import { isReached } from '../../core/life';
+import type { FirstLimitView } from '../../contract';
 import { plainDay } from '../../wording';
 import { useFrame } from '../frame/frame-context';
 
@@ -7,3 +9,7 @@ export function useWords() {
   const { show, shop } = useFrame();
   return useMemo(() => ({ show: (mm: number) => show(mm), day: (iso: string) => plainDay(iso, shop) }), [show, shop]);
 }
+
+/** Whether a limit is reached, or its likely day is here. */
+export const isDue = ({ hours, on }: FirstLimitView, today: string): boolean =>
+  isReached(hours) || (on.middle !== null && on.middle <= today);

@@ -1,5 +1,5 @@
 import type { Backtest, Custom, Ending, LifePoint, Marks, OtherBecause, Reach, WearId } from '../../core/life';
-import { WEARS } from '../../core/life';
+import { isReached, WEARS } from '../../core/life';
 import type { Part } from '../../core/reading';
 import { familyLabel, gaugeLabel, kickbackClassWord, partName, sprocketKindWord } from './labels';
 import { plural } from './plural';
@@ -72,13 +72,10 @@ export interface ReachSaid {
   readonly on: { readonly middle: string | null; readonly from: string | null; readonly until: string | null };
 }
 
-/** Rather reached than not. */
-const LIKELY = 0.5;
-
 /** The middle of a forecast in a few words, for lists. */
 export function reachBrief({ wear, limit, hours, on }: ReachSaid, show: Show, day: (iso: string) => string): string {
   const what = `${inSentence(wearName[wear])} ${wearValue(wear, limit, show)}`;
-  if (hours.already > LIKELY) return `${what}: reached`;
+  if (isReached(hours)) return `${what}: reached`;
   if (on.middle === null) return `${what}: not for years`;
   return `${what} about ${day(on.middle)}`;
 }
@@ -90,7 +87,7 @@ export function reachSentence(
   day: (iso: string) => string,
 ): string {
   const what = `${wearName[wear]}: ${wearValue(wear, limit, show)}`;
-  if (hours.already > LIKELY) return `${what} is reached. Judge it at its next job.`;
+  if (isReached(hours)) return `${what} is reached. Judge it at its next job.`;
   if (on.middle === null) return `${what} is not reached within ten years at this pace.`;
   const band =
     on.until === null
