@@ -23,7 +23,7 @@ const SIZES = [
 
 /** What people wrote, and names that no language changes. */
 const NAMES =
-  'Serrata PDF CSV JSON PNG JPEG Esc Enter EUR GBP USD Jan Feb Mar Apr May Jun Jul Aug Sep Oct Nov Dec AM PM UTC min deg';
+  'Serrata PDF CSV JSON PNG JPEG Esc Enter EUR GBP USD Jan Feb Mar Apr May Jun Jul Aug Sep Sept Oct Nov Dec AM PM UTC min deg';
 const WRITTEN = [
   'SELECT name FROM person',
   'SELECT value FROM shop_fact',
