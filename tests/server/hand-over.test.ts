@@ -181,7 +181,7 @@ describe('the next visit', () => {
 describe('the shop’s factor', () => {
   it('is fitted over the test cuts of other jobs', async () => {
     const [id, other] = [await jobOf(context, 'L-0415'), await jobOf(context, 'L-0416')];
-    const cuts = DEMO_FURTHER_JOBS.filter(({ sheet }) => sheet.proof).length;
+    const cuts = DEMO_FURTHER_JOBS.filter(({ sheet }) => sheet.proof?.cut).length;
     const { factor, interval, cuts: others } = await driftFactorFor(context, id);
     expect(others).toBe(cuts - 1);
     expect(interval!.low).toBeLessThan(factor);
