@@ -3,29 +3,11 @@ import type { IncomingMessage, ServerResponse } from 'node:http';
 import { join } from 'node:path';
 import { fileURLToPath, pathToFileURL } from 'node:url';
 import pLimit from 'p-limit';
-import sirv from 'sirv';
 import { letOthers } from '../../data/turn';
-import { SAFETY_HEADERS } from './guard';
+import { stillFiles, type Handler } from './still-files';
 import * as texts from '#language/server';
 
-type Handler = (request: IncomingMessage, response: ServerResponse, next?: (error?: unknown) => void) => unknown;
-
 const built = (path: string): string => fileURLToPath(new URL(`../${path}`, import.meta.url));
-
-/** Files whose names change with their content may be kept for ever. */
-const isHashed = (path: string): boolean => path.startsWith('/_astro/');
-
-function stillFiles(): Handler {
-  return sirv(built('client'), {
-    etag: true,
-    gzip: true,
-    brotli: true,
-    setHeaders: (response, path) => {
-      for (const [name, value] of Object.entries(SAFETY_HEADERS)) response.setHeader(name, value);
-      response.setHeader('Cache-Control', isHashed(path) ? 'public, max-age=31536000, immutable' : 'no-cache');
-    },
-  }) as Handler;
-}
 
 /** Pages that are drawn at once; the others wait for their turn, first come, first served. */
 const PAGES_AT_ONCE = 2;
@@ -73,7 +55,7 @@ export async function builtSite(): Promise<(request: IncomingMessage, response: 
   // Without this React renders with its development checks, several times slower.
   process.env.NODE_ENV ??= 'production';
   const { handler } = (await import(pathToFileURL(entry).href)) as { handler: Handler };
-  const files = stillFiles();
+  const files = stillFiles(built('client'));
   const inTurn = pagesInTurn(handler);
   // Given nowhere to go on to, the pages answer what is not there with a page of their own.
   return (request, response) => files(request, response, () => inTurn(request, response));
