@@ -51,14 +51,22 @@ export async function countSawsOf(db: Queryable, customerId: string): Promise<nu
   return row?.all ?? 0;
 }
 
-/** Ids of saws whose own name or tag begins with the words typed. */
+/** Rows that are gone through for a saw by its tag: of what all jobs of a customer mention, no more. */
+const MOST_MENTIONS = 2000;
+
+/** Ids of saws whose name begins with the words typed, else of those whose tag does. */
 export async function sawsCalled(db: Queryable, text: string, limit: number): Promise<readonly string[]> {
   const query = ftsQuery(text);
   if (!query) return [];
-  const found = await db.all<{ ref: string }>(
-    sql`SELECT ref FROM search WHERE search MATCH ${query} AND kind = 'saw' LIMIT ${limit}`,
-  );
-  return found.map(({ ref }) => ref);
+  const found = async (what: string, most: number) => {
+    const rows = await db.all<{ ref: string }>(
+      sql`SELECT ref FROM (SELECT kind, ref FROM search WHERE search MATCH ${what} LIMIT ${most}) WHERE kind = 'saw' LIMIT ${limit}`,
+    );
+    return rows.map(({ ref }) => ref);
+  };
+  // Titles of jobs are their tags alone: few answer a saw's name.
+  const named = await found(`{title} : (${query})`, -1);
+  return named.length > 0 ? named : found(query, MOST_MENTIONS);
 }
 
 /** Customers whose name begins with the words typed. */
