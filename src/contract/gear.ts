@@ -63,7 +63,14 @@ export interface GearVisit {
 export interface NumbersView {
   readonly marks: Marks;
   readonly sprocket: Marks;
-  readonly chains: readonly { readonly sku: string; readonly name: string; readonly quantity: number }[];
+  /** Chain, bar and sprocket do not belong together. */
+  readonly clashes: boolean;
+  readonly chains: readonly {
+    readonly sku: string;
+    readonly name: string;
+    readonly quantity: number;
+    readonly kickbackClass: Marks['kickbackClass'] | null;
+  }[];
 }
 
 /** A saw with what is on it. */

@@ -98,6 +98,16 @@ describe('a new chain', () => {
     expect(now).toMatchObject({ began: { how: 'fitted', jobId: id }, looks: 0, first: null, ended: null });
     expect(skus).toContain(now!.sold!.sku);
     expect(before).toMatchObject({ ended: { how: 'replaced', jobId: id } });
+    // The numbers for next time are those that the papers gave.
+    const { numbers } = await sawGearView(context, 's-ondral-38');
+    const given = (await handOverView(context, id)).last!.document.numbers;
+    expect([numbers.marks.pitch, numbers.marks.gauge, numbers.marks.driveLinks]).toEqual([
+      given.pitch,
+      given.gauge,
+      given.driveLinks,
+    ]);
+    expect(now!.marks.kickbackClass).toBe('low-kickback');
+    expect(numbers.chains.every(({ kickbackClass }) => kickbackClass === 'low-kickback')).toBe(true);
     expect((await pieceView(context, now!.id)).wears).toEqual([]);
     await reopen(context, id);
     expect((await chains()).map(({ began }) => began.how)).toEqual(['found']);
@@ -126,6 +136,12 @@ describe('gear', () => {
     expect(view.total).toBe(view.saws.length);
     expect(view.saws.map(({ saw }) => saw.id)).toContain(OLD_SAW);
     expect(await customerGear(context, 'c-towpath', '99')).toMatchObject({ page: 1 });
+  });
+
+  it('offers no chain by the numbers of parts that do not belong together', async () => {
+    const { numbers } = await sawGearView(context, 's-velm-e18');
+    expect(numbers).toMatchObject({ clashes: true, chains: [] });
+    expect((await sawGearView(context, OLD_SAW)).numbers.clashes).toBe(false);
   });
 
   it('knows nothing of what is not there', async () => {

@@ -1,10 +1,10 @@
 import type { NumbersView, SawView } from '../../contract';
-import { marksText } from '../../wording';
+import { kickbackClassWord, marksText } from '../../wording';
 import * as texts from '#language/screens/gear';
 
 /** What is ordered for a saw: its numbers, its sprocket, and the chains of the list that answer them. */
 export function NumbersOf({ saw, numbers }: { saw: SawView; numbers: NumbersView }) {
-  const { marks, sprocket, chains } = numbers;
+  const { marks, sprocket, clashes, chains } = numbers;
   const hasAll = marks.pitch && marks.gauge && marks.driveLinks !== undefined;
   const rows = [
     [texts.chain, marksText(marks)],
@@ -28,14 +28,18 @@ export function NumbersOf({ saw, numbers }: { saw: SawView; numbers: NumbersView
         <div className="contents">
           <dt className="text-ink-soft">{texts.toOrder}</dt>
           <dd>
-            {chains.length === 0
-              ? texts.noChainOnTheList
-              : chains.map(({ sku, quantity }) => (
-                  <span key={sku} className="block">
-                    <span className="figures font-semibold">{sku}</span>{' '}
-                    <span className="no-print text-ink-soft">{texts.onTheShelf(quantity)}</span>
-                  </span>
-                ))}
+            {clashes
+              ? texts.partsDisagree
+              : chains.length === 0
+                ? texts.noChainOnTheList
+                : chains.map(({ sku, quantity, kickbackClass }) => (
+                    <span key={sku} className="block">
+                      <span className="figures font-semibold">{sku}</span>{' '}
+                      {kickbackClass && `${kickbackClassWord[kickbackClass]} `}
+                      <span className="no-print text-ink-soft">{texts.onTheShelf(quantity)}</span>
+                    </span>
+                  ))}
+            {!marks.kickbackClass && <span className="block font-semibold">{texts.classNotKnown}</span>}
           </dd>
         </div>
       )}

@@ -11,7 +11,7 @@ import {
   type WearLife,
 } from '../../../core/life';
 import type { Limits } from '../../../core/limits';
-import { PART_OF_KIND } from '../../../core/stock';
+import { PART_OF_KIND, type StockPart } from '../../../core/stock';
 import { chainsOfNumbers, partsBySku, type SawRecord } from '../../../data/repositories';
 import type { Queryable } from '../../../data/store';
 import type { FirstLimitView, NumbersView, PieceLine, SawGear, SawView } from '../../../contract';
@@ -35,25 +35,49 @@ export function reachView(life: WearLife, timeZone: string): FirstLimitView | nu
   return { wear, now: line.now, limit, isByFigures, hours: reach, on: on(days) };
 }
 
+/** A part that went on, as the shelf knows it. */
+interface Sold {
+  readonly part: NonNullable<PieceLine['sold']>;
+  readonly marks: Marks;
+}
+
+/** What of a part on the list does not wear. */
+const marksOnList = ({ pitch, gauge, driveLinks, kickbackClass, teeth, sprocketKind }: StockPart): Marks => ({
+  ...(pitch ? { pitch } : {}),
+  ...(gauge ? { gauge } : {}),
+  ...(driveLinks ? { driveLinks } : {}),
+  ...(kickbackClass ? { kickbackClass } : {}),
+  ...(teeth ? { teeth } : {}),
+  ...(sprocketKind ? { kind: sprocketKind } : {}),
+});
+
 /** What of a saw's past went on new, by the part of its kind. */
 async function soldOf(db: Queryable, pieces: readonly Piece[], { gone }: Past) {
   const fittedBy = (piece: Piece) => (piece.began.how === 'fitted' ? (gone.get(piece.began.jobId)?.fitted ?? []) : []);
   const skus = [...new Set(pieces.flatMap(fittedBy).map(({ sku }) => sku))];
-  const kinds = new Map((await partsBySku(db, skus)).map(({ sku, kind }) => [sku, PART_OF_KIND[kind]]));
-  return (piece: Piece) => fittedBy(piece).find(({ sku }) => kinds.get(sku) === piece.part) ?? null;
+  const onList = new Map((await partsBySku(db, skus)).map((each) => [each.sku, each]));
+  return (piece: Piece): Sold | null => {
+    const listed = fittedBy(piece).flatMap(({ sku, name }) => {
+      const found = onList.get(sku);
+      return found && PART_OF_KIND[found.kind] === piece.part
+        ? [{ part: { sku, name }, marks: marksOnList(found) }]
+        : [];
+    });
+    return listed[0] ?? null;
+  };
 }
 
-export function pieceLine({ piece, hours, ...life }: PieceLife, sold: PieceLine['sold'], timeZone: string): PieceLine {
+function pieceLine({ piece, hours, ...life }: PieceLife, sold: Sold | null, timeZone: string): PieceLine {
   const first = piece.ended ? null : firstReached({ piece, hours, ...life });
   return {
     id: piece.id,
     part: piece.part,
-    marks: marksOfPiece(piece),
+    marks: { ...sold?.marks, ...marksOfPiece(piece) },
     began: piece.began,
     ended: piece.ended,
     looks: piece.seen.length,
     hours,
-    sold,
+    sold: sold && sold.part,
     first: first && reachView(first, timeZone),
   };
 }
@@ -73,25 +97,37 @@ export async function linesOf(
   });
 }
 
-/** What was last known of a part on this saw, whichever piece it was. */
-function lastMarks(past: Past, part: 'chain' | 'bar' | 'driveSprocket'): Marks {
-  return past.visits.reduce<Marks>((known, { facts }) => ({ ...known, ...facts.marks[part] }), {});
-}
-
 const MOST_CHAINS = 3;
 
-/** The numbers of a saw's set, with chains of the list that answer all three. */
-export async function numbersOf(db: Queryable, past: Past): Promise<NumbersView> {
-  const marks = { ...lastMarks(past, 'bar'), ...lastMarks(past, 'chain') };
+const differ = <T>(one: T | undefined, other: T | undefined): boolean =>
+  one !== undefined && other !== undefined && one !== other;
+
+/**
+ * The numbers of the set that is on a saw, with chains of the list that answer all three: as the chain has them, and
+ * what of them it does not tell as the bar does. What another chain had before is not told
+ * of this one. Where parts of the set do not belong together nothing is offered by their numbers, as in a job.
+ */
+async function numbersOf(db: Queryable, set: readonly PieceLine[]): Promise<NumbersView> {
+  const of = (part: PieceLine['part']): Marks => set.find((each) => each.part === part)?.marks ?? {};
+  const [bar, chain, sprocket] = [of('bar'), of('chain'), of('driveSprocket')];
+  const marks = { ...bar, ...chain };
   const { pitch, gauge, driveLinks, kickbackClass } = marks;
-  const found = pitch && gauge && driveLinks ? await chainsOfNumbers(db, [{ pitch, gauge, driveLinks }]) : [];
-  const suits = (each: (typeof found)[number]) => !kickbackClass || each.kickbackClass === kickbackClass;
+  const clashes =
+    differ(bar.pitch, chain.pitch) || differ(bar.gauge, chain.gauge) || differ(sprocket.pitch, marks.pitch);
+  const found =
+    !clashes && pitch && gauge && driveLinks ? await chainsOfNumbers(db, [{ pitch, gauge, driveLinks }]) : [];
+  const suits = (each: StockPart) => !kickbackClass || each.kickbackClass === kickbackClass;
   const chains = found
     .filter(suits)
     .toSorted((a, b) => b.quantity - a.quantity || a.sku.localeCompare(b.sku))
     .slice(0, MOST_CHAINS)
-    .map(({ sku, name, quantity }) => ({ sku, name, quantity }));
-  return { marks, sprocket: lastMarks(past, 'driveSprocket'), chains };
+    .map((each) => ({
+      sku: each.sku,
+      name: each.name,
+      quantity: each.quantity,
+      kickbackClass: each.kickbackClass,
+    }));
+  return { marks, sprocket, clashes, chains };
 }
 
 /** A saw with what is on it. */
@@ -102,10 +138,11 @@ export async function sawGear(
   lines: readonly PieceLine[],
 ): Promise<SawGear> {
   const last = past.jobs.at(-1) ?? null;
+  const set = lines.filter(({ ended }) => ended === null);
   return {
     saw: sawView(saw),
-    numbers: await numbersOf(db, past),
-    set: lines.filter(({ ended }) => ended === null),
+    numbers: await numbersOf(db, set),
+    set,
     visits: past.jobs.length,
     last: last && { jobId: last.id, tag: last.tag, state: last.state, came: last.createdAt },
   };

@@ -35,6 +35,10 @@ export const asCalendar = 'Into a calendar';
 // NumbersOf
 export const bar = 'Bar';
 export const toOrder = 'To order';
+export const partsDisagree =
+  'Chain, bar and sprocket of this set do not belong together: settle that at its next job before anything is ordered.';
+export const classNotKnown =
+  'Kickback class not known: low-kickback chain is never replaced by standard without a recorded choice.';
 
 // SawPage
 export const heldToBeAnother = (why: string): string => `Held to be another than the one before: ${why}.`;
