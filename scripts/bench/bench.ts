@@ -247,23 +247,27 @@ const pages = (): Promise<Measured[]> =>
       ],
       JOBS,
     );
+    return [...ratios, await counter(large), ...(await underLoad(small)), ...(await longWork(large))];
+  });
+
+/** What pages weigh, and what a person feels of them. */
+const felt = (): Promise<Measured[]> =>
+  withServers(async (run, folder) => {
+    const { address: shop } = await run(shopWith(0, folder));
+    const atBar = await bar(shop);
     return [
-      await weight(`${large}/`, 'Bench', 105),
-      await weight(largeBar, 'Job, at the bar', 200, 'bar'),
-      await weight(`${large}/counter`, 'Counter', 105),
-      await weight(`${large}/stock`, 'Stock', 105),
-      await weight(`${large}/gear`, 'Gear', 105),
-      ...ratios,
-      await counter(large),
-      ...(await keystrokes(small, longSheet(KEYSTROKE_STATIONS))),
-      ...(await throttled(smallBar)),
-      ...(await underLoad(small)),
-      ...(await longWork(large)),
+      await weight(`${shop}/`, 'Bench', 105),
+      await weight(atBar, 'Job, at the bar', 200, 'bar'),
+      await weight(`${shop}/counter`, 'Counter', 105),
+      await weight(`${shop}/stock`, 'Stock', 105),
+      await weight(`${shop}/gear`, 'Gear', 105),
+      ...(await keystrokes(shop, longSheet(KEYSTROKE_STATIONS))),
+      ...(await throttled(atBar)),
     ];
   });
 
 /** All that is measured; `--only=NAME` measures one part. */
-const PARTS: Readonly<Record<string, () => Promise<Measured[]> | Measured[]>> = { core, pages, waiting, records };
+const PARTS: Readonly<Record<string, () => Promise<Measured[]> | Measured[]>> = { core, pages, felt, waiting, records };
 
 const only = process.argv.find((arg) => arg.startsWith('--only='))?.slice('--only='.length);
 if (only !== undefined && !PARTS[only])

@@ -36,15 +36,16 @@ export async function fillStore(context: Context, jobs: number): Promise<void> {
   await context.store.write(async (tx) => {
     const count = (rows: number) =>
       sql`WITH RECURSIVE n(i) AS (SELECT 1 UNION ALL SELECT i + 1 FROM n WHERE i < ${rows})`;
-    if (jobs > 0)
+    if (jobs > 0) {
       await tx.run(sql`
         ${count(SAWS)}
         INSERT INTO saw (id, customer_id, label, tag, mount, created_at, created_by)
         SELECT 'saw-' || i, 'c-towpath', 'Tarn ' || (i % 90), 'T-' || i, 'M2', '2023-11-23T09:00:00Z', 'bench' FROM n`);
-    await tx.run(sql`
+      await tx.run(sql`
       ${count(jobs)}
       INSERT INTO job (id, tag, customer_id, saw_id, state, waits, promised_for, summary, summary_key, created_at, created_by)
       SELECT 'bench-' || i, 'M-' || i, 'c-towpath', 'saw-' || CAST(1 + i % ${SAWS} AS INTEGER), iif(i % ${OPEN_SHARE} = 0, 'open', 'handed-over'), iif(i % ${OPEN_SHARE} = 0, 'to-measure', NULL), '2026-11-23', ${summary}, ${key}, '2026-11-23T09:00:00Z', 'bench' FROM n`);
+    }
     await tx.run(sql`
       INSERT INTO reading (id, job_id, path, text, unit, at, "by")
       SELECT 'r-' || id, id, 'job.complaint', 'cuts to the left', 'mm', created_at, 'bench' FROM job WHERE id LIKE 'bench-%'`);

@@ -10,6 +10,7 @@ import {
   type Designs,
   type Least,
 } from '../belief';
+import { atOnce, type Stages } from '../stages';
 import { chanceAbove, quadrature, mm, type Estimate, type InstrumentId } from '../quantity';
 import { drawEdge, drawPlaces, leaning, type PlaceDraws } from './edge-draws';
 import { fitEdge, railAt, type EdgeFit } from './edge-fit';
@@ -269,14 +270,14 @@ export interface Asked {
  * What is believed of a bar from all its readings together: each edge's rails are a smooth mean and a smooth
  * difference, read with one tool whose own error is common to all; narrow dips are weighed for each reading by itself.
  * One question is then asked of all of it: how deep is the least place anywhere? It is answered by few draws where they
- * lie far from every limit, and by many where one is near.
+ * lie far from every limit, and by many where one is near. It pauses between its stages.
  */
-export function barBelief(
+export function* believingBar(
   stations: Readonly<Record<Edge, readonly Station[]>>,
   stands: EdgeStands,
   asked: Asked,
   designs: Designs = designsOfSheet(),
-): BarBelief {
+): Stages<BarBelief> {
   const readings = flatMap([...stations.A, ...stations.B], ({ near, far }) =>
     flatMap([near, far], (each) => each ?? []),
   );
@@ -292,7 +293,10 @@ export function barBelief(
     };
   const tool = commonToolOf(readings);
   const common = commonOf(readings, tool);
-  const fits = { A: fitEdge(stations.A, tests.A, tool, designs), B: fitEdge(stations.B, tests.B, tool, designs) };
+  const fitA = fitEdge(stations.A, tests.A, tool, designs);
+  yield;
+  const fits = { A: fitA, B: fitEdge(stations.B, tests.B, tool, designs) };
+  yield;
   const few = drawBoth(fits, asked.step, common, CLEAR_ROWS);
   const isTested = EDGES.some((edge) => fits[edge]?.rails.tested);
   const mayBeHidden = mayHide(few.least, asked.depths);
@@ -301,7 +305,9 @@ export function barBelief(
     !mayBeHidden &&
     EDGES.every((edge) => isClearChance(chanceOf(few, edge))) &&
     isClear(few.least, asked.depths);
+  yield;
   const drawn = isSettled ? few : drawBoth(fits, asked.step, common, CLOSE_ROWS, few);
+  yield;
   const believed = (edge: Edge): EdgeBelief | null => {
     const fitted = fits[edge];
     return fitted ? edgeBelief(fitted, stations[edge], common, chanceOf(drawn, edge), asked.step) : alone(edge);
@@ -311,3 +317,6 @@ export function barBelief(
   const least = mayBeHidden ? withHidden(drawn.least, fits, asked.railLine) : drawn.least;
   return { edges, least, leastAt: weakestPlace(fits, edges), tool, along };
 }
+
+/** The same in one go. */
+export const barBelief = (...given: Parameters<typeof believingBar>): BarBelief => atOnce(believingBar(...given));

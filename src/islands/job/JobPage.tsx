@@ -1,33 +1,12 @@
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { stepRow, STEPS, type Part, type Step } from '../../core/reading';
-import { nextStep } from '../../core/workflow';
-import { isReadingPath, readingAt } from '../../core/sheet';
-import { stationOf, stationPath } from '../../core/declared';
+import { startTransition, useCallback, useEffect, useMemo, useState } from 'react';
 import { unpackJob, type JobView, type SentJob } from '../../contract';
-import { Plates } from '../../ui/parts/Plates';
-import { Frame } from '../frame/Frame';
-import { focusFirst, focusNextStep, focusPlace } from '../frame/focus';
-import { useFrame } from '../frame/frame-context';
-import { whenIdle } from '../frame/idle';
-import { useKeys } from '../frame/keys';
-import { WhereTroubleEnds } from '../frame/Trouble';
-import type { Preferences } from '../frame/preferences';
 import { UNNAMED } from '../../wording';
-import { jointsOf, platesOf, setJointsOf } from './plates';
-import { destinationOf } from './places';
-import { firstStep, goesOn } from './first-step';
-import { Gone } from './hand-over/Reopen';
-import { JobLayout } from './JobLayout';
+import { Frame } from '../frame/Frame';
+import { useFrame } from '../frame/frame-context';
+import type { Preferences } from '../frame/preferences';
+import { firstStep } from './first-step';
 import { Opening } from './Opening';
-import { StepList } from './StepList';
-import { fetchStep, fetchStepsAhead, STEP_VIEWS } from './steps';
-import type { Measuring } from './step-props';
-import { JobProvider, useJob, useJobStore } from './store/JobContext';
-import { useKept } from './store/use-kept';
-import { keyFor, stationRows } from './bar/stations';
-import { Tag } from './tag/Tag';
-import { TargetContext, type Target } from './target';
-import * as texts from '#language/screens/job';
+import type * as Bench from './bench';
 
 interface JobPageProps {
   readonly sent: SentJob;
@@ -48,179 +27,61 @@ export function JobPage({ sent, preferences, step }: JobPageProps) {
   );
 }
 
-function JobInFrame({ view, asked, onOpened }: { view: JobView; asked: string; onOpened: () => void }) {
-  const { who } = useFrame();
-  return (
-    <JobProvider
-      view={view}
-      who={who || UNNAMED}
-      fetch={() => fetchStep(firstStep(asked, view.kept.next.step))}
-      meanwhile={<Opening view={view} asked={asked} />}
-    >
-      <Job asked={asked} onOpened={onOpened} />
-    </JobProvider>
-  );
+/**
+ * What a job is worked with: fetched beside the page, which shows its verdicts and answers taps before all that judges
+ * them is there.
+ */
+const fetchBench = () => import('./bench');
+
+/** The bench, and the job begun on it. */
+interface AtWork {
+  readonly bench: typeof Bench;
+  readonly begun: Bench.Begun;
 }
 
-/** How often, and how long after one another, a field is looked for whose view is still being fetched, ms. */
-const LOOKS = 40;
-const PAUSE = 50;
-
-/** Takes the caret to a field: views open what hides it while rendering, then the caret comes. */
-function useGoTo(): readonly [Target, (path: string, at?: number | null) => void] {
-  const [target, setTarget] = useState<Target>({ path: null, at: null, count: 0 });
+/** Begins a job at its bench; null until all is there. */
+function useAtWork(arrived: JobView, who: string, asked: string, onView: (view: JobView) => void): AtWork | null {
+  const [atWork, setAtWork] = useState<AtWork | null>(null);
+  const [given] = useState({ view: arrived, who, step: firstStep(asked, arrived.kept.next.step) });
   useEffect(() => {
-    const { path } = target;
-    if (path === null) return;
-    let timer: ReturnType<typeof setTimeout> | undefined;
-    const look = (left: number) => {
-      if (!focusPlace(path) && left > 0) timer = setTimeout(() => look(left - 1), PAUSE);
+    let isGone = false;
+    const begin = async () => {
+      const bench = await fetchBench();
+      const begun = await bench.begin(given, onView, () => isGone);
+      // Drawn as a transition: what is pressed meanwhile comes first.
+      if (begun) startTransition(() => setAtWork({ bench, begun }));
     };
-    look(LOOKS);
-    return () => clearTimeout(timer);
-  }, [target]);
-  return [target, useCallback((path, at = null) => setTarget(({ count }) => ({ path, at, count: count + 1 })), [])];
-}
-
-/** Takes the caret to the next thing to do in the step that is shown, once for every wish. */
-function useGoToFirst(begins: boolean): () => void {
-  const [wishes, setWishes] = useState(begins ? 1 : 0);
-  useEffect(() => {
-    if (wishes === 0) return;
-    let timer: ReturnType<typeof setTimeout> | undefined;
-    const look = (left: number) => {
-      const zone = document.querySelector('[data-zone=step]');
-      if (!(zone && focusFirst(zone)) && left > 0) timer = setTimeout(() => look(left - 1), PAUSE);
+    // What goes wrong is said where troubles of drawing are.
+    begin().catch((error: unknown) =>
+      setAtWork(() => {
+        throw error;
+      }),
+    );
+    return () => {
+      isGone = true;
     };
-    look(LOOKS);
-    return () => clearTimeout(timer);
-  }, [wishes]);
-  return useCallback(() => setWishes((count) => count + 1), []);
+  }, [given, onView]);
+  return atWork;
 }
 
 /**
- * Leads to the next best reading once all that was typed before is judged: else it might lead to the reading that was
- * just taken.
+ * All of a view but its readings, which the store keeps up by itself, and what they came to when the page was drawn.
  */
-function useGoToNext(measure: Measuring): () => void {
-  const { appraisal, snapshot } = useJob();
-  const store = useJobStore();
-  const [wishes, setWishes] = useState(0);
-  const answered = useRef(0);
-  useEffect(() => {
-    if (answered.current === wishes || store.getSnapshot() !== snapshot) return;
-    answered.current = wishes;
-    const next = appraisal.plan.steps[0];
-    if (next) measure(next.measure, next.at);
-  }, [wishes, store, snapshot, appraisal, measure]);
-  return useCallback(() => setWishes((count) => count + 1), []);
-}
+const besideReadings = ({ readings: _readings, kept: _kept, ...rest }: JobView): string => JSON.stringify(rest);
 
-/** Says that a step answers keys and taps, and then fetches the others while nothing else is to do. */
-function Opened({ onOpened }: { onOpened: () => void }) {
-  useEffect(() => {
-    onOpened();
-    return whenIdle(fetchStepsAhead);
-  }, [onOpened]);
-  return null;
-}
-
-function Job({ asked, onOpened }: { asked: string; onOpened: () => void }) {
-  const { appraisal, entered, snapshot, steps, view } = useJob();
-  const [goes] = useState(goesOn);
-  const [step, setStep] = useState<Step>(() => firstStep(asked, nextStep(steps)));
-  const goToFirst = useGoToFirst(goes === 'field');
-  useEffect(() => {
-    if (goes === 'next') focusNextStep();
-  }, [goes]);
-  const [target, goTo] = useGoTo();
-  const [part, setPart] = useState<Part | null>(null);
-  const open = useCallback((next: Step) => {
-    setStep(next);
-    setPart(null);
-    const address = new URL(window.location.href);
-    address.searchParams.set('step', next);
-    address.searchParams.delete('go');
-    window.history.replaceState(null, '', address);
-  }, []);
-  const measure = useCallback<Measuring>(
-    (asked, at = null) => {
-      const station = stationOf(asked);
-      if (station && at !== null) {
-        const key = Number(keyFor(stationRows(station.edge, snapshot, entered), at));
-        open('bar');
-        goTo(stationPath(station.edge, key, station.field), at);
-        return;
-      }
-      const { step: there, path } = destinationOf(asked, entered.stationKeys);
-      // Links are counted twice: after the first count it is the second that is asked for.
-      const isCounted = asked === 'chain.driveLinks' && entered.sheet.chain?.driveLinks?.length === 1;
-      open(there);
-      goTo(isCounted ? 'chain.driveLinks.1' : path);
-    },
-    [snapshot, entered, goTo, open],
+function JobInFrame({ view: arrived, asked, onOpened }: { view: JobView; asked: string; onOpened: () => void }) {
+  const named = useFrame().who || UNNAMED;
+  const [view, setView] = useState(arrived);
+  const onView = useCallback(
+    (next: JobView) => setView((before) => (besideReadings(before) === besideReadings(next) ? before : next)),
+    [],
   );
-  const show = useCallback(
-    (path: string) => {
-      open(readingAt(path)?.told.step ?? 'bar');
-      goTo(path);
-    },
-    [goTo, open],
-  );
-  // A place behind the address's `#`, such as `#bar.checks.bow`, is gone to: links may point at a reading.
-  useEffect(() => {
-    const follow = () => {
-      const path = window.location.hash.slice(1);
-      if (isReadingPath(path)) show(path);
-    };
-    follow();
-    window.addEventListener('hashchange', follow);
-    return () => window.removeEventListener('hashchange', follow);
-  }, [show]);
-  const goToNext = useGoToNext(measure);
-  useKeys(
-    useMemo(
-      () => [
-        {
-          shown: ['1', '…', '9', '0', 'y', 'f', 'p', 'h'],
-          does: texts.goToAStep,
-          answer: (key) => {
-            const meant = STEPS.find((each) => stepRow(each).key === key);
-            if (meant === step) goToFirst();
-            else if (meant) open(meant);
-            return meant !== undefined;
-          },
-        },
-        {
-          shown: ['m'],
-          does: texts.goToTheNextBest,
-          on: 'm',
-          act: goToNext,
-        },
-        { shown: ['Enter'], does: texts.enterAReading },
-        { shown: ['F8'], does: texts.nextToolInALength },
-      ],
-      [open, goToNext, step, goToFirst],
-    ),
-  );
-  const StepView = STEP_VIEWS[step];
-  const plates = useKept(platesOf(appraisal, entered.sheet));
-  const joints = useKept(jointsOf(appraisal));
-  const others = useKept(setJointsOf(appraisal));
+  const atWork = useAtWork(arrived, named, asked, onView);
+  if (!atWork) return <Opening view={view} asked={asked} />;
+  const { bench, begun } = atWork;
   return (
-    <JobLayout
-      step={step}
-      plates={<Plates plates={plates} joints={joints} others={others} />}
-      steps={<StepList current={step} onOpen={open} />}
-      tag={<Tag step={step} part={part} onMeasure={measure} onOpen={open} onShow={show} />}
-    >
-      <TargetContext value={target}>
-        {view.job.state === 'handed-over' && step !== 'hand-over' && <Gone />}
-        <WhereTroubleEnds view={step}>
-          <StepView onOpen={open} onMeasure={measure} onPart={setPart} />
-          <Opened onOpened={onOpened} />
-        </WhereTroubleEnds>
-      </TargetContext>
-    </JobLayout>
+    <bench.JobProvider begun={begun} view={view} who={named}>
+      <bench.Job asked={asked} onOpened={onOpened} />
+    </bench.JobProvider>
   );
 }

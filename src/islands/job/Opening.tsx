@@ -28,30 +28,40 @@ export function Opening({ view, asked }: OpeningProps) {
     <JobLayout
       step={step}
       plates={null}
-      steps={
-        <StepZone view={view}>
-          <ol className="max-md:hidden">
-            {STEPS.map((each) => (
-              <li key={each}>
-                <a
-                  href={`?step=${each}`}
-                  className="flex min-h-11 items-center pr-2.5 pl-10 hover:bg-well max-lg:justify-center max-lg:px-0.5 max-lg:text-[11px]"
-                >
-                  {stepName[each]}
-                </a>
-              </li>
-            ))}
-          </ol>
-        </StepZone>
-      }
-      tag={
-        <TagZone strip={<Strip story={leadingStory(view, step)} next={null} />}>
-          <KeptVerdicts view={view} step={step} />
-        </TagZone>
-      }
+      steps={<OpeningSteps view={view} />}
+      tag={<OpeningTag view={view} step={step} />}
     >
       <Meanwhile view={view} step={step} />
     </JobLayout>
+  );
+}
+
+/** The steps as links, until it is known which of them are done. */
+export function OpeningSteps({ view }: { view: JobView }) {
+  return (
+    <StepZone view={view}>
+      <ol className="max-md:hidden">
+        {STEPS.map((each) => (
+          <li key={each}>
+            <a
+              href={`?step=${each}`}
+              className="flex min-h-11 items-center pr-2.5 pl-10 hover:bg-well max-lg:justify-center max-lg:px-0.5 max-lg:text-[11px]"
+            >
+              {stepName[each]}
+            </a>
+          </li>
+        ))}
+      </ol>
+    </StepZone>
+  );
+}
+
+/** The verdicts as they are kept, until they are worked out. */
+export function OpeningTag({ view, step }: { view: JobView; step: Step }) {
+  return (
+    <TagZone strip={<Strip story={leadingStory(view, step)} next={null} />}>
+      <KeptVerdicts view={view} step={step} />
+    </TagZone>
   );
 }
 

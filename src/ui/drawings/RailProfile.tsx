@@ -1,3 +1,4 @@
+import { InItsTurn } from '../parts/InItsTurn';
 import { useMemo, type ReactNode } from 'react';
 import { EdgeProfile, rutSign } from './EdgeProfile';
 import { alongLine, freestBox, type Spot } from './label-spot';
@@ -95,52 +96,59 @@ export function RailProfile(props: RailProfileProps) {
           <path d="M0 0 V6" className="stroke-brass" strokeWidth="2.4" />
         </pattern>
       </defs>
-      {depthTicks.map((depth) => (
-        <g key={depth}>
-          <path d={`M${LEFT} ${y(depth)} H${W - RIGHT}`} className="stroke-line" strokeWidth="1" />
-          <text x={LEFT - 8} y={y(depth) + 4} textAnchor="end" className="fill-ink-soft figures text-[12px]">
-            {show(depth)}
-          </text>
-        </g>
-      ))}
-      <text x={2} y={13} className="fill-ink-soft text-[12px]">
-        {texts.depth(lo > 0 ? texts.from(show(lo)) : '')}
-      </text>
-      <Nose x={MIDDLE} />
-      {(['A', 'B'] as const).map((edge) => (
-        <EdgeProfile
-          key={edge}
-          edge={edge}
-          points={edges[edge]}
-          band={bands[edge]}
-          x={along[edge]}
-          y={y}
-          selected={selected?.edge === edge ? selected.key : null}
-          onSelect={onSelect}
-          show={show}
-          showPosition={showPosition}
-        />
-      ))}
-      {limit !== null && (
-        <LevelLine y={y(limit)} label={limitLabel} at={limitAt} look="stroke-oxide" text="fill-oxide" dash="" />
-      )}
-      {tang !== null && (
-        <LevelLine
-          y={y(tang + room)}
-          label={linkLabel}
-          at={freestBox(spotsOf(linkLabel, y(tang + room), !limitOnTop, true), rails, limit === null ? [] : [limitAt])}
-          look="stroke-steel"
-          text="fill-steel"
-          dash="7 4"
-        />
-      )}
-      <text x={LEFT} y={H - 4} className="fill-ink text-[12px] font-semibold">
-        {texts.tailOfEdge}
-      </text>
-      <text x={W - RIGHT} y={H - 4} textAnchor="end" className="fill-ink text-[12px] font-semibold">
-        {texts.tailOfEdgeB}
-      </text>
-      <Legend rows={legend} />
+      <InItsTurn>
+        {' '}
+        {depthTicks.map((depth) => (
+          <g key={depth}>
+            <path d={`M${LEFT} ${y(depth)} H${W - RIGHT}`} className="stroke-line" strokeWidth="1" />
+            <text x={LEFT - 8} y={y(depth) + 4} textAnchor="end" className="fill-ink-soft figures text-[12px]">
+              {show(depth)}
+            </text>
+          </g>
+        ))}
+        <text x={2} y={13} className="fill-ink-soft text-[12px]">
+          {texts.depth(lo > 0 ? texts.from(show(lo)) : '')}
+        </text>
+        <Nose x={MIDDLE} />
+        {(['A', 'B'] as const).map((edge) => (
+          <EdgeProfile
+            key={edge}
+            edge={edge}
+            points={edges[edge]}
+            band={bands[edge]}
+            x={along[edge]}
+            y={y}
+            selected={selected?.edge === edge ? selected.key : null}
+            onSelect={onSelect}
+            show={show}
+            showPosition={showPosition}
+          />
+        ))}
+        {limit !== null && (
+          <LevelLine y={y(limit)} label={limitLabel} at={limitAt} look="stroke-oxide" text="fill-oxide" dash="" />
+        )}
+        {tang !== null && (
+          <LevelLine
+            y={y(tang + room)}
+            label={linkLabel}
+            at={freestBox(
+              spotsOf(linkLabel, y(tang + room), !limitOnTop, true),
+              rails,
+              limit === null ? [] : [limitAt],
+            )}
+            look="stroke-steel"
+            text="fill-steel"
+            dash="7 4"
+          />
+        )}
+        <text x={LEFT} y={H - 4} className="fill-ink text-[12px] font-semibold">
+          {texts.tailOfEdge}
+        </text>
+        <text x={W - RIGHT} y={H - 4} textAnchor="end" className="fill-ink text-[12px] font-semibold">
+          {texts.tailOfEdgeB}
+        </text>
+        <Legend rows={legend} />
+      </InItsTurn>
     </svg>
   );
 }

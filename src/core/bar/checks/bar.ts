@@ -9,7 +9,7 @@ import {
   type WearPlace,
 } from '..';
 import {
-  barBelief,
+  believingBar,
   derivedPlayLimit,
   engagedAt,
   predictStraightEdge,
@@ -232,7 +232,7 @@ export function* assessBar(
   const stands = { A: sheet.bar?.edges?.A?.stands ?? null, B: sheet.bar?.edges?.B?.stands ?? null };
   const first = { A: stationsOf(sheet.bar, 'A'), B: stationsOf(sheet.bar, 'B') };
   const designs = designsOfSheet();
-  const belief = barBelief(first, stands, asked, designs);
+  const belief = yield* believingBar(first, stands, asked, designs);
   yield;
   const assessed = (stations: typeof first, believed: BarBelief) => ({
     A: assessEdge(stations.A, believed.edges.A, edgeContext),
@@ -244,7 +244,7 @@ export function* assessBar(
   const now = isAgain ? { A: first.A.map(standingStation), B: first.B.map(standingStation) } : first;
   // An edge stood up before it was dressed says nothing of it now.
   const standsNow = { A: dressedSince(first.A) ? null : stands.A, B: dressedSince(first.B) ? null : stands.B };
-  const believedNow = isAgain ? barBelief(now, standsNow, asked, designs) : belief;
+  const believedNow = isAgain ? yield* believingBar(now, standsNow, asked, designs) : belief;
   const standing = isAgain ? assessed(now, believedNow) : edges;
   yield;
   const turned = loggedTurns(sheet);

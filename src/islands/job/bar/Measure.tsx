@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { Plus } from 'lucide-react';
 import { RailProfile } from '../../../ui/drawings/RailProfile';
+import { InItsTurn } from '../../../ui/parts/InItsTurn';
 import { checkSentence, dressingSentence } from '../../../wording';
 import { useFrame } from '../../frame/frame-context';
 import { isTyping, useKeys } from '../../frame/keys';
@@ -68,8 +69,10 @@ export function Measure({ stations }: { stations: Stations }) {
         <Field path={`bar.edges.${edge}.stands`} />
       </div>
       <div className="min-w-0 border-l border-line pl-4 max-md:border-l-0 max-md:pl-0">
-        {row && <Section edge={edge} row={row} number={rows[edge].indexOf(row) + 1} />}
-        <ExportDrawing of={drawing} file="rail-profile" label={texts.profile} />
+        <InItsTurn>
+          {row && <Section edge={edge} row={row} number={rows[edge].indexOf(row) + 1} />}
+          <ExportDrawing of={drawing} file="rail-profile" label={texts.profile} />
+        </InItsTurn>
       </div>
     </div>
   );

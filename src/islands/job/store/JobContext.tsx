@@ -1,7 +1,6 @@
 import {
   createContext,
   startTransition,
-  useCallback,
   useContext,
   useEffect,
   useMemo,
@@ -11,7 +10,8 @@ import {
 } from 'react';
 import type { JobView, PutReadingsReply } from '../../../contract';
 import { api, RequestFailed } from '../../frame/api';
-import { afterPaint, inTurns } from '../../frame/turns';
+import { afterPaint } from '../../../ui/parts/paint';
+import { inTurns } from '../../frame/turns';
 import { JobStore, type Outside, type Snapshot } from './job-store';
 import { keeping } from './keeping';
 import { courseOf, meaning, meaningOf, type Meaning } from './meaning';
@@ -61,11 +61,6 @@ export const isSaved = ({ saving }: Snapshot): boolean => saving === 'saved';
 
 const channelName = (jobId: string): string => `serrata:job:${jobId}`;
 
-/**
- * All of a view but its readings, which the store keeps up by itself, and what they came to when the page was drawn.
- */
-const besideReadings = ({ readings: _readings, kept: _kept, ...rest }: JobView): string => JSON.stringify(rest);
-
 function outsideOf(jobId: string, onView: (view: JobView) => void): Outside {
   return {
     send: (message) => api.post<PutReadingsReply>(`/api/jobs/${jobId}/readings`, message),
@@ -112,7 +107,7 @@ function useKeepingUp(store: JobStore, jobId: string, who: string): void {
 }
 
 /** A job whose readings are there, and what they mean: worked out before anything is drawn of it. */
-interface Begun {
+export interface Begun {
   readonly view: JobView;
   readonly who: string;
   readonly store: JobStore;
@@ -121,39 +116,20 @@ interface Begun {
 
 /**
  * Begins a job in turns of its own, so that the page it opens on goes on answering.
- * @param beside what is fetched meanwhile
  * @param onView hears of limits, codes, schools, photographs and sign-offs that were changed elsewhere
- * @returns null until all is there
+ * @returns null where it was left meanwhile
  */
-function useBegun(
+export async function begunOn(
   view: JobView,
   who: string,
-  beside: () => Promise<void>,
   onView: (view: JobView) => void,
-): Begun | null {
-  const [begun, setBegun] = useState<Begun | null>(null);
-  const [given] = useState({ view, who });
-  const [meanwhile] = useState(() => beside);
-  useEffect(() => {
-    let isGone = false;
-    const { job, readings } = given.view;
-    const box = new Outbox(window.localStorage, `serrata:outbox:${job.id}`, crypto.randomUUID());
-    const store = new JobStore(readings, box, outsideOf(job.id, onView));
-    const stages = meaning(store.getSnapshot(), given.view, courseOf(given.view), given.who);
-    Promise.all([inTurns(stages, () => isGone), meanwhile()]).then(
-      // Drawn as a transition: what is pressed meanwhile comes first.
-      ([found]) => found && startTransition(() => setBegun({ ...given, store, meaning: found })),
-      // What goes wrong is said where troubles of drawing are.
-      (error: unknown) =>
-        setBegun(() => {
-          throw error;
-        }),
-    );
-    return () => {
-      isGone = true;
-    };
-  }, [given, meanwhile, onView]);
-  return begun;
+  isGone: () => boolean,
+): Promise<Begun | null> {
+  const { job, readings } = view;
+  const box = new Outbox(window.localStorage, `serrata:outbox:${job.id}`, crypto.randomUUID());
+  const store = new JobStore(readings, box, outsideOf(job.id, onView));
+  const found = await inTurns(meaning(store.getSnapshot(), view, courseOf(view), who), isGone);
+  return found && { view, who, store, meaning: found };
 }
 
 /** Lists of a meaning that are long, and of which little is drawn. */
@@ -171,33 +147,6 @@ function useMeaning(begun: Begun, { standing, drafts }: Snapshot, view: JobView,
 }
 
 interface JobProviderProps {
-  readonly view: JobView;
-  readonly who: string;
-  /** Fetched before the job is there. */
-  readonly fetch: () => Promise<void>;
-  /** Shown until the job is there. */
-  readonly meanwhile: ReactNode;
-  readonly children: ReactNode;
-}
-
-/** Holds a job's readings and computes, at every keystroke, what they mean. */
-export function JobProvider({ view: arrived, who, fetch, meanwhile, children }: JobProviderProps) {
-  const [view, setView] = useState(arrived);
-  const onView = useCallback(
-    (next: JobView) => setView((before) => (besideReadings(before) === besideReadings(next) ? before : next)),
-    [],
-  );
-  const begun = useBegun(arrived, who, fetch, onView);
-  return begun ? (
-    <Held begun={begun} view={view} who={who}>
-      {children}
-    </Held>
-  ) : (
-    meanwhile
-  );
-}
-
-interface HeldProps {
   readonly begun: Begun;
   readonly view: JobView;
   readonly who: string;
@@ -226,7 +175,8 @@ function useShown(store: JobStore): Snapshot {
   return shown;
 }
 
-function Held({ begun, view, who, children }: HeldProps) {
+/** Holds a job's readings and computes, at every keystroke, what they mean. */
+export function JobProvider({ begun, view, who, children }: JobProviderProps) {
   const { store } = begun;
   const snapshot = useShown(store);
   useKeepingUp(store, view.job.id, who);
