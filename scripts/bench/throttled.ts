@@ -51,7 +51,7 @@ export async function throttled(url: string): Promise<Measured[]> {
 /** A time against its budget, and how many times longer it is than at full speed. */
 const beside = (what: string, slow: number, full: number, budget: number): Measured[] => [
   { what, value: slow, budget, unit: 'ms' },
-  { what: `${what}, to full speed (${full.toFixed(0)} ms)`, value: slow / full, budget: NaN, unit: '×' },
+  { what: `${what}, to full speed (${full.toFixed(0)} ms)`, value: slow / Math.max(full, 1), budget: NaN, unit: '×' },
 ];
 
 async function felt(browser: Browser, url: string, slower: number): Promise<Felt> {

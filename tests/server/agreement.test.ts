@@ -5,7 +5,7 @@ import type { WrittenBenchSheet } from '../../src/core/sheet';
 import type { JobView, Paper, PaperBlock, PlanView } from '../../src/contract';
 import { DEMO_SHEETS } from '../../src/data/demo';
 import { lastHandOver, lastReading } from '../../src/data/repositories';
-import { courseOf, meaningOf, type Meaning } from '../../src/islands/job/store/meaning';
+import { meaningOf, type Meaning } from '../../src/islands/job/store/meaning';
 import { benchView } from '../../src/server/use-cases/bench';
 import { handOverView } from '../../src/server/use-cases/hand-over';
 import { handOverJob } from '../../src/server/use-cases/handing-over';
@@ -49,7 +49,7 @@ interface Told {
 async function told(id: string): Promise<Told> {
   const view = await jobView(context, id);
   const standing = new Map(view.readings.map((reading) => [reading.path, { ...reading, conflict: null }]));
-  const meaning = meaningOf({ standing, drafts: new Map() } as never, view, courseOf(view), 'Ines');
+  const meaning = meaningOf({ standing, drafts: new Map(), view, who: 'Ines' } as never);
   // As each paper is written, from a job that is read and appraised once for all of them; as it was given once it went.
   const job = await appraisedJob(context, id);
   const given = view.job.state === 'handed-over' ? ((await lastHandOver(context.store.db, id))!.papers as object) : {};

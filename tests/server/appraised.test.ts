@@ -5,7 +5,7 @@ import { resolveLimits } from '../../src/core/limits';
 import type { Assessment } from '../../src/core/report';
 import { entriesFromSheet, sheetFromEntries } from '../../src/core/sheet';
 import { findJob, findSignOff, signOffsOf } from '../../src/data/repositories';
-import { appraisedJob, assessedJob } from '../../src/server/use-cases/appraised';
+import { assessedJob } from '../../src/server/use-cases/appraised';
 import { appraised } from '../../src/server/use-cases/kept-appraisals';
 import { jobView } from '../../src/server/use-cases/jobs';
 import { meaningOf } from '../../src/islands/job/store/meaning';
@@ -22,11 +22,11 @@ afterEach(() => context.done());
 
 /** What the screen of a job says, made as the browser makes it. */
 async function onScreen(id: string) {
-  const [view, { course }] = [await jobView(context, id), await appraisedJob(context, id)];
+  const view = await jobView(context, id);
   const standing = new Map(
     view.readings.map((reading) => [reading.path, { ...reading, conflict: null }] as const),
   ) as unknown as Parameters<typeof meaningOf>[0]['standing'];
-  return meaningOf({ standing, drafts: new Map() }, view, course, 'Ines').appraisal;
+  return meaningOf({ standing, drafts: new Map(), view, who: 'Ines' }).appraisal;
 }
 
 describe('a job whose signed plan renews chain and drive sprocket', () => {

@@ -13,8 +13,8 @@ import { api, RequestFailed } from '../../frame/api';
 import { afterPaint } from '../../../ui/parts/paint';
 import { inTurns } from '../../frame/turns';
 import { JobStore, type Outside, type Snapshot } from './job-store';
-import { keeping } from './keeping';
-import { courseOf, meaning, meaningOf, type Meaning } from './meaning';
+import { Judged } from './judged';
+import { courseOf, meaning, type Given, type Meaning } from './meaning';
 import { Outbox } from './outbox';
 
 /** How often a visible screen asks for what other machines have stored. */
@@ -108,9 +108,8 @@ function useKeepingUp(store: JobStore, jobId: string, who: string): void {
 
 /** A job whose readings are there, and what they mean: worked out before anything is drawn of it. */
 export interface Begun {
-  readonly view: JobView;
-  readonly who: string;
   readonly store: JobStore;
+  readonly given: Given;
   readonly meaning: Meaning;
 }
 
@@ -128,22 +127,15 @@ export async function begunOn(
   const { job, readings } = view;
   const box = new Outbox(window.localStorage, `serrata:outbox:${job.id}`, crypto.randomUUID());
   const store = new JobStore(readings, box, outsideOf(job.id, onView));
-  const found = await inTurns(meaning(store.getSnapshot(), view, courseOf(view), who), isGone);
-  return found && { view, who, store, meaning: found };
+  const { standing, drafts } = store.getSnapshot();
+  const given = { standing, drafts, view, who };
+  const found = await inTurns(meaning(given), isGone);
+  return found && { store, given, meaning: found };
 }
 
-/** Lists of a meaning that are long, and of which little is drawn. */
-const AFRESH = ['checks', 'stations', 'figures', 'hangsOn'];
-
-/** What the readings mean: what was worked out as the job began, and then anew at every keystroke. */
-function useMeaning(begun: Begun, { standing, drafts }: Snapshot, view: JobView, who: string): Meaning {
-  const [first] = useState({ ...begun, standing, drafts });
-  const [find] = useState(() => keeping(meaningOf, AFRESH, first.meaning));
-  return useMemo(() => {
-    const given = { standing, drafts, view, who };
-    const isFirst = (Object.keys(given) as (keyof typeof given)[]).every((each) => given[each] === first[each]);
-    return isFirst ? first.meaning : find(given, view, courseOf(view), who);
-  }, [first, find, standing, drafts, view, who]);
+/** What the readings mean: what was worked out ahead, or else at once. */
+function useMeaning(judged: Judged, { standing, drafts }: Snapshot, view: JobView, who: string): Meaning {
+  return useMemo(() => judged.now({ standing, drafts, view, who }), [judged, standing, drafts, view, who]);
 }
 
 interface JobProviderProps {
@@ -154,34 +146,44 @@ interface JobProviderProps {
 }
 
 /**
- * The readings as they are once the key that changed them is on the screen: a key is shown first and then judged, and
- * on a slow machine neither it nor the next one waits.
+ * The readings as they are once the key that changed them is on the screen and they are judged: on a slow machine
+ * neither that key nor the next one waits.
  */
-function useShown(store: JobStore): Snapshot {
+function useShown(store: JobStore, judged: Judged, view: JobView, who: string): Snapshot {
   const [shown, setShown] = useState(store.getSnapshot);
   useEffect(() => {
-    let waits = false;
-    const follow = () => {
-      waits = false;
-      startTransition(() => setShown(store.getSnapshot()));
+    let isGone = false;
+    let isAtIt = false;
+    const follow = async () => {
+      const snapshot = store.getSnapshot();
+      await judged.ahead({ standing: snapshot.standing, drafts: snapshot.drafts, view, who }, () => isGone);
+      isAtIt = false;
+      if (isGone) return;
+      startTransition(() => setShown(snapshot));
+      if (store.getSnapshot() !== snapshot) changed();
     };
     const changed = () => {
-      if (!waits) afterPaint(follow);
-      waits = true;
+      if (!isAtIt) afterPaint(() => void follow());
+      isAtIt = true;
     };
     changed();
-    return store.subscribe(changed);
-  }, [store]);
+    const leave = store.subscribe(changed);
+    return () => {
+      isGone = true;
+      leave();
+    };
+  }, [store, judged, view, who]);
   return shown;
 }
 
 /** Holds a job's readings and computes, at every keystroke, what they mean. */
 export function JobProvider({ begun, view, who, children }: JobProviderProps) {
   const { store } = begun;
-  const snapshot = useShown(store);
+  const [judged] = useState(() => new Judged(begun.given, begun.meaning));
+  const snapshot = useShown(store, judged, view, who);
   useKeepingUp(store, view.job.id, who);
   const { signedOff } = courseOf(view);
-  const means = useMeaning(begun, snapshot, view, who);
+  const means = useMeaning(judged, snapshot, view, who);
   const value = useMemo(() => ({ view, snapshot, signedOff, ...means }), [view, snapshot, signedOff, means]);
   return (
     <StoreContext value={store}>

@@ -3,19 +3,11 @@
  * nothing changed. What is drawn from such a part need not be drawn again, so a key on one station redraws that station
  * and not the other forty-seven.
  * @param work pure; answers with plain objects, lists and values
- * @param afresh keys whose contents are taken as they come: long lists from which little is drawn, dearer to compare
- *   than to draw
- * @param begun an answer that was worked out already
  */
-export function keeping<A extends readonly unknown[], R>(
-  work: (...given: A) => R,
-  afresh: readonly string[] = [],
-  begun?: R,
-): (...given: A) => R {
-  const notCompared = new Set(afresh);
-  let last: unknown = begun;
+export function keeping<A extends readonly unknown[], R>(work: (...given: A) => R): (...given: A) => R {
+  let last: unknown;
   return (...given) => {
-    const answer = keepWhatHolds(last, work(...given), notCompared);
+    const answer = keepWhatHolds(last, work(...given));
     last = answer;
     return answer;
   };
@@ -23,6 +15,8 @@ export function keeping<A extends readonly unknown[], R>(
 
 /**
  * The new value, with every part that equals the old one replaced by the old one; all of the old one when all is equal.
+ * @param afresh keys whose contents are taken as they come: long lists from which little is drawn, dearer to compare
+ *   than to draw
  */
 export function keepWhatHolds<T>(before: unknown, after: T, afresh: ReadonlySet<string> = new Set()): T {
   return new Comparison(afresh).kept(before, after) as T;

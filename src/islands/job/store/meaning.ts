@@ -15,21 +15,26 @@ export interface Meaning {
   readonly stories: readonly PartStory[];
 }
 
-/**
- * Reads what was typed, entered or not, as a sheet and assesses it, a stage at a time.
- * @param who is at the bench
- */
-export function* meaning(
-  { standing, drafts }: Pick<Snapshot, 'standing' | 'drafts'>,
-  rules: Rules,
-  course: JobCourse,
-  who: string,
-): Stages<Meaning> {
+/** What a view tells of what became of its job. */
+interface Became extends Pick<JobView, 'signOffs' | 'choices'> {
+  readonly job: Pick<JobView['job'], 'state'>;
+}
+
+/** What readings come to their meaning by. */
+export interface Given extends Pick<Snapshot, 'standing' | 'drafts'> {
+  readonly view: Rules & Became;
+  /** Who is at the bench. */
+  readonly who: string;
+}
+
+/** Reads what was typed, entered or not, as a sheet and assesses it, a stage at a time. */
+export function* meaning({ standing, drafts, view, who }: Given): Stages<Meaning> {
+  const course = courseOf(view);
   // What is being typed is in the hand of who is here.
   const typed = [...drafts.values()].map((draft) => ({ ...draft, by: who }));
-  const { sheet, refused, stationKeys } = sheetFromEntries([...standing.values(), ...typed], rules.studies);
+  const { sheet, refused, stationKeys } = sheetFromEntries([...standing.values(), ...typed], view.studies);
   yield;
-  const appraisal = yield* appraising(sheet, rules, course.choices);
+  const appraisal = yield* appraising(sheet, view, course.choices);
   yield;
   return {
     entered: { sheet, refused, stationKeys },
@@ -40,10 +45,10 @@ export function* meaning(
 }
 
 /** The same in one go. */
-export const meaningOf = (...given: Parameters<typeof meaning>): Meaning => atOnce(meaning(...given));
+export const meaningOf = (given: Given): Meaning => atOnce(meaning(given));
 
 /** What became of the job beside its readings. */
-export function courseOf({ job, signOffs, choices }: Pick<JobView, 'job' | 'signOffs' | 'choices'>): JobCourse {
+export function courseOf({ job, signOffs, choices }: Became): JobCourse {
   const signedOff = job.state !== 'open' && signOffs.length > 0;
   return {
     signedOff,
