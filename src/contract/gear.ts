@@ -1,6 +1,7 @@
 import type { Backtest, Beginning, Custom, Ending, Marks, Reach, WearId, WornValue } from '../core/life';
 import type { Part } from '../core/reading';
 import type { Operation } from '../core/sheet';
+import type { CustomerFactsView, GearSaidView } from './gear-changes';
 import type { JobRow, ShopView } from './views';
 
 /** A customer, as gear names one. */
@@ -17,7 +18,12 @@ export interface SawView {
   readonly tag: string;
   readonly mount: string | null;
   readonly maxRpm: number | null;
+  /** Whether it is offered no more. */
+  readonly retired: boolean;
 }
+
+/** A saw, as others are chosen. */
+export type SawName = Pick<SawView, 'id' | 'label' | 'tag'>;
 
 /** When a piece reaches the first of its limits. */
 export interface FirstLimitView {
@@ -37,8 +43,13 @@ export interface PieceLine {
   readonly id: string;
   readonly part: Part;
   readonly marks: Marks;
+  /** As somebody wrote it on the piece; empty where nobody did. */
+  readonly tag: string;
   readonly began: Beginning;
+  /** The saw that it came from, where it came from another. */
+  readonly from: SawName | null;
   readonly ended: Ending | null;
+  readonly to: SawName | null;
   /** How many jobs it came with. */
   readonly looks: number;
   readonly hours: { readonly value: number; readonly u: number };
@@ -107,6 +118,9 @@ export interface CustomerGearView {
   readonly shop: ShopView;
   readonly customer: WhoseView;
   readonly saws: readonly SawGear[];
+  /** What is said of the customer. */
+  readonly facts: CustomerFactsView;
+  readonly said: readonly GearSaidView[];
   /** What is due within a year, the soonest first. */
   readonly due: readonly DueGear[];
   readonly total: number;
@@ -121,6 +135,10 @@ export interface SawGearView extends SawGear {
   readonly customer: WhoseView;
   readonly past: readonly PieceLine[];
   readonly jobs: readonly GearVisit[];
+  /** Other saws of the customer, that this one may be one with. */
+  readonly others: readonly SawName[];
+  /** What was said of the saw and its pieces, the newest first. */
+  readonly said: readonly GearSaidView[];
   /** Jobs before these are in the store, and are not looked at. */
   readonly isCut: boolean;
   readonly today: string;
@@ -160,6 +178,9 @@ export interface PieceView {
   readonly customer: WhoseView;
   readonly saw: SawView;
   readonly piece: PieceLine;
+  /** Other saws of the customer, that it may have gone over to. */
+  readonly others: readonly SawName[];
+  readonly said: readonly GearSaidView[];
   readonly use: { readonly hoursPerWeek: number; readonly u: number; readonly isTold: boolean };
   readonly wears: readonly WearLifeView[];
   readonly seen: readonly {

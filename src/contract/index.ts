@@ -8,6 +8,7 @@ export * from './stock';
 export * from './supplier';
 export * from './views';
 export * from './gear';
+export * from './gear-changes';
 export * from './shop-style';
 export { packView, unpackView, type Sent } from './sent';
 export * from './sent-job';

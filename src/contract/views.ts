@@ -307,7 +307,7 @@ export interface LearnedCodeView extends LearnedCode {
 }
 
 export interface SearchHitView {
-  readonly kind: 'customer' | 'saw' | 'job' | 'part';
+  readonly kind: 'customer' | 'saw' | 'piece' | 'job' | 'part';
   readonly title: string;
   readonly detail: string;
   readonly href: string;

@@ -3,6 +3,7 @@ import { blob, index, integer, primaryKey, real, sqliteTable, text, uniqueIndex 
 import { SPROCKET_KINDS } from '../core/declared';
 import { SEQUENCES } from '../core/identify';
 import { STOCK_KINDS } from '../core/stock';
+import { GEAR_CHANGES } from '../core/life';
 
 /** Moments are stored as ISO 8601 text in UTC, which sorts as it should. */
 const moment = (name: string) => text(name).notNull();
@@ -25,6 +26,8 @@ export const customer = sqliteTable('customer', {
   contact: text('contact').notNull().default(''),
   createdAt: moment('created_at'),
   createdBy: text('created_by').notNull(),
+  /** Since when it is offered no more; null while it is. */
+  retiredAt: text('retired_at'),
 });
 
 export const saw = sqliteTable(
@@ -40,6 +43,10 @@ export const saw = sqliteTable(
     maxRpm: integer('max_rpm'),
     createdAt: moment('created_at'),
     createdBy: text('created_by').notNull(),
+    /** Since when it is offered no more; null while it is. */
+    retiredAt: text('retired_at'),
+    /** The record that it turned out to be one with; its jobs are there. */
+    mergedInto: text('merged_into'),
   },
   (table) => [index('saw_customer').on(table.customerId)],
 );
@@ -359,6 +366,40 @@ export const photo = sqliteTable(
     takenAwayAt: text('taken_away_at'),
   },
   (table) => [index('photo_job').on(table.jobId, table.at)],
+);
+
+/**
+ * What people said of customers, saws and their pieces beyond the jobs: entered, mended, merged, tagged, moved. Never
+ * changed, never deleted: triggers see to that; what was said wrongly is undone by a row that names it.
+ */
+export const gearChange = sqliteTable(
+  'gear_change',
+  {
+    seq: integer('seq').primaryKey({ autoIncrement: true }),
+    /** Made where it was said, so that sending it twice says it once. */
+    id: text('id').notNull(),
+    what: text('what', { enum: GEAR_CHANGES }).notNull(),
+    /** Whom, which saw, which piece it is about; the other saw, where there are two. */
+    customerId: text('customer_id'),
+    sawId: text('saw_id'),
+    otherSawId: text('other_saw_id'),
+    piece: text('piece'),
+    /** What was said, and what stood before, as undoing needs it. */
+    said: text('said', { mode: 'json' }),
+    before: text('before', { mode: 'json' }),
+    /** The row that this one undoes. */
+    undoes: text('undoes'),
+    at: moment('at'),
+    by: text('by').notNull(),
+  },
+  (table) => [
+    uniqueIndex('gear_change_id').on(table.id),
+    uniqueIndex('gear_change_undoes').on(table.undoes),
+    index('gear_change_customer').on(table.customerId, table.seq),
+    index('gear_change_saw').on(table.sawId, table.seq),
+    index('gear_change_other_saw').on(table.otherSawId, table.seq),
+    index('gear_change_piece').on(table.piece, table.seq),
+  ],
 );
 
 /** What the counter learned of a saw, kept for the next call; the newest counts. */

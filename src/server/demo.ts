@@ -36,7 +36,10 @@ import {
 import type { Transaction } from '../data/store';
 import { calendarDay } from '../wording';
 import type { Context } from './context';
+import { DEMO_TAGGED } from '../data/demo/history';
 import { loadFurther } from './demo-further';
+import { changeGear } from './use-cases/gear/change';
+import { piecesOfSaws } from './use-cases/gear/pieces';
 import { rulesInForce, rulesMark } from './use-cases/shop';
 import { signOff } from './use-cases/sign-off';
 import { keep, keptOf, summaryKey } from './use-cases/summary';
@@ -99,6 +102,15 @@ async function loadJob(
   return id;
 }
 
+/** The saw that Gear tells most of has its chain tagged, as a shop does with chains that go in turn. */
+async function tagChain(context: Context): Promise<void> {
+  const { saw, tag } = DEMO_TAGGED;
+  const { pieces } = await piecesOfSaws(context, [saw], await rulesInForce(context));
+  const chain = pieces.find(({ part, ended }) => part === 'chain' && ended === null)!;
+  const act = { say: 'piece-tagged', piece: chain.id, tag } as const;
+  await changeGear(context, { id: context.newId(), by: DEMO_PEOPLE[0].name, act });
+}
+
 /** Loads the demo scenario into an empty store. Does nothing, and says so, when there is a job in it already. */
 export async function loadDemo(context: Context): Promise<{ readonly loaded: number }> {
   const { store } = context;
@@ -130,5 +142,6 @@ export async function loadDemo(context: Context): Promise<{ readonly loaded: num
   const further = await loadFurther(context, (past, job, customerId) =>
     store.write((tx) => loadJob(tx, past, { ...job, customerId, due: 3 }, demoRules(context))),
   );
+  await tagChain(context);
   return { loaded: DEMO_JOBS.length + further };
 }

@@ -97,10 +97,12 @@ describe('a piece', () => {
       'its count of links is 66, and was 72',
     );
     const better = { code: 'better', wear: 'chain.cutter', was: 6.4, is: 8.7 } as const;
-    expect(endedText({ how: 'gone', jobId: 'x', at: 'y', because: better }, show)).toBe(
+    expect(endedText({ how: 'gone', jobId: 'x', at: 'y', because: better }, null, show)).toBe(
       'gone when the saw came next: shortest cutter came back at 8.70 mm after 6.40 mm: nothing grows back',
     );
-    expect(endedText({ how: 'replaced', jobId: 'x', at: 'y' }, show)).toBe('replaced at the bench');
+    expect(endedText({ how: 'replaced', jobId: 'x', at: 'y' }, null, show)).toBe('replaced at the bench');
+    expect(endedText({ how: 'moved', to: 's', at: 'y' }, 'Brask 66', show)).toBe('went over to Brask 66');
+    expect(endedText({ how: 'displaced', by: 'p', at: 'y' }, null, show)).toBe('made room for one of another saw');
   });
 
   it('is due by custom', () => {

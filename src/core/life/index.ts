@@ -8,3 +8,4 @@ export * from './forecast';
 export * from './backtest';
 export * from './life';
 export * from './due';
+export * from './said';

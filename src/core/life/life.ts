@@ -60,11 +60,11 @@ const useBetween = (before: Visit | null, after: Visit, limits: Limits): Use =>
   useOf(after.facts.hoursPerWeek ?? before?.facts.hoursPerWeek ?? null, limits);
 
 /** Running hours of the piece before each look. */
-function gapsOf({ began, seen }: Piece, limits: Limits): readonly { readonly hours: number; readonly u: number }[] {
+function gapsOf({ since, seen }: Piece, limits: Limits): readonly { readonly hours: number; readonly u: number }[] {
   return seen.map(({ visit }, i) => {
     const before = seen[i - 1]?.visit ?? null;
     // The saw stood in the shop until it went.
-    const from = before ? (before.went ?? before.came) : began.at;
+    const from = before ? (before.went ?? before.came) : since;
     const { hoursPerWeek, u } = useBetween(before, visit, limits);
     const weeks = weeksBetween(from, visit.came);
     return { hours: weeks * hoursPerWeek, u: weeks * u };

@@ -11,6 +11,7 @@ export const RECORD_KINDS = [
   'part_order',
   'part_order_event',
   'hand_over',
+  'gear_change',
 ] as const;
 
 const place = { seq: z.int(), record: z.string(), key: z.string() };

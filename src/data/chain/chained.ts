@@ -1,5 +1,6 @@
 import { getTableColumns, getTableName } from 'drizzle-orm';
 import {
+  gearChange,
   handOver,
   handStudy,
   limitChange,
@@ -22,6 +23,7 @@ const CHAINED = [
   { table: partOrder, key: partOrder.id },
   { table: partOrderEvent, key: partOrderEvent.seq },
   { table: handOver, key: handOver.id },
+  { table: gearChange, key: gearChange.seq },
 ] as const;
 
 export type ChainedTable = (typeof CHAINED)[number]['table'];

@@ -144,3 +144,6 @@ function historyOf(seed: number): readonly PastJob[] {
  * that came and went, and a drive sprocket that the crew changed. Everything in it is invented.
  */
 export const DEMO_HISTORY = { sawId: 's-brask-66', by: 'p-wil', firstTag: 301, jobs: historyOf(1887) } as const;
+
+/** What stands on the tag of the chain that is on that saw. */
+export const DEMO_TAGGED = { saw: DEMO_HISTORY.sawId, tag: 'K-17' } as const;

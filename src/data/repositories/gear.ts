@@ -1,8 +1,16 @@
-import { asc, count, desc, eq, inArray, sql } from 'drizzle-orm';
+import { and, asc, count, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import { customer, handOver, job, saw } from '../schema';
 import type { Queryable } from '../store';
 import { SAW_COLUMNS, type CustomerRecord, type SawRecord } from './jobs';
 import { ftsQuery } from './stock';
+
+/** A saw as gear tells it. */
+export interface GearSawRecord extends SawRecord {
+  /** Since when it is offered no more. */
+  readonly retiredAt: string | null;
+}
+
+const GEAR_SAW = { ...SAW_COLUMNS, retiredAt: saw.retiredAt };
 
 /** Jobs that are gone through to find the saws that were in the shop last. */
 const JOBS_BACK = 400;
@@ -21,33 +29,36 @@ export async function lastSaws(db: Queryable, limit: number): Promise<readonly s
 export async function sawsById(
   db: Queryable,
   ids: readonly string[],
-): Promise<readonly { readonly saw: SawRecord; readonly customer: CustomerRecord }[]> {
+): Promise<readonly { readonly saw: GearSawRecord; readonly customer: CustomerRecord }[]> {
   if (ids.length === 0) return [];
   const rows = await db
-    .select({ saw: SAW_COLUMNS, customer: { id: customer.id, name: customer.name, contact: customer.contact } })
+    .select({ saw: GEAR_SAW, customer: { id: customer.id, name: customer.name, contact: customer.contact } })
     .from(saw)
     .innerJoin(customer, eq(saw.customerId, customer.id))
     .where(inArray(saw.id, [...ids]));
   return ids.flatMap((id) => rows.find((row) => row.saw.id === id) ?? []);
 }
 
-/** One page of a customer's saws, by their names. */
+/** A customer's saws; two records of one saw are one. */
+const ofCustomer = (customerId: string) => and(eq(saw.customerId, customerId), isNull(saw.mergedInto));
+
+/** One page of a customer's saws, by their names; those that are offered no more last. */
 export async function sawsOfCustomer(
   db: Queryable,
   customerId: string,
   page: { readonly limit: number; readonly offset: number },
-): Promise<readonly SawRecord[]> {
+): Promise<readonly GearSawRecord[]> {
   return db
-    .select(SAW_COLUMNS)
+    .select(GEAR_SAW)
     .from(saw)
-    .where(eq(saw.customerId, customerId))
-    .orderBy(asc(saw.label), asc(saw.tag), asc(saw.id))
+    .where(ofCustomer(customerId))
+    .orderBy(sql`${saw.retiredAt} IS NOT NULL`, asc(saw.label), asc(saw.tag), asc(saw.id))
     .limit(page.limit)
     .offset(page.offset);
 }
 
 export async function countSawsOf(db: Queryable, customerId: string): Promise<number> {
-  const [row] = await db.select({ all: count() }).from(saw).where(eq(saw.customerId, customerId));
+  const [row] = await db.select({ all: count() }).from(saw).where(ofCustomer(customerId));
   return row?.all ?? 0;
 }
 

@@ -19,3 +19,4 @@ export * from './hand-overs';
 export * from './test-cuts';
 export * from './gear';
 export * from './records';
+export * from './gear-changes';

@@ -292,7 +292,14 @@ export async function addSaw(tx: Transaction, { at, by, ...rest }: SawRecord & W
   await tx.insert(saw).values({ ...rest, createdAt: at, createdBy: by });
 }
 
+/** A saw; of a record that turned out to be one with another, that other. */
 export async function findSaw(db: Queryable, id: string): Promise<SawRecord | null> {
-  const [row] = await db.select(COLUMNS.saw).from(saw).where(eq(saw.id, id)).limit(1);
-  return row ?? null;
+  const [row] = await db
+    .select({ ...COLUMNS.saw, mergedInto: saw.mergedInto })
+    .from(saw)
+    .where(eq(saw.id, id))
+    .limit(1);
+  if (!row) return null;
+  const { mergedInto, ...found } = row;
+  return mergedInto === null ? found : findSaw(db, mergedInto);
 }

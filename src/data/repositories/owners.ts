@@ -24,17 +24,17 @@ const NEWEST_JOBS = 200;
 function called(text: string, limit: number): SQL {
   const query = ftsQuery(text);
   return query
-    ? sql`SELECT ref AS id, title AS name FROM search WHERE search MATCH ${`{title} : (${query})`} AND kind = 'customer' ORDER BY title = ${text.trim()} COLLATE NOCASE DESC, title LIMIT ${limit}`
+    ? sql`SELECT ref AS id, title AS name FROM search WHERE search MATCH ${`{title} : (${query})`} AND kind = 'customer' AND ref NOT IN (SELECT id FROM ${customer} WHERE retired_at IS NOT NULL) ORDER BY title = ${text.trim()} COLLATE NOCASE DESC, title LIMIT ${limit}`
     : sql`SELECT id, name FROM ${customer} JOIN (
           SELECT customer_id, max(at) AS at FROM (SELECT customer_id, rowid AS at FROM ${job} ORDER BY rowid DESC LIMIT ${NEWEST_JOBS}) GROUP BY customer_id
-        ) ON customer_id = id ORDER BY at DESC LIMIT ${limit}`;
+        ) ON customer_id = id WHERE retired_at IS NULL ORDER BY at DESC LIMIT ${limit}`;
 }
 
 /** Finds customers by their names, with their saws by label. */
 export async function findOwners(db: Queryable, text: string, limit: number): Promise<readonly OwnerRecord[]> {
   const owners = await db.all<{ id: string; name: string; saws: string }>(sql`SELECT id, name, (
       SELECT json_group_array(json_object('id', ${saw.id}, 'label', ${saw.label}, 'tag', ${saw.tag}) ORDER BY ${saw.label})
-      FROM ${saw} WHERE ${saw.customerId} = owner.id
+      FROM ${saw} WHERE ${saw.customerId} = owner.id AND ${saw.retiredAt} IS NULL AND ${saw.mergedInto} IS NULL
     ) AS saws FROM (${called(text, limit)}) AS owner`);
   return owners.map(({ id, name, saws }) => ({ id, name, saws: JSON.parse(saws) as OwnerRecord['saws'] }));
 }

@@ -1,4 +1,4 @@
-import { asc, desc, eq, inArray, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, isNull, or, sql } from 'drizzle-orm';
 import { isSameName } from '../../core/same-name';
 import type { Entry } from '../../core/sheet';
 import { customer, saw, sawMemory } from '../schema';
@@ -19,6 +19,9 @@ export interface SawMemoryRecord {
   readonly by: string;
 }
 
+/** Neither retired nor one with another record. */
+const isOffered = and(isNull(saw.retiredAt), isNull(saw.mergedInto));
+
 const columns = { ...SAW_COLUMNS, customer: customer.name };
 
 /** Saws whose name, tag or owner begins with the words typed. */
@@ -35,7 +38,7 @@ export async function findSaws(db: Queryable, text: string, limit: number): Prom
     .select(columns)
     .from(saw)
     .innerJoin(customer, eq(saw.customerId, customer.id))
-    .where(sql`${inArray(saw.id, saws)} OR ${inArray(saw.customerId, customers)}`)
+    .where(and(or(inArray(saw.id, saws), inArray(saw.customerId, customers)), isOffered))
     .orderBy(asc(saw.label), asc(customer.name))
     .limit(limit);
 }
@@ -52,16 +55,20 @@ export async function knownSaw(db: Queryable, id: string): Promise<KnownSaw | nu
 
 /** A customer's saw of this name, whatever its capitals. */
 export async function findSawByLabel(db: Queryable, customerId: string, label: string): Promise<SawRecord | null> {
-  const rows = await db.select(SAW_COLUMNS).from(saw).where(eq(saw.customerId, customerId));
+  const rows = await db
+    .select(SAW_COLUMNS)
+    .from(saw)
+    .where(and(eq(saw.customerId, customerId), isOffered));
   return rows.find((row) => isSameName(row.label, label)) ?? null;
 }
 
-/** The newest memory of a saw. */
+/** The newest memory of a saw, and of records that turned out to be one with it. */
 export async function sawMemoryOf(db: Queryable, sawId: string): Promise<SawMemoryRecord | null> {
+  const mergedInto = db.select({ id: saw.id }).from(saw).where(eq(saw.mergedInto, sawId));
   const [row] = await db
     .select()
     .from(sawMemory)
-    .where(eq(sawMemory.sawId, sawId))
+    .where(or(eq(sawMemory.sawId, sawId), inArray(sawMemory.sawId, mergedInto)))
     .orderBy(desc(sawMemory.seq))
     .limit(1);
   return row ? { sawId: row.sawId, entries: row.entries as Entry[], at: row.at, by: row.by } : null;

@@ -3,7 +3,7 @@ import type { Queryable, Transaction } from '../store';
 import { ftsQuery, wordsOf } from './stock';
 
 export interface SearchHit {
-  readonly kind: 'customer' | 'saw' | 'job' | 'part';
+  readonly kind: 'customer' | 'saw' | 'piece' | 'job' | 'part';
   readonly ref: string;
   readonly title: string;
   readonly body: string;

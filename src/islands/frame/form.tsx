@@ -171,6 +171,20 @@ export function SelectField<V extends FieldValues>({
   );
 }
 
+/** A yes or no. */
+export function CheckField<V extends FieldValues>({
+  form,
+  name,
+  label,
+}: Pick<FieldProps<V>, 'form' | 'name' | 'label'>) {
+  return (
+    <label className="flex min-h-11 items-center gap-2">
+      <input type="checkbox" className="size-5 accent-pine" {...form.register(name)} />
+      {label}
+    </label>
+  );
+}
+
 /** The button that sends a form. */
 export function SendButton<V extends FieldValues>({
   form,

@@ -4,10 +4,16 @@ import { Empty } from '../../ui/parts/Notice';
 import { Pager } from '../../ui/parts/Pager';
 import { PrintBar } from '../../ui/parts/PrintBar';
 import { Frame } from '../frame/Frame';
+import { opened } from '../frame/opened';
 import type { Preferences } from '../frame/preferences';
 import { Due } from './Due';
 import { NumbersOf } from './NumbersOf';
+import { Act } from './said/Act';
+import { Said } from './said/Said';
 import { SawHeads, SawRows } from './SawRows';
+
+const CustomerForm = opened(() => import('./said/CustomerForm').then((there) => there.CustomerForm));
+const SawForm = opened(() => import('./said/SawForm').then((there) => there.SawForm));
 import * as texts from '#language/screens/gear';
 
 interface CustomerPageProps {
@@ -18,7 +24,7 @@ interface CustomerPageProps {
 /** A customer's saws: what is due on screen; printed, the numbers of each as a card for the van and the store. */
 export function CustomerPage({ sent, preferences }: CustomerPageProps) {
   const view = useMemo(() => unpackView(sent), [sent]);
-  const { customer, saws, due, total, today, page, pages } = view;
+  const { customer, facts, said, saws, due, total, today, page, pages } = view;
   return (
     <Frame shop={view.shop} preferences={preferences} place="gear">
       <PrintBar back="/gear" to={texts.gear}>
@@ -27,7 +33,17 @@ export function CustomerPage({ sent, preferences }: CustomerPageProps) {
         </a>
       </PrintBar>
       <h1 className="text-2xl font-extrabold">{customer.name}</h1>
-      <p className="mb-4 text-ink-soft">{[customer.contact, texts.countOfSaws(total)].filter(Boolean).join(' · ')}</p>
+      <p className="mb-4 text-ink-soft">
+        {[customer.contact, texts.countOfSaws(total), facts.retired && texts.retired].filter(Boolean).join(' · ')}
+      </p>
+      <div className="no-print mb-4 flex flex-wrap gap-2">
+        <Act name={texts.enterASaw}>
+          <SawForm of={{ customerId: customer.id }} />
+        </Act>
+        <Act name={texts.mend}>
+          <CustomerForm of={{ customerId: customer.id, was: facts }} />
+        </Act>
+      </div>
       {saws.length === 0 ? (
         <Empty title={texts.noSawOfThis}>{texts.sawsComeWithJobs}</Empty>
       ) : (
@@ -54,6 +70,7 @@ export function CustomerPage({ sent, preferences }: CustomerPageProps) {
           </section>
         </>
       )}
+      <Said said={said} />
       <Pager page={page} pages={pages} href={(number) => `/gear/customers/${customer.id}?page=${number}`} />
     </Frame>
   );

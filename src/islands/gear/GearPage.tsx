@@ -2,9 +2,13 @@ import { useMemo } from 'react';
 import { unpackView, type GearView, type Sent } from '../../contract';
 import { Empty } from '../../ui/parts/Notice';
 import { Frame } from '../frame/Frame';
+import { opened } from '../frame/opened';
 import type { Preferences } from '../frame/preferences';
+import { Act } from './said/Act';
 import { SawHeads, SawRows } from './SawRows';
 import * as texts from '#language/screens/gear';
+
+const CustomerForm = opened(() => import('./said/CustomerForm').then((there) => there.CustomerForm));
 
 interface GearPageProps {
   readonly sent: Sent<GearView>;
@@ -28,6 +32,9 @@ export function GearPage({ sent, preferences }: GearPageProps) {
             {texts.find}
           </button>
         </form>
+        <Act name={texts.enterACustomer}>
+          <CustomerForm of={null} />
+        </Act>
       </div>
       {customers.length > 0 && (
         <section aria-labelledby="gear-customers" className="mb-5">

@@ -8,10 +8,13 @@ import {
   list,
   marksText,
   operationWord,
+  otherBecause,
+  partName,
   pieceTitle,
   pointWord,
   rateText,
   reachSentence,
+  sawText,
   shopDay,
   wearName,
   wearValue,
@@ -21,9 +24,15 @@ import { PrintBar } from '../../ui/parts/PrintBar';
 import { Frame } from '../frame/Frame';
 import { useFrame } from '../frame/frame-context';
 import type { Preferences } from '../frame/preferences';
+import { opened } from '../frame/opened';
 import { LifePlot } from './LifePlot';
-import { useWords } from './words';
+import { Act } from './said/Act';
+import { Said, SayButton } from './said/Said';
+import { howItCame, useWords } from './words';
 import * as texts from '#language/screens/gear';
+
+const TagForm = opened(() => import('./said/TagForm').then((there) => there.TagForm));
+const OtherSaw = opened(() => import('./said/OtherSaw').then((there) => there.OtherSaw));
 
 interface PiecePageProps {
   readonly sent: Sent<PieceView>;
@@ -43,8 +52,9 @@ export function PiecePage({ sent, preferences }: PiecePageProps) {
 function Piece({ view }: { view: PieceView }) {
   const { shop } = useFrame();
   const words = useWords();
-  const { piece, saw, use, wears, seen } = view;
-  const { ended, first, hours } = piece;
+  const { piece, saw, use, wears, seen, others, said } = view;
+  const { id, part, tag, began, ended, first, hours, to } = piece;
+  const came = began.how === 'found' ? began : null;
   const week = use.hoursPerWeek.toFixed(use.hoursPerWeek % 1 === 0 ? 0 : 1);
   return (
     <>
@@ -54,14 +64,15 @@ function Piece({ view }: { view: PieceView }) {
       </h1>
       {ended && (
         <p className="mt-1 text-lg font-semibold">
-          {texts.notOnItAnyMore} {endedText(ended, words.show)}.
+          {texts.notOnItAnyMore} {endedText(ended, to && sawText(to), words.show)}.
         </p>
       )}
       {first && <p className="mt-1 text-lg font-semibold">{reachSentence(first, words.show, words.day)}</p>}
       <p className="mt-1 text-ink-soft">
         {[
+          tag && texts.tagged(tag),
           marksText(piece.marks),
-          piece.began.how === 'fitted' ? texts.fittedNew : texts.foundOnIt,
+          howItCame(piece),
           ended
             ? texts.fromUntil(shopDay(piece.began.at, shop), shopDay(ended.at, shop))
             : texts.since(shopDay(piece.began.at, shop)),
@@ -70,6 +81,32 @@ function Piece({ view }: { view: PieceView }) {
           .filter(Boolean)
           .join(' · ')}
       </p>
+      {came?.because && (
+        <p className="mt-1 text-sm text-ink-soft">
+          {texts.heldToBeAnother(otherBecause(came.because, words.show))}{' '}
+          <SayButton
+            act={{ say: 'piece-told', jobId: came.jobId, part, isSame: true }}
+            name={texts.isTheOneBefore}
+            about={partName[part]}
+          />
+        </p>
+      )}
+      <div className="no-print mt-2 flex flex-wrap gap-2">
+        <Act name={texts.writeItsTag}>
+          <TagForm piece={id} tag={tag} />
+        </Act>
+        {!ended && (
+          <Act name={texts.putOnAnother}>
+            <OtherSaw
+              others={others}
+              label={texts.sawItWentTo}
+              means={texts.moveMeans}
+              send={texts.putItThere}
+              act={(other) => ({ say: 'piece-moved', piece: id, to: other })}
+            />
+          </Act>
+        )}
+      </div>
       {wears.length === 0 ? (
         <div className="mt-4">
           <Empty title={texts.nothingMeasured}>{texts.measuredAtItsNextJob}</Empty>
@@ -91,12 +128,12 @@ function Piece({ view }: { view: PieceView }) {
             {texts.jobs}
           </h2>
           <ul className="border-t border-line-strong">
-            {seen.toReversed().map(({ jobId, tag, came, worked, edge }) => (
+            {seen.toReversed().map(({ jobId, tag: jobTag, came: cameAt, worked, edge }, i) => (
               <li key={jobId} className="flex flex-wrap items-center gap-x-4 border-b border-line px-2">
                 <a className="grid min-h-11 place-items-center figures font-bold underline" href={`/jobs/${jobId}`}>
-                  {tag}
+                  {jobTag}
                 </a>
-                <span className="min-w-28 text-sm">{shopDay(came, shop)}</span>
+                <span className="min-w-28 text-sm">{shopDay(cameAt, shop)}</span>
                 <span className="text-sm text-ink-soft">
                   {[
                     worked.length > 0 ? list(worked.map((each) => operationWord[each])) : texts.nothingDone,
@@ -105,11 +142,20 @@ function Piece({ view }: { view: PieceView }) {
                     .filter(Boolean)
                     .join(' · ')}
                 </span>
+                {/* The first look is what it is known by. */}
+                {i < seen.length - 1 && (
+                  <SayButton
+                    act={{ say: 'piece-told', jobId, part, isSame: false }}
+                    name={texts.cameAsAnother}
+                    about={jobTag}
+                  />
+                )}
               </li>
             ))}
           </ul>
         </section>
       )}
+      <Said said={said} />
     </>
   );
 }

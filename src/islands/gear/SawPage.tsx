@@ -9,15 +9,22 @@ import {
   otherBecause,
   partName,
   reachSentence,
+  sawText,
   shopDay,
 } from '../../wording';
 import { PrintBar } from '../../ui/parts/PrintBar';
 import { Frame } from '../frame/Frame';
 import { useFrame } from '../frame/frame-context';
 import type { Preferences } from '../frame/preferences';
+import { opened } from '../frame/opened';
 import { NumbersOf } from './NumbersOf';
-import { useWords } from './words';
+import { Act } from './said/Act';
+import { Said, SayButton } from './said/Said';
+import { howItCame, useWords } from './words';
 import * as texts from '#language/screens/gear';
+
+const SawForm = opened(() => import('./said/SawForm').then((there) => there.SawForm));
+const OtherSaw = opened(() => import('./said/OtherSaw').then((there) => there.OtherSaw));
 
 interface SawPageProps {
   readonly sent: Sent<SawGearView>;
@@ -35,18 +42,38 @@ export function SawPage({ sent, preferences }: SawPageProps) {
 }
 
 function Saw({ view }: { view: SawGearView }) {
-  const { saw, customer, numbers, set, past, jobs, isCut } = view;
+  const { saw, customer, numbers, set, past, jobs, others, said, isCut } = view;
+  const { id, label, tag, mount, maxRpm, retired } = saw;
   return (
     <>
       <PrintBar back={`/gear/customers/${customer.id}`} to={customer.name} />
       <h1 className="text-2xl font-extrabold">
         {saw.label} {saw.tag && <span className="figures font-normal text-ink-soft">{saw.tag}</span>}
       </h1>
-      <p className="mb-4 text-ink-soft">
-        {[customer.name, saw.mount && texts.mount(saw.mount), saw.maxRpm !== null && texts.mostRpm(saw.maxRpm)]
+      <p className="mb-2 text-ink-soft">
+        {[
+          customer.name,
+          mount && texts.mount(mount),
+          maxRpm !== null && texts.mostRpm(maxRpm),
+          retired && texts.retired,
+        ]
           .filter(Boolean)
           .join(' · ')}
       </p>
+      <div className="no-print mb-4 flex flex-wrap gap-2">
+        <Act name={texts.mend}>
+          <SawForm of={{ sawId: id, was: { label, tag, mount, maxRpm, retired } }} />
+        </Act>
+        <Act name={texts.isOneWith}>
+          <OtherSaw
+            others={others}
+            label={texts.recordItIsOneWith}
+            means={texts.mergeMeans}
+            send={texts.makeThemOne}
+            act={(into) => ({ say: 'saws-merged', sawId: id, into })}
+          />
+        </Act>
+      </div>
       <div className="grid grid-cols-[1fr_19rem] items-start gap-x-8 gap-y-5 max-lg:grid-cols-1">
         <section aria-labelledby="saw-set">
           <h2 id="saw-set" className="text-lg font-extrabold">
@@ -80,6 +107,7 @@ function Saw({ view }: { view: SawGearView }) {
         </ul>
         {isCut && <p className="mt-2 text-sm text-ink-soft">{texts.earlierJobsAreThere}</p>}
       </section>
+      <Said said={said} />
     </>
   );
 }
@@ -97,8 +125,8 @@ function Pieces({ pieces }: { pieces: readonly PieceLine[] }) {
 function PieceRow({ piece }: { piece: PieceLine }) {
   const { shop } = useFrame();
   const words = useWords();
-  const { part, began, ended, looks, first, marks, sold } = piece;
-  const how = began.how === 'fitted' ? texts.fittedNew : texts.foundOnIt;
+  const { part, began, ended, looks, first, marks, sold, tag, to } = piece;
+  const how = howItCame(piece);
   const span = ended
     ? texts.fromUntil(shopDay(began.at, shop), shopDay(ended.at, shop))
     : texts.since(shopDay(began.at, shop));
@@ -119,12 +147,28 @@ function PieceRow({ piece }: { piece: PieceLine }) {
           </p>
         )}
         <p className="text-sm text-ink-soft">
-          {[how, span, looks > 0 && texts.looks(looks), marksText(marks), sold && `${sold.sku} ${sold.name}`]
+          {[
+            tag && texts.tagged(tag),
+            how,
+            span,
+            looks > 0 && texts.looks(looks),
+            marksText(marks),
+            sold && `${sold.sku} ${sold.name}`,
+          ]
             .filter(Boolean)
             .join(' · ')}
         </p>
-        {ended && <p className="text-sm">{endedText(ended, words.show)}</p>}
-        {other && <p className="text-sm text-ink-soft">{texts.heldToBeAnother(otherBecause(other, words.show))}</p>}
+        {ended && <p className="text-sm">{endedText(ended, to && sawText(to), words.show)}</p>}
+        {other && began.how === 'found' && (
+          <p className="text-sm text-ink-soft">
+            {texts.heldToBeAnother(otherBecause(other, words.show))}{' '}
+            <SayButton
+              act={{ say: 'piece-told', jobId: began.jobId, part, isSame: true }}
+              name={texts.isTheOneBefore}
+              about={partName[part]}
+            />
+          </p>
+        )}
       </div>
     </li>
   );

@@ -1,8 +1,9 @@
 import { useMemo } from 'react';
 import { isReached } from '../../core/life';
-import type { FirstLimitView } from '../../contract';
-import { plainDay } from '../../wording';
+import type { FirstLimitView, PieceLine } from '../../contract';
+import { plainDay, sawText } from '../../wording';
 import { useFrame } from '../frame/frame-context';
+import * as texts from '#language/screens/gear';
 
 /** How gear writes lengths and days: in the unit of the screen, as the shop writes them. */
 export function useWords() {
@@ -13,3 +14,9 @@ export function useWords() {
 /** Whether a limit is reached, or its likely day is here. */
 export const isDue = ({ hours, on }: FirstLimitView, today: string): boolean =>
   isReached(hours) || (on.middle !== null && on.middle <= today);
+
+/** How a piece came on its saw. */
+export function howItCame({ began, from }: Pick<PieceLine, 'began' | 'from'>): string {
+  if (began.how === 'moved') return texts.cameFrom(sawText(from));
+  return began.how === 'fitted' ? texts.fittedNew : texts.foundOnIt;
+}

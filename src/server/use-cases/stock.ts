@@ -1,4 +1,5 @@
 import { orderedParts } from '../../core/plan';
+import { namedBy } from '../../core/life';
 import { FAMILY_IDS, GAUGE_IDS, GAUGES, type FamilyId, type GaugeId } from '../../core/families';
 import { chainNeed, equalSubstitutes, searchStock, STOCK_KINDS, type Need } from '../../core/stock';
 import type { FitJudgement } from '../../core/fit';
@@ -18,6 +19,7 @@ import {
   replacedPart,
   stockMiss,
   neededPart,
+  partName,
   plannedPartName,
   kickbackClassWord,
   sequenceWord,
@@ -184,12 +186,22 @@ export async function slipView(context: Context, job: AppraisedJob): Promise<Sli
 const HREF = {
   customer: (ref: string) => `/?customer=${encodeURIComponent(ref)}`,
   saw: (ref: string) => `/gear/saws/${encodeURIComponent(ref)}`,
+  piece: (ref: string) => `/gear/pieces/${encodeURIComponent(ref)}`,
   job: (ref: string) => `/jobs/${encodeURIComponent(ref)}`,
   part: (ref: string) => `/stock?q=${encodeURIComponent(ref)}`,
 } as const;
 
+/** What a piece is, by its id. */
+function pieceWord(id: string): string {
+  const part = namedBy(id)?.part;
+  return part ? partName[part] : '';
+}
+
 /** Search over customers, saws, jobs and parts. */
 export async function searchView({ store }: Context, text: string): Promise<readonly SearchHitView[]> {
   const hits = await search(store.db, text.slice(0, 100), HITS);
-  return hits.map(({ kind, ref, title, body }) => ({ kind, title, detail: body, href: HREF[kind](ref) }));
+  return hits.map(({ kind, ref, title, body }) => ({
+    ...{ kind, title, href: HREF[kind](ref) },
+    detail: kind === 'piece' ? pieceWord(ref) : body,
+  }));
 }

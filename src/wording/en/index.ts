@@ -29,6 +29,7 @@ export * from './records';
 export * from './story';
 export * from './going-out';
 export * from './life';
+export * from './gear-said';
 export { CHAIN_WORDS } from './readings/chain';
 export { TAKE_IN_WORDS } from './readings/take-in';
 export { DRIVE_SPROCKET_WORDS } from './readings/drive-sprocket';

@@ -58,10 +58,18 @@ export function otherBecause(because: OtherBecause, show: Show): string {
 }
 
 /** How a piece left its saw. */
-export const endedText = (ended: Ending, show: Show): string =>
-  ended.how === 'replaced'
-    ? 'replaced at the bench'
-    : `gone when the saw came next: ${otherBecause(ended.because, show)}`;
+export function endedText(ended: Ending, to: string | null, show: Show): string {
+  switch (ended.how) {
+    case 'replaced':
+      return 'replaced at the bench';
+    case 'gone':
+      return `gone when the saw came next: ${otherBecause(ended.because, show)}`;
+    case 'moved':
+      return `went over to ${to ?? 'another saw'}`;
+    case 'displaced':
+      return 'made room for one of another saw';
+  }
+}
 
 /** When a limit is reached, as it is said: days are written by the shop. */
 export interface ReachSaid {

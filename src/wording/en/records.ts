@@ -7,6 +7,7 @@ export const recordWord: Readonly<Record<(typeof RECORD_KINDS)[number], string>>
   limit_change: 'a change of a limit',
   shop_change: 'a change of the shop',
   hand_study: 'a study of a hand',
+  gear_change: 'something said of gear',
   stock_movement: 'a movement of the shelf',
   part_order: 'an order',
   part_order_event: 'news of an order',

@@ -193,3 +193,15 @@ export const chain = 'Chain';
 export const allCutters = 'All cutters to';
 export const driveSprocket = 'Drive sprocket';
 export const gearDue = (customer: string): string => `Gear of ${customer}`;
+
+// gear
+export const customerIsKnown = (name: string): string =>
+  `${name} is in the books already: look them up, or write a name that tells the two apart.`;
+export const sawIsMerged = (label: string): string =>
+  `This record of ${label} was found to be one with another: look at that one, or undo it there.`;
+export const mergeWithAnother = 'A record is one with itself: choose the other record of this saw.';
+export const pieceIsGone = 'This piece is on no saw any more: what left cannot be put on another.';
+export const pieceIsThere = 'This piece is on that saw already: choose another saw.';
+export const changedSinceUndoThat = (label: string): string =>
+  `Something else was said of ${label} since: undo that first.`;
+export const isUndoneAlready = 'This was undone already.';

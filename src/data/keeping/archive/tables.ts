@@ -2,6 +2,7 @@ import { getTableColumns, getTableName, type Table } from 'drizzle-orm';
 import {
   chainLink,
   customer,
+  gearChange,
   handOver,
   handStudy,
   job,
@@ -48,6 +49,7 @@ const TABLES: readonly Table[] = [
   partOrder,
   partOrderEvent,
   handOver,
+  gearChange,
   testCut,
   stockImport,
   stockImportRow,

@@ -1,13 +1,13 @@
 import { addYears } from 'date-fns';
 import type { Rules } from '../../../core/assess';
 import { customsOf, type PieceLife } from '../../../core/life';
-import type { SawRecord } from '../../../data/repositories';
+import type { GearSawRecord } from '../../../data/repositories';
 import type { DueGear, PieceLine } from '../../../contract';
 import { sawView } from './lines';
 
 /** What is due on one saw, by its pieces: by forecast, and by custom. */
 export function dueOf(
-  saw: SawRecord,
+  saw: GearSawRecord,
   lines: readonly { readonly line: PieceLine; readonly life: PieceLife }[],
   { limits, schools }: Rules,
 ): readonly DueGear[] {

@@ -1,6 +1,7 @@
 import type { Rules } from '../../../core/assess';
 import {
   countSawsOf,
+  customerFactsOf,
   findCustomer,
   findCustomers,
   lastSaws,
@@ -8,7 +9,7 @@ import {
   sawsCalled,
   sawsOfCustomer,
   type CustomerRecord,
-  type SawRecord,
+  type GearSawRecord,
 } from '../../../data/repositories';
 import type { Queryable } from '../../../data/store';
 import type { CustomerGearView, DueGear, GearView, SawGear } from '../../../contract';
@@ -19,7 +20,8 @@ import { notFound } from '../../refusal';
 import { shopAndRules } from '../shop';
 import { dueOf, inOrderOfDue } from './due';
 import { linesOf, sawGear } from './lines';
-import { pastsOf } from './past';
+import { piecesOfSaws } from './pieces';
+import { saidView } from './said';
 
 const PAGE = 12;
 const MOST_CUSTOMERS = 24;
@@ -29,20 +31,20 @@ const LONGEST_ASKED = 100;
 /** Saws with what is on them. */
 async function gearOf(
   context: Context,
-  saws: readonly SawRecord[],
+  saws: readonly GearSawRecord[],
   rules: Rules,
   timeZone: string,
 ): Promise<readonly (SawGear & { readonly due: readonly DueGear[] })[]> {
   const { db } = context.store;
-  const pasts = await pastsOf(
+  const all = await piecesOfSaws(
     context,
     saws.map(({ id }) => id),
     rules,
   );
   return Promise.all(
     saws.map(async (saw) => {
-      const past = pasts.get(saw.id)!;
-      const lines = await linesOf(db, past, rules.limits, timeZone);
+      const past = all.pasts.get(saw.id)!;
+      const lines = await linesOf(db, all, saw.id, rules.limits, timeZone);
       const gear = await sawGear(
         db,
         saw,
@@ -99,6 +101,8 @@ export async function customerGear(context: Context, id: string, asked: string |
   return {
     shop,
     customer,
+    facts: (await customerFactsOf(db, id))!,
+    said: await saidView(db, { customerId: id }),
     saws: gear.map(({ due: _due, ...each }) => each),
     due: inOrderOfDue(
       gear.flatMap(({ due }) => due),

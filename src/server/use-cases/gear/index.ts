@@ -3,3 +3,5 @@ export { customerGear, gearView } from './gear';
 export { sawGearView } from './saw';
 export { pieceView } from './piece';
 export { dueAsCalendar, dueAsCsv } from './due-files';
+export { changeGear } from './change';
+export { pieceTagged } from './pieces';

@@ -3,7 +3,7 @@ import {
   firstReached,
   lifeOf,
   marksOfPiece,
-  piecesOf,
+  namedBy,
   type Marks,
   type Piece,
   type PieceLife,
@@ -12,13 +12,17 @@ import {
 } from '../../../core/life';
 import type { Limits } from '../../../core/limits';
 import { PART_OF_KIND, type StockPart } from '../../../core/stock';
-import { chainsOfNumbers, partsBySku, type SawRecord } from '../../../data/repositories';
+import { chainsOfNumbers, partsBySku, sawsById, type GearSawRecord } from '../../../data/repositories';
 import type { Queryable } from '../../../data/store';
 import type { FirstLimitView, NumbersView, PieceLine, SawGear, SawView } from '../../../contract';
 import { calendarDay } from '../../../wording';
 import type { Past } from './past';
+import type { GearOfSaws } from './pieces';
 
-export const sawView = ({ id, label, tag, mount, maxRpm }: SawRecord): SawView => ({ id, label, tag, mount, maxRpm });
+export const sawView = ({ retiredAt, id, label, tag, mount, maxRpm }: GearSawRecord): SawView => ({
+  ...{ id, label, tag, mount, maxRpm },
+  retired: retiredAt !== null,
+});
 
 /** Beyond so many days nobody plans ahead: a day there would be none. */
 const FURTHEST_DAYS = 3650;
@@ -52,8 +56,11 @@ const marksOnList = ({ pitch, gauge, driveLinks, kickbackClass, teeth, sprocketK
 });
 
 /** What of a saw's past went on new, by the part of its kind. */
-async function soldOf(db: Queryable, pieces: readonly Piece[], { gone }: Past) {
-  const fittedBy = (piece: Piece) => (piece.began.how === 'fitted' ? (gone.get(piece.began.jobId)?.fitted ?? []) : []);
+async function soldOf(db: Queryable, pieces: readonly Piece[], gone: Past['gone']) {
+  const fittedBy = ({ id }: Piece) => {
+    const named = namedBy(id);
+    return named?.how === 'fitted' ? (gone.get(named.jobId)?.fitted ?? []) : [];
+  };
   const skus = [...new Set(pieces.flatMap(fittedBy).map(({ sku }) => sku))];
   const onList = new Map((await partsBySku(db, skus)).map((each) => [each.sku, each]));
   return (piece: Piece): Sold | null => {
@@ -67,14 +74,37 @@ async function soldOf(db: Queryable, pieces: readonly Piece[], { gone }: Past) {
   };
 }
 
-function pieceLine({ piece, hours, ...life }: PieceLife, sold: Sold | null, timeZone: string): PieceLine {
-  const first = piece.ended ? null : firstReached({ piece, hours, ...life });
+type SawName = NonNullable<PieceLine['from']>;
+
+/** The saws that pieces came from and went to, by their ids. */
+async function sawNames(db: Queryable, pieces: readonly Piece[]): Promise<ReadonlyMap<string, SawName>> {
+  const ids = pieces.flatMap(({ began, ended }) => [
+    ...(began.how === 'moved' ? [began.from] : []),
+    ...(ended?.how === 'moved' ? [ended.to] : []),
+  ]);
+  const saws = await sawsById(db, [...new Set(ids)]);
+  return new Map(saws.map(({ saw: { id, label, tag } }) => [id, { id, label, tag }]));
+}
+
+/** What a line tells of a piece beside its life. */
+interface Beside {
+  readonly sold: Sold | null;
+  readonly tag: string;
+  readonly names: ReadonlyMap<string, SawName>;
+}
+
+function pieceLine({ piece, hours, ...life }: PieceLife, { sold, tag, names }: Beside, timeZone: string): PieceLine {
+  const { began, ended } = piece;
+  const first = ended ? null : firstReached({ piece, hours, ...life });
   return {
     id: piece.id,
     part: piece.part,
     marks: { ...sold?.marks, ...marksOfPiece(piece) },
-    began: piece.began,
-    ended: piece.ended,
+    tag,
+    began,
+    from: began.how === 'moved' ? (names.get(began.from) ?? null) : null,
+    ended,
+    to: ended?.how === 'moved' ? (names.get(ended.to) ?? null) : null,
     looks: piece.seen.length,
     hours,
     sold: sold && sold.part,
@@ -85,15 +115,18 @@ function pieceLine({ piece, hours, ...life }: PieceLife, sold: Sold | null, time
 /** The pieces of a saw as lists show them, each with its life. */
 export async function linesOf(
   db: Queryable,
-  past: Past,
+  { pasts, pieces, tags }: GearOfSaws,
+  sawId: string,
   limits: Limits,
   timeZone: string,
 ): Promise<readonly { readonly line: PieceLine; readonly life: PieceLife }[]> {
-  const pieces = piecesOf(past.visits);
-  const sold = await soldOf(db, pieces, past);
-  return pieces.map((piece) => {
+  const its = pieces.filter(({ saw }) => saw === sawId);
+  // Every saw that belongs to them tells of all hand-overs.
+  const sold = await soldOf(db, its, pasts.get(sawId)!.gone);
+  const names = await sawNames(db, its);
+  return its.map((piece) => {
     const life = lifeOf(piece, limits);
-    return { line: pieceLine(life, sold(piece), timeZone), life };
+    return { line: pieceLine(life, { sold: sold(piece), tag: tags.get(piece.id) ?? '', names }, timeZone), life };
   });
 }
 
@@ -133,7 +166,7 @@ async function numbersOf(db: Queryable, set: readonly PieceLine[]): Promise<Numb
 /** A saw with what is on it. */
 export async function sawGear(
   db: Queryable,
-  saw: SawRecord,
+  saw: GearSawRecord,
   past: Past,
   lines: readonly PieceLine[],
 ): Promise<SawGear> {

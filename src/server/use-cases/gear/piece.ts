@@ -1,13 +1,14 @@
 import { addDays } from 'date-fns';
-import { byDay, EIGHT_IN_TEN, lineAt, namedBy, type PieceLife, type WearLife } from '../../../core/life';
-import { findJob, sawsById } from '../../../data/repositories';
+import { byDay, EIGHT_IN_TEN, lineAt, type PieceLife, type WearLife } from '../../../core/life';
+import { sawsById } from '../../../data/repositories';
 import type { PieceView, WearLifeView } from '../../../contract';
 import { calendarDay } from '../../../wording';
 import type { Context } from '../../context';
 import { notFound } from '../../refusal';
 import { shopAndRules } from '../shop';
 import { linesOf, reachView, sawView } from './lines';
-import { pastsOf } from './past';
+import { pieceOn } from './pieces';
+import { otherSaws, saidView } from './said';
 
 /** What is foreseen is drawn at so many days after the last look. */
 const STEPS = 12;
@@ -47,14 +48,12 @@ function wearView(life: WearLife, use: PieceLife['use'], isOn: boolean, timeZone
 /** A piece with its life: what was measured of it from job to job, and when its limits are reached. */
 export async function pieceView(context: Context, id: string): Promise<PieceView> {
   const { db } = context.store;
-  const named = namedBy(id);
-  const job = named && (await findJob(db, named.jobId));
-  const [found] = job?.saw ? await sawsById(db, [job.saw.id]) : [];
+  const { found: piece, gear } = await pieceOn(context, id);
+  const [found] = await sawsById(db, [piece.saw]);
   if (!found) throw notFound('piece');
   const { shop, rules } = await shopAndRules(context);
-  const past = (await pastsOf(context, [found.saw.id], rules)).get(found.saw.id)!;
-  const its = (await linesOf(db, past, rules.limits, shop.timeZone)).find(({ line }) => line.id === id);
-  if (!its) throw notFound('piece');
+  const lines = await linesOf(db, gear, piece.saw, rules.limits, shop.timeZone);
+  const its = lines.findLast(({ line }) => line.id === id)!;
   const { line, life } = its;
   const { seen, part } = life.piece;
   return {
@@ -62,6 +61,8 @@ export async function pieceView(context: Context, id: string): Promise<PieceView
     customer: found.customer,
     saw: sawView(found.saw),
     piece: line,
+    others: await otherSaws(db, found.customer.id, piece.saw),
+    said: await saidView(db, { piece: id }),
     use: { ...life.use, isTold: life.isTold },
     wears: life.wears.map((each) => wearView(each, life.use, line.ended === null, shop.timeZone)),
     seen: seen.map(({ visit, worked }) => ({

@@ -1,25 +1,30 @@
 import { PARTS } from '../../../core/reading';
 import type { VisitFacts } from '../../../core/life';
-import { sawsById } from '../../../data/repositories';
+import { findSaw, sawsById } from '../../../data/repositories';
 import type { GearVisit, SawGearView } from '../../../contract';
 import { calendarDay } from '../../../wording';
 import type { Context } from '../../context';
 import { notFound } from '../../refusal';
 import { shopAndRules } from '../shop';
 import { linesOf, sawGear } from './lines';
-import { MOST_VISITS, pastsOf } from './past';
+import { MOST_VISITS } from './past';
+import { piecesOfSaws } from './pieces';
+import { otherSaws, saidView } from './said';
 
 const workedOn = ({ worked }: VisitFacts): GearVisit['worked'] =>
   PARTS.flatMap((part) => (worked[part] ? [{ part, operations: worked[part] }] : []));
 
 /** A saw: what is on it, what was on it, and the jobs that it came with. */
-export async function sawGearView(context: Context, id: string): Promise<SawGearView> {
+export async function sawGearView(context: Context, asked: string): Promise<SawGearView> {
   const { db } = context.store;
+  // A record that is one with another is looked at there.
+  const id = (await findSaw(db, asked))?.id ?? asked;
   const [found] = await sawsById(db, [id]);
   if (!found) throw notFound('saw');
   const { shop, rules } = await shopAndRules(context);
-  const past = (await pastsOf(context, [id], rules)).get(id)!;
-  const lines = (await linesOf(db, past, rules.limits, shop.timeZone)).map(({ line }) => line);
+  const gear = await piecesOfSaws(context, [id], rules);
+  const past = gear.pasts.get(id)!;
+  const lines = (await linesOf(db, gear, id, rules.limits, shop.timeZone)).map(({ line }) => line);
   const jobs = past.jobs.map(({ id: jobId, tag, state, createdAt, complaint }, i): GearVisit => ({
     jobId,
     tag,
@@ -36,6 +41,8 @@ export async function sawGearView(context: Context, id: string): Promise<SawGear
     customer: found.customer,
     past: lines.filter(({ ended }) => ended !== null).toReversed(),
     jobs: jobs.toReversed(),
+    others: await otherSaws(db, found.customer.id, id),
+    said: await saidView(db, { sawId: id }),
     isCut: jobs.length >= MOST_VISITS,
     today: calendarDay(context.now(), shop.timeZone),
   };

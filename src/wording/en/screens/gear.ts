@@ -92,3 +92,43 @@ export const limit = 'limit';
 export const asItCame = 'as it came';
 export const afterWork = 'measured after work';
 export const foreseen = 'foreseen, eight times in ten within the band';
+
+// what is said beyond the jobs
+export const mend = 'Mend';
+export const enterASaw = 'Enter a saw';
+export const enterACustomer = 'Enter a customer';
+export const isOneWith = 'Two records of one saw';
+export const recordItIsOneWith = 'The record that stays';
+export const mergeMeans =
+  'The jobs of this record go to the one that stays, and its pieces with them. It can be undone there.';
+export const makeThemOne = 'Make them one';
+export const noOtherSaw = 'No other saw of this customer is in use.';
+export const whatItIsCalled = 'What it is called';
+export const writeWhatItIsCalled = 'Write what the saw is called.';
+export const tagOnIt = 'Tag on it';
+export const itsMount = 'Bar mount';
+export const itsMostRpm = 'Most revolutions a minute';
+export const rpmAsNumber = 'Four or five figures, such as 13500, or nothing.';
+export const offeredNoMore = 'Offered no more, at take-in and at the counter';
+export const retired = 'offered no more';
+export const customerName = 'Name';
+export const writeTheName = 'Write the customer’s name.';
+export const howReached = 'How they are reached';
+export const save = 'Save';
+export const enter = 'Enter';
+export const itWasNotSaved = 'It was not saved. Try again.';
+export const tagOnThePiece = 'Tag on the piece';
+export const writeItsTag = 'Write its tag';
+export const tagged = (tag: string): string => `tag ${tag}`;
+export const putOnAnother = 'It went to another saw';
+export const sawItWentTo = 'The saw that it went to';
+export const moveMeans =
+  'What was measured of it goes along, and its life goes on there. What was on that saw makes room.';
+export const putItThere = 'Put it there';
+export const cameFrom = (saw: string): string => `came from ${saw}`;
+export const cameAsAnother = 'Another came';
+export const isTheOneBefore = 'It is the one before';
+export const wasSaid = 'Said of it';
+export const byOn = (who: string, day: string): string => `${who}, ${day}`;
+export const undo = 'Undo';
+export const undoneBy = (who: string, day: string): string => `undone by ${who}, ${day}`;

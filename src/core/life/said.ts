@@ -1,0 +1,13 @@
+/** What people may say of customers, saws and pieces beyond the jobs. */
+export const GEAR_CHANGES = [
+  'customer-entered',
+  'customer-mended',
+  'saw-entered',
+  'saw-mended',
+  'saws-merged',
+  'piece-tagged',
+  'piece-moved',
+  'piece-told',
+  'undone',
+] as const;
+export type GearChange = (typeof GEAR_CHANGES)[number];

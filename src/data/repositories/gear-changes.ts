@@ -1,0 +1,222 @@
+import { and, asc, desc, eq, getTableColumns, inArray, isNull, or, sql } from 'drizzle-orm';
+import { lookKey, type GearChange, type Move, type Said } from '../../core/life';
+import type { Part } from '../../core/reading';
+import { append } from '../chain/append';
+import { customer, gearChange, job, saw } from '../schema';
+import type { Queryable, Transaction } from '../store';
+import { ftsQuery } from './stock';
+
+/** What may be said of a saw itself. */
+export interface SawFacts {
+  readonly label: string;
+  readonly tag: string;
+  readonly mount: string | null;
+  readonly maxRpm: number | null;
+  /** Whether it is offered no more. */
+  readonly retired: boolean;
+}
+
+/** What may be said of a customer. */
+export interface CustomerFacts {
+  readonly name: string;
+  readonly contact: string;
+  readonly retired: boolean;
+}
+
+/** Something said, as it is stored. */
+export interface GearChangeRecord {
+  readonly id: string;
+  readonly what: GearChange;
+  readonly customerId: string | null;
+  readonly sawId: string | null;
+  readonly otherSawId: string | null;
+  readonly piece: string | null;
+  readonly said: unknown;
+  readonly before: unknown;
+  readonly undoes: string | null;
+  readonly at: string;
+  readonly by: string;
+}
+
+/** Something said, and who undid it. */
+export interface SaidRecord extends GearChangeRecord {
+  /** The order in which things were said. */
+  readonly seq: number;
+  readonly undone: { readonly at: string; readonly by: string } | null;
+}
+
+const undoneBy = (column: 'at' | 'by') =>
+  sql<
+    string | null
+  >`(SELECT undoing.${sql.raw(`"${column}"`)} FROM gear_change AS undoing WHERE undoing.undoes = ${gearChange}.id)`;
+
+const selectSaid = (db: Queryable) =>
+  db
+    .select({ row: getTableColumns(gearChange), undoneAt: undoneBy('at'), undoneBy: undoneBy('by') })
+    .from(gearChange)
+    .$dynamic();
+
+type Row = Awaited<ReturnType<typeof selectSaid>>[number];
+
+const fromRow = ({ row, undoneAt, undoneBy: by }: Row): SaidRecord => ({
+  ...row,
+  undone: undoneAt !== null && by !== null ? { at: undoneAt, by } : null,
+});
+
+/** Whom or what something is asked to have been said of. */
+export type SaidOf = { readonly customerId: string } | { readonly sawId: string } | { readonly piece: string };
+
+/** What was said of a customer, a saw or a piece, the newest first; that something was undone stands beside it. */
+export async function saidOfGear(db: Queryable, of: SaidOf, limit: number): Promise<readonly SaidRecord[]> {
+  const about =
+    'sawId' in of
+      ? or(eq(gearChange.sawId, of.sawId), eq(gearChange.otherSawId, of.sawId))
+      : 'piece' in of
+        ? eq(gearChange.piece, of.piece)
+        : and(eq(gearChange.customerId, of.customerId), isNull(gearChange.sawId));
+  const rows = await selectSaid(db)
+    .where(and(about, isNull(gearChange.undoes)))
+    .orderBy(desc(gearChange.seq))
+    .limit(limit);
+  return rows.map(fromRow);
+}
+
+export async function findGearChange(db: Queryable, id: string): Promise<SaidRecord | null> {
+  const [row] = await selectSaid(db).where(eq(gearChange.id, id)).limit(1);
+  return row ? fromRow(row) : null;
+}
+
+export async function addGearChange(tx: Transaction, change: GearChangeRecord): Promise<void> {
+  await append(tx, gearChange, [change]);
+}
+
+/** What is said of the pieces of some saws, and the saws that they went to or came from. */
+export interface SaidOfPieces {
+  readonly said: Said;
+  /** Tags of pieces, by their ids. */
+  readonly tags: ReadonlyMap<string, string>;
+  /** The saws asked for, and all that a piece went between. */
+  readonly saws: readonly string[];
+}
+
+/** Pieces go from saw to saw at most so often before what is further away is left out. */
+const MOST_STEPS = 8;
+
+/** What a row says of pieces. */
+interface ToldOfPiece {
+  readonly tag?: string;
+  readonly from?: string;
+  readonly to?: string;
+  readonly jobId?: string;
+  readonly part?: Part;
+  readonly isSame?: boolean;
+}
+
+/** What is said of the pieces of some saws; with it, of those of every saw that their pieces were on. */
+export async function saidOfPieces(db: Queryable, sawIds: readonly string[]): Promise<SaidOfPieces> {
+  const rows = new Map<string, SaidRecord>();
+  const saws = new Set(sawIds);
+  let asked: readonly string[] = sawIds;
+  for (let step = 0; asked.length > 0 && step < MOST_STEPS; step += 1) {
+    const found = await selectSaid(db)
+      .where(
+        and(
+          inArray(gearChange.what, ['piece-tagged', 'piece-moved', 'piece-told']),
+          or(inArray(gearChange.sawId, [...asked]), inArray(gearChange.otherSawId, [...asked])),
+        ),
+      )
+      .orderBy(asc(gearChange.seq));
+    for (const row of found) rows.set(row.row.id, fromRow(row));
+    const met = found.flatMap(({ row }) => [row.sawId, row.otherSawId].filter((id) => id !== null));
+    asked = [...new Set(met)].filter((id) => !saws.has(id));
+    for (const id of asked) saws.add(id);
+  }
+  const stands = [...rows.values()]
+    .filter(({ undone }) => undone === null)
+    .toSorted((one, other) => one.seq - other.seq);
+  const told = (row: SaidRecord) => row.said as ToldOfPiece;
+  return {
+    said: {
+      isSame: new Map(
+        stands.flatMap((row) => {
+          const { part, jobId, isSame } = told(row);
+          return row.what === 'piece-told' && part && jobId && isSame !== undefined
+            ? [[lookKey(part, jobId), isSame] as const]
+            : [];
+        }),
+      ),
+      moves: stands.flatMap((row): Move[] => {
+        const { from, to } = told(row);
+        return row.what === 'piece-moved' && row.piece && from && to
+          ? [{ piece: row.piece, from, to, at: row.at }]
+          : [];
+      }),
+    },
+    tags: new Map(
+      stands.flatMap((row) =>
+        row.what === 'piece-tagged' && row.piece ? [[row.piece, told(row).tag ?? ''] as const] : [],
+      ),
+    ),
+    saws: [...saws],
+  };
+}
+
+/** Pieces that have this very tag, whatever its capitals. */
+export async function piecesTagged(db: Queryable, tag: string): Promise<readonly string[]> {
+  const query = ftsQuery(tag);
+  if (!query) return [];
+  const rows = await db.all<{ ref: string }>(
+    sql`SELECT ref FROM search WHERE search MATCH ${`{title} : (${query})`} AND kind = 'piece' AND title = ${tag.trim()} COLLATE NOCASE LIMIT 2`,
+  );
+  return rows.map(({ ref }) => ref);
+}
+
+/** What is said of a saw itself, and whose it is; null of one that is not known. */
+export async function sawFactsOf(
+  db: Queryable,
+  id: string,
+): Promise<{ readonly customerId: string; readonly mergedInto: string | null; readonly facts: SawFacts } | null> {
+  const [row] = await db.select().from(saw).where(eq(saw.id, id)).limit(1);
+  if (!row) return null;
+  const { customerId, mergedInto, label, tag, mount, maxRpm, retiredAt } = row;
+  return { customerId, mergedInto, facts: { label, tag, mount, maxRpm, retired: retiredAt !== null } };
+}
+
+export async function setSawFacts(tx: Transaction, id: string, facts: SawFacts, at: string): Promise<void> {
+  const { retired, ...rest } = facts;
+  await tx
+    .update(saw)
+    .set({ ...rest, retiredAt: retired ? at : null })
+    .where(eq(saw.id, id));
+}
+
+export async function customerFactsOf(db: Queryable, id: string): Promise<CustomerFacts | null> {
+  const [row] = await db.select().from(customer).where(eq(customer.id, id)).limit(1);
+  return row ? { name: row.name, contact: row.contact, retired: row.retiredAt !== null } : null;
+}
+
+export async function setCustomerFacts(tx: Transaction, id: string, facts: CustomerFacts, at: string): Promise<void> {
+  const { retired, ...rest } = facts;
+  await tx
+    .update(customer)
+    .set({ ...rest, retiredAt: retired ? at : null })
+    .where(eq(customer.id, id));
+}
+
+/** Puts jobs of one saw on another record. */
+export async function putJobsOn(tx: Transaction, jobIds: readonly string[], sawId: string): Promise<void> {
+  await tx
+    .update(job)
+    .set({ sawId })
+    .where(inArray(job.id, [...jobIds]));
+}
+
+/** The jobs of a saw, by their ids. */
+export async function jobsOfSaw(db: Queryable, sawId: string): Promise<readonly string[]> {
+  const rows = await db.select({ id: job.id }).from(job).where(eq(job.sawId, sawId));
+  return rows.map(({ id }) => id);
+}
+
+export async function setMergedInto(tx: Transaction, sawId: string, into: string | null): Promise<void> {
+  await tx.update(saw).set({ mergedInto: into }).where(eq(saw.id, sawId));
+}

@@ -1,0 +1,49 @@
+import type { Rules } from '../../../core/assess';
+import { namedBy, piecesOf, type Piece } from '../../../core/life';
+import { findJob, piecesTagged, saidOfPieces } from '../../../data/repositories';
+import type { Context } from '../../context';
+import { notFound } from '../../refusal';
+import { rulesInForce } from '../shop';
+import { pastsOf, type Past } from './past';
+
+/** Some saws with what was on them, and with every saw that their pieces went over to or came from. */
+export interface GearOfSaws {
+  readonly pasts: ReadonlyMap<string, Past>;
+  readonly pieces: readonly Piece[];
+  /** By the ids of pieces. */
+  readonly tags: ReadonlyMap<string, string>;
+}
+
+/** The pieces of some saws: by what their jobs measured and did, and by what people said of them. */
+export async function piecesOfSaws(context: Context, sawIds: readonly string[], rules: Rules): Promise<GearOfSaws> {
+  const { said, tags, saws } = await saidOfPieces(context.store.db, sawIds);
+  const pasts = await pastsOf(context, saws, rules);
+  const pieces = piecesOf(
+    saws.map((saw) => ({ saw, visits: pasts.get(saw)!.visits })),
+    said,
+  );
+  return { pasts, pieces, tags };
+}
+
+/** A piece where it is now, or was last. */
+export interface PieceOn {
+  readonly found: Piece;
+  readonly gear: GearOfSaws;
+}
+
+/** A piece by its id, wherever it went. */
+export async function pieceOn(context: Context, piece: string): Promise<PieceOn> {
+  const named = namedBy(piece);
+  const job = named && (await findJob(context.store.db, named.jobId));
+  if (!job?.saw) throw notFound('piece');
+  const gear = await piecesOfSaws(context, [job.saw.id], await rulesInForce(context));
+  const found = gear.pieces.findLast(({ id }) => id === piece);
+  if (!found) throw notFound('piece');
+  return { found, gear };
+}
+
+/** The one piece that has this tag, as it is read off the piece; null where none or several have. */
+export async function pieceTagged({ store }: Context, tag: string): Promise<string | null> {
+  const [only, other] = await piecesTagged(store.db, tag);
+  return only !== undefined && other === undefined ? only : null;
+}

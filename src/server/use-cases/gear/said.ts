@@ -1,0 +1,52 @@
+import { namedBy } from '../../../core/life';
+import { PARTS } from '../../../core/reading';
+import {
+  findJob,
+  saidOfGear,
+  sawsById,
+  sawsOfCustomer,
+  type SaidOf,
+  type SaidRecord,
+} from '../../../data/repositories';
+import type { Queryable } from '../../../data/store';
+import type { GearSaidView, SawName } from '../../../contract';
+
+/** Of what was said so much is told; all of it is in the records. */
+const MOST_SAID = 40;
+/** Saws that are offered to choose from. */
+const MOST_OTHERS = 500;
+
+/** The part and the job that something is said of. */
+function toldOf({ piece, said }: SaidRecord) {
+  const told = (said ?? {}) as { readonly part?: string; readonly jobId?: string };
+  const named = piece === null ? null : namedBy(piece);
+  return { part: PARTS.find((each) => each === told.part) ?? named?.part ?? null, jobId: told.jobId ?? null };
+}
+
+/** What was said of a customer, a saw or a piece, with the names of the saws and jobs that it speaks of. */
+export async function saidView(db: Queryable, of: SaidOf): Promise<readonly GearSaidView[]> {
+  const records = await saidOfGear(db, of, MOST_SAID);
+  const ids = records.flatMap(({ sawId, otherSawId }) => [sawId, otherSawId].filter((id) => id !== null));
+  const saws = new Map((await sawsById(db, [...new Set(ids)])).map(({ saw }) => [saw.id, sawName(saw)]));
+  return Promise.all(
+    records.map(async (record): Promise<GearSaidView> => {
+      const { id, what, sawId, otherSawId, said, before, at, by, undone } = record;
+      const { part, jobId } = toldOf(record);
+      const job = jobId === null ? null : await findJob(db, jobId);
+      return {
+        ...{ id, what, part, said, before, at, by, undone },
+        job: job && { id: job.id, tag: job.tag },
+        saw: saws.get(sawId ?? '') ?? null,
+        other: saws.get(otherSawId ?? '') ?? null,
+      };
+    }),
+  );
+}
+
+const sawName = ({ id, label, tag }: SawName): SawName => ({ id, label, tag });
+
+/** The other saws of a customer that are in use. */
+export async function otherSaws(db: Queryable, customerId: string, sawId: string): Promise<readonly SawName[]> {
+  const saws = await sawsOfCustomer(db, customerId, { limit: MOST_OTHERS, offset: 0 });
+  return saws.filter(({ id, retiredAt }) => id !== sawId && retiredAt === null).map(sawName);
+}

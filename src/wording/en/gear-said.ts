@@ -1,0 +1,76 @@
+import type { GearChange } from '../../core/life';
+import type { Part } from '../../core/reading';
+import { partName } from './labels';
+import { plural } from './plural';
+
+interface Named {
+  readonly label: string;
+  readonly tag: string;
+}
+
+/** Something that was said of gear. */
+interface SaidOfGear {
+  readonly what: GearChange;
+  readonly part: Part | null;
+  readonly job: { readonly tag: string } | null;
+  readonly saw: Named | null;
+  readonly other: Named | null;
+  readonly said: unknown;
+  readonly before: unknown;
+}
+
+type Facts = Readonly<Record<string, string | number | boolean | null>>;
+
+const factName: Readonly<Record<string, string>> = {
+  name: 'name',
+  contact: 'contact',
+  label: 'name',
+  tag: 'tag',
+  mount: 'mount',
+  maxRpm: 'most revolutions a minute',
+};
+
+const valueText = (value: Facts[string] | undefined): string =>
+  value === null || value === undefined || value === '' ? 'nothing' : `“${value}”`;
+
+/** What became of facts, each with what stood before. */
+function mended(said: Facts, before: Facts): string {
+  const changed = Object.keys(factName).filter((key) => key in said && said[key] !== before[key]);
+  const texts = changed.map((key) => `${factName[key]} ${valueText(said[key])}, before ${valueText(before[key])}`);
+  if (said['retired'] !== before['retired']) texts.push(said['retired'] ? 'is offered no more' : 'is offered again');
+  return texts.length === 0 ? 'Left as it was.' : `Mended: ${texts.join('; ')}.`;
+}
+
+/** A saw by its name and tag. */
+export const sawText = (saw: Named | null): string =>
+  saw ? [saw.label, saw.tag].filter(Boolean).join(' ') : 'another saw';
+
+/** What was said of customers, saws and pieces, as a sentence. */
+export function gearSaid({ what, part, job, saw, other, said, before }: SaidOfGear): string {
+  const piece = part ? partName[part] : '';
+  switch (what) {
+    case 'customer-entered':
+    case 'saw-entered':
+      return 'Entered.';
+    case 'customer-mended':
+    case 'saw-mended':
+      return mended(said as Facts, before as Facts);
+    case 'saws-merged': {
+      const { jobs } = before as { readonly jobs: readonly string[] };
+      const went = plural(jobs.length, { one: '# job', other: '# jobs' });
+      return `${sawText(saw)} is one saw with ${sawText(other)}: ${went} went there.`;
+    }
+    case 'piece-tagged': {
+      const { tag } = said as { readonly tag: string };
+      return tag === '' ? `${piece}: its tag was taken off.` : `${piece}: tagged “${tag}”.`;
+    }
+    case 'piece-moved':
+      return `${piece} went from ${sawText(saw)} to ${sawText(other)}.`;
+    case 'piece-told': {
+      const { isSame } = said as { readonly isSame: boolean };
+      return `${piece} of ${job?.tag ?? 'a job'}: ${isSame ? 'the one of the job before' : 'another than at the job before'}.`;
+    }
+    case 'undone':
+      return 'Undone.';
+  }
+}
