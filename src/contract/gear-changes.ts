@@ -1,8 +1,7 @@
 import { z } from 'zod';
 import type { GearChange } from '../core/life';
 import { PARTS, type Part } from '../core/reading';
-import { LONGEST_CUSTOMER } from './names';
-import type { SawName } from './gear';
+import { LONGEST_CUSTOMER, type SawName } from './names';
 
 /** What may be said of a saw itself. */
 export const sawFactsSchema = z.strictObject({

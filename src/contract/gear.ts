@@ -2,6 +2,7 @@ import type { Backtest, Beginning, Custom, Ending, Marks, Reach, WearId, WornVal
 import type { Part } from '../core/reading';
 import type { Operation } from '../core/sheet';
 import type { CustomerFactsView, GearSaidView } from './gear-changes';
+import type { SawName } from './names';
 import type { JobRow, ShopView } from './views';
 
 /** A customer, as gear names one. */
@@ -21,9 +22,6 @@ export interface SawView {
   /** Whether it is offered no more. */
   readonly retired: boolean;
 }
-
-/** A saw, as others are chosen. */
-export type SawName = Pick<SawView, 'id' | 'label' | 'tag'>;
 
 /** When a piece reaches the first of its limits. */
 export interface FirstLimitView {

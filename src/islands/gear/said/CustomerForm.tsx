@@ -1,4 +1,4 @@
-import type { CustomerFactsView } from '../../../contract';
+import { LONGEST_CUSTOMER, type CustomerFactsView } from '../../../contract';
 import { CheckField, Form, Refusal, SendButton, TextField, useSentForm } from '../../frame/form';
 import { useSay } from './say';
 import * as texts from '#language/screens/gear';
@@ -27,7 +27,7 @@ export function CustomerForm({ of }: CustomerFormProps) {
         form={form}
         name="name"
         label={texts.customerName}
-        maxLength={80}
+        maxLength={LONGEST_CUSTOMER}
         rules={{ validate: (text) => String(text).trim() !== '' || texts.writeTheName }}
       />
       <TextField form={form} name="contact" label={texts.howReached} maxLength={200} />

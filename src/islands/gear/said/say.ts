@@ -11,7 +11,10 @@ export function useSay(): (act: GearAct) => Promise<void> {
   return useCallback(
     async (act) => {
       const { href } = await sentOnce({ by, act }, (id) => api.post<ChangedGear>('/api/gear/changes', { id, by, act }));
-      if (href === window.location.pathname) window.location.reload();
+      const { pathname } = window.location;
+      // What is undone on a saw's page is looked at there; a piece's page may be gone with it.
+      const stays = act.say === 'undone' && pathname.startsWith('/gear/saws/');
+      if (stays || href === pathname) window.location.reload();
       else window.location.assign(href);
     },
     [by],

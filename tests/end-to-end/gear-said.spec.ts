@@ -1,0 +1,127 @@
+import type { Page } from '@playwright/test';
+import { expect, test } from './bench';
+import { axeFindsNothing } from './axe';
+import { ready, visit } from './keyboard';
+
+const SAW = '/gear/saws/s-brask-66';
+const CUSTOMER = '/gear/customers/c-towpath';
+
+/** Opens what may be said by its button. */
+async function open(page: Page, name: string) {
+  await page.getByRole('button', { name, exact: true }).click();
+  return page.getByRole('dialog', { name });
+}
+
+/** Enters a saw of the crew, and stands on its page. */
+async function enterSaw(page: Page, name: string): Promise<void> {
+  await visit(page, CUSTOMER);
+  const form = await open(page, 'Enter a saw');
+  await form.getByLabel('What it is called').fill(name);
+  await form.getByRole('button', { name: 'Enter' }).click();
+  await page.waitForURL(/\/gear\/saws\/(?!s-)/);
+  await ready(page);
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(name);
+}
+
+/** Undoes what was said last. */
+async function undoLast(page: Page): Promise<void> {
+  const said = page.getByRole('region', { name: 'Said of it' }).getByRole('listitem').first();
+  await said.getByRole('button', { name: /^Undo/ }).click();
+  await expect(
+    page
+      .getByRole('region', { name: 'Said of it' })
+      .getByText(/undone by/)
+      .first(),
+  ).toBeVisible();
+  await ready(page);
+}
+
+test('a customer and a saw are entered and mended, with who and when, and undone', async ({ page }) => {
+  await visit(page, '/gear');
+  const customer = await open(page, 'Enter a customer');
+  await customer.getByRole('button', { name: 'Enter' }).click();
+  await expect(customer.getByRole('alert')).toHaveText('Write the customer’s name.');
+  await customer.getByLabel('Name').fill('Weir wardens');
+  await customer.getByRole('button', { name: 'Enter' }).click();
+  await page.waitForURL('**/gear/customers/*');
+  await ready(page);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Weir wardens');
+  const mend = await open(page, 'Mend');
+  await mend.getByLabel('How they are reached').fill('at the weir');
+  await axeFindsNothing(page);
+  await mend.getByRole('button', { name: 'Save' }).click();
+  const said = page.getByRole('region', { name: 'Said of it' });
+  await expect(said.getByRole('listitem').first()).toContainText('Mended: contact “at the weir”, before nothing.');
+  await ready(page);
+  const saw = await open(page, 'Enter a saw');
+  await saw.getByLabel('What it is called').fill('Quern 40');
+  await saw.getByLabel('Most revolutions a minute').fill('fast');
+  await saw.getByRole('button', { name: 'Enter' }).click();
+  await expect(saw.getByRole('alert')).toContainText('Four or five figures');
+  await saw.getByLabel('Most revolutions a minute').fill('12500');
+  await saw.getByRole('button', { name: 'Enter' }).click();
+  await page.waitForURL('**/gear/saws/*');
+  await ready(page);
+  await expect(page.getByText('12500 rpm at most')).toBeVisible();
+  const retire = await open(page, 'Mend');
+  await retire.getByLabel('Offered no more, at take-in and at the counter').check();
+  await retire.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText(/offered no more/).first()).toBeVisible();
+  await ready(page);
+  await undoLast(page);
+  await expect(page.getByText('12500 rpm at most', { exact: false })).not.toContainText('offered no more');
+});
+
+test('two records of one saw become one, and two again', async ({ page }) => {
+  await enterSaw(page, 'Brask sixty-six');
+  const form = await open(page, 'Two records of one saw');
+  await expect(form).toContainText('The jobs of this record go to the one that stays');
+  await form.getByLabel('The record that stays').selectOption({ label: 'Brask 66 TP-02' });
+  await form.getByRole('button', { name: 'Make them one' }).click();
+  await page.waitForURL(`**${SAW}`);
+  await ready(page);
+  await expect(page.getByRole('region', { name: 'Said of it' })).toContainText(
+    'Brask sixty-six is one saw with Brask 66 TP-02: 0 jobs went there.',
+  );
+  await undoLast(page);
+  await visit(page, '/gear?q=sixty');
+  await expect(page.getByRole('link', { name: 'Brask sixty-six' })).toBeVisible();
+});
+
+test('a tag that is read off a piece leads to it, and it goes over to another saw and back', async ({ page }) => {
+  await enterSaw(page, 'Brask twin');
+  await visit(page, '/gear?q=k-17');
+  await expect(page).toHaveURL(/\/gear\/pieces\/chain\./);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Chain of Brask 66 TP-02');
+  const tag = await open(page, 'Write its tag');
+  await expect(tag.getByLabel('Tag on the piece')).toHaveValue('K-17');
+  await tag.getByLabel('Tag on the piece').fill('K-18');
+  await tag.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText(/^tag K-18/)).toBeVisible();
+  await ready(page);
+  await undoLast(page);
+  await expect(page.getByText(/^tag K-17/)).toBeVisible();
+  const move = await open(page, 'It went to another saw');
+  await move.getByLabel('The saw that it went to').selectOption({ label: 'Brask twin' });
+  await move.getByRole('button', { name: 'Put it there' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Chain of Brask twin');
+  await expect(page.getByText(/came from Brask 66 TP-02/)).toBeVisible();
+  await ready(page);
+  await visit(page, SAW);
+  await expect(page.getByRole('region', { name: 'Was on it' })).toContainText('went over to Brask twin');
+  await axeFindsNothing(page);
+  await undoLast(page);
+  await expect(page.getByRole('region', { name: 'On it now' }).getByRole('listitem')).toHaveCount(4);
+});
+
+test('which piece it was is said where it is doubted, on a phone, too', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await visit(page, SAW);
+  const was = page.getByRole('region', { name: 'Was on it' }).getByRole('listitem');
+  await expect(was).toHaveCount(3);
+  await page.getByRole('button', { name: 'It is the one before: Chain' }).click();
+  await expect(was).toHaveCount(2);
+  await ready(page);
+  await undoLast(page);
+  await expect(was).toHaveCount(3);
+});
