@@ -7,6 +7,7 @@ export * from './caliper';
 export * from './stock';
 export * from './supplier';
 export * from './views';
+export * from './figures';
 export * from './gear';
 export * from './gear-changes';
 export * from './shop-style';

@@ -9,3 +9,6 @@ export * from './backtest';
 export * from './life';
 export * from './due';
 export * from './said';
+export * from './pooling';
+export * from './lifetimes';
+export * from './learned';

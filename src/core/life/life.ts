@@ -45,7 +45,8 @@ export interface PieceLife {
 }
 
 const MS_PER_WEEK = 7 * 24 * 3600 * 1000;
-const weeksBetween = (from: string, until: string): number =>
+/** Weeks from one moment to another; none where the clock was set back. */
+export const weeksBetween = (from: string, until: string): number =>
   Math.max(0, (Date.parse(until) - Date.parse(from)) / MS_PER_WEEK);
 
 /** Hours a week, as told, with how far off what people tell may be; else as saws usually run. */
@@ -74,7 +75,8 @@ function gapsOf({ since, seen }: Piece, limits: Limits): readonly { readonly hou
 /** What was measured again after work, of one look. */
 const afterWork = ({ went }: Seen, wear: WearId): WornValue | null => went[wear] ?? null;
 
-function wearLife(wear: WearId, piece: Piece, use: Use, limits: Limits): WearLife | null {
+/** What was measured of one thing on a piece, as it came each time, and as it stood after work. */
+function measuredOf(wear: WearId, piece: Piece, limits: Limits) {
   const gaps = gapsOf(piece, limits);
   const looks: Look[] = [];
   const points: LifePoint[] = [];
@@ -92,6 +94,18 @@ function wearLife(wear: WearId, piece: Piece, use: Use, limits: Limits): WearLif
     }
     if (again) points.push({ ...again, jobId, tag, at: went ?? came, hours, after: true });
   }
+  return { looks, points };
+}
+
+/** How fast one thing wears on a piece, by its own records alone; null where they do not tell. */
+export function ownRate(wear: WearId, piece: Piece, limits: Limits): Rate | null {
+  const { looks } = measuredOf(wear, piece, limits);
+  const ran = looks.slice(1).some(({ gap }) => gap > 0);
+  return ran ? wearLine(looks, null).rate : null;
+}
+
+function wearLife(wear: WearId, piece: Piece, use: Use, limits: Limits): WearLife | null {
+  const { looks, points } = measuredOf(wear, piece, limits);
   if (looks.length === 0) return null;
   const usual = usualRate(wear, limits);
   const through = wearLine(looks, usual);

@@ -1,4 +1,4 @@
-import { and, asc, Column, count, desc, eq, is, isNotNull, isNull, sql, type SQL } from 'drizzle-orm';
+import { and, asc, Column, count, desc, eq, gte, is, isNotNull, isNull, lt, sql, type SQL } from 'drizzle-orm';
 import { WAITS } from '../../core/reading';
 import { isSameName } from '../../core/same-name';
 import type { ReadingPath } from '../../core/sheet';
@@ -198,6 +198,30 @@ export async function countJobs(db: Queryable, filter: JobFilter): Promise<numbe
   const [row] = await (list === 'gone' ? COUNTS.bench(db) : COUNTS[list](db)).execute({ of });
   const found = row?.all ?? 0;
   return list === 'gone' ? ((await countAll(db).execute())[0]?.all ?? 0) - found : found;
+}
+
+/** Moments, ISO 8601: from the first until before the second. */
+export interface Between {
+  readonly from: string;
+  readonly before: string;
+}
+
+const takenInBetween = ({ from, before }: Between) => and(gte(job.createdAt, from), lt(job.createdAt, before));
+
+/** How many jobs were taken in between two moments, by how they stand. */
+export async function countBetween(db: Queryable, between: Between): Promise<ReadonlyMap<JobState, number>> {
+  const rows = await db
+    .select({ state: job.state, all: count() })
+    .from(job)
+    .where(takenInBetween(between))
+    .groupBy(job.state);
+  return new Map(rows.map(({ state, all }) => [state, all]));
+}
+
+/** The newest jobs that were taken in between two moments. */
+export async function jobsBetween(db: Queryable, between: Between, limit: number): Promise<readonly JobRecord[]> {
+  const rows = await selectJobs(db, {}).where(takenInBetween(between)).orderBy(desc(takenIn)).limit(limit);
+  return rows.map(({ written }) => fromText(written));
 }
 
 const waiting = builtOnce((db) =>

@@ -2,6 +2,7 @@ import type { Paper, PreviewLimit } from '../../contract';
 import type { Context } from '../context';
 import { paperPdf } from '../papers/pdf';
 import { dueAsCalendar, dueAsCsv } from '../use-cases/gear';
+import { figuresView } from '../use-cases/figures';
 import { previewLimit } from '../use-cases/limit-preview';
 import { jobPlans } from '../use-cases/plans';
 import { stockAsCsv } from '../use-cases/stock-imports';
@@ -18,6 +19,8 @@ export const TASKS = {
   stockCsv: (context: Context) => stockAsCsv(context),
   /** What is due of a fleet, as CSV and as a calendar: every piece of every saw is looked at. */
   dueCsv: (context: Context, customerId: string) => dueAsCsv(context, customerId),
+  /** What the records of a time teach: every piece of many saws is looked at. */
+  figures: (context: Context, from: string, until: string) => figuresView(context, from, until),
   dueCalendar: (context: Context, customerId: string, address: string) => dueAsCalendar(context, customerId, address),
 };
 export type Tasks = typeof TASKS;

@@ -7,6 +7,7 @@ import * as texts from '#language/screens/shop';
 export const SHOP_VIEWS = {
   limits: texts.limits,
   rates: texts.ratesAndLives,
+  figures: texts.figures,
   instruments: texts.instruments,
   about: texts.about,
   codes: texts.codes,

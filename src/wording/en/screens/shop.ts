@@ -101,6 +101,7 @@ export const notStoredUnreachable = 'It was not stored: the server cannot be rea
 // index
 export const limits = 'Limits';
 export const ratesAndLives = 'Rates and lives';
+export const figures = 'Figures';
 export const instruments = 'Instruments';
 export const about = 'About';
 export const codes = 'Codes';

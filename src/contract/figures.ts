@@ -1,0 +1,29 @@
+import type { LearnedFigure, LearnedForecasts, LearnedLife } from '../core/life';
+import type { Limit } from '../core/limits';
+import type { Part } from '../core/reading';
+
+/** A figure as the records have it, beside the one in force. */
+export interface LearnedFigureView extends LearnedFigure {
+  readonly inForce: Pick<Limit, 'value' | 'unit' | 'provenance'>;
+  /** As it would be taken over: rounded to what is known of it, in the figure's unit. */
+  readonly offered: number;
+}
+
+/** What the records of a time teach, and how the shop did in it. */
+export interface FiguresView {
+  /** Days, as ISO dates, both included. */
+  readonly from: string;
+  readonly until: string;
+  /** Jobs that were taken in then. */
+  readonly jobs: number;
+  /** Only the newest of them were looked at, for what is learned. */
+  readonly isCut: boolean;
+  readonly states: { readonly open: number; readonly signedOff: number; readonly handedOver: number };
+  /** Days from taking in to handing over, of those that went: the middle one, and nine in ten within. */
+  readonly days: { readonly middle: number; readonly nineInTen: number } | null;
+  /** Of jobs that went: which parts were worked on and stayed, and which went on new. */
+  readonly parts: readonly { readonly part: Part; readonly saved: number; readonly renewed: number }[];
+  readonly figures: readonly LearnedFigureView[];
+  readonly lives: readonly LearnedLife[];
+  readonly forecasts: readonly LearnedForecasts[];
+}
