@@ -176,6 +176,8 @@ export interface PieceView {
   readonly customer: WhoseView;
   readonly saw: SawView;
   readonly piece: PieceLine;
+  /** A code to scan that says its address: modules a side with the light round them, and the dark ones as a path. */
+  readonly code: { readonly side: number; readonly dark: string };
   /** Other saws of the customer, that it may have gone over to. */
   readonly others: readonly SawName[];
   readonly said: readonly GearSaidView[];

@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test';
+import QRCode from 'qrcode';
 import { expect, test } from './bench';
 import { axeFindsNothing } from './axe';
 import { ready, visit } from './keyboard';
@@ -112,6 +113,34 @@ test('a tag that is read off a piece leads to it, and it goes over to another sa
   await axeFindsNothing(page, 'what is said of gear');
   await undoLast(page);
   await expect(page.getByRole('region', { name: 'On it now' }).getByRole('listitem')).toHaveCount(4);
+});
+
+test('a tag is scanned with a phone: the picture of its code opens what it names', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await visit(page, '/gear');
+  const picture = async (says: string) => ({
+    name: 'tag.png',
+    mimeType: 'image/png',
+    buffer: await QRCode.toBuffer(says, { width: 700 }),
+  });
+  const camera = page.locator('input[type=file]');
+  await expect(page.getByText('Scan a tag')).toBeVisible();
+  await camera.setInputFiles({ name: 'wall.png', mimeType: 'image/png', buffer: await page.screenshot() });
+  await expect(page.getByRole('alert')).toContainText('There is no code to read in that picture');
+  await axeFindsNothing(page, 'scanning');
+  await camera.setInputFiles(await picture('K-17'));
+  await page.waitForURL('**/gear/pieces/chain.*');
+  await ready(page);
+  // What its page prints is scanned, too.
+  await page.emulateMedia({ media: 'print' });
+  const code = page.getByRole('img', { name: 'Code that opens the page: Chain' });
+  await expect(code).toBeVisible();
+  const printed = { name: 'printed.png', mimeType: 'image/png', buffer: await code.screenshot() };
+  const address = new URL(page.url()).pathname;
+  await page.emulateMedia({ media: 'screen' });
+  await visit(page, '/gear');
+  await camera.setInputFiles(printed);
+  await page.waitForURL(`**${address}`);
 });
 
 test('which piece it was is said where it is doubted, on a phone, too', async ({ page }) => {

@@ -6,6 +6,7 @@ import { opened } from '../frame/opened';
 import type { Preferences } from '../frame/preferences';
 import { Act } from './said/Act';
 import { SawHeads, SawRows } from './SawRows';
+import { ScanTag } from './ScanTag';
 import * as texts from '#language/screens/gear';
 
 const CustomerForm = opened(() => import('./said/CustomerForm').then((there) => there.CustomerForm));
@@ -32,6 +33,7 @@ export function GearPage({ sent, preferences }: GearPageProps) {
             {texts.find}
           </button>
         </form>
+        <ScanTag />
         <Act name={texts.enterACustomer}>
           <CustomerForm of={null} />
         </Act>

@@ -59,6 +59,7 @@ function Piece({ view }: { view: PieceView }) {
   return (
     <>
       <PrintBar back={`/gear/saws/${saw.id}`} to={saw.label} />
+      <PieceCode view={view} />
       <h1 className="text-2xl font-extrabold">
         {pieceTitle(piece.part, [saw.label, saw.tag].filter(Boolean).join(' '))}
       </h1>
@@ -157,6 +158,21 @@ function Piece({ view }: { view: PieceView }) {
       )}
       <Said said={said} />
     </>
+  );
+}
+
+/** On paper, a code that opens the page: cut out, it is the tag of the piece. */
+function PieceCode({ view: { code, piece } }: { view: PieceView }) {
+  return (
+    <svg
+      viewBox={`0 0 ${code.side} ${code.side}`}
+      role="img"
+      aria-label={texts.codeOfPiece(partName[piece.part])}
+      className="float-right hidden w-36 print:block"
+    >
+      <path d={`M0 0h${code.side}v${code.side}h-${code.side}z`} fill="#fff" />
+      <path d={code.dark} fill="#000" />
+    </svg>
   );
 }
 

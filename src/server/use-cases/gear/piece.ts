@@ -4,6 +4,7 @@ import { sawsById } from '../../../data/repositories';
 import type { PieceView, WearLifeView } from '../../../contract';
 import { calendarDay } from '../../../wording';
 import type { Context } from '../../context';
+import { scanModules } from '../../papers/scan-code';
 import { notFound } from '../../refusal';
 import { shopAndRules } from '../shop';
 import { linesOf, reachView, sawView } from './lines';
@@ -46,7 +47,7 @@ function wearView(life: WearLife, use: PieceLife['use'], isOn: boolean, timeZone
 }
 
 /** A piece with its life: what was measured of it from job to job, and when its limits are reached. */
-export async function pieceView(context: Context, id: string): Promise<PieceView> {
+export async function pieceView(context: Context, id: string, origin = ''): Promise<PieceView> {
   const { db } = context.store;
   const { found: piece, gear } = await pieceOn(context, id);
   const [found] = await sawsById(db, [piece.saw]);
@@ -61,6 +62,7 @@ export async function pieceView(context: Context, id: string): Promise<PieceView
     customer: found.customer,
     saw: sawView(found.saw),
     piece: line,
+    code: scanModules(`${origin}/gear/pieces/${id}`),
     others: await otherSaws(db, found.customer.id, piece.saw),
     said: await saidView(db, { piece: id }),
     use: { ...life.use, isTold: life.isTold },

@@ -132,3 +132,10 @@ export const wasSaid = 'Said of it';
 export const byOn = (who: string, day: string): string => `${who}, ${day}`;
 export const undo = 'Undo';
 export const undoneBy = (who: string, day: string): string => `undone by ${who}, ${day}`;
+
+// ScanTag
+export const scanATag = 'Scan a tag';
+export const readingTheCode = 'Reading the code';
+export const noCodeInIt =
+  'There is no code to read in that picture: go nearer, hold it flat, and keep it in the light.';
+export const codeOfPiece = (piece: string): string => `Code that opens the page: ${piece}`;
