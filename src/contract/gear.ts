@@ -133,8 +133,6 @@ export interface SawGearView extends SawGear {
   readonly customer: WhoseView;
   readonly past: readonly PieceLine[];
   readonly jobs: readonly GearVisit[];
-  /** Other saws of the customer, that this one may be one with. */
-  readonly others: readonly SawName[];
   /** What was said of the saw and its pieces, the newest first. */
   readonly said: readonly GearSaidView[];
   /** Jobs before these are in the store, and are not looked at. */
@@ -178,8 +176,6 @@ export interface PieceView {
   readonly piece: PieceLine;
   /** A code to scan that says its address: modules a side with the light round them, and the dark ones as a path. */
   readonly code: { readonly side: number; readonly dark: string };
-  /** Other saws of the customer, that it may have gone over to. */
-  readonly others: readonly SawName[];
   readonly said: readonly GearSaidView[];
   readonly use: { readonly hoursPerWeek: number; readonly u: number; readonly isTold: boolean };
   readonly wears: readonly WearLifeView[];

@@ -5,6 +5,7 @@ import {
   changeGear,
   customerGear,
   gearView,
+  otherSawsOf,
   pieceTagged,
   pieceView,
   sawGearView,
@@ -123,6 +124,18 @@ describe('two records of one saw', () => {
     expect({ ...again, others: [], said: [] }).toEqual({ ...was, others: [], said: [] });
     expect((await sawGearView(context, other)).jobs).toEqual([]);
     expect((await gearView(context, was.saw.label)).saws.some(({ saw }) => saw.id === OLD_SAW)).toBe(true);
+  });
+
+  it('are chosen among the saws of the customer that are in use', async () => {
+    const [other, retired] = [await entered(), await entered()];
+    const { customer } = await sawGearView(context, OLD_SAW);
+    await say({ say: 'saw-mended', sawId: retired, facts: { ...FACTS, retired: true }, was: FACTS });
+    const ids = (await otherSawsOf(context, OLD_SAW)).map(({ id }) => id);
+    expect(ids).toContain(other);
+    expect(ids).not.toContain(retired);
+    expect(ids).not.toContain(OLD_SAW);
+    expect(ids).toHaveLength((await customerGear(context, customer.id, null)).total - 2);
+    await expect(otherSawsOf(context, 'nowhere')).rejects.toMatchObject({ status: 404 });
   });
 
   it('are undone from the last', async () => {

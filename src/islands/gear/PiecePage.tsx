@@ -52,7 +52,7 @@ export function PiecePage({ sent, preferences }: PiecePageProps) {
 function Piece({ view }: { view: PieceView }) {
   const { shop } = useFrame();
   const words = useWords();
-  const { piece, saw, use, wears, seen, others, said } = view;
+  const { piece, saw, use, wears, seen, said } = view;
   const { id, part, tag, began, ended, first, hours, to } = piece;
   const came = began.how === 'found' ? began : null;
   const week = use.hoursPerWeek.toFixed(use.hoursPerWeek % 1 === 0 ? 0 : 1);
@@ -99,7 +99,7 @@ function Piece({ view }: { view: PieceView }) {
         {!ended && (
           <Act name={texts.putOnAnother}>
             <OtherSaw
-              others={others}
+              of={saw.id}
               label={texts.sawItWentTo}
               means={texts.moveMeans}
               send={texts.putItThere}

@@ -42,7 +42,7 @@ export function SawPage({ sent, preferences }: SawPageProps) {
 }
 
 function Saw({ view }: { view: SawGearView }) {
-  const { saw, customer, numbers, set, past, jobs, others, said, isCut } = view;
+  const { saw, customer, numbers, set, past, jobs, said, isCut } = view;
   const { id, label, tag, mount, maxRpm, retired } = saw;
   return (
     <>
@@ -66,7 +66,7 @@ function Saw({ view }: { view: SawGearView }) {
         </Act>
         <Act name={texts.isOneWith}>
           <OtherSaw
-            others={others}
+            of={id}
             label={texts.recordItIsOneWith}
             means={texts.mergeMeans}
             send={texts.makeThemOne}

@@ -5,3 +5,4 @@ export { pieceView } from './piece';
 export { dueAsCalendar, dueAsCsv } from './due-files';
 export { changeGear } from './change';
 export { pieceTagged } from './pieces';
+export { otherSawsOf } from './said';

@@ -9,7 +9,7 @@ import { notFound } from '../../refusal';
 import { shopAndRules } from '../shop';
 import { linesOf, reachView, sawView } from './lines';
 import { pieceOn } from './pieces';
-import { otherSaws, saidView } from './said';
+import { saidView } from './said';
 
 /** What is foreseen is drawn at so many days after the last look. */
 const STEPS = 12;
@@ -63,7 +63,6 @@ export async function pieceView(context: Context, id: string, origin = ''): Prom
     saw: sawView(found.saw),
     piece: line,
     code: scanModules(`${origin}/gear/pieces/${id}`),
-    others: await otherSaws(db, found.customer.id, piece.saw),
     said: await saidView(db, { piece: id }),
     use: { ...life.use, isTold: life.isTold },
     wears: life.wears.map((each) => wearView(each, life.use, line.ended === null, shop.timeZone)),

@@ -2,6 +2,7 @@ import { namedBy } from '../../../core/life';
 import { PARTS } from '../../../core/reading';
 import {
   findJob,
+  findSaw,
   saidOfGear,
   sawsById,
   sawsOfCustomer,
@@ -10,6 +11,8 @@ import {
 } from '../../../data/repositories';
 import type { Queryable } from '../../../data/store';
 import type { GearSaidView, SawName } from '../../../contract';
+import type { Context } from '../../context';
+import { notFound } from '../../refusal';
 
 /** Of what was said so much is told; all of it is in the records. */
 const MOST_SAID = 40;
@@ -45,8 +48,10 @@ export async function saidView(db: Queryable, of: SaidOf): Promise<readonly Gear
 
 const sawName = ({ id, label, tag }: SawName): SawName => ({ id, label, tag });
 
-/** The other saws of a customer that are in use. */
-export async function otherSaws(db: Queryable, customerId: string, sawId: string): Promise<readonly SawName[]> {
-  const saws = await sawsOfCustomer(db, customerId, { limit: MOST_OTHERS, offset: 0 });
-  return saws.filter(({ id, retiredAt }) => id !== sawId && retiredAt === null).map(sawName);
+/** The other saws of the customer of one, in use: those that it may be one with, or that its pieces may go over to. */
+export async function otherSawsOf({ store: { db } }: Context, sawId: string): Promise<readonly SawName[]> {
+  const saw = await findSaw(db, sawId);
+  if (!saw) throw notFound('saw');
+  const saws = await sawsOfCustomer(db, saw.customerId, { limit: MOST_OTHERS, offset: 0 });
+  return saws.filter(({ id, retiredAt }) => id !== saw.id && retiredAt === null).map(sawName);
 }

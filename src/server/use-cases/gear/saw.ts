@@ -9,7 +9,7 @@ import { shopAndRules } from '../shop';
 import { linesOf, sawGear } from './lines';
 import { MOST_VISITS } from './past';
 import { piecesOfSaws } from './pieces';
-import { otherSaws, saidView } from './said';
+import { saidView } from './said';
 
 const workedOn = ({ worked }: VisitFacts): GearVisit['worked'] =>
   PARTS.flatMap((part) => (worked[part] ? [{ part, operations: worked[part] }] : []));
@@ -41,7 +41,6 @@ export async function sawGearView(context: Context, asked: string): Promise<SawG
     customer: found.customer,
     past: lines.filter(({ ended }) => ended !== null).toReversed(),
     jobs: jobs.toReversed(),
-    others: await otherSaws(db, found.customer.id, id),
     said: await saidView(db, { sawId: id }),
     isCut: jobs.length >= MOST_VISITS,
     today: calendarDay(context.now(), shop.timeZone),

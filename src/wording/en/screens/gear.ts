@@ -102,6 +102,8 @@ export const recordItIsOneWith = 'The record that stays';
 export const mergeMeans =
   'The jobs of this record go to the one that stays, and its pieces with them. It can be undone there.';
 export const makeThemOne = 'Make them one';
+export const fetchingTheSaws = 'Fetching the saws of this customer';
+export const sawsNotFetched = 'The saws of this customer could not be fetched. Close this and try again.';
 export const noOtherSaw = 'No other saw of this customer is in use.';
 export const whatItIsCalled = 'What it is called';
 export const writeWhatItIsCalled = 'Write what the saw is called.';
