@@ -18,23 +18,6 @@ async function caller(page) {
 
 const ADDRESS = `http://127.0.0.1:${PORT}`;
 
-/** Each picture: its name, the job or address, the step, and what to do before it is taken. */
-/** Rails as they measure after the dressing of the demo's bar. */
-const AFTER = ['7.9', '7.6', '7.2', '6.9', '7.3', '7.6'];
-
-/** Measures edge A of the demo's bar again, as after the rework. */
-async function measureAgain(page) {
-  for (const [i, depth] of AFTER.entries()) {
-    for (const rail of ['near', 'far']) {
-      const field = page.getByLabel(`Edge A, station ${i + 1}, ${rail} after`);
-      await field.fill(depth);
-      await field.press('Enter');
-    }
-  }
-  await page.getByText('Saved', { exact: true }).waitFor();
-  await page.getByRole('region', { name: 'Before and after' }).scrollIntoViewIfNeeded();
-}
-
 /** Opens the bar of the saw that is shown. */
 async function openBar(page) {
   await page.getByRole('link', { name: 'Bar', exact: true }).click();
@@ -45,6 +28,7 @@ async function openBar(page) {
 /** Pictures that are named are retaken; all where none is. */
 const WANTED = process.argv.slice(2);
 
+/** Each picture: its name, the job or address, the step, and what to do before it is taken. */
 const PICTURES = [
   { name: 'bench', address: '/' },
   {
@@ -91,12 +75,15 @@ const PICTURES = [
   },
   { name: 'order', job: 'L-0423', step: 'order' },
   { name: 'stock', address: '/stock?kind=chain' },
+  {
+    name: 'figures',
+    address: '/shop?view=figures',
+    prepare: (page) => page.getByRole('table', { name: 'What the records teach' }).waitFor(),
+  },
   { name: 'gear', address: '/gear' },
   { name: 'piece', address: '/gear/saws/s-brask-66', prepare: openBar },
   { name: 'prove', job: 'L-0415', step: 'prove' },
   { name: 'hand-over', job: 'L-0407', step: 'hand-over' },
-  // Last of its job: it changes the bar.
-  { name: 'before-after', job: 'L-0417', step: 'rework', prepare: measureAgain },
   { name: 'customer', job: 'L-0417', page: 'customer' },
 ];
 
