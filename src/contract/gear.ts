@@ -74,6 +74,8 @@ export interface NumbersView {
   readonly sprocket: Marks;
   /** Chain, bar and sprocket do not belong together. */
   readonly clashes: boolean;
+  /** What is told of a saw that nothing was measured of, as a bar would have it punched on; empty where nothing is. */
+  readonly told: string;
   readonly chains: readonly {
     readonly sku: string;
     readonly name: string;
@@ -97,6 +99,8 @@ export interface GearView {
   readonly shop: ShopView;
   readonly asked: string;
   readonly saws: readonly (SawGear & { readonly customer: WhoseView })[];
+  /** Lists of saws that were taken in lately. */
+  readonly lists: readonly GearSaidView[];
   /** Customers whose name answers. */
   readonly customers: readonly WhoseView[];
   readonly today: string;

@@ -399,6 +399,9 @@ export const gearChange = sqliteTable(
     index('gear_change_saw').on(table.sawId, table.seq),
     index('gear_change_other_saw').on(table.otherSawId, table.seq),
     index('gear_change_piece').on(table.piece, table.seq),
+    index('gear_change_list')
+      .on(table.seq)
+      .where(sql`what = 'saws-listed'`),
   ],
 );
 

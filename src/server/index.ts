@@ -26,7 +26,16 @@ export * from './use-cases/job-parts';
 export { handOverOf, handOverView } from './use-cases/hand-over';
 export { handOverJob } from './use-cases/handing-over';
 export * from './use-cases/calendar';
-export { changeGear, customerGear, gearView, otherSawsOf, pieceTagged, pieceView, sawGearView } from './use-cases/gear';
+export {
+  changeGear,
+  customerGear,
+  gearView,
+  otherSawsOf,
+  pieceTagged,
+  pieceView,
+  sawGearView,
+  takeInSaws,
+} from './use-cases/gear';
 export * from './use-cases/drift';
 export { PAPER_LINKS, paperOf, slipPaper, writePaper } from './papers';
 export { heavily } from './heavy/threads';

@@ -154,3 +154,39 @@ test('which piece it was is said where it is doubted, on a phone, too', async ({
   await undoLast(page);
   await expect(was).toHaveCount(3);
 });
+
+test('a list of saws is taken in with its columns matched, told first, and undone as one', async ({ page }) => {
+  await visit(page, '/gear');
+  const form = await open(page, 'Take in a list of saws');
+  const list = [
+    'Whose;Machine;Inventory number;Chain pitch;Gauge;Drive links;Colour',
+    'Weir wardens of the list;Quern 50;WL-1;.325;.050;72;green',
+    'Weir wardens of the list;Quern 51;WL-2;blue;.050;72;green',
+    'Weir wardens of the list;Quern 52;WL-3;;;;red',
+  ].join('\n');
+  const file = { name: 'saws.csv', mimeType: 'text/csv', buffer: Buffer.from(list) };
+  await form.getByLabel('The list of saws').setInputFiles(file);
+  await expect(form.getByLabel('Customer')).toHaveValue('0');
+  await expect(form.getByRole('status')).toHaveText('2 new saws, 1 new customer');
+  await expect(form.getByRole('region', { name: 'Rows that stay out' })).toContainText('line 3 Pitch “blue” is none');
+  await form.getByLabel('Pitch').selectOption({ label: 'not in the list' });
+  await expect(form.getByRole('status')).toHaveText('3 new saws, 1 new customer');
+  await form.getByLabel('Customer').selectOption({ label: 'not in the list' });
+  await expect(form.getByText('Say which heading is Customer.')).toBeVisible();
+  await form.getByLabel('Customer').selectOption({ label: 'Whose' });
+  await form.getByLabel('Pitch').selectOption({ label: 'Chain pitch' });
+  await expect(form.getByRole('status')).toHaveText('2 new saws, 1 new customer');
+  await axeFindsNothing(page, 'a list of saws');
+  await form.getByRole('button', { name: 'Take in 2 saws' }).click();
+  await expect(form).toBeHidden();
+  await ready(page);
+  const lists = page.getByRole('region', { name: 'Lists taken in' });
+  await expect(lists).toContainText('saws.csv: 2 saws and 1 customer.');
+  await visit(page, '/gear?q=Quern+50');
+  await expect(page.getByText('.325 .050 72DL, told')).toBeVisible();
+  await visit(page, '/gear');
+  await lists.getByRole('button', { name: /^Undo: saws.csv/ }).click();
+  await expect(lists.getByText(/undone by/).first()).toBeVisible();
+  await visit(page, '/gear?q=Quern+50');
+  await expect(page.getByText('No saw answers that')).toBeVisible();
+});

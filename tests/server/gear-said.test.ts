@@ -1,6 +1,6 @@
 import { sql } from 'drizzle-orm';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import type { GearAct, SawFactsView } from '../../src/contract';
+import type { GearAct, SawFactsView, TakeInSaws } from '../../src/contract';
 import {
   changeGear,
   customerGear,
@@ -9,7 +9,9 @@ import {
   pieceTagged,
   pieceView,
   sawGearView,
+  takeInSaws,
 } from '../../src/server/use-cases/gear';
+import { sawMemory } from '../../src/server/use-cases/counter';
 import { ownersView } from '../../src/server/use-cases/take-in';
 import { searchView } from '../../src/server/use-cases/stock';
 import { demoContext, type TestContext } from '../support/context';
@@ -228,6 +230,71 @@ describe('a piece', () => {
     const bar = await pieceView(context, (await onNow(OLD_SAW, 'bar'))!.id);
     await say({ say: 'piece-told', jobId: bar.seen.at(-1)!.jobId, part: 'bar', isSame: false });
     expect((await onNow(OLD_SAW, 'bar'))!.looks).toBe(1);
+  });
+});
+
+describe('a list of saws', () => {
+  const listed = (label: string, more: Partial<TakeInSaws['saws'][number]> = {}) => ({
+    ...{ customer: 'Weir wardens', label, tag: '', mount: null, maxRpm: null, marks: '' },
+    ...more,
+  });
+  const take = (saws: TakeInSaws['saws'], id: string = crypto.randomUUID(), onlyTold = false) =>
+    takeInSaws(context, { id, by, name: 'saws.csv', saws, onlyTold });
+
+  it('tells what it would do, does it once, and leaves what is known as it is', async () => {
+    const id = crypto.randomUUID();
+    const { customer, saw } = await sawGearView(context, OLD_SAW);
+    const saws = [
+      listed('Quern 40', { tag: 'W-1', mount: 'M2', maxRpm: 12_500, marks: '.325 .050 72DL' }),
+      listed('Quern 40', { tag: 'W-2' }),
+      listed('quern 40', { tag: 'W-2', customer: 'WEIR wardens' }),
+      listed(saw.label, { customer: customer.name.toUpperCase(), tag: saw.tag }),
+    ];
+    const would = { saws: 2, customers: 1, known: 2 };
+    expect(await take(saws, id, true)).toEqual(would);
+    expect(await take(saws, id)).toEqual(would);
+    expect(await take(saws, id)).toMatchObject(would);
+    const [first, second] = (await gearView(context, 'Quern')).saws.toSorted((a, b) =>
+      a.saw.tag.localeCompare(b.saw.tag),
+    );
+    expect(first).toMatchObject({
+      customer: { name: 'Weir wardens' },
+      saw: { tag: 'W-1', mount: 'M2', maxRpm: 12_500 },
+      numbers: { marks: {}, told: '.325 .050 72DL' },
+    });
+    expect(second!.numbers.told).toBe('');
+    // The counter begins with what the list told.
+    const known = await sawMemory(context, first!.saw.id);
+    expect(known.entries).toContainEqual({ path: 'bar.stamp', text: '.325 .050 72DL', unit: 'mm' });
+    expect((await gearView(context, '')).lists[0]).toMatchObject({
+      what: 'saws-listed',
+      said: { name: 'saws.csv', saws: 2 },
+    });
+  });
+
+  it('is undone as one, but for what was said of its saws since', async () => {
+    const id = crypto.randomUUID();
+    await take([listed('Quern 41', { marks: '.325 .050 72DL' }), listed('Quern 42'), listed('Quern 43')], id);
+    const found = (await gearView(context, 'Quern')).saws;
+    const kept = found.find(({ saw }) => saw.label === 'Quern 42')!;
+    const { label, tag, mount, maxRpm, retired } = kept.saw;
+    const was = { label, tag, mount, maxRpm, retired };
+    await say({ say: 'saw-mended', sawId: kept.saw.id, facts: { ...was, tag: 'kept' }, was });
+    expect(await undo(id)).toEqual({ href: '/gear' });
+    expect((await gearView(context, 'Quern')).saws.map(({ saw }) => saw.tag)).toEqual(['kept']);
+    expect((await customerGear(context, kept.customer.id, null)).total).toBe(1);
+    expect(await searchView(context, 'Quern 41')).toEqual([]);
+    await expect(undo(id)).rejects.toMatchObject({ status: 409 });
+  });
+
+  it('takes its customers back with it where nothing else is known of them', async () => {
+    const id = crypto.randomUUID();
+    await take([listed('Quern 44')], id);
+    expect((await gearView(context, 'Weir wardens')).customers).toHaveLength(1);
+    await undo(id);
+    expect((await gearView(context, 'Weir wardens')).customers).toEqual([]);
+    // And the list can be taken in again.
+    expect(await take([listed('Quern 44')])).toMatchObject({ saws: 1, customers: 1 });
   });
 });
 

@@ -5,6 +5,7 @@ export const GEAR_CHANGES = [
   'saw-entered',
   'saw-mended',
   'saws-merged',
+  'saws-listed',
   'piece-tagged',
   'piece-moved',
   'piece-told',

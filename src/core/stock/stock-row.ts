@@ -3,6 +3,7 @@ import { GAUGES, GAUGE_IDS, type FamilyId, type GaugeId } from '../families';
 import { SPROCKET_KINDS } from '../declared';
 import { SEQUENCES, tokenMeanings } from '../identify';
 import { err, ok, type Result } from '../result';
+import { matchHeadings } from '../match-columns';
 import { STOCK_KINDS, type StockKind } from './stock-kind';
 import type { StockPart } from './stock-part';
 
@@ -276,25 +277,6 @@ const ALIASES: Readonly<Record<StockColumn, readonly string[]>> = {
   price: ['unit price', 'retail', 'price each'],
 };
 
-const plain = (name: string): string =>
-  name
-    .replace(/([a-z])([A-Z])/g, '$1 $2')
-    .toLowerCase()
-    .replace(/[^a-z0-9]+/g, ' ')
-    .trim();
-
 /** Which heading of a list goes to which column, by name or by one of its other names; a heading is used once. */
-export function matchColumns(headings: readonly string[]): Readonly<Record<StockColumn, number | null>> {
-  const taken = new Set<number>();
-  const match = (column: StockColumn): number | null => {
-    const names = [plain(column), ...ALIASES[column]];
-    const i = headings.findIndex((heading, at) => !taken.has(at) && names.includes(plain(heading)));
-    if (i === -1) return null;
-    taken.add(i);
-    return i;
-  };
-  return Object.fromEntries(STOCK_COLUMNS.map((column) => [column, match(column)])) as Record<
-    StockColumn,
-    number | null
-  >;
-}
+export const matchColumns = (headings: readonly string[]): Readonly<Record<StockColumn, number | null>> =>
+  matchHeadings(headings, ALIASES);

@@ -2,7 +2,7 @@ import { and, asc, desc, eq, getTableColumns, inArray, isNull, or, sql } from 'd
 import { lookKey, type GearChange, type Move, type Said } from '../../core/life';
 import type { Part } from '../../core/reading';
 import { append } from '../chain/append';
-import { customer, gearChange, job, saw } from '../schema';
+import { customer, gearChange, job, saw, sawMemory } from '../schema';
 import type { Queryable, Transaction } from '../store';
 import { ftsQuery } from './stock';
 
@@ -215,6 +215,58 @@ export async function putJobsOn(tx: Transaction, jobIds: readonly string[], sawI
 export async function jobsOfSaw(db: Queryable, sawId: string): Promise<readonly string[]> {
   const rows = await db.select({ id: job.id }).from(job).where(eq(job.sawId, sawId));
   return rows.map(({ id }) => id);
+}
+
+/** How many names a statement takes at once. */
+const AT_ONCE = 400;
+
+/**
+ * Forgets saws and customers that nothing but a list knows of: no job, and nothing that was said since. The search
+ * forgets them with it.
+ */
+export async function forgetSaws(
+  tx: Transaction,
+  sawIds: readonly string[],
+  customerIds: readonly string[],
+): Promise<void> {
+  for (let i = 0; i < sawIds.length; i += AT_ONCE) {
+    const ids = sawIds.slice(i, i + AT_ONCE);
+    const known = await tx
+      .select({ id: saw.id })
+      .from(saw)
+      .where(
+        and(
+          inArray(saw.id, ids),
+          isNull(saw.mergedInto),
+          sql`NOT EXISTS (SELECT 1 FROM ${job} WHERE ${job.sawId} = ${saw.id})`,
+          sql`NOT EXISTS (SELECT 1 FROM ${gearChange} WHERE ${gearChange.sawId} = ${saw.id} OR ${gearChange.otherSawId} = ${saw.id})`,
+        ),
+      );
+    const gone = known.map(({ id }) => id);
+    if (gone.length === 0) continue;
+    await tx.delete(sawMemory).where(inArray(sawMemory.sawId, gone));
+    await tx.delete(saw).where(inArray(saw.id, gone));
+  }
+  for (const id of customerIds)
+    await tx
+      .delete(customer)
+      .where(
+        and(
+          eq(customer.id, id),
+          sql`NOT EXISTS (SELECT 1 FROM ${saw} WHERE ${saw.customerId} = ${customer.id})`,
+          sql`NOT EXISTS (SELECT 1 FROM ${job} WHERE ${job.customerId} = ${customer.id})`,
+          sql`NOT EXISTS (SELECT 1 FROM ${gearChange} WHERE ${gearChange.customerId} = ${customer.id})`,
+        ),
+      );
+}
+
+/** Lists of saws that were taken in, the newest first. */
+export async function sawLists(db: Queryable, limit: number): Promise<readonly SaidRecord[]> {
+  const rows = await selectSaid(db)
+    .where(eq(gearChange.what, 'saws-listed'))
+    .orderBy(desc(gearChange.seq))
+    .limit(limit);
+  return rows.map(fromRow);
 }
 
 export async function setMergedInto(tx: Transaction, sawId: string, into: string | null): Promise<void> {

@@ -5,10 +5,12 @@ import { Frame } from '../frame/Frame';
 import { opened } from '../frame/opened';
 import type { Preferences } from '../frame/preferences';
 import { Act } from './said/Act';
+import { Said } from './said/Said';
 import { SawHeads, SawRows } from './SawRows';
 import { ScanTag } from './ScanTag';
 import * as texts from '#language/screens/gear';
 
+const SawListForm = opened(() => import('./said/SawListForm').then((there) => there.SawListForm));
 const CustomerForm = opened(() => import('./said/CustomerForm').then((there) => there.CustomerForm));
 
 interface GearPageProps {
@@ -19,7 +21,7 @@ interface GearPageProps {
 /** Gear: every saw with what is on it; those that were here last, or those that answer what was typed. */
 export function GearPage({ sent, preferences }: GearPageProps) {
   const view = useMemo(() => unpackView(sent), [sent]);
-  const { asked, saws, customers, today } = view;
+  const { asked, saws, customers, lists, today } = view;
   return (
     <Frame shop={view.shop} preferences={preferences} place="gear">
       <div className="mb-4 flex flex-wrap items-end gap-x-6 gap-y-2">
@@ -34,6 +36,9 @@ export function GearPage({ sent, preferences }: GearPageProps) {
           </button>
         </form>
         <ScanTag />
+        <Act name={texts.takeInAListOfSaws}>
+          <SawListForm />
+        </Act>
         <Act name={texts.enterACustomer}>
           <CustomerForm of={null} />
         </Act>
@@ -75,6 +80,7 @@ export function GearPage({ sent, preferences }: GearPageProps) {
           </>
         )}
       </section>
+      <Said said={lists} heading={texts.listsTakenIn} />
     </Frame>
   );
 }

@@ -4,7 +4,7 @@ import * as texts from '#language/screens/gear';
 
 /** What is ordered for a saw: its numbers, its sprocket, and the chains of the list that answer them. */
 export function NumbersOf({ saw, numbers }: { saw: SawView; numbers: NumbersView }) {
-  const { marks, sprocket, clashes, chains } = numbers;
+  const { marks, sprocket, clashes, told, chains } = numbers;
   const hasAll = marks.pitch && marks.gauge && marks.driveLinks !== undefined;
   const rows = [
     [texts.chain, marksText(marks)],
@@ -18,6 +18,14 @@ export function NumbersOf({ saw, numbers }: { saw: SawView; numbers: NumbersView
           <dd className="figures">{text === '' ? texts.notKnownYet : text}</dd>
         </div>
       ))}
+      {told !== '' && (
+        <div className="contents">
+          <dt className="text-ink-soft">{texts.told}</dt>
+          <dd>
+            <span className="figures">{told}</span> <span className="text-ink-soft">{texts.measuredByNobody}</span>
+          </dd>
+        </div>
+      )}
       {saw.mount && (
         <div className="contents">
           <dt className="text-ink-soft">{texts.bar}</dt>

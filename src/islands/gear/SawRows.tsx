@@ -37,7 +37,14 @@ export function SawRows({ saws, today }: SawRowsProps) {
     <ul className="border-t border-line-strong">
       {saws.map((gear) => {
         const { saw, numbers, last, customer } = gear;
-        const known = [saw.mount && texts.mount(saw.mount), marksText(numbers.marks)].filter(Boolean).join(' · ');
+        const known = [
+          saw.mount && texts.mount(saw.mount),
+          marksText(numbers.marks),
+          numbers.told !== '' && texts.toldAs(numbers.told),
+          saw.retired && texts.retired,
+        ]
+          .filter(Boolean)
+          .join(' · ');
         return (
           <li
             key={saw.id}

@@ -60,6 +60,16 @@ export function gearSaid({ what, part, job, saw, other, said, before }: SaidOfGe
       const went = plural(jobs.length, { one: '# job', other: '# jobs' });
       return `${sawText(saw)} is one saw with ${sawText(other)}: ${went} went there.`;
     }
+    case 'saws-listed': {
+      const { name, saws, customers } = said as {
+        readonly name: string;
+        readonly saws: number;
+        readonly customers: number;
+      };
+      const brought = plural(saws, { one: '# saw', other: '# saws' });
+      const owners = customers > 0 ? ` and ${plural(customers, { one: '# customer', other: '# customers' })}` : '';
+      return `${name}: ${brought}${owners}.`;
+    }
     case 'piece-tagged': {
       const { tag } = said as { readonly tag: string };
       return tag === '' ? `${piece}: its tag was taken off.` : `${piece}: tagged “${tag}”.`;

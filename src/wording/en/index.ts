@@ -30,6 +30,7 @@ export * from './story';
 export * from './going-out';
 export * from './life';
 export * from './gear-said';
+export * from './saw-list';
 export { CHAIN_WORDS } from './readings/chain';
 export { TAKE_IN_WORDS } from './readings/take-in';
 export { DRIVE_SPROCKET_WORDS } from './readings/drive-sprocket';

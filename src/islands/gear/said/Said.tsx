@@ -35,13 +35,19 @@ export function SayButton({ act, name, about }: SayButtonProps) {
 }
 
 /** What was said beyond the jobs, with who and when; each can be undone. */
-export function Said({ said }: { said: readonly GearSaidView[] }) {
+export function Said({
+  said,
+  heading = texts.wasSaid,
+}: {
+  readonly said: readonly GearSaidView[];
+  readonly heading?: string;
+}) {
   const { shop } = useFrame();
   if (said.length === 0) return null;
   return (
     <section aria-labelledby="gear-said" className="no-print mt-6">
       <h2 id="gear-said" className="text-lg font-extrabold">
-        {texts.wasSaid}
+        {heading}
       </h2>
       <ul className="border-t border-line-strong">
         {said.map((each) => {

@@ -24,6 +24,7 @@ import type { Context } from '../../context';
 import { notFound, Refusal } from '../../refusal';
 import { mustStandAsSeen } from '../based-on';
 import { pieceOn, type PieceOn } from './pieces';
+import { takeBackList } from './saw-list';
 import * as texts from '#language/server';
 
 /** What a change is about, and what undoing it needs. */
@@ -83,6 +84,8 @@ export async function changeGear(context: Context, { id, by, act }: ChangeGear):
 function hrefOf({ what, customerId, sawId, otherSawId, piece }: GearChangeRecord): string {
   if (piece !== null) return `/gear/pieces/${piece}`;
   if (what === 'saws-merged') return `/gear/saws/${otherSawId}`;
+  // A list is told of where it was taken in.
+  if (sawId === null && customerId === null) return '/gear';
   return sawId === null ? `/gear/customers/${customerId}` : `/gear/saws/${sawId}`;
 }
 
@@ -198,6 +201,9 @@ async function takeBack(
       await setMergedInto(tx, sawId!, null);
       return;
     }
+    case 'saws-listed':
+      await takeBackList(tx, before);
+      return;
     case 'piece-tagged':
     case 'piece-moved':
     case 'piece-told':

@@ -21,7 +21,7 @@ import { shopAndRules } from '../shop';
 import { dueOf, inOrderOfDue } from './due';
 import { linesOf, sawGear } from './lines';
 import { piecesOfSaws } from './pieces';
-import { saidView } from './said';
+import { listsView, saidView } from './said';
 
 const PAGE = 12;
 const MOST_CUSTOMERS = 24;
@@ -84,6 +84,7 @@ export async function gearView(context: Context, asked: string): Promise<GearVie
     asked: text,
     saws: gear.map(({ due: _due, ...each }, i) => ({ ...each, customer: found[i]!.customer })),
     customers,
+    lists: text === '' ? await listsView(db) : [],
     today: calendarDay(context.now(), shop.timeZone),
   };
 }

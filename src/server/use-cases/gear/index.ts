@@ -6,3 +6,4 @@ export { dueAsCalendar, dueAsCsv } from './due-files';
 export { changeGear } from './change';
 export { pieceTagged } from './pieces';
 export { otherSawsOf } from './said';
+export { takeInSaws } from './saw-list';

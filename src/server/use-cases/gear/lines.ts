@@ -12,7 +12,7 @@ import {
 } from '../../../core/life';
 import type { Limits } from '../../../core/limits';
 import { PART_OF_KIND, type StockPart } from '../../../core/stock';
-import { chainsOfNumbers, partsBySku, sawsById, type GearSawRecord } from '../../../data/repositories';
+import { chainsOfNumbers, partsBySku, sawMemoryOf, sawsById, type GearSawRecord } from '../../../data/repositories';
 import type { Queryable } from '../../../data/store';
 import type { FirstLimitView, NumbersView, PieceLine, SawGear, SawView } from '../../../contract';
 import { calendarDay } from '../../../wording';
@@ -160,7 +160,16 @@ async function numbersOf(db: Queryable, set: readonly PieceLine[]): Promise<Numb
       quantity: each.quantity,
       kickbackClass: each.kickbackClass,
     }));
-  return { marks, sprocket, clashes, chains };
+  return { marks, sprocket, clashes, told: '', chains };
+}
+
+/** Where what is told of a saw stands: as it is punched on its bar or its chain. */
+const STAMPS: readonly string[] = ['bar.stamp', 'chain.stamp'];
+
+/** What a caller or a list told of a saw. */
+async function toldOf(db: Queryable, sawId: string): Promise<string> {
+  const memory = await sawMemoryOf(db, sawId);
+  return memory?.entries.find(({ path }) => STAMPS.includes(path))?.text ?? '';
 }
 
 /** A saw with what is on it. */
@@ -172,9 +181,11 @@ export async function sawGear(
 ): Promise<SawGear> {
   const last = past.jobs.at(-1) ?? null;
   const set = lines.filter(({ ended }) => ended === null);
+  const numbers = await numbersOf(db, set);
+  const isKnown = Object.keys({ ...numbers.marks, ...numbers.sprocket }).length > 0;
   return {
     saw: sawView(saw),
-    numbers: await numbersOf(db, set),
+    numbers: isKnown ? numbers : { ...numbers, told: await toldOf(db, saw.id) },
     set,
     visits: past.jobs.length,
     last: last && { jobId: last.id, tag: last.tag, state: last.state, came: last.createdAt },

@@ -4,6 +4,7 @@ import {
   findJob,
   findSaw,
   saidOfGear,
+  sawLists,
   sawsById,
   sawsOfCustomer,
   type SaidOf,
@@ -28,7 +29,17 @@ function toldOf({ piece, said }: SaidRecord) {
 
 /** What was said of a customer, a saw or a piece, with the names of the saws and jobs that it speaks of. */
 export async function saidView(db: Queryable, of: SaidOf): Promise<readonly GearSaidView[]> {
-  const records = await saidOfGear(db, of, MOST_SAID);
+  return named(db, await saidOfGear(db, of, MOST_SAID));
+}
+
+/** Lists of saws that are told of where they were taken in. */
+const MOST_LISTS = 3;
+
+/** Lists of saws that were taken in lately. */
+export const listsView = async (db: Queryable): Promise<readonly GearSaidView[]> =>
+  named(db, await sawLists(db, MOST_LISTS));
+
+async function named(db: Queryable, records: readonly SaidRecord[]): Promise<readonly GearSaidView[]> {
   const ids = records.flatMap(({ sawId, otherSawId }) => [sawId, otherSawId].filter((id) => id !== null));
   const saws = new Map((await sawsById(db, [...new Set(ids)])).map(({ saw }) => [saw.id, sawName(saw)]));
   return Promise.all(

@@ -40,6 +40,10 @@ export const partsDisagree =
 export const classNotKnown =
   'Kickback class not known: low-kickback chain is never replaced by standard without a recorded choice.';
 
+export const told = 'Told';
+export const measuredByNobody = 'measured by nobody';
+export const toldAs = (marks: string): string => `${marks}, told`;
+
 // SawPage
 export const heldToBeAnother = (why: string): string => `Held to be another than the one before: ${why}.`;
 export const onItNow = 'On it now';
@@ -141,3 +145,33 @@ export const readingTheCode = 'Reading the code';
 export const noCodeInIt =
   'There is no code to read in that picture: go nearer, hold it flat, and keep it in the light.';
 export const codeOfPiece = (piece: string): string => `Code that opens the page: ${piece}`;
+
+// SawListForm
+export const takeInAListOfSaws = 'Take in a list of saws';
+export const listOfSawsHas =
+  'CSV with a header row and one saw a row: customer and saw, and where the list has them tag, bar mount, most rpm, pitch, gauge and links.';
+export const theListOfSaws = 'The list of saws';
+export const whichHeadingIsWhich = 'Which heading is which';
+export const notInThisList = 'not in the list';
+export const column = (number: number): string => `column ${number}`;
+export const sayWhichColumn = (columns: string): string => `Say which heading is ${columns}.`;
+export const rowsThatStayOut = 'Rows that stay out';
+export const cannotBeRead = (count: number): string =>
+  plural(count, { one: '# row cannot be read and stays out', other: '# rows cannot be read and stay out' });
+export const lineOfList = (line: number): string => `line ${line}`;
+export const moreRows = (count: number): string => plural(count, { one: 'and # more', other: 'and # more' });
+export const tooManySaws = (count: number, most: number): string =>
+  `The list has ${count} saws; ${most} are taken in at once: divide it.`;
+export const layingBeside = 'Laying it beside the saws that are known';
+export const wouldBring = (saws: number, customers: number, known: number): string =>
+  [
+    plural(saws, { one: '# new saw', other: '# new saws' }),
+    customers > 0 && plural(customers, { one: '# new customer', other: '# new customers' }),
+    known > 0 && plural(known, { one: '# known already, left as it is', other: '# known already, left as they are' }),
+  ]
+    .filter(Boolean)
+    .join(', ');
+export const numbersAreTold =
+  'Their numbers are told by the list and measured by nobody: the counter begins with them as with a bar’s stamp.';
+export const takeThemIn = (count: number): string => plural(count, { one: 'Take in # saw', other: 'Take in # saws' });
+export const listsTakenIn = 'Lists taken in';
