@@ -7,6 +7,8 @@ export interface Context {
   readonly newId: () => string;
   /** Of work that takes long: whether nobody waits for it any more. */
   readonly isLeft?: () => boolean;
+  /** Of work beside the server's own thread: it only looks, and writes nothing. */
+  readonly looksOnly?: boolean;
 }
 
 /** A context of its own, on a store that whoever asked for it closes. */

@@ -1,8 +1,11 @@
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { sql } from 'drizzle-orm';
 import { afterAll, afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { leave, stillAsked } from '../../src/server/heavy/asked';
+import { figuresView } from '../../src/server/use-cases/figures';
+import { changeLimit } from '../../src/server/use-cases/shop';
 import { previewLimit } from '../../src/server/use-cases/limit-preview';
 import { jobPlans } from '../../src/server/use-cases/plans';
 import { demoContext, testContext, type TestContext } from '../support/context';
@@ -38,6 +41,26 @@ describe('a thread', () => {
     leave(asked);
     const answered = await work({ name: 'stockCsv', url: 'file:/no/such/store.db', args: [], asked });
     expect(answered).toMatchObject({ is: 'refused', refusal: { status: 503, code: 'gone' } });
+  });
+
+  it('only looks: what it makes afresh it keeps nowhere, since nobody would wait for its write', async () => {
+    const { default: work } = await import('../../src/server/heavy/worker');
+    // Every summary is made with other limits now.
+    await changeLimit(shop!, 'bar.depth.325', { by: 'Ines', value: '5 mm', source: null });
+    const kept = () => shop!.store.db.all(sql`SELECT id, summary_key FROM job ORDER BY id`);
+    const before = await kept();
+    const writes = vi.spyOn(console, 'error');
+    const look = (name: 'figures' | 'dueCsv', args: readonly string[]) =>
+      work({ name, url: shop!.store.url, args: args as never, asked: stillAsked() });
+    expect(await look('figures', ['2020-01-01', ''])).toMatchObject({ is: 'done' });
+    expect(await look('dueCsv', ['c-towpath'])).toMatchObject({ is: 'done' });
+    await new Promise((done) => setTimeout(done, 50));
+    expect(await kept()).toEqual(before);
+    expect(writes).not.toHaveBeenCalled();
+    // The server's own thread keeps them.
+    await figuresView(shop!, '2020-01-01', '');
+    await shop!.store.write(async () => undefined);
+    expect(await kept()).not.toEqual(before);
   });
 
   it('leaves a preview between two jobs once whoever asked has gone', async () => {

@@ -26,13 +26,20 @@ const failed = (error: unknown): Answered => ({
   message: error instanceof Error ? (error.stack ?? error.message) : String(error),
 });
 
+/**
+ * A thread stands still between its tasks, and a write that nobody waited for would stand still with it, holding the
+ * store from everybody: a thread looks, and writes nothing.
+ */
+const neverWrites: Context['store']['write'] = () => Promise.reject(new Error('A thread writes nothing.'));
+
 /** The store as this thread has it open: the one that was asked for last. */
 let own: { readonly url: string; readonly context: Context } | null = null;
 
 function contextOf(url: string): Context {
   if (own?.url === url) return own.context;
   own?.context.store.close();
-  own = { url, context: freshContext(url) };
+  const { store, ...fresh } = freshContext(url);
+  own = { url, context: { ...fresh, store: { ...store, write: neverWrites } } };
   return own.context;
 }
 
@@ -43,7 +50,7 @@ export default async function work({ name, url, args, asked }: Task): Promise<An
   try {
     // Left while it waited, the store is not even opened.
     if (isLeft(asked)) throw nobodyWaits();
-    const context = { ...contextOf(url), isLeft: () => isLeft(asked) };
+    const context = { ...contextOf(url), looksOnly: true, isLeft: () => isLeft(asked) };
     return { is: 'done', value: await perform(context, name, args) };
   } catch (error) {
     if (!(error instanceof Refusal)) return failed(error);

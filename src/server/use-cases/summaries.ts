@@ -39,7 +39,7 @@ export async function summaries(
     const its = job.state === 'handed-over' ? (await jobRules(db, job)).rules : rules;
     made.push({ job, kept: summarise(entries, its, await courseOf(db, job)), key: summaryKey(its) });
   }
-  if (made.length > 0) keepSummaries(context, made);
+  if (made.length > 0 && !context.looksOnly) keepSummaries(context, made);
   const fresh = new Map(made.map(({ job, kept }) => [job.id, kept.summary]));
   return new Map(jobs.map((job) => [job.id, fresh.get(job.id) ?? (job.summary as JobSummary)]));
 }
