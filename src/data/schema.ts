@@ -48,7 +48,12 @@ export const saw = sqliteTable(
     /** The record that it turned out to be one with; its jobs are there. */
     mergedInto: text('merged_into'),
   },
-  (table) => [index('saw_customer').on(table.customerId)],
+  (table) => [
+    index('saw_customer').on(table.customerId),
+    index('saw_merged')
+      .on(table.mergedInto)
+      .where(sql`merged_into IS NOT NULL`),
+  ],
 );
 
 /**

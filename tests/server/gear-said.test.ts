@@ -152,6 +152,31 @@ describe('two records of one saw', () => {
     expect((await sawGearView(context, OLD_SAW)).jobs).toHaveLength(9);
   });
 
+  it('keep what was said of the pieces of either, before they were found to be one and since', async () => {
+    const [other, third] = [await entered({ tag: 'A' }), await entered({ tag: 'B' })];
+    const [chain, sprocket] = [(await onNow(OLD_SAW, 'chain'))!, (await onNow(OLD_SAW, 'driveSprocket'))!];
+    await say({ say: 'piece-tagged', piece: sprocket.id, tag: 'S-1' });
+    await say({ say: 'piece-moved', piece: chain.id, to: third });
+    const merged = crypto.randomUUID();
+    await say({ say: 'saws-merged', sawId: OLD_SAW, into: other }, merged);
+    const told = async () => ({
+      here: (await sawGearView(context, other)).set.map(({ id, tag }) => [id, tag]),
+      there: await onNow(third, 'chain'),
+    });
+    const before = await told();
+    expect(before.here).toContainEqual([sprocket.id, 'S-1']);
+    expect(before.here.map(([id]) => id)).not.toContain(chain.id);
+    expect(before.there).toMatchObject({ id: chain.id, looks: chain.looks });
+    // The saw that it went to turns out to be one with a fourth.
+    const fourth = await entered({ tag: 'C' });
+    await say({ say: 'saws-merged', sawId: third, into: fourth });
+    expect(await onNow(fourth, 'chain')).toMatchObject({ id: chain.id, tag: chain.tag });
+    expect((await pieceView(context, chain.id)).saw.id).toBe(fourth);
+    await undo(merged);
+    expect(await onNow(OLD_SAW, 'driveSprocket')).toMatchObject({ tag: 'S-1' });
+    expect(await onNow(OLD_SAW, 'chain')).toBeNull();
+  });
+
   it('are of one customer, and are two', async () => {
     const { customer } = await sawGearView(context, OLD_SAW);
     const elsewhere = (await gearView(context, '')).saws.find((each) => each.customer.id !== customer.id)!.saw.id;

@@ -46,3 +46,5 @@ CREATE INDEX `gear_change_list` ON `gear_change` (`seq`) WHERE `what` = 'saws-li
 CREATE TRIGGER `search_saw_gone` AFTER DELETE ON `saw` BEGIN DELETE FROM `search` WHERE `rowid` IN (SELECT `id` FROM `search_row` WHERE `kind` = 'saw' AND `ref` = old.`id`); DELETE FROM `search_row` WHERE `kind` = 'saw' AND `ref` = old.`id`; END;
 --> statement-breakpoint
 CREATE TRIGGER `search_customer_gone` AFTER DELETE ON `customer` BEGIN DELETE FROM `search` WHERE `rowid` IN (SELECT `id` FROM `search_row` WHERE `kind` = 'customer' AND `ref` = old.`id`); DELETE FROM `search_row` WHERE `kind` = 'customer' AND `ref` = old.`id`; END;
+--> statement-breakpoint
+CREATE INDEX `saw_merged` ON `saw` (`merged_into`) WHERE `merged_into` IS NOT NULL;

@@ -112,11 +112,49 @@ interface ToldOfPiece {
   readonly isSame?: boolean;
 }
 
+/** Follows records that are one with another, some at a time, for as long as more are met. */
+async function follow(
+  ids: readonly string[],
+  next: (ids: readonly string[]) => Promise<readonly { readonly id: string; readonly of: string | null }[]>,
+  met: (id: string, of: string) => string,
+): Promise<void> {
+  let asked = ids;
+  while (asked.length > 0) asked = (await next(asked)).flatMap(({ id, of }) => (of === null ? [] : [met(id, of)]));
+}
+
+/** Of each saw the record that stays, and of that all that are one with it: each by its id, with the one that stays. */
+async function recordsOf(db: Queryable, ids: readonly string[]): Promise<ReadonlyMap<string, string>> {
+  const into = new Map<string, string>();
+  const columns = { id: saw.id, of: saw.mergedInto };
+  await follow(
+    ids,
+    (asked) =>
+      db
+        .select(columns)
+        .from(saw)
+        .where(inArray(saw.id, [...asked])),
+    (id, of) => (into.set(id, of), of),
+  );
+  const stays = (id: string): string => (into.has(id) ? stays(into.get(id)!) : id);
+  const all = new Map(ids.map((id) => [stays(id), stays(id)]));
+  await follow(
+    [...all.keys()],
+    (asked) =>
+      db
+        .select(columns)
+        .from(saw)
+        .where(inArray(saw.mergedInto, [...asked])),
+    (id, of) => (all.set(id, all.get(of)!), id),
+  );
+  return all;
+}
+
 /** What is said of the pieces of some saws; with it, of those of every saw that their pieces were on. */
 export async function saidOfPieces(db: Queryable, sawIds: readonly string[]): Promise<SaidOfPieces> {
   const rows = new Map<string, SaidRecord>();
-  const saws = new Set(sawIds);
-  let asked: readonly string[] = sawIds;
+  // What was said of a record that is one with another is said of that.
+  const stays = new Map(await recordsOf(db, sawIds));
+  let asked: readonly string[] = [...stays.keys()];
   for (let step = 0; asked.length > 0 && step < MOST_STEPS; step += 1) {
     const found = await selectSaid(db)
       .where(
@@ -128,8 +166,12 @@ export async function saidOfPieces(db: Queryable, sawIds: readonly string[]): Pr
       .orderBy(asc(gearChange.seq));
     for (const row of found) rows.set(row.row.id, fromRow(row));
     const met = found.flatMap(({ row }) => [row.sawId, row.otherSawId].filter((id) => id !== null));
-    asked = [...new Set(met)].filter((id) => !saws.has(id));
-    for (const id of asked) saws.add(id);
+    const more = await recordsOf(
+      db,
+      [...new Set(met)].filter((id) => !stays.has(id)),
+    );
+    for (const [id, of] of more) stays.set(id, of);
+    asked = [...more.keys()];
   }
   const stands = [...rows.values()]
     .filter(({ undone }) => undone === null)
@@ -148,7 +190,7 @@ export async function saidOfPieces(db: Queryable, sawIds: readonly string[]): Pr
       moves: stands.flatMap((row): Move[] => {
         const { from, to } = told(row);
         return row.what === 'piece-moved' && row.piece && from && to
-          ? [{ piece: row.piece, from, to, at: row.at }]
+          ? [{ piece: row.piece, from: stays.get(from) ?? from, to: stays.get(to) ?? to, at: row.at }]
           : [];
       }),
     },
@@ -157,7 +199,7 @@ export async function saidOfPieces(db: Queryable, sawIds: readonly string[]): Pr
         row.what === 'piece-tagged' && row.piece ? [[row.piece, told(row).tag ?? ''] as const] : [],
       ),
     ),
-    saws: [...saws],
+    saws: [...new Set(stays.values())],
   };
 }
 

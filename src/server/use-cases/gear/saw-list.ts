@@ -1,4 +1,4 @@
-import { isSameName } from '../../../core/same-name';
+import { plainName } from '../../../core/same-name';
 import {
   addCustomer,
   addGearChange,
@@ -29,23 +29,27 @@ const SAWS_AT_ONCE = 40;
 /** Saws of one customer that are compared with a list. */
 const MOST_KNOWN = 20_000;
 
-const isSame = (one: Known, other: Known): boolean => isSameName(one.label, other.label) && one.tag === other.tag;
+/** Saws of one customer by this are the same. */
+const keyOf = ({ label, tag }: Known): string => `${plainName(label)}\n${tag}`;
 
 /** Those of a list that are new, by their customers, whom the list may call by other capitals. */
 async function newOnes(tx: Transaction, saws: readonly Listed[]) {
-  const customers = new Map<string, { readonly id: string | null; readonly known: Known[]; readonly saws: Listed[] }>();
+  const customers = new Map<
+    string,
+    { readonly id: string | null; readonly known: Set<string>; readonly saws: Listed[] }
+  >();
   for (const saw of saws) {
-    const key = saw.customer.toLocaleLowerCase();
+    const key = plainName(saw.customer);
     let of = customers.get(key);
     if (!of) {
       const id = (await findCustomerByName(tx, saw.customer))?.id ?? null;
       const known = id === null ? [] : await sawsOfCustomer(tx, id, { limit: MOST_KNOWN, offset: 0 });
-      of = { id, known: [...known], saws: [] };
+      of = { id, known: new Set(known.map(keyOf)), saws: [] };
       customers.set(key, of);
     }
     // The same row twice is one saw.
-    if (of.known.some((each) => isSame(each, saw))) continue;
-    of.known.push(saw);
+    if (of.known.has(keyOf(saw))) continue;
+    of.known.add(keyOf(saw));
     of.saws.push(saw);
   }
   return [...customers.values()];
