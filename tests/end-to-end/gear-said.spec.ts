@@ -42,17 +42,17 @@ test('a customer and a saw are entered and mended, with who and when, and undone
   const customer = await open(page, 'Enter a customer');
   await customer.getByRole('button', { name: 'Enter' }).click();
   await expect(customer.getByRole('alert')).toHaveText('Write the customer’s name.');
-  await customer.getByLabel('Name').fill('Weir wardens');
+  await customer.getByLabel('Name').fill('Sluice wardens');
   await customer.getByRole('button', { name: 'Enter' }).click();
   await page.waitForURL('**/gear/customers/*');
   await ready(page);
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Weir wardens');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Sluice wardens');
   const mend = await open(page, 'Mend');
-  await mend.getByLabel('How they are reached').fill('at the weir');
+  await mend.getByLabel('How they are reached').fill('at the sluice');
   await axeFindsNothing(page, 'what is said of gear');
   await mend.getByRole('button', { name: 'Save' }).click();
   const said = page.getByRole('region', { name: 'Said of it' });
-  await expect(said.getByRole('listitem').first()).toContainText('Mended: contact “at the weir”, before nothing.');
+  await expect(said.getByRole('listitem').first()).toContainText('Mended: contact “at the sluice”, before nothing.');
   await ready(page);
   const saw = await open(page, 'Enter a saw');
   await saw.getByLabel('What it is called').fill('Quern 40');
@@ -161,9 +161,9 @@ test('a list of saws is taken in with its columns matched, told first, and undon
   const heading = (column: string) => form.getByRole('combobox', { name: new RegExp(`^${column}`) });
   const list = [
     'Whose;Machine;Inventory number;Chain pitch;Gauge;Drive links;Colour',
-    'Weir wardens of the list;Quern 50;WL-1;.325;.050;72;green',
-    'Weir wardens of the list;Quern 51;WL-2;blue;.050;72;green',
-    'Weir wardens of the list;Quern 52;WL-3;;;;red',
+    'Sluice wardens of the list;Quern 50;WL-1;.325;.050;72;green',
+    'Sluice wardens of the list;Quern 51;WL-2;blue;.050;72;green',
+    'Sluice wardens of the list;Quern 52;WL-3;;;;red',
   ].join('\n');
   const file = { name: 'saws.csv', mimeType: 'text/csv', buffer: Buffer.from(list) };
   await form.getByLabel('The list of saws').setInputFiles(file);

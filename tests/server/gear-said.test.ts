@@ -100,6 +100,16 @@ describe('customers and saws', () => {
     expect(await offered()).toBe(true);
   });
 
+  it('that are retired are not due any more', async () => {
+    const { customer, saw } = await sawGearView(context, OLD_SAW);
+    const due = async () => (await customerGear(context, customer.id, null)).due.map((each) => each.saw.id);
+    expect(await due()).toContain(OLD_SAW);
+    const { label, tag, mount, maxRpm, retired } = saw;
+    const was = { label, tag, mount, maxRpm, retired };
+    await say({ say: 'saw-mended', sawId: OLD_SAW, facts: { ...was, retired: true }, was });
+    expect(await due()).not.toContain(OLD_SAW);
+  });
+
   it('that are retired themselves are offered no more at take-in', async () => {
     const { facts, customer } = await customerGear(context, (await sawGearView(context, OLD_SAW)).customer.id, null);
     const named = async () => (await ownersView(context, customer.name)).some(({ id }) => id === customer.id);

@@ -106,7 +106,8 @@ export async function customerGear(context: Context, id: string, asked: string |
     said: await saidView(db, { customerId: id }),
     saws: gear.map(({ due: _due, ...each }) => each),
     due: inOrderOfDue(
-      gear.flatMap(({ due }) => due),
+      // A saw that is offered no more is waited for by nobody.
+      gear.flatMap(({ saw, due }) => (saw.retired ? [] : due)),
       today,
     ),
     total,
