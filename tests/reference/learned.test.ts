@@ -185,6 +185,22 @@ describe('lives by the jobs of a shop', () => {
     });
   }
 
+  it('end since their last look where the job that replaced them did not look at them', () => {
+    const [first, second] = chains([30]);
+    const unseen = { ...second!, facts: { ...second!.facts, brought: [] } };
+    const more = chains([28, 31, 33]).map((visit) => ({ ...visit, jobId: `other-${visit.jobId}` }));
+    const middleWith = (replaced: Visit) => {
+      const pasts = [
+        { saw: 'saw', visits: [first!, replaced] },
+        { saw: 'other', visits: more },
+      ];
+      const { lives } = learnedOf(piecesOf(pasts, NOTHING_SAID), DEFAULTS);
+      return lives.find(({ part }) => part === 'chain')!.hours!.middle;
+    };
+    // Counted as ended at its last look, it would have lasted no hour at all.
+    expect(Math.abs(middleWith(unseen) / middleWith(second!) - 1)).toBeLessThan(0.1);
+  });
+
   it('are those of parts that went on new, with one in use', () => {
     const hours = [28, 31, 35, 30, 33, 29];
     const pieces = piecesOf([{ saw: 'saw', visits: chains(hours) }], NOTHING_SAID);

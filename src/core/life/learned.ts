@@ -123,8 +123,9 @@ function lastedOf({ piece: { id, since, seen, ended }, hours, use }: PieceLife):
   if (namedBy(id)?.how !== 'fitted' || ended?.how === 'displaced') return null;
   const from = hours.value;
   if (ended === null) return { from, until: null };
-  if (ended.how === 'replaced') return { from, until: from };
   const last = seen.at(-1)?.visit;
+  // The job that replaced it saw it end; where it was not looked at there, it ended since its last look.
+  if (ended.how === 'replaced' && last?.jobId === ended.jobId) return { from, until: from };
   return { from, until: from + weeksBetween(last?.went ?? last?.came ?? since, ended.at) * use.hoursPerWeek };
 }
 

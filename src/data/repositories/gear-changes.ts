@@ -4,6 +4,7 @@ import type { Part } from '../../core/reading';
 import { append } from '../chain/append';
 import { customer, gearChange, job, saw, sawMemory } from '../schema';
 import type { Queryable, Transaction } from '../store';
+import { letOthers } from '../turn';
 import { ftsQuery } from './stock';
 
 /** What may be said of a saw itself. */
@@ -260,7 +261,8 @@ export async function jobsOfSaw(db: Queryable, sawId: string): Promise<readonly 
 }
 
 /** How many names a statement takes at once. */
-const AT_ONCE = 400;
+const AT_ONCE = 200;
+const CUSTOMERS_AT_ONCE = 40;
 
 /**
  * Forgets saws and customers that nothing but a list knows of: no job, and nothing that was said since. The search
@@ -288,8 +290,11 @@ export async function forgetSaws(
     if (gone.length === 0) continue;
     await tx.delete(sawMemory).where(inArray(sawMemory.sawId, gone));
     await tx.delete(saw).where(inArray(saw.id, gone));
+    // Others are answered meanwhile.
+    await letOthers();
   }
-  for (const id of customerIds)
+  for (const [i, id] of customerIds.entries()) {
+    if (i % CUSTOMERS_AT_ONCE === 0) await letOthers();
     await tx
       .delete(customer)
       .where(
@@ -300,6 +305,7 @@ export async function forgetSaws(
           sql`NOT EXISTS (SELECT 1 FROM ${gearChange} WHERE ${gearChange.customerId} = ${customer.id})`,
         ),
       );
+  }
 }
 
 /** Lists of saws that were taken in, the newest first. */

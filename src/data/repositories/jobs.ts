@@ -1,4 +1,4 @@
-import { and, asc, Column, count, desc, eq, gte, is, isNotNull, isNull, lt, sql, type SQL } from 'drizzle-orm';
+import { and, asc, Column, count, desc, eq, gte, inArray, is, isNotNull, isNull, lt, sql, type SQL } from 'drizzle-orm';
 import { WAITS } from '../../core/reading';
 import { isSameName } from '../../core/same-name';
 import type { ReadingPath } from '../../core/sheet';
@@ -244,6 +244,16 @@ const jobById = builtOnce((db) =>
 export async function findJob(db: Queryable, id: string): Promise<JobRecord | null> {
   const [row] = await jobById(db).execute({ id });
   return row ? fromText(row.written) : null;
+}
+
+/** Tags of jobs, by their ids. */
+export async function tagsOfJobs(db: Queryable, ids: readonly string[]): Promise<ReadonlyMap<string, string>> {
+  if (ids.length === 0) return new Map();
+  const rows = await db
+    .select({ id: job.id, tag: job.tag })
+    .from(job)
+    .where(inArray(job.id, [...ids]));
+  return new Map(rows.map(({ id, tag }) => [id, tag]));
 }
 
 export interface NewJob extends Written {

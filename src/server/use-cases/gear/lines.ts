@@ -11,6 +11,7 @@ import {
   type WearLife,
 } from '../../../core/life';
 import type { Limits } from '../../../core/limits';
+import type { ReadingPath } from '../../../core/sheet';
 import { PART_OF_KIND, type StockPart } from '../../../core/stock';
 import { chainsOfNumbers, partsBySku, sawMemoryOf, sawsById, type GearSawRecord } from '../../../data/repositories';
 import type { Queryable } from '../../../data/store';
@@ -164,12 +165,12 @@ async function numbersOf(db: Queryable, set: readonly PieceLine[]): Promise<Numb
 }
 
 /** Where what is told of a saw stands: as it is punched on its bar or its chain. */
-const STAMPS: readonly string[] = ['bar.stamp', 'chain.stamp'];
+const STAMPS: readonly ReadingPath[] = ['bar.stamp', 'chain.stamp'];
 
 /** What a caller or a list told of a saw. */
 async function toldOf(db: Queryable, sawId: string): Promise<string> {
   const memory = await sawMemoryOf(db, sawId);
-  return memory?.entries.find(({ path }) => STAMPS.includes(path))?.text ?? '';
+  return memory?.entries.find(({ path }) => STAMPS.some((stamp) => stamp === path))?.text ?? '';
 }
 
 /** A saw with what is on it. */

@@ -1,12 +1,12 @@
 import { namedBy } from '../../../core/life';
 import { PARTS } from '../../../core/reading';
 import {
-  findJob,
   findSaw,
   saidOfGear,
   sawLists,
   sawsById,
   sawsOfCustomer,
+  tagsOfJobs,
   type SaidOf,
   type SaidRecord,
 } from '../../../data/repositories';
@@ -42,19 +42,21 @@ export const listsView = async (db: Queryable): Promise<readonly GearSaidView[]>
 async function named(db: Queryable, records: readonly SaidRecord[]): Promise<readonly GearSaidView[]> {
   const ids = records.flatMap(({ sawId, otherSawId }) => [sawId, otherSawId].filter((id) => id !== null));
   const saws = new Map((await sawsById(db, [...new Set(ids)])).map(({ saw }) => [saw.id, sawName(saw)]));
-  return Promise.all(
-    records.map(async (record): Promise<GearSaidView> => {
-      const { id, what, sawId, otherSawId, said, before, at, by, undone } = record;
-      const { part, jobId } = toldOf(record);
-      const job = jobId === null ? null : await findJob(db, jobId);
-      return {
-        ...{ id, what, part, said, before, at, by, undone },
-        job: job && { id: job.id, tag: job.tag },
-        saw: saws.get(sawId ?? '') ?? null,
-        other: saws.get(otherSawId ?? '') ?? null,
-      };
-    }),
+  const tags = await tagsOfJobs(
+    db,
+    records.flatMap((record) => toldOf(record).jobId ?? []),
   );
+  return records.map((record): GearSaidView => {
+    const { id, what, sawId, otherSawId, said, before, at, by, undone } = record;
+    const { part, jobId } = toldOf(record);
+    const tag = tags.get(jobId ?? '');
+    return {
+      ...{ id, what, part, said, before, at, by, undone },
+      job: jobId !== null && tag !== undefined ? { id: jobId, tag } : null,
+      saw: saws.get(sawId ?? '') ?? null,
+      other: saws.get(otherSawId ?? '') ?? null,
+    };
+  });
 }
 
 const sawName = ({ id, label, tag }: SawName): SawName => ({ id, label, tag });

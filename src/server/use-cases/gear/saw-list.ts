@@ -1,3 +1,4 @@
+import type { ReadingPath } from '../../../core/sheet';
 import { plainName } from '../../../core/same-name';
 import {
   addCustomer,
@@ -23,14 +24,17 @@ interface Brought {
   readonly customers: readonly string[];
 }
 
-/** Saws that are written before others have their turn. */
-const SAWS_AT_ONCE = 40;
+/** Customers that are looked up, and saws that are written, before others have their turn. */
+const AT_ONCE = 40;
 
 /** Saws of one customer that are compared with a list. */
 const MOST_KNOWN = 20_000;
 
 /** Saws of one customer by this are the same. */
 const keyOf = ({ label, tag }: Known): string => `${plainName(label)}\n${tag}`;
+
+/** Where what a list tells of a saw stands: as it would be punched on its bar. */
+const STAMP: ReadingPath = 'bar.stamp';
 
 /** Those of a list that are new, by their customers, whom the list may call by other capitals. */
 async function newOnes(tx: Transaction, saws: readonly Listed[]) {
@@ -46,6 +50,8 @@ async function newOnes(tx: Transaction, saws: readonly Listed[]) {
       const known = id === null ? [] : await sawsOfCustomer(tx, id, { limit: MOST_KNOWN, offset: 0 });
       of = { id, known: new Set(known.map(keyOf)), saws: [] };
       customers.set(key, of);
+      // Others are answered meanwhile.
+      if (customers.size % AT_ONCE === 0) await letOthers();
     }
     // The same row twice is one saw.
     if (of.known.has(keyOf(saw))) continue;
@@ -84,10 +90,10 @@ export async function takeInSaws(context: Context, { id, by, name, saws, onlyTol
         await addSaw(tx, { id: sawId, customerId, label, tag, mount, maxRpm, ...written });
         // Told as a bar's stamp would be: the counter asks for a count before anything is ordered by it.
         if (marks !== '')
-          await rememberSaw(tx, { sawId, entries: [{ path: 'bar.stamp', text: marks, unit: 'mm' }], ...written });
+          await rememberSaw(tx, { sawId, entries: [{ path: STAMP, text: marks, unit: 'mm' }], ...written });
         brought.saws.push(sawId);
         // Others are answered meanwhile.
-        if (brought.saws.length % SAWS_AT_ONCE === 0) await letOthers();
+        if (brought.saws.length % AT_ONCE === 0) await letOthers();
       }
     }
     await addGearChange(tx, {
