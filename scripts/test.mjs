@@ -11,10 +11,14 @@ const quiet = { ASTRO_TELEMETRY_DISABLED: '1' };
 let passed = 0;
 let failed = 0;
 
+/** Each stage, with the seconds of processor time at its end. */
+const stages = [];
+
 /** Runs one stage that is a single check. */
 function check(name, ...steps) {
   say(name);
   const bad = steps.some(([command, args]) => tool(command, args, quiet) !== 0);
+  stages.push({ name, until: processorSeconds() });
   if (!bad) passed += 1;
   else {
     failed += 1;
@@ -26,6 +30,7 @@ function check(name, ...steps) {
 function suite(name, command, args, count) {
   say(name);
   const status = tool(command, args, quiet);
+  stages.push({ name, until: processorSeconds() });
   try {
     const counted = count();
     passed += counted.passed;
@@ -68,6 +73,7 @@ function processorSeconds() {
 
 installPackages();
 installForTests();
+const begun = processorSeconds();
 rmSync(results, { recursive: true, force: true });
 mkdirSync(results, { recursive: true });
 check('Lint', ['eslint', ['.', '--max-warnings', '0']], ['prettier', ['--check', '--log-level', 'warn', '.']]);
@@ -106,8 +112,11 @@ suite('Browser tests', 'playwright', ['test'], () => {
 say(`The ${SLOWEST} slowest tests`);
 for (const { name, seconds } of took.sort((a, b) => (b.seconds ?? 0) - (a.seconds ?? 0)).slice(0, SLOWEST))
   process.stdout.write(`${(seconds ?? 0).toFixed(1).padStart(6)} s  ${name}\n`);
-const spent = processorSeconds();
-if (spent !== null) process.stdout.write(`\nProcessor time: ${Math.round(spent)} s\n`);
+if (begun !== null) {
+  say(`Processor time: ${Math.round(processorSeconds())} s`);
+  for (const [at, { name, until }] of stages.entries())
+    process.stdout.write(`${(until - (stages[at - 1]?.until ?? begun)).toFixed(1).padStart(6)} s  ${name}\n`);
+}
 if (fell.length > 0) say('What failed');
 for (const { name, message } of fell) process.stdout.write(`✗ ${name}\n${message}\n`);
 process.stdout.write(`\n${passed} passed, ${failed} failed\n`);
