@@ -42,11 +42,11 @@ test('a customer and a saw are entered and mended, with who and when, and undone
   const customer = await open(page, 'Enter a customer');
   await customer.getByRole('button', { name: 'Enter' }).click();
   await expect(customer.getByRole('alert')).toHaveText('Write the customer’s name.');
-  await customer.getByLabel('Name').fill('Sluice wardens');
+  await customer.getByLabel('Name').fill('Stopplank gang');
   await customer.getByRole('button', { name: 'Enter' }).click();
   await page.waitForURL('**/gear/customers/*');
   await ready(page);
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Sluice wardens');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Stopplank gang');
   const mend = await open(page, 'Mend');
   await mend.getByLabel('How they are reached').fill('at the sluice');
   await axeFindsNothing(page, 'what is said of gear');
@@ -161,9 +161,9 @@ test('a list of saws is taken in with its columns matched, told first, and undon
   const heading = (column: string) => form.getByRole('combobox', { name: new RegExp(`^${column}`) });
   const list = [
     'Whose;Machine;Inventory number;Chain pitch;Gauge;Drive links;Colour',
-    'Sluice wardens of the list;Quern 50;WL-1;.325;.050;72;green',
-    'Sluice wardens of the list;Quern 51;WL-2;blue;.050;72;green',
-    'Sluice wardens of the list;Quern 52;WL-3;;;;red',
+    'Stopplank gang of the list;Quern 50;WL-1;.325;.050;72;green',
+    'Stopplank gang of the list;Quern 51;WL-2;blue;.050;72;green',
+    'Stopplank gang of the list;Quern 52;WL-3;;;;red',
   ].join('\n');
   const file = { name: 'saws.csv', mimeType: 'text/csv', buffer: Buffer.from(list) };
   await form.getByLabel('The list of saws').setInputFiles(file);
