@@ -22,6 +22,8 @@ const SAID_ELSEWHERE = [
   'chain.span.instrument',
   'saw.turnLog.came',
   'saw.turnLog.went',
+  'saw.foreseen.of',
+  'saw.foreseen.edge',
 ];
 
 describe('every reading of the catalogue', () => {

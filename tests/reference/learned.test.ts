@@ -129,7 +129,7 @@ describe('what the records of a shop teach', () => {
           came: new Date(at).toISOString(),
           went: new Date(at).toISOString(),
           facts: {
-            ...{ brought: ['bar'], renewed: [], sameBar: true, hoursPerWeek: 4, marks: { bar: { pitch: '325' } } },
+            ...{ brought: ['bar'], renewed: [], others: [], hoursPerWeek: 4, marks: { bar: { pitch: '325' } } },
             ...{ worked: { bar: ['dress-rails'] }, edge: { came: null, went: null } },
             came: { 'bar.depth': { value: depth, u: 0.05 } },
             went: { 'bar.depth': { value: depth - rate * 40 + normal(0.05), u: 0.05 } },
@@ -178,7 +178,7 @@ describe('lives by the jobs of a shop', () => {
       return {
         ...{ jobId: `job-${i}`, tag: `L-${i}`, came: moment, went: moment },
         facts: {
-          ...{ brought: ['chain'], renewed: ['chain'], sameBar: null, hoursPerWeek: 4, marks: {} },
+          ...{ brought: ['chain'], renewed: ['chain'], others: [], hoursPerWeek: 4, marks: {} },
           ...{ worked: {}, edge: { came: null, went: null }, came: {}, went: {} },
         },
       };

@@ -19,6 +19,7 @@ import {
 import { assessLoop, type LoopAssessment } from '../loop/assessed';
 import { measuringPlan, nextMeasurements, type MeasuringPlan, type NextMeasurement } from '../next';
 import { assessNose, noseOnBar } from '../nose/checks';
+import { hearPast, type PastHeard } from '../past/checks';
 import { decideOrder, type OrderOutcome } from '../order';
 import { proofChecks } from '../proof';
 import { PARTS, type Part } from '../reading';
@@ -78,6 +79,8 @@ export interface Appraisal extends GoingOut {
   readonly next: readonly NextMeasurement[];
   /** The shortest list of readings that can decide the job. */
   readonly plan: MeasuringPlan;
+  /** What the past of parts that come again spares, and would spare once somebody says that they are the same. */
+  readonly past: Pick<PastHeard, 'spared' | 'wouldSpare'>;
   /** Readings that stand and may move nothing, with the reason. */
   readonly idle: readonly IdleReading[];
 }
@@ -112,8 +115,10 @@ export function* appraising(
   const sprocket = assessDriveSprocket(sheet, limits);
   const nose = assessNose(sheet);
   const barNose = noseOnBar(sheet, nose);
-  const checks = [...bar.checks, ...(barNose ? [barNose] : []), ...nose, ...chain.checks, ...sprocket];
-  const verdicts = eachPart((part) => verdictOn(part, sheet, checks, bar, chain));
+  const today = [...bar.checks, ...(barNose ? [barNose] : []), ...nose, ...chain.checks, ...sprocket];
+  const past = hearPast({ sheet, identity, bar, limits, checks: today });
+  const { checks } = past;
+  const verdicts = eachPart((part) => verdictOn(part, sheet, past, bar, chain));
   yield;
   const loop = assessLoop(sheet, identity, chain);
   const fit = judgeFit(fitContext(sheet, identity, sprocketSound(sprocket), verdicts, schools));
@@ -137,6 +142,7 @@ export function* appraising(
     chain,
     fit,
     diagnoses,
+    past,
   }).filter((asked) => !isOfRenewed(asked, signed));
   const plan = measuringPlan(next);
   yield;
@@ -165,6 +171,7 @@ export function* appraising(
     ...goingOut(sheet, { checks: all, fit, loop, bar, chain }, renewedParts(verdicts, signed), schools),
     next,
     plan,
+    past: { spared: past.spared, wouldSpare: past.wouldSpare },
     idle,
   };
 }
@@ -212,16 +219,18 @@ const DEPTHS: readonly Askable[] = EDGES.map((edge) => `bar.edges.${edge}.statio
 function verdictOn(
   part: Part,
   sheet: BenchSheet,
-  all: readonly Check[],
+  past: PastHeard,
   bar: BarAssessment,
   chain: ChainAssessment,
 ): Verdict {
   if (!brought(sheet, part)) return notBrought(part);
-  const checks = all.filter((check) => check.part === part);
+  const checks = past.checks.filter((check) => check.part === part);
   const done = doneOn(part, sheet);
   const wanted = operationsFor(checks, plannedFor(part, bar, chain));
-  const missing = [...missingReadings(sheet, part), ...waitsFor(part, done, bar, chain)].filter(
-    (asked) => !isDecidedByHand(part, asked, bar),
-  );
+  const missing = [
+    ...missingReadings(sheet, part).filter((asked) => !past.spared.includes(asked)),
+    ...(part === 'bar' ? past.instead.map(({ asks }) => asks) : []),
+    ...waitsFor(part, done, bar, chain),
+  ].filter((asked) => !isDecidedByHand(part, asked, bar));
   return decide(part, checks, missing, openWork(wanted, done), done);
 }

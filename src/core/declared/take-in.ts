@@ -58,6 +58,13 @@ export const GUARD = ['ok', 'damaged', 'missing'] as const;
 /** Services that a log goes back. */
 export const MOST_SERVICES = 12;
 
+/**
+ * What earlier services let foresee, by the check that judges it. Cutters are not among it: hands with a file take
+ * them, and no hours.
+ */
+export const FORESEEN = ['bar.depth', 'bar.play', 'chain.elongation', 'sprocket.wear'] as const;
+export type ForeseenId = (typeof FORESEEN)[number];
+
 /** The saw that the parts come from, and what the shop knows of it. */
 export const sawReadings = group(
   {
@@ -92,9 +99,34 @@ export const sawReadings = group(
       { step: 'strip', minutes: 0.3 },
     ),
     sameBar: yesNo({
-      means: 'False where another bar is on the saw now: then the log does not count.',
-      idle: goesWith('saw.turnLog'),
+      means: 'False where another bar is on the saw now: then neither the log nor what was foreseen of it counts.',
+      idle: ({ group: saw }) =>
+        (saw as { foreseen?: unknown }).foreseen ? goesWith('saw.turnLog', 'saw.foreseen') : goesWith('saw.turnLog'),
     }),
+    sameChain: yesNo({
+      means: 'Whether it is the chain of the last service: only of that one what was foreseen counts.',
+      idle: goesWith('saw.foreseen'),
+    }),
+    sameSprocket: yesNo({
+      means: 'Whether it is the drive sprocket of the last service: only of that one what was foreseen counts.',
+      idle: goesWith('saw.foreseen'),
+    }),
+    foreseen: listOf(
+      group({
+        of: oneOf(FORESEEN),
+        value: figure({ from: 0, to: 1000 }, { means: 'As it is foreseen for the day of this job, mm or percent.' }),
+        doubt: figure({ from: 0, to: 1000 }, { means: 'Its standard uncertainty, in the same unit.' }),
+        edge: oneOf(SIDES, { means: 'Where it was worst: the edge.' }),
+        at: figure({ from: 0, to: 2000 }, { means: 'Where it was worst: how far from the tail, mm.' }),
+        seen: words(40, { means: 'Tag of the job that looked last.' }),
+        on: words(40, { means: 'The day of that look, YYYY-MM-DD.' }),
+      }),
+      FORESEEN.length,
+      {
+        means: 'What earlier services let foresee of parts that come again, by their wear and the hours since.',
+        idle: goesWith('saw.sameBar', 'saw.sameChain', 'saw.sameSprocket'),
+      },
+    ),
   },
   { step: 'take-in', minutes: 0.2 },
 );

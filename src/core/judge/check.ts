@@ -101,6 +101,19 @@ export type CheckNote =
   | { readonly code: 'grade-disagrees'; readonly measured: 'sound' | 'worn' }
   /** The same of the hand that felt a chain's joints. */
   | { readonly code: 'feel-disagrees' }
+  /** Nobody measured it today: by its wear and the hours since a look it is held to be so. */
+  | { readonly code: 'foreseen'; readonly seen: string; readonly on: string }
+  /** What was measured, with what was foreseen of it: both had their say. */
+  | { readonly code: 'with-foreseen'; readonly foreseen: number; readonly seen: string; readonly on: string }
+  /** What was measured lies too far from what was foreseen. */
+  | {
+      readonly code: 'not-as-foreseen';
+      readonly foreseen: number;
+      /** Nothing grows back: better than foreseen is another part, or a reading that is wrong. */
+      readonly better: boolean;
+      readonly seen: string;
+      readonly on: string;
+    }
   /** Seized and packed with dirt: washed and tried again before it is judged. */
   | { readonly code: 'wash-first' };
 

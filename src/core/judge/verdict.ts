@@ -104,7 +104,9 @@ function decision(
       decidedBy,
     };
   }
-  const sound: VerdictReason[] = [{ code: 'sound' }];
+  // What nobody measured today is told beside what was.
+  const trusted = ordered.filter(({ note }) => note?.code === 'foreseen').map(reason);
+  const sound: VerdictReason[] = [...trusted, { code: 'sound' }];
   if (operations.length === 0) {
     return {
       part,
@@ -115,7 +117,7 @@ function decision(
     };
   }
   const action = operations.every((operation) => CLEANING.includes(operation)) ? 'clean' : 'recondition';
-  const reasons = [...work, ...worst(notes)].map(reason);
+  const reasons = [...[...work, ...worst(notes)].map(reason), ...trusted];
   return { part, action, operations, reasons, decidedBy: work[0] ?? notes[0] ?? null };
 }
 

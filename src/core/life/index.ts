@@ -8,6 +8,7 @@ export * from './forecast';
 export * from './backtest';
 export * from './life';
 export * from './due';
+export * from './foresee';
 export * from './said';
 export * from './pooling';
 export * from './lifetimes';

@@ -11,7 +11,7 @@ import type { VisitFacts } from './visit';
 const NOTHING: VisitFacts = {
   brought: [],
   renewed: [],
-  sameBar: null,
+  others: [],
   hoursPerWeek: null,
   marks: {},
   worked: {},
@@ -50,7 +50,7 @@ const value = fc.record({ value: fc.double({ min: 4, max: 10, noNaN: true }), u:
 const someFacts = fc.record({
   brought: fc.subarray([...PARTS]),
   renewed: fc.subarray([...PARTS]),
-  sameBar: fc.constantFrom(null, true, false),
+  others: fc.subarray(['bar', 'nose', 'chain', 'driveSprocket'] as const),
   came: fc.record({ 'bar.depth': value, 'chain.cutter': value }, { requiredKeys: [] }),
   went: fc.record({ 'bar.depth': value }, { requiredKeys: [] }),
   marks: fc.record({ chain: fc.record({ driveLinks: fc.constantFrom(66, 72) }) }, { requiredKeys: [] }),
@@ -66,7 +66,7 @@ describe('pieces', () => {
 
   it('are others where a bar is said to be another, and its nose with it', () => {
     const came = { brought: ['bar', 'nose'] as Part[] };
-    const pieces = onOne(visits(came, { ...came, sameBar: false }, { ...came, sameBar: true }));
+    const pieces = onOne(visits(came, { ...came, others: ['bar', 'nose'] }, came));
     expect(pieces.map(({ part, ended }) => [part, ended?.how ?? null])).toEqual(
       expect.arrayContaining([
         ['bar', 'gone'],

@@ -135,7 +135,7 @@ function isOther(piece: Piece, { jobId, facts }: Visit, { isSame }: Said): Other
   const { part, seen } = piece;
   const said = isSame.get(lookKey(part, jobId));
   if (said !== undefined) return said ? null : { code: 'said' };
-  if (facts.sameBar === false && (part === 'bar' || part === 'nose')) return { code: 'said' };
+  if (facts.others.includes(part)) return { code: 'said' };
   return otherMark(piece, facts.marks[part] ?? {}) ?? betterThan(part, seen, facts.came);
 }
 

@@ -1,5 +1,6 @@
 import { doneOn, judgedParts, type Check } from '../judge';
 import type { Identity } from '../identify';
+import { isSame } from '../past';
 import { PARTS, type Part } from '../reading';
 import type { BenchSheet, Operation } from '../sheet';
 import type { SignedChoices } from '../refit';
@@ -12,8 +13,8 @@ export interface VisitFacts {
   readonly brought: readonly Part[];
   /** Parts that went on new. */
   readonly renewed: readonly Part[];
-  /** Whether the bar is the one of the job before, where somebody said so. */
-  readonly sameBar: boolean | null;
+  /** Parts of which somebody said that they are not those of the job before. */
+  readonly others: readonly Part[];
   /** As told. */
   readonly hoursPerWeek: number | null;
   readonly marks: Readonly<Partial<Record<Part, Marks>>>;
@@ -59,6 +60,10 @@ function marksOf({ sheet, identity }: VisitedJob): Readonly<Record<Part, Marks>>
   };
 }
 
+/** What is said not to be the part of the job before; another bar has another nose. */
+const othersOf = (sheet: BenchSheet): readonly Part[] =>
+  PARTS.filter((part) => isSame(part === 'nose' ? 'bar' : part, sheet) === false);
+
 /** A new bar brings its nose. */
 const renewedBy = (gone: SignedChoices | null): readonly Part[] =>
   PARTS.filter((part) => gone?.[part] === 'replace' || (part === 'nose' && gone?.bar === 'replace'));
@@ -72,7 +77,7 @@ export function visitFacts(job: VisitedJob): VisitFacts {
   return {
     brought: judgedParts(sheet),
     renewed,
-    sameBar: sheet.saw?.sameBar ?? null,
+    others: othersOf(sheet),
     hoursPerWeek: sheet.job?.hoursPerWeek ?? null,
     marks: marksOf(job),
     worked: Object.fromEntries(

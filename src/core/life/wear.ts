@@ -1,3 +1,4 @@
+import type { Edge } from '../declared';
 import type { Check } from '../judge';
 import type { Limits } from '../limits';
 import type { Part } from '../reading';
@@ -67,6 +68,8 @@ export const wearsOf = (part: Part): readonly WearId[] => WEAR_IDS.filter((id) =
 export interface WornValue {
   readonly value: number;
   readonly u: number;
+  /** Where on a bar it was, mm from the tail; left out of what is no place. */
+  readonly where?: { readonly edge: Edge; readonly at: number };
 }
 
 /** What was measured of all that is followed. */
@@ -75,15 +78,19 @@ export type Worn = Readonly<Partial<Record<WearId, WornValue>>>;
 /** Where one look tells no doubt, it has at least this, in its unit: no reading is exact. */
 const LEAST_U = 0.005;
 
-/** What checks measured of what is followed: of each the value nearest its limit. Bounds are no values. */
+/**
+ * What checks measured of what is followed: of each the value nearest its limit. Bounds are no values, and what was
+ * foreseen nobody measured.
+ */
 export function wornBy(checks: readonly Check[]): Worn {
   const worn: Partial<Record<WearId, WornValue>> = {};
-  for (const { id: any, value, uncertainty, bound } of checks) {
+  for (const { id: any, value, uncertainty, bound, note, at } of checks) {
     const id = WEAR_IDS.find((each) => each === any);
-    if (!id || value === null || uncertainty === null || bound !== null) continue;
+    if (!id || value === null || uncertainty === null || bound !== null || note?.code === 'foreseen') continue;
     const before = worn[id];
     const isWorse = !before || (WEARS[id].side === 'min' ? value < before.value : value > before.value);
-    if (isWorse) worn[id] = { value, u: Math.max(LEAST_U, uncertainty) };
+    const where = at?.mm === undefined ? {} : { where: { edge: at.edge, at: at.mm } };
+    if (isWorse) worn[id] = { value, u: Math.max(LEAST_U, uncertainty), ...where };
   }
   return worn;
 }

@@ -8,6 +8,8 @@ import type { Cause, Symptom } from '../symptom';
 /** Why a measurement is worth making. */
 export type NextReason =
   | { readonly code: 'never-measured'; readonly part: Part }
+  /** A quick look that bears out what was foreseen, in place of measuring it. */
+  | { readonly code: 'bears-out'; readonly part: Part }
   | { readonly code: 'too-close'; readonly check: Check; readonly instrument: InstrumentId }
   | { readonly code: 'settles'; readonly property: 'pitch' | 'gauge' | 'driveLinks' }
   | { readonly code: 'limit-waits'; readonly property: 'pitch' | 'gauge' }
@@ -27,6 +29,8 @@ export type NextReason =
   | { readonly code: 'metal-left' }
   /** One of many depth gauges may stand wrong. */
   | { readonly code: 'gauge-open'; readonly chance: number }
+  /** Whether a part is the one of the last service: then what was foreseen of it spares readings. */
+  | { readonly code: 'spares'; readonly spares: readonly Askable[]; readonly seen: string; readonly on: string }
   /** A new part cannot be chosen without it. */
   | { readonly code: 'chooses-part'; readonly part: Part }
   /** A chain that came off may have hurt what catches it, and the groove. */

@@ -4,7 +4,7 @@ import { toolOf } from '../belief';
 import type { ChainAssessment } from '../chain/checks';
 import type { BarAssessment, EdgeAssessment } from '../bar/checks';
 import { readingOf, type Check, type Verdict } from '../judge';
-import { minutesFor, valuesAt, type Askable, type BenchSheet } from '../sheet';
+import { minutesFor, timesRead, type Askable, type BenchSheet } from '../sheet';
 import { BLIND, SETTLES, type Asked } from './asked';
 import { gainOfMove, movedBy, settleChance } from './gain';
 
@@ -23,12 +23,6 @@ const LEAST_CHANCE = 0.03;
 /** Readings of one value beyond which the scatter is known and the tool's own error is all that is left. */
 const MOST_REPEATS = 4;
 
-/** How often a value was read. */
-function repeatsAt(sheet: BenchSheet, measure: Askable): number {
-  const reads = valuesAt(sheet, measure.split('.')) as readonly { readonly repeats?: readonly unknown[] }[];
-  return Math.max(0, ...reads.map((read) => read?.repeats?.length ?? 0));
-}
-
 /**
  * One more reading for each condemning check that is too close to call, with its own tool, in the unit of its value.
  * The least depth of a bar has its own way of asking.
@@ -41,7 +35,7 @@ export function repeats(checks: readonly Check[], sheet: BenchSheet): Asked[] {
     const { measure, tool } = repeat;
     const spread = movedBy(uncertainty, repeat.u, sharedWith(check));
     const decides = settleChance(value - limit, uncertainty, spread);
-    if (decides < LEAST_CHANCE || repeatsAt(sheet, measure) >= MOST_REPEATS) return [];
+    if (decides < LEAST_CHANCE || timesRead(sheet, measure) >= MOST_REPEATS) return [];
     const gain = gainOfMove(value - limit, uncertainty, spread);
     const reason = { code: 'too-close', check, instrument: tool } as const;
     return [{ measure, gain, decides, minutes: minutesFor(measure), reason, question: aboutCheck(check) }];

@@ -3,6 +3,7 @@ import type { ChainAssessment } from '../chain/checks';
 import type { FitJudgement } from '../fit';
 import type { Identity } from '../identify';
 import type { Check, Verdict } from '../judge';
+import type { PastHeard } from '../past/checks';
 import type { BenchSheet } from '../sheet';
 import type { Diagnosis } from '../symptom';
 import type { Asked, NextMeasurement } from './asked';
@@ -10,7 +11,7 @@ import { contradicted, gaugesAgain, levelTests, looksAgain, otherSide, repeats, 
 import { afterDerailing, bearing, lookingFor } from './complaint';
 import { decidingDepths } from './depths';
 import { inOrder } from './order';
-import { angleWaits, choosingNew, identifying, leanWaits, limitWaits, metalLeft, missing } from './parts';
+import { angleWaits, choosingNew, identifying, leanWaits, limitWaits, metalLeft, missing, sparing } from './parts';
 
 /** What a sheet means, as far as it decides what to measure. */
 export interface Meaning {
@@ -22,16 +23,28 @@ export interface Meaning {
   readonly chain: ChainAssessment;
   readonly fit: readonly FitJudgement[];
   readonly diagnoses: readonly Diagnosis[];
+  readonly past: Pick<PastHeard, 'spared' | 'instead' | 'wouldSpare'>;
 }
 
 /** Everything that is worth asking for, in no order. */
-function worthAsking({ sheet, identity, checks, verdicts, bar, chain, fit, diagnoses }: Meaning): readonly Asked[] {
+function worthAsking({
+  sheet,
+  identity,
+  checks,
+  verdicts,
+  bar,
+  chain,
+  fit,
+  diagnoses,
+  past,
+}: Meaning): readonly Asked[] {
   const open = verdicts.filter(({ action }) => action === 'undecided').map(({ part }) => part);
   const undecided = checks.filter(({ part }) => open.includes(part));
   const isChainOpen = verdicts.some(({ part, action }) => part === 'chain' && action !== 'replace');
   const isBarOpen = verdicts.some(({ part, action }) => part === 'bar' && action !== 'replace');
   return [
-    ...missing(sheet, verdicts),
+    ...missing(sheet, verdicts, past),
+    ...sparing(past.wouldSpare),
     ...limitWaits(undecided, identity),
     ...angleWaits(undecided, sheet),
     ...otherSide(undecided),

@@ -3,6 +3,7 @@ import { EDGES } from '../declared';
 import { metalUnknown, type BarAssessment } from '../bar/checks';
 import type { Identity } from '../identify';
 import { judgedParts, missingReadings, type Check, type Verdict } from '../judge';
+import type { PastHeard } from '../past/checks';
 import type { Part } from '../reading';
 import { decidesFor, isThere, minutesFor, type Askable, type BenchSheet } from '../sheet';
 import { sideOf } from '../symptom';
@@ -17,23 +18,47 @@ function chanceFor(measure: Askable, { bar }: BenchSheet): number {
   return decidesFor(measure) * (isEdge && isMeasured ? LIKE_THE_OTHER : 1);
 }
 
+type Past = Pick<PastHeard, 'spared' | 'instead'>;
+
 /**
- * Readings that a part to be judged waits for: what every part of its kind needs, and what this one's verdict names.
+ * Readings that a part to be judged waits for: what every part of its kind needs and its past does not spare, and what
+ * this one's verdict names.
  */
-export function missing(sheet: BenchSheet, verdicts: readonly Verdict[]): Asked[] {
+export function missing(sheet: BenchSheet, verdicts: readonly Verdict[], { spared, instead }: Past): Asked[] {
   const parts = judgedParts(sheet);
   return flatMap(verdicts, ({ part, action, reasons }) => {
     if (action !== 'undecided' || !parts.includes(part)) return [];
     const named = flatMap(reasons, (reason) => (reason.code === 'missing' ? reason.readings : []));
-    return [...new Set([...missingReadings(sheet, part), ...named])].map((measure): Asked => ({
-      measure,
-      gain: BLIND,
-      decides: chanceFor(measure, sheet),
-      minutes: minutesFor(measure),
-      reason: { code: 'never-measured', part },
-    }));
+    const waits = missingReadings(sheet, part).filter((measure) => !spared.includes(measure));
+    return [...new Set([...waits, ...named])].map((measure): Asked => {
+      const quick = instead.find(({ asks }) => asks === measure);
+      return {
+        measure,
+        ...(quick && quick.at !== null ? { at: quick.at } : {}),
+        gain: BLIND,
+        decides: chanceFor(measure, sheet),
+        minutes: minutesFor(measure),
+        reason: { code: quick ? 'bears-out' : 'never-measured', part },
+      };
+    });
   });
 }
+
+/** A bar that may be the one of the last service: one word spares readings. */
+export const sparing = (wouldSpare: PastHeard['wouldSpare']): Asked[] =>
+  wouldSpare
+    ? [
+        {
+          measure: wouldSpare.asks,
+          gain: BLIND,
+          decides: WAITED_FOR,
+          minutes: minutesFor(wouldSpare.asks),
+          reason: { code: 'spares', spares: wouldSpare.spares, ...lookOf(wouldSpare.foreseen) },
+        },
+      ]
+    : [];
+
+const lookOf = ({ seen, on }: NonNullable<PastHeard['wouldSpare']>['foreseen']) => ({ seen, on });
 
 /** What would settle the three numbers of the chain, each by the observation that gains most a minute. */
 export function identifying(sheet: BenchSheet, { chain }: Identity): Asked[] {

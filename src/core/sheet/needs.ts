@@ -59,3 +59,16 @@ export function valuesAt(value: unknown, keys: readonly string[]): readonly unkn
   if (key === 'stations' && !('stations' in group)) return flatMap(['A', 'B'], (edge) => valuesAt(group[edge], keys));
   return valuesAt(group[key], rest);
 }
+
+/** A length as it stands, or a group of lengths that are taken together. */
+interface Taken {
+  readonly repeats?: readonly unknown[];
+}
+
+/** How often what stands at a reading was read, wherever it was read oftenest; of a group its members count. */
+export function timesRead(sheet: BenchSheet, asked: Askable): number {
+  const timesOf = (taken: Taken): number =>
+    taken.repeats?.length ??
+    Math.max(0, ...Object.values(taken).map((member) => (member as Taken | undefined)?.repeats?.length ?? 0));
+  return Math.max(0, ...valuesAt(sheet, asked.split('.')).map((taken) => timesOf(taken as Taken)));
+}

@@ -18,6 +18,7 @@ import { LONGEST_CUSTOMER, type CreateJob, type OwnerView } from '../../contract
 import { sheetProblem } from '../../wording';
 import type { Context } from '../context';
 import { notFound, Refusal } from '../refusal';
+import { foreseenEntries } from './foreseen';
 import { rulesInForce } from './shop';
 import { refreshSummary } from './summary';
 import { turnLogEntries } from './turn-overs';
@@ -56,6 +57,12 @@ function importedEntries(document: unknown): readonly Entry[] {
 }
 
 const isOfTurnLog = ({ path }: Entry): boolean => isWithin(path, 'saw.turnLog');
+const isForeseen = ({ path }: Entry): boolean => isWithin(path, 'saw.foreseen');
+
+/** What earlier jobs let foresee of the saw's parts; a sheet that brings it keeps its own. */
+async function foreseenFor(context: Context, saw: CreateJob['saw'], imported: readonly Entry[]) {
+  return saw && 'id' in saw && !imported.some(isForeseen) ? foreseenEntries(context, saw.id) : [];
+}
 
 /** Customers offered at once for a new job. */
 const OFFERED = 40;
@@ -71,6 +78,7 @@ export const ownersView = ({ store }: Context, typed: string): Promise<readonly 
 export async function createJob(context: Context, wanted: CreateJob): Promise<{ id: string; tag: string }> {
   const imported = importedEntries(wanted.sheet);
   const rules = await rulesInForce(context);
+  const foreseen = await foreseenFor(context, wanted.saw, imported);
   const written = { at: context.now().toISOString(), by: wanted.by };
   const id = wanted.id ?? context.newId();
   return context.store.write(async (tx) => {
@@ -86,7 +94,7 @@ export async function createJob(context: Context, wanted: CreateJob): Promise<{ 
     // A sheet that brings a log of its own keeps it.
     const log = saw && !imported.some(isOfTurnLog) ? await turnLogEntries(tx, saw.id) : [];
     const entries = new Map(
-      [...log, ...imported, ...told, ...sawEntries(saw), ...complaint].map((entry) => [entry.path, entry]),
+      [...log, ...foreseen, ...imported, ...told, ...sawEntries(saw), ...complaint].map((entry) => [entry.path, entry]),
     );
     entries.delete('job.reference');
     await storeFirstReadings(

@@ -1,35 +1,13 @@
 import { never } from '../../core/result';
 import type { Check, CheckNote, Place } from '../../core/judge';
-import { formatFigure, formatLength, formatPosition, mm, type UnitSystem } from '../../core/quantity';
+import { formatLength, formatPosition, mm, type UnitSystem } from '../../core/quantity';
 import { checkName, observedSentence, wordsOfCheck } from './checks-said';
 import { familyLabel, provenanceWord, railWord, sideWord, straightEdgeWord } from './labels';
+import { besideForeseen, foreseenSentence } from './past';
 import { readingName } from './places';
 import { list } from './sentence';
 import { plural } from './plural';
-
-/** A check's value with its unit, as shown. */
-export function checkValue(
-  { value, unit, bound = null }: Pick<Check, 'value' | 'unit'> & Partial<Pick<Check, 'bound'>>,
-  system: UnitSystem,
-): string {
-  return value === null ? '' : `${boundWord(bound)}${figure(value, unit, system)}`;
-}
-
-const BOUND = { 'at-least': 'at least', 'at-most': 'at most' };
-
-/** A bound says from which side it holds the value. */
-const boundWord = (bound: Check['bound']): string => (bound === null ? '' : `${BOUND[bound]} `);
-
-/** A stretch is told to the hundredth, a share of something to the whole percent. */
-export const percentText = (value: number): string => value.toFixed(Math.abs(value) >= 10 ? 0 : 2);
-
-/** A figure in the unit of its check. */
-export function figure(value: number, unit: Check['unit'], system: UnitSystem): string {
-  if (unit === '%') return `${percentText(value)} %`;
-  if (unit === 'mm') return formatLength(mm(value), system);
-  if (unit === 'deg') return `${value.toFixed(0)}\u00b0`;
-  return String(value);
-}
+import { checkValue, figure, valueWithDoubt } from './value';
 
 /** Where a check was made: `edge A at 180 mm, far rail`. */
 export function placeName(at: Place | null, unit: UnitSystem): string {
@@ -50,20 +28,7 @@ const beyond = (check: Check, value: string, limit: string): string =>
 const warned = (check: Check, value: string, watch: string): string =>
   wordsOfCheck(check.id)?.watch?.(value, watch, check) ?? `${checkName[check.id]}: ${value}, watch from ${watch}.`;
 
-/** The deciding number of a check and its doubt: `7.20 mm ± 0.11`; a bound is called one. */
-export function valueWithDoubt(
-  { value, unit, uncertainty, bound }: Pick<Check, 'value' | 'unit' | 'uncertainty' | 'bound'>,
-  system: UnitSystem,
-): string {
-  if (value === null) return '';
-  const shown = checkValue({ value, unit, bound }, system);
-  if (bound !== null) return shown;
-  if (!uncertainty || unit === 'count' || unit === null) return shown;
-  const doubt = unit === 'mm' ? formatFigure(mm(2 * uncertainty), system) : (2 * uncertainty).toFixed(2);
-  return `${shown} ± ${doubt}`;
-}
-
-function note(item: CheckNote, unit: UnitSystem): string {
+function note(item: CheckNote, of: Check['unit'], unit: UnitSystem): string {
   switch (item.code) {
     case 'needs':
       return `Needs: ${list([...new Set(item.readings.map(readingName))], 'or')}.`;
@@ -113,6 +78,11 @@ function note(item: CheckNote, unit: UnitSystem): string {
         : 'The measured wear says that it is worn: measure it again, and look once more.';
     case 'feel-disagrees':
       return 'The tape says otherwise: measure once more.';
+    case 'foreseen':
+      return '';
+    case 'with-foreseen':
+    case 'not-as-foreseen':
+      return besideForeseen(item, of, unit);
     case 'wash-first':
       return 'It is packed with dirt: wash it, blow it out from the side, and try it again before it is condemned.';
     case 'ask-replaceable':
@@ -141,6 +111,7 @@ function core(check: Check, unit: UnitSystem): string {
     return `${checkName[check.id]}: ${check.observed}.`;
   }
   if (check.note?.code === 'by-hand') return byHand(check, check.note);
+  if (check.note?.code === 'foreseen') return foreseenSentence(check, check.note, unit);
   const value = checkValue(check, unit);
   if (check.note?.code === 'closed-longer') return '';
   if (check.outcome === 'not-measured')
@@ -178,7 +149,7 @@ function sure({ probability, limit, unit }: Check, system: UnitSystem = 'mm'): s
 /** A check as a sentence: verdict and reason first, then where, then what must be said beside it. */
 export function checkSentence(check: Check, unit: UnitSystem = 'mm'): string {
   const where = placeName(check.at, unit);
-  const said = [core(check, unit), check.note ? note(check.note, unit) : ''].filter(Boolean).join(' ');
+  const said = [core(check, unit), check.note ? note(check.note, check.unit, unit) : ''].filter(Boolean).join(' ');
   return where === ''
     ? said
     : `${where.charAt(0).toUpperCase()}${where.slice(1)}: ${said.charAt(0).toLowerCase()}${said.slice(1)}`;

@@ -13,7 +13,7 @@ import type { Sequence } from '../../core/identify';
 import type { OrderCaution, OrderWithheld, SprocketOrder } from '../../core/order';
 import { formatLength, formatPosition, mm, type UnitSystem } from '../../core/quantity';
 import { AILMENTS } from './ailments';
-import { checkSentence, figure, valueWithDoubt } from './check';
+import { checkSentence } from './check';
 import { numberOnMarkSentence, sequenceDoubted } from './identity';
 import {
   actionWord,
@@ -29,7 +29,9 @@ import {
 import { instrumentName } from './instruments';
 import { readingName, readingNameAt } from './places';
 import { inSentence, list, sentence } from './sentence';
+import { lookName } from './past';
 import { plural } from './plural';
+import { figure, valueWithDoubt } from './value';
 
 /** One reason of a verdict. */
 export function verdictReason(reason: VerdictReason, unit: UnitSystem = 'mm'): string {
@@ -332,6 +334,8 @@ export function nextSentence(next: NextMeasurement, unit: UnitSystem = 'mm'): st
   switch (reason.code) {
     case 'never-measured':
       return `${what}: the ${partName[reason.part].toLowerCase()} cannot be judged without it.`;
+    case 'bears-out':
+      return `${what}: a quick look at the ${partName[reason.part].toLowerCase()} bears out what was foreseen, and spares measuring it all.`;
     case 'too-close': {
       const { check } = reason;
       const limit = check.limit === null ? '' : figure(check.limit, check.unit, unit);
@@ -367,6 +371,8 @@ export function nextSentence(next: NextMeasurement, unit: UnitSystem = 'mm'): st
       return `${what}: the rails are to be dressed; it tells what metal is left.`;
     case 'gauge-open':
       return `${what}: once more. Whether a depth gauge stands wrong is open (${(100 * reason.chance).toFixed(0)} %), and this one is the likeliest.`;
+    case 'spares':
+      return `${what}: if so, ${list([...new Set(reason.spares.map(readingName))])} need not be measured, by what was foreseen from ${lookName(reason)}.`;
     case 'chooses-part':
       return `${what}: a new ${inSentence(partName[reason.part])} is chosen by it.`;
     case 'came-off':

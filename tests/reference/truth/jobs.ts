@@ -7,10 +7,10 @@ import { hand, type Hand, type Written } from './hand';
 import { judged } from './judged';
 import type { Random } from './random';
 
-type Parts = Omit<WrittenBenchSheet, 'format' | 'version'>;
+export type Parts = Omit<WrittenBenchSheet, 'format' | 'version'>;
 
 /** A saw as it is in truth: what condemns each part, if anything does. */
-interface Saw {
+export interface Saw {
   readonly crack: { readonly bar: boolean; readonly chain: boolean };
   readonly bow: number;
   readonly depth: number;
@@ -36,14 +36,14 @@ export function anySaw({ between, chance }: Random): Saw {
 }
 
 /** Whether each part is finished in truth. */
-const finished = (saw: Saw) => ({
+export const finished = (saw: Saw) => ({
   bar: saw.crack.bar || saw.bow > 0.5 || saw.depth < 6 || saw.width - 1.27 > 0.5 || saw.nose === 'seized',
   chain: saw.crack.chain || saw.cutter < 4 || saw.growth > 3,
   driveSprocket: saw.wear > 0.5,
 });
 
 /** What stands on the sheet before anything is measured: stamps and counts. */
-const begun = (): Parts => ({
+export const begun = (): Parts => ({
   job: { brought: ['whole-saw'] },
   bar: {
     stamp: '.325 .050 72DL',
@@ -56,7 +56,17 @@ const begun = (): Parts => ({
   driveSprocket: { pitch: '325' },
 });
 
-type Hands = Readonly<Record<'rod' | 'caliper' | 'tape' | 'blade', Hand>>;
+export const PARTS = ['bar', 'chain', 'driveSprocket'] as const;
+
+export type Hands = Readonly<Record<'rod' | 'caliper' | 'tape' | 'blade', Hand>>;
+
+/** The tools of one job. */
+export const handsOf = (random: Random): Hands => ({
+  rod: hand('depth-rod', random),
+  caliper: hand('caliper', random),
+  tape: hand('tape', random),
+  blade: hand('feeler', random),
+});
 
 /** Repeats of two readings of one place by one tool. */
 function repeated(before: Written | undefined, now: Written): Written {
@@ -65,8 +75,17 @@ function repeated(before: Written | undefined, now: Written): Written {
   return { instrument, repeats: [...(before ? of(before) : []), ...of(now)] };
 }
 
+/** What is said of parts that come again: whether each is the one of the last service. */
+export type SaidSame = Readonly<Record<(typeof PARTS)[number], boolean>>;
+
 /** Takes one reading of a saw and writes it down; false where it is nothing of the kind. */
-function take(saw: Saw, measure: Askable, at: number | null, parts: Parts, hands: Hands): boolean {
+function take(
+  saw: Saw,
+  { measure, at }: NextMeasurement,
+  parts: Parts,
+  hands: Hands,
+  said: SaidSame | undefined,
+): boolean {
   const [bar, chain, sprocket] = [parts.bar!, parts.chain!, parts.driveSprocket!];
   const edges = bar.edges!;
   const station = stationOf(measure);
@@ -112,13 +131,13 @@ function take(saw: Saw, measure: Askable, at: number | null, parts: Parts, hands
         : now;
     },
     'driveSprocket.wear': () => (sprocket.wear = repeated(sprocket.wear, blade.read(saw.wear))),
+    'saw.sameBar': () => (parts.saw!.sameBar = said!.bar),
   };
   const act = acts[measure];
   act?.();
   return act !== undefined;
 }
 
-const PARTS = ['bar', 'chain', 'driveSprocket'] as const;
 const isDecided = ({ verdicts }: Appraisal): boolean => PARTS.every((part) => verdicts[part].action !== 'undecided');
 
 /** Chooses among what could be measured next. */
@@ -158,31 +177,38 @@ export interface Jobs {
 /** A job that takes more readings than this has gone astray. */
 const MOST = 80;
 
+/**
+ * Measures a saw until every part is decided, or nothing is worth measuring.
+ * @param parts what stands on the sheet before; the readings are written into it
+ */
+export function measure(
+  saw: Saw,
+  parts: Parts,
+  hands: Hands,
+  choose: (next: readonly NextMeasurement[]) => NextMeasurement | undefined,
+  said?: SaidSame,
+) {
+  const taken: NextMeasurement[] = [];
+  let appraisal = judged(parts);
+  while (!isDecided(appraisal) && taken.length < MOST) {
+    const askable = appraisal.next.filter(
+      ({ reason }) => !['settles', 'tells-cause', 'chooses-part'].includes(reason.code),
+    );
+    const chosen = choose(askable);
+    if (!chosen) break;
+    if (!take(saw, chosen, parts, hands, said)) throw new Error(`Nobody measures ${chosen.measure}.`);
+    taken.push(chosen);
+    appraisal = judged(parts);
+  }
+  return { taken, appraisal };
+}
+
 /** Measures saws until every part is decided, or nothing is worth measuring, choosing as told. */
 export function measuredJobs(random: Random, runs: number, policy: Policy, chooser: Random): Jobs {
   let [minutes, wrong, most, undecided] = [0, 0, 0, 0];
   for (let run = 0; run < runs; run += 1) {
     const saw = anySaw(random);
-    const hands: Hands = {
-      rod: hand('depth-rod', random),
-      caliper: hand('caliper', random),
-      tape: hand('tape', random),
-      blade: hand('feeler', random),
-    };
-    const parts = begun();
-    const taken: NextMeasurement[] = [];
-    let appraisal = judged(parts);
-    while (!isDecided(appraisal) && taken.length < MOST) {
-      const open = PARTS.filter((part) => appraisal.verdicts[part].action === 'undecided');
-      const askable = appraisal.next.filter(
-        ({ reason }) => !['settles', 'tells-cause', 'chooses-part'].includes(reason.code),
-      );
-      const chosen = policy(askable, chooser);
-      if (!chosen || open.length === 0) break;
-      if (!take(saw, chosen.measure, chosen.at, parts, hands)) throw new Error(`Nobody measures ${chosen.measure}.`);
-      taken.push(chosen);
-      appraisal = judged(parts);
-    }
+    const { taken, appraisal } = measure(saw, begun(), handsOf(random), (next) => policy(next, chooser));
     const truth = finished(saw);
     minutes += minutesOf(taken);
     most = Math.max(most, taken.length);

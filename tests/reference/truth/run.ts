@@ -1,6 +1,7 @@
 import { block, level } from './bars';
 import { namedCauses, statedChances } from './causes';
 import { crookedCuts } from './crooked-cuts';
+import { returningSaws } from './fleets';
 import { gaugedChains, seenSprockets } from './gauges';
 import { hand } from './hand';
 import { testedBars } from './hand-tests';
@@ -130,3 +131,12 @@ for (const [name, policy] of [
   say(name, jobs.minutes.toFixed(1), of(jobs.wrong, 2), String(jobs.most));
 }
 say('the plan over brute force on small jobs', of(overBruteForce(random(seed), runs)));
+
+say(
+  'Saws that come again, without their past and with it: readings, minutes, wrong keeps, wrongly replaced, undecided',
+);
+for (const looks of [1, 2, 3]) {
+  const { without, withPast } = returningSaws(seed, runs, looks);
+  for (const [name, found] of Object.entries({ without, withPast }))
+    say(`${looks} services before, ${name}:`, ...Object.values(found).map((each) => each.toFixed(1)));
+}

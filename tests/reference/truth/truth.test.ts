@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { block, level, type Rails } from './bars';
 import { namedCauses, statedChances } from './causes';
 import { crookedCuts } from './crooked-cuts';
+import { returningSaws } from './fleets';
 import { gaugedChains, seenSprockets } from './gauges';
 import { hand } from './hand';
 import { testedBars } from './hand-tests';
@@ -241,6 +242,13 @@ describe('the measuring plan', () => {
     expect(plan!.minutes).toBeLessThanOrEqual(0.92 * any!.minutes);
     expect(plan!.wrong).toBeLessThanOrEqual(Math.max(card!.wrong, any!.wrong));
     expect(plan!.most).toBeLessThanOrEqual(60);
+  });
+
+  it('decides a saw that comes again with a third fewer readings, and keeps no more by mistake', () => {
+    const { without, withPast } = returningSaws(SEED, 60, 1);
+    expect(withPast.readings).toBeLessThanOrEqual((2 / 3) * without.readings);
+    expect(withPast.wrongKeeps).toBeLessThanOrEqual(without.wrongKeeps);
+    expect(withPast.undecided).toBeLessThanOrEqual(without.undecided + 3);
   });
 
   it('orders small jobs within three percent of trying every order', () => {

@@ -1,3 +1,4 @@
+import { foreseenOn, partOf } from '../../../core/past';
 import { Field } from './Field';
 import { turnLogSentence } from '../../../wording';
 import { useJob } from '../store/JobContext';
@@ -7,11 +8,13 @@ export function TurnLog() {
   const { appraisal, entered } = useJob();
   const { saw, job } = entered.sheet;
   if (!saw?.turnLog?.length) return null;
+  // Where something is foreseen of the bar, it is asked for there.
+  const isTold = foreseenOn(entered.sheet).some((each) => partOf(each) === 'bar');
   const says = turnLogSentence(appraisal.bar.turned, job?.turnOver);
   return (
     <>
       {says && <p className="text-sm">{says}</p>}
-      <Field path="saw.sameBar" />
+      {!isTold && <Field path="saw.sameBar" />}
     </>
   );
 }

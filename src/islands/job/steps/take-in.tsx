@@ -3,6 +3,7 @@ import { Notice } from '../../../ui/parts/Notice';
 import { Field } from '../parts/Field';
 import { Conflict } from '../parts/Conflict';
 import { Group, StepHead } from '../parts/StepHead';
+import { Returning } from '../parts/Returning';
 import { Photos } from '../photos/Photos';
 import { MeasuringPlan } from '../plan/MeasuringPlan';
 import { WhyButton } from '../why/WhyButton';
@@ -68,6 +69,7 @@ export default function TakeIn({ onOpen, onMeasure }: StepProps) {
             <Field path="saw.maxRpm" />
           </div>
         </Group>
+        <Returning />
         <Photos />
         <MeasuringPlan onMeasure={onMeasure} />
       </div>

@@ -14,7 +14,9 @@ type SaidElsewhere =
   | 'setAside'
   | 'chain.span.instrument'
   | 'saw.turnLog.came'
-  | 'saw.turnLog.went';
+  | 'saw.turnLog.went'
+  | 'saw.foreseen.of'
+  | 'saw.foreseen.edge';
 
 /** Something for each value that may stand at a reading. */
 type ForEach<I extends ReadingId> = Readonly<Record<Yes<WrittenAt<I>> & string, string>>;

@@ -7,3 +7,8 @@ export const beforeStripping =
 export const theSaw = 'The saw';
 export const inTheCustomersWords = 'In the customer’s words';
 export const itsPast = 'What is on it, and its past';
+
+export const returning = 'Parts that come again';
+export const returningHint =
+  'What earlier jobs let foresee for today, by wear and the hours since. It counts once you say that a part is the same; a reading that contradicts it counts alone.';
+export const foreseenFrom = (look: string): string => `Foreseen from ${look}.`;
