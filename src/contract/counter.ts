@@ -91,6 +91,8 @@ export interface KnownSawView {
   readonly label: string;
   readonly customer: string;
   readonly remembered: boolean;
+  /** Whether it is no saw but a model: what is usual for it, measured by nobody. */
+  readonly isModel: boolean;
 }
 
 /** What is remembered of a saw. */

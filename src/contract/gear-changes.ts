@@ -2,6 +2,7 @@ import { z } from 'zod';
 import type { GearChange } from '../core/life';
 import { PARTS, type Part } from '../core/reading';
 import { LONGEST_CUSTOMER, type SawName } from './names';
+import { MOST_LISTED_MODELS, modelFactsSchema, sawModelSchema } from './saw-models';
 
 /** What may be said of a saw itself. */
 export const sawFactsSchema = z.strictObject({
@@ -39,6 +40,14 @@ export const gearActSchema = z.discriminatedUnion('say', [
   z.strictObject({ say: z.literal('saws-merged'), sawId: id, into: id }),
   z.strictObject({ say: z.literal('piece-tagged'), piece: id, tag: z.string().trim().max(40) }),
   z.strictObject({ say: z.literal('piece-moved'), piece: id, to: id }),
+  z.strictObject({ say: z.literal('model-entered'), facts: modelFactsSchema }),
+  z.strictObject({ say: z.literal('model-mended'), modelId: id, facts: modelFactsSchema, was: modelFactsSchema }),
+  z.strictObject({
+    say: z.literal('models-listed'),
+    /** The file's name. */
+    name: z.string().trim().min(1).max(160),
+    models: z.array(sawModelSchema).min(1).max(MOST_LISTED_MODELS),
+  }),
   /** Whether a job found the piece of the job before. */
   z.strictObject({ say: z.literal('piece-told'), jobId: id, part: z.enum(PARTS), isSame: z.boolean() }),
   z.strictObject({ say: z.literal('undone'), change: id }),

@@ -3,6 +3,7 @@ import type { Part } from '../core/reading';
 import type { Operation } from '../core/sheet';
 import type { CustomerFactsView, GearSaidView } from './gear-changes';
 import type { SawName } from './names';
+import type { ModelView } from './saw-models';
 import type { JobRow, ShopView } from './views';
 
 /** A customer, as gear names one. */
@@ -191,4 +192,14 @@ export interface PieceView {
     readonly edge: { readonly came: 'A' | 'B' | null; readonly went: 'A' | 'B' | null } | null;
   }[];
   readonly today: string;
+}
+
+/** The models of a shop. */
+export interface ModelsView {
+  readonly shop: ShopView;
+  readonly models: readonly ModelView[];
+  readonly said: readonly GearSaidView[];
+  readonly total: number;
+  readonly page: number;
+  readonly pages: number;
 }

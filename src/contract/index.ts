@@ -10,6 +10,7 @@ export * from './views';
 export * from './figures';
 export * from './gear';
 export * from './gear-changes';
+export * from './saw-models';
 export * from './saw-list';
 export * from './shop-style';
 export { packView, unpackView, type Sent } from './sent';

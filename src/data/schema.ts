@@ -407,7 +407,34 @@ export const gearChange = sqliteTable(
     index('gear_change_list')
       .on(table.seq)
       .where(sql`what = 'saws-listed'`),
+    index('gear_change_model')
+      .on(table.seq)
+      .where(sql`what IN ('model-entered', 'model-mended', 'models-listed')`),
   ],
+);
+
+/** What is usual for a model of saw with a bar of one length, as the shop wrote it. */
+export const sawModel = sqliteTable(
+  'saw_model',
+  {
+    id: text('id').primaryKey(),
+    /** Name and bar without capitals and more than one space: of those there is one in use. */
+    key: text('key').notNull(),
+    name: text('name').notNull(),
+    bar: text('bar').notNull(),
+    mount: text('mount'),
+    /** The three numbers as they would be punched on. */
+    pitch: text('pitch').notNull(),
+    gauge: text('gauge').notNull(),
+    links: text('links').notNull(),
+    sprocketKind: text('sprocket_kind', { enum: SPROCKET_KINDS }),
+    teeth: integer('teeth'),
+    splines: integer('splines'),
+    retiredAt: text('retired_at'),
+    at: moment('at'),
+    by: text('by').notNull(),
+  },
+  (table) => [index('saw_model_key').on(table.key)],
 );
 
 /** What the counter learned of a saw, kept for the next call; the newest counts. */

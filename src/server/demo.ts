@@ -10,6 +10,7 @@ import {
   DEMO_FURTHER_SAWS,
   DEMO_JOBS,
   DEMO_MEMORIES,
+  DEMO_MODELS,
   DEMO_PEOPLE,
   DEMO_SAWS,
   DEMO_SHEETS,
@@ -111,6 +112,12 @@ async function tagChain(context: Context): Promise<void> {
   await changeGear(context, { id: context.newId(), by: DEMO_PEOPLE[0].name, act });
 }
 
+/** What is usual for the models of the crews came as a list. */
+async function listModels(context: Context): Promise<void> {
+  const act = { say: 'models-listed', name: 'models of the yard.csv', models: DEMO_MODELS } as const;
+  await changeGear(context, { id: context.newId(), by: DEMO_PEOPLE[0].name, act });
+}
+
 /** Loads the demo scenario into an empty store. Does nothing, and says so, when there is a job in it already. */
 export async function loadDemo(context: Context): Promise<{ readonly loaded: number }> {
   const { store } = context;
@@ -143,5 +150,6 @@ export async function loadDemo(context: Context): Promise<{ readonly loaded: num
     store.write((tx) => loadJob(tx, past, { ...job, customerId, due: 3 }, demoRules(context))),
   );
   await tagChain(context);
+  await listModels(context);
   return { loaded: DEMO_JOBS.length + further };
 }

@@ -60,7 +60,14 @@ test('a depth far from what was foreseen counts alone, and is asked for once mor
         ['saw.sameBar', 'yes'],
         ['bar.edges.A.stations.0.at', '80'],
         ['bar.edges.A.stations.0.near', '6.40'],
-      ].map(([path, text]) => ({ id: crypto.randomUUID(), path, text, unit: 'mm', instrument: null, supersedes: null })),
+      ].map(([path, text]) => ({
+        id: crypto.randomUUID(),
+        path,
+        text,
+        unit: 'mm',
+        instrument: null,
+        supersedes: null,
+      })),
     },
   });
   expect(put.ok()).toBe(true);

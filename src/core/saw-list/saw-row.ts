@@ -1,6 +1,6 @@
 import { flatMap } from '../flat-map';
-import { tokenMeanings } from '../identify';
 import { matchHeadings } from '../match-columns';
+import { NUMBER_NAMES, punched } from '../saw-model';
 
 /** Columns of a list of saws, each with other names that lists give it. See docs/formats/saws-csv.md. */
 const COLUMNS = {
@@ -57,18 +57,6 @@ const MOST: Readonly<Partial<Record<SawColumn, number>>> = { customer: 160, saw:
 const SLOWEST = 1000;
 const FASTEST = 30_000;
 
-/** What each of the three numbers may be written as, read as a stamp is. */
-const NUMBERS = { pitch: 'pitch', gauge: 'gauge', links: 'driveLinks' } as const;
-type NumberColumn = keyof typeof NUMBERS;
-const NUMBER_COLUMNS = Object.keys(NUMBERS) as readonly NumberColumn[];
-
-/** One of the three numbers, written as it is punched. */
-function punched(column: NumberColumn, text: string): string | null {
-  const written = column === 'links' && /^\d+$/.test(text) ? `${text}DL` : text.replace(/\s+/g, '');
-  const isRead = tokenMeanings(written).some(({ property }) => property === NUMBERS[column]);
-  return isRead ? written : null;
-}
-
 /**
  * Reads a row of a list of saws.
  * @param cells as they stand in the file
@@ -77,7 +65,7 @@ function punched(column: NumberColumn, text: string): string | null {
 export function readSawRow(cells: readonly string[], columns: SawColumns, line: number): SawRow {
   const at = (column: SawColumn): string => (cells[columns[column] ?? -1] ?? '').trim();
   const rpm = at('rpm').replace(/[ .,](?=\d{3}$)/, '');
-  const marks = NUMBER_COLUMNS.map((column) => ({ column, text: at(column) })).filter(({ text }) => text !== '');
+  const marks = NUMBER_NAMES.map((column) => ({ column, text: at(column) })).filter(({ text }) => text !== '');
   const problems: SawCellProblem[] = [
     ...REQUIRED_SAW_COLUMNS.filter((column) => at(column) === '').map((column): SawCellProblem => ({
       column,

@@ -108,3 +108,16 @@ export const DEMO_MEMORIES: readonly { readonly sawId: string; readonly entries:
     ],
   },
 ];
+
+/** What is usual for the models that the crews have, as the depot wrote it down. */
+export const DEMO_MODELS = [
+  { name: 'Brask 66', bar: '45 cm', mount: 'M2', pitch: '.325', gauge: '.050', links: '72DL', sprocketKind: 'rim' },
+  { name: 'Brask 66', bar: '38 cm', mount: 'M2', pitch: '.325', gauge: '.050', links: '64DL', sprocketKind: 'rim' },
+  { name: 'Brask 90', bar: '60 cm', mount: 'M5', pitch: '3/8', gauge: '.063', links: '84DL', sprocketKind: 'rim' },
+  { name: 'Ondral 38', bar: '35 cm', mount: 'M1', pitch: '3/8LP', gauge: '.050', links: '52DL', sprocketKind: 'spur' },
+  { name: 'Velm E18', bar: '30 cm', mount: 'M1', pitch: '3/8LP', gauge: '.043', links: '44DL', sprocketKind: 'spur' },
+].map((model) => ({
+  ...model,
+  sprocketKind: model.sprocketKind as 'rim' | 'spur',
+  ...{ teeth: model.sprocketKind === 'rim' ? 7 : 6, splines: model.sprocketKind === 'rim' ? 7 : null },
+}));

@@ -82,6 +82,15 @@ export async function saidOfGear(db: Queryable, of: SaidOf, limit: number): Prom
   return rows.map(fromRow);
 }
 
+/** What was said of models lately, the newest first. */
+export async function saidOfModels(db: Queryable, limit: number): Promise<readonly SaidRecord[]> {
+  const rows = await selectSaid(db)
+    .where(and(sql`what IN ('model-entered', 'model-mended', 'models-listed')`, isNull(gearChange.undoes)))
+    .orderBy(desc(gearChange.seq))
+    .limit(limit);
+  return rows.map(fromRow);
+}
+
 export async function findGearChange(db: Queryable, id: string): Promise<SaidRecord | null> {
   const [row] = await selectSaid(db).where(eq(gearChange.id, id)).limit(1);
   return row ? fromRow(row) : null;

@@ -20,3 +20,4 @@ export * from './test-cuts';
 export * from './gear';
 export * from './records';
 export * from './gear-changes';
+export * from './saw-models';

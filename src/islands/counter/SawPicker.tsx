@@ -18,8 +18,9 @@ export function SawPicker({ counter }: { counter: Counter }) {
     async (saw: KnownSawView) => {
       setWords('');
       try {
-        const memory = await api.get<SawMemoryView>(`/api/counter/saws/${saw.id}`);
-        recall({ id: saw.id, label: saw.label, customer: saw.customer }, memory.entries, memory.note);
+        const memory = await api.get<SawMemoryView>(`/api/counter/${saw.isModel ? 'models' : 'saws'}/${saw.id}`);
+        const { id, label, customer } = saw;
+        recall(saw.isModel ? null : { id, label, customer }, memory.entries, memory.note);
         goOn();
         setTrouble(null);
       } catch (error) {
@@ -42,6 +43,7 @@ export function SawPicker({ counter }: { counter: Counter }) {
           <>
             <span className="font-semibold">{saw.label}</span>
             <span className="truncate text-sm text-ink-soft">{saw.customer}</span>
+            {saw.isModel && <span className="ml-auto text-sm text-ink-soft">{texts.isAModel}</span>}
             {saw.remembered && <span className="ml-auto text-sm font-semibold text-leaf">{texts.remembered}</span>}
           </>
         )}

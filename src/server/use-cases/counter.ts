@@ -44,6 +44,7 @@ import {
 } from '../../wording';
 import type { Context } from '../context';
 import { notFound, Refusal } from '../refusal';
+import { modelsFor } from './gear/models';
 import { rulesInForce, shopView } from './shop';
 import { answersTo, orderFrom, stockAnswers } from './stock';
 import * as texts from '#language/server';
@@ -112,13 +113,14 @@ const sawName = ({ label, tag }: { label: string; tag: string }): string => [lab
 
 async function sawView({ store }: Context, saw: KnownSaw): Promise<KnownSawView> {
   const memory = await sawMemoryOf(store.db, saw.id);
-  return { id: saw.id, label: sawName(saw), customer: saw.customer, remembered: memory !== null };
+  return { id: saw.id, label: sawName(saw), customer: saw.customer, remembered: memory !== null, isModel: false };
 }
 
-/** Saws that the words typed may mean. */
-export async function sawsFor(context: Context, text: string): Promise<readonly KnownSawView[]> {
-  const saws = await findSaws(context.store.db, text.slice(0, 80), SAWS_OFFERED);
-  return Promise.all(saws.map((saw) => sawView(context, saw)));
+/** Saws that the words typed may mean, and models. */
+export async function sawsFor(context: Context, words: string): Promise<readonly KnownSawView[]> {
+  const text = words.slice(0, 80);
+  const saws = await findSaws(context.store.db, text, SAWS_OFFERED);
+  return [...(await Promise.all(saws.map((saw) => sawView(context, saw)))), ...(await modelsFor(context, text))];
 }
 
 /** What is known of a saw: what the counter remembered, or what its last job identified. */

@@ -19,6 +19,10 @@ interface SaidOfGear {
   readonly before: unknown;
 }
 
+interface SaidOfModel {
+  readonly facts: Facts & { readonly name: string; readonly bar: string };
+}
+
 type Facts = Readonly<Record<string, string | number | boolean | null>>;
 
 const factName: Readonly<Record<string, string>> = {
@@ -28,6 +32,13 @@ const factName: Readonly<Record<string, string>> = {
   tag: 'tag',
   mount: 'mount',
   maxRpm: 'most revolutions a minute',
+  bar: 'bar',
+  pitch: 'pitch',
+  gauge: 'gauge',
+  links: 'links',
+  sprocketKind: 'drive sprocket',
+  teeth: 'teeth',
+  splines: 'splines',
 };
 
 const valueText = (value: Facts[string] | undefined): string =>
@@ -45,7 +56,11 @@ function mended(said: Facts, before: Facts): string {
 export const sawText = (saw: Named | null): string =>
   saw ? [saw.label, saw.tag].filter(Boolean).join(' ') : 'another saw';
 
-/** What was said of customers, saws and pieces, as a sentence. */
+/** A model by its name and its bar. */
+export const modelText = ({ name, bar }: { readonly name: string; readonly bar: string }): string =>
+  [name, bar].filter(Boolean).join(', ');
+
+/** What was said of customers, saws, models and pieces, as a sentence. */
 export function gearSaid({ what, part, job, saw, other, said, before }: SaidOfGear): string {
   const piece = part ? partName[part] : '';
   switch (what) {
@@ -69,6 +84,16 @@ export function gearSaid({ what, part, job, saw, other, said, before }: SaidOfGe
       const brought = plural(saws, { one: '# saw', other: '# saws' });
       const owners = customers > 0 ? ` and ${plural(customers, { one: '# customer', other: '# customers' })}` : '';
       return `${name}: ${brought}${owners}.`;
+    }
+    case 'model-entered':
+      return `${modelText((said as SaidOfModel).facts)}: entered.`;
+    case 'model-mended': {
+      const { facts } = said as SaidOfModel;
+      return `${modelText(facts)}: ${mended(facts, before as Facts)}`;
+    }
+    case 'models-listed': {
+      const { name, models } = said as { readonly name: string; readonly models: number };
+      return `${name}: ${plural(models, { one: '# model', other: '# models' })}.`;
     }
     case 'piece-tagged': {
       const { tag } = said as { readonly tag: string };

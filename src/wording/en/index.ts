@@ -32,6 +32,7 @@ export * from './going-out';
 export * from './life';
 export * from './gear-said';
 export * from './saw-list';
+export * from './saw-models';
 export { CHAIN_WORDS } from './readings/chain';
 export { TAKE_IN_WORDS } from './readings/take-in';
 export { DRIVE_SPROCKET_WORDS } from './readings/drive-sprocket';

@@ -205,3 +205,9 @@ export const pieceIsThere = 'This piece is on that saw already: choose another s
 export const changedSinceUndoThat = (label: string): string =>
   `Something else was said of ${label} since: undo that first.`;
 export const isUndoneAlready = 'This was undone already.';
+
+export const modelIsKnown = (model: string): string =>
+  `${model} is among the models already: mend that one, or write a bar that tells the two apart.`;
+export const modelsAreKnown = 'All models of that list are known already: nothing was taken in.';
+export const usualForModel = (model: string): string =>
+  `Usual for the model ${model}, not measured: count the links before anything is sold by it.`;

@@ -115,15 +115,15 @@ function foreseenOf(visits: readonly Visit[], at: number): NonNullable<Parts['sa
 }
 
 /** How returning saws were decided, with their past and without. */
-export interface Returned {
-  readonly readings: number;
-  readonly minutes: number;
-  readonly wrongKeeps: number;
-  readonly wrongReplaced: number;
-  readonly undecided: number;
+interface Returned {
+  readings: number;
+  minutes: number;
+  wrongKeeps: number;
+  wrongReplaced: number;
+  undecided: number;
 }
 
-const nothing = () => ({ readings: 0, minutes: 0, wrongKeeps: 0, wrongReplaced: 0, undecided: 0 });
+const nothing = (): Returned => ({ readings: 0, minutes: 0, wrongKeeps: 0, wrongReplaced: 0, undecided: 0 });
 
 /** A service: measured as the plan says, and what is finished by its verdicts goes on new. */
 function served(saw: Saw, random: Random) {

@@ -4,16 +4,23 @@ import { Dialog } from '../../../ui/parts/Dialog';
 interface ActProps {
   /** What is done, on the button and over the form. */
   readonly name: string;
+  /** What stands on the button, where many of them stand together and the name tells them apart. */
+  readonly shown?: string;
   readonly children: ReactNode;
 }
 
 /** A button that opens the form of what may be said. */
-export function Act({ name, children }: ActProps) {
+export function Act({ name, shown = name, children }: ActProps) {
   const [open, setOpen] = useState(false);
   return (
     <>
-      <button type="button" className="quiet" onClick={() => setOpen(true)}>
-        {name}
+      <button
+        type="button"
+        className="quiet"
+        {...(shown === name ? {} : { 'aria-label': name })}
+        onClick={() => setOpen(true)}
+      >
+        {shown}
       </button>
       <Dialog title={name} open={open} onClose={() => setOpen(false)}>
         {children}

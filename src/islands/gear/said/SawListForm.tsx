@@ -13,6 +13,7 @@ import { Notice } from '../../../ui/parts/Notice';
 import { list as inWords, listProblem, sawCellProblem, sawColumnName, UNNAMED } from '../../../wording';
 import { api, failure } from '../../frame/api';
 import { useFrame } from '../../frame/frame-context';
+import { Headings } from '../../frame/Headings';
 import { sentOnce } from '../../frame/sent-once';
 import { readSawList } from './read-saw-list';
 import * as texts from '#language/screens/gear';
@@ -47,46 +48,19 @@ export function SawListForm() {
       {typeof chosen === 'string' && <Notice kind="error">{chosen}</Notice>}
       {chosen && typeof chosen !== 'string' && (
         <>
-          <Columns chosen={chosen} onChange={(columns) => setChosen({ ...chosen, columns })} />
+          <Headings
+            legend={texts.whichHeadingIsWhich}
+            columns={SAW_COLUMNS}
+            names={sawColumnName}
+            headings={chosen.list.headings}
+            chosen={chosen.columns}
+            onChoose={(column, heading) => setChosen({ ...chosen, columns: { ...chosen.columns, [column]: heading } })}
+            className="grid-cols-4"
+          />
           <Judged chosen={chosen} />
         </>
       )}
     </div>
-  );
-}
-
-function Columns({
-  chosen: { list, columns },
-  onChange,
-}: {
-  readonly chosen: Chosen;
-  readonly onChange: (columns: SawColumns) => void;
-}) {
-  return (
-    <fieldset>
-      <legend className="mb-1 font-bold">{texts.whichHeadingIsWhich}</legend>
-      <div className="grid grid-cols-4 gap-2 max-md:grid-cols-2">
-        {SAW_COLUMNS.map((column) => (
-          <label key={column} className="grid gap-0.5">
-            <span className="text-sm font-semibold text-ink-soft">{sawColumnName[column]}</span>
-            <select
-              className="entry w-full"
-              value={columns[column] ?? ''}
-              onChange={({ target }) =>
-                onChange({ ...columns, [column]: target.value === '' ? null : Number(target.value) })
-              }
-            >
-              <option value="">{texts.notInThisList}</option>
-              {list.headings.map((heading, i) => (
-                <option key={`${heading}${i}`} value={i}>
-                  {heading || texts.column(i + 1)}
-                </option>
-              ))}
-            </select>
-          </label>
-        ))}
-      </div>
-    </fieldset>
   );
 }
 

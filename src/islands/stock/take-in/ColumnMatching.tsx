@@ -1,4 +1,5 @@
 import { missingColumns, STOCK_COLUMNS } from '../../../core/stock';
+import { Headings } from '../../frame/Headings';
 import { Notice } from '../../../ui/parts/Notice';
 import { list as inWords, stockColumnName } from '../../../wording';
 import type { TakeIn } from './use-take-in';
@@ -9,27 +10,16 @@ export function ColumnMatching({ takeIn: { list, columns, choose } }: { takeIn: 
   if (!list || !columns) return null;
   const missing = missingColumns(columns);
   return (
-    <fieldset className="mt-4">
-      <legend className="mb-1 font-bold">{texts.whichHeading}</legend>
-      <div className="grid grid-cols-7 gap-2 max-lg:grid-cols-4 max-md:grid-cols-2">
-        {STOCK_COLUMNS.map((column) => (
-          <label key={column} className="grid gap-0.5">
-            <span className="text-sm font-semibold text-ink-soft">{stockColumnName[column]}</span>
-            <select
-              className="entry w-full"
-              value={columns[column] ?? ''}
-              onChange={({ target }) => choose(column, target.value === '' ? null : Number(target.value))}
-            >
-              <option value="">{texts.notInTheList}</option>
-              {list.headings.map((heading, i) => (
-                <option key={`${heading}${i}`} value={i}>
-                  {heading || texts.column(i + 1)}
-                </option>
-              ))}
-            </select>
-          </label>
-        ))}
-      </div>
+    <div className="mt-4">
+      <Headings
+        legend={texts.whichHeading}
+        columns={STOCK_COLUMNS}
+        names={stockColumnName}
+        headings={list.headings}
+        chosen={columns}
+        onChoose={choose}
+        className="grid-cols-7 max-lg:grid-cols-4"
+      />
       {missing.length > 0 && (
         <div className="mt-2">
           <Notice kind="caution">
@@ -37,6 +27,6 @@ export function ColumnMatching({ takeIn: { list, columns, choose } }: { takeIn: 
           </Notice>
         </div>
       )}
-    </fieldset>
+    </div>
   );
 }

@@ -1,25 +1,35 @@
 import { isDeepStrictEqual } from 'node:util';
+import type { GearChange } from '../../../core/life';
+import { keyOfModel } from '../../../core/saw-model';
 import {
   addCustomer,
   addGearChange,
+  addModel,
   addSaw,
   customerFactsOf,
   findCustomerByName,
   findGearChange,
   findJob,
+  findModel,
   jobsOfSaw,
+  modelsInUse,
   putJobsOn,
+  retireModels,
   sawFactsOf,
   setCustomerFacts,
   setMergedInto,
+  setModelFacts,
   setSawFacts,
   type CustomerFacts,
   type GearChangeRecord,
+  type ModelFacts,
   type SaidRecord,
   type SawFacts,
 } from '../../../data/repositories';
 import type { Transaction } from '../../../data/store';
+import { letOthers } from '../../../data/turn';
 import type { ChangedGear, ChangeGear, GearAct } from '../../../contract';
+import { modelText } from '../../../wording';
 import type { Context } from '../../context';
 import { notFound, Refusal } from '../../refusal';
 import { mustStandAsSeen } from '../based-on';
@@ -39,6 +49,7 @@ interface Saying {
   readonly id: string;
   readonly at: string;
   readonly by: string;
+  readonly newId: () => string;
 }
 
 type Act<Say extends GearAct['say']> = Extract<GearAct, { readonly say: Say }>;
@@ -50,6 +61,9 @@ const ACTS: { readonly [Say in GearAct['say']]: (act: Act<Say>, saying: Saying) 
   'saw-entered': enterSaw,
   'saw-mended': mendSaw,
   'saws-merged': mergeSaws,
+  'model-entered': enterModel,
+  'model-mended': mendModel,
+  'models-listed': listModels,
   'piece-tagged': tagPiece,
   'piece-moved': movePiece,
   'piece-told': tellPiece,
@@ -69,6 +83,7 @@ export async function changeGear(context: Context, { id, by, act }: ChangeGear):
       id,
       at,
       by,
+      newId: () => context.newId(),
     });
     const record: GearChangeRecord = {
       ...{ customerId: null, sawId: null, otherSawId: null, piece: null, before: null, undoes: null },
@@ -84,10 +99,13 @@ export async function changeGear(context: Context, { id, by, act }: ChangeGear):
 function hrefOf({ what, customerId, sawId, otherSawId, piece }: GearChangeRecord): string {
   if (piece !== null) return `/gear/pieces/${piece}`;
   if (what === 'saws-merged') return `/gear/saws/${otherSawId}`;
+  if (MODELS_SAID.includes(what)) return '/gear/models';
   // A list is told of where it was taken in.
   if (sawId === null && customerId === null) return '/gear';
   return sawId === null ? `/gear/customers/${customerId}` : `/gear/saws/${sawId}`;
 }
+
+const MODELS_SAID: readonly GearChange[] = ['model-entered', 'model-mended', 'models-listed'];
 
 async function mustBeNewName(tx: Transaction, name: string, own: string | null): Promise<void> {
   const known = await findCustomerByName(tx, name);
@@ -140,6 +158,57 @@ async function mergeSaws({ sawId, into }: Act<'saws-merged'>, { tx }: Saying): P
   await setMergedInto(tx, sawId, into);
   const { customerId } = saw;
   return { what: 'saws-merged', customerId, sawId, otherSawId: into, said: { from: sawId, into }, before: { jobs } };
+}
+
+/** Of a name and a bar one model is in use. */
+async function mustBeNewModel(tx: Transaction, facts: ModelFacts, own: string | null): Promise<void> {
+  if (facts.retired) return;
+  const known = await modelsInUse(tx, [keyOfModel(facts)], own);
+  if (known.size > 0) throw new Refusal(422, 'model-known', texts.modelIsKnown(modelText(facts)));
+}
+
+async function enterModel({ facts }: Act<'model-entered'>, { tx, id, at, by }: Saying): Promise<About> {
+  await mustBeNewModel(tx, facts, null);
+  const { retired: _retired, ...model } = facts;
+  await addModel(tx, { id, model, at, by });
+  return { what: 'model-entered', said: { modelId: id, facts } };
+}
+
+async function mendModel({ modelId, facts, was }: Act<'model-mended'>, { tx, at }: Saying): Promise<About> {
+  const stands = await modelFactsOf(tx, modelId);
+  mustStandAsSeen(stands, was, modelText(stands));
+  await mustBeNewModel(tx, facts, modelId);
+  await setModelFacts(tx, modelId, facts, at);
+  return { what: 'model-mended', said: { modelId, facts }, before: stands };
+}
+
+/** Models that are written before others have their turn. */
+const AT_ONCE = 40;
+
+/** Takes in a list of models; those that are in use already are left as they are. */
+async function listModels({ name, models }: Act<'models-listed'>, { tx, at, by, newId }: Saying): Promise<About> {
+  const known = new Set(await modelsInUse(tx, models.map(keyOfModel)));
+  const brought: string[] = [];
+  for (const model of models) {
+    const key = keyOfModel(model);
+    if (known.has(key)) continue;
+    known.add(key);
+    const id = newId();
+    await addModel(tx, { id, model, at, by });
+    brought.push(id);
+    // Others are answered meanwhile.
+    if (brought.length % AT_ONCE === 0) await letOthers();
+  }
+  if (brought.length === 0) throw new Refusal(422, 'models-known', texts.modelsAreKnown);
+  return { what: 'models-listed', said: { name, models: brought.length }, before: { models: brought } };
+}
+
+/** A model as it stands. */
+async function modelFactsOf(tx: Transaction, id: string): Promise<ModelFacts> {
+  const model = await findModel(tx, id);
+  if (!model) throw notFound('model');
+  const { id: _id, ...facts } = model;
+  return facts;
 }
 
 /** It is found by its tag: the store sees to that. */
@@ -203,6 +272,19 @@ async function takeBack(
     }
     case 'saws-listed':
       await takeBackList(tx, before);
+      return;
+    case 'model-entered':
+    case 'model-mended': {
+      const { modelId, facts } = said as { readonly modelId: string; readonly facts: ModelFacts };
+      const stands = await modelFactsOf(tx, modelId);
+      if (!isDeepStrictEqual(stands, facts)) throw isGoneBy(modelText(stands));
+      const then = asBefore(facts, before as ModelFacts | null);
+      await mustBeNewModel(tx, then, modelId);
+      await setModelFacts(tx, modelId, then, at);
+      return;
+    }
+    case 'models-listed':
+      await retireModels(tx, (before as { readonly models: readonly string[] }).models, at);
       return;
     case 'piece-tagged':
     case 'piece-moved':

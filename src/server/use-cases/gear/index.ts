@@ -7,3 +7,4 @@ export { changeGear } from './change';
 export { pieceTagged } from './pieces';
 export { otherSawsOf } from './said';
 export { takeInSaws } from './saw-list';
+export { modelMemory, modelOffer, modelsView } from './models';

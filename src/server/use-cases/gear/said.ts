@@ -3,6 +3,7 @@ import { PARTS } from '../../../core/reading';
 import {
   findSaw,
   saidOfGear,
+  saidOfModels,
   sawLists,
   sawsById,
   sawsOfCustomer,
@@ -38,6 +39,10 @@ const MOST_LISTS = 3;
 /** Lists of saws that were taken in lately. */
 export const listsView = async (db: Queryable): Promise<readonly GearSaidView[]> =>
   named(db, await sawLists(db, MOST_LISTS));
+
+/** What was said of models lately. */
+export const modelsSaidView = async (db: Queryable): Promise<readonly GearSaidView[]> =>
+  named(db, await saidOfModels(db, MOST_SAID));
 
 async function named(db: Queryable, records: readonly SaidRecord[]): Promise<readonly GearSaidView[]> {
   const ids = records.flatMap(({ sawId, otherSawId }) => [sawId, otherSawId].filter((id) => id !== null));

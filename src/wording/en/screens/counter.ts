@@ -111,3 +111,5 @@ export const saw = 'Saw';
 
 // use-counter
 export const theCounterDidNotAnswer = 'The counter did not answer.';
+
+export const isAModel = 'model: usual, not measured';

@@ -152,8 +152,6 @@ export const listOfSawsHas =
   'CSV with a header row and one saw a row: customer and saw, and where the list has them tag, bar mount, most rpm, pitch, gauge and links.';
 export const theListOfSaws = 'The list of saws';
 export const whichHeadingIsWhich = 'Which heading is which';
-export const notInThisList = 'not in the list';
-export const column = (number: number): string => `column ${number}`;
 export const sayWhichColumn = (columns: string): string => `Say which heading is ${columns}.`;
 export const rowsThatStayOut = 'Rows that stay out';
 export const cannotBeRead = (count: number): string =>
@@ -175,3 +173,47 @@ export const numbersAreTold =
   'Their numbers are told by the list and measured by nobody: the counter begins with them as with a bar’s stamp.';
 export const takeThemIn = (count: number): string => plural(count, { one: 'Take in # saw', other: 'Take in # saws' });
 export const listsTakenIn = 'Lists taken in';
+
+// Models
+export const sawModels = 'Models of saws';
+export const modelsAre = (count: number): string =>
+  `What is usual for ${plural(count, { one: '# model', other: '# models' })} with a bar of each length, as this shop wrote it: told, measured by nobody. A call that names a model begins with it.`;
+export const enterAModel = 'Enter a model';
+export const takeInAListOfModels = 'Take in a list of models';
+export const noModelsYet = 'No models yet';
+export const modelsComeSo =
+  'Enter one, take in a list, or let a new model begin with what was measured on saws of that name.';
+export const mendModel = (model: string): string => `Mend ${model}`;
+export const modelName = 'Model';
+export const modelBar = 'Bar, such as 45 cm';
+export const writeTheModel = 'Write what the model is called.';
+export const pitch = 'Pitch';
+export const gauge = 'Gauge';
+export const links = 'Links';
+export const noPitch = 'Such as .325, 3/8 or 3/8LP, or nothing.';
+export const noGauge = 'Such as .050 or 1.3, or nothing.';
+export const noLinks = 'A count, such as 72, or nothing.';
+export const itsSprocket = 'Drive sprocket';
+export const itsTeeth = 'Teeth';
+export const itsSplines = 'Splines';
+export const notKnown = 'not known';
+export const countBetween = (from: number, to: number): string => `A count from ${from} to ${to}, or nothing.`;
+export const modelOfferedNoMore = 'Offered no more at the counter';
+export const takeWhatWasMeasured = 'Take what was measured on saws of that name';
+export const nothingMeasuredOn = (name: string): string => `Nothing was measured yet on a saw called ${name}.`;
+export const measuredOn = (saws: number): string =>
+  plural(saws, {
+    one: 'As measured on # saw of that name: look it over.',
+    other: 'The commonest of # saws of that name: look it over.',
+  });
+export const itWasNotFetched = 'It could not be fetched. Try again.';
+export const teethOf = (count: number): string => plural(count, { one: '# tooth', other: '# teeth' });
+export const splinesOf = (count: number): string => plural(count, { one: '# spline', other: '# splines' });
+export const noNumbersTold = 'no numbers';
+export const listOfModelsHas =
+  'CSV with a header row and one model with one bar a row: model, and where the list has them bar, mount, pitch, gauge, links, sprocket (spur or rim), teeth and splines.';
+export const theListOfModels = 'The list of models';
+export const tooManyModels = (count: number, most: number): string =>
+  `The list has ${count} models; ${most} are taken in at once: divide it.`;
+export const takeInModels = (count: number): string =>
+  plural(count, { one: 'Take in # model', other: 'Take in # models' });

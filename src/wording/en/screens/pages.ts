@@ -6,6 +6,7 @@ export const bench = 'Bench';
 export const counter = 'Counter';
 export const stock = 'Stock';
 export const gear = 'Gear';
+export const sawModels = 'Models of saws';
 export const shop = 'Shop';
 export const orderSlip = 'Order slip';
 export const piece = (saw: string): string => `A part of ${saw}`;

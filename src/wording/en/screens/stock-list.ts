@@ -32,8 +32,6 @@ export const columnOfLine = (line: number, column: string): string => `Line ${li
 
 // ColumnMatching
 export const whichHeading = 'Which heading is which';
-export const notInTheList = 'not in the list';
-export const column = (number: number): string => `column ${number}`;
 export const sayWhichHeading = (named: string): string =>
   `Say which heading holds ${named}: without it no row can be read.`;
 
