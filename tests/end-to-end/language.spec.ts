@@ -55,6 +55,7 @@ const PLACES = [
   '/gear?q=nothing-of-the-kind',
   '/gear/customers/c-towpath',
   '/gear/saws/s-brask-66',
+  '/gear/models',
   '/shop',
 ];
 const PAPERS = ['customer', 'slip', 'tag', 'work-card', 'condemned'];

@@ -134,6 +134,7 @@ test('on a phone nothing that is pressed is lower than a gloved fingertip, whate
     '/stock',
     '/gear',
     '/gear/saws/s-brask-66',
+    '/gear/models',
     '/shop',
     '/shop?view=codes',
   ];
