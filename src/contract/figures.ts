@@ -1,6 +1,7 @@
 import type { LearnedFigure, LearnedForecasts, LearnedLife } from '../core/life';
 import type { Limit } from '../core/limits';
 import type { Part } from '../core/reading';
+import type { Cause } from '../core/symptom';
 
 /** A figure as the records have it, beside the one in force. */
 export interface LearnedFigureView extends LearnedFigure {
@@ -23,6 +24,8 @@ export interface FiguresView {
   readonly days: { readonly middle: number; readonly nineInTen: number } | null;
   /** Of jobs that went: which parts were worked on and stayed, and which went on new. */
   readonly parts: readonly { readonly part: Part; readonly saved: number; readonly renewed: number }[];
+  /** What was found to bring about the complaints, the commonest first, and jobs whose complaint has such a cause. */
+  readonly causes: readonly { readonly cause: Cause; readonly jobs: number }[];
   readonly figures: readonly LearnedFigureView[];
   readonly lives: readonly LearnedLife[];
   readonly forecasts: readonly LearnedForecasts[];

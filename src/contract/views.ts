@@ -16,6 +16,7 @@ import type { SignedPlan } from './plans';
 import type { StudyView } from './studies';
 import type { Action } from '../core/sheet';
 import type { ShopFacts } from './shop-style';
+import type { Cause } from '../core/symptom';
 import type { SupplierMood } from './supplier';
 import type { StoredReadingMessage } from './readings';
 
@@ -46,6 +47,8 @@ export interface JobSummary {
   readonly waits: Waits;
   /** What it says of its parts to the jobs that follow it. */
   readonly visit: VisitFacts;
+  /** What was found to bring about what the customer complains of. */
+  readonly causes: readonly Cause[];
 }
 
 export interface JobRow {
@@ -56,7 +59,7 @@ export interface JobRow {
   readonly customer: string;
   readonly saw: string | null;
   readonly complaint: string;
-  readonly summary: Omit<JobSummary, 'why' | 'visit'>;
+  readonly summary: Omit<JobSummary, 'why' | 'visit' | 'causes'>;
 }
 
 /** A visit that is due. */
@@ -117,7 +120,7 @@ export interface JobView {
   /** The moment whose rules these are, of a job that has gone and would be judged otherwise by those in force; else null. */
   readonly rulesAsOf: string | null;
   /** What is kept of the job for the Bench, made with these rules. */
-  readonly kept: Omit<JobSummary, 'visit'>;
+  readonly kept: Omit<JobSummary, 'visit' | 'causes'>;
   /** How the bar of this saw was turned, newest first. */
   readonly turnOvers: readonly TurnOverView[];
   readonly photos: readonly PhotoView[];

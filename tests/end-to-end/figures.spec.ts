@@ -4,6 +4,7 @@ import { ready, visit } from './keyboard';
 
 test('what the records teach is taken over by a person, who sees first what it changes', async ({ page }) => {
   await visit(page, '/shop?view=figures');
+  await expect(page.getByText(/^Found behind complaints:/)).toBeVisible();
   const table = page.getByRole('table', { name: 'What the records teach' });
   const loss = table.getByRole('row').filter({ hasText: 'Depth a usual dressing takes' });
   await expect(loss).toContainText('0.3 mm');

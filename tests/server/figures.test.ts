@@ -37,6 +37,15 @@ describe('what the records of the shop teach', () => {
     expect(days[0]! < days[1]!).toBe(true);
   });
 
+  it('counts what was found behind complaints, the commonest first', async () => {
+    const { causes, jobs } = await figuresView(context, '2020-01-01', '');
+    expect(causes.map(({ cause }) => cause)).toContain('cutters-dull');
+    const counts = causes.map((each) => each.jobs);
+    expect(counts).toEqual(counts.toSorted((one, other) => other - one));
+    expect(Math.max(...counts)).toBeLessThanOrEqual(jobs);
+    expect((await figuresView(context, '2020-01-01', '2020-01-02')).causes).toEqual([]);
+  });
+
   it('asked for without days, or with days that are none, is of the last year', async () => {
     const last = await figuresView(context, '', '');
     expect(await figuresView(context, 'yesterday', '2026-13-99')).toEqual(last);

@@ -24,7 +24,7 @@ const PAGE = 24;
 async function rows(context: Context, jobs: readonly ListedJob[], rules: Rules): Promise<readonly JobRow[]> {
   const made = await summaries(context, jobs, rules);
   return jobs.map((job) => {
-    const { why: _why, visit: _visit, ...summary } = made.get(job.id)!;
+    const { why: _why, visit: _visit, causes: _causes, ...summary } = made.get(job.id)!;
     return {
       id: job.id,
       tag: job.tag,

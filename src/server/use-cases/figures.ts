@@ -81,6 +81,15 @@ function partsOf(gone: readonly JobSummary[]): FiguresView['parts'] {
   }));
 }
 
+/** What was found to bring about the complaints, the commonest first. */
+function causesOf(made: Iterable<JobSummary>): FiguresView['causes'] {
+  const jobs = new Map<FiguresView['causes'][number]['cause'], number>();
+  for (const { causes } of made) for (const cause of causes) jobs.set(cause, (jobs.get(cause) ?? 0) + 1);
+  return [...jobs]
+    .map(([cause, count]) => ({ cause, jobs: count }))
+    .toSorted((one, other) => other.jobs - one.jobs || one.cause.localeCompare(other.cause));
+}
+
 /** How long jobs were in the shop that went. */
 async function daysInShop(context: Context, gone: readonly JobRecord[]): Promise<FiguresView['days']> {
   const out = await goneOf(
@@ -123,6 +132,7 @@ export async function figuresView(context: Context, from: string, until: string)
     },
     days: await daysInShop(context, gone),
     parts: partsOf(gone.map(({ id }) => made.get(id)!)),
+    causes: causesOf(made.values()),
     figures: figures.map((each) => withWhatIsInForce(each, rules.limits)),
     ...learned,
   };

@@ -49,7 +49,7 @@ export async function jobView(context: Context, id: string): Promise<JobView> {
   ]);
   const { shop, rules } = its;
   const { tag, state, promisedFor, createdAt, createdBy, customer, saw } = record;
-  const { visit: _visit, ...kept } = (await summaries(context, [record], rules)).get(id)!;
+  const { visit: _visit, causes: _causes, ...kept } = (await summaries(context, [record], rules)).get(id)!;
   const choices = await choicesOfJob(db, id, state, state === 'open' ? null : (signOffs[0]?.plan ?? null));
   return {
     shop,

@@ -17,7 +17,7 @@ import { appraised } from './kept-appraisals';
 import * as texts from '#language/server';
 
 /** Raised whenever a change of the programme makes stored summaries out of date. */
-const SUMMARY_VERSION = 12;
+const SUMMARY_VERSION = 13;
 
 /** Names what a summary was made with: it is made again when the limits, the codes or the programme change. */
 export function summaryKey({ limits, codes, schools, studies }: Rules): string {
@@ -48,7 +48,11 @@ export function summarise(entries: readonly EntryBy[], rules: Rules, course: Sto
   const appraisal = appraised(sheet, rules, course.choices);
   const { cut } = appraisal.proof;
   return {
-    summary: { ...summaryOf(sheet, appraisal, course), visit: visitOf(sheet, appraisal, rules, course) },
+    summary: {
+      ...summaryOf(sheet, appraisal, course),
+      visit: visitOf(sheet, appraisal, rules, course),
+      causes: causesFound(appraisal),
+    },
     cut: cut && cut.predicted !== null ? { predicted: cut.predicted, measured: cut.measured } : null,
     words: wordsOf(entries, appraisal, course),
   };
@@ -65,7 +69,19 @@ function visitOf(
   return visitFacts({ sheet, identity, before, now: checks, gone: handedOver ? choices : null });
 }
 
-function summaryOf(sheet: BenchSheet, appraisal: Appraisal, course: StoredCourse): Omit<JobSummary, 'visit'> {
+/** What was found to bring about what the customer complains of: of each symptom the cause that leads. */
+function causesFound({ diagnoses }: Appraisal): JobSummary['causes'] {
+  const leading = diagnoses.flatMap(({ causes: [first], unexplainedShare }) =>
+    first && first.for.length > 0 && first.share > unexplainedShare ? [first.cause] : [],
+  );
+  return [...new Set(leading)];
+}
+
+function summaryOf(
+  sheet: BenchSheet,
+  appraisal: Appraisal,
+  course: StoredCourse,
+): Omit<JobSummary, 'visit' | 'causes'> {
   const step = nextStep(stepStates(sheet, appraisal, course));
   const { signedOff: signed, lacksParts } = course;
   return {

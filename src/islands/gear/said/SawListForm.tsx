@@ -5,69 +5,33 @@ import {
   readSawRow,
   SAW_COLUMNS,
   type ListedSaw,
-  type SawColumns,
+  type SawColumn,
 } from '../../../core/saw-list';
-import type { ListRows } from '../../../core/stock';
 import { MOST_LISTED_SAWS, type SawsTaken, type TakeInSaws } from '../../../contract';
 import { Notice } from '../../../ui/parts/Notice';
-import { list as inWords, listProblem, sawCellProblem, sawColumnName, UNNAMED } from '../../../wording';
+import { list as inWords, sawCellProblem, sawColumnName, UNNAMED } from '../../../wording';
 import { api, failure } from '../../frame/api';
 import { useFrame } from '../../frame/frame-context';
-import { Headings } from '../../frame/Headings';
 import { sentOnce } from '../../frame/sent-once';
-import { readSawList } from './read-saw-list';
+import { Brought, ListOf, RowsThatStayOut, type ChosenList } from './ListOf';
 import * as texts from '#language/screens/gear';
-
-/** A list that was chosen, and which of its headings goes to which column. */
-interface Chosen {
-  readonly name: string;
-  readonly list: ListRows;
-  readonly columns: SawColumns;
-}
 
 /** A list of saws is taken in: columns matched, what it would do told first, and undone as one from Gear. */
 export function SawListForm() {
-  const [chosen, setChosen] = useState<Chosen | string | null>(null);
-  const choose = async (file: File) => {
-    const read = await readSawList(file);
-    if (!read.ok) return setChosen(listProblem(read.error));
-    setChosen({ name: file.name, list: read.value, columns: matchSawColumns(read.value.headings) });
-  };
   return (
-    <div className="grid gap-3">
-      <p className="text-sm text-ink-soft">{texts.listOfSawsHas}</p>
-      <label className="grid gap-1">
-        <span className="text-sm font-semibold text-ink-soft">{texts.theListOfSaws}</span>
-        <input
-          type="file"
-          accept=".csv,text/csv,text/plain"
-          className="entry py-2"
-          onChange={({ target }) => target.files?.[0] && void choose(target.files[0])}
-        />
-      </label>
-      {typeof chosen === 'string' && <Notice kind="error">{chosen}</Notice>}
-      {chosen && typeof chosen !== 'string' && (
-        <>
-          <Headings
-            legend={texts.whichHeadingIsWhich}
-            columns={SAW_COLUMNS}
-            names={sawColumnName}
-            headings={chosen.list.headings}
-            chosen={chosen.columns}
-            onChoose={(column, heading) => setChosen({ ...chosen, columns: { ...chosen.columns, [column]: heading } })}
-            className="grid-cols-4"
-          />
-          <Judged chosen={chosen} />
-        </>
-      )}
-    </div>
+    <ListOf
+      has={texts.listOfSawsHas}
+      label={texts.theListOfSaws}
+      columns={SAW_COLUMNS}
+      names={sawColumnName}
+      match={matchSawColumns}
+    >
+      {(chosen) => <Judged chosen={chosen} />}
+    </ListOf>
   );
 }
 
-/** Rows that are told by name; the rest is counted. */
-const TOLD = 8;
-
-function Judged({ chosen: { name, list, columns } }: { chosen: Chosen }) {
+function Judged({ chosen: { name, list, columns } }: { readonly chosen: ChosenList<SawColumn> }) {
   const missing = missingSawColumns(columns);
   if (missing.length > 0)
     return (
@@ -75,22 +39,12 @@ function Judged({ chosen: { name, list, columns } }: { chosen: Chosen }) {
     );
   const rows = list.rows.map(({ cells, line }) => readSawRow(cells, columns, line));
   const saws = rows.flatMap((row) => (row.ok ? [row.saw] : []));
-  const bad = rows.flatMap((row) => (row.ok ? [] : [row]));
+  const bad = rows.flatMap((row) =>
+    row.ok ? [] : [{ line: row.line, says: row.problems.map(sawCellProblem).join(' ') }],
+  );
   return (
     <>
-      {bad.length > 0 && (
-        <section aria-label={texts.rowsThatStayOut}>
-          <h3 className="font-bold text-oxide">{texts.cannotBeRead(bad.length)}</h3>
-          <ul className="text-sm">
-            {bad.slice(0, TOLD).map(({ line, problems }) => (
-              <li key={line}>
-                <span className="figures">{texts.lineOfList(line)}</span> {problems.map(sawCellProblem).join(' ')}
-              </li>
-            ))}
-          </ul>
-          {bad.length > TOLD && <p className="text-sm text-ink-soft">{texts.moreRows(bad.length - TOLD)}</p>}
-        </section>
-      )}
+      <RowsThatStayOut bad={bad} />
       {saws.length > MOST_LISTED_SAWS ? (
         <Notice kind="error">{texts.tooManySaws(saws.length, MOST_LISTED_SAWS)}</Notice>
       ) : (
@@ -135,14 +89,12 @@ function TakeIn({ name, saws }: { readonly name: string; readonly saws: readonly
       <p role="status" className="font-semibold">
         {texts.wouldBring(told.saws, told.customers, told.known)}
       </p>
-      <ul className="text-sm">
-        {saws.slice(0, TOLD).map(({ customer, label, tag, marks }, i) => (
-          <li key={`${i} ${label}`}>
-            {[customer, label, tag].filter(Boolean).join(', ')} <span className="figures">{marks}</span>
-          </li>
-        ))}
-      </ul>
-      {saws.length > TOLD && <p className="text-sm text-ink-soft">{texts.moreRows(saws.length - TOLD)}</p>}
+      <Brought
+        all={saws.map(({ customer, label, tag, marks }) => ({
+          name: [customer, label, tag].filter(Boolean).join(', '),
+          numbers: marks,
+        }))}
+      />
       <p className="text-sm text-ink-soft">{texts.numbersAreTold}</p>
       <button
         type="button"

@@ -1,4 +1,5 @@
 import { foreseenOn, isSame, partOf, RETURNING, SAME } from '../../../core/past';
+import { judgedParts } from '../../../core/judge';
 import { foreseenLine, lookName, partName, pastSays } from '../../../wording';
 import { useJob } from '../store/JobContext';
 import { useFrame } from '../../frame/frame-context';
@@ -11,7 +12,9 @@ export function Returning() {
   const { appraisal, entered } = useJob();
   const { unit } = useFrame();
   const { sheet } = entered;
-  const foreseen = foreseenOn(sheet);
+  const came = judgedParts(sheet);
+  // Of what did not come nothing is asked; until somebody says what came, of all.
+  const foreseen = foreseenOn(sheet).filter((each) => came.length === 0 || came.includes(partOf(each)));
   if (foreseen.length === 0) return null;
   const { spared, wouldSpare } = appraisal.past;
   return (

@@ -2,7 +2,7 @@ import { useEffect, useState } from 'react';
 import { Printer } from 'lucide-react';
 import type { FiguresView } from '../../../contract';
 import { Notice } from '../../../ui/parts/Notice';
-import { partName, plainDay, wearName } from '../../../wording';
+import { AILMENTS, inSentence, list, partName, plainDay, wearName } from '../../../wording';
 import { api, failure } from '../../frame/api';
 import { Form, SendButton, TextField, useSentForm } from '../../frame/form';
 import { useFrame } from '../../frame/frame-context';
@@ -129,7 +129,10 @@ function Forecasts({ view: { forecasts } }: { view: FiguresView }) {
   );
 }
 
-function Doing({ view: { states, days, parts } }: { view: FiguresView }) {
+/** Causes that are told; the rest is seldom. */
+const MOST_CAUSES = 8;
+
+function Doing({ view: { states, days, parts, causes } }: { view: FiguresView }) {
   const { open, signedOff, handedOver } = states;
   return (
     <section aria-labelledby="figures-doing">
@@ -146,6 +149,17 @@ function Doing({ view: { states, days, parts } }: { view: FiguresView }) {
               <span className="font-semibold">{partName[part]}</span> {texts.savedAndRenewed(saved, renewed)}
             </li>
           ))}
+        {causes.length > 0 && (
+          <li className="border-b border-line py-1.5">
+            <span className="font-semibold">{texts.causesFound}</span>{' '}
+            {list(
+              causes
+                .slice(0, MOST_CAUSES)
+                .map(({ cause, jobs }) => texts.causeOften(inSentence(AILMENTS[cause].name), jobs)),
+            )}
+            .
+          </li>
+        )}
       </ul>
     </section>
   );

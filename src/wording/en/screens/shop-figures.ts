@@ -51,3 +51,7 @@ export const daysHere = (middle: number, nineInTen: number): string =>
   `Half were here less than ${middle.toFixed(1)} days, nine in ten less than ${nineInTen.toFixed(1)}.`;
 export const savedAndRenewed = (saved: number, renewed: number): string =>
   `worked on and kept ${plural(saved, { one: 'once', other: '# times' })}, put on new ${plural(renewed, { one: 'once', other: '# times' })}.`;
+
+export const causesFound = 'Found behind complaints:';
+export const causeOften = (cause: string, jobs: number): string =>
+  `${cause} (${plural(jobs, { one: '# job', other: '# jobs' })})`;
