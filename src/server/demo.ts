@@ -114,7 +114,7 @@ async function tagChain(context: Context): Promise<void> {
 
 /** What is usual for the models of the crews came as a list. */
 async function listModels(context: Context): Promise<void> {
-  const act = { say: 'models-listed', name: 'models of the yard.csv', models: DEMO_MODELS } as const;
+  const act = { say: 'models-listed', name: 'depot.csv', models: DEMO_MODELS } as const;
   await changeGear(context, { id: context.newId(), by: DEMO_PEOPLE[0].name, act });
 }
 

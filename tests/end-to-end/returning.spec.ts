@@ -40,6 +40,8 @@ test('a bar that comes again is not measured all along, unless one depth says ot
   const next = page.getByRole('region', { name: 'Measure next' });
   await expect(next).toContainText('Whether it is the same bar: if so, depth from both rails, edge A');
   await axeFindsNothing(page, 'parts that come again');
+  for (const same of ['saw.sameBar', 'saw.sameChain', 'saw.sameSprocket'])
+    await expect(page.locator(`[data-path="${same}"]`).first()).toBeAttached();
   await bar.getByRole('radio', { name: 'yes' }).check({ force: true });
   await expect(bar).toContainText('Not asked for any more: depth from both rails, edge A');
   const plan = page.getByRole('region', { name: 'Measuring plan' });
