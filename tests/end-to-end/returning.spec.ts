@@ -9,7 +9,10 @@ const SHEET = {
   ...{ format: 'serrata-bench-sheet', version: 1 },
   job: { brought: ['whole-saw'], hoursPerWeek: 4 },
   bar: { stamp: '.325 .050 72DL', nose: 'sprocket', edges: { A: edge, B: edge } },
-  chain: { stamp: '.325 .050', driveLinks: [72, 72], driveLinkThickness: '1.27 mm' },
+  chain: {
+    ...{ stamp: '.325 .050', driveLinks: [72, 72], driveLinkThickness: '1.27 mm' },
+    pushPull: { joints: 60, closed: '495 mm', pulled: '500 mm' },
+  },
   driveSprocket: { pitch: '325', wear: '0.20 mm' },
 };
 const STAMP = [{ path: 'bar.stamp', text: '.325 .050 72DL', unit: 'mm' }];
