@@ -44,12 +44,14 @@ function heard(check: Check, foreseen: Foreseen, sheet: BenchSheet): Check {
   // What already has something to say beside its figures is left as it stands.
   if (note !== null || (check.ways?.length ?? 0) > 1) return check;
   const probability = chanceTogether(foreseen, valueOf(check), limit, kind);
-  const warned = watch !== null && (kind === 'min' ? value! < watch : value! > watch);
+  const beyond = (level: number) => (kind === 'min' ? value! < level : value! > level);
+  const together = outcomeOf(probability, watch !== null && beyond(watch));
   const { value: was, seen, on } = foreseen;
   return {
     ...check,
     probability,
-    outcome: outcomeOf(probability, warned),
+    // What was read beyond its limit no past keeps by itself: it is read again.
+    outcome: beyond(limit) && together !== 'fail' ? 'undecided' : together,
     ways: null,
     note: { code: 'with-foreseen', foreseen: was, seen, on },
   };

@@ -153,6 +153,17 @@ describe('parts that come again', () => {
     expect(beside.probability!).toBeGreaterThan(alone.probability!);
   });
 
+  it('are never kept by their past alone: what was read beyond its limit is read again', () => {
+    const foreseen = [{ of: 'sprocket.wear', value: 0.42, doubt: 0.01, ...FROM }] as const;
+    const saw = { sameSprocket: true, foreseen: [...foreseen] };
+    const { checks, verdicts, plan } = judged({ saw, driveSprocket: { pitch: '325', wear: '0.52 mm' } });
+    const check = checks.find(({ id }) => id === 'sprocket.wear')!;
+    expect(check).toMatchObject({ note: { code: 'with-foreseen' }, outcome: 'undecided' });
+    expect(check.probability!).toBeGreaterThan(0.95);
+    expect(verdicts.driveSprocket.action).toBe('undecided');
+    expect(plan.steps.map(({ measure }) => measure)).toContain('driveSprocket.wear');
+  });
+
   it('ask a reading again that contradicts the past, once, and count it alone', () => {
     const of = (wear: NonNullable<Written['driveSprocket']>['wear'], saw: Written['saw'] = SAME) =>
       judged({ saw, driveSprocket: { pitch: '325', wear } });
