@@ -1,4 +1,6 @@
-import type { LearnedFigure, LearnedForecasts, LearnedLife } from '../core/life';
+import type { DriftFactor } from '../core/bar';
+import type { NearMiss } from '../core/fit';
+import type { KeptMoney, LearnedFigure, LearnedForecasts, LearnedLife, Overrides, Pace } from '../core/life';
 import type { Limit } from '../core/limits';
 import type { Part } from '../core/reading';
 import type { Cause } from '../core/symptom';
@@ -26,6 +28,15 @@ export interface FiguresView {
   readonly parts: readonly { readonly part: Part; readonly saved: number; readonly renewed: number }[];
   /** What was found to bring about the complaints, the commonest first, and jobs whose complaint has such a cause. */
   readonly causes: readonly { readonly cause: Cause; readonly jobs: number }[];
+  /** How a wrong part would have been bought, the commonest first, and jobs that show it. */
+  readonly nearMisses: readonly { readonly miss: NearMiss; readonly jobs: number }[];
+  /** What was kept by working on parts in place of renewing them, by the figures in force. */
+  readonly kept: readonly KeptMoney[];
+  readonly overrides: Overrides;
+  /** How long each operation takes that was done by itself. */
+  readonly paces: readonly Pace[];
+  /** The factor on foreseen drift, of all test cuts there are. */
+  readonly drift: DriftFactor;
   readonly figures: readonly LearnedFigureView[];
   readonly lives: readonly LearnedLife[];
   readonly forecasts: readonly LearnedForecasts[];

@@ -2,6 +2,7 @@ import type { BackupView } from './backups';
 import type { RecordsView } from './records';
 import type { Step, Part, Waits } from '../core/reading';
 import type { VisitFacts } from '../core/life';
+import type { NearMiss } from '../core/fit';
 import type { LimitId, Limits } from '../core/limits';
 import type { PartSaid } from '../core/course';
 import type { SignedChoices } from '../core/refit';
@@ -49,7 +50,12 @@ export interface JobSummary {
   readonly visit: VisitFacts;
   /** What was found to bring about what the customer complains of. */
   readonly causes: readonly Cause[];
+  /** How a wrong part would have been bought by what is on the saw. */
+  readonly nearMisses: readonly NearMiss[];
 }
+
+/** What of it a list of jobs and a job's page show; the rest is for the pages that look over many jobs. */
+export type ShownSummary = Omit<JobSummary, 'visit' | 'causes' | 'nearMisses'>;
 
 export interface JobRow {
   readonly id: string;
@@ -59,7 +65,7 @@ export interface JobRow {
   readonly customer: string;
   readonly saw: string | null;
   readonly complaint: string;
-  readonly summary: Omit<JobSummary, 'why' | 'visit' | 'causes'>;
+  readonly summary: Omit<ShownSummary, 'why'>;
 }
 
 /** A visit that is due. */
@@ -120,7 +126,7 @@ export interface JobView {
   /** The moment whose rules these are, of a job that has gone and would be judged otherwise by those in force; else null. */
   readonly rulesAsOf: string | null;
   /** What is kept of the job for the Bench, made with these rules. */
-  readonly kept: Omit<JobSummary, 'visit' | 'causes'>;
+  readonly kept: ShownSummary;
   /** How the bar of this saw was turned, newest first. */
   readonly turnOvers: readonly TurnOverView[];
   readonly photos: readonly PhotoView[];

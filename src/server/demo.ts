@@ -39,6 +39,7 @@ import { calendarDay } from '../wording';
 import type { Context } from './context';
 import { DEMO_TAGGED } from '../data/demo/history';
 import { loadFurther } from './demo-further';
+import { demoReadings } from './demo-readings';
 import { changeGear } from './use-cases/gear/change';
 import { piecesOfSaws } from './use-cases/gear/pieces';
 import { rulesInForce, rulesMark } from './use-cases/shop';
@@ -78,7 +79,7 @@ async function loadJob(
   { tag, customerId, sawId, due, by: person, sheet }: DemoJob,
   rules: Rules,
 ): Promise<string> {
-  const written = { at: context.now().toISOString(), by: nameOf(person) };
+  const by = nameOf(person);
   const id = context.newId();
   const saw = [...DEMO_SAWS, ...DEMO_FURTHER_SAWS].find((each) => each.id === sawId);
   const about = saw ? { 'saw.label': saw.label, 'saw.mount': saw.mount, 'saw.maxRpm': String(saw.maxRpm) } : {};
@@ -91,15 +92,13 @@ async function loadJob(
     ...entriesFromSheet(sheet),
     ...slips,
   ];
+  const { began, readings } = demoReadings(context, entries, { jobId: id, seed: Number(tag.replace(/\D/g, '')), by });
   const promisedFor = calendarDay(addDays(context.now(), due), DEMO_SHOP.timeZone);
-  await addJob(tx, { id, tag, customerId, sawId, promisedFor, ...written });
-  await storeFirstReadings(
-    tx,
-    entries.map((entry) => ({ ...entry, id: context.newId(), jobId: id, supersedes: null, ...written })),
-  );
-  const by = entries.map((entry) => ({ ...entry, by: written.by }));
+  await addJob(tx, { id, tag, customerId, sawId, promisedFor, at: began, by });
+  await storeFirstReadings(tx, readings);
   const job = (await findJob(tx, id))!;
-  await keep(tx, job, await keptOf(tx, job, rules, by), summaryKey(rules));
+  const theirs = entries.map((entry) => ({ ...entry, by }));
+  await keep(tx, job, await keptOf(tx, job, rules, theirs), summaryKey(rules));
   return id;
 }
 

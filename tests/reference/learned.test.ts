@@ -130,7 +130,7 @@ describe('what the records of a shop teach', () => {
           went: new Date(at).toISOString(),
           facts: {
             ...{ brought: ['bar'], renewed: [], others: [], hoursPerWeek: 4, marks: { bar: { pitch: '325' } } },
-            ...{ worked: { bar: ['dress-rails'] }, edge: { came: null, went: null } },
+            ...{ worked: { bar: ['dress-rails'] }, edge: { came: null, went: null }, found: {} },
             came: { 'bar.depth': { value: depth, u: 0.05 } },
             went: { 'bar.depth': { value: depth - rate * 40 + normal(0.05), u: 0.05 } },
           },
@@ -179,7 +179,7 @@ describe('lives by the jobs of a shop', () => {
         ...{ jobId: `job-${i}`, tag: `L-${i}`, came: moment, went: moment },
         facts: {
           ...{ brought: ['chain'], renewed: ['chain'], others: [], hoursPerWeek: 4, marks: {} },
-          ...{ worked: {}, edge: { came: null, went: null }, came: {}, went: {} },
+          ...{ worked: {}, edge: { came: null, went: null }, found: {}, came: {}, went: {} },
         },
       };
     });

@@ -46,6 +46,32 @@ describe('what the records of the shop teach', () => {
     expect((await figuresView(context, '2020-01-01', '2020-01-02')).causes).toEqual([]);
   });
 
+  it('tells how long work took that was ticked off as it was done, beside what plans count with', async () => {
+    const { paces, figures } = await figuresView(context, '2020-01-01', '');
+    const deburring = paces.find(({ operation }) => operation === 'deburr')!;
+    // The demo's bench takes five minutes, give or take a fifth.
+    expect(deburring.middle).toBeGreaterThan(4);
+    expect(deburring.middle).toBeLessThan(6);
+    expect(figures.map(({ id }) => id)).toEqual(
+      expect.arrayContaining(['plan.minutes.cleaning', 'plan.minutes.operation']),
+    );
+  });
+
+  it('tells what was kept, what was overridden and what was nearly bought wrong', async () => {
+    const { kept, overrides, nearMisses, parts, jobs, drift } = await figuresView(context, '2020-01-01', '');
+    expect(kept.map(({ part, times }) => [part, times])).toEqual(
+      parts.filter(({ saved }) => saved > 0).map(({ part, saved }) => [part, saved]),
+    );
+    const [byVerdict] = overrides.stayed;
+    expect(byVerdict!.again).toBeGreaterThan(20);
+    expect(byVerdict!.again).toBeLessThan(byVerdict!.parts);
+    const caught = nearMisses.map((each) => each.jobs);
+    expect(caught).toEqual(caught.toSorted((one, other) => other - one));
+    expect(Math.max(...caught)).toBeLessThanOrEqual(jobs);
+    expect(nearMisses.map(({ miss }) => miss)).toContain('chain-gauge-is-bar-gauge');
+    expect(drift.cuts).toBeGreaterThanOrEqual(5);
+  });
+
   it('asked for without days, or with days that are none, is of the last year', async () => {
     const last = await figuresView(context, '', '');
     expect(await figuresView(context, 'yesterday', '2026-13-99')).toEqual(last);

@@ -2,3 +2,4 @@
 export * from './rules';
 export * from './context';
 export * from './as-planned';
+export * from './near-misses';

@@ -32,13 +32,18 @@ export const FIT_RULES = [
 export type FitRule = (typeof FIT_RULES)[number];
 
 /** Rules on the state of the parts: they follow from the verdicts and are no clash between parts. */
-export const STATE_RULES: readonly FitRule[] = [
+const STATE_RULES = [
   'sequence-is-counted',
   'nose-is-known',
   'sprocket-takes-new-chain',
   'parts-may-go-back-on',
   'saw-guards-are-whole',
-];
+] as const satisfies readonly FitRule[];
+/** Rules that parts break which do not go together. */
+export type ClashRule = Exclude<FitRule, (typeof STATE_RULES)[number]>;
+
+/** Whether a rule speaks of parts that do not go together, and not of the state of one. */
+export const isClash = (rule: FitRule): rule is ClashRule => !STATE_RULES.some((of) => of === rule);
 
 /** Guards of the saw that a chain coming off is caught by. */
 export type Guard = keyof FitContext['guards'];

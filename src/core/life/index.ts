@@ -13,3 +13,6 @@ export * from './said';
 export * from './pooling';
 export * from './lifetimes';
 export * from './learned';
+export * from './pace';
+export * from './overrides';
+export * from './kept-money';

@@ -18,6 +18,7 @@ const NOTHING: VisitFacts = {
   edge: { came: null, went: null },
   came: {},
   went: {},
+  found: {},
 };
 
 const MS_PER_DAY = 24 * 3600 * 1000;

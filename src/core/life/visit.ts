@@ -1,8 +1,8 @@
-import { doneOn, judgedParts, type Check } from '../judge';
+import { doneOn, judgedParts, type Check, type Verdict } from '../judge';
 import type { Identity } from '../identify';
 import { isSame } from '../past';
 import { PARTS, type Part } from '../reading';
-import type { BenchSheet, Operation } from '../sheet';
+import type { Action, BenchSheet, Operation } from '../sheet';
 import type { SignedChoices } from '../refit';
 import type { Marks } from './marks';
 import { wornBy, type Worn } from './wear';
@@ -25,15 +25,23 @@ export interface VisitFacts {
   readonly came: Worn;
   /** What was measured again after work. */
   readonly went: Worn;
+  /** What was found of each part that was brought: as it came, and as it stands after whatever was done. */
+  readonly found: Readonly<Partial<Record<Part, { readonly came: Action; readonly went: Action }>>>;
+}
+
+/** Parts as they were judged. */
+interface JudgedParts {
+  readonly checks: readonly Check[];
+  readonly verdicts: Readonly<Record<Part, Pick<Verdict, 'action'>>>;
 }
 
 /** A job, as what it says of its parts is made of it. */
 export interface VisitedJob {
   readonly sheet: BenchSheet;
   readonly identity: Identity;
-  /** Checks of the parts as they came, and as they stand. */
-  readonly before: readonly Check[];
-  readonly now: readonly Check[];
+  /** The parts judged as they came, and as they stand. */
+  readonly before: JudgedParts;
+  readonly now: JudgedParts;
   /** What was done with each part, of a job that has gone; null of one that has not. */
   readonly gone: SignedChoices | null;
 }
@@ -71,22 +79,26 @@ const renewedBy = (gone: SignedChoices | null): readonly Part[] =>
 /** What a job says of the parts that came with it. */
 export function visitFacts(job: VisitedJob): VisitFacts {
   const { sheet } = job;
-  const [came, standing] = [wornBy(job.before), wornBy(job.now)];
+  const [came, standing] = [wornBy(job.before.checks), wornBy(job.now.checks)];
+  const brought = judgedParts(sheet);
   const isAgain = (id: keyof Worn) => standing[id]?.value !== came[id]?.value;
   const renewed = renewedBy(job.gone);
   return {
-    brought: judgedParts(sheet),
+    brought,
     renewed,
     others: othersOf(sheet),
     hoursPerWeek: sheet.job?.hoursPerWeek ?? null,
     marks: marksOf(job),
     worked: Object.fromEntries(
-      judgedParts(sheet)
+      brought
         .map((part) => [part, doneOn(part, sheet)] as const)
         .filter(([part, done]) => done.length > 0 && !renewed.includes(part)),
     ),
     edge: { came: sheet.bar?.edgeDown ?? null, went: sheet.bar?.edgeDownNow ?? null },
     came,
     went: Object.fromEntries(Object.entries(standing).filter(([id]) => isAgain(id as keyof Worn))),
+    found: Object.fromEntries(
+      brought.map((part) => [part, { came: job.before.verdicts[part].action, went: job.now.verdicts[part].action }]),
+    ),
   };
 }

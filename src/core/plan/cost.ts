@@ -1,7 +1,7 @@
 import { EDGES } from '../declared';
 import type { Limits } from '../limits';
 import type { Part } from '../reading';
-import { CLEANING } from '../sheet';
+import { CLEANING, type Operation } from '../sheet';
 import type { StockPart } from '../stock';
 import type { Choices, Judged } from './choices';
 import type { Life } from './lives';
@@ -79,28 +79,40 @@ export const labour = (minutes: number, limits: Limits): number =>
  */
 const USUAL_PASSES = 8;
 
+const usualDressing = (limits: Limits): number =>
+  limits['bar.dress.minutes-setup'].value + USUAL_PASSES * limits['bar.dress.minutes-per-pass'].value;
+
 /** Minutes of dressing: edge by edge as the dressing plan has them, else the usual. */
 function dressingMinutes({ bar }: Judged, limits: Limits): number {
   const planned = EDGES.reduce((sum, edge) => {
     const { dressing } = bar.standing[edge];
     return sum + (dressing?.advised ? dressing.effort.minutes : 0);
   }, 0);
-  if (planned > 0) return planned;
-  return limits['bar.dress.minutes-setup'].value + USUAL_PASSES * limits['bar.dress.minutes-per-pass'].value;
+  return planned > 0 ? planned : usualDressing(limits);
 }
 
-/** Minutes of work on a part that stays: cleaning and what its verdict names. */
-export function workMinutes(part: Part, judged: Judged, limits: Limits): number {
-  const { operations } = judged.verdicts[part];
+/**
+ * Minutes of some work on a part.
+ * @param dressing minutes of dressing, where it is among the work
+ */
+function minutesOf(operations: readonly Operation[], dressing: number, limits: Limits): number {
   const cleaned = operations.filter((operation) => CLEANING.includes(operation)).length;
   const dressed = operations.includes('dress-rails') ? 1 : 0;
   const worked = operations.length - cleaned - dressed;
   return (
     cleaned * limits['plan.minutes.cleaning'].value +
     worked * limits['plan.minutes.operation'].value +
-    (dressed > 0 ? dressingMinutes(judged, limits) : 0)
+    dressed * dressing
   );
 }
+
+/** Minutes of work on a part that stays: cleaning and what its verdict names. */
+export const workMinutes = (part: Part, judged: Judged, limits: Limits): number =>
+  minutesOf(judged.verdicts[part].operations, dressingMinutes(judged, limits), limits);
+
+/** What work on a part costs that was done, by the usual minutes and what it uses up, smallest units. */
+export const costOfWork = (operations: readonly Operation[], limits: Limits): number =>
+  labour(minutesOf(operations, usualDressing(limits), limits), limits) + limits['plan.consumables'].value;
 
 /** What is done today: minutes of fitting and of work, and parts that are worked on. */
 export function workOf(judged: Judged, choices: Choices, limits: Limits): { minutes: number; worked: number } {

@@ -13,3 +13,4 @@ export * from './scatter';
 export * from './typed-reading';
 export * from './normal';
 export * from './conformity';
+export * from './middle';

@@ -4,3 +4,4 @@ export * from './sheets';
 export * from './stock';
 export * from './studies';
 export * from './further';
+export * from './pace';

@@ -21,3 +21,4 @@ export * from './gear';
 export * from './records';
 export * from './gear-changes';
 export * from './saw-models';
+export * from './work-log';

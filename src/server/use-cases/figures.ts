@@ -1,8 +1,26 @@
 import { subYears } from 'date-fns';
-import { learnedOf, type LearnedFigure, type Piece } from '../../core/life';
+import { driftFactor } from '../../core/bar';
+import {
+  isSaved,
+  keptMoney,
+  learnedOf,
+  overridesOf,
+  pacesOf,
+  spellsOf,
+  type LearnedFigure,
+  type Piece,
+} from '../../core/life';
 import type { Limits } from '../../core/limits';
 import { PARTS } from '../../core/reading';
-import { countBetween, goneOf, jobsBetween, type Between, type JobRecord } from '../../data/repositories';
+import {
+  countBetween,
+  goneOf,
+  jobsBetween,
+  testCutSums,
+  workLog,
+  type Between,
+  type JobRecord,
+} from '../../data/repositories';
 import type { FiguresView, JobSummary, LearnedFigureView } from '../../contract';
 import { calendarDay } from '../../wording';
 import type { Context } from '../context';
@@ -76,18 +94,30 @@ const withWhatIsInForce = (figure: LearnedFigure, limits: Limits): LearnedFigure
 function partsOf(gone: readonly JobSummary[]): FiguresView['parts'] {
   return PARTS.map((part) => ({
     part,
-    saved: gone.filter(({ visit }) => visit.worked[part] !== undefined && !visit.renewed.includes(part)).length,
+    saved: gone.filter(({ visit }) => isSaved(visit, part)).length,
     renewed: gone.filter(({ visit }) => visit.renewed.includes(part)).length,
   }));
 }
 
-/** What was found to bring about the complaints, the commonest first. */
-function causesOf(made: Iterable<JobSummary>): FiguresView['causes'] {
-  const jobs = new Map<FiguresView['causes'][number]['cause'], number>();
-  for (const { causes } of made) for (const cause of causes) jobs.set(cause, (jobs.get(cause) ?? 0) + 1);
+/** What jobs have in common, the commonest first, and in how many each is found. */
+function commonest<T extends string>(
+  lists: Iterable<readonly T[]>,
+): readonly { readonly it: T; readonly jobs: number }[] {
+  const jobs = new Map<T, number>();
+  for (const list of lists) for (const it of list) jobs.set(it, (jobs.get(it) ?? 0) + 1);
   return [...jobs]
-    .map(([cause, count]) => ({ cause, jobs: count }))
-    .toSorted((one, other) => other.jobs - one.jobs || one.cause.localeCompare(other.cause));
+    .map(([it, count]) => ({ it, jobs: count }))
+    .toSorted((one, other) => other.jobs - one.jobs || one.it.localeCompare(other.it));
+}
+
+/** How long work took on some jobs; the figures among it stand with the others that are learned. */
+async function pacesOfJobs(context: Context, jobs: readonly JobRecord[]) {
+  const log = await workLog(
+    context.store.db,
+    jobs.map(({ id }) => id),
+  );
+  const { each, figures } = pacesOf(spellsOf(log));
+  return { each, figures: figures.map(({ middle, ...figure }): LearnedFigure => ({ ...figure, value: middle })) };
 }
 
 /** How long jobs were in the shop that went. */
@@ -121,6 +151,9 @@ export async function figuresView(context: Context, from: string, until: string)
   const gone = jobs.filter(({ state }) => state === 'handed-over');
   const { pieces, isCut } = await piecesOfJobs(context, jobs, rules);
   const { figures, ...learned } = learnedOf(pieces, rules.limits);
+  const paces = await pacesOfJobs(context, jobs);
+  const went = gone.map(({ id }) => made.get(id)!);
+  const asked = new Set(jobs.map(({ id }) => id));
   return {
     ...days,
     jobs: [...states.values()].reduce((sum, each) => sum + each, 0),
@@ -131,9 +164,20 @@ export async function figuresView(context: Context, from: string, until: string)
       handedOver: states.get('handed-over') ?? 0,
     },
     days: await daysInShop(context, gone),
-    parts: partsOf(gone.map(({ id }) => made.get(id)!)),
-    causes: causesOf(made.values()),
-    figures: figures.map((each) => withWhatIsInForce(each, rules.limits)),
+    parts: partsOf(went),
+    causes: commonest([...made.values()].map(({ causes }) => causes)).map(({ it: cause, jobs }) => ({ cause, jobs })),
+    nearMisses: commonest([...made.values()].map((each) => each.nearMisses)).map(({ it: miss, jobs }) => ({
+      miss,
+      jobs,
+    })),
+    kept: keptMoney(
+      went.map(({ visit }) => visit),
+      rules.limits,
+    ),
+    overrides: overridesOf(pieces, ({ jobId }) => asked.has(jobId)),
+    paces: paces.each,
+    drift: driftFactor(await testCutSums(db, '')),
+    figures: [...figures, ...paces.figures].map((each) => withWhatIsInForce(each, rules.limits)),
     ...learned,
   };
 }

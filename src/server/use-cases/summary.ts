@@ -1,5 +1,6 @@
 import type { Appraisal, Rules } from '../../core/assess';
 import { partStories } from '../../core/course';
+import { nearMisses } from '../../core/fit';
 import { asItCame } from '../../core/handover';
 import { brought, judgedParts, type Verdict } from '../../core/judge';
 import { visitFacts } from '../../core/life';
@@ -9,7 +10,7 @@ import { PARTS } from '../../core/reading';
 import { readingAt, sheetFromEntries, type BenchSheet, type EntryBy } from '../../core/sheet';
 import { currentReadings, findJob, setJobText, setSummary, setTestCut, type JobRecord } from '../../data/repositories';
 import type { Transaction } from '../../data/store';
-import type { InEachUnit, JobSummary } from '../../contract';
+import type { InEachUnit, JobSummary, ShownSummary } from '../../contract';
 import { nextSentence, replacedPart, stepName, verdictReason } from '../../wording';
 import { courseOf, type StoredCourse } from './course';
 import { jobRules } from './job-rules';
@@ -17,7 +18,7 @@ import { appraised } from './kept-appraisals';
 import * as texts from '#language/server';
 
 /** Raised whenever a change of the programme makes stored summaries out of date. */
-const SUMMARY_VERSION = 13;
+const SUMMARY_VERSION = 14;
 
 /** Names what a summary was made with: it is made again when the limits, the codes or the programme change. */
 export function summaryKey({ limits, codes, schools, studies }: Rules): string {
@@ -52,6 +53,7 @@ export function summarise(entries: readonly EntryBy[], rules: Rules, course: Sto
       ...summaryOf(sheet, appraisal, course),
       visit: visitOf(sheet, appraisal, rules, course),
       causes: causesFound(appraisal),
+      nearMisses: nearMisses(appraisal),
     },
     cut: cut && cut.predicted !== null ? { predicted: cut.predicted, measured: cut.measured } : null,
     words: wordsOf(entries, appraisal, course),
@@ -61,12 +63,13 @@ export function summarise(entries: readonly EntryBy[], rules: Rules, course: Sto
 /** What is said of its parts to the jobs that follow it: as they came, and as they went once it has gone. */
 function visitOf(
   sheet: BenchSheet,
-  { identity, checks }: Appraisal,
+  appraisal: Appraisal,
   rules: Rules,
   { handedOver, choices }: StoredCourse,
 ): JobSummary['visit'] {
-  const { checks: before } = appraised(asItCame(sheet), rules, null);
-  return visitFacts({ sheet, identity, before, now: checks, gone: handedOver ? choices : null });
+  const before = appraised(asItCame(sheet), rules, null);
+  const { identity } = appraisal;
+  return visitFacts({ sheet, identity, before, now: appraisal, gone: handedOver ? choices : null });
 }
 
 /** What was found to bring about what the customer complains of: of each symptom the cause that leads. */
@@ -81,7 +84,7 @@ function summaryOf(
   sheet: BenchSheet,
   appraisal: Appraisal,
   course: StoredCourse,
-): Omit<JobSummary, 'visit' | 'causes'> {
+): ShownSummary {
   const step = nextStep(stepStates(sheet, appraisal, course));
   const { signedOff: signed, lacksParts } = course;
   return {

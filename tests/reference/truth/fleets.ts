@@ -96,9 +96,8 @@ function visitOf(
   const read = readSheet({ format: 'serrata-bench-sheet', version: 1, ...parts });
   if (!read.ok) throw new Error('A sheet of the simulation is not read.');
   const sheet = { ...read.value, job: { ...read.value.job, hoursPerWeek } };
-  const { identity, checks } = appraisal;
   const came = new Date(at).toISOString();
-  const facts = visitFacts({ sheet, identity, before: checks, now: checks, gone });
+  const facts = visitFacts({ sheet, identity: appraisal.identity, before: appraisal, now: appraisal, gone });
   return { jobId: `j${i}`, tag: `T${i}`, came, went: came, facts };
 }
 

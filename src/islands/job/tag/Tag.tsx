@@ -3,7 +3,7 @@ import { Unlink } from 'lucide-react';
 import type { Appraisal } from '../../../core/assess';
 import type { Part, Step } from '../../../core/reading';
 import { partOfCause } from '../../../core/symptom';
-import { STATE_RULES } from '../../../core/fit';
+import { isClash } from '../../../core/fit';
 import type { Measuring } from '../step-props';
 import { fitReason, nextName, shopMoment } from '../../../wording';
 import { useFrame } from '../../frame/frame-context';
@@ -90,7 +90,7 @@ export function Tag({ step, part, ...ways }: TagProps) {
 /** Rules of the set that are broken: said before any verdict, because a sound part on the wrong set is no use. */
 function Clashes() {
   const { appraisal } = useJob();
-  const broken = appraisal.fitPlanned.filter(({ rule, holds }) => holds === false && !STATE_RULES.includes(rule));
+  const broken = appraisal.fitPlanned.filter(({ rule, holds }) => holds === false && isClash(rule));
   if (broken.length === 0) return null;
   return (
     <section aria-label={texts.doesNotBelongTogether} className="border-b border-line bg-oxide-pale px-4 py-2.5">

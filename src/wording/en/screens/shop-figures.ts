@@ -1,3 +1,5 @@
+import type { NearMiss } from '../../../core/fit';
+import type { Stay } from '../../../core/life';
 import { plural } from '../plural';
 
 export const from = 'Taken in from';
@@ -55,3 +57,63 @@ export const savedAndRenewed = (saved: number, renewed: number): string =>
 export const causesFound = 'Found behind complaints:';
 export const causeOften = (cause: string, jobs: number): string =>
   `${cause} (${plural(jobs, { one: '# job', other: '# jobs' })})`;
+
+export const nearMissesCaught = 'Wrong parts nearly bought, and caught:';
+export const nearMissOften = (miss: string, jobs: number): string =>
+  `${miss} (${plural(jobs, { one: '# job', other: '# jobs' })})`;
+export const nearMissName: Record<NearMiss, string> = {
+  'chain-pitch-is-sprocket-pitch': 'chain and drive sprocket of different pitch',
+  'chain-pitch-is-bar-pitch': 'chain and bar of different pitch',
+  'chain-pitch-is-nose-pitch': 'chain and nose of different pitch',
+  'chain-gauge-is-bar-gauge': 'chain and groove of different gauge',
+  'chain-links-are-bar-links': 'chain and bar for different counts of links',
+  'family-and-gauge-meet': 'a pitch with a gauge that it is hardly made in',
+  'bar-mount-is-saw-mount': 'a bar with another mount than the saw’s',
+  'oil-hole-is-saw-oil-hole': 'a bar whose oil hole is not where the saw’s is',
+  'kickback-not-stepped-up': 'a chain that kicks harder than suits its operator',
+  'sprocket-is-saws': 'a drive sprocket of another kind than the saw’s',
+  'mark-says-otherwise': 'a mark that names another number than was settled',
+  'mouth-passes-for-wider': 'a worn groove mouth that passes for a wider gauge',
+};
+
+// Kept
+export const moneyKept = 'Money kept by working on parts';
+export const nothingWorkedOn = 'No part was worked on and kept in this time.';
+export const keptBy = (times: number, money: string): string =>
+  `${plural(times, { one: '# part', other: '# parts' })} worked on and kept: ${money}.`;
+export const keptInAll = (money: string): string => `${money} in all.`;
+export const keptHow =
+  'A new part and its fitting less the work, by the prices, minutes and rates in force. Cleaning alone is not counted.';
+
+// Overrides
+export const whereOverridden = 'Where verdicts were overridden';
+export const noneWent = 'No part went in this time.';
+export const stayName: Record<Stay, string> = {
+  'by-verdict': 'Stayed by their verdict',
+  undecided: 'Stayed undecided',
+  against: 'Stayed though condemned',
+};
+export const stayedAndAgain = (parts: number, again: number, condemned: number): string =>
+  again === 0
+    ? `${plural(parts, { one: '# part', other: '# parts' })}; none came again yet.`
+    : `${plural(parts, { one: '# part', other: '# parts' })}; of ${again} that came again ${plural(condemned, { one: 'one was', other: condemned === 0 ? 'none was' : '# were' })} condemned then.`;
+export const wentNew = 'Put on new';
+export const renewedOf = (condemned: number, notCondemned: number): string =>
+  `${plural(condemned, { one: '# part', other: '# parts' })} that ${condemned === 1 ? 'was' : 'were'} condemned, ${notCondemned} that ${notCondemned === 1 ? 'was' : 'were'} not. How those would have done nobody knows.`;
+export const ofThePieces = 'Of the saws that were looked at; what came of a part is looked for in all later jobs.';
+
+// Paces
+export const howLongWorkTakes = 'How long work takes';
+export const tooFewTimes = 'No operation was ticked off by itself four times yet.';
+export const minutesFor = (middle: string, from: string, until: string): string =>
+  `${middle} min, known to ${from} to ${until}.`;
+export const timesDone = (count: number): string => `${count} times.`;
+export const howMinutesAreTold =
+  'From what the same person wrote last on the job to the tick. Less than half a minute was written down afterwards, more than an hour and a half held something else too: neither counts. Nor does work of somebody who wrote on another job between.';
+
+// Drift
+export const driftFactor = 'Drift of test cuts';
+export const driftByCuts = (factor: string, low: string, high: string, cuts: number): string =>
+  `${factor} times the plain model (${low} to ${high}, 95 %), by all ${cuts} test cuts there are. It counts by itself.`;
+export const driftNotYet = (cuts: number, needed: number): string =>
+  `${plural(cuts, { one: '# test cut is', other: '# test cuts are' })} logged; from ${needed} on they tell a factor. The plain model is in force.`;

@@ -1,0 +1,37 @@
+import { flatMap } from '../flat-map';
+import type { Limits } from '../limits';
+import { costOfWork, renewalCost } from '../plan';
+import { PARTS, type Part } from '../reading';
+import { CLEANING, SERVICE, type Operation } from '../sheet';
+import type { VisitFacts } from './visit';
+
+/** What working on parts kept in customers' pockets: a new part and its fitting, less the work. */
+export interface KeptMoney {
+  readonly part: Part;
+  /** How often such a part was worked on and stayed. */
+  readonly times: number;
+  /** Smallest units of the currency; below 0 where the work was dearer than a new part. */
+  readonly cents: number;
+}
+
+/** Whether work makes a part good again: what cleans, and what is done at every service, does not. */
+const isRework = (operation: Operation): boolean => !CLEANING.includes(operation) && !SERVICE.includes(operation);
+
+/** Whether a part was worked on and stayed. */
+export const isSaved = ({ worked, renewed }: VisitFacts, part: Part): boolean =>
+  !renewed.includes(part) && (worked[part]?.some(isRework) ?? false);
+
+/**
+ * What was kept by working on parts in place of renewing them, by the figures in force: what a new one costs and its
+ * fitting, less the minutes of the work and what it uses up.
+ * @param visits of jobs that went
+ */
+export const keptMoney = (visits: readonly VisitFacts[], limits: Limits): readonly KeptMoney[] =>
+  flatMap(PARTS, (part) => {
+    const saved = visits.filter((visit) => isSaved(visit, part));
+    const cents = saved.reduce(
+      (sum, { worked }) => sum + renewalCost(part, null, limits) - costOfWork(worked[part]!, limits),
+      0,
+    );
+    return saved.length === 0 ? [] : [{ part, times: saved.length, cents }];
+  });
