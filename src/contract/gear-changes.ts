@@ -24,6 +24,9 @@ export type CustomerFactsView = z.infer<typeof customerFactsSchema>;
 
 const id = z.string().min(1).max(200);
 
+/** Chains that go in turn: two or three by custom, and one more. */
+const MOST_IN_TURN = 4;
+
 /** Something that is said of customers, saws and pieces beyond the jobs. */
 export const gearActSchema = z.discriminatedUnion('say', [
   z.strictObject({ say: z.literal('customer-entered'), facts: customerFactsSchema }),
@@ -50,6 +53,14 @@ export const gearActSchema = z.discriminatedUnion('say', [
   }),
   /** Whether a job found the piece of the job before. */
   z.strictObject({ say: z.literal('piece-told'), jobId: id, part: z.enum(PARTS), isSame: z.boolean() }),
+  /** Chains that go in turn on a saw; none: the one that is on it goes alone. */
+  z.strictObject({
+    say: z.literal('chains-in-turn'),
+    sawId: id,
+    pieces: z.array(id).max(MOST_IN_TURN, `At most ${MOST_IN_TURN} chains go in turn: choose fewer.`),
+  }),
+  /** Which of the chains that go in turn a job found. */
+  z.strictObject({ say: z.literal('chain-told'), jobId: id, piece: id }),
   z.strictObject({ say: z.literal('undone'), change: id }),
 ]);
 export type GearAct = z.infer<typeof gearActSchema>;

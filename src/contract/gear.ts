@@ -49,6 +49,11 @@ export interface PieceLine {
   readonly from: SawName | null;
   readonly ended: Ending | null;
   readonly to: SawName | null;
+  /** Whether it goes in turn with the chain that is on the saw, and how many go in turn, it among them. */
+  readonly rests: boolean;
+  readonly turns: number;
+  /** Of a drive sprocket: chains that ran while it was on, as far as the records go; of anything else null. */
+  readonly chains: number | null;
   /** How many jobs it came with. */
   readonly looks: number;
   readonly hours: { readonly value: number; readonly u: number };
@@ -67,6 +72,8 @@ export interface GearVisit {
   readonly complaint: string;
   readonly worked: readonly { readonly part: Part; readonly operations: readonly Operation[] }[];
   readonly renewed: readonly Part[];
+  /** The chain that it came with, by its piece; null where it came with none. */
+  readonly chain: string | null;
 }
 
 /** The numbers of a saw's set, with the chains of the list that answer them. */
@@ -91,6 +98,8 @@ export interface SawGear {
   readonly numbers: NumbersView;
   /** What is on it now. */
   readonly set: readonly PieceLine[];
+  /** Chains that go in turn with the one that is on it. */
+  readonly resting: readonly PieceLine[];
   readonly visits: number;
   readonly last: Pick<GearVisit, 'jobId' | 'tag' | 'state' | 'came'> | null;
 }

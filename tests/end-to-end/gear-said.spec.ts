@@ -155,6 +155,44 @@ test('which piece it was is said where it is doubted, on a phone, too', async ({
   await expect(was).toHaveCount(3);
 });
 
+test('chains that go in turn are said to, which came is said at its job, and all of it undone', async ({ page }) => {
+  await visit(page, SAW);
+  const form = await open(page, 'Chains that go in turn');
+  const boxes = form.getByRole('checkbox');
+  await expect(boxes).toHaveCount(3);
+  await axeFindsNothing(page, 'chains that go in turn');
+  await boxes.nth(0).check();
+  await boxes.nth(1).check();
+  await form.getByRole('button', { name: 'Save' }).click();
+  const set = page.getByRole('region', { name: 'On it now' });
+  await expect(set.getByRole('heading', { name: 'In turn with it' })).toBeVisible();
+  await expect(set.getByText(/one of 2 that go in turn/)).toHaveCount(2);
+  await axeFindsNothing(page, 'a saw whose chains go in turn');
+  const job = page.getByRole('region', { name: 'Jobs' }).getByRole('listitem').first();
+  const came = await job.getByText(/^Came with/).textContent();
+  await job.getByRole('button', { name: /^Which chain came with/ }).click();
+  const which = page.getByRole('dialog', { name: /^Which chain came with/ });
+  const select = which.getByLabel('The chain that it came with');
+  const now = await select.inputValue();
+  const other = await select
+    .getByRole('option')
+    .evaluateAll(
+      (options, chosen) =>
+        options.map((option) => (option as HTMLOptionElement).value).find((value) => value !== chosen)!,
+      now,
+    );
+  await select.selectOption(other);
+  await which.getByRole('button', { name: 'Save' }).click();
+  await expect(job.getByText(/^Came with/)).not.toHaveText(came!);
+  const said = page.getByRole('region', { name: 'Said of it' });
+  for (const text of [/^Undo: The chain of L-0/, /^Undo: 2 chains go in turn/]) {
+    await said.getByRole('button', { name: text }).click();
+    await expect(said.getByRole('button', { name: text })).toHaveCount(0);
+    await ready(page);
+  }
+  await expect(page.getByRole('heading', { name: 'In turn with it' })).toHaveCount(0);
+});
+
 test('a list of saws is taken in with its columns matched, told first, and undone as one', async ({ page }) => {
   await visit(page, '/gear');
   const form = await open(page, 'Take in a list of saws');

@@ -333,6 +333,54 @@ describe('a list of saws', () => {
   });
 });
 
+describe('chains that go in turn', () => {
+  const chainsOf = async () => {
+    const { set, resting, past } = await sawGearView(context, OLD_SAW);
+    return [...set, ...resting, ...past].filter(({ part }) => part === 'chain');
+  };
+  const cameWith = async () => (await sawGearView(context, OLD_SAW)).jobs.map(({ chain }) => chain);
+
+  it('stand beside the one on the saw, with who said so, and go again once that is undone', async () => {
+    const before = await chainsOf();
+    const [on, ...gone] = before;
+    expect(gone).toHaveLength(2);
+    const id = crypto.randomUUID();
+    await say({ say: 'chains-in-turn', sawId: OLD_SAW, pieces: [on!.id, gone[0]!.id] }, id);
+    const view = await sawGearView(context, OLD_SAW);
+    expect([...view.set, ...view.resting].filter(({ turns }) => turns === 2).map(({ id: piece }) => piece)).toEqual(
+      expect.arrayContaining([on!.id, gone[0]!.id]),
+    );
+    expect(view.said[0]).toMatchObject({ what: 'chains-in-turn', by });
+    // The next job does not know before which of them it comes with.
+    await undo(id);
+    expect(await chainsOf()).toEqual(before);
+  });
+
+  it('came with a job as somebody says, and nothing of it is lost', async () => {
+    const [on, other] = await chainsOf();
+    await say({ say: 'chains-in-turn', sawId: OLD_SAW, pieces: [on!.id, other!.id] });
+    const { jobs } = await sawGearView(context, OLD_SAW);
+    const newest = jobs[0]!;
+    const told = newest.chain === on!.id ? other!.id : on!.id;
+    await say({ say: 'chain-told', jobId: newest.jobId, piece: told });
+    const after = await cameWith();
+    expect(after[0]).toBe(told);
+    expect(after.slice(1)).toEqual(jobs.slice(1).map(({ chain }) => chain));
+  });
+
+  it('are refused where one is none of the saw’s chains, and more than a few', async () => {
+    const [on] = await chainsOf();
+    const bar = (await onNow(OLD_SAW, 'bar'))!;
+    await expect(say({ say: 'chains-in-turn', sawId: OLD_SAW, pieces: [on!.id, bar.id] })).rejects.toMatchObject({
+      status: 409,
+    });
+    const { jobs } = await sawGearView(context, OLD_SAW);
+    await expect(say({ say: 'chain-told', jobId: jobs[0]!.jobId, piece: on!.id })).rejects.toMatchObject({
+      status: 409,
+    });
+  });
+});
+
 it('what was said is never changed and never goes', async () => {
   const saw = await entered();
   for (const wish of [sql`UPDATE gear_change SET by = 'x'`, sql`DELETE FROM gear_change`])

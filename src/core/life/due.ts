@@ -1,7 +1,7 @@
 import { flatMap } from '../flat-map';
 import type { Limits } from '../limits';
 import type { Schools } from '../schools';
-import type { Piece } from './pieces';
+import type { Piece } from './piece';
 
 /** What custom says of a piece, whatever it measures. */
 export type Custom =
@@ -12,8 +12,8 @@ export type Custom =
 
 const isOn = ({ ended }: Piece): boolean => ended === null;
 
-/** Chains that ran while a piece was on the saw. */
-const chainsDuring = (piece: Piece, pieces: readonly Piece[]): readonly Piece[] =>
+/** Chains that ran while a drive sprocket was on the saw, those among them that go in turn. */
+export const chainsDuring = (piece: Piece, pieces: readonly Piece[]): readonly Piece[] =>
   pieces.filter(({ part, ended }) => part === 'chain' && (ended === null || ended.at > piece.began.at));
 
 /** When a bar was turned over last, as far as somebody noted both edges; null where nobody did. */
@@ -26,7 +26,10 @@ function turnedAt({ seen }: Piece): string | null {
 }
 
 function ofSprocket(piece: Piece, pieces: readonly Piece[], limits: Limits): Custom | null {
-  const [chains, limit] = [chainsDuring(piece, pieces).length, limits['sprocket.chains'].value];
+  const its = chainsDuring(piece, pieces);
+  // Chains that go in turn are worn together, so the sprocket carries all of them.
+  const limit = Math.max(limits['sprocket.chains'].value, ...its.map(({ turns }) => turns));
+  const chains = its.length;
   return chains > limit ? { code: 'chains', chains, limit } : null;
 }
 

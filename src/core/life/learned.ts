@@ -5,7 +5,7 @@ import type { Operation } from '../sheet';
 import { lifeOf, ownRate, weeksBetween, type PieceLife } from './life';
 import { lifetimes, type Lasted, type Lifetimes } from './lifetimes';
 import { pooled, type Known, type Pooled } from './pooling';
-import { namedBy, type Piece, type Seen } from './pieces';
+import { namedBy, type Piece, type Seen } from './piece';
 import { WEAR_IDS, WEARS, type WearId } from './wear';
 
 /** A figure of the shop, as its own records have it. */

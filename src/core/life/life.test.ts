@@ -5,7 +5,8 @@ import { PARTS, type Part } from '../reading';
 import { DEFAULT_SCHOOLS } from '../schools';
 import { customsOf } from './due';
 import { firstReached, lifeOf } from './life';
-import { lookKey, namedBy, NOTHING_SAID, piecesOf, type Move, type Piece, type Visit } from './pieces';
+import { lookKey, namedBy, NOTHING_SAID, type Move, type Piece, type Visit } from './piece';
+import { piecesOf } from './pieces';
 import type { VisitFacts } from './visit';
 
 const NOTHING: VisitFacts = {

@@ -3,7 +3,8 @@ import type { Limits } from '../limits';
 import { backtest, type Backtest } from './backtest';
 import { byDay, reachOf, type Reach, type Use } from './forecast';
 import { goingOnFrom, wearLine, type Look, type Rate, type WearLine } from './line';
-import { marksOfPiece, type Piece, type Seen, type Visit } from './pieces';
+import { marksOfPiece } from './is-other';
+import type { Piece, Seen, Visit } from './piece';
 import { usualRate, WEARS, wearsOf, type WearId, type WornValue } from './wear';
 
 /** One point of a life: a value at a moment, and the running hours of the piece by then. */
@@ -38,6 +39,7 @@ export interface PieceLife {
   readonly piece: Piece;
   /** Running hours from the day it was known until its last look. */
   readonly hours: { readonly value: number; readonly u: number };
+  /** How much it runs: as its saw, or its share of that where pieces go in turn. */
   readonly use: Use;
   /** Whether somebody told how much the saw runs; else it is thought to run as saws do. */
   readonly isTold: boolean;
@@ -60,13 +62,20 @@ function useOf(told: number | null, limits: Limits): Use {
 const useBetween = (before: Visit | null, after: Visit, limits: Limits): Use =>
   useOf(after.facts.hoursPerWeek ?? before?.facts.hoursPerWeek ?? null, limits);
 
+/** What a piece runs of what its saw does: pieces that go in turn share its hours. */
+const shared = ({ hoursPerWeek, u }: Use, { turns }: Piece): Use => ({
+  hoursPerWeek: hoursPerWeek / turns,
+  u: u / turns,
+});
+
 /** Running hours of the piece before each look. */
-function gapsOf({ since, seen }: Piece, limits: Limits): readonly { readonly hours: number; readonly u: number }[] {
+function gapsOf(piece: Piece, limits: Limits): readonly { readonly hours: number; readonly u: number }[] {
+  const { since, seen } = piece;
   return seen.map(({ visit }, i) => {
     const before = seen[i - 1]?.visit ?? null;
     // The saw stood in the shop until it went.
     const from = before ? (before.went ?? before.came) : since;
-    const { hoursPerWeek, u } = useBetween(before, visit, limits);
+    const { hoursPerWeek, u } = shared(useBetween(before, visit, limits), piece);
     const weeks = weeksBetween(from, visit.came);
     return { hours: weeks * hoursPerWeek, u: weeks * u };
   });
@@ -131,7 +140,7 @@ function wearLife(wear: WearId, piece: Piece, use: Use, limits: Limits): WearLif
  */
 export function lifeOf(piece: Piece, limits: Limits): PieceLife {
   const told = piece.seen.findLast(({ visit }) => visit.facts.hoursPerWeek !== null)?.visit.facts.hoursPerWeek ?? null;
-  const use = useOf(told, limits);
+  const use = shared(useOf(told, limits), piece);
   const gaps = gapsOf(piece, limits);
   return {
     piece,

@@ -4,7 +4,8 @@ import type { Part } from '../reading';
 import type { Action } from '../sheet';
 import { isSaved, keptMoney } from './kept-money';
 import { overridesOf } from './overrides';
-import { NOTHING_SAID, piecesOf, type Visit } from './pieces';
+import { NOTHING_SAID, type Visit } from './piece';
+import { piecesOf } from './pieces';
 import type { VisitFacts } from './visit';
 
 const NOTHING: VisitFacts = {

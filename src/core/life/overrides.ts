@@ -1,6 +1,6 @@
 import type { Part } from '../reading';
 import type { Action } from '../sheet';
-import type { Piece, Visit } from './pieces';
+import type { Piece, Visit } from './piece';
 
 /** How what stayed stood to what was found of it when it went: by its verdict, undecided, or against it. */
 export const STAYS = ['by-verdict', 'undecided', 'against'] as const;

@@ -1,3 +1,4 @@
+import { flatMap } from '../flat-map';
 import { middleOf, type Middle } from '../quantity';
 import type { LimitId } from '../limits';
 import { CLEANING, OPERATIONS, SERVICE, type Operation } from '../sheet';
@@ -92,12 +93,12 @@ const FIGURES = ['plan.minutes.cleaning', 'plan.minutes.operation'] as const sat
  */
 export function pacesOf(spells: readonly Spell[]): Paces {
   return {
-    each: OPERATIONS.flatMap((operation): readonly Pace[] => {
+    each: flatMap(OPERATIONS, (operation): readonly Pace[] => {
       const alone = spells.filter(({ operations: [only, ...more] }) => only === operation && more.length === 0);
       const middle = middleOf(alone.map(({ minutes }) => minutes));
       return middle ? [{ operation, ...middle }] : [];
     }),
-    figures: FIGURES.flatMap((id) => {
+    figures: flatMap(FIGURES, (id) => {
       const alike = spells.filter(({ operations }) => operations.every((operation) => figureOf(operation) === id));
       const middle = middleOf(alike.map(({ minutes, operations }) => minutes / operations.length));
       return middle ? [{ id, ...middle }] : [];

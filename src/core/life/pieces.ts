@@ -1,148 +1,25 @@
 import { flatMap } from '../flat-map';
-import type { Operation } from '../sheet';
 import { PARTS, type Part } from '../reading';
-import { WEARS, wearsOf, type WearId, type Worn } from './wear';
-import type { Marks } from './marks';
-import type { VisitFacts } from './visit';
+import { cannotBe, nearestOf, wornOf, type OtherBecause } from './is-other';
+import {
+  lookKey,
+  namedBy,
+  pieceId,
+  type Ending,
+  type InTurn,
+  type FirstKnown,
+  type Move,
+  type Piece,
+  type Said,
+  type SawPast,
+  type Visit,
+} from './piece';
 
-/** A job on a saw, in the order in which they were taken in. */
-export interface Visit {
-  readonly jobId: string;
-  readonly tag: string;
-  /** Moments, ISO 8601. */
-  readonly came: string;
-  /** Null while it has not gone. */
-  readonly went: string | null;
-  readonly facts: VisitFacts;
-}
-
-/** Why a piece is held to be another than the one before. */
-export type OtherBecause =
-  /** Somebody said so. */
-  | { readonly code: 'said' }
-  /** What does not wear differs. */
-  | { readonly code: 'marks'; readonly mark: keyof Marks; readonly was: string; readonly is: string }
-  /** What wears one way came back better than it went. */
-  | { readonly code: 'better'; readonly wear: WearId; readonly was: number; readonly is: number };
-
-/** How a piece came to be known. */
-type Known =
-  | { readonly how: 'found'; readonly jobId: string; readonly at: string; readonly because: OtherBecause | null }
-  | { readonly how: 'fitted'; readonly jobId: string; readonly at: string };
-
-/** How a piece came on a saw, and when. */
-export type Beginning = Known | { readonly how: 'moved'; readonly from: string; readonly at: string };
-
-/** How it left the saw. */
-export type Ending =
-  | { readonly how: 'replaced'; readonly jobId: string; readonly at: string }
-  /** Another was on the saw when it came the next time. */
-  | { readonly how: 'gone'; readonly jobId: string; readonly at: string; readonly because: OtherBecause }
-  /** Somebody said that it went over to another saw, or that one of another saw came in its place. */
-  | { readonly how: 'moved'; readonly to: string; readonly at: string }
-  | { readonly how: 'displaced'; readonly by: string; readonly at: string };
-
-/** A piece that somebody put on another saw. */
-export interface Move {
-  readonly piece: string;
-  readonly from: string;
-  readonly to: string;
-  /** A moment, ISO 8601. */
-  readonly at: string;
-}
-
-/** What people say of pieces beyond what was measured and done. */
-export interface Said {
-  /** Whether a job found the piece of the job before, by part and job: see {@link lookKey}. */
-  readonly isSame: ReadonlyMap<string, boolean>;
-  /** In the order in which they were said. */
-  readonly moves: readonly Move[];
-}
-
-export const NOTHING_SAID: Said = { isSame: new Map(), moves: [] };
-
-/** Names what a job found of a part. */
-export const lookKey = (part: Part, jobId: string): string => `${part}.${jobId}`;
-
-/** What a job found of a piece and did with it. */
-export interface Seen {
-  readonly visit: Visit;
-  readonly came: Worn;
-  readonly went: Worn;
-  readonly worked: readonly Operation[];
-}
-
-/** A bar, a chain, a drive sprocket, a nose: one thing on one saw, from one day to another. */
-export interface Piece {
-  /** The job that it was found at or fitted by, and its part: it stays, whatever comes later, and on another saw. */
-  readonly id: string;
-  readonly part: Part;
-  readonly saw: string;
-  /** When it was first known, on whichever saw. */
-  readonly since: string;
-  readonly began: Beginning;
-  /** Null while it is on the saw. */
-  readonly ended: Ending | null;
-  /** Up to its end on this saw, on others before. */
-  readonly seen: readonly Seen[];
-}
-
-/** The jobs of a saw, in the order in which they were taken in. */
-export interface SawPast {
-  readonly saw: string;
-  readonly visits: readonly Visit[];
-}
-
-/** Better by more than so many standard uncertainties of the difference is another piece: nothing grows back. */
-const CLEARLY = 3;
-
-const isTold = (part: Part, id: string): boolean => WEARS[id as WearId].part === part;
-const wornOf = (part: Part, worn: Worn): Worn =>
-  Object.fromEntries(Object.entries(worn).filter(([id]) => isTold(part, id)));
-
-/** What was last measured of each thing. */
-const lastOf = (seen: readonly Seen[]): Worn =>
-  seen.reduce<Worn>((last, { came, went }) => ({ ...last, ...came, ...went }), {});
-
-function betterThan(part: Part, seen: readonly Seen[], worn: Worn): OtherBecause | null {
-  const last = lastOf(seen);
-  // A mouth that flared and was closed, or a chain that was measured otherwise, may come back tighter.
-  for (const wear of wearsOf(part).filter((id) => GROWS_NEVER.includes(id))) {
-    const [was, is] = [last[wear], worn[wear]];
-    if (!was || !is) continue;
-    const better = WEARS[wear].side === 'min' ? is.value - was.value : was.value - is.value;
-    if (better > CLEARLY * Math.hypot(was.u, is.u)) return { code: 'better', wear, was: was.value, is: is.value };
-  }
-  return null;
-}
-const GROWS_NEVER: readonly WearId[] = ['bar.depth', 'chain.cutter', 'sprocket.wear'];
-
-/** What is known of a piece that does not wear, the latest first. */
-export const marksOfPiece = ({ part, seen }: Piece): Marks =>
-  seen.reduce<Marks>((known, { visit }) => ({ ...known, ...visit.facts.marks[part] }), {});
-
-function otherMark(piece: Piece, marks: Marks): OtherBecause | null {
-  const known = marksOfPiece(piece);
-  for (const mark of Object.keys(marks) as (keyof Marks)[]) {
-    const was = known[mark];
-    if (was !== undefined && was !== marks[mark]) return { code: 'marks', mark, was: `${was}`, is: `${marks[mark]}` };
-  }
-  return null;
-}
-
-/** Why the part that a job found is another than the piece that was there; null where nothing says so. */
-function isOther(piece: Piece, { jobId, facts }: Visit, { isSame }: Said): OtherBecause | null {
-  const { part, seen } = piece;
-  const said = isSame.get(lookKey(part, jobId));
-  if (said !== undefined) return said ? null : { code: 'said' };
-  if (facts.others.includes(part)) return { code: 'said' };
-  return otherMark(piece, facts.marks[part] ?? {}) ?? betterThan(part, seen, facts.came);
-}
-
-/** What happened to pieces, in its order: a job came, a job went, a piece was put on another saw. */
+/** What happened to pieces, in its order: a job came, a job went, a piece was put on another saw, some go in turn. */
 type Happened = { readonly at: string } & (
   | { readonly what: 'came' | 'went'; readonly saw: string; readonly visit: Visit }
   | { readonly what: 'moved'; readonly move: Move }
+  | { readonly what: 'turned'; readonly turn: InTurn }
 );
 
 /** A saw's jobs one after the other, each before the next, whatever the clock said. */
@@ -157,16 +34,28 @@ function happenedOn({ saw, visits }: SawPast): readonly Happened[] {
 
 const inOrder = (one: Happened, other: Happened): number => (one.at < other.at ? -1 : one.at > other.at ? 1 : 0);
 
+/** Why the part that a job found is another than the piece that was there; null where nothing says so. */
+function isOther(piece: Piece, visit: Visit, { isSame }: Said): OtherBecause | null {
+  const { part } = piece;
+  const said = isSame.get(lookKey(part, visit.jobId));
+  if (said !== undefined) return said ? null : { code: 'said' };
+  return visit.facts.others.includes(part) ? { code: 'said' } : cannotBe(piece, visit);
+}
+
 /** The pieces of one part on some saws, as one thing after another happened to them. */
 class Pieces {
   readonly all: Piece[] = [];
   /** Where in the list the piece stands that is on a saw now. */
   private readonly on = new Map<string, number>();
+  /** Pieces that ever went in turn on their saw. */
+  private readonly turning: Set<string>;
 
   constructor(
     private readonly part: Part,
     private readonly said: Said,
-  ) {}
+  ) {
+    this.turning = new Set(flatMap(said.inTurn, ({ pieces }) => pieces));
+  }
 
   private there(saw: string): Piece | null {
     const at = this.on.get(saw);
@@ -188,9 +77,45 @@ class Pieces {
     this.on.delete(saw);
   }
 
-  private know(saw: string, began: Known): void {
+  private know(saw: string, began: FirstKnown): void {
     const { part } = this;
-    this.begin({ id: pieceId(part, began), part, saw, since: began.at, began, ended: null, seen: [] });
+    const id = pieceId(part, began);
+    this.begin({ id, part, saw, since: began.at, began, ended: null, rests: false, turns: 1, seen: [] });
+  }
+
+  /** Pieces that rest while another is on the saw. */
+  private resting(saw: string): readonly Piece[] {
+    return this.all.filter((piece) => piece.saw === saw && piece.rests && piece.ended === null);
+  }
+
+  /** What is on the saw makes room: one that goes in turn rests, any other is gone. */
+  private makeRoom(saw: string, ended: Ending): void {
+    const there = this.there(saw);
+    if (!there) return;
+    if (!this.turning.has(there.id)) this.end(saw, ended);
+    else {
+      this.change(saw, { rests: true });
+      this.on.delete(saw);
+    }
+  }
+
+  private takeUp(piece: Piece): void {
+    this.on.set(piece.saw, this.all.indexOf(piece));
+    this.change(piece.saw, { rests: false });
+  }
+
+  /** Which of what is on the saw and what rests a job found; null where it is none of them. */
+  private found(there: Piece | null, because: OtherBecause | null, saw: string, visit: Visit): Piece | null {
+    const look = lookKey(this.part, visit.jobId);
+    const [told, itself] = [this.said.which.get(look), pieceId(this.part, { how: 'found', jobId: visit.jobId })];
+    // One that was told apart from the others stays apart.
+    if (told === itself || (told === undefined && this.turning.has(itself))) return null;
+    const resting = this.resting(saw);
+    const named = [there, ...resting].find((piece) => piece && piece.id === told);
+    if (named) return named;
+    if (there && this.said.isSame.get(look)) return there;
+    const fits = resting.filter((piece) => !cannotBe(piece, visit));
+    return nearestOf(there && !because ? [there, ...fits] : fits, visit);
   }
 
   came(saw: string, visit: Visit): void {
@@ -199,8 +124,12 @@ class Pieces {
     if (!facts.brought.includes(part)) return;
     const there = this.there(saw);
     const because = there && isOther(there, visit, this.said);
-    if (because) this.end(saw, { how: 'gone', jobId, at, because });
-    if (!there || because) this.know(saw, { how: 'found', jobId, at, because });
+    const found = this.found(there, because, saw, visit);
+    if (!found || found !== there) {
+      this.makeRoom(saw, { how: 'gone', jobId, at, because: because ?? { code: 'said' } });
+      if (found) this.takeUp(found);
+      else this.know(saw, { how: 'found', jobId, at, because });
+    }
     const worked = facts.worked[part] ?? [];
     const look = { visit, came: wornOf(part, facts.came), went: wornOf(part, facts.went), worked };
     this.change(saw, { seen: [...this.there(saw)!.seen, look] });
@@ -208,35 +137,46 @@ class Pieces {
 
   went(saw: string, { jobId, went, facts }: Visit): void {
     if (went === null || !facts.renewed.includes(this.part)) return;
+    const there = this.there(saw);
     this.end(saw, { how: 'replaced', jobId, at: went });
     this.know(saw, { how: 'fitted', jobId, at: went });
+    // Whatever takes its place takes its turn.
+    if (there && this.turning.has(there.id)) this.turning.add(this.there(saw)!.id);
+  }
+
+  /** From now on these go in turn on the saw; what rests and is not among them rests no more. */
+  turned({ saw, pieces, at }: InTurn): void {
+    this.all.forEach((piece, i) => {
+      const isLeftOut = piece.saw === saw && piece.rests && piece.ended === null && !pieces.includes(piece.id);
+      if (isLeftOut) this.all[i] = { ...piece, rests: false, ended: { how: 'out-of-turn', at } };
+    });
   }
 
   /**
-   * Puts what is on a saw on another.
+   * Puts what is on a saw, or rests beside it, on another.
    * @param piece which it must be; of one that is no longer there, what was said says nothing
    * @returns whether it went over
    */
   moved({ from, to, at }: Omit<Move, 'piece'>, piece: string | null): boolean {
     const there = this.there(from);
-    if (!there || from === to || (piece !== null && there.id !== piece)) return false;
-    this.end(from, { how: 'moved', to, at });
-    this.end(to, { how: 'displaced', by: there.id, at });
-    this.begin({ ...there, saw: to, began: { how: 'moved', from, at }, ended: null });
+    const resting = this.resting(from).find(({ id }) => id === piece);
+    const goes = resting ?? (piece === null || there?.id === piece ? there : null);
+    if (!goes || from === to) return false;
+    this.all[this.all.indexOf(goes)] = { ...goes, rests: false, ended: { how: 'moved', to, at } };
+    if (!resting) this.on.delete(from);
+    this.end(to, { how: 'displaced', by: goes.id, at });
+    this.begin({ ...goes, saw: to, began: { how: 'moved', from, at }, ended: null, rests: false });
     return true;
   }
-}
 
-const pieceId = (part: Part, { how, jobId }: Known): string => `${part}.${how}.${jobId}`;
-
-/** What an id of a piece tells: its part, and the job that it was found at or fitted by; null where it is none. */
-export function namedBy(
-  id: string,
-): { readonly part: Part; readonly how: Known['how']; readonly jobId: string } | null {
-  const [first, how, ...rest] = id.split('.');
-  const part = PARTS.find((each) => each === first);
-  const jobId = rest.join('.');
-  return part && (how === 'found' || how === 'fitted') && jobId !== '' ? { part, how, jobId } : null;
+  /** How they stand in the end, each with how many go in turn with it. */
+  told(): readonly Piece[] {
+    return this.all.map((piece) => {
+      if (piece.ended !== null || !this.turning.has(piece.id)) return piece;
+      const its = this.all.filter(({ saw, ended, id }) => saw === piece.saw && ended === null && this.turning.has(id));
+      return { ...piece, turns: its.length };
+    });
+  }
 }
 
 /**
@@ -248,15 +188,17 @@ export function namedBy(
  */
 export function piecesOf(pasts: readonly SawPast[], said: Said): readonly Piece[] {
   const moves = said.moves.map((move): Happened => ({ what: 'moved', at: move.at, move }));
-  const happened = [...flatMap(pasts, happenedOn), ...moves].sort(inOrder);
+  const turns = said.inTurn.map((turn): Happened => ({ what: 'turned', at: turn.at, turn }));
+  const happened = [...flatMap(pasts, happenedOn), ...moves, ...turns].sort(inOrder);
   const of = Object.fromEntries(PARTS.map((part) => [part, new Pieces(part, said)])) as Record<Part, Pieces>;
   for (const one of happened) {
-    if (one.what !== 'moved') for (const part of PARTS) of[part][one.what](one.saw, one.visit);
+    if (one.what === 'turned') of.chain.turned(one.turn);
+    else if (one.what !== 'moved') for (const part of PARTS) of[part][one.what](one.saw, one.visit);
     else {
       const part = namedBy(one.move.piece)?.part;
       // A bar takes its nose along.
       if (part && of[part].moved(one.move, one.move.piece) && part === 'bar') of.nose.moved(one.move, null);
     }
   }
-  return flatMap(PARTS, (part) => of[part].all);
+  return flatMap(PARTS, (part) => of[part].told());
 }

@@ -12,6 +12,8 @@ export const GEAR_CHANGES = [
   'piece-tagged',
   'piece-moved',
   'piece-told',
+  'chains-in-turn',
+  'chain-told',
   'undone',
 ] as const;
 export type GearChange = (typeof GEAR_CHANGES)[number];

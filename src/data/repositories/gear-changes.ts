@@ -120,6 +120,29 @@ interface ToldOfPiece {
   readonly jobId?: string;
   readonly part?: Part;
   readonly isSame?: boolean;
+  readonly piece?: string;
+  readonly pieces?: readonly string[];
+}
+
+/** What is said of pieces. */
+const OF_PIECES = ['piece-tagged', 'piece-moved', 'piece-told', 'chains-in-turn', 'chain-told'] as const;
+
+/** Which piece each job found, as far as it was said; what was said last of a look counts. */
+function looksTold(rows: readonly SaidRecord[]): Pick<Said, 'isSame' | 'which'> {
+  const [isSame, which] = [new Map<string, boolean>(), new Map<string, string>()];
+  for (const { what, said } of rows) {
+    const { part, jobId, isSame: same, piece } = said as ToldOfPiece;
+    if (!part || !jobId) continue;
+    const look = lookKey(part, jobId);
+    if (what === 'piece-told' && same !== undefined) {
+      isSame.set(look, same);
+      which.delete(look);
+    } else if (what === 'chain-told' && piece) {
+      which.set(look, piece);
+      isSame.delete(look);
+    }
+  }
+  return { isSame, which };
 }
 
 /** Follows records that are one with another, some at a time, for as long as more are met. */
@@ -169,7 +192,7 @@ export async function saidOfPieces(db: Queryable, sawIds: readonly string[]): Pr
     const found = await selectSaid(db)
       .where(
         and(
-          inArray(gearChange.what, ['piece-tagged', 'piece-moved', 'piece-told']),
+          inArray(gearChange.what, [...OF_PIECES]),
           or(inArray(gearChange.sawId, [...asked]), inArray(gearChange.otherSawId, [...asked])),
         ),
       )
@@ -189,20 +212,18 @@ export async function saidOfPieces(db: Queryable, sawIds: readonly string[]): Pr
   const told = (row: SaidRecord) => row.said as ToldOfPiece;
   return {
     said: {
-      isSame: new Map(
-        stands.flatMap((row) => {
-          const { part, jobId, isSame } = told(row);
-          return row.what === 'piece-told' && part && jobId && isSame !== undefined
-            ? [[lookKey(part, jobId), isSame] as const]
-            : [];
-        }),
-      ),
+      ...looksTold(stands),
       moves: stands.flatMap((row): Move[] => {
         const { from, to } = told(row);
         return row.what === 'piece-moved' && row.piece && from && to
           ? [{ piece: row.piece, from: stays.get(from) ?? from, to: stays.get(to) ?? to, at: row.at }]
           : [];
       }),
+      inTurn: stands.flatMap(({ what, sawId, said, at }) =>
+        what === 'chains-in-turn' && sawId
+          ? [{ saw: stays.get(sawId) ?? sawId, pieces: (said as ToldOfPiece).pieces ?? [], at }]
+          : [],
+      ),
     },
     tags: new Map(
       stands.flatMap((row) =>

@@ -55,7 +55,9 @@ function Piece({ view }: { view: PieceView }) {
   const { piece, saw, use, wears, seen, said } = view;
   const { id, part, tag, began, ended, first, hours, to } = piece;
   const came = began.how === 'found' ? began : null;
-  const week = use.hoursPerWeek.toFixed(use.hoursPerWeek % 1 === 0 ? 0 : 1);
+  // What is told is how much the saw runs.
+  const runs = use.hoursPerWeek * piece.turns;
+  const week = runs.toFixed(runs % 1 === 0 ? 0 : 1);
   return (
     <>
       <PrintBar back={`/gear/saws/${saw.id}`} to={saw.label} />
@@ -72,6 +74,7 @@ function Piece({ view }: { view: PieceView }) {
       <p className="mt-1 text-ink-soft">
         {[
           tag && texts.tagged(tag),
+          piece.turns > 1 && texts.goesInTurn(piece.turns),
           marksText(piece.marks),
           howItCame(piece),
           ended
@@ -118,8 +121,8 @@ function Piece({ view }: { view: PieceView }) {
             <Wear key={wear.wear} wear={wear} today={view.today} isFirst={wear.wear === first?.wear} />
           ))}
           <p className="mt-4 max-w-prose text-sm text-ink-soft">
-            {use.isTold ? texts.hoursTold(week) : texts.hoursThought(week)} {texts.isStraightLine}{' '}
-            {texts.adviceNotCertificate}
+            {use.isTold ? texts.hoursTold(week) : texts.hoursThought(week)}{' '}
+            {piece.turns > 1 && texts.sharedInTurn(piece.turns)} {texts.isStraightLine} {texts.adviceNotCertificate}
           </p>
         </>
       )}

@@ -1,17 +1,6 @@
 import { useMemo } from 'react';
 import { unpackView, type GearVisit, type PieceLine, type SawGearView, type Sent } from '../../contract';
-import {
-  endedText,
-  inSentence,
-  list,
-  marksText,
-  operationWord,
-  otherBecause,
-  partName,
-  reachSentence,
-  sawText,
-  shopDay,
-} from '../../wording';
+import { inSentence, list, operationWord, partName, shopDay } from '../../wording';
 import { PrintBar } from '../../ui/parts/PrintBar';
 import { Frame } from '../frame/Frame';
 import { useFrame } from '../frame/frame-context';
@@ -19,11 +8,14 @@ import type { Preferences } from '../frame/preferences';
 import { opened } from '../frame/opened';
 import { NumbersOf } from './NumbersOf';
 import { Act } from './said/Act';
-import { Said, SayButton } from './said/Said';
-import { howItCame, useWords } from './words';
+import { Pieces } from './PieceRows';
+import { Said } from './said/Said';
+import { chainText, mayTurn } from './words';
 import * as texts from '#language/screens/gear';
 
 const SawForm = opened(() => import('./said/SawForm').then((there) => there.SawForm));
+const InTurnForm = opened(() => import('./said/InTurnForm').then((there) => there.InTurnForm));
+const WhichChainForm = opened(() => import('./said/WhichChainForm').then((there) => there.WhichChainForm));
 const OtherSaw = opened(() => import('./said/OtherSaw').then((there) => there.OtherSaw));
 
 interface SawPageProps {
@@ -42,7 +34,9 @@ export function SawPage({ sent, preferences }: SawPageProps) {
 }
 
 function Saw({ view }: { view: SawGearView }) {
-  const { saw, customer, numbers, set, past, jobs, said, isCut } = view;
+  const { saw, customer, numbers, set, resting, past, jobs, said, isCut } = view;
+  const chains = [...set, ...resting, ...past].filter(mayTurn);
+  const turning = [...set, ...resting].filter(({ turns }) => turns > 1);
   const { id, label, tag, mount, maxRpm, retired } = saw;
   return (
     <>
@@ -73,6 +67,11 @@ function Saw({ view }: { view: SawGearView }) {
             act={(into) => ({ say: 'saws-merged', sawId: id, into })}
           />
         </Act>
+        {chains.length > 1 && (
+          <Act name={texts.chainsInTurn}>
+            <InTurnForm sawId={id} chains={chains} />
+          </Act>
+        )}
       </div>
       <div className="grid grid-cols-[1fr_19rem] items-start gap-x-8 gap-y-5 max-lg:grid-cols-1">
         <section aria-labelledby="saw-set">
@@ -80,6 +79,12 @@ function Saw({ view }: { view: SawGearView }) {
             {texts.onItNow}
           </h2>
           {set.length === 0 ? <p className="text-ink-soft">{texts.notKnownYet}</p> : <Pieces pieces={set} />}
+          {resting.length > 0 && (
+            <>
+              <h3 className="mt-3 font-bold">{texts.inTurnWithIt}</h3>
+              <Pieces pieces={resting} />
+            </>
+          )}
         </section>
         <section aria-labelledby="saw-numbers" className="border border-line-strong bg-sheet px-3 py-2">
           <h2 id="saw-numbers" className="mb-1 font-bold">
@@ -102,7 +107,7 @@ function Saw({ view }: { view: SawGearView }) {
         </h2>
         <ul className="border-t border-line-strong">
           {jobs.map((job) => (
-            <Visit key={job.jobId} job={job} />
+            <Visit key={job.jobId} job={job} turning={turning} />
           ))}
         </ul>
         {isCut && <p className="mt-2 text-sm text-ink-soft">{texts.earlierJobsAreThere}</p>}
@@ -112,69 +117,7 @@ function Saw({ view }: { view: SawGearView }) {
   );
 }
 
-function Pieces({ pieces }: { pieces: readonly PieceLine[] }) {
-  return (
-    <ul className="border-t border-line-strong">
-      {pieces.map((piece) => (
-        <PieceRow key={piece.id} piece={piece} />
-      ))}
-    </ul>
-  );
-}
-
-function PieceRow({ piece }: { piece: PieceLine }) {
-  const { shop } = useFrame();
-  const words = useWords();
-  const { part, began, ended, looks, first, marks, sold, tag, to } = piece;
-  const how = howItCame(piece);
-  const span = ended
-    ? texts.fromUntil(shopDay(began.at, shop), shopDay(ended.at, shop))
-    : texts.since(shopDay(began.at, shop));
-  const other = began.how === 'found' && !ended && began.because;
-  return (
-    <li className="grid grid-cols-[9rem_1fr] gap-x-4 border-b border-line px-2 py-1.5 max-md:grid-cols-1">
-      <a className="grid min-h-11 content-center font-bold underline" href={`/gear/pieces/${piece.id}`}>
-        {partName[part]}
-      </a>
-      <div className="min-w-0 self-center">
-        {!ended && (
-          <p className={first ? 'font-semibold' : 'text-ink-soft'}>
-            {first
-              ? reachSentence(first, words.show, words.day)
-              : looks === 0
-                ? texts.noLookYet
-                : texts.nothingToForesee}
-          </p>
-        )}
-        <p className="text-sm text-ink-soft">
-          {[
-            tag && texts.tagged(tag),
-            how,
-            span,
-            looks > 0 && texts.looks(looks),
-            marksText(marks),
-            sold && `${sold.sku} ${sold.name}`,
-          ]
-            .filter(Boolean)
-            .join(' · ')}
-        </p>
-        {ended && <p className="text-sm">{endedText(ended, to && sawText(to), words.show)}</p>}
-        {other && began.how === 'found' && (
-          <p className="text-sm text-ink-soft">
-            {texts.heldToBeAnother(otherBecause(other, words.show))}{' '}
-            <SayButton
-              act={{ say: 'piece-told', jobId: began.jobId, part, isSame: true }}
-              name={texts.isTheOneBefore}
-              about={partName[part]}
-            />
-          </p>
-        )}
-      </div>
-    </li>
-  );
-}
-
-function Visit({ job }: { job: GearVisit }) {
+function Visit({ job, turning }: { job: GearVisit; turning: readonly PieceLine[] }) {
   const { shop } = useFrame();
   const done = job.worked.map(
     ({ part, operations }) => `${partName[part]}: ${list(operations.map((each) => operationWord[each]))}`,
@@ -196,7 +139,28 @@ function Visit({ job }: { job: GearVisit }) {
       <span className="min-w-0 text-sm">
         {job.complaint !== '' && <span className="block text-ink-soft">“{job.complaint}”</span>}
         {what.length === 0 ? texts.nothingDone : what.join('. ')}
+        {job.chain !== null && turning.length > 1 && <ItsChain job={job} chain={job.chain} turning={turning} />}
       </span>
     </li>
+  );
+}
+
+interface ItsChainProps {
+  readonly job: GearVisit;
+  readonly chain: string;
+  readonly turning: readonly PieceLine[];
+}
+
+/** Which of the chains that go in turn a job came with; where the measurements told it wrongly, it is said. */
+function ItsChain({ job, chain, turning }: ItsChainProps) {
+  const { shop } = useFrame();
+  const its = turning.find(({ id }) => id === chain);
+  return (
+    <span className="no-print flex flex-wrap items-center gap-x-3">
+      {its ? texts.cameWithChain(chainText(its, shop)) : texts.cameWithAnotherChain}
+      <Act name={texts.whichChainOf(job.tag)} shown={texts.anotherOfThem} inLine>
+        <WhichChainForm jobId={job.jobId} chain={chain} turning={turning} />
+      </Act>
+    </span>
   );
 }

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { isReached } from '../../core/life';
 import type { FirstLimitView, PieceLine } from '../../contract';
-import { plainDay, sawText } from '../../wording';
+import { plainDay, sawText, shopDay } from '../../wording';
 import { useFrame } from '../frame/frame-context';
 import * as texts from '#language/screens/gear';
 
@@ -20,3 +20,11 @@ export function howItCame({ began, from }: Pick<PieceLine, 'began' | 'from'>): s
   if (began.how === 'moved') return texts.cameFrom(sawText(from));
   return began.how === 'fitted' ? texts.fittedNew : texts.foundOnIt;
 }
+
+/** Whether a chain may go in turn with others of its saw: it is on it, rests, or was held to be another's successor. */
+export const mayTurn = ({ part, ended }: PieceLine): boolean =>
+  part === 'chain' && (ended === null || ended.how === 'gone' || ended.how === 'out-of-turn');
+
+/** A chain by its tag, or since when it is known. */
+export const chainText = ({ tag, began }: PieceLine, shop: Parameters<typeof shopDay>[1]): string =>
+  tag || texts.chainSince(shopDay(began.at, shop));

@@ -17,7 +17,8 @@ export async function foreseenEntries(context: Context, sawId: string): Promise<
   const { shop, rules } = await shopAndRules(context);
   const { pieces } = await piecesOfSaws(context, [sawId], rules);
   const now = context.now().toISOString();
-  const on = pieces.filter(({ saw, ended }) => saw === sawId && ended === null);
+  // Which of the chains that go in turn comes with a job, nobody knows before it is looked at.
+  const on = pieces.filter(({ saw, ended, turns }) => saw === sawId && ended === null && turns === 1);
   const foreseen = on.flatMap((piece) => foreseeAt(lifeOf(piece, rules.limits), now));
   return foreseen.flatMap(({ wear, value, u, where, tag, at }, i) =>
     Object.entries({

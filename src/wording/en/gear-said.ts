@@ -105,6 +105,12 @@ export function gearSaid({ what, part, job, saw, other, said, before }: SaidOfGe
       const { isSame } = said as { readonly isSame: boolean };
       return `${piece} of ${job?.tag ?? 'a job'}: ${isSame ? 'the one of the job before' : 'another than at the job before'}.`;
     }
+    case 'chains-in-turn': {
+      const { pieces } = said as { readonly pieces: readonly string[] };
+      return pieces.length < 2 ? 'Its chains go in turn no more.' : `${pieces.length} chains go in turn.`;
+    }
+    case 'chain-told':
+      return `The chain of ${job?.tag ?? 'a job'}: another of those that go in turn.`;
     case 'undone':
       return 'Undone.';
   }

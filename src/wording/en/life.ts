@@ -68,6 +68,8 @@ export function endedText(ended: Ending, to: string | null, show: Show): string 
       return `went over to ${to ?? 'another saw'}`;
     case 'displaced':
       return 'made room for one of another saw';
+    case 'out-of-turn':
+      return 'goes in turn with the others no more';
   }
 }
 

@@ -201,6 +201,8 @@ export const sawIsMerged = (label: string): string =>
   `This record of ${label} was found to be one with another: look at that one, or undo it there.`;
 export const mergeWithAnother = 'A record is one with itself: choose the other record of this saw.';
 export const pieceIsGone = 'This piece is on no saw any more: what left cannot be put on another.';
+export const chainIsNotThisSaws =
+  'One of these chains is none of this saw’s, or left it for good: look at the saw again and choose among what is there.';
 export const pieceIsThere = 'This piece is on that saw already: choose another saw.';
 export const changedSinceUndoThat = (label: string): string =>
   `Something else was said of ${label} since: undo that first.`;

@@ -6,17 +6,19 @@ interface ActProps {
   readonly name: string;
   /** What stands on the button, where many of them stand together and the name tells them apart. */
   readonly shown?: string;
+  /** Whether it stands in a line of text, many times over. */
+  readonly inLine?: boolean;
   readonly children: ReactNode;
 }
 
 /** A button that opens the form of what may be said. */
-export function Act({ name, shown = name, children }: ActProps) {
+export function Act({ name, shown = name, inLine = false, children }: ActProps) {
   const [open, setOpen] = useState(false);
   return (
     <>
       <button
         type="button"
-        className="quiet"
+        className={inLine ? 'min-h-8 underline max-md:min-h-[44px]' : 'quiet'}
         {...(shown === name ? {} : { 'aria-label': name })}
         onClick={() => setOpen(true)}
       >

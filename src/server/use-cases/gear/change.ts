@@ -1,58 +1,35 @@
 import { isDeepStrictEqual } from 'node:util';
 import type { GearChange } from '../../../core/life';
-import { keyOfModel } from '../../../core/saw-model';
 import {
   addCustomer,
   addGearChange,
-  addModel,
   addSaw,
   customerFactsOf,
   findCustomerByName,
   findGearChange,
-  findJob,
-  findModel,
   jobsOfSaw,
-  modelsInUse,
   putJobsOn,
   retireModels,
-  sawFactsOf,
   setCustomerFacts,
   setMergedInto,
-  setModelFacts,
   setSawFacts,
   type CustomerFacts,
   type GearChangeRecord,
-  type ModelFacts,
   type SaidRecord,
   type SawFacts,
 } from '../../../data/repositories';
 import type { Transaction } from '../../../data/store';
-import { letOthers } from '../../../data/turn';
 import type { ChangedGear, ChangeGear, GearAct } from '../../../contract';
-import { modelText } from '../../../wording';
 import type { Context } from '../../context';
 import { notFound, Refusal } from '../../refusal';
 import { mustStandAsSeen } from '../based-on';
-import { pieceOn, type PieceOn } from './pieces';
+import { rulesInForce } from '../shop';
+import { enterModel, listModels, mendModel, takeBackModel } from './model-acts';
+import { movePiece, tagPiece, tellChain, tellPiece, turnChains } from './piece-acts';
+import { pieceOn, piecesOfSaws } from './pieces';
 import { takeBackList } from './saw-list';
+import { asBefore, isGoneBy, standingSaw, type About, type Act, type Saying } from './saying';
 import * as texts from '#language/server';
-
-/** What a change is about, and what undoing it needs. */
-type About = Pick<GearChangeRecord, 'what' | 'said'> &
-  Partial<Pick<GearChangeRecord, 'customerId' | 'sawId' | 'otherSawId' | 'piece' | 'before' | 'undoes'>>;
-
-/** Where something is said: in one write, with its moment. */
-interface Saying {
-  readonly tx: Transaction;
-  /** The piece that is spoken of, as it stood when it was looked at. */
-  readonly piece: PieceOn | null;
-  readonly id: string;
-  readonly at: string;
-  readonly by: string;
-  readonly newId: () => string;
-}
-
-type Act<Say extends GearAct['say']> = Extract<GearAct, { readonly say: Say }>;
 
 /** What each act does; what it returns is stored as said. */
 const ACTS: { readonly [Say in GearAct['say']]: (act: Act<Say>, saying: Saying) => Promise<About> } = {
@@ -67,12 +44,15 @@ const ACTS: { readonly [Say in GearAct['say']]: (act: Act<Say>, saying: Saying) 
   'piece-tagged': tagPiece,
   'piece-moved': movePiece,
   'piece-told': tellPiece,
+  'chains-in-turn': turnChains,
+  'chain-told': tellChain,
   undone: undo,
 };
 
 /** Says something of customers, saws and pieces; said twice by the same id it is said once. */
 export async function changeGear(context: Context, { id, by, act }: ChangeGear): Promise<ChangedGear> {
   const piece = 'piece' in act ? await pieceOn(context, act.piece) : null;
+  const gear = 'pieces' in act ? await piecesOfSaws(context, [act.sawId], await rulesInForce(context)) : null;
   return context.store.write(async (tx) => {
     const known = await findGearChange(tx, id);
     if (known) return { href: hrefOf(known) };
@@ -80,6 +60,7 @@ export async function changeGear(context: Context, { id, by, act }: ChangeGear):
     const said = await (ACTS[act.say] as (given: GearAct, saying: Saying) => Promise<About>)(act, {
       tx,
       piece,
+      gear,
       id,
       at,
       by,
@@ -134,14 +115,6 @@ async function enterSaw({ customerId, facts }: Act<'saw-entered'>, { tx, id, at,
   return { what: 'saw-entered', customerId, sawId: id, said: facts };
 }
 
-/** A saw that is not merged into another. */
-async function standingSaw(tx: Transaction, id: string) {
-  const saw = await sawFactsOf(tx, id);
-  if (!saw) throw notFound('saw');
-  if (saw.mergedInto !== null) throw new Refusal(409, 'saw-merged', texts.sawIsMerged(saw.facts.label));
-  return saw;
-}
-
 async function mendSaw({ sawId, facts, was }: Act<'saw-mended'>, { tx, at }: Saying): Promise<About> {
   const { customerId, facts: stands } = await standingSaw(tx, sawId);
   mustStandAsSeen(stands, was, stands.label);
@@ -159,78 +132,6 @@ async function mergeSaws({ sawId, into }: Act<'saws-merged'>, { tx }: Saying): P
   const { customerId } = saw;
   return { what: 'saws-merged', customerId, sawId, otherSawId: into, said: { from: sawId, into }, before: { jobs } };
 }
-
-/** Of a name and a bar one model is in use. */
-async function mustBeNewModel(tx: Transaction, facts: ModelFacts, own: string | null): Promise<void> {
-  if (facts.retired) return;
-  const known = await modelsInUse(tx, [keyOfModel(facts)], own);
-  if (known.size > 0) throw new Refusal(422, 'model-known', texts.modelIsKnown(modelText(facts)));
-}
-
-async function enterModel({ facts }: Act<'model-entered'>, { tx, id, at, by }: Saying): Promise<About> {
-  await mustBeNewModel(tx, facts, null);
-  const { retired: _retired, ...model } = facts;
-  await addModel(tx, { id, model, at, by });
-  return { what: 'model-entered', said: { modelId: id, facts } };
-}
-
-async function mendModel({ modelId, facts, was }: Act<'model-mended'>, { tx, at }: Saying): Promise<About> {
-  const stands = await modelFactsOf(tx, modelId);
-  mustStandAsSeen(stands, was, modelText(stands));
-  await mustBeNewModel(tx, facts, modelId);
-  await setModelFacts(tx, modelId, facts, at);
-  return { what: 'model-mended', said: { modelId, facts }, before: stands };
-}
-
-/** Models that are written before others have their turn. */
-const AT_ONCE = 40;
-
-/** Takes in a list of models; those that are in use already are left as they are. */
-async function listModels({ name, models }: Act<'models-listed'>, { tx, at, by, newId }: Saying): Promise<About> {
-  const known = new Set(await modelsInUse(tx, models.map(keyOfModel)));
-  const brought: string[] = [];
-  for (const model of models) {
-    const key = keyOfModel(model);
-    if (known.has(key)) continue;
-    known.add(key);
-    const id = newId();
-    await addModel(tx, { id, model, at, by });
-    brought.push(id);
-    // Others are answered meanwhile.
-    if (brought.length % AT_ONCE === 0) await letOthers();
-  }
-  if (brought.length === 0) throw new Refusal(422, 'models-known', texts.modelsAreKnown);
-  return { what: 'models-listed', said: { name, models: brought.length }, before: { models: brought } };
-}
-
-/** A model as it stands. */
-async function modelFactsOf(tx: Transaction, id: string): Promise<ModelFacts> {
-  const model = await findModel(tx, id);
-  if (!model) throw notFound('model');
-  const { id: _id, ...facts } = model;
-  return facts;
-}
-
-/** It is found by its tag: the store sees to that. */
-async function tagPiece({ piece, tag }: Act<'piece-tagged'>, { piece: stands }: Saying): Promise<About> {
-  return { what: 'piece-tagged', sawId: stands!.found.saw, piece, said: { tag } };
-}
-
-async function movePiece({ piece, to }: Act<'piece-moved'>, { tx, piece: stands }: Saying): Promise<About> {
-  const { saw: from, ended } = stands!.found;
-  if (ended !== null) throw new Refusal(409, 'piece-gone', texts.pieceIsGone);
-  await standingSaw(tx, to);
-  if (from === to) throw new Refusal(422, 'same-saw', texts.pieceIsThere);
-  return { what: 'piece-moved', sawId: from, otherSawId: to, piece, said: { from, to } };
-}
-
-async function tellPiece({ jobId, part, isSame }: Act<'piece-told'>, { tx }: Saying): Promise<About> {
-  const job = await findJob(tx, jobId);
-  if (!job?.saw) throw notFound('job');
-  return { what: 'piece-told', sawId: job.saw.id, said: { jobId, part, isSame } };
-}
-
-const isGoneBy = (label: string) => new Refusal(409, 'changed-since', texts.changedSinceUndoThat(label));
 
 /** Takes back what was said: where something else was said of the same since, that comes first. */
 async function undo({ change }: Act<'undone'>, saying: Saying): Promise<About> {
@@ -274,26 +175,18 @@ async function takeBack(
       await takeBackList(tx, before);
       return;
     case 'model-entered':
-    case 'model-mended': {
-      const { modelId, facts } = said as { readonly modelId: string; readonly facts: ModelFacts };
-      const stands = await modelFactsOf(tx, modelId);
-      if (!isDeepStrictEqual(stands, facts)) throw isGoneBy(modelText(stands));
-      const then = asBefore(facts, before as ModelFacts | null);
-      await mustBeNewModel(tx, then, modelId);
-      await setModelFacts(tx, modelId, then, at);
+    case 'model-mended':
+      await takeBackModel(said, before, tx, at);
       return;
-    }
     case 'models-listed':
       await retireModels(tx, (before as { readonly models: readonly string[] }).models, at);
       return;
     case 'piece-tagged':
     case 'piece-moved':
     case 'piece-told':
+    case 'chains-in-turn':
+    case 'chain-told':
     case 'undone':
       return;
   }
 }
-
-/** As it stood before; what was entered by mistake is kept and offered no more. */
-const asBefore = <Facts extends { readonly retired: boolean }>(said: Facts, before: Facts | null): Facts =>
-  before ?? { ...said, retired: true };

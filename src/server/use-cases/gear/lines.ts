@@ -1,5 +1,6 @@
 import { addDays } from 'date-fns';
 import {
+  chainsDuring,
   firstReached,
   lifeOf,
   marksOfPiece,
@@ -92,9 +93,14 @@ interface Beside {
   readonly sold: Sold | null;
   readonly tag: string;
   readonly names: ReadonlyMap<string, SawName>;
+  readonly chains: number | null;
 }
 
-function pieceLine({ piece, hours, ...life }: PieceLife, { sold, tag, names }: Beside, timeZone: string): PieceLine {
+function pieceLine(
+  { piece, hours, ...life }: PieceLife,
+  { sold, tag, names, chains }: Beside,
+  timeZone: string,
+): PieceLine {
   const { began, ended } = piece;
   const first = ended ? null : firstReached({ piece, hours, ...life });
   return {
@@ -106,6 +112,9 @@ function pieceLine({ piece, hours, ...life }: PieceLife, { sold, tag, names }: B
     from: began.how === 'moved' ? (names.get(began.from) ?? null) : null,
     ended,
     to: ended?.how === 'moved' ? (names.get(ended.to) ?? null) : null,
+    rests: piece.rests,
+    turns: piece.turns,
+    chains,
     looks: piece.seen.length,
     hours,
     sold: sold && sold.part,
@@ -127,7 +136,9 @@ export async function linesOf(
   const names = await sawNames(db, its);
   return its.map((piece) => {
     const life = lifeOf(piece, limits);
-    return { line: pieceLine(life, { sold: sold(piece), tag: tags.get(piece.id) ?? '', names }, timeZone), life };
+    const chains = piece.part === 'driveSprocket' ? chainsDuring(piece, its).length : null;
+    const beside = { sold: sold(piece), tag: tags.get(piece.id) ?? '', names, chains };
+    return { line: pieceLine(life, beside, timeZone), life };
   });
 }
 
@@ -181,13 +192,15 @@ export async function sawGear(
   lines: readonly PieceLine[],
 ): Promise<SawGear> {
   const last = past.jobs.at(-1) ?? null;
-  const set = lines.filter(({ ended }) => ended === null);
+  const its = lines.filter(({ ended }) => ended === null);
+  const set = its.filter(({ rests }) => !rests);
   const numbers = await numbersOf(db, set);
   const isKnown = Object.keys({ ...numbers.marks, ...numbers.sprocket }).length > 0;
   return {
     saw: sawView(saw),
     numbers: isKnown ? numbers : { ...numbers, told: await toldOf(db, saw.id) },
     set,
+    resting: its.filter(({ rests }) => rests),
     visits: past.jobs.length,
     last: last && { jobId: last.id, tag: last.tag, state: last.state, came: last.createdAt },
   };

@@ -25,6 +25,11 @@ export async function sawGearView(context: Context, asked: string): Promise<SawG
   const gear = await piecesOfSaws(context, [id], rules);
   const past = gear.pasts.get(id)!;
   const lines = (await linesOf(db, gear, id, rules.limits, shop.timeZone)).map(({ line }) => line);
+  const chainOf = new Map(
+    gear.pieces
+      .filter(({ part }) => part === 'chain')
+      .flatMap(({ id: piece, seen }) => seen.map(({ visit }) => [visit.jobId, piece] as const)),
+  );
   const jobs = past.jobs.map(({ id: jobId, tag, state, createdAt, complaint }, i): GearVisit => ({
     jobId,
     tag,
@@ -34,6 +39,7 @@ export async function sawGearView(context: Context, asked: string): Promise<SawG
     complaint,
     worked: workedOn(past.visits[i]!.facts),
     renewed: past.visits[i]!.facts.renewed,
+    chain: chainOf.get(jobId) ?? null,
   }));
   return {
     ...(await sawGear(db, found.saw, past, lines)),

@@ -69,6 +69,24 @@ export const nothingDone = 'nothing done to its parts';
 export const stillHere = 'still here';
 export const wentOut = (day: string): string => `went out ${day}`;
 
+// Chains that go in turn
+export const chainsInTurn = 'Chains that go in turn';
+export const inTurnWithIt = 'In turn with it';
+export const goesInTurn = (turns: number): string => `one of ${turns} that go in turn`;
+export const chainsRan = (chains: number): string => `${chains} chains ran on it, as far as the records go`;
+export const inTurnMeans =
+  'Chains that are worn in turn on one sprocket: none of them is gone while another is on. A job finds the one whose cutters changed least since they were measured; where that is wrong, say so at the job below.';
+export const chainsThatGoInTurn = 'These go in turn';
+export const heldToBeGone = 'held to be gone';
+export const chainSince = (day: string): string => `chain since ${day}`;
+export const sharedInTurn = (turns: number): string => `${turns} chains that go in turn share them.`;
+export const cameWithChain = (chain: string): string => `Came with ${chain}.`;
+export const cameWithAnotherChain = 'Came with a chain that goes alone.';
+export const whichChainOf = (tag: string): string => `Which chain came with ${tag}`;
+export const anotherOfThem = 'It was another';
+export const chainItCameWith = 'The chain that it came with';
+export const noneOfThem = 'none of them: a chain of its own';
+
 // PiecePage
 export const fromItsLastLook = (hours: string): string => `That is ${hours} from its last look.`;
 export const measuredTimes = (count: number): string =>
