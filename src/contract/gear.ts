@@ -116,6 +116,22 @@ export interface GearView {
   readonly today: string;
 }
 
+/** A saw, as the table of all of them has it. */
+export interface SawRowView extends SawView {
+  readonly customer: { readonly id: string; readonly name: string };
+  readonly jobs: number;
+  readonly last: { readonly jobId: string; readonly tag: string } | null;
+}
+
+/** Every saw of everybody. */
+export interface AllSawsView {
+  readonly shop: ShopView;
+  readonly filter: { readonly text: string; readonly retired: boolean };
+  readonly total: number;
+  /** The first of them. */
+  readonly saws: readonly SawRowView[];
+}
+
 /** What is due of a customer's saws: by a forecast, with its days, or by custom, at the next job. */
 export interface DueGear {
   readonly saw: SawView;

@@ -22,3 +22,4 @@ export * from './plans';
 export * from './job-parts';
 export * from './paper';
 export * from './hand-over';
+export * from './rows';

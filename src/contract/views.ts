@@ -260,10 +260,9 @@ export interface WorkOnPart {
 
 export interface StockView {
   readonly shop: ShopView;
+  /** The first of them. */
   readonly parts: readonly ShelvedPartView[];
   readonly total: number;
-  readonly page: number;
-  readonly pages: number;
   readonly filter: {
     readonly text: string;
     readonly kind: string;

@@ -27,6 +27,8 @@ export { handOverOf, handOverView } from './use-cases/hand-over';
 export { handOverJob } from './use-cases/handing-over';
 export * from './use-cases/calendar';
 export {
+  allSawsRows,
+  allSawsView,
   changeGear,
   customerGear,
   gearView,

@@ -39,6 +39,9 @@ export function GearPage({ sent, preferences }: GearPageProps) {
         <Act name={texts.takeInAListOfSaws}>
           <SawListForm />
         </Act>
+        <a className="grid quiet place-items-center" href="/gear/saws">
+          {texts.allSaws}
+        </a>
         <a className="grid quiet place-items-center" href="/gear/models">
           {texts.sawModels}
         </a>

@@ -3,7 +3,6 @@ import { unpackView, type Sent, type StockView } from '../../contract';
 import { FAMILY_IDS, GAUGE_IDS } from '../../core/families';
 import { STOCK_KINDS } from '../../core/stock';
 import { Empty } from '../../ui/parts/Notice';
-import { Pager } from '../../ui/parts/Pager';
 import { familyLabel, gaugeLabel, stockKindWord } from '../../wording';
 import { Frame } from '../frame/Frame';
 import type { Preferences } from '../frame/preferences';
@@ -34,11 +33,6 @@ function Stock({ sent, preferences, query }: StockPageProps) {
   const arrived = useMemo(() => unpackView(sent), [sent]);
   const view = useServerData(`/api/stock?${query}`, arrived);
   const [takingIn, setTakingIn] = useState(false);
-  const page = (number: number) => {
-    const params = new URLSearchParams(query);
-    params.set('page', String(number));
-    return `/stock?${params.toString()}`;
-  };
   return (
     <Frame shop={view.shop} preferences={preferences} place="stock">
       <div className="mb-3 flex flex-wrap items-center justify-between gap-3">
@@ -58,7 +52,6 @@ function Stock({ sent, preferences, query }: StockPageProps) {
         </Suspense>
       )}
       <Filter filter={view.filter} />
-      <p className="my-2 text-sm text-ink-soft">{texts.countOfParts(view.total)}</p>
       {view.parts.length === 0 ? (
         <Empty title={texts.nothingOnTheShelfAnswers}>
           <a className="underline" href="/stock">
@@ -66,9 +59,8 @@ function Stock({ sent, preferences, query }: StockPageProps) {
           </a>
         </Empty>
       ) : (
-        <PartTable parts={view.parts} />
+        <PartTable parts={view.parts} total={view.total} query={query} />
       )}
-      <Pager page={view.page} pages={view.pages} href={page} />
       <Imports imports={view.imports} />
     </Frame>
   );

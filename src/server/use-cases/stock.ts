@@ -6,8 +6,16 @@ import type { FitJudgement } from '../../core/fit';
 import { SEQUENCES } from '../../core/identify';
 import { PARTS } from '../../core/reading';
 import { orderCautions, type ChainNumbers } from '../../core/order';
-import { countStock, listImports, listStock, search, stockCandidates } from '../../data/repositories';
-import type { OrderedPartView, SearchHitView, SlipView, StockAnswer, StockView } from '../../contract';
+import { countStock, listImports, listStock, search, stockCandidates, type StockFilter } from '../../data/repositories';
+import type {
+  OrderedPartView,
+  RowsView,
+  SearchHitView,
+  ShelvedPartView,
+  SlipView,
+  StockAnswer,
+  StockView,
+} from '../../contract';
 import {
   shopDay,
   familyLabel,
@@ -25,7 +33,7 @@ import {
   sequenceWord,
 } from '../../wording';
 import type { Context } from '../context';
-import { paging } from '../paging';
+import { rowsFrom } from '../paging';
 import { appraisedJob, whoseJob, type AppraisedJob } from './appraised';
 import { jobParts } from './job-parts';
 import { shopView } from './shop';
@@ -38,8 +46,8 @@ const IMPORTS_SHOWN = 5;
 const oneOf = <T extends string>(options: readonly T[], value: string): T | undefined =>
   options.find((option) => option === value);
 
-/** The stock list, narrowed by what was asked. What is asked and not understood does not narrow. */
-export async function stockView(context: Context, params: URLSearchParams): Promise<StockView> {
+/** What the stock list is narrowed by, as it was asked, and as far as that is understood. */
+function stockAsked(params: URLSearchParams) {
   const ask = (name: string) => params.get(name) ?? '';
   const filter = {
     text: ask('q'),
@@ -50,7 +58,7 @@ export async function stockView(context: Context, params: URLSearchParams): Prom
     low: ask('low') === 'yes',
   };
   const links = /^\d{1,3}$/.test(filter.driveLinks) ? Number(filter.driveLinks) : undefined;
-  const where = {
+  const where: StockFilter = {
     text: filter.text,
     kind: oneOf(STOCK_KINDS, filter.kind),
     pitch: oneOf(FAMILY_IDS, filter.pitch),
@@ -58,14 +66,26 @@ export async function stockView(context: Context, params: URLSearchParams): Prom
     driveLinks: links,
     low: filter.low,
   };
-  const total = await countStock(context.store.db, where);
-  const { page, pages, limit, offset } = paging(ask('page') || null, total, PAGE);
-  const [shop, parts, imports] = await Promise.all([
+  return { filter, where };
+}
+
+/** The first of the stock list, narrowed by what was asked. What is asked and not understood does not narrow. */
+export async function stockView(context: Context, params: URLSearchParams): Promise<StockView> {
+  const { db } = context.store;
+  const { filter, where } = stockAsked(params);
+  const [shop, total, parts, imports] = await Promise.all([
     shopView(context),
-    listStock(context.store.db, where, { limit, offset }),
-    listImports(context.store.db, IMPORTS_SHOWN),
+    countStock(db, where),
+    listStock(db, where, { limit: PAGE, offset: 0 }),
+    listImports(db, IMPORTS_SHOWN),
   ]);
-  return { shop, parts, total, page, pages, filter, imports };
+  return { shop, parts, total, filter, imports };
+}
+
+/** Some of the stock list, from where it was asked on. */
+export async function stockRows({ store }: Context, params: URLSearchParams): Promise<RowsView<ShelvedPartView>> {
+  const { where } = stockAsked(params);
+  return rowsFrom(params.get('from'), (page) => listStock(store.db, where, page));
 }
 
 /** Chains in stock against an order: those that fit, then those that miss one thing. */

@@ -80,11 +80,7 @@ function causesFound({ diagnoses }: Appraisal): JobSummary['causes'] {
   return [...new Set(leading)];
 }
 
-function summaryOf(
-  sheet: BenchSheet,
-  appraisal: Appraisal,
-  course: StoredCourse,
-): ShownSummary {
+function summaryOf(sheet: BenchSheet, appraisal: Appraisal, course: StoredCourse): ShownSummary {
   const step = nextStep(stepStates(sheet, appraisal, course));
   const { signedOff: signed, lacksParts } = course;
   return {

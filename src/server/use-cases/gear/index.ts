@@ -8,3 +8,4 @@ export { pieceTagged } from './pieces';
 export { otherSawsOf } from './said';
 export { takeInSaws } from './saw-list';
 export { modelMemory, modelOffer, modelsView } from './models';
+export { allSawsRows, allSawsView } from './all-saws';

@@ -235,3 +235,18 @@ export const tooManyModels = (count: number, most: number): string =>
   `The list has ${count} models; ${most} are taken in at once: divide it.`;
 export const takeInModels = (count: number): string =>
   plural(count, { one: 'Take in # model', other: 'Take in # models' });
+
+// AllSawsPage
+export const allSaws = 'All saws';
+export const sawTagOrOwner = 'A saw, its tag, or whose it is';
+export const retiredToo = 'retired, too';
+export const show = 'Show';
+export const noSawAnswersThat = 'No saw answers that';
+export const showAllSaws = 'Show all saws';
+export const tagHeading = 'Tag';
+export const whoseHeading = 'Whose it is';
+export const mountHeading = 'Mount';
+export const mostRpmHeading = 'Most rpm';
+export const jobsHeading = 'Jobs';
+export const standsHeading = 'In use';
+export const inUse = 'in use';

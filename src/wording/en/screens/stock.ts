@@ -64,3 +64,7 @@ export const nameOrPartNumber = 'Name or part number';
 export const belowMinimum = 'below minimum';
 export const show = 'Show';
 export const any = 'any';
+export const partNumber = 'Part number';
+export const mountHeading = 'Mount';
+export const forSawHeading = 'For the saw';
+export const minimumHeading = 'Minimum';
