@@ -242,6 +242,8 @@ const pages = (): Promise<Measured[]> =>
         pair('Gear', '/gear'),
         pair('Gear, searched', '/gear?q=TP-02'),
         pair('Gear of a customer', '/gear/customers/c-garden'),
+        pair('All saws', '/gear/saws'),
+        pair('A thousand of all saws', '/api/gear/saws/rows?from=5000'),
         pair('A saw', '/gear/saws/s-brask-66'),
         { name: 'A piece', small: await piece(small), large: await piece(large) },
       ],

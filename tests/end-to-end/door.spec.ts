@@ -123,7 +123,9 @@ test('bytes that are no picture are refused at once, whatever reader they were m
 test('what was once answered with a fault of ours is answered', async () => {
   for (const page of ['1e300', '-1e300', 'Infinity', 'NaN', '9007199254740993', '0.5', '']) {
     expect((await send({ path: `/?page=${page}` })).status, page).toBe(200);
-    expect((await send({ path: `/stock?page=${page}` })).status, page).toBe(200);
+    expect((await send({ path: `/gear/customers/c-towpath?page=${page}` })).status, page).toBe(200);
+    for (const rows of ['/api/stock/rows', '/api/gear/saws/rows'])
+      expect((await send({ path: `${rows}?from=${page}` })).status, page).toBe(200);
   }
   for (const path of [
     '/_image',
@@ -359,7 +361,10 @@ const ASKED = [
   '/api/jobs/:job/hand-over',
   '/api/jobs/:job/hand-over.json',
   '/api/jobs/:job/next-visit.ics',
+  '/gear/saws',
   '/gear/saws/:any',
+  '/api/gear/saws/rows',
+  '/api/stock/rows',
   '/gear/pieces/:any',
   '/gear/customers/:any',
   '/api/gear/customers/:any/due.csv',
@@ -377,6 +382,7 @@ const ASKED = [
 const WORDS = [
   'waits',
   'page',
+  'from',
   'q',
   'customer',
   'saw',

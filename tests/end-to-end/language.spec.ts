@@ -56,6 +56,8 @@ const PLACES = [
   '/gear/customers/c-towpath',
   '/gear/saws/s-brask-66',
   '/gear/models',
+  '/gear/saws',
+  '/gear/saws?q=nothing-of-the-kind',
   '/shop',
 ];
 const PAPERS = ['customer', 'slip', 'tag', 'work-card', 'condemned'];

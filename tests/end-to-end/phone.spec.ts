@@ -135,6 +135,7 @@ test('on a phone nothing that is pressed is lower than a gloved fingertip, whate
     '/gear',
     '/gear/saws/s-brask-66',
     '/gear/models',
+    '/gear/saws',
     '/shop',
     '/shop?view=codes',
   ];

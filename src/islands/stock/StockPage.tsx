@@ -53,11 +53,14 @@ function Stock({ sent, preferences, query }: StockPageProps) {
       )}
       <Filter filter={view.filter} />
       {view.parts.length === 0 ? (
-        <Empty title={texts.nothingOnTheShelfAnswers}>
-          <a className="underline" href="/stock">
-            {texts.showAllParts}
-          </a>
-        </Empty>
+        <>
+          <p className="my-2 text-sm text-ink-soft">{texts.countOfParts(0)}</p>
+          <Empty title={texts.nothingOnTheShelfAnswers}>
+            <a className="underline" href="/stock">
+              {texts.showAllParts}
+            </a>
+          </Empty>
+        </>
       ) : (
         <PartTable parts={view.parts} total={view.total} query={query} />
       )}

@@ -12,7 +12,7 @@ interface HeadsProps<Row> {
 /** What stands over the columns; pressed, a head orders the rows by its column. */
 export function Heads<Row>({ columns, order, onOrder }: HeadsProps<Row>) {
   return (
-    <thead>
+    <thead className="bg-paper xl:sticky xl:top-12 xl:z-10">
       <tr className="border-b-2 border-ink text-left text-sm" aria-rowindex={1}>
         {columns.map(({ id, head, isRight }) => {
           const its = order?.id === id ? order : null;
@@ -70,6 +70,8 @@ interface SheetProps<Row> {
 
 /** What names the rows has so much room at least, rem. */
 const LEAST_NAME = 16;
+/** A table up to so wide fits a desk's screen, rem: then its heads stay in sight, which they do not in a box of their own. */
+const FITS = 80;
 
 /**
  * The table around heads and rows; where it is wider than the screen it alone is moved. Its columns are as wide as they
@@ -78,7 +80,7 @@ const LEAST_NAME = 16;
 export function Sheet<Row>({ name, columns, total, children }: SheetProps<Row>) {
   const width = columns.reduce((sum, each) => sum + (each.width ?? LEAST_NAME), 0);
   return (
-    <div className="overflow-x-auto">
+    <div className={`overflow-x-auto ${width <= FITS ? 'xl:overflow-x-visible' : ''}`}>
       <table
         className="w-full table-fixed border-collapse"
         style={{ minWidth: `${width}rem` }}
