@@ -1,16 +1,7 @@
 import { wearsOf, WEARS, type WearId, type Worn } from './wear';
 import type { Part } from '../reading';
 import type { Marks } from './marks';
-import type { Piece, Seen, Visit } from './piece';
-
-/** Why a piece is held to be another than the one before. */
-export type OtherBecause =
-  /** Somebody said so. */
-  | { readonly code: 'said' }
-  /** What does not wear differs. */
-  | { readonly code: 'marks'; readonly mark: keyof Marks; readonly was: string; readonly is: string }
-  /** What wears one way came back better than it went. */
-  | { readonly code: 'better'; readonly wear: WearId; readonly was: number; readonly is: number };
+import type { OtherBecause, Piece, Seen, Visit } from './piece';
 
 /** Better by more than so many standard uncertainties of the difference is another piece: nothing grows back. */
 const CLEARLY = 3;

@@ -1,8 +1,8 @@
 import type { Operation } from '../sheet';
 import { PARTS, type Part } from '../reading';
-import type { OtherBecause } from './is-other';
+import type { Marks } from './marks';
 import type { VisitFacts } from './visit';
-import type { Worn } from './wear';
+import type { WearId, Worn } from './wear';
 
 /** A job on a saw, in the order in which they were taken in. */
 export interface Visit {
@@ -14,6 +14,15 @@ export interface Visit {
   readonly went: string | null;
   readonly facts: VisitFacts;
 }
+
+/** Why a piece is held to be another than the one before. */
+export type OtherBecause =
+  /** Somebody said so. */
+  | { readonly code: 'said' }
+  /** What does not wear differs. */
+  | { readonly code: 'marks'; readonly mark: keyof Marks; readonly was: string; readonly is: string }
+  /** What wears one way came back better than it went. */
+  | { readonly code: 'better'; readonly wear: WearId; readonly was: number; readonly is: number };
 
 /** How a piece came to be known. */
 export type FirstKnown =

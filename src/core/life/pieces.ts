@@ -1,6 +1,6 @@
 import { flatMap } from '../flat-map';
 import { PARTS, type Part } from '../reading';
-import { cannotBe, nearestOf, wornOf, type OtherBecause } from './is-other';
+import { cannotBe, nearestOf, wornOf } from './is-other';
 import {
   lookKey,
   namedBy,
@@ -9,6 +9,7 @@ import {
   type InTurn,
   type FirstKnown,
   type Move,
+  type OtherBecause,
   type Piece,
   type Said,
   type SawPast,
