@@ -24,13 +24,13 @@ export interface FiguresView {
   readonly states: { readonly open: number; readonly signedOff: number; readonly handedOver: number };
   /** Days from taking in to handing over, of those that went: the middle one, and nine in ten within. */
   readonly days: { readonly middle: number; readonly nineInTen: number } | null;
-  /** Of jobs that went: which parts were worked on and stayed, and which went on new. */
+  /** Of jobs that went: which parts were mended and stayed, and which went on new. */
   readonly parts: readonly { readonly part: Part; readonly saved: number; readonly renewed: number }[];
   /** What was found to bring about the complaints, the commonest first, and jobs whose complaint has such a cause. */
   readonly causes: readonly { readonly cause: Cause; readonly jobs: number }[];
   /** How a wrong part would have been bought, the commonest first, and jobs that show it. */
   readonly nearMisses: readonly { readonly miss: NearMiss; readonly jobs: number }[];
-  /** What was kept by working on parts in place of renewing them, by the figures in force. */
+  /** What was kept by mending parts in place of renewing them, by the figures in force. */
   readonly kept: readonly KeptMoney[];
   readonly overrides: Overrides;
   /** How long each operation takes that was done by itself. */

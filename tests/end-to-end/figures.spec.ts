@@ -11,7 +11,7 @@ test('what the records teach is taken over by a person, who sees first what it c
   await expect(page.getByText(/jobs taken in from .* until /)).toBeVisible();
   await expect(page.getByText(/^Wrong parts nearly bought, and caught:/)).toBeVisible();
   await expect(page.getByRole('region', { name: 'Where verdicts were overridden' })).toContainText('came again');
-  await expect(page.getByRole('region', { name: 'Money kept by working on parts' })).toContainText('£');
+  await expect(page.getByRole('region', { name: 'Money kept by mending parts' })).toContainText('£');
   await page.getByLabel('Taken in from').fill('2020-01-01');
   await page.getByRole('button', { name: 'Show' }).click();
   await expect(page.getByRole('region', { name: 'How long work takes' })).toContainText('min, known to');

@@ -5,24 +5,27 @@ import { PARTS, type Part } from '../reading';
 import { CLEANING, SERVICE, type Operation } from '../sheet';
 import type { VisitFacts } from './visit';
 
-/** What working on parts kept in customers' pockets: a new part and its fitting, less the work. */
+/** What mending parts kept in customers' pockets: a new part and its fitting, less the work. */
 export interface KeptMoney {
   readonly part: Part;
-  /** How often such a part was worked on and stayed. */
+  /** How often such a part was mended and stayed. */
   readonly times: number;
   /** Smallest units of the currency; below 0 where the work was dearer than a new part. */
   readonly cents: number;
 }
 
-/** Whether work makes a part good again: what cleans, and what is done at every service, does not. */
-const isRework = (operation: Operation): boolean => !CLEANING.includes(operation) && !SERVICE.includes(operation);
+/** What keeps a chain sharp: without it nobody would have bought a new one. */
+const FILING: readonly Operation[] = ['sharpen', 'lower-gauges', 'file-to-gauges', 'even-cutters', 'correct-angles'];
 
-/** Whether a part was worked on and stayed. */
+/** Whether work makes a part good again: what cleans or files, and what is done at every service, does not. */
+const mends = (operation: Operation): boolean => ![...CLEANING, ...SERVICE, ...FILING].includes(operation);
+
+/** Whether a part was mended and stayed. Work on a nose keeps its bar: a nose is greased or renewed. */
 export const isSaved = ({ worked, renewed }: VisitFacts, part: Part): boolean =>
-  !renewed.includes(part) && (worked[part]?.some(isRework) ?? false);
+  part !== 'nose' && !renewed.includes(part) && (worked[part]?.some(mends) ?? false);
 
 /**
- * What was kept by working on parts in place of renewing them, by the figures in force: what a new one costs and its
+ * What was kept by mending parts in place of renewing them, by the figures in force: what a new one costs and its
  * fitting, less the minutes of the work and what it uses up.
  * @param visits of jobs that went
  */

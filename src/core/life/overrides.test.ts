@@ -90,4 +90,18 @@ describe('money kept', () => {
     expect(isSaved({ ...worked('deburr'), renewed: ['bar'] }, 'bar')).toBe(false);
     expect(keptMoney([NOTHING, worked('turn-over')], DEFAULTS)).toEqual([]);
   });
+
+  it('is nothing of a chain that was filed, and of one that was mended what a new one costs', () => {
+    const chain = (...operations: NonNullable<VisitFacts['worked']['chain']>) => ({
+      ...NOTHING,
+      worked: { chain: operations },
+    });
+    expect(keptMoney([chain('sharpen', 'lower-gauges', 'even-cutters')], DEFAULTS)).toEqual([]);
+    expect(keptMoney([chain('sharpen', 'file-back')], DEFAULTS)).toMatchObject([{ part: 'chain', times: 1 }]);
+  });
+
+  it('of a nose is its bar’s', () => {
+    const nose = { ...NOTHING, worked: { bar: ['re-nose'], nose: ['re-nose'] } } as const;
+    expect(keptMoney([nose], DEFAULTS)).toMatchObject([{ part: 'bar', times: 1 }]);
+  });
 });

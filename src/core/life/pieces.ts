@@ -43,19 +43,36 @@ function isOther(piece: Piece, visit: Visit, { isSame }: Said): OtherBecause | n
   return visit.facts.others.includes(part) ? { code: 'said' } : cannotBe(piece, visit);
 }
 
+/** Pieces that go in turn on a saw by any of some sayings. */
+const turningFrom = (saw: string, inTurn: readonly InTurn[]): Set<string> =>
+  new Set(flatMap(inTurn, (turn) => (turn.saw === saw ? turn.pieces : [])));
+
 /** The pieces of one part on some saws, as one thing after another happened to them. */
 class Pieces {
   readonly all: Piece[] = [];
   /** Where in the list the piece stands that is on a saw now. */
   private readonly on = new Map<string, number>();
-  /** Pieces that ever went in turn on their saw. */
-  private readonly turning: Set<string>;
+  /** Of each saw the pieces that go in turn on it: by what is said from now on, and what took the place of these. */
+  private readonly turning = new Map<string, Set<string>>();
 
   constructor(
     private readonly part: Part,
     private readonly said: Said,
   ) {
-    this.turning = new Set(flatMap(said.inTurn, ({ pieces }) => pieces));
+    for (const { saw } of said.inTurn) this.turning.set(saw, turningFrom(saw, said.inTurn));
+  }
+
+  /** What took the place of a piece at the bench. */
+  private readonly heirs = new Map<string, string>();
+
+  private isTurning(saw: string, id: string): boolean {
+    return this.turning.get(saw)?.has(id) ?? false;
+  }
+
+  /** How many go in turn on a saw with a piece, it among them. */
+  private turnsWith({ saw, id }: Piece): number {
+    if (!this.isTurning(saw, id)) return 1;
+    return this.all.filter((each) => each.saw === saw && each.ended === null && this.isTurning(saw, each.id)).length;
   }
 
   private there(saw: string): Piece | null {
@@ -74,7 +91,7 @@ class Pieces {
 
   private end(saw: string, ended: Ending): void {
     if (!this.on.has(saw)) return;
-    this.change(saw, { ended });
+    this.change(saw, { ended, turns: this.turnsWith(this.there(saw)!) });
     this.on.delete(saw);
   }
 
@@ -93,7 +110,7 @@ class Pieces {
   private makeRoom(saw: string, ended: Ending): void {
     const there = this.there(saw);
     if (!there) return;
-    if (!this.turning.has(there.id)) this.end(saw, ended);
+    if (!this.isTurning(saw, there.id)) this.end(saw, ended);
     else {
       this.change(saw, { rests: true });
       this.on.delete(saw);
@@ -110,7 +127,7 @@ class Pieces {
     const look = lookKey(this.part, visit.jobId);
     const [told, itself] = [this.said.which.get(look), pieceId(this.part, { how: 'found', jobId: visit.jobId })];
     // One that was told apart from the others stays apart.
-    if (told === itself || (told === undefined && this.turning.has(itself))) return null;
+    if (told === itself || (told === undefined && this.isTurning(saw, itself))) return null;
     const resting = this.resting(saw);
     const named = [there, ...resting].find((piece) => piece && piece.id === told);
     if (named) return named;
@@ -141,16 +158,30 @@ class Pieces {
     const there = this.there(saw);
     this.end(saw, { how: 'replaced', jobId, at: went });
     this.know(saw, { how: 'fitted', jobId, at: went });
+    if (!there) return;
+    const heir = this.there(saw)!.id;
+    this.heirs.set(there.id, heir);
     // Whatever takes its place takes its turn.
-    if (there && this.turning.has(there.id)) this.turning.add(this.there(saw)!.id);
+    if (this.isTurning(saw, there.id)) this.turning.get(saw)!.add(heir);
   }
 
   /** From now on these go in turn on the saw; what rests and is not among them rests no more. */
-  turned({ saw, pieces, at }: InTurn): void {
+  turned(turn: InTurn): void {
+    const { saw, at } = turn;
+    const pieces = this.withHeirs(turn.pieces);
     this.all.forEach((piece, i) => {
       const isLeftOut = piece.saw === saw && piece.rests && piece.ended === null && !pieces.includes(piece.id);
-      if (isLeftOut) this.all[i] = { ...piece, rests: false, ended: { how: 'out-of-turn', at } };
+      if (!isLeftOut) return;
+      const turns = this.turnsWith(piece);
+      this.all[i] = { ...piece, rests: false, turns, ended: { how: 'out-of-turn', at } };
     });
+    const sinceThen = this.said.inTurn.slice(this.said.inTurn.indexOf(turn));
+    this.turning.set(saw, new Set(this.withHeirs([...turningFrom(saw, sinceThen)])));
+  }
+
+  private withHeirs(pieces: readonly string[]): readonly string[] {
+    const heirs = flatMap(pieces, (piece) => this.heirs.get(piece) ?? []);
+    return heirs.length === 0 ? pieces : [...pieces, ...this.withHeirs(heirs)];
   }
 
   /**
@@ -163,20 +194,17 @@ class Pieces {
     const resting = this.resting(from).find(({ id }) => id === piece);
     const goes = resting ?? (piece === null || there?.id === piece ? there : null);
     if (!goes || from === to) return false;
-    this.all[this.all.indexOf(goes)] = { ...goes, rests: false, ended: { how: 'moved', to, at } };
+    const turns = this.turnsWith(goes);
+    this.all[this.all.indexOf(goes)] = { ...goes, rests: false, turns, ended: { how: 'moved', to, at } };
     if (!resting) this.on.delete(from);
     this.end(to, { how: 'displaced', by: goes.id, at });
     this.begin({ ...goes, saw: to, began: { how: 'moved', from, at }, ended: null, rests: false });
     return true;
   }
 
-  /** How they stand in the end, each with how many go in turn with it. */
+  /** How they stand in the end, each with how many go in turn with it, or went when it ended. */
   told(): readonly Piece[] {
-    return this.all.map((piece) => {
-      if (piece.ended !== null || !this.turning.has(piece.id)) return piece;
-      const its = this.all.filter(({ saw, ended, id }) => saw === piece.saw && ended === null && this.turning.has(id));
-      return { ...piece, turns: its.length };
-    });
+    return this.all.map((piece) => (piece.ended === null ? { ...piece, turns: this.turnsWith(piece) } : piece));
   }
 }
 

@@ -80,13 +80,19 @@ describe('chains that go in turn', () => {
       [OTHER, '1'],
       ['chain.fitted.1', '3'],
     ]);
-    expect(pieces.map(({ turns }) => turns)).toEqual([2, 1, 2]);
+    // One that ended had its share of the hours until then.
+    expect(pieces.map(({ turns }) => turns)).toEqual([2, 2, 2]);
   });
 
   it('go alone again from when somebody says so: what rests then is the saw’s no more', () => {
     const pieces = told(TWO, { inTurn: [inTurn(ONE!, OTHER!), { saw: 'saw', pieces: [], at: day(1001) }] });
     expect(cameWith(pieces)).toEqual(['0,2,4', '1,3']);
     expect(pieces.map(({ ended }) => ended?.how ?? null)).toEqual([null, 'out-of-turn']);
+    // Said in between, what comes after is told as of chains that go alone.
+    const between = { saw: 'saw', pieces: [], at: day(70 * 2 + 1) };
+    const alone = told(TWO, { inTurn: [{ ...inTurn(ONE!, OTHER!), at: day(71) }, between] });
+    expect(cameWith(alone)).toEqual(['0,2', '1', '3,4']);
+    expect(alone.map(({ ended }) => ended?.how ?? null)).toEqual(['gone', 'out-of-turn', null]);
   });
 
   it('go over to another saw while they rest, and leave the one on it there', () => {
@@ -97,6 +103,21 @@ describe('chains that go in turn', () => {
       [ONE, 'saw', false, 1],
       [OTHER, 'two', false, 1],
     ]);
+    // There it goes alone: it is gone once another comes.
+    const there = visits(cutter(8), cutter(8.9)).map((visit, i) => ({
+      ...visit,
+      jobId: `two-${i}`,
+      came: day(1100 + i),
+      went: null,
+    }));
+    const both = piecesOf(
+      [
+        { saw: 'saw', visits: TWO },
+        { saw: 'two', visits: there },
+      ],
+      { ...NOTHING_SAID, inTurn: [inTurn(ONE!, OTHER!)], moves },
+    );
+    expect(both.findLast(({ id }) => id === OTHER)).toMatchObject({ saw: 'two', rests: false, ended: { how: 'gone' } });
   });
 
   it('count as many as they are against the custom of the sprocket', () => {

@@ -74,7 +74,7 @@ function Piece({ view }: { view: PieceView }) {
       <p className="mt-1 text-ink-soft">
         {[
           tag && texts.tagged(tag),
-          piece.turns > 1 && texts.goesInTurn(piece.turns),
+          !ended && piece.turns > 1 && texts.goesInTurn(piece.turns),
           marksText(piece.marks),
           howItCame(piece),
           ended

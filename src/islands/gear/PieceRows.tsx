@@ -46,7 +46,7 @@ function PieceRow({ piece }: { piece: PieceLine }) {
             how,
             span,
             looks > 0 && texts.looks(looks),
-            turns > 1 && texts.goesInTurn(turns),
+            !ended && turns > 1 && texts.goesInTurn(turns),
             chains !== null && chains > 1 && texts.chainsRan(chains),
             marksText(marks),
             sold && `${sold.sku} ${sold.name}`,

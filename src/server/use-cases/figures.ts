@@ -90,7 +90,7 @@ const withWhatIsInForce = (figure: LearnedFigure, limits: Limits): LearnedFigure
   return { ...figure, inForce: { value, unit, provenance }, offered: rounded(figure) };
 };
 
-/** Of jobs that went: which parts were worked on and stayed, and which went on new. */
+/** Of jobs that went: which parts were mended and stayed, and which went on new. */
 function partsOf(gone: readonly JobSummary[]): FiguresView['parts'] {
   return PARTS.map((part) => ({
     part,

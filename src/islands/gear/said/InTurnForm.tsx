@@ -11,7 +11,7 @@ export function InTurnForm({ sawId, chains }: { sawId: string; chains: readonly 
   const { shop } = useFrame();
   const say = useSay();
   const form = useSentForm({
-    start: { chains: chains.map(({ turns }) => turns > 1) },
+    start: { chains: chains.map(({ ended, turns }) => !ended && turns > 1) },
     send: async ({ chains: chosen }) => {
       const pieces = chains.filter((_, i) => chosen[i]).map(({ id }) => id);
       await say({ say: 'chains-in-turn', sawId, pieces: pieces.length < 2 ? [] : pieces });

@@ -52,7 +52,7 @@ export const jobsByState = (open: number, signedOff: number, handedOver: number)
 export const daysHere = (middle: number, nineInTen: number): string =>
   `Half were here less than ${middle.toFixed(1)} days, nine in ten less than ${nineInTen.toFixed(1)}.`;
 export const savedAndRenewed = (saved: number, renewed: number): string =>
-  `worked on and kept ${plural(saved, { one: 'once', other: '# times' })}, put on new ${plural(renewed, { one: 'once', other: '# times' })}.`;
+  `mended and kept ${plural(saved, { one: 'once', other: '# times' })}, put on new ${plural(renewed, { one: 'once', other: '# times' })}.`;
 
 export const causesFound = 'Found behind complaints:';
 export const causeOften = (cause: string, jobs: number): string =>
@@ -77,13 +77,13 @@ export const nearMissName: Record<NearMiss, string> = {
 };
 
 // Kept
-export const moneyKept = 'Money kept by working on parts';
-export const nothingWorkedOn = 'No part was worked on and kept in this time.';
+export const moneyKept = 'Money kept by mending parts';
+export const nothingWorkedOn = 'No part was mended and kept in this time.';
 export const keptBy = (times: number, money: string): string =>
-  `${plural(times, { one: '# part', other: '# parts' })} worked on and kept: ${money}.`;
+  `${plural(times, { one: '# part', other: '# parts' })} mended and kept: ${money}.`;
 export const keptInAll = (money: string): string => `${money} in all.`;
 export const keptHow =
-  'A new part and its fitting less the work, by the prices, minutes and rates in force. Cleaning alone is not counted.';
+  'A new part and its fitting less the work, by the prices, minutes and rates in force. Cleaning, filing and what is done at every service are not counted.';
 
 // Overrides
 export const whereOverridden = 'Where verdicts were overridden';
