@@ -132,6 +132,22 @@ export interface AllSawsView {
   readonly saws: readonly SawRowView[];
 }
 
+/** A customer, as the table of all of them has it. */
+export interface CustomerRowView extends WhoseView {
+  readonly saws: number;
+  /** Whether it is offered no more. */
+  readonly retired: boolean;
+}
+
+/** Every customer. */
+export interface AllCustomersView {
+  readonly shop: ShopView;
+  readonly filter: { readonly text: string; readonly retired: boolean };
+  readonly total: number;
+  /** The first of them. */
+  readonly customers: readonly CustomerRowView[];
+}
+
 /** What is due of a customer's saws: by a forecast, with its days, or by custom, at the next job. */
 export interface DueGear {
   readonly saw: SawView;
@@ -222,9 +238,8 @@ export interface PieceView {
 /** The models of a shop. */
 export interface ModelsView {
   readonly shop: ShopView;
+  /** The first of them. */
   readonly models: readonly ModelView[];
   readonly said: readonly GearSaidView[];
   readonly total: number;
-  readonly page: number;
-  readonly pages: number;
 }

@@ -27,6 +27,8 @@ export { handOverOf, handOverView } from './use-cases/hand-over';
 export { handOverJob } from './use-cases/handing-over';
 export * from './use-cases/calendar';
 export {
+  allCustomersRows,
+  allCustomersView,
   allSawsRows,
   allSawsView,
   changeGear,
@@ -34,6 +36,7 @@ export {
   gearView,
   modelMemory,
   modelOffer,
+  modelRows,
   modelsView,
   otherSawsOf,
   pieceTagged,

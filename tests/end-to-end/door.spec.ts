@@ -124,7 +124,7 @@ test('what was once answered with a fault of ours is answered', async () => {
   for (const page of ['1e300', '-1e300', 'Infinity', 'NaN', '9007199254740993', '0.5', '']) {
     expect((await send({ path: `/?page=${page}` })).status, page).toBe(200);
     expect((await send({ path: `/gear/customers/c-towpath?page=${page}` })).status, page).toBe(200);
-    for (const rows of ['/api/stock/rows', '/api/gear/saws/rows'])
+    for (const rows of ['/api/stock/rows', '/api/gear/saws/rows', '/api/gear/customers/rows', '/api/gear/models/rows'])
       expect((await send({ path: `${rows}?from=${page}` })).status, page).toBe(200);
   }
   for (const path of [
@@ -364,6 +364,9 @@ const ASKED = [
   '/gear/saws',
   '/gear/saws/:any',
   '/api/gear/saws/rows',
+  '/gear/customers',
+  '/api/gear/customers/rows',
+  '/api/gear/models/rows',
   '/api/stock/rows',
   '/gear/pieces/:any',
   '/gear/customers/:any',

@@ -57,6 +57,7 @@ const PLACES = [
   '/gear/saws/s-brask-66',
   '/gear/models',
   '/gear/saws',
+  '/gear/customers',
   '/gear/saws?q=nothing-of-the-kind',
   '/shop',
 ];

@@ -24,8 +24,8 @@ test('a model is entered as its saws were measured, answers a call, is mended, a
   await form.getByLabel('Links').fill('78');
   await axeFindsNothing(page, 'a model of saws');
   await form.getByRole('button', { name: 'Enter', exact: true }).click();
-  const row = page.getByRole('listitem').filter({ hasText: 'Brask 66 · 50 cm' });
-  await expect(row).toContainText('.325 .050 78DL');
+  const row = page.getByRole('row').filter({ hasText: 'Brask 66 · 50 cm' });
+  for (const number of ['.325', '.050', '78DL']) await expect(row.getByRole('cell', { name: number })).toBeVisible();
   await ready(page);
 
   await visit(page, '/counter');
@@ -67,5 +67,5 @@ test('a list of models is taken in with its columns matched, what is wrong told,
   await expect(page.getByText('fells.csv: 1 model.')).toBeVisible();
   await ready(page);
   await page.getByRole('button', { name: /^Undo: fells.csv/ }).click();
-  await expect(page.getByRole('listitem').filter({ hasText: 'Fell 30 · 30 cm' })).toContainText('offered no more');
+  await expect(page.getByRole('row').filter({ hasText: 'Fell 30 · 30 cm' })).toContainText('offered no more');
 });

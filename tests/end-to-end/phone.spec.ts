@@ -136,6 +136,7 @@ test('on a phone nothing that is pressed is lower than a gloved fingertip, whate
     '/gear/saws/s-brask-66',
     '/gear/models',
     '/gear/saws',
+    '/gear/customers',
     '/shop',
     '/shop?view=codes',
   ];

@@ -105,6 +105,10 @@ test('all saws are narrowed, ordered and led from, on a phone, too', async ({ pa
   await page.getByRole('button', { name: 'Show' }).click();
   await ready(page);
   await expect(saws.locator('tbody tr[aria-rowindex]')).toHaveCount(1);
+  await visit(page, '/gear/customers?q=towpath');
+  const customers = table(page, 'All customers');
+  await expect(customers.getByRole('link')).toHaveText(['Towpath crew']);
+  await axeFindsNothing(page, 'all customers');
   await page.setViewportSize({ width: 390, height: 844 });
   await visit(page, '/gear/saws');
   const wide = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);

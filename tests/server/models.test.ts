@@ -16,9 +16,8 @@ const FACTS: ModelFactsView = {
   ...{ sprocketKind: 'rim', teeth: 7, splines: 7, retired: false },
 };
 const say = (act: GearAct) => changeGear(context, { id: crypto.randomUUID(), by: 'Tam', act });
-const standing = async (name: string) =>
-  (await modelsView(context, null)).models.filter(({ facts }) => facts.name === name);
-const lastSaid = async () => (await modelsView(context, null)).said[0]!;
+const standing = async (name: string) => (await modelsView(context)).models.filter(({ facts }) => facts.name === name);
+const lastSaid = async () => (await modelsView(context)).said[0]!;
 
 describe('models of saws', () => {
   it('are entered, mended and retired, with who and when, and undone in turn', async () => {
@@ -34,7 +33,7 @@ describe('models of saws', () => {
     });
     await say({ say: 'undone', change: (await lastSaid()).id });
     expect((await standing('Tarn 40'))[0]!.facts).toEqual(FACTS);
-    const entered = (await modelsView(context, null)).said.find(({ what }) => what === 'model-entered')!;
+    const entered = (await modelsView(context)).said.find(({ what }) => what === 'model-entered')!;
     await say({ say: 'undone', change: entered.id });
     expect((await standing('Tarn 40'))[0]!.facts.retired).toBe(true);
     expect((await sawsFor(context, 'Tarn')).filter(({ isModel }) => isModel)).toEqual([]);

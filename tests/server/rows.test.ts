@@ -1,6 +1,16 @@
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { addCustomer, addSaw, addStock } from '../../src/data/repositories';
-import { allSawsRows, allSawsView, changeGear, sawGearView } from '../../src/server/use-cases/gear';
+import {
+  allCustomersRows,
+  allCustomersView,
+  allSawsRows,
+  allSawsView,
+  changeGear,
+  customerGear,
+  modelRows,
+  modelsView,
+  sawGearView,
+} from '../../src/server/use-cases/gear';
 import { stockRows, stockView } from '../../src/server/use-cases/stock';
 import type { RowsView } from '../../src/contract';
 import { DEMO_STOCK } from '../../src/data/demo';
@@ -98,5 +108,47 @@ describe('all saws', () => {
     expect(await total({ q: 'TP-02' })).toBe(0);
     expect(await total({ q: 'TP-02', retired: 'yes' })).toBe(1);
     expect((await total({})) + 1).toBe(await total({ retired: 'yes' }));
+  });
+});
+
+describe('all customers and models', () => {
+  let context: TestContext;
+  beforeEach(() => {
+    context = demoContext();
+  });
+  afterEach(() => context.done());
+
+  it('are found by their names, with how many saws they have, and come as the page begins', async () => {
+    const { customers, total } = await allCustomersView(context, asked({}));
+    const rows = (await all((from) => allCustomersRows(context, asked({ from })))).flat();
+    expect(rows).toHaveLength(total);
+    expect(rows.slice(0, customers.length)).toEqual(customers);
+    const crew = rows.find(({ id }) => id === 'c-towpath')!;
+    const [only, ...more] = (await allCustomersView(context, asked({ q: crew.name }))).customers;
+    expect([only, more]).toEqual([crew, []]);
+    const saws = (await all((from) => allSawsRows(context, asked({ from, retired: 'yes' })))).flat();
+    expect(crew.saws).toBe(saws.filter(({ customer }) => customer.id === crew.id).length);
+  });
+
+  it('leave out a customer who is retired, until that is asked for', async () => {
+    const { customer, facts } = await customerGear(context, 'c-towpath', null);
+    const act = {
+      say: 'customer-mended',
+      customerId: customer.id,
+      facts: { ...facts, retired: true },
+      was: facts,
+    } as const;
+    await changeGear(context, { id: crypto.randomUUID(), by: 'Ines', act });
+    const ids = async (params: Record<string, string>) =>
+      (await allCustomersView(context, asked(params))).customers.map(({ id }) => id);
+    expect(await ids({})).not.toContain(customer.id);
+    expect(await ids({ retired: 'yes' })).toContain(customer.id);
+  });
+
+  it('of models are all that the page begins with', async () => {
+    const { models, total } = await modelsView(context);
+    const { rows, next } = await modelRows(context, null);
+    expect([rows, next]).toEqual([models, null]);
+    expect(total).toBe(rows.length);
   });
 });

@@ -123,9 +123,9 @@ export async function goneOf(db: Queryable, jobIds: readonly string[]): Promise<
   );
 }
 
-/** Which saws a table shows. */
-export interface SawFilter {
-  /** Words that its name, its tag or whose it is begin with. */
+/** Which saws or customers a table shows. */
+export interface GearFilter {
+  /** Words that its name begins with; of a saw its tag, too, and whose it is. */
   readonly text: string;
   /** Whether those that are offered no more are among them. */
   readonly retired: boolean;
@@ -135,7 +135,7 @@ export interface SawFilter {
 const beginsWith = (kind: 'saw' | 'customer', query: string): SQL =>
   sql`(SELECT search_row.ref FROM search CROSS JOIN search_row ON search_row.id = search.rowid AND search_row.kind = ${kind} WHERE search MATCH ${query})`;
 
-function sawsThat({ text, retired }: SawFilter) {
+function sawsThat({ text, retired }: GearFilter) {
   const query = ftsQuery(text);
   return and(
     isNull(saw.mergedInto),
@@ -160,7 +160,7 @@ export interface ListedSaw {
 /** Saws of everybody, those that were entered last first. */
 export async function listSaws(
   db: Queryable,
-  filter: SawFilter,
+  filter: GearFilter,
   page: { readonly limit: number; readonly offset: number },
 ): Promise<readonly ListedSaw[]> {
   // The index of a saw's jobs tells their number and the last; nothing that a job keeps is read for it.
@@ -187,7 +187,43 @@ export async function listSaws(
   }));
 }
 
-export async function countSaws(db: Queryable, filter: SawFilter): Promise<number> {
+export async function countSaws(db: Queryable, filter: GearFilter): Promise<number> {
   const [row] = await db.select({ all: count() }).from(saw).where(sawsThat(filter));
   return row?.all ?? 0;
 }
+
+function customersThat({ text, retired }: GearFilter) {
+  const query = ftsQuery(text);
+  return and(
+    retired ? undefined : isNull(customer.retiredAt),
+    query ? sql`+${customer.id} IN ${beginsWith('customer', query)}` : undefined,
+  );
+}
+
+/** A customer as a table of all of them has it. */
+export interface ListedCustomer extends CustomerRecord {
+  readonly retiredAt: string | null;
+  readonly saws: number;
+}
+
+/** All customers, those that were entered last first. */
+export async function listCustomers(
+  db: Queryable,
+  filter: GearFilter,
+  page: { readonly limit: number; readonly offset: number },
+): Promise<readonly ListedCustomer[]> {
+  const { id, name, contact, retiredAt } = customer;
+  return db
+    .select({
+      ...{ id, name, contact, retiredAt },
+      saws: sql<number>`(SELECT count(*) FROM saw WHERE saw.customer_id = ${customer}.id AND saw.merged_into IS NULL)`,
+    })
+    .from(customer)
+    .where(customersThat(filter))
+    .orderBy(desc(sql`${customer}.rowid`))
+    .limit(page.limit)
+    .offset(page.offset);
+}
+
+export const countCustomers = (db: Queryable, filter: GearFilter): Promise<number> =>
+  db.$count(customer, customersThat(filter));

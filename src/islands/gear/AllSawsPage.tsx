@@ -1,11 +1,8 @@
 import { useMemo } from 'react';
 import { unpackView, type AllSawsView, type SawRowView, type Sent } from '../../contract';
-import { Empty } from '../../ui/parts/Notice';
-import { Frame } from '../frame/Frame';
 import type { Preferences } from '../frame/preferences';
-import { ServerData } from '../frame/server-data';
 import type { Column } from '../frame/table/column';
-import { LongTable } from '../frame/table/LongTable';
+import { TablePage } from './TablePage';
 import * as texts from '#language/screens/gear';
 
 interface AllSawsPageProps {
@@ -89,46 +86,22 @@ const COLUMNS: readonly Column<SawRowView>[] = [
 
 const keyOf = ({ id }: SawRowView): string => id;
 
-/** Every saw of everybody, those entered last first; narrowed, ordered and shown as somebody chooses. */
+/** Every saw of everybody, those entered last first. */
 export function AllSawsPage({ sent, preferences, query }: AllSawsPageProps) {
   const { shop, filter, total, saws } = useMemo(() => unpackView(sent), [sent]);
   return (
-    <ServerData>
-      <Frame shop={shop} preferences={preferences} place="gear">
-        <h1 className="mb-3 text-2xl font-extrabold">{texts.allSaws}</h1>
-        <form method="get" action="/gear/saws" className="mb-2 flex flex-wrap items-end gap-3">
-          <label className="grid gap-1">
-            <span className="text-sm font-semibold text-ink-soft">{texts.sawTagOrOwner}</span>
-            <input className="entry w-72 max-w-full" name="q" defaultValue={filter.text} />
-          </label>
-          <label className="flex min-h-11 items-center gap-2 font-medium">
-            <input type="checkbox" name="retired" value="yes" defaultChecked={filter.retired} className="size-5" />
-            {texts.retiredToo}
-          </label>
-          <button type="submit" className="act">
-            {texts.show}
-          </button>
-        </form>
-        {saws.length === 0 ? (
-          <Empty title={texts.noSawAnswersThat}>
-            <a className="underline" href="/gear/saws">
-              {texts.showAllSaws}
-            </a>
-          </Empty>
-        ) : (
-          <LongTable
-            name={texts.allSaws}
-            id="saws"
-            columns={COLUMNS}
-            keyOf={keyOf}
-            rowHeight={2.875}
-            first={saws}
-            total={total}
-            note={texts.countOfSaws(total)}
-            address={`/api/gear/saws/rows?${query}`}
-          />
-        )}
-      </Frame>
-    </ServerData>
+    <TablePage
+      {...{ shop, preferences, query, filter, total }}
+      name={texts.allSaws}
+      id="saws"
+      place="/gear/saws"
+      columns={COLUMNS}
+      keyOf={keyOf}
+      first={saws}
+      note={texts.countOfSaws(total)}
+      asks={texts.sawTagOrOwner}
+      none={texts.noSawAnswersThat}
+      showAll={texts.showAllSaws}
+    />
   );
 }

@@ -42,6 +42,9 @@ export function GearPage({ sent, preferences }: GearPageProps) {
         <a className="grid quiet place-items-center" href="/gear/saws">
           {texts.allSaws}
         </a>
+        <a className="grid quiet place-items-center" href="/gear/customers">
+          {texts.allCustomers}
+        </a>
         <a className="grid quiet place-items-center" href="/gear/models">
           {texts.sawModels}
         </a>

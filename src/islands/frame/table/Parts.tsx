@@ -14,7 +14,8 @@ export function Heads<Row>({ columns, order, onOrder }: HeadsProps<Row>) {
   return (
     <thead className="bg-paper xl:sticky xl:top-12 xl:z-10">
       <tr className="border-b-2 border-ink text-left text-sm" aria-rowindex={1}>
-        {columns.map(({ id, head, isRight }) => {
+        {columns.map(({ id, head, value, isRight }) => {
+          if (!value) return <UnorderedHead key={id} head={head} />;
           const its = order?.id === id ? order : null;
           const Sign = its === null ? ChevronsUpDown : its.isDown ? ArrowDown : ArrowUp;
           return (
@@ -40,6 +41,13 @@ export function Heads<Row>({ columns, order, onOrder }: HeadsProps<Row>) {
     </thead>
   );
 }
+
+/** The head of what rows are not ordered by: it is only heard. */
+const UnorderedHead = ({ head }: { head: string }) => (
+  <th scope="col">
+    <span className="sr-only">{head}</span>
+  </th>
+);
 
 interface CellsProps<Row> {
   readonly columns: readonly Column<Row>[];

@@ -34,7 +34,7 @@ const comparable = (value: string | number | null): string | number | undefined 
 function useOrdered<Row>(columns: readonly Column<Row>[], rows: readonly Row[], order: Order | null): readonly Row[] {
   const defined = useMemo(() => {
     const helper = createColumnHelper<typeof features, { readonly row: Row }>();
-    return columns.map(({ id, value }) =>
+    return columns.map(({ id, value = () => null }) =>
       helper.accessor(({ row }): unknown => comparable(value(row)), {
         id,
         sortFn: sortFn_basic,

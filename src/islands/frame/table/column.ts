@@ -4,8 +4,8 @@ import type { ReactNode } from 'react';
 export interface Column<Row> {
   readonly id: string;
   readonly head: string;
-  /** What is compared where rows are ordered by it; nothing comes last. */
-  readonly value: (row: Row) => string | number | null;
+  /** What is compared where rows are ordered by it, nothing last; rows are not ordered by what has none. */
+  readonly value?: (row: Row) => string | number | null;
   readonly cell: (row: Row) => ReactNode;
   /** Numbers and money stand to the right. */
   readonly isRight?: boolean;

@@ -7,5 +7,6 @@ export { changeGear } from './change';
 export { pieceTagged } from './pieces';
 export { otherSawsOf } from './said';
 export { takeInSaws } from './saw-list';
-export { modelMemory, modelOffer, modelsView } from './models';
+export { modelMemory, modelOffer, modelRows, modelsView } from './models';
 export { allSawsRows, allSawsView } from './all-saws';
+export { allCustomersRows, allCustomersView } from './all-customers';

@@ -9,35 +9,40 @@ import {
   sawsCalled,
   type ModelRecord,
 } from '../../../data/repositories';
-import type { KnownSawView, ModelOffer, ModelsView, SawMemoryView } from '../../../contract';
+import type { KnownSawView, ModelOffer, ModelsView, ModelView, RowsView, SawMemoryView } from '../../../contract';
 import { familyShort, modelText } from '../../../wording';
 import type { Context } from '../../context';
-import { paging } from '../../paging';
+import { rowsFrom } from '../../paging';
 import { notFound } from '../../refusal';
 import { rulesInForce, shopView } from '../shop';
 import { piecesOfSaws } from './pieces';
 import { modelsSaidView } from './said';
 import * as texts from '#language/server';
 
-const PAGE = 60;
+/** The first rows come with the page. */
+const FIRST = 60;
 /** Models that a call is offered. */
 const OFFERED = 4;
 /** Saws of a name that are looked at for what is usual. */
 const MOST_LOOKED_AT = 12;
 
-/** The models of the shop, with what was said of them. */
-export async function modelsView(context: Context, asked: string | null): Promise<ModelsView> {
+const modelView = ({ id, ...facts }: ModelRecord): ModelView => ({ id, facts });
+
+/** The first models of the shop, with what was said of them. */
+export async function modelsView(context: Context): Promise<ModelsView> {
   const { db } = context.store;
-  const total = await countModels(db);
-  const { page, pages, limit, offset } = paging(asked, total, PAGE);
-  const models = await sawModels(db, { limit, offset });
+  const models = await sawModels(db, { limit: FIRST, offset: 0 });
   return {
     shop: await shopView(context),
-    models: models.map(({ id, ...facts }) => ({ id, facts })),
+    models: models.map(modelView),
     said: await modelsSaidView(db),
-    ...{ total, page, pages },
+    total: await countModels(db),
   };
 }
+
+/** Some of the models, from where it was asked on. */
+export const modelRows = ({ store }: Context, from: string | null): Promise<RowsView<ModelView>> =>
+  rowsFrom(from, async (page) => (await sawModels(store.db, page)).map(modelView));
 
 const asKnown = (model: ModelRecord): KnownSawView => ({
   id: model.id,

@@ -227,7 +227,6 @@ export const measuredOn = (saws: number): string =>
 export const itWasNotFetched = 'It could not be fetched. Try again.';
 export const teethOf = (count: number): string => plural(count, { one: '# tooth', other: '# teeth' });
 export const splinesOf = (count: number): string => plural(count, { one: '# spline', other: '# splines' });
-export const noNumbersTold = 'no numbers';
 export const listOfModelsHas =
   'CSV with a header row and one model with one bar a row: model, and where the list has them bar, mount, pitch, gauge, links, sprocket (spur or rim), teeth and splines.';
 export const theListOfModels = 'The list of models';
@@ -250,3 +249,20 @@ export const mostRpmHeading = 'Most rpm';
 export const jobsHeading = 'Jobs';
 export const standsHeading = 'In use';
 export const inUse = 'in use';
+
+// AllCustomersPage
+export const allCustomers = 'All customers';
+export const customerHeading = 'Customer';
+export const contactHeading = 'Contact';
+export const sawsHeading = 'Saws';
+export const countOfCustomers = (count: number): string => plural(count, { one: '# customer', other: '# customers' });
+export const customerAsked = 'A customer';
+export const noCustomerAnswers = 'No customer answers that';
+export const showAllCustomers = 'Show all customers';
+
+// ModelsPage
+export const modelHeading = 'Model';
+export const pitchHeading = 'Pitch';
+export const gaugeHeading = 'Gauge';
+export const linksHeading = 'Links';
+export const countOfModels = (count: number): string => plural(count, { one: '# model', other: '# models' });
