@@ -18,6 +18,7 @@ export * from './part-orders';
 export * from './hand-overs';
 export * from './test-cuts';
 export * from './gear';
+export * from './gear-tables';
 export * from './records';
 export * from './gear-changes';
 export * from './saw-models';
