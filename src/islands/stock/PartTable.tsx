@@ -171,8 +171,8 @@ function PartName({ part, onOpen }: { part: ShelvedPartView; onOpen: () => void 
       onPointerEnter={PartCard.fetch}
       onClick={onOpen}
     >
-      <span className="block truncate leading-5 font-semibold">{part.name}</span>
-      <span className="block truncate figures text-sm text-ink-soft">
+      <span className="block leading-5 font-semibold group-data-[cut]:truncate">{part.name}</span>
+      <span className="block figures text-sm text-ink-soft group-data-[cut]:truncate">
         {[
           part.sku,
           part.mount && texts.mount(part.mount),

@@ -58,11 +58,11 @@ interface CellsProps<Row> {
 export const Cells = <Row,>({ columns, row }: CellsProps<Row>) =>
   columns.map(({ id, cell, isName, isRight, className = '' }) =>
     isName ? (
-      <th key={id} scope="row" className={`truncate px-2 text-left font-normal ${className}`}>
+      <th key={id} scope="row" className={`px-2 text-left font-normal group-data-[cut]:truncate ${className}`}>
         {cell(row)}
       </th>
     ) : (
-      <td key={id} className={`truncate px-2 ${isRight ? 'text-right figures' : ''} ${className}`}>
+      <td key={id} className={`px-2 group-data-[cut]:truncate ${isRight ? 'text-right figures' : ''} ${className}`}>
         {cell(row)}
       </td>
     ),

@@ -21,6 +21,8 @@ interface WholeTableProps<Row> extends Omit<LongTableProps<Row>, 'id' | 'note'> 
 
 const features = tableFeatures({ rowSortingFeature, sortedRowModel: createSortedRowModel() });
 
+/** Of more rows each is as high as the others: measured one by one, each would move all below it. */
+const MOST_MEASURED = 3000;
 /** How many px a rem is before the page was looked at. */
 const USUAL_REM = 16;
 /** Rows drawn above and below the screen. */
@@ -62,7 +64,7 @@ export function WholeTable<Row>(props: WholeTableProps<Row>) {
     const top = body.current?.getBoundingClientRect().top ?? 0;
     setLaid({ above: top + window.scrollY, rem: parseFloat(getComputedStyle(document.documentElement).fontSize) });
   }, []);
-  // Every row is as high as the others: measured one by one, each would move all below it.
+  const isCut = all > MOST_MEASURED;
   const height = useCallback(() => rowHeight * rem, [rowHeight, rem]);
   // The same function for as long as the rows are: with another one all of them would be laid out anew.
   const keyAt = useCallback((i: number) => (i < ordered.length ? keyOf(ordered[i]!) : i), [ordered, keyOf]);
@@ -98,8 +100,9 @@ export function WholeTable<Row>(props: WholeTableProps<Row>) {
           {drawn.map(({ key, index }) => (
             <tr
               key={key}
+              {...(isCut ? { 'data-cut': true } : { ref: windowed.measureElement, 'data-index': index })}
               aria-rowindex={index + 2}
-              className="border-b border-line"
+              className="group border-b border-line"
               style={{ height: `${rowHeight}rem` }}
             >
               {index < ordered.length ? (

@@ -37,7 +37,7 @@ export interface LongTableProps<Row> {
   readonly id: string;
   readonly columns: readonly Column<Row>[];
   readonly keyOf: (row: Row) => string;
-  /** Every row is so high, rem; what is longer than its cell is cut. */
+  /** A row is so high at least, rem; of thousands each is just so high, and what is longer than its cell is cut. */
   readonly rowHeight: number;
   /** The rows that the page came with: the first of all. */
   readonly first: readonly Row[];
