@@ -18,13 +18,20 @@ interface GearPageProps {
   readonly preferences: Preferences;
 }
 
+/** Tables of all that gear knows. */
+const PLACES = [
+  ['/gear/saws', texts.allSaws],
+  ['/gear/customers', texts.allCustomers],
+  ['/gear/models', texts.sawModels],
+] as const;
+
 /** Gear: every saw with what is on it; those that were here last, or those that answer what was typed. */
 export function GearPage({ sent, preferences }: GearPageProps) {
   const view = useMemo(() => unpackView(sent), [sent]);
   const { asked, saws, customers, lists, today } = view;
   return (
     <Frame shop={view.shop} preferences={preferences} place="gear">
-      <div className="mb-4 flex flex-wrap items-end gap-x-6 gap-y-2">
+      <div className="mb-2 flex flex-wrap items-end gap-x-6 gap-y-2">
         <h1 className="text-2xl font-extrabold">{texts.gear}</h1>
         <form method="get" action="/gear" className="flex flex-wrap items-end gap-2">
           <label className="grid gap-1">
@@ -36,21 +43,21 @@ export function GearPage({ sent, preferences }: GearPageProps) {
           </button>
         </form>
         <ScanTag />
-        <Act name={texts.takeInAListOfSaws}>
-          <SawListForm />
-        </Act>
-        <a className="grid quiet place-items-center" href="/gear/saws">
-          {texts.allSaws}
-        </a>
-        <a className="grid quiet place-items-center" href="/gear/customers">
-          {texts.allCustomers}
-        </a>
-        <a className="grid quiet place-items-center" href="/gear/models">
-          {texts.sawModels}
-        </a>
-        <Act name={texts.enterACustomer}>
-          <CustomerForm of={null} />
-        </Act>
+      </div>
+      <div className="mb-4 flex flex-wrap items-center gap-x-5 gap-y-2">
+        {PLACES.map(([href, name]) => (
+          <a key={href} className="grid min-h-11 place-items-center font-semibold underline" href={href}>
+            {name}
+          </a>
+        ))}
+        <span className="flex flex-wrap gap-2">
+          <Act name={texts.takeInAListOfSaws}>
+            <SawListForm />
+          </Act>
+          <Act name={texts.enterACustomer}>
+            <CustomerForm of={null} />
+          </Act>
+        </span>
       </div>
       {customers.length > 0 && (
         <section aria-labelledby="gear-customers" className="mb-5">
