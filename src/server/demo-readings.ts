@@ -1,4 +1,5 @@
 import { addSeconds, subSeconds } from 'date-fns';
+import { WORK_PLACES } from '../core/judge';
 import type { Entry } from '../core/sheet';
 import { tickedOneByOne } from '../data/demo';
 import type { NewReading } from '../data/repositories';
@@ -12,7 +13,7 @@ interface Whose {
   readonly by: string;
 }
 
-const isWorkDone = ({ path }: Entry): boolean => path.endsWith('.reworkDone');
+const isWorkDone = ({ path }: Entry): boolean => WORK_PLACES.some((place) => place === path);
 
 /**
  * What was written on a job of the demo, with the moment of each: what was read and seen first, then the work, ticked

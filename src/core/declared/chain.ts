@@ -34,12 +34,12 @@ export const CHAIN_WORK = {
   'dress-straps': { shows: true },
   'file-back': { metal: true },
   'grind-back': { metal: true },
-  'correct-angles': { metal: true },
+  'correct-angles': { metal: true, files: true },
   'correct-undercut': { shows: true, metal: true },
-  'even-cutters': { metal: true },
-  sharpen: { shows: true, metal: true },
-  'lower-gauges': { metal: true },
-  'file-to-gauges': { metal: true },
+  'even-cutters': { metal: true, files: true },
+  sharpen: { shows: true, metal: true, files: true },
+  'lower-gauges': { metal: true, files: true },
+  'file-to-gauges': { metal: true, files: true },
 } as const satisfies Record<string, Work>;
 
 export const CHAIN_OPERATIONS = Object.keys(CHAIN_WORK) as readonly (keyof typeof CHAIN_WORK)[];

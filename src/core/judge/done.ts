@@ -1,6 +1,6 @@
 import { NOSE_OPERATIONS } from '../declared';
 import type { Part } from '../reading';
-import type { BenchSheet, Operation } from '../sheet';
+import type { BenchSheet, Operation, ReadingPath } from '../sheet';
 
 const OF_NOSE: readonly Operation[] = NOSE_OPERATIONS;
 
@@ -18,3 +18,6 @@ export function doneOn(part: Part, { bar, chain, driveSprocket }: BenchSheet): r
       return driveSprocket?.reworkDone ?? [];
   }
 }
+
+/** Places of the sheet where work on a part is ticked off. */
+export const WORK_PLACES: readonly ReadingPath[] = ['bar.reworkDone', 'chain.reworkDone', 'driveSprocket.reworkDone'];

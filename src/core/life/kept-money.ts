@@ -2,7 +2,7 @@ import { flatMap } from '../flat-map';
 import type { Limits } from '../limits';
 import { costOfWork, renewalCost } from '../plan';
 import { PARTS, type Part } from '../reading';
-import { CLEANING, SERVICE, type Operation } from '../sheet';
+import { CLEANING, FILING, SERVICE, type Operation } from '../sheet';
 import type { VisitFacts } from './visit';
 
 /** What mending parts kept in customers' pockets: a new part and its fitting, less the work. */
@@ -13,9 +13,6 @@ export interface KeptMoney {
   /** Smallest units of the currency; below 0 where the work was dearer than a new part. */
   readonly cents: number;
 }
-
-/** What keeps a chain sharp: without it nobody would have bought a new one. */
-const FILING: readonly Operation[] = ['sharpen', 'lower-gauges', 'file-to-gauges', 'even-cutters', 'correct-angles'];
 
 /** Whether work makes a part good again: what cleans or files, and what is done at every service, does not. */
 const mends = (operation: Operation): boolean => ![...CLEANING, ...SERVICE, ...FILING].includes(operation);

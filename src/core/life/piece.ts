@@ -123,3 +123,7 @@ export function namedBy(
   const jobId = rest.join('.');
   return part && (how === 'found' || how === 'fitted') && jobId !== '' ? { part, how, jobId } : null;
 }
+
+/** Whether a chain may go in turn with others of its saw: it is on it, rests, or was held to be gone. */
+export const mayTurn = ({ part, ended }: Pick<Piece, 'part' | 'ended'>): boolean =>
+  part === 'chain' && (ended === null || ended.how === 'gone' || ended.how === 'out-of-turn');

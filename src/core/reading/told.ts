@@ -94,6 +94,8 @@ export interface Work {
   readonly metal?: true;
   /** It is done at every service, whatever the verdict. */
   readonly service?: true;
+  /** It keeps a chain sharp: nobody would buy a new one for want of it. */
+  readonly files?: true;
 }
 
 /** What must be at hand or in place before readings are taken: tools, and the bar clean in the vise. */

@@ -30,3 +30,6 @@ export const SERVICE = workThat('service');
 
 /** Work that takes metal: only a second measurement tells what is left. */
 export const MEASURED_AGAIN = workThat('metal');
+
+/** Work that keeps a chain sharp and nothing else. */
+export const FILING = workThat('files');

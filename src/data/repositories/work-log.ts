@@ -1,10 +1,8 @@
 import { sql } from 'drizzle-orm';
+import { WORK_PLACES } from '../../core/judge';
 import type { Logged } from '../../core/life';
 import { OPERATIONS } from '../../core/sheet';
 import type { Queryable } from '../store';
-
-/** Places where work on a part is ticked off. */
-const WORK_PLACES = ['bar.reworkDone', 'chain.reworkDone', 'driveSprocket.reworkDone'] as const;
 
 type Written = readonly [jobId: string, place: string | null, done: string | null, at: string, by: string];
 

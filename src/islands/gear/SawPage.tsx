@@ -1,4 +1,5 @@
 import { useMemo } from 'react';
+import { mayTurn } from '../../core/life';
 import { unpackView, type GearVisit, type PieceLine, type SawGearView, type Sent } from '../../contract';
 import { inSentence, list, operationWord, partName, shopDay } from '../../wording';
 import { PrintBar } from '../../ui/parts/PrintBar';
@@ -10,7 +11,7 @@ import { NumbersOf } from './NumbersOf';
 import { Act } from './said/Act';
 import { Pieces } from './PieceRows';
 import { Said } from './said/Said';
-import { chainText, mayTurn } from './words';
+import { chainText } from './words';
 import * as texts from '#language/screens/gear';
 
 const SawForm = opened(() => import('./said/SawForm').then((there) => there.SawForm));

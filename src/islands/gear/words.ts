@@ -21,10 +21,6 @@ export function howItCame({ began, from }: Pick<PieceLine, 'began' | 'from'>): s
   return began.how === 'fitted' ? texts.fittedNew : texts.foundOnIt;
 }
 
-/** Whether a chain may go in turn with others of its saw: it is on it, rests, or was held to be another's successor. */
-export const mayTurn = ({ part, ended }: PieceLine): boolean =>
-  part === 'chain' && (ended === null || ended.how === 'gone' || ended.how === 'out-of-turn');
-
 /** A chain by its tag, or since when it is known. */
 export const chainText = ({ tag, began }: PieceLine, shop: Parameters<typeof shopDay>[1]): string =>
   tag || texts.chainSince(shopDay(began.at, shop));

@@ -1,4 +1,4 @@
-import { pieceId, type Piece } from '../../../core/life';
+import { mayTurn, pieceId } from '../../../core/life';
 import { findJob } from '../../../data/repositories';
 import { notFound, Refusal } from '../../refusal';
 import { standingSaw, type About, type Act, type Saying } from './saying';
@@ -22,10 +22,6 @@ export async function tellPiece({ jobId, part, isSame }: Act<'piece-told'>, { tx
   if (!job?.saw) throw notFound('job');
   return { what: 'piece-told', sawId: job.saw.id, said: { jobId, part, isSame } };
 }
-
-/** What is said of a chain that was on the saw, or rests beside the one on it, and of none that left it for good. */
-const mayTurn = ({ part, ended }: Piece): boolean =>
-  part === 'chain' && (ended === null || ended.how === 'gone' || ended.how === 'out-of-turn');
 
 /** Chains that go in turn; of none at all, the one on the saw goes alone again. */
 export async function turnChains({ sawId, pieces }: Act<'chains-in-turn'>, { tx, gear }: Saying): Promise<About> {
