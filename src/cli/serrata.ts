@@ -21,6 +21,8 @@ import { readSheetText } from '../core/sheet';
 import { documentFrom, limitsFrom, linesFrom, sheetFrom, stockFrom, Unreadable } from './documents';
 import { jsonSchema, SCHEMA_NAMES, type SchemaName } from './schemas';
 import { assessmentText } from './text';
+import { certificateIn, type MadeCertificate } from '../server/certificate';
+import { recoverOwner } from '../server/use-cases/people/recover';
 import { archive, backup, StoreRefused, restore, verify } from '../server/use-cases/backup';
 
 /** Exit code for input that cannot be read. */
@@ -154,6 +156,18 @@ function day(text: string): string {
   throw new InvalidArgumentError('A day such as 2026-11-26.');
 }
 
+/** What was made, and what to do with it. */
+function certificateText({ authority, certificate, key, names, isNew }: MadeCertificate): string {
+  return [
+    `A certificate for ${names.join(', ')}.`,
+    isNew
+      ? `Carry ${authority} to every tablet once, and have it trusted there.`
+      : `It is signed by the authority that is there already: the tablets trust it.`,
+    `Start with: HOST=0.0.0.0 SERRATA_CERTIFICATE=${certificate} SERRATA_KEY=${key} npm start`,
+    '',
+  ].join('\n');
+}
+
 function program(print: (text: string) => unknown): Command {
   const command = new Command('serrata').description('Assess a bench sheet from the command line.').exitOverride();
   command
@@ -224,6 +238,24 @@ function program(print: (text: string) => unknown): Command {
     .action(async (file: string) => {
       await archive(file, new Date());
       await print(`${file} holds the whole shop. docs/formats/archive.md says what is in it.\n`);
+    });
+  command
+    .command('owner')
+    .description('Make somebody an owner with a new password, so that nobody is shut out of the shop for ever.')
+    .argument('<name>', 'the name, as it stands among the people or as it is to be added')
+    .action(async (name: string) => {
+      const password = await recoverOwner(name.trim());
+      await print(
+        `${name.trim()} is an owner, signed out everywhere. The password, which is kept nowhere else:\n  ${password}\n`,
+      );
+    });
+  command
+    .command('certificate')
+    .description('Make a certificate for the shop’s own network, signed by an authority of its own.')
+    .argument('[names...]', 'names that the shop is reached under, beside the addresses of this machine')
+    .option('--folder <folder>', 'where they are kept', './data/certificate')
+    .action(async (names: string[], { folder }: { folder: string }) => {
+      await print(certificateText(await certificateIn(folder, names, new Date())));
     });
   command
     .command('restore')

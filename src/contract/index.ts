@@ -21,5 +21,6 @@ export * from './studies';
 export * from './plans';
 export * from './job-parts';
 export * from './paper';
+export * from './people';
 export * from './hand-over';
 export * from './rows';

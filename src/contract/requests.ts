@@ -76,8 +76,6 @@ export type ForgetCode = z.infer<typeof forgetCodeSchema>;
 /** A request that needs nothing but a name. */
 export const bySchema = z.strictObject({ by: who });
 
-export const addPersonSchema = z.strictObject({ name: z.string().trim().min(1, 'Write the name.').max(80) });
-
 /** Errors carry a code and a sentence, never a stack. */
 export interface ErrorReply {
   readonly code: string;

@@ -16,6 +16,7 @@ import type { JobPartView } from './job-parts';
 import type { SignedPlan } from './plans';
 import type { StudyView } from './studies';
 import type { Action } from '../core/sheet';
+import type { Me } from './people';
 import type { ShopFacts } from './shop-style';
 import type { Cause } from '../core/symptom';
 import type { SupplierMood } from './supplier';
@@ -26,6 +27,8 @@ export interface ShopView extends Omit<Required<ShopFacts>, 'style'> {
   /** Language tag whose numbers and dates are written; the words stay English. */
   readonly style: string;
   readonly people: readonly { readonly id: string; readonly name: string }[];
+  /** Who is signed in; null where nobody signs in here. */
+  readonly me: Me | null;
 }
 
 /** What the Bench shows of a job without reading it all. */

@@ -1,17 +1,112 @@
 import { sql } from 'drizzle-orm';
-import { blob, index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import {
+  blob,
+  index,
+  integer,
+  primaryKey,
+  real,
+  sqliteTable,
+  text,
+  uniqueIndex,
+  type AnySQLiteColumn,
+} from 'drizzle-orm/sqlite-core';
 import { SPROCKET_KINDS } from '../core/declared';
 import { SEQUENCES } from '../core/identify';
 import { STOCK_KINDS } from '../core/stock';
 import { GEAR_CHANGES } from '../core/life';
+import { PEOPLE_EVENTS, ROLES, SESSION_ENDS } from '../core/people';
 
 /** Moments are stored as ISO 8601 text in UTC, which sorts as it should. */
 const moment = (name: string) => text(name).notNull();
 
-/** People at the bench. Every write names one. */
+/** People of the shop. Every write names one, by the name that no two of them share. */
 export const person = sqliteTable('person', {
   id: text('id').primaryKey(),
   name: text('name').notNull(),
+  role: text('role', { enum: ROLES }).notNull().default('technician'),
+  /** The one customer whose saws a reader sees; null for everybody else. */
+  customerId: text('customer_id').references((): AnySQLiteColumn => customer.id),
+  /** Since when they are here no more; null while they are. What they wrote keeps their name. */
+  leftAt: text('left_at'),
+});
+
+/** What somebody proves with who they are: kept as a hash, in the store and in backups alone. */
+export const credential = sqliteTable(
+  'credential',
+  {
+    personId: text('person_id')
+      .notNull()
+      .references(() => person.id),
+    kind: text('kind', { enum: ['password', 'pin'] }).notNull(),
+    /** Argon2id, with its salt and its cost. */
+    hash: text('hash').notNull(),
+    /** Wrong answers in a row since the last right one. */
+    wrong: integer('wrong').notNull().default(0),
+    at: moment('at'),
+    by: text('by').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.personId, table.kind] })],
+);
+
+/** A browser that somebody signed in with. It ends, and is never taken away: triggers see to that. */
+export const session = sqliteTable(
+  'session',
+  {
+    id: text('id').primaryKey(),
+    /** SHA-256 of what the browser shows: whoever reads the store cannot show it. */
+    hash: text('hash').notNull(),
+    personId: text('person_id')
+      .notNull()
+      .references(() => person.id),
+    how: text('how', { enum: ['password', 'pin'] }).notNull(),
+    /** What it runs on, as its browser says it. */
+    device: text('device').notNull(),
+    startedAt: moment('started_at'),
+    /** When it was last heard of, to some minutes. */
+    seenAt: moment('seen_at'),
+    /** The moment after which it counts no more, however busy it is. */
+    endsAt: moment('ends_at'),
+    endedAt: text('ended_at'),
+    why: text('why', { enum: SESSION_ENDS }),
+  },
+  (table) => [
+    uniqueIndex('session_hash').on(table.hash),
+    index('session_of_person').on(table.personId),
+    // Those that still go on are few, however many there ever were.
+    index('session_going_on')
+      .on(table.seenAt)
+      .where(sql`ended_at IS NULL`),
+  ],
+);
+
+/** What another program shows to be let in. Revoked, never taken away: triggers see to that. */
+export const accessToken = sqliteTable(
+  'access_token',
+  {
+    id: text('id').primaryKey(),
+    name: text('name').notNull(),
+    role: text('role', { enum: ROLES }).notNull(),
+    customerId: text('customer_id').references(() => customer.id),
+    hash: text('hash').notNull(),
+    endsAt: moment('ends_at'),
+    at: moment('at'),
+    by: text('by').notNull(),
+    revokedAt: text('revoked_at'),
+    revokedBy: text('revoked_by'),
+  },
+  (table) => [uniqueIndex('access_token_hash').on(table.hash)],
+);
+
+/** Who came, went and was let in to what. Never changed, never deleted: triggers see to that. */
+export const peopleEvent = sqliteTable('people_event', {
+  seq: integer('seq').primaryKey({ autoIncrement: true }),
+  what: text('what', { enum: PEOPLE_EVENTS }).notNull(),
+  /** The person or the token it is about, by name. */
+  about: text('about').notNull(),
+  /** A role, a device, a day: what there is to say beside. */
+  detail: text('detail').notNull().default(''),
+  at: moment('at'),
+  by: text('by').notNull(),
 });
 
 /** Facts about the shop itself: its name, its currency. */

@@ -10,6 +10,11 @@ const settingsSchema = z.object({
   SERRATA_BACKUPS: z.string().optional(),
   /** Names the shop runs under, with commas between. */
   SERRATA_NAMES: z.string().default(''),
+  /** The certificate that connections are encrypted with, and its key: files in PEM. */
+  SERRATA_CERTIFICATE: z.string().optional(),
+  SERRATA_KEY: z.string().optional(),
+  /** The addresses of proxies that encrypt connections in front of Serrata, with commas between. */
+  SERRATA_PROXY: z.string().default(''),
   /** Where the supplier answers; else the stand-in that ships with the server. */
   SERRATA_SUPPLIER: z
     .url({ protocol: /^https?$/, error: 'must be an address such as http://127.0.0.1:4173/' })

@@ -1,4 +1,5 @@
-import { createServer, type IncomingMessage, type ServerResponse } from 'node:http';
+import { createServer, type IncomingMessage, type Server, type ServerResponse } from 'node:http';
+import { createServer as createSecureServer } from 'node:https';
 import compression from 'compression';
 import { settings } from '../data/settings';
 import { openForUse } from '../data/keeping/opening';
@@ -9,12 +10,16 @@ import { misfitSentence } from '../wording';
 import { freshContext } from './context';
 import { bringToEnd } from './endings';
 import { loadDemo } from './demo';
-import { atTheDoor, isFromHere, ownAddress, shopNames } from './http/door';
+import { byProxy, fromWhere } from './http/by-proxy';
+import { atTheDoor, isFromHere, isOwnAddress, shopNames } from './http/door';
+import { doorIs } from './http/door-state';
 import { oneEachTurn } from './http/each-turn';
-import { SAFETY_HEADERS, type Turned } from './http/guard';
+import { ENCRYPTED_HEADERS, SAFETY_HEADERS, type Turned } from './http/guard';
+import { openingFor, type Opening } from './http/opening';
 import { isTooMuch } from './http/pace';
 import { boundSlowness } from './http/slow';
 import { warmUp } from './http/warm-up';
+import { hasOwner } from './people/has-owner';
 import { runErrand } from './errands/run';
 import { sent } from './errands/send';
 import { complained } from './log';
@@ -28,14 +33,8 @@ const USUAL_PORT = 4173;
  */
 const QUIET_CONNECTION_MS = 75_000;
 
-/** Where to listen. */
-function address(): { host: string; port: number; fixed: boolean } {
-  const { HOST, PORT } = settings();
-  return { host: ownAddress(HOST), port: PORT ?? USUAL_PORT, fixed: PORT !== undefined };
-}
-
 /** Listens on the wanted port, or on any free one when it is taken and was not asked for by name. */
-function listen(server: ReturnType<typeof createServer>, host: string, port: number, fixed: boolean): Promise<number> {
+function listen(server: Server, host: string, port: number, fixed: boolean): Promise<number> {
   return new Promise((resolve, reject) => {
     server.once('error', (error: NodeJS.ErrnoException) => {
       if (error.code !== 'EADDRINUSE' || fixed) return reject(error);
@@ -60,19 +59,26 @@ function turnedAway(response: ServerResponse, { status, code, message }: Turned)
   response.end(JSON.stringify({ code, message }));
 }
 
+/** A store that is ready, what does not fit at the end of its records, and how the door may be opened to it. */
+interface Prepared {
+  readonly misfits: readonly Misfit[];
+  readonly opening: Opening;
+}
+
 /**
  * The store is looked through and brought up to date before anybody is let in. What is opened for it is closed again:
  * the pages open their own.
- * @returns what does not fit at the end of its records
+ * @throws Error where the door may not be opened as it was asked for
  */
-async function prepareStore(withDemo: boolean): Promise<readonly Misfit[]> {
+async function prepareStore(withDemo: boolean): Promise<Prepared> {
   const prepared = freshContext();
   try {
     const misfits = await openForUse(prepared.store, prepared.now);
-    if (!withDemo) return misfits;
+    const opening = openingFor(settings(), { hasOwner: await hasOwner(prepared), now: prepared.now() });
+    if (!withDemo) return { misfits, opening };
     const { loaded } = await loadDemo(prepared);
     console.log(loaded > 0 ? `Demo data loaded: ${loaded} jobs.` : 'The store has jobs in it: kept as it is.');
-    return misfits;
+    return { misfits, opening };
   } finally {
     prepared.store.close();
   }
@@ -85,45 +91,83 @@ async function foldStore(): Promise<void> {
   store.close();
 }
 
-/** Starts Serrata: the store first, then the door. */
-export async function main(): Promise<void> {
-  if (await runErrand(process.argv)) return;
-  const { host, port, fixed } = address();
-  const misfits = await prepareStore(process.argv.includes('--demo'));
-  for (const misfit of misfits) complained(misfitSentence(misfit));
+/** Answers requests at the door: who comes by another way, too often, or under another name is turned away. */
+async function answersAtDoor(opening: Opening) {
   const site = await builtSite();
   // Answers are made once: the least packing is the quickest in all, and none where they do not leave the machine.
   const compress = compression({ level: 1 });
-  const names = shopNames();
-  const answered = async (request: IncomingMessage, response: ServerResponse): Promise<void> => {
+  const names = new Set([...shopNames(), ...opening.names]);
+  return async (request: IncomingMessage, response: ServerResponse): Promise<void> => {
     const { method, headers, socket } = request;
-    const turned = atTheDoor({ method, host: headers.host }, names) ?? (await isTooMuch(socket, method));
+    const turned =
+      byProxy(request, opening) ??
+      atTheDoor({ method, host: headers.host }, names) ??
+      (await isTooMuch({ remoteAddress: fromWhere(request), remotePort: socket.remotePort }, method));
     if (turned) return turnedAway(response, turned);
     // Whoever asked has gone while it waited.
     if (response.destroyed) return;
+    if (opening.tls || headers['x-forwarded-proto'] === 'https')
+      for (const [name, value] of Object.entries(ENCRYPTED_HEADERS)) response.setHeader(name, value);
     if (isFromHere(headers.host)) return site(request, response);
     compress(request as Parameters<typeof compress>[0], response as Parameters<typeof compress>[1], () =>
       site(request, response),
     );
   };
+}
+
+/** An address as browsers write it. */
+const written = (protocol: 'http' | 'https', host: string, port: number): string =>
+  `${protocol}://${host.includes(':') ? `[${host}]` : host}:${port}`;
+
+/** Listens for requests and begins them in turn. */
+async function opened({ host, isNetwork, tls, ...opening }: Opening) {
+  const { PORT } = settings();
+  const answered = await answersAtDoor({ host, isNetwork, tls, ...opening });
   const inTurn = oneEachTurn();
   let askedAt = performance.now();
-  const server = createServer((request, response) => {
+  const onRequest = (request: IncomingMessage, response: ServerResponse): void => {
     const { socket } = request;
     askedAt = performance.now();
     if (!inTurn(socket, () => void answered(request, response))) socket.destroy();
-  });
-  server.keepAliveTimeout = QUIET_CONNECTION_MS;
-  boundSlowness(server);
-  const bound = await listen(server, host, port, fixed);
+  };
+  const server = tls ? createSecureServer(tls, onRequest) : createServer(onRequest);
+  // Where connections are encrypted, the server asks itself by a door that only this machine has.
+  const inside = tls ? createServer(onRequest) : null;
+  for (const each of inside ? [server, inside] : [server]) {
+    each.keepAliveTimeout = QUIET_CONNECTION_MS;
+    boundSlowness(each);
+  }
+  const bound = await listen(server, host, PORT ?? USUAL_PORT, PORT !== undefined);
+  const own = inside
+    ? written('http', '127.0.0.1', await listen(inside, '127.0.0.1', 0, true))
+    : written('http', isOwnAddress(host) ? host : '127.0.0.1', bound);
+  return {
+    address: written(tls ? 'https' : 'http', host, bound),
+    own,
+    askedAt: () => askedAt,
+    close: (ended: () => void) => {
+      inside?.close();
+      inside?.closeIdleConnections();
+      server.close(ended);
+      server.closeIdleConnections();
+    },
+  };
+}
+
+/** Starts Serrata: the store first, then the door. */
+export async function main(): Promise<void> {
+  if (await runErrand(process.argv)) return;
+  const { misfits, opening } = await prepareStore(process.argv.includes('--demo'));
+  for (const misfit of misfits) complained(misfitSentence(misfit));
+  const door = doorIs({ isNetwork: opening.isNetwork, isEncrypted: opening.tls !== null });
+  const { address, own, askedAt, close } = await opened(opening);
   // The simulated supplier ships with the server and answers at its own address, as a real one would. The pages are
   // another bundle: what they must know goes by the environment.
-  const own = `http://${host === '::1' ? '[::1]' : host}:${bound}`;
   process.env.SERRATA_SUPPLIER = settings().SERRATA_SUPPLIER ?? `${own}/simulated/supplier`;
-  console.log(`Serrata is open at ${own}/`);
+  console.log(`Serrata is open at ${address}/`);
   void drawAllIn()
     // Where it ends meanwhile, nothing is asked for any more.
-    .then(() => warmUp(own, () => askedAt).catch(() => undefined))
+    .then(() => warmUp(own, door.inside, askedAt).catch(() => undefined))
     .catch(complained);
   const daily = keepDaily(storeFile(storeUrl()));
   // All of them are gone through, so that everybody can read where they do not fit.
@@ -131,8 +175,7 @@ export async function main(): Promise<void> {
   const stop = () => {
     daily.stop();
     const end = () => process.exit(0);
-    server.close(() => void bringToEnd().then(foldStore).then(end, end));
-    server.closeIdleConnections();
+    close(() => void bringToEnd().then(foldStore).then(end, end));
     // Whoever still waits then is left; a thread at work is waited for, since torn off it would end the server its way.
     setTimeout(() => void bringToEnd().then(end, end), 3000).unref();
   };

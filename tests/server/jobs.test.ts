@@ -10,14 +10,8 @@ import { jobSheet, jobView, putReadings } from '../../src/server/use-cases/jobs'
 import { reopen, signOff } from '../../src/server/use-cases/sign-off';
 import { createJob, ownersView } from '../../src/server/use-cases/take-in';
 import { learnCode } from '../../src/server/use-cases/codes';
-import {
-  changeLimit,
-  chooseSchool,
-  joinBench,
-  rulesInForce,
-  rulesMark,
-  shopPage,
-} from '../../src/server/use-cases/shop';
+import { changeLimit, chooseSchool, rulesInForce, rulesMark, shopPage } from '../../src/server/use-cases/shop';
+import { joinShop } from '../../src/server/use-cases/people';
 import { testContext, type TestContext } from '../support/context';
 import { learnedCode } from '../support/learned-code';
 
@@ -293,7 +287,7 @@ describe('the shop', () => {
   });
 
   it('lets a person come to the bench once', async () => {
-    expect((await joinBench(context, 'Wilf')).people.map(({ name }) => name)).toEqual(['Wilf']);
-    await expect(joinBench(context, 'wilf')).rejects.toMatchObject({ code: 'name-taken' });
+    expect((await joinShop(context, { name: 'Wilf' })).people.map(({ name }) => name)).toEqual(['Wilf']);
+    await expect(joinShop(context, { name: 'wilf' })).rejects.toMatchObject({ code: 'name-taken' });
   });
 });

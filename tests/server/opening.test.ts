@@ -9,7 +9,7 @@ import { inspectStore } from '../../src/data/keeping/inspect';
 import { openForUse } from '../../src/data/keeping/opening';
 import { openStore } from '../../src/data/store';
 import { benchView } from '../../src/server/use-cases/bench';
-import { joinBench } from '../../src/server/use-cases/shop';
+import { joinShop } from '../../src/server/use-cases/people';
 import { demoContext, type TestContext } from '../support/context';
 
 let context: TestContext;
@@ -181,33 +181,36 @@ describe('a store that another programme holds', () => {
     await context.store.write(async () => undefined);
     const other = new Database(context.path, { timeout: 5000 });
     other.exec('BEGIN EXCLUSIVE');
-    const waiting = ['Una', 'Odo', 'Pia'].map((name) => joinBench(context, name));
+    const waiting = ['Una', 'Odo', 'Pia'].map((name) => joinShop(context, { name }));
     // Whoever only looks does not wait, and sees what stands.
     for (let i = 0; i < 5; i += 1) {
       expect(await people()).toBe(before);
       await new Promise((resolve) => setTimeout(resolve, 50));
     }
-    other.exec("INSERT INTO person VALUES ('p-other', 'Written by the other')");
+    other.exec("INSERT INTO person (id, name) VALUES ('p-other', 'Written by the other')");
     other.exec('COMMIT');
     other.close();
     await Promise.all(waiting);
     expect(await people()).toBe(before + 4);
-    await joinBench(context, 'Later');
+    await joinShop(context, { name: 'Later' });
     expect(await people()).toBe(before + 5);
   });
 
   it('held for longer, tells whoever waits, loses nothing that stood, and goes on when it is free', async () => {
     const other = new Database(context.path, { timeout: 5000 });
     other.exec('BEGIN EXCLUSIVE');
-    const [first, second] = await Promise.allSettled([joinBench(context, 'Una'), joinBench(context, 'Odo')]);
+    const [first, second] = await Promise.allSettled([
+      joinShop(context, { name: 'Una' }),
+      joinShop(context, { name: 'Odo' }),
+    ]);
     for (const answer of [first, second]) expect(answer).toMatchObject({ status: 'rejected' });
-    other.exec("INSERT INTO person VALUES ('p-other', 'Written by the other')");
+    other.exec("INSERT INTO person (id, name) VALUES ('p-other', 'Written by the other')");
     other.exec('COMMIT');
     other.close();
     // Not an old state of it: what the other wrote is seen at once, and what is written now is stored.
     const names = async () => (await benchView(context, { page: '1' })).shop.people.map(({ name }) => name);
     expect(await names()).toContain('Written by the other');
-    await joinBench(context, 'Una');
+    await joinShop(context, { name: 'Una' });
     expect(await names()).toEqual(expect.arrayContaining(['Una', 'Written by the other']));
   });
 });

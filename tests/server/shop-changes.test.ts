@@ -5,11 +5,11 @@ import {
   changeLimit,
   changeShopFacts,
   chooseSchool,
-  joinBench,
   rulesInForce,
   shopPage,
   shopView,
 } from '../../src/server/use-cases/shop';
+import { joinShop } from '../../src/server/use-cases/people';
 import { limitChanges } from '../../src/data/repositories';
 import { demoContext, type TestContext } from '../support/context';
 import { learnedCode } from '../support/learned-code';
@@ -62,7 +62,7 @@ describe('of two who change the same at once', () => {
   });
 
   it('one has joined the bench', async () => {
-    const joined = await Promise.allSettled([joinBench(context, 'Una'), joinBench(context, 'una')]);
+    const joined = await Promise.allSettled([joinShop(context, { name: 'Una' }), joinShop(context, { name: 'una' })]);
     expect(joined.map(({ status }) => status)).toEqual(['fulfilled', 'rejected']);
     const { people } = await shopView(context);
     expect(people.filter(({ name }) => name.toLowerCase() === 'una')).toHaveLength(1);

@@ -12,6 +12,7 @@ export const RECORD_KINDS = [
   'part_order_event',
   'hand_over',
   'gear_change',
+  'people_event',
 ] as const;
 
 const place = { seq: z.int(), record: z.string(), key: z.string() };

@@ -6,6 +6,7 @@ import {
   limitChange,
   partOrder,
   partOrderEvent,
+  peopleEvent,
   reading,
   shopChange,
   signOff,
@@ -24,6 +25,7 @@ const CHAINED = [
   { table: partOrderEvent, key: partOrderEvent.seq },
   { table: handOver, key: handOver.id },
   { table: gearChange, key: gearChange.seq },
+  { table: peopleEvent, key: peopleEvent.seq },
 ] as const;
 
 export type ChainedTable = (typeof CHAINED)[number]['table'];

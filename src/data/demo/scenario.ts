@@ -11,9 +11,9 @@ export const DEMO_SHOP = {
 } as const;
 
 export const DEMO_PEOPLE = [
-  { id: 'p-ines', name: 'Ines Holloway' },
-  { id: 'p-tam', name: 'Tam Okoro' },
-  { id: 'p-wil', name: 'Wilf Arden' },
+  { id: 'p-ines', name: 'Ines Holloway', role: 'owner' },
+  { id: 'p-tam', name: 'Tam Okoro', role: 'technician' },
+  { id: 'p-wil', name: 'Wilf Arden', role: 'counter' },
 ] as const;
 
 export const DEMO_CUSTOMERS = [

@@ -3,7 +3,7 @@ import { basename } from 'node:path';
 import Database from 'libsql';
 import { inspectStore, opened, type StoreState } from './inspect';
 import { forOwnerAlone, makeFolderOf } from '../owner-alone';
-import { addShopChange } from '../repositories';
+import { addShopChange, letNobodyIn } from '../repositories';
 import { storeFile, openStore } from '../store';
 import { BY_ITSELF, STORE_CHANGES } from './store-changes';
 import { bringUpToDate } from '../migrate';
@@ -94,7 +94,11 @@ export async function readyToRestore(backup: string, ready: string): Promise<voi
     const store = openStore(`file:${ready}`);
     try {
       await bringUpToDate(store);
-      await store.write((tx) => addShopChange(tx, putBackNow(backup)));
+      await store.write(async (tx) => {
+        // Whoever was signed out or revoked since it was made stays so.
+        await letNobodyIn(tx, new Date().toISOString(), BY_ITSELF);
+        await addShopChange(tx, putBackNow(backup));
+      });
       await store.fold();
     } finally {
       store.close();

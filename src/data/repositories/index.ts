@@ -23,3 +23,5 @@ export * from './records';
 export * from './gear-changes';
 export * from './saw-models';
 export * from './work-log';
+export * from './people';
+export * from './audit';

@@ -8,7 +8,10 @@ export interface Person {
   readonly name: string;
 }
 
-export async function addPerson(tx: Transaction, someone: Person): Promise<void> {
+export async function addPerson(
+  tx: Transaction,
+  someone: Person & Partial<Pick<typeof person.$inferInsert, 'role' | 'customerId'>>,
+): Promise<void> {
   await tx.insert(person).values(someone);
 }
 

@@ -41,7 +41,7 @@ const standing = sql<string>`
       'facts', (SELECT json_group_object(${shopFact.key}, ${shopFact.value}) FROM ${shopFact}),
       'people', (
         SELECT json_group_array(json_object('id', ${person.id}, 'name', ${person.name}) ORDER BY ${person.name})
-        FROM ${person}
+        FROM ${person} WHERE ${person.leftAt} IS NULL AND ${person.role} <> 'reader'
       ),
       'overrides', (
         SELECT json_group_object(id, json(value)) FROM (

@@ -1,10 +1,11 @@
-import type { Paper, PreviewLimit } from '../../contract';
+import type { AuditAsked, Paper, PreviewLimit } from '../../contract';
 import type { Context } from '../context';
 import { paperPdf } from '../papers/pdf';
 import { dueAsCalendar, dueAsCsv } from '../use-cases/gear';
 import { figuresView } from '../use-cases/figures';
 import { previewLimit } from '../use-cases/limit-preview';
 import { jobPlans } from '../use-cases/plans';
+import { auditAsCsv } from '../use-cases/people/audit';
 import { stockAsCsv } from '../use-cases/stock-imports';
 
 /** Work that takes so long that it is done beside the server’s own thread. It looks into the store itself. */
@@ -19,6 +20,8 @@ export const TASKS = {
   stockCsv: (context: Context) => stockAsCsv(context),
   /** What is due of a fleet, as CSV and as a calendar: every piece of every saw is looked at. */
   dueCsv: (context: Context, customerId: string) => dueAsCsv(context, customerId),
+  /** Who did what, as CSV: the whole chain of records is gone through. */
+  auditCsv: (context: Context, asked: AuditAsked) => auditAsCsv(context, asked),
   /** What the records of a time teach: every piece of many saws is looked at. */
   figures: (context: Context, from: string, until: string) => figuresView(context, from, until),
   dueCalendar: (context: Context, customerId: string, address: string) => dueAsCalendar(context, customerId, address),

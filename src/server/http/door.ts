@@ -1,5 +1,7 @@
 import { settings } from '../../data/settings';
+import { doorState } from './door-state';
 import type { Turned } from './guard';
+import { isEncrypted } from './shown';
 import * as texts from '#language/server';
 
 /** Names that only this machine goes by. */
@@ -8,14 +10,15 @@ const LOOPBACK = ['127.0.0.1', '[::1]', 'localhost'];
 /** Addresses that only this machine can reach. */
 const OWN_ADDRESSES = new Set(['127.0.0.1', '::1', 'localhost']);
 
+/** Whether only this machine can reach an address. */
+export const isOwnAddress = (host: string): boolean => OWN_ADDRESSES.has(host);
+
 /**
- * The address to listen at. Sign-in does not exist yet, so the door stays closed to the network, however Serrata is
- * started.
- * @throws Error with what to do, where another address was asked for
+ * Pages are served to the network by the server alone, which has looked what that needs before it opened.
+ * @throws Error with what to do, where something else would
  */
-export function ownAddress(host = settings().HOST): string {
-  if (OWN_ADDRESSES.has(host)) return host;
-  throw new Error(texts.hostNeedsSign(host));
+export function mustBeOpened(host = settings().HOST): void {
+  if (!isOwnAddress(host) && doorState() === null) throw new Error(texts.openedByTheServer(host));
 }
 
 /** Methods that anything here answers. */
@@ -73,8 +76,8 @@ export function atTheDoor(
  * The address that somebody reached the application under, so that what is written for them leads back to it. The door
  * lets in no name but the shop's own.
  */
-export const reachedAt = ({ headers }: Request, { protocol, host }: URL): string =>
-  `${protocol}//${headers.get('host') ?? host}`;
+export const reachedAt = ({ headers }: Request, { host }: URL): string =>
+  `${isEncrypted(headers) ? 'https:' : 'http:'}//${headers.get('host') ?? host}`;
 
 /** What is answered where no page of ours is. */
 export const NOTHING_HERE: Turned = { status: 404, code: 'not-found', message: texts.thereIsNothingHere };

@@ -1,10 +1,11 @@
-import type { z } from 'zod';
+import { z } from 'zod';
 import type { ErrorReply } from '../../contract';
 import { troubleOf } from '../../data/trouble';
 import { storeTrouble } from '../../wording';
 import { isTooDeep } from '../../core/sheet';
 import { troubleSeen } from '../health';
 import { complained } from '../log';
+import { knownAsker } from '../people/actor';
 import { Refusal } from '../refusal';
 import * as texts from '#language/server';
 
@@ -21,6 +22,16 @@ export function errorReply(status: number, reply: ErrorReply): Response {
   return json(reply, status);
 }
 
+/**
+ * What was sent, in the name of whoever is signed in: who wrote something is known, whatever name was sent with it.
+ */
+function inTheirName(document: unknown, schema: z.ZodType): unknown {
+  const known = knownAsker();
+  const isNamed = schema instanceof z.ZodObject && 'by' in schema.shape;
+  if (!known || !isNamed || typeof document !== 'object' || document === null) return document;
+  return { ...document, by: known.name };
+}
+
 /** Reads a JSON body against its schema. */
 export async function body<T extends z.ZodType>(request: Request, schema: T): Promise<z.output<T>> {
   const text = await request.text();
@@ -31,7 +42,7 @@ export async function body<T extends z.ZodType>(request: Request, schema: T): Pr
   } catch {
     throw new Refusal(400, 'not-json', texts.theBodyIsNotJson);
   }
-  const parsed = schema.safeParse(document);
+  const parsed = schema.safeParse(inTheirName(document, schema));
   if (parsed.success) return parsed.data;
   const problems = parsed.error.issues.map(({ path, message }) => `${path.join('.') || '(body)'}: ${message}`);
   throw new Refusal(422, 'not-understood', problems[0] ?? texts.theRequestIsNotUnderstood, problems);

@@ -72,6 +72,11 @@ export function turnAway(method: string, headers: Headers, path = '/'): Turned |
   return null;
 }
 
+/** Headers on every answer that travels encrypted: it is asked for so ever after. */
+export const ENCRYPTED_HEADERS: Readonly<Record<string, string>> = {
+  'Strict-Transport-Security': 'max-age=15724800',
+};
+
 /** Headers on every answer. The script and style policy is written by the build, which knows the hashes. */
 export const SAFETY_HEADERS: Readonly<Record<string, string>> = {
   'X-Content-Type-Options': 'nosniff',

@@ -1,3 +1,5 @@
+import { INSIDE } from './door-state';
+
 /** How long nobody must have asked for anything before something is asked for by ourselves, ms. */
 const QUIET_MS = 700;
 const LOOK_EVERY_MS = 250;
@@ -21,12 +23,13 @@ const pause = () => new Promise<void>((resolve) => void setTimeout(resolve, LOOK
  * Asks for every kind of page once, while nobody else asks for anything: what is made for the first time takes ten
  * times as long as ever after, and the first who asks is not to wait for it, nor anybody beside them.
  * @param address where the server is open
+ * @param inside what the server shows of itself
  * @param askedAt when somebody asked for something last, as `performance.now` tells it
  */
-export async function warmUp(address: string, askedAt: () => number): Promise<void> {
+export async function warmUp(address: string, inside: string, askedAt: () => number): Promise<void> {
   const asked = async (path: string): Promise<string> => {
     while (performance.now() - askedAt() < QUIET_MS) await pause();
-    return (await fetch(`${address}${path}`)).text();
+    return (await fetch(`${address}${path}`, { headers: { [INSIDE]: inside } })).text();
   };
   const [first] = PAGES;
   const bench = await asked(first!);

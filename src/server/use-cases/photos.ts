@@ -1,6 +1,5 @@
 import { subDays } from 'date-fns';
 import { z } from 'zod';
-import { UNNAMED } from '../../wording';
 import { barePicture } from '../../data/pictures/bare-picture';
 import { pictureHeader, type PictureHeader } from '../../data/pictures/picture-header';
 import { addPhoto, findPhoto, jobOfPhoto, letPhotosGo, photosOf, takeAwayPhoto } from '../../data/repositories';
@@ -77,7 +76,7 @@ export async function storePhoto(
       type,
       ...bare,
       at: context.now().toISOString(),
-      by: by || UNNAMED,
+      by,
     });
   });
   return views(context, jobId);

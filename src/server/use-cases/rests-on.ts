@@ -10,7 +10,7 @@ import {
   signOffsOf,
 } from '../../data/repositories';
 import type { Queryable } from '../../data/store';
-import { rulesMark, rulesOf, shopOf } from './shop';
+import { rulesMark, rulesOf, factsOf } from './shop';
 
 /**
  * Names all that a hand-over rests on: the job and whose it is, its readings, the sign-off with its plan, parts taken
@@ -29,7 +29,7 @@ export async function revisionOf(db: Queryable, jobId: string): Promise<string> 
   ]);
   const skus = [...new Set([...movements, ...orders].map(({ sku }) => sku))];
   const parts = (await partsBySku(db, skus)).map(({ sku, name, priceCents }) => [sku, name, priceCents]);
-  const { people: _people, ...shop } = shopOf(standing);
+  const shop = factsOf(standing);
   const { id, tag, state, promisedFor, customer, saw } = job!;
   return createHash('sha256')
     .update(

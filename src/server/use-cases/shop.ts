@@ -2,11 +2,9 @@ import type { Rules } from '../../core/assess';
 import { createHash } from 'node:crypto';
 import { studiesThatCount } from '../../core/hand';
 import { DEFAULTS, LIMIT_IDS, resolveLimits, type LimitId, type Limits } from '../../core/limits';
-import { isSameName } from '../../core/same-name';
 import { resolveSchools, SCHOOLS, type Schools } from '../../core/schools';
 import {
   addLimitChange,
-  addPerson,
   limitChanges,
   setShopFact,
   shopChanges,
@@ -21,6 +19,7 @@ import { notFound, Refusal } from '../refusal';
 import { backupsKept } from './backup';
 import { recordsView } from './records';
 import { mustStandAsSeen } from './based-on';
+import { me } from './people/me';
 import { newestFirst } from './studies';
 import { moodOf } from './supplier';
 import * as texts from '#language/server';
@@ -31,14 +30,20 @@ const MACHINE_ZONE = Intl.DateTimeFormat().resolvedOptions().timeZone;
 /** The shop and its people, for the band of every page. */
 export const shopView = async ({ store }: Context): Promise<ShopView> => shopOf(await shopStanding(store.db));
 
-/** A shop as its facts have it. */
-export const shopOf = ({ facts, people }: ShopStanding): ShopView => ({
+/** What a shop says of itself. */
+export const factsOf = ({ facts }: Pick<ShopStanding, 'facts'>): Omit<ShopView, 'people' | 'me'> => ({
   name: facts.name ?? 'Saw room',
   currency: facts.currency ?? 'EUR',
   timeZone: facts.timeZone ?? MACHINE_ZONE,
   style: facts.style ?? 'en-GB',
   customerPrice: CUSTOMER_PRICES.find((each) => each === facts.customerPrice) ?? 'left-out',
-  people,
+});
+
+/** A shop as whoever asks may see it: a reader learns of no people but themselves. */
+export const shopOf = ({ facts, people }: ShopStanding): ShopView => ({
+  ...factsOf({ facts }),
+  people: me()?.role === 'reader' ? [] : people,
+  me: me(),
 });
 
 /** The limits in force: defaults with the shop's changes laid over them. */
@@ -170,27 +175,13 @@ export async function changeLimit(
 export async function changeShopFacts(context: Context, { by, was, ...facts }: PutShopFacts): Promise<ShopView> {
   const written = { at: context.now().toISOString(), by: by ?? UNNAMED };
   await context.store.write(async (tx) => {
-    const { people: _people, ...stands } = shopOf(await shopStanding(tx));
+    const stands = factsOf(await shopStanding(tx));
     const { name, currency, timeZone, style, customerPrice } = stands;
     const saw = was && { customerPrice, ...was };
     mustStandAsSeen<object>(stands, saw, texts.shopStands(name, currency, timeZone, style, customerPrice === 'told'));
     for (const [key, value] of Object.entries(facts))
-      if (value !== undefined && stands[key as keyof typeof stands] !== value)
+      if (value !== undefined && key in stands && stands[key as keyof typeof stands] !== value)
         await setShopFact(tx, key, value, written);
-  });
-  return shopView(context);
-}
-
-/** People at one bench. */
-const MOST_PEOPLE = 200;
-
-export async function joinBench(context: Context, name: string): Promise<ShopView> {
-  await context.store.write(async (tx) => {
-    const { people } = await shopStanding(tx);
-    if (people.some((person) => isSameName(person.name, name)))
-      throw new Refusal(409, 'name-taken', texts.atTheBenchAlready(name));
-    if (people.length >= MOST_PEOPLE) throw new Refusal(409, 'too-many', texts.benchIsFull(MOST_PEOPLE));
-    await addPerson(tx, { id: context.newId(), name });
   });
   return shopView(context);
 }

@@ -43,3 +43,5 @@ export * from './fields';
 export * from './trouble';
 export * from './shop-change';
 export * from './past';
+export * from './people';
+export * from './audit';

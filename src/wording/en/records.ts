@@ -12,6 +12,7 @@ export const recordWord: Readonly<Record<(typeof RECORD_KINDS)[number], string>>
   part_order: 'an order',
   part_order_event: 'news of an order',
   hand_over: 'a hand-over',
+  people_event: 'something that happened with people',
 };
 
 /** The same by the name of its table; the first link of all is no record. */

@@ -12,8 +12,23 @@ export const newestBackupIsOld = (days: number): string =>
 export const notBuilt = 'The application is not built yet: run npm run build.';
 
 // door
-export const hostNeedsSign = (host: string): string =>
-  `HOST=${host} would open Serrata to the network, which needs sign-in, and there is none yet. Use 127.0.0.1.`;
+export const openedByTheServer = (host: string): string =>
+  `HOST=${host} would open Serrata to the network: only npm start does, once it has looked what that needs.`;
+export const wouldOpen = (host: string, missing: readonly string[]): string =>
+  `HOST=${host} would open Serrata to the network. First it needs ${missing.join('; and ')}. Until then, use 127.0.0.1.`;
+export const needsAnOwner =
+  'an owner with a password (under Shop, People; or on this machine: npm run serrata -- owner NAME)';
+export const needsEncryption =
+  'connections that are encrypted: SERRATA_CERTIFICATE and SERRATA_KEY (npm run serrata -- certificate makes both), or SERRATA_PROXY with the address of a proxy that encrypts them';
+export const proxyNeedsAnOwner = (proxy: string): string =>
+  `SERRATA_PROXY=${proxy} would open Serrata to whoever reaches that proxy. First it needs ${needsAnOwner}.`;
+export const bothFiles = 'SERRATA_CERTIFICATE and SERRATA_KEY go together: set both, or neither.';
+export const cannotUse = (file: string, why: string): string =>
+  `The certificate ${file} cannot be used (${why}). Make one with npm run serrata -- certificate, or name another.`;
+export const hasRunOut = (day: string): string => `it ran out on ${day}`;
+export const keyOfAnother = 'the key is of another one';
+export const notByTheProxy = 'Come by the proxy: connections that it does not encrypt are not answered.';
+export const notEncrypted = 'The proxy did not say that this connection is encrypted: ask by https.';
 export const notUnderThisName =
   'Serrata does not run under this name. Whoever runs it can add the name to SERRATA_NAMES.';
 export const thisMethodIsNotAnswered = 'This method is not answered here.';
@@ -151,7 +166,6 @@ export const shopStands = (
   isPriceTold: boolean,
 ): string =>
   `it is ${name}, ${currency}, ${timeZone}, ${style} now, and the customer’s page ${isPriceTold ? 'tells' : 'leaves out'} the price`;
-export const atTheBenchAlready = (name: string): string => `${name} is at the bench already.`;
 export const benchIsFull = (most: number): string => `A bench has room for ${most} people.`;
 
 // sign-off

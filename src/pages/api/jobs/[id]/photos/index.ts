@@ -1,5 +1,5 @@
 import type { APIRoute } from 'astro';
-import { answer, context, photoId, storePhoto } from '../../../../../server';
+import { answer, context, photoId, storePhoto, writtenBy } from '../../../../../server';
 
 /** Takes a PNG or JPEG as the body itself; who took it, and the id it goes by, stand in the address. */
 export const POST: APIRoute = ({ params, request, url }) =>
@@ -7,7 +7,7 @@ export const POST: APIRoute = ({ params, request, url }) =>
     storePhoto(
       context(),
       params.id ?? '',
-      (url.searchParams.get('by') ?? '').slice(0, 80),
+      writtenBy((url.searchParams.get('by') ?? '').slice(0, 80)),
       await request.arrayBuffer(),
       photoId(url.searchParams),
     ),

@@ -1,0 +1,40 @@
+import type { ShownSecrets } from '../people/sessions';
+import { doorState, INSIDE } from './door-state';
+
+const NAME = 'serrata-session';
+/** Taken by a browser only where the connection is encrypted, for this very name and all of its addresses. */
+const SECURE_NAME = `__Host-${NAME}`;
+/** More is none of ours. */
+const LONGEST = 200;
+
+/** Whether what is sent back travels encrypted: by this server, or as the named proxy says of itself. */
+export const isEncrypted = (headers: Headers): boolean =>
+  doorState()?.isEncrypted === true || headers.get('x-forwarded-proto') === 'https';
+
+function cookieOf(headers: Headers): string | null {
+  const name = isEncrypted(headers) ? SECURE_NAME : NAME;
+  const pairs = (headers.get('cookie') ?? '').split(/;\s*/);
+  const found = pairs.find((pair) => pair.startsWith(`${name}=`));
+  return found ? found.slice(name.length + 1, name.length + 1 + LONGEST) : null;
+}
+
+/** What a request shows: the token of a program, or the session of a browser. */
+export function shownBy(headers: Headers): ShownSecrets {
+  const given = headers.get('authorization');
+  const token = given === null ? null : given.replace(/^Bearer /i, '').slice(0, LONGEST);
+  return { token, session: token === null ? cookieOf(headers) : null, inside: headers.get(INSIDE) };
+}
+
+/** The line that has a browser show a session from now on; or no more, where there is none. */
+export function sessionCookie(headers: Headers, begun: { secret: string; seconds: number } | null): string {
+  const isSafe = isEncrypted(headers);
+  const age = begun ? begun.seconds : 0;
+  return [
+    `${isSafe ? SECURE_NAME : NAME}=${begun?.secret ?? ''}`,
+    `Max-Age=${age}`,
+    'Path=/',
+    'HttpOnly',
+    'SameSite=Strict',
+    ...(isSafe ? ['Secure'] : []),
+  ].join('; ');
+}
