@@ -3,6 +3,7 @@ import { Moon, Sun } from 'lucide-react';
 import type { ShopView } from '../../contract';
 import { useFrame } from './frame-context';
 import { useKeys, type Keys } from './keys';
+import { Mark } from './Mark';
 import { SearchBox } from './SearchBox';
 import { WhoIsHere } from './WhoIsHere';
 import * as texts from '#language/screens/frame';
@@ -20,9 +21,7 @@ export type Place = (typeof PLACES)[number]['id'];
 function Name() {
   return (
     <a href="/" className="flex items-center gap-2 pr-1" aria-label={texts.serrataToTheBench}>
-      <svg viewBox="0 0 34 20" width="34" height="20" aria-hidden="true" className="text-pine">
-        <path d="M0 18 V12 L5 5 V12 L10 5 V12 L15 5 V12 L20 5 V12 L25 5 V12 L30 5 L34 5 V18 Z" fill="currentColor" />
-      </svg>
+      <Mark />
       <span className="text-[19px] font-extrabold tracking-tight max-md:sr-only">Serrata</span>
     </a>
   );
@@ -70,13 +69,18 @@ interface BandProps {
   readonly onShop: (shop: ShopView) => void;
 }
 
+/** The places of whoever is here: a reader has the one customer they see, and that is on the page. */
+const NOWHERE: readonly (typeof PLACES)[number][] = [];
+
 /** The slim band at the top of every place. */
 export function Band({ place, slim, onShop }: BandProps) {
-  const { unit, setUnit } = useFrame();
+  const { unit, setUnit, shop } = useFrame();
+  const isReader = shop.me?.role === 'reader';
+  const places = isReader ? NOWHERE : PLACES;
   useKeys(
     useMemo(
       () => [
-        ...PLACES.map(({ key, name, href }): Keys => ({
+        ...places.map(({ key, name, href }): Keys => ({
           shown: ['g', 'then', key],
           does: texts.goTo(name),
           everywhere: true,
@@ -94,7 +98,7 @@ export function Band({ place, slim, onShop }: BandProps) {
           act: () => setUnit(unit === 'mm' ? 'in' : 'mm'),
         },
       ],
-      [unit, setUnit],
+      [unit, setUnit, places],
     ),
   );
   return (
@@ -102,21 +106,25 @@ export function Band({ place, slim, onShop }: BandProps) {
       className={`no-print sticky top-0 z-30 flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-line-strong bg-paper px-4 py-1 max-md:relative ${slim ? 'max-md:flex-nowrap max-md:gap-x-2 max-md:overflow-x-auto max-md:px-2 max-md:py-0.5' : ''}`}
     >
       <Name />
-      <nav aria-label={texts.places} className="flex flex-none">
-        {PLACES.map(({ id, name, href }) => (
-          <a
-            key={id}
-            href={href}
-            aria-current={id === place ? 'page' : undefined}
-            className="grid min-h-11 place-items-center border-b-3 border-transparent px-3 font-semibold text-ink-soft hover:text-ink aria-[current=page]:border-pine aria-[current=page]:text-ink"
-          >
-            {name}
-          </a>
-        ))}
-      </nav>
-      <div className={slim ? 'contents max-md:hidden' : 'contents'}>
-        <SearchBox />
-      </div>
+      {!isReader && (
+        <>
+          <nav aria-label={texts.places} className="flex flex-none">
+            {places.map(({ id, name, href }) => (
+              <a
+                key={id}
+                href={href}
+                aria-current={id === place ? 'page' : undefined}
+                className="grid min-h-11 place-items-center border-b-3 border-transparent px-3 font-semibold text-ink-soft hover:text-ink aria-[current=page]:border-pine aria-[current=page]:text-ink"
+              >
+                {name}
+              </a>
+            ))}
+          </nav>
+          <div className={slim ? 'contents max-md:hidden' : 'contents'}>
+            <SearchBox />
+          </div>
+        </>
+      )}
       <div className="ml-auto flex flex-none items-center gap-2">
         <UnitSwitch />
         <BenchLight />

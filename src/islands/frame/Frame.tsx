@@ -50,7 +50,7 @@ export function Frame({ shop: given, preferences, place, under, fixed = false, w
       unit,
       bench,
       shop,
-      who: shop.people.some(({ name }) => name === who) ? who : '',
+      who: shop.me?.name ?? (shop.people.some(({ name }) => name === who) ? who : ''),
       setUnit: (next) => {
         remember('unit', next);
         setUnitState(next);

@@ -4,6 +4,8 @@ import * as texts from '#language/screens/frame';
 
 /** The server asks to be asked later. */
 const TOO_MANY = 429;
+/** The session has ended: once somebody signs in again, the same is asked again. */
+const SIGNED_OUT = 401;
 
 /** A request that the server answered with a refusal, or that never reached it. */
 export class RequestFailed extends Error {
@@ -16,7 +18,8 @@ export class RequestFailed extends Error {
 
   /** True when nothing came back at all: worth trying again later. */
   get unreachable(): boolean {
-    return this.status === 0 || this.status >= 500 || this.status === TOO_MANY;
+    const { status, reply } = this;
+    return status === 0 || status >= 500 || status === TOO_MANY || (status === SIGNED_OUT && reply.code === 'sign-in');
   }
 }
 
@@ -35,17 +38,19 @@ function requestOf(method: string, body: unknown): RequestInit {
 /** Told to the page when a request failed on the server's side: what the matter is, is asked then. */
 export const IN_VAIN = 'serrata:in-vain';
 
+/** Told to the page when the session has ended meanwhile. */
+export const IS_SIGNED_OUT = 'serrata:signed-out';
+
 /** Asks the server; what it refuses is thrown with its own words. */
 export async function answered(method: string, url: string, body?: unknown): Promise<Response> {
   const response = await fetch(url, requestOf(method, body)).catch(() => null);
   if (!response) throw new RequestFailed(0, UNREACHABLE);
   if (response.ok) return response;
   if (response.status >= 500) globalThis.dispatchEvent?.(new Event(IN_VAIN));
-  const reply: unknown = await response.json().catch(() => null);
-  throw new RequestFailed(
-    response.status,
-    isErrorReply(reply) ? reply : { code: 'failed', message: texts.theServerAnswered(response.status) },
-  );
+  const sent: unknown = await response.json().catch(() => null);
+  const reply = isErrorReply(sent) ? sent : { code: 'failed', message: texts.theServerAnswered(response.status) };
+  if (response.status === SIGNED_OUT && reply.code === 'sign-in') globalThis.dispatchEvent?.(new Event(IS_SIGNED_OUT));
+  throw new RequestFailed(response.status, reply);
 }
 
 const send = async (method: string, url: string, body?: unknown): Promise<unknown> =>

@@ -20,6 +20,9 @@ export interface FrameValue extends Preferences {
 /** Provided by the frame. */
 export const FrameContext = createContext<FrameValue | null>(null);
 
+/** Whether a reader looks: they see one customer's saws, and change nothing. */
+export const useIsReader = (): boolean => useFrame().shop.me?.role === 'reader';
+
 /** Unit, person and shop, for anything inside the frame. */
 export function useFrame(): FrameValue {
   const frame = useContext(FrameContext);

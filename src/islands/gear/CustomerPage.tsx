@@ -24,13 +24,16 @@ interface CustomerPageProps {
 /** A customer's saws: what is due on screen; printed, the numbers of each as a card for the van and the store. */
 export function CustomerPage({ sent, preferences }: CustomerPageProps) {
   const view = useMemo(() => unpackView(sent), [sent]);
+  const isReader = view.shop.me?.role === 'reader';
   const { customer, facts, said, saws, due, total, today, page, pages } = view;
   return (
     <Frame shop={view.shop} preferences={preferences} place="gear">
-      <PrintBar back="/gear" to={texts.gear}>
-        <a className="grid quiet place-items-center" href={`/?customer=${customer.id}`}>
-          {texts.jobsOfCustomer}
-        </a>
+      <PrintBar back={isReader ? null : '/gear'} to={texts.gear}>
+        {!isReader && (
+          <a className="grid quiet place-items-center" href={`/?customer=${customer.id}`}>
+            {texts.jobsOfCustomer}
+          </a>
+        )}
       </PrintBar>
       <h1 className="text-2xl font-extrabold">{customer.name}</h1>
       <p className="mb-4 text-ink-soft">

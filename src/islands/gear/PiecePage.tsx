@@ -28,7 +28,7 @@ import { opened } from '../frame/opened';
 import { LifePlot } from './LifePlot';
 import { Act } from './said/Act';
 import { Said, SayButton } from './said/Said';
-import { howItCame, useWords } from './words';
+import { howItCame, useJobAddress, useWords } from './words';
 import * as texts from '#language/screens/gear';
 
 const TagForm = opened(() => import('./said/TagForm').then((there) => there.TagForm));
@@ -52,6 +52,7 @@ export function PiecePage({ sent, preferences }: PiecePageProps) {
 function Piece({ view }: { view: PieceView }) {
   const { shop } = useFrame();
   const words = useWords();
+  const jobAddress = useJobAddress();
   const { piece, saw, use, wears, seen, said } = view;
   const { id, part, tag, began, ended, first, hours, to } = piece;
   const came = began.how === 'found' ? began : null;
@@ -134,7 +135,7 @@ function Piece({ view }: { view: PieceView }) {
           <ul className="border-t border-line-strong">
             {seen.toReversed().map(({ jobId, tag: jobTag, came: cameAt, worked, edge }, i) => (
               <li key={jobId} className="flex flex-wrap items-center gap-x-4 border-b border-line px-2">
-                <a className="grid min-h-11 place-items-center figures font-bold underline" href={`/jobs/${jobId}`}>
+                <a className="grid min-h-11 place-items-center figures font-bold underline" href={jobAddress(jobId)}>
                   {jobTag}
                 </a>
                 <span className="min-w-28 text-sm">{shopDay(cameAt, shop)}</span>
@@ -227,6 +228,7 @@ function Wear({ wear, today, isFirst }: WearProps) {
 
 function Points({ wear, write }: { wear: WearLifeView; write: (value: number) => string }) {
   const words = useWords();
+  const jobAddress = useJobAddress();
   return (
     <div className="max-h-72 overflow-y-auto">
       <table className="w-full border-collapse text-sm" aria-label={texts.measuredOf(wearName[wear.wear])}>
@@ -253,7 +255,7 @@ function Points({ wear, write }: { wear: WearLifeView; write: (value: number) =>
               <td className="py-1">
                 <a
                   className="figures underline max-md:inline-grid max-md:min-h-[44px] max-md:content-center"
-                  href={`/jobs/${jobId}`}
+                  href={jobAddress(jobId)}
                 >
                   {tag}
                 </a>

@@ -11,7 +11,7 @@ import { NumbersOf } from './NumbersOf';
 import { Act } from './said/Act';
 import { Pieces } from './PieceRows';
 import { Said } from './said/Said';
-import { chainText } from './words';
+import { chainText, useJobAddress } from './words';
 import * as texts from '#language/screens/gear';
 
 const SawForm = opened(() => import('./said/SawForm').then((there) => there.SawForm));
@@ -120,6 +120,7 @@ function Saw({ view }: { view: SawGearView }) {
 
 function Visit({ job, turning }: { job: GearVisit; turning: readonly PieceLine[] }) {
   const { shop } = useFrame();
+  const jobAddress = useJobAddress();
   const done = job.worked.map(
     ({ part, operations }) => `${partName[part]}: ${list(operations.map((each) => operationWord[each]))}`,
   );
@@ -128,7 +129,7 @@ function Visit({ job, turning }: { job: GearVisit; turning: readonly PieceLine[]
   const what = [...done, ...renewed];
   return (
     <li className="grid grid-cols-[9rem_13rem_1fr] items-center gap-x-4 border-b border-line px-2 py-1 max-md:grid-cols-1">
-      <a className="grid min-h-11 content-center figures font-bold underline" href={`/jobs/${job.jobId}`}>
+      <a className="grid min-h-11 content-center figures font-bold underline" href={jobAddress(job.jobId)}>
         {job.tag}
       </a>
       <span className="text-sm">

@@ -1,7 +1,7 @@
 import type { SawGear, WhoseView } from '../../contract';
 import { marksText, partName, reachBrief, shopDay } from '../../wording';
 import { useFrame } from '../frame/frame-context';
-import { isDue, useWords } from './words';
+import { isDue, useJobAddress, useWords } from './words';
 import * as texts from '#language/screens/gear';
 
 /** The piece of a saw that reaches a limit first. */
@@ -33,6 +33,7 @@ interface SawRowsProps {
 /** Saws, a line each: which, its numbers, what is due first, and its last job. */
 export function SawRows({ saws, today }: SawRowsProps) {
   const { shop } = useFrame();
+  const jobAddress = useJobAddress();
   return (
     <ul className="border-t border-line-strong">
       {saws.map((gear) => {
@@ -73,7 +74,7 @@ export function SawRows({ saws, today }: SawRowsProps) {
                 <>
                   <a
                     className="figures underline max-md:inline-grid max-md:min-h-[44px] max-md:content-center"
-                    href={`/jobs/${last.jobId}`}
+                    href={jobAddress(last.jobId)}
                   >
                     {last.tag}
                   </a>{' '}

@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { isReached } from '../../core/life';
 import type { FirstLimitView, PieceLine } from '../../contract';
 import { plainDay, sawText, shopDay } from '../../wording';
-import { useFrame } from '../frame/frame-context';
+import { useFrame, useIsReader } from '../frame/frame-context';
 import * as texts from '#language/screens/gear';
 
 /** How gear writes lengths and days: in the unit of the screen, as the shop writes them. */
@@ -24,3 +24,9 @@ export function howItCame({ began, from }: Pick<PieceLine, 'began' | 'from'>): s
 /** A chain by its tag, or since when it is known. */
 export const chainText = ({ tag, began }: PieceLine, shop: Parameters<typeof shopDay>[1]): string =>
   tag || texts.chainSince(shopDay(began.at, shop));
+
+/** Where a job is looked at: a reader sees the page that is written for the customer. */
+export function useJobAddress(): (jobId: string) => string {
+  const isReader = useIsReader();
+  return (jobId) => (isReader ? `/jobs/${jobId}/customer` : `/jobs/${jobId}`);
+}

@@ -21,7 +21,7 @@ export function PaperPage({ paper, preferences, back, pdf }: PaperPageProps) {
   const width = paper.size === 'tag' ? 'max-w-sm' : paper.large ? 'max-w-4xl text-lg' : 'max-w-3xl';
   return (
     <Frame shop={paper.shop} preferences={preferences} place={back.startsWith('/counter') ? 'counter' : 'bench'}>
-      <PrintBar back={back} to={paper.tag || paper.title}>
+      <PrintBar back={paper.shop.me?.role === 'reader' ? '/' : back} to={paper.tag || paper.title}>
         {pdf && (
           <a className="flex quiet items-center gap-2" href={pdf}>
             <FileDown size={17} aria-hidden="true" />

@@ -4,7 +4,8 @@ import { Tabbed, TabList, TabPanel } from '../../ui/parts/Tabs';
 import { Frame } from '../frame/Frame';
 import type { Preferences } from '../frame/preferences';
 import { ServerData, useServerData } from '../frame/server-data';
-import { SHOP_VIEW_NAMES, SHOP_VIEW, SHOP_VIEWS, viewAsked, type ShopViewName } from './views';
+import { OWNERS_VIEWS, SHOP_VIEW, SHOP_VIEWS, viewAsked, viewsFor, type ShopViewName } from './views';
+import * as people from '#language/screens/people';
 import * as texts from '#language/screens/shop';
 
 interface ShopPageProps {
@@ -28,21 +29,26 @@ export function ShopPage(props: ShopPageProps) {
 function Shop({ sent, preferences, asked }: ShopPageProps) {
   const arrived = useMemo(() => unpackView(sent), [sent]);
   const view = useServerData('/api/shop', arrived);
-  const [chosen, setChosen] = useState<ShopViewName>(() => viewAsked(asked));
+  const { me } = view.shop;
+  const [chosen, setChosen] = useState<ShopViewName>(() => viewAsked(asked, me));
   const choose = (next: ShopViewName) => {
     setChosen(next);
     window.history.replaceState(null, '', `/shop?view=${next}`);
   };
   const View = SHOP_VIEW[chosen];
+  const isLookedAt = me !== null && me.role !== 'owner' && OWNERS_VIEWS.has(chosen);
   return (
     <Frame shop={view.shop} preferences={preferences} place="shop">
       <Tabbed chosen={chosen} onChoose={choose}>
         <div className="mb-3 flex flex-wrap items-center gap-x-6">
           <h1 className="text-2xl font-extrabold">{texts.shop}</h1>
-          <TabList label={texts.shop} tabs={SHOP_VIEW_NAMES.map((id) => ({ id, name: SHOP_VIEWS[id] }))} />
+          <TabList label={texts.shop} tabs={viewsFor(me).map((id) => ({ id, name: SHOP_VIEWS[id] }))} />
         </div>
         <TabPanel of={chosen}>
-          <View key={chosen} view={view} />
+          {isLookedAt && <p className="mb-3 max-w-prose font-semibold">{people.onlyOwners}</p>}
+          <fieldset disabled={isLookedAt} className="min-w-0">
+            <View key={chosen} view={view} />
+          </fieldset>
         </TabPanel>
       </Tabbed>
     </Frame>

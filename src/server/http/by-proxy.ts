@@ -15,6 +15,13 @@ const one = (value: string | string[] | undefined): string | undefined => (Array
 /** The last of several: what the nearest proxy itself has seen. */
 const last = (value: string | string[] | undefined): string | undefined => one(value)?.split(',').at(-1)?.trim();
 
+function takeOff(headers: IncomingMessage['headers']): void {
+  delete headers['x-forwarded-for'];
+  delete headers['x-forwarded-host'];
+  delete headers['x-forwarded-proto'];
+  delete headers.forwarded;
+}
+
 /**
  * Takes what was said of a request on the way for what it is: of a named proxy it is believed, of anybody else it is
  * taken off. Where a proxy encrypts, nobody comes by another way.
@@ -31,7 +38,7 @@ export function byProxy(
     last(headers['x-forwarded-host']),
     last(headers['x-forwarded-proto']),
   ];
-  for (const name of SAID) delete headers[name];
+  takeOff(headers);
   if (proxies.size === 0) return null;
   if (!proxies.has(from) || !isSaid) {
     // This machine itself may ask as it is.

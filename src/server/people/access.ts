@@ -148,6 +148,7 @@ export const ACCESS: Readonly<Record<string, Methods>> = {
 
 /** The rule of an address and a method; undefined where it is not answered. What may be looked at may be asked after. */
 export function ruleOf(route: string, method: string): Rule | undefined {
-  const methods = ACCESS[route];
-  return methods?.[(method === 'HEAD' ? 'GET' : method) as keyof Methods];
+  const asked = method === 'HEAD' ? 'GET' : method;
+  const methods = Object.hasOwn(ACCESS, route) ? ACCESS[route]! : {};
+  return Object.hasOwn(methods, asked) ? methods[asked as keyof Methods] : undefined;
 }

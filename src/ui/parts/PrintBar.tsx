@@ -3,7 +3,8 @@ import { ArrowLeft, Printer } from 'lucide-react';
 import * as texts from '#language/screens/controls';
 
 interface PrintBarProps {
-  readonly back: string;
+  /** Where it was come from; null where there is nothing to go back to. */
+  readonly back: string | null;
   readonly to: string;
   /** Other ways to take it along. */
   readonly children?: ReactNode;
@@ -13,10 +14,12 @@ interface PrintBarProps {
 export function PrintBar({ back, to, children }: PrintBarProps) {
   return (
     <div className="no-print mb-4 flex flex-wrap gap-3">
-      <a className="flex quiet items-center gap-2" href={back}>
-        <ArrowLeft size={17} aria-hidden="true" />
-        {texts.backTo(to)}
-      </a>
+      {back !== null && (
+        <a className="flex quiet items-center gap-2" href={back}>
+          <ArrowLeft size={17} aria-hidden="true" />
+          {texts.backTo(to)}
+        </a>
+      )}
       <button type="button" className="flex act items-center gap-2" onClick={() => window.print()}>
         <Printer size={17} aria-hidden="true" />
         {texts.print}

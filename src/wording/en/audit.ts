@@ -17,13 +17,21 @@ type Told = Readonly<Record<string, unknown>>;
 const text = (value: unknown): string => (typeof value === 'string' || typeof value === 'number' ? String(value) : '');
 
 /** What was done with customers, saws, pieces and models, without its detail: that stands at the thing itself. */
-const GEAR_DONE: Partial<Readonly<Record<GearChange, string>>> = {
+const GEAR_DONE: Readonly<Record<GearChange, string>> = {
   'customer-entered': 'A customer was entered.',
   'customer-mended': 'A customer was mended.',
   'saw-entered': 'A saw was entered.',
   'saw-mended': 'A saw was mended.',
   'saws-merged': 'Two records of a saw became one.',
   'saws-listed': 'A list of saws was taken in.',
+  'model-entered': 'A model of saw was entered.',
+  'model-mended': 'A model of saw was mended.',
+  'models-listed': 'A list of models was taken in.',
+  'piece-tagged': 'A piece was tagged.',
+  'piece-moved': 'A piece went on another saw.',
+  'piece-told': 'It was said whether a piece is the one before.',
+  'chains-in-turn': 'It was said which chains go in turn.',
+  'chain-told': 'It was said which of the chains a job came with.',
   undone: 'What had been said of gear was undone.',
 };
 
@@ -60,7 +68,7 @@ const SAYS: Readonly<Record<(typeof RECORD_KINDS)[number], (told: Told) => strin
   },
   part_order: ({ sku }) => `${text(sku)} was ordered.`,
   part_order_event: ({ sku, state }) => `The order of ${text(sku)}: ${text(state)}.`,
-  gear_change: ({ what }) => GEAR_DONE[what as GearChange] ?? 'Something was said of gear.',
+  gear_change: ({ what }) => GEAR_DONE[what as GearChange],
   people_event: ({ what, about, detail }) => {
     const event = PEOPLE_EVENTS.find((each) => each === what);
     return event ? peopleEventSays[event](text(about), text(detail)) : text(what);

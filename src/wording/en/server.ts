@@ -217,6 +217,8 @@ export const mergeWithAnother = 'A record is one with itself: choose the other r
 export const pieceIsGone = 'This piece is on no saw any more: what left cannot be put on another.';
 export const chainIsNotThisSaws =
   'One of these chains is none of this saw’s, or left it for good: look at the saw again and choose among what is there.';
+export const pieceStaysWithItsOwner =
+  'This saw is another customer’s: a piece that changes hands is taken in anew, with the saw it goes to.';
 export const pieceIsThere = 'This piece is on that saw already: choose another saw.';
 export const changedSinceUndoThat = (label: string): string =>
   `Something else was said of ${label} since: undo that first.`;

@@ -1,4 +1,5 @@
 import { useState, type ReactNode } from 'react';
+import { useIsReader } from '../../frame/frame-context';
 import { Dialog } from '../../../ui/parts/Dialog';
 
 interface ActProps {
@@ -14,6 +15,8 @@ interface ActProps {
 /** A button that opens the form of what may be said. */
 export function Act({ name, shown = name, inLine = false, children }: ActProps) {
   const [open, setOpen] = useState(false);
+  // A reader sees, and says nothing.
+  if (useIsReader()) return null;
   return (
     <>
       <button

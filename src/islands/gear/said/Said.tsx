@@ -3,7 +3,7 @@ import type { GearAct, GearSaidView } from '../../../contract';
 import { Notice } from '../../../ui/parts/Notice';
 import { gearSaid, shopDay } from '../../../wording';
 import { failure } from '../../frame/api';
-import { useFrame } from '../../frame/frame-context';
+import { useFrame, useIsReader } from '../../frame/frame-context';
 import { useSay } from './say';
 import * as texts from '#language/screens/gear';
 
@@ -18,6 +18,8 @@ interface SayButtonProps {
 export function SayButton({ act, name, about }: SayButtonProps) {
   const say = useSay();
   const [trouble, setTrouble] = useState<string | null>(null);
+  const isReader = useIsReader();
+  if (isReader) return null;
   const press = () => say(act).catch((error: unknown) => setTrouble(failure(error, texts.itWasNotSaved)));
   return (
     <>

@@ -1,6 +1,7 @@
 import type { ComponentType } from 'react';
-import type { ShopPageView } from '../../../contract';
+import type { Me, ShopPageView } from '../../../contract';
 import { laterEach, viewsOf } from '../../frame/later';
+import * as people from '#language/screens/people';
 import * as texts from '#language/screens/shop';
 
 /** The views of the shop, in the order of their tabs. */
@@ -15,9 +16,28 @@ export const SHOP_VIEWS = {
   supplier: texts.supplier,
   backup: texts.backup,
   records: texts.records,
+  people: people.people,
+  audit: people.audit,
 } as const;
 export type ShopViewName = keyof typeof SHOP_VIEWS;
 export const SHOP_VIEW_NAMES = Object.keys(SHOP_VIEWS) as readonly ShopViewName[];
+
+/** Views where an owner alone changes something; the others can be looked at. */
+export const OWNERS_VIEWS: ReadonlySet<ShopViewName> = new Set([
+  'limits',
+  'rates',
+  'about',
+  'schools',
+  'supplier',
+  'backup',
+]);
+
+/** Views that are an owner's alone. */
+const FOR_OWNERS: ReadonlySet<ShopViewName> = new Set(['people', 'audit']);
+
+/** The views that somebody may open. */
+export const viewsFor = (me: Me | null): readonly ShopViewName[] =>
+  SHOP_VIEW_NAMES.filter((name) => me === null || me.role === 'owner' || !FOR_OWNERS.has(name));
 
 /** What a view of the shop is given. */
 export interface ShopViewProps {
@@ -25,8 +45,8 @@ export interface ShopViewProps {
 }
 
 /** The view that an address asks for; limits where it asks for none. */
-export const viewAsked = (asked: string | null): ShopViewName =>
-  SHOP_VIEW_NAMES.find((name) => name === asked) ?? 'limits';
+export const viewAsked = (asked: string | null, me: Me | null): ShopViewName =>
+  viewsFor(me).find((name) => name === asked) ?? 'limits';
 
 /** What each tab shows. */
 export const SHOP_VIEW = viewsOf(

@@ -1,5 +1,5 @@
 import { mayTurn, pieceId } from '../../../core/life';
-import { findJob } from '../../../data/repositories';
+import { findJob, findSaw } from '../../../data/repositories';
 import { notFound, Refusal } from '../../refusal';
 import { standingSaw, type About, type Act, type Saying } from './saying';
 import * as texts from '#language/server';
@@ -13,6 +13,9 @@ export async function movePiece({ piece, to }: Act<'piece-moved'>, { tx, piece: 
   const { saw: from, ended } = stands!.found;
   if (ended !== null) throw new Refusal(409, 'piece-gone', texts.pieceIsGone);
   await standingSaw(tx, to);
+  // What was seen of a piece goes with it, and is its owner's to see.
+  const [here, there] = [await findSaw(tx, from), await findSaw(tx, to)];
+  if (here?.customerId !== there?.customerId) throw new Refusal(422, 'other-customer', texts.pieceStaysWithItsOwner);
   if (from === to) throw new Refusal(422, 'same-saw', texts.pieceIsThere);
   return { what: 'piece-moved', sawId: from, otherSawId: to, piece, said: { from, to } };
 }

@@ -15,6 +15,7 @@ import type { Queryable } from '../../../data/store';
 import type { GearSaidView, SawName } from '../../../contract';
 import type { Context } from '../../context';
 import { notFound } from '../../refusal';
+import { me } from '../people/me';
 
 /** Of what was said so much is told; all of it is in the records. */
 const MOST_SAID = 40;
@@ -28,8 +29,12 @@ function toldOf({ piece, said }: SaidRecord) {
   return { part: PARTS.find((each) => each === told.part) ?? named?.part ?? null, jobId: told.jobId ?? null };
 }
 
-/** What was said of a customer, a saw or a piece, with the names of the saws and jobs that it speaks of. */
+/**
+ * What was said of a customer, a saw or a piece, with the names of the saws and jobs that it speaks of: the shop's own
+ * talk, which no reader hears.
+ */
 export async function saidView(db: Queryable, of: SaidOf): Promise<readonly GearSaidView[]> {
+  if (me()?.role === 'reader') return [];
   return named(db, await saidOfGear(db, of, MOST_SAID));
 }
 
