@@ -2,6 +2,7 @@ import { useEffect } from 'react';
 import type { SessionView } from '../../contract';
 import { api } from '../frame/api';
 import { Form, Refusal, SendButton, TextField, useSentForm } from '../frame/form';
+import { useHydrated } from '../frame/hydrated';
 import { Mark } from '../frame/Mark';
 import { onwardFrom } from './onward';
 import * as texts from '#language/screens/people';
@@ -31,7 +32,7 @@ export function SignInPage({ who }: SignInPageProps) {
     );
   }, []);
   return (
-    <main className="mx-auto grid min-h-dvh w-full max-w-sm content-center gap-5 px-5 py-8">
+    <main data-ready={useHydrated()} className="mx-auto grid min-h-dvh w-full max-w-sm content-center gap-5 px-5 py-8">
       <p className="flex items-center gap-3">
         <Mark />
         <span className="text-2xl font-extrabold tracking-tight">Serrata</span>

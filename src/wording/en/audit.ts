@@ -3,12 +3,13 @@ import { LIMIT_IDS } from '../../core/limits';
 import { PEOPLE_EVENTS } from '../../core/people';
 import type { RECORD_KINDS } from '../../core/records';
 import { INSTRUMENT_IDS } from '../../core/quantity';
+import { choiceLabel } from './choices';
 import { instrumentName } from './instruments';
 import { limitName } from './limit-names';
 import { peopleEventSays } from './people';
 import { isReadingPath } from '../../core/sheet';
 import { readingName } from './places';
-import { sentence } from './sentence';
+import { list, sentence } from './sentence';
 import { shopChange } from './shop-change';
 import { movementWord } from './stock-movement';
 
@@ -51,9 +52,16 @@ function studySaid({ instrument, setsAside }: Told): string {
 /** A reading by its name; what this version does not know, as it was written. */
 const placeOf = (path: string): string => (isReadingPath(path) ? sentence(readingName(path)) : path);
 
+/** What was read, in words where it is one of some, or several of them. */
+function readAs(path: string, read: string): string {
+  if (read === '') return 'taken away';
+  if (!isReadingPath(path)) return read;
+  return list(read.split(/,\s*/).map((each) => choiceLabel(path, each)));
+}
+
 /** What each kind of record says that somebody did, in a sentence. */
 const SAYS: Readonly<Record<(typeof RECORD_KINDS)[number], (told: Told) => string>> = {
-  reading: ({ path, text: read }) => `${placeOf(text(path))}: ${text(read) || 'taken away'}.`,
+  reading: ({ path, text: read }) => `${placeOf(text(path))}: ${readAs(text(path), text(read))}.`,
   sign_off: () => 'The verdicts were signed off.',
   hand_over: () => 'The job was handed over.',
   limit_change: limitSaid,
