@@ -31,6 +31,7 @@ installPackages();
 say('Building');
 build();
 say('Starting');
-const server = startServer(['--demo']);
+// Whoever looks around reads no log, unless they ask for one.
+const server = startServer(['--demo'], { LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn' });
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
 server.on('exit', (code) => process.exit(code ?? 0));

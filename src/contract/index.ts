@@ -12,6 +12,7 @@ export * from './gear';
 export * from './gear-changes';
 export * from './saw-models';
 export * from './saw-list';
+export * from './set-up';
 export * from './shop-style';
 export { packView, unpackView, type Sent } from './sent';
 export * from './sent-job';

@@ -81,4 +81,6 @@ export interface ErrorReply {
   readonly code: string;
   readonly message: string;
   readonly problems?: readonly string[];
+  /** Names the request in the server's own log, where the fault is ours. */
+  readonly request?: string;
 }

@@ -26,6 +26,8 @@ export const shopFactsSchema = z.strictObject({
     message: 'A time zone is a name such as Europe/Paris.',
   }),
   style: z.enum(STYLE_TAGS),
+  /** What lengths are shown in where a device has not chosen. */
+  unit: z.enum(['mm', 'in']).optional(),
   /** It stays as it is where nothing is said of it. */
   customerPrice: z.enum(CUSTOMER_PRICES).optional(),
 });

@@ -17,16 +17,21 @@ import type { SignedPlan } from './plans';
 import type { StudyView } from './studies';
 import type { Action } from '../core/sheet';
 import type { Me } from './people';
+import type { SetUpItem } from './set-up';
 import type { ShopFacts } from './shop-style';
 import type { Cause } from '../core/symptom';
 import type { SupplierMood } from './supplier';
 import type { StoredReadingMessage } from './readings';
 
 /** What every page knows: the shop and the people at its bench. */
-export interface ShopView extends Omit<Required<ShopFacts>, 'style'> {
+export interface ShopView extends Omit<Required<ShopFacts>, 'style' | 'unit'> {
+  /** What lengths are shown in where a device has not chosen. */
+  readonly unit: UnitSystem;
   /** Language tag whose numbers and dates are written; the words stay English. */
   readonly style: string;
   readonly people: readonly { readonly id: string; readonly name: string }[];
+  /** Whether everything in the store is invented, to look around in. */
+  readonly isDemo: boolean;
   /** Who is signed in; null where nobody signs in here. */
   readonly me: Me | null;
 }
@@ -89,6 +94,8 @@ export interface BenchView {
   readonly waits: Waits | null;
   /** How many jobs wait for each thing; what nobody waits for is left out. */
   readonly waiting: Readonly<Partial<Record<Waits, number>>>;
+  /** Whether nobody has begun a shop here yet. */
+  readonly isNew: boolean;
   /** Visits that are due, the longest due first. */
   readonly due: readonly DueView[];
   readonly total: number;
@@ -310,6 +317,8 @@ export interface ShopPageView {
   readonly today: string;
   /** What was changed lately of the shop's facts, schools and codes, newest first. */
   readonly written: readonly ShopChangeView[];
+  /** What of the set-up is still open; nothing where the shop was not begun by one. */
+  readonly stillOpen: readonly SetUpItem[];
 }
 
 export interface LearnedCodeView extends LearnedCode {

@@ -32,6 +32,7 @@ import {
   putCode,
   rememberSaw,
   setShopFact,
+  shopStanding,
   storeFirstReadings,
 } from '../data/repositories';
 import type { Transaction } from '../data/store';
@@ -43,6 +44,7 @@ import { demoReadings } from './demo-readings';
 import { changeGear } from './use-cases/gear/change';
 import { piecesOfSaws } from './use-cases/gear/pieces';
 import { rulesInForce, rulesMark } from './use-cases/shop';
+import { BEGUN_FACT, DEMO_FACT } from './use-cases/set-up-facts';
 import { signOff } from './use-cases/sign-off';
 import { keep, keptOf, summaryKey } from './use-cases/summary';
 
@@ -121,11 +123,14 @@ async function listModels(context: Context): Promise<void> {
 export async function loadDemo(context: Context): Promise<{ readonly loaded: number }> {
   const { store } = context;
   if ((await countJobs(store.db, { show: 'bench', waits: null })) > 0) return { loaded: 0 };
+  // A shop of somebody's own was begun here.
+  if ((await shopStanding(store.db)).facts[BEGUN_FACT] !== undefined) return { loaded: 0 };
   const written = { at: context.now().toISOString(), by: DEMO_PEOPLE[0].name };
   const signed = await store.write(async (tx) => {
     // The shop had said so, and taught its codes, before the first of its jobs.
     const began = { ...written, at: momentAgo(context, SHOP_BEGAN_DAYS_AGO) };
     for (const [key, value] of Object.entries(DEMO_SHOP)) await setShopFact(tx, key, value, began);
+    await setShopFact(tx, DEMO_FACT, 'invented', began);
     for (const person of DEMO_PEOPLE) await addPerson(tx, person);
     for (const customer of DEMO_CUSTOMERS) await addCustomer(tx, { ...customer, ...written });
     for (const saw of DEMO_SAWS) await addSaw(tx, { ...saw, ...written });

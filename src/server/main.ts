@@ -22,7 +22,7 @@ import { warmUp } from './http/warm-up';
 import { hasOwner } from './people/has-owner';
 import { runErrand } from './errands/run';
 import { sent } from './errands/send';
-import { complained } from './log';
+import { answeredLine, complained } from './log';
 import { keepDaily } from './errands/daily';
 
 const USUAL_PORT = 4173;
@@ -49,7 +49,8 @@ function listen(server: Server, host: string, port: number, fixed: boolean): Pro
 }
 
 /** Answers who was turned away, and hears no more of them. */
-function turnedAway(response: ServerResponse, { status, code, message }: Turned): void {
+function turnedAway(response: ServerResponse, { status, code, message }: Turned, method = ''): void {
+  answeredLine({ method, route: 'door', status, ms: 0 });
   response.writeHead(status, {
     'Content-Type': 'application/json; charset=utf-8',
     Connection: 'close',
@@ -103,7 +104,7 @@ async function answersAtDoor(opening: Opening) {
       byProxy(request, opening) ??
       atTheDoor({ method, host: headers.host }, names) ??
       (await isTooMuch({ remoteAddress: fromWhere(request), remotePort: socket.remotePort }, method));
-    if (turned) return turnedAway(response, turned);
+    if (turned) return turnedAway(response, turned, method);
     // Whoever asked has gone while it waited.
     if (response.destroyed) return;
     if (opening.tls || headers['x-forwarded-proto'] === 'https')

@@ -7,6 +7,8 @@ export class OwnServer {
   /** Any free port at first, the same one ever after. */
   address = '';
   private running: ChildProcess | null = null;
+  /** What it logged. */
+  log = '';
 
   /**
    * @param env further settings it is started with
@@ -16,6 +18,8 @@ export class OwnServer {
     readonly store: string,
     private readonly env: Readonly<Record<string, string>> = {},
     private readonly built = 'dist/server/main.mjs',
+    /** What it is started with: the demo, unless a test begins a shop of its own. */
+    private readonly args: readonly string[] = ['--demo'],
   ) {}
 
   get isOpen(): boolean {
@@ -25,17 +29,18 @@ export class OwnServer {
   /** Starts it and waits until it says where it is open. */
   async open(): Promise<void> {
     const port = this.address === '' ? '0' : new URL(this.address).port;
-    const started = spawn(process.execPath, [this.built, '--demo'], {
-      env: { ...process.env, ...this.env, SERRATA_DB: this.store, PORT: port },
-      stdio: ['ignore', 'pipe', 'inherit'],
+    const started = spawn(process.execPath, [this.built, ...this.args], {
+      env: { LOG_LEVEL: 'warn', ...process.env, ...this.env, SERRATA_DB: this.store, PORT: port },
+      stdio: ['ignore', 'pipe', 'pipe'],
       // A group of its own: whatever it has sent on errands ends with it.
       detached: true,
     });
     this.running = started;
+    started.stderr.on('data', (chunk: Buffer) => (this.log += chunk.toString()));
     this.address = await new Promise((resolve, reject) => {
-      started.once('exit', () => reject(new Error('The server did not start.')));
+      started.once('exit', () => reject(new Error(`The server did not start. ${this.log}`)));
       started.stdout.on('data', (chunk: Buffer) => {
-        const said = /open at (http:\S+?)\/?\s/.exec(chunk.toString());
+        const said = /open at (https?:\S+?)\/?\s/.exec(chunk.toString());
         if (said) resolve(said[1]!);
       });
     });

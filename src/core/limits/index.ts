@@ -1,3 +1,4 @@
 /** Limits with where they come from. */
 export * from './limits';
 export * from './limits-file';
+export * from './rates';

@@ -25,3 +25,4 @@ export * from './saw-models';
 export * from './work-log';
 export * from './people';
 export * from './audit';
+export * from './beginnings';

@@ -9,6 +9,7 @@ import { Frame } from '../frame/Frame';
 import { useKeys } from '../frame/keys';
 import type { Preferences } from '../frame/preferences';
 import { DueList } from './DueList';
+import { FirstSteps } from './FirstSteps';
 import { JobGroups } from './JobGroups';
 import { JobLine } from './JobLine';
 import { NewJob } from './NewJob';
@@ -84,6 +85,7 @@ function Bench({ view, query }: { view: BenchView; query: string }) {
       )}
       <Pager page={view.page} pages={view.pages} href={(page) => `/?${withPage(query, page)}`} />
       {isBench && <DueList due={view.due} today={view.today} />}
+      {view.shop.isDemo && <FirstSteps jobs={view.jobs} />}
       <NewJob open={taking} onClose={() => setTaking(false)} />
     </>
   );

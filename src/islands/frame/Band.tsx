@@ -3,6 +3,7 @@ import { Moon, Sun } from 'lucide-react';
 import type { ShopView } from '../../contract';
 import { useFrame } from './frame-context';
 import { useKeys, type Keys } from './keys';
+import { DemoMark } from './DemoMark';
 import { Mark } from './Mark';
 import { SearchBox } from './SearchBox';
 import { WhoIsHere } from './WhoIsHere';
@@ -126,6 +127,7 @@ export function Band({ place, slim, onShop }: BandProps) {
         </>
       )}
       <div className="ml-auto flex flex-none items-center gap-2">
+        {shop.isDemo && shop.me?.role !== 'reader' && <DemoMark />}
         <UnitSwitch />
         <BenchLight />
         <WhoIsHere onShop={onShop} />

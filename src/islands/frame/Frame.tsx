@@ -38,7 +38,7 @@ interface FrameProps {
 
 /** The frame of every place: band on top, one main act below. */
 export function Frame({ shop: given, preferences, place, under, fixed = false, waits = false, children }: FrameProps) {
-  const [unit, setUnitState] = useState(preferences.unit);
+  const [unit, setUnitState] = useState(preferences.isUnitChosen ? preferences.unit : given.unit);
   const [bench, setBenchState] = useState(preferences.bench);
   const [who, setWhoState] = useState(preferences.who);
   const [shop, setShop] = useState(given);
@@ -47,6 +47,7 @@ export function Frame({ shop: given, preferences, place, under, fixed = false, w
   useEffect(doWhatWasEarly, []);
   const value = useMemo<FrameValue>(
     () => ({
+      isUnitChosen: preferences.isUnitChosen,
       unit,
       bench,
       shop,
@@ -68,7 +69,7 @@ export function Frame({ shop: given, preferences, place, under, fixed = false, w
       position: (mm) => formatPosition(mm as Mm, unit),
       figure: (mm, decimals) => formatFigure(mm as Mm, unit, decimals),
     }),
-    [unit, bench, who, shop],
+    [unit, bench, who, shop, preferences.isUnitChosen],
   );
   return (
     <FrameContext value={value}>

@@ -3,6 +3,8 @@ import type { UnitSystem } from '../../core/quantity';
 /** What a person chose for this device. Kept in cookies, so that the server's first page is right already. */
 export interface Preferences {
   readonly unit: UnitSystem;
+  /** Whether this device has chosen it; else the shop's counts. */
+  readonly isUnitChosen: boolean;
   readonly bench: 'light' | 'dark';
   /** Name of the person at the bench; empty until somebody said who. */
   readonly who: string;
@@ -21,6 +23,7 @@ export function preferencesFrom(cookies: string): Preferences {
   );
   return {
     unit: values.get(COOKIE.unit) === 'in' ? 'in' : 'mm',
+    isUnitChosen: values.has(COOKIE.unit),
     bench: values.get(COOKIE.bench) === 'dark' ? 'dark' : 'light',
     who: values.get(COOKIE.who) ?? '',
   };

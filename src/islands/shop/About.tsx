@@ -26,23 +26,29 @@ const CHOICES = [
 
 const NONE: readonly string[] = [];
 
+const UNITS = [
+  ['mm', texts.millimetres],
+  ['in', texts.inches],
+] as const;
+
 /** What the shop says of itself: its name, its currency, where it stands, and how it writes numbers and dates. */
-export function About({ shop }: { shop: ShopView }) {
+export function About({ shop, onWritten }: { readonly shop: ShopView; readonly onWritten?: () => Promise<unknown> }) {
   const { who } = useFrame();
   const changedHere = useChangedHere();
   const [isWritten, setIsWritten] = useState(false);
   // The server may know other zones and currencies than this browser does.
   const isHere = useHydrated();
-  const { name, currency, timeZone, style, customerPrice } = shop;
+  const { name, currency, timeZone, style, unit, customerPrice } = shop;
   const stands = useMemo(
-    () => ({ name, currency, timeZone, style, customerPrice }) as ShopFacts,
-    [name, currency, timeZone, style, customerPrice],
+    () => ({ name, currency, timeZone, style, unit, customerPrice }) as ShopFacts,
+    [name, currency, timeZone, style, unit, customerPrice],
   );
   const form = useSentForm<ShopFacts>({
     start: stands,
     send: async (facts) => {
       await api.put('/api/shop', { ...facts, by: who || UNNAMED, was: stands }).finally(changedHere);
       form.reset(facts);
+      await onWritten?.();
       setIsWritten(true);
     },
     otherwise: common.notStored,
@@ -57,7 +63,15 @@ export function About({ shop }: { shop: ShopView }) {
           <TextField key={key} form={form} name={key} label={label} offers={isHere ? list : NONE} />
         ))}
       </div>
-      <SelectField form={form} name="style" label={texts.datesAndNumbersAreWritten} options={Object.entries(STYLES)} />
+      <div className="grid grid-cols-2 gap-3 max-md:grid-cols-1">
+        <SelectField
+          form={form}
+          name="style"
+          label={texts.datesAndNumbersAreWritten}
+          options={Object.entries(STYLES)}
+        />
+        <SelectField form={form} name="unit" label={texts.unitOfLengths} options={UNITS} />
+      </div>
       <p className="text-sm text-ink-soft">
         {texts.so} <span className="figures text-ink">{example(form.watch())}</span>
       </p>

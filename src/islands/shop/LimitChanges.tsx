@@ -1,10 +1,9 @@
-import { DEFAULT_LIMITS, type LimitId } from '../../core/limits';
+import { isRate, DEFAULT_LIMITS, type LimitId } from '../../core/limits';
 import type { ShopPageView, ShopView } from '../../contract';
 import { limitName } from '../../wording';
 import { useFrame } from '../frame/frame-context';
 import { Changed } from './Changed';
 import { limitText } from './limit-text';
-import { isRate } from './rates';
 
 interface LimitChangesProps {
   readonly changes: ShopPageView['changes'];

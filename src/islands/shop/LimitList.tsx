@@ -1,11 +1,10 @@
 import { useState } from 'react';
-import { DEFAULT_LIMITS, LIMIT_IDS, type Limit, type LimitId, type Limits } from '../../core/limits';
+import { isRate, DEFAULT_LIMITS, LIMIT_IDS, type Limit, type LimitId, type Limits } from '../../core/limits';
 import { limitName } from '../../wording';
 import { Empty } from '../../ui/parts/Notice';
 import { useFrame } from '../frame/frame-context';
 import { limitText, unitText } from './limit-text';
 import { LimitRow } from './LimitRow';
-import { isRate } from './rates';
 import * as texts from '#language/screens/shop';
 
 /** Limits by the first word of their id, rates by the second. */

@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { DEFAULT_LIMITS, type Limit, type LimitId } from '../../core/limits';
+import { isRate, DEFAULT_LIMITS, type Limit, type LimitId } from '../../core/limits';
 import { limitName, provenanceWord, UNNAMED } from '../../wording';
 import { Notice } from '../../ui/parts/Notice';
 import { api, failure } from '../frame/api';
@@ -8,7 +8,6 @@ import { useFrame } from '../frame/frame-context';
 import { useChangedHere } from '../frame/server-data';
 import { LimitEffect } from './LimitEffect';
 import { limitText, limitTyped, unitText } from './limit-text';
-import { isRate } from './rates';
 import * as texts from '#language/screens/shop';
 
 interface Typed {

@@ -5,6 +5,8 @@ import { Frame } from '../frame/Frame';
 import type { Preferences } from '../frame/preferences';
 import { ServerData, useServerData } from '../frame/server-data';
 import { OWNERS_VIEWS, SHOP_VIEW, SHOP_VIEWS, viewAsked, viewsFor, type ShopViewName } from './views';
+import { inSentence } from '../../wording';
+import * as setUp from '#language/screens/set-up';
 import * as people from '#language/screens/people';
 import * as texts from '#language/screens/shop';
 
@@ -45,6 +47,14 @@ function Shop({ sent, preferences, asked }: ShopPageProps) {
           <TabList label={texts.shop} tabs={viewsFor(me).map((id) => ({ id, name: SHOP_VIEWS[id] }))} />
         </div>
         <TabPanel of={chosen}>
+          {view.stillOpen.length > 0 && (me === null || me.role === 'owner') && (
+            <p className="mb-3 flex flex-wrap items-center gap-x-3">
+              {setUp.stillOpen(view.stillOpen.map((item) => inSentence(setUp.itemName[item])))}
+              <a className="grid min-h-11 place-items-center font-bold underline" href="/set-up">
+                {setUp.toTheSetUp}
+              </a>
+            </p>
+          )}
           {isLookedAt && <p className="mb-3 max-w-prose font-semibold">{people.onlyOwners}</p>}
           <fieldset disabled={isLookedAt} className="min-w-0">
             <View key={chosen} view={view} />

@@ -1,5 +1,6 @@
 import { storeFromArchive } from '../../data/keeping/archive/read';
 import { writeArchive } from '../../data/keeping/archive/write';
+import { beginAnew } from '../../data/keeping/begin-anew';
 import { backupStore, mustBeWhole } from '../../data/keeping/backup';
 import { inspectStore } from '../../data/keeping/inspect';
 import { putBackInPlace } from '../../data/keeping/put-back';
@@ -10,6 +11,7 @@ import { said } from '../log';
 import { ERRAND_ARGUMENT, type Errand } from './send';
 import { letOldPhotosGo } from '../use-cases/photos';
 import { checkRecords } from '../use-cases/records';
+import { BEGUN_FACT } from '../use-cases/set-up-facts';
 
 /**
  * Long work on a store's file, done by a process of its own so that nobody waits for it. Each says what came of it in
@@ -25,6 +27,11 @@ const ERRANDS = {
   putBack: async (backup: string, before: string) => {
     await putBackInPlace(storeUrl(), backup, before);
     return before;
+  },
+  /** Makes the store an empty one; what stood in it is kept. */
+  beginAnew: async (kept: string) => {
+    await beginAnew(storeUrl(), BEGUN_FACT, kept);
+    return kept;
   },
   /** Writes the whole shop into an archive of open formats. */
   archive: async (file: string) => {

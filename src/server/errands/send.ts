@@ -2,7 +2,7 @@ import { execFile } from 'node:child_process';
 import { promisify } from 'node:util';
 
 /** Long work on a store's file, done by a process of its own so that nobody waits for it. */
-export type Errand = 'backup' | 'putBack' | 'try' | 'inspect' | 'tidy' | 'archive' | 'unpack' | 'verify';
+export type Errand = 'backup' | 'putBack' | 'try' | 'inspect' | 'tidy' | 'archive' | 'unpack' | 'verify' | 'beginAnew';
 
 /** The argument by which the server's own file runs an errand and ends. */
 export const ERRAND_ARGUMENT = '--errand';

@@ -4,7 +4,7 @@ import { troubleOf } from '../../data/trouble';
 import { storeTrouble } from '../../wording';
 import { isTooDeep } from '../../core/sheet';
 import { troubleSeen } from '../health';
-import { complained } from '../log';
+import { complained, requestId } from '../log';
 import { knownAsker } from '../people/actor';
 import { Refusal } from '../refusal';
 import * as texts from '#language/server';
@@ -76,9 +76,11 @@ export async function answerFile(work: () => Promise<Response>): Promise<Respons
     }
     if (wasCutOff(error)) return errorReply(400, { code: 'cut-off', message: texts.theRequestWasCutOff });
     complained(error);
+    const request = requestId();
     return errorReply(500, {
       code: 'failed',
       message: texts.somethingWentWrong,
+      ...(request === null ? {} : { request }),
     });
   }
 }

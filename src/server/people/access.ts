@@ -15,6 +15,8 @@ export interface Rule {
   readonly papers?: readonly string[];
   /** Whether it is about the reader themselves, and no customer. */
   readonly anyReader?: true;
+  /** Whether it is for programs alone, by a token. */
+  readonly byToken?: true;
   /** Whether the session must have begun with the password: a PIN is seen by whoever stands near. */
   readonly withPassword?: true;
 }
@@ -57,6 +59,7 @@ export const ACCESS: Readonly<Record<string, Methods>> = {
   '/gear/saws/[id]': { GET: own('saw') },
   '/jobs/[id]': { GET: STAFF },
   '/jobs/[id]/[paper]': { GET: { ...own('job'), papers: READERS_PAPERS } },
+  '/set-up': { GET: OWNER },
   '/shop': { GET: STAFF },
   '/stock': { GET: STAFF },
 
@@ -111,6 +114,7 @@ export const ACCESS: Readonly<Record<string, Methods>> = {
   '/api/jobs/[id]/sign-off': { POST: BENCH },
   '/api/limits/[id]': { PUT: OWNER },
   '/api/limits/[id]/preview': { POST: STAFF },
+  '/api/metrics': { GET: { ...OWNER, byToken: true } },
   '/api/orders/[id]': { POST: STAFF },
   '/api/people': { GET: STAFF, POST: SURE_OWNER },
   '/api/people/[id]': { PUT: SURE_OWNER },
@@ -119,6 +123,8 @@ export const ACCESS: Readonly<Record<string, Methods>> = {
   '/api/schools': { PUT: OWNER },
   '/api/search': { GET: STAFF },
   '/api/sessions/[id]': { DELETE: OWNER },
+  '/api/set-up': { GET: OWNER, PUT: OWNER },
+  '/api/set-up/leave-demo': { POST: SURE_OWNER },
   '/api/shop': { GET: STAFF, PUT: OWNER },
   '/api/stock': { GET: STAFF },
   '/api/stock/imports/[id]': { POST: STAFF },

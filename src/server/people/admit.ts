@@ -52,6 +52,7 @@ async function whyNot(context: Context, rule: Rule, actor: Actor, wanted: Wanted
   }
   if (!who.includes(actor.role))
     return { status: 403, code: 'not-for-you', message: texts.notForRole(actor.role, who as readonly Role[]) };
+  if (rule.byToken && actor.as !== 'token') return { status: 403, code: 'token-only', message: texts.byTokenAlone };
   if (rule.withPassword && actor.how === 'pin')
     return { status: 403, code: 'password-first', message: texts.passwordFirst };
   if (actor.role === 'reader' && !rule.anyReader && !(await isTheirs(context, rule, actor, wanted))) return NOT_THERE;
@@ -72,7 +73,11 @@ export async function admit(context: Context, wanted: Wanted): Promise<Admitted>
       actor: { as: 'nobody' },
       turned: { status: 405, code: 'no-such-method', message: door.thisMethodIsNotAnswered },
     };
-  const actor = await actorOf(context, wanted.shown);
+  const actor = await actorOf(context, wanted.shown).catch((error: unknown): Actor => {
+    // How the store is is told whoever asks, above all where it does not answer.
+    if (rule.who === 'anyone') return { as: 'nobody' };
+    throw error;
+  });
   if (actor.as === 'bench' && !isOurselves(wanted.shown.inside) && doorState()?.isNetwork && rule.who !== 'anyone')
     return { actor, turned: { status: 503, code: 'no-owner', message: texts.noOwnerAnyMore } };
   return { actor, turned: await whyNot(context, rule, actor, wanted) };

@@ -7,6 +7,7 @@ import {
   findCustomer,
   findSaw,
   listJobs,
+  shopStanding,
   type JobFilter,
   type ListedJob,
 } from '../../data/repositories';
@@ -15,7 +16,8 @@ import type { BenchView, JobRow } from '../../contract';
 import { calendarDay } from '../../wording';
 import type { Context } from '../context';
 import { paging } from '../paging';
-import { shopAndRules } from './shop';
+import { isNewShop } from './set-up';
+import { rulesOf, shopOf } from './shop';
 import { summaries } from './summaries';
 import * as texts from '#language/server';
 
@@ -59,7 +61,8 @@ const DUE_SHOWN = 40;
 export async function benchView(context: Context, wanted: BenchWanted): Promise<BenchView> {
   const { db } = context.store;
   const filter = jobFilter(wanted);
-  const [waiting, { shop, rules }] = await Promise.all([countWaiting(db), shopAndRules(context)]);
+  const [waiting, standing] = await Promise.all([countWaiting(db), shopStanding(db)]);
+  const [shop, rules] = [shopOf(standing), rulesOf(standing)];
   const total = filter.show === 'bench' ? waitingFor(filter.waits, waiting) : await countJobs(db, filter);
   const { page, pages, limit, offset } = paging(wanted.page, total, PAGE);
   const day = (days: number) => calendarDay(addDays(context.now(), days), shop.timeZone);
@@ -73,6 +76,7 @@ export async function benchView(context: Context, wanted: BenchWanted): Promise<
     today: day(0),
     waits: filter.show === 'bench' ? filter.waits : null,
     waiting: Object.fromEntries(waiting),
+    isNew: isNewShop(standing) && total === 0,
     due,
     title,
     jobs: await rows(context, jobs, rules),

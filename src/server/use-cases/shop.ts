@@ -20,6 +20,8 @@ import { backupsKept } from './backup';
 import { recordsView } from './records';
 import { mustStandAsSeen } from './based-on';
 import { me } from './people/me';
+import { DEMO_FACT } from './set-up-facts';
+import { stillToSetUp } from './set-up';
 import { newestFirst } from './studies';
 import { moodOf } from './supplier';
 import * as texts from '#language/server';
@@ -31,18 +33,20 @@ const MACHINE_ZONE = Intl.DateTimeFormat().resolvedOptions().timeZone;
 export const shopView = async ({ store }: Context): Promise<ShopView> => shopOf(await shopStanding(store.db));
 
 /** What a shop says of itself. */
-export const factsOf = ({ facts }: Pick<ShopStanding, 'facts'>): Omit<ShopView, 'people' | 'me'> => ({
+export const factsOf = ({ facts }: Pick<ShopStanding, 'facts'>): Omit<ShopView, 'people' | 'me' | 'isDemo'> => ({
   name: facts.name ?? 'Saw room',
   currency: facts.currency ?? 'EUR',
   timeZone: facts.timeZone ?? MACHINE_ZONE,
   style: facts.style ?? 'en-GB',
   customerPrice: CUSTOMER_PRICES.find((each) => each === facts.customerPrice) ?? 'left-out',
+  unit: facts.unit === 'in' ? 'in' : 'mm',
 });
 
 /** A shop as whoever asks may see it: a reader learns of no people but themselves. */
 export const shopOf = ({ facts, people }: ShopStanding): ShopView => ({
   ...factsOf({ facts }),
   people: me()?.role === 'reader' ? [] : people,
+  isDemo: facts[DEMO_FACT] !== undefined,
   me: me(),
 });
 
@@ -140,6 +144,7 @@ export async function shopPage(context: Context): Promise<ShopPageView> {
     today: calendarDay(context.now(), shop.timeZone),
     backups: backupsKept(context),
     records,
+    stillOpen: await stillToSetUp(db, standing),
   };
 }
 
@@ -176,8 +181,8 @@ export async function changeShopFacts(context: Context, { by, was, ...facts }: P
   const written = { at: context.now().toISOString(), by: by ?? UNNAMED };
   await context.store.write(async (tx) => {
     const stands = factsOf(await shopStanding(tx));
-    const { name, currency, timeZone, style, customerPrice } = stands;
-    const saw = was && { customerPrice, ...was };
+    const { name, currency, timeZone, style, customerPrice, unit } = stands;
+    const saw = was && { customerPrice, unit, ...was };
     mustStandAsSeen<object>(stands, saw, texts.shopStands(name, currency, timeZone, style, customerPrice === 'told'));
     for (const [key, value] of Object.entries(facts))
       if (value !== undefined && key in stands && stands[key as keyof typeof stands] !== value)

@@ -21,6 +21,7 @@ export const pinIsWrong = (left: number): string =>
 export const pinCountsNoMore = 'This PIN was given wrongly too often: sign in with the password. It counts again then.';
 export const hasNoPin = (name: string): string => `${name} has no PIN yet: sign in with the password.`;
 export const nobodySignsIn = 'Nobody has a password here yet: whoever is at this machine says who they are.';
+export const byTokenAlone = 'This is for a program that shows a token: an owner makes one under Shop, People.';
 export const passwordFirst = 'This asks for a session that began with the password. Sign in again with it.';
 export const oldPasswordIsWrong = 'This is not your password.';
 export const beginWithAnOwner = 'The first password is an owner’s: nobody could give out the others.';

@@ -67,6 +67,7 @@ export const recordsDoNotFit = (count: number): string =>
 
 // backup
 export const backupIsUnderWay = 'A backup is being made or put back already: wait until that is done.';
+export const thisIsNoDemo = 'This store is no demo: what is in it stays.';
 export const itCouldNotBeDone = (message: string): string => `It could not be done. ${message}`;
 export const thisFile = 'This file';
 export const sendABackupOfSerrata = 'Send a backup of Serrata.';

@@ -14,6 +14,7 @@ const FACT_NAMES: Readonly<Record<string, string>> = {
   style: 'Dates and numbers',
   supplier: 'The simulated supplier',
   customerPrice: 'Price on the customer’s page',
+  unit: 'Unit of lengths',
 };
 
 /** Whether the customer's page tells the price, in words. */
@@ -23,6 +24,30 @@ const CODE = 'code.';
 const SCHOOL = 'school.';
 
 const STORE = 'store.';
+
+const SET_UP = 'setUp.';
+
+/** How a shop came to be in a store. */
+const BEGINNINGS: Readonly<Record<string, { readonly name: string; readonly became: string }>> = {
+  setUp: { name: 'The shop', became: 'begun' },
+  demo: { name: 'The demo shop', became: 'loaded' },
+};
+
+/** What a shop begins with, as its changes tell it. */
+const setUpWord: Readonly<Record<string, string>> = {
+  shop: 'the shop',
+  people: 'people',
+  limits: 'limits',
+  rates: 'rates',
+  stock: 'stock',
+  saws: 'saws',
+  'sign-in': 'sign-in',
+};
+const setUpBecame: Readonly<Record<string, string>> = {
+  done: 'settled',
+  open: 'taken up again',
+  left: 'left',
+};
 
 /** What a change of the shop is about: its facts, a school, a code, or the store itself. */
 export type ChangedPlace = 'fact' | 'school' | 'code' | 'store';
@@ -75,6 +100,9 @@ export function shopChange({ what, value }: { readonly what: string; readonly va
   const school = SCHOOL_IDS.find((id) => id === name);
   if (changedPlace(what) === 'school' && school)
     return { name: schoolName[school], became: `to “${schoolAnswerWord(school, value ?? '')}”` };
+  if (BEGINNINGS[what]) return BEGINNINGS[what];
+  if (what.startsWith(SET_UP))
+    return { name: `Set-up, ${setUpWord[name] ?? name}`, became: setUpBecame[value ?? ''] ?? '' };
   const said = (customerPriceWord as Readonly<Record<string, string>>)[value ?? ''] ?? value;
   return { name: FACT_NAMES[what] ?? name, became: `to ${said ?? 'nothing'}` };
 }
