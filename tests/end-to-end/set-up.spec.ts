@@ -39,7 +39,7 @@ test('from an empty store to the first hand-over, by keyboard alone', async ({ p
   await tabTo(page, 'Leave it');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('tab', { name: 'Saws · left' })).toBeVisible();
-  await page.getByRole('link', { name: 'To the bench' }).focus();
+  await page.getByRole('link', { name: 'To the bench', exact: true }).focus();
   await page.keyboard.press('Enter');
   await page.waitForURL(at('/'));
   await ready(page);
