@@ -23,5 +23,6 @@ export * from './plans';
 export * from './job-parts';
 export * from './paper';
 export * from './people';
+export * from './programs';
 export * from './hand-over';
 export * from './rows';

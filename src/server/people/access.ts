@@ -59,6 +59,7 @@ export const ACCESS: Readonly<Record<string, Methods>> = {
   '/gear/saws/[id]': { GET: own('saw') },
   '/jobs/[id]': { GET: STAFF },
   '/jobs/[id]/[paper]': { GET: { ...own('job'), papers: READERS_PAPERS } },
+  '/programs': { GET: STAFF },
   '/set-up': { GET: OWNER },
   '/shop': { GET: STAFF },
   '/stock': { GET: STAFF },
@@ -70,6 +71,7 @@ export const ACCESS: Readonly<Record<string, Methods>> = {
   '/api/session/pin': { PUT: STAFF },
 
   '/api/archive': { POST: SURE_OWNER },
+  '/api/assess': { POST: STAFF },
   '/api/audit': { GET: OWNER },
   '/api/audit.csv': { GET: OWNER },
   '/api/backup': { POST: SURE_OWNER },
@@ -115,6 +117,7 @@ export const ACCESS: Readonly<Record<string, Methods>> = {
   '/api/limits/[id]': { PUT: OWNER },
   '/api/limits/[id]/preview': { POST: STAFF },
   '/api/metrics': { GET: { ...OWNER, byToken: true } },
+  '/api/openapi.json': { GET: ANYONE },
   '/api/orders/[id]': { POST: STAFF },
   '/api/people': { GET: STAFF, POST: SURE_OWNER },
   '/api/people/[id]': { PUT: SURE_OWNER },

@@ -41,9 +41,14 @@ export function Tokens({ tokens }: { readonly tokens: readonly TokenView[] }) {
           ))}
         </ul>
       )}
-      <button type="button" className="mt-3 quiet" onClick={() => setOpen(true)}>
-        {texts.makeAToken}
-      </button>
+      <div className="mt-3 flex flex-wrap items-center gap-3">
+        <button type="button" className="quiet" onClick={() => setOpen(true)}>
+          {texts.makeAToken}
+        </button>
+        <a className="grid min-h-11 content-center underline" href="/programs">
+          {texts.whatProgramsMayAsk}
+        </a>
+      </div>
       <Dialog title={texts.makeAToken} open={open} onClose={() => setOpen(false)}>
         <MakeToken />
       </Dialog>

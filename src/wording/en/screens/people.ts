@@ -98,6 +98,7 @@ export const notRevoked = 'It was not revoked.';
 export const programs = 'Other programs';
 export const programsSay =
   'A token lets a program in: it can do what its role may, under its own name. It is shown once.';
+export const whatProgramsMayAsk = 'What programs may ask for';
 export const makeAToken = 'Make a token';
 export const nameOfProgram = 'What it is for';
 export const countsDays = 'Counts for days';
