@@ -1,6 +1,4 @@
 import { z } from 'zod';
-import type { Limits } from '../core/limits';
-import type { ShopView } from './views';
 
 /** What a shop says or brings before its first job, each in its own time. */
 export const SET_UP_ITEMS = ['shop', 'people', 'limits', 'rates', 'stock', 'saws', 'sign-in'] as const;
@@ -9,12 +7,6 @@ export type SetUpItem = (typeof SET_UP_ITEMS)[number];
 /** How one of them stands: said or brought, still open, or left for good. */
 export const SET_UP_STATES = ['done', 'open', 'left'] as const;
 export type SetUpState = (typeof SET_UP_STATES)[number];
-
-export interface SetUpView {
-  readonly shop: ShopView;
-  readonly items: readonly { readonly id: SetUpItem; readonly state: SetUpState }[];
-  readonly limits: Limits;
-}
 
 /** One of them is settled, left, or taken up again. */
 export const settleSetUpSchema = z.strictObject({

@@ -17,7 +17,7 @@ import type { SignedPlan } from './plans';
 import type { StudyView } from './studies';
 import type { Action } from '../core/sheet';
 import type { Me } from './people';
-import type { SetUpItem } from './set-up';
+import type { SetUpItem, SetUpState } from './set-up';
 import type { ShopFacts } from './shop-style';
 import type { Cause } from '../core/symptom';
 import type { SupplierMood } from './supplier';
@@ -339,4 +339,11 @@ export interface ShopChangeView {
   readonly value: string | null;
   readonly at: string;
   readonly by: string;
+}
+
+/** What a shop begins with, and how it stands. */
+export interface SetUpView {
+  readonly shop: ShopView;
+  readonly items: readonly { readonly id: SetUpItem; readonly state: SetUpState }[];
+  readonly limits: Limits;
 }

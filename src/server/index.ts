@@ -8,7 +8,7 @@ export { SAFETY_HEADERS, turnAway, type Turned } from './http/guard';
 export { doorState } from './http/door-state';
 export { cameFrom, sessionAnswer } from './http/session-answer';
 export { shownBy } from './http/shown';
-export { askedBy, knownAsker, writtenBy } from './people/actor';
+export { askedBy, writtenBy } from './people/actor';
 export { admit } from './people/admit';
 export { turnedFromPage } from './people/turned-from-page';
 export * from './use-cases/people';

@@ -23,7 +23,7 @@ const SIZES = [
 
 /** What people wrote, and names that no language changes. */
 const NAMES =
-  'Serrata PDF CSV JSON PNG JPEG Esc Enter EUR GBP USD Jan Feb Mar Apr May Jun Jul Aug Sep Sept Oct Nov Dec AM PM UTC min deg';
+  'Serrata OpenAPI PDF CSV JSON PNG JPEG Esc Enter EUR GBP USD Jan Feb Mar Apr May Jun Jul Aug Sep Sept Oct Nov Dec AM PM UTC min deg';
 const WRITTEN = [
   'SELECT name FROM person',
   'SELECT value FROM shop_fact',
@@ -60,6 +60,8 @@ const PLACES = [
   '/gear/customers',
   '/gear/saws?q=nothing-of-the-kind',
   '/shop',
+  '/set-up',
+  '/programs',
 ];
 const PAPERS = ['customer', 'slip', 'tag', 'work-card', 'condemned'];
 
@@ -156,8 +158,8 @@ async function look(page: Page, where: string): Promise<void> {
   await page.setViewportSize(SIZES[0]!);
 }
 
-/** Papers have nothing that answers: they are drawn, and that is all. */
-const isDrawnOnly = (address: string): boolean => /\/jobs\/[^/?]+\/[a-z-]+$/.test(address);
+/** Papers, and pages that are only read, have nothing that answers: they are drawn, and that is all. */
+const isDrawnOnly = (address: string): boolean => address === '/programs' || /\/jobs\/[^/?]+\/[a-z-]+$/.test(address);
 
 /** Looks at a page as it opens, with all that can be laid open, and behind each of its tabs. */
 async function lookThrough(page: Page, address: string): Promise<void> {

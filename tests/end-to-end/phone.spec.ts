@@ -139,6 +139,9 @@ test('on a phone nothing that is pressed is lower than a gloved fingertip, whate
     '/gear/customers',
     '/shop',
     '/shop?view=codes',
+    '/shop?view=people',
+    '/shop?view=audit',
+    '/set-up',
   ];
   for (const address of pages) {
     await visit(page, address);

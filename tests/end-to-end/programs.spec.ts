@@ -109,7 +109,11 @@ test('the description of the interface is OpenAPI 3.1, and each operation answer
 });
 
 test('a sheet that cannot be read is answered with what is wrong, place by place, and nothing is stored', async () => {
-  const answer = await post('/api/assess', { format: 'serrata-bench-sheet', version: 1, bar: { checks: { bow: 'very' } } });
+  const answer = await post('/api/assess', {
+    format: 'serrata-bench-sheet',
+    version: 1,
+    bar: { checks: { bow: 'very' } },
+  });
   expect(answer.status).toBe(422);
   const { code, problems } = (await answer.json()) as { code: string; problems: string[] };
   expect(code).toBe('sheet-refused');

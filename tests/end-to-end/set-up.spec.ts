@@ -1,9 +1,10 @@
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import type { Page } from '@playwright/test';
 import { axeFindsNothing } from './axe';
 import { expect, test } from './bench';
-import { fill, ready, tabTo, takeIn, visit } from './keyboard';
+import { fill, ready, tabTo, visit } from './keyboard';
 import { OwnServer } from './own-server';
 
 const folder = mkdtempSync(join(tmpdir(), 'serrata-set-up-'));
@@ -68,7 +69,7 @@ test('from an empty store to the first hand-over, by keyboard alone', async ({ p
 });
 
 /** Takes in a job at a server of its own. */
-async function takeInAt(page: Parameters<typeof takeIn>[0], address: string): Promise<void> {
+async function takeInAt(page: Page, address: string): Promise<void> {
   await visit(page, `${address}/`);
   await page.keyboard.press('n');
   await expect(page.getByRole('dialog').locator('input:focus')).toHaveCount(1);

@@ -42,7 +42,7 @@ export function FirstSteps({ jobs }: { readonly jobs: readonly JobRow[] }) {
       <ol className="list-decimal pl-6">
         {steps.map(({ says, href }) => (
           <li key={href} className="py-1">
-            <a className="underline" href={href}>
+            <a className="underline max-md:inline-grid max-md:min-h-[44px] max-md:content-center" href={href}>
               {says}
             </a>
           </li>

@@ -16,7 +16,7 @@ import type { BenchView, JobRow } from '../../contract';
 import { calendarDay } from '../../wording';
 import type { Context } from '../context';
 import { paging } from '../paging';
-import { isNewShop } from './set-up';
+import { isNewShop } from './set-up-items';
 import { rulesOf, shopOf } from './shop';
 import { summaries } from './summaries';
 import * as texts from '#language/server';

@@ -21,7 +21,7 @@ import { recordsView } from './records';
 import { mustStandAsSeen } from './based-on';
 import { me } from './people/me';
 import { DEMO_FACT } from './set-up-facts';
-import { stillToSetUp } from './set-up';
+import { stillToSetUp } from './set-up-items';
 import { newestFirst } from './studies';
 import { moodOf } from './supplier';
 import * as texts from '#language/server';

@@ -7,7 +7,6 @@ export const name = 'Name';
 export const password = 'Password';
 export const signingIn = 'Signing in…';
 export const notSignedIn = 'Nobody was signed in.';
-export const showPassword = 'Show the password';
 export const forgotten =
   'An owner gives out passwords under Shop, People. Where no owner can sign in, whoever runs the machine makes one: npm run serrata -- owner NAME.';
 export const writeTheName = 'Write the name that you have in the shop.';
@@ -17,18 +16,15 @@ export const writeThePassword = 'Write the password.';
 export const whoIsHere = (name: string): string => `${name} is here`;
 export const signedInAs = (name: string, role: string): string => `${name}, ${role}`;
 export const takeOver = 'Take over';
-export const takeOverTheBench = 'Take over the bench';
 export const takingOver = 'Taking over…';
 export const notTakenOver = 'The bench was not taken over.';
 export const whoTakesOver = 'Who takes over?';
 export const pinOf = (name: string): string => `PIN of ${name}`;
-export const pin = 'PIN';
 export const takeADigitBack = 'Take a digit back';
 export const nobodyHasAPin =
   'Nobody else has a PIN yet. Each sets one here, once they are signed in; then a bench changes hands in two seconds.';
 export const signOut = 'Sign out';
 export const notSignedOut = 'Nobody was signed out.';
-export const signInAsAnother = 'Sign in with a password';
 export const passwordAndPin = 'Password and PIN';
 export const yourPassword = 'Your password';
 export const newPassword = 'New password';
@@ -81,7 +77,6 @@ export const saveIt = 'Save';
 export const notChanged = 'Nothing was changed.';
 export const isHereNoMore = 'Is here no more';
 export const tellThem = 'Tell them, and have them set another under their own name at the top of the page.';
-export const gone = 'Here no more';
 
 // Sessions
 export const signedIn = 'Signed in now';

@@ -1,5 +1,3 @@
-import type { OperationId } from '../../../contract';
-
 export const title = 'Serrata for other programs';
 export const forPrograms = 'For other programs';
 export const howItWorks =
@@ -13,7 +11,7 @@ export const refusals =
   'A refusal has a code, a sentence, and where a document was not understood the problems one by one; a fault of Serrata’s own also the number of the request in its log.';
 
 /** What each operation does. */
-export const operationSays: Readonly<Record<OperationId, string>> = {
+export const operationSays = {
   findAnything: 'Finds customers, saws, pieces, jobs and parts by the beginnings of their words.',
   findCustomers: 'Finds customers by name, with their saws.',
   assess: 'Assesses a bench sheet by the limits in force, and stores nothing.',
@@ -27,4 +25,4 @@ export const operationSays: Readonly<Record<OperationId, string>> = {
   listDue: 'What is due of a customer’s saws, a line each.',
   dueCalendar: 'The same as a calendar.',
   readHealth: 'How the store, its disk and its backups are.',
-};
+} as const;

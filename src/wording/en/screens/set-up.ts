@@ -1,5 +1,4 @@
 import { list } from '../sentence';
-import type { SetUpItem } from '../../../contract';
 
 // SetUpPage
 export const setUp = 'Set-up';
@@ -7,7 +6,7 @@ export const beginAShop = 'Begin your shop';
 export const eachCanBeLeft =
   'Each of these can be left for later: Shop, Set-up leads back here. The first job needs none of them.';
 export const toTheBench = 'To the bench';
-export const itemName: Readonly<Record<SetUpItem, string>> = {
+export const itemName = {
   shop: 'The shop',
   people: 'People',
   limits: 'Limits',
@@ -15,7 +14,7 @@ export const itemName: Readonly<Record<SetUpItem, string>> = {
   stock: 'Stock list',
   saws: 'Saws',
   'sign-in': 'Sign-in',
-};
+} as const;
 export const stateWord = { done: 'done', open: 'open', left: 'left' } as const;
 export const leaveIt = 'Leave it';
 export const takeItUpAgain = 'Take it up again';
