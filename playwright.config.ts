@@ -42,7 +42,7 @@ export default defineConfig({
   webServer: Array.from({ length: WORKERS }, (_, worker) => ({
     command: `rm -rf test-results/store-${worker} && node dist/server/main.mjs --demo`,
     url: `${addressOf(worker)}/api/health`,
-    env: { LOG_LEVEL: 'warn', SERRATA_DB: `./test-results/store-${worker}/e2e.db`, PORT: String(FIRST_PORT + worker) },
+    env: { SERRATA_DB: `./test-results/store-${worker}/e2e.db`, PORT: String(FIRST_PORT + worker) },
     reuseExistingServer: false,
     timeout: 240_000,
   })),

@@ -31,7 +31,6 @@ installPackages();
 say('Building');
 build();
 say('Starting');
-// Whoever looks around reads no log, unless they ask for one.
-const server = startServer(['--demo'], { LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn' });
+const server = startServer(['--demo']);
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
 server.on('exit', (code) => process.exit(code ?? 0));

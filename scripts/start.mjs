@@ -27,6 +27,7 @@ if (!isBuilt()) {
   build();
 }
 say('Starting');
-const server = startServer(process.argv.slice(2));
+// A shop's own log has a line for each request.
+const server = startServer(process.argv.slice(2), { LOG_LEVEL: process.env.LOG_LEVEL ?? 'info' });
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
 server.on('exit', (code) => process.exit(code ?? 0));

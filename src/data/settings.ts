@@ -25,10 +25,10 @@ const settingsSchema = z.object({
     .int('must be a whole number, 0 for no bound')
     .min(0, 'must be a whole number, 0 for no bound')
     .default(20_000),
-  /** How much of its work the server tells: errors alone, or a line for each request. */
+  /** How much of its work the server tells: what goes wrong, or from `info` on a line for each request. */
   LOG_LEVEL: z
     .enum(['silent', 'error', 'warn', 'info', 'debug'], 'must be silent, error, warn, info or debug')
-    .default('info'),
+    .default('warn'),
   HOST: z.string().default('127.0.0.1'),
   PORT: z.coerce
     .number('must be a whole number from 0 to 65535')

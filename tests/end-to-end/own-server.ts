@@ -30,7 +30,7 @@ export class OwnServer {
   async open(): Promise<void> {
     const port = this.address === '' ? '0' : new URL(this.address).port;
     const started = spawn(process.execPath, [this.built, ...this.args], {
-      env: { LOG_LEVEL: 'warn', ...process.env, ...this.env, SERRATA_DB: this.store, PORT: port },
+      env: { ...process.env, ...this.env, SERRATA_DB: this.store, PORT: port },
       stdio: ['ignore', 'pipe', 'pipe'],
       // A group of its own: whatever it has sent on errands ends with it.
       detached: true,

@@ -8,6 +8,7 @@ import { listBackups } from '../../src/data/keeping/backups';
 import { inspectStore } from '../../src/data/keeping/inspect';
 import { journal } from '../../src/data/journal';
 import { openForUse } from '../../src/data/keeping/opening';
+import { accounts } from '../../src/data/repositories';
 import { openStore } from '../../src/data/store';
 import { benchView } from '../../src/server/use-cases/bench';
 import { jobView, putReadings } from '../../src/server/use-cases/jobs';
@@ -67,6 +68,15 @@ describe('a store of an earlier version', () => {
       for (const [i, row] of rows.entries()) expect(known(now[i]!, row), table).toEqual(row);
     }
     expect(await inspectStore(file)).toEqual({ state: 'whole' });
+    // Its people are there by their names, and none of them can sign in yet.
+    const people = await accounts(store.db);
+    expect(people.map(({ name }) => name).toSorted()).toEqual(
+      before
+        .get('person')!
+        .map(({ name }) => name)
+        .toSorted(),
+    );
+    expect(people.every(({ hasPassword, leftAt }) => !hasPassword && leftAt === null)).toBe(true);
 
     const { jobs } = await benchView(context, { page: '1' });
     const view = await jobView(context, jobs[0]!.id);

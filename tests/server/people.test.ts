@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { addHours } from 'date-fns';
 import { sql } from 'drizzle-orm';
+import { z } from 'zod';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { PIN_TRIES } from '../../src/core/people';
 import { backupStore } from '../../src/data/keeping/backup';
@@ -28,7 +29,7 @@ import {
   takeOver,
   takeTokenBack,
 } from '../../src/server/use-cases/people';
-import { signOffSchema } from '../../src/contract';
+import * as contract from '../../src/contract';
 import { demoContext, type TestContext } from '../support/context';
 import { as, FROM, OTHER_PASSWORD, PASSWORD, shownBy, withPassword } from '../support/people';
 
@@ -341,11 +342,23 @@ describe('what is written', () => {
   it('is written by who is signed in, whatever name was sent, and needs none to be sent', async () => {
     await withPassword(context, 'Una', 'owner');
     const rest = { upToReading: 0, rules: 'x' };
-    const read = (document: object) => as(context, 'Una', () => body(sent(document), signOffSchema));
+    const read = (document: object) => as(context, 'Una', () => body(sent(document), contract.signOffSchema));
     expect((await read({ by: 'Tam Okoro', ...rest })).by).toBe('Una');
     expect((await read(rest)).by).toBe('Una');
-    expect((await askedBy({ as: 'bench' }, () => body(sent({ by: 'Tam', ...rest }), signOffSchema))).by).toBe('Tam');
+    expect((await askedBy({ as: 'bench' }, () => body(sent({ by: 'Tam', ...rest }), contract.signOffSchema))).by).toBe(
+      'Tam',
+    );
     expect(whoAsks()).toEqual({ as: 'bench' });
+  });
+});
+
+describe('whatever may be written', () => {
+  it('is read by a schema that a name can be put into', () => {
+    for (const [name, schema] of Object.entries(contract)) {
+      if (!(schema instanceof z.ZodType) || name.endsWith('ReplySchema')) continue;
+      const described = JSON.stringify(z.toJSONSchema(schema, { io: 'input', unrepresentable: 'any' }));
+      if (described.includes('"by"')) expect(schema instanceof z.ZodObject && 'by' in schema.shape, name).toBe(true);
+    }
   });
 });
 

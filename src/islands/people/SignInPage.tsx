@@ -4,6 +4,7 @@ import { api } from '../frame/api';
 import { Form, Refusal, SendButton, TextField, useSentForm } from '../frame/form';
 import { useHydrated } from '../frame/hydrated';
 import { Mark } from '../frame/Mark';
+import { PasswordField } from '../frame/PasswordField';
 import { onwardFrom } from './onward';
 import * as texts from '#language/screens/people';
 
@@ -47,14 +48,7 @@ export function SignInPage({ who }: SignInPageProps) {
           maxLength={80}
           rules={{ validate: (name) => name.trim() !== '' || texts.writeTheName }}
         />
-        <TextField
-          form={form}
-          name="password"
-          label={texts.password}
-          type="password"
-          autoComplete="current-password"
-          rules={{ required: texts.writeThePassword }}
-        />
+        <PasswordField form={form} name="password" label={texts.password} />
         <Refusal form={form} />
         <SendButton form={form} busy={texts.signingIn}>
           {texts.signIn}

@@ -20,8 +20,8 @@ function cookieOf(headers: Headers): string | null {
 
 /** What a request shows: the token of a program, or the session of a browser. */
 export function shownBy(headers: Headers): ShownSecrets {
-  const given = headers.get('authorization');
-  const token = given === null ? null : given.replace(/^Bearer /i, '').slice(0, LONGEST);
+  // Of other kinds, such as a proxy's own, none is ours.
+  const token = /^Bearer (.*)$/i.exec(headers.get('authorization') ?? '')?.[1]?.slice(0, LONGEST) ?? null;
   return { token, session: token === null ? cookieOf(headers) : null, inside: headers.get(INSIDE) };
 }
 

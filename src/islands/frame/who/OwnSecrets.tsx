@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { Notice } from '../../../ui/parts/Notice';
 import { api } from '../api';
 import { Form, Refusal, SendButton, TextField, useSentForm } from '../form';
+import { PasswordField } from '../PasswordField';
 import * as texts from '#language/screens/people';
 
 /** Somebody sets their own password, and the PIN they take a bench over with. */
@@ -27,23 +28,8 @@ function OwnPassword() {
   });
   return (
     <Form form={form}>
-      <TextField
-        form={form}
-        name="old"
-        label={texts.yourPassword}
-        type="password"
-        autoComplete="current-password"
-        rules={{ required: texts.writeThePassword }}
-      />
-      <TextField
-        form={form}
-        name="password"
-        label={texts.newPassword}
-        type="password"
-        autoComplete="new-password"
-        rules={{ required: texts.newPasswordHint }}
-      />
-      <p className="text-sm text-ink-soft">{texts.newPasswordHint}</p>
+      <PasswordField form={form} name="old" label={texts.yourPassword} />
+      <PasswordField form={form} name="password" label={texts.newPassword} isNew />
       <Refusal form={form} />
       {isSet && <Notice kind="good">{texts.passwordIsSet}</Notice>}
       <SendButton form={form} className="justify-self-start">
@@ -67,14 +53,7 @@ function OwnPin() {
   const isEmpty = form.watch('pin') === '';
   return (
     <Form form={form}>
-      <TextField
-        form={form}
-        name="password"
-        label={texts.yourPassword}
-        type="password"
-        autoComplete="current-password"
-        rules={{ required: texts.writeThePassword }}
-      />
+      <PasswordField form={form} name="password" label={texts.yourPassword} />
       <TextField form={form} name="pin" label={texts.newPin} type="password" inputMode="numeric" autoComplete="off" />
       <Refusal form={form} />
       {done && <Notice kind="good">{done}</Notice>}

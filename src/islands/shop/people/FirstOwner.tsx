@@ -2,7 +2,8 @@ import type { AccountView } from '../../../contract';
 import { Notice } from '../../../ui/parts/Notice';
 import { api } from '../../frame/api';
 import { useFrame } from '../../frame/frame-context';
-import { Form, Refusal, SelectField, SendButton, TextField, useSentForm } from '../../frame/form';
+import { Form, Refusal, SelectField, SendButton, useSentForm } from '../../frame/form';
+import { PasswordField } from '../../frame/PasswordField';
 import * as texts from '#language/screens/people';
 
 interface Draft {
@@ -38,15 +39,7 @@ export function FirstOwner({ accounts }: { readonly accounts: readonly AccountVi
             label={texts.whoIsOwner}
             options={here.map(({ id, name }) => [id, name] as const)}
           />
-          <TextField
-            form={form}
-            name="password"
-            label={texts.password}
-            type="password"
-            autoComplete="new-password"
-            rules={{ required: texts.newPasswordHint }}
-          />
-          <p className="text-sm text-ink-soft">{texts.newPasswordHint}</p>
+          <PasswordField form={form} name="password" label={texts.password} isNew />
           <Refusal form={form} />
           <SendButton form={form} className="justify-self-start">
             {texts.beginSigningIn}
