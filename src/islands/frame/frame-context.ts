@@ -23,6 +23,9 @@ export const FrameContext = createContext<FrameValue | null>(null);
 /** Whether a reader looks: they see one customer's saws, and change nothing. */
 export const useIsReader = (): boolean => useFrame().shop.me?.role === 'reader';
 
+/** Whether whoever is here judges: signs off, opens what was signed, teaches codes. At the counter nobody does. */
+export const useIsJudging = (): boolean => useFrame().shop.me?.role !== 'counter';
+
 /** Unit, person and shop, for anything inside the frame. */
 export function useFrame(): FrameValue {
   const frame = useContext(FrameContext);

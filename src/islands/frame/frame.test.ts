@@ -5,14 +5,16 @@ import { sentOnce } from './sent-once';
 
 describe('preferences', () => {
   it('are read from the cookies, each with its default', () => {
-    expect(preferencesFrom('')).toEqual({ unit: 'mm', bench: 'light', who: '' });
+    expect(preferencesFrom('')).toEqual({ unit: 'mm', isUnitChosen: false, bench: 'light', who: '' });
     expect(preferencesFrom('a=b; serrata-unit=in; serrata-bench=dark; serrata-who=In%C3%A8s%20H')).toEqual({
       unit: 'in',
+      isUnitChosen: true,
       bench: 'dark',
       who: 'Inès H',
     });
     expect(preferencesFrom('serrata-unit=furlong; serrata-who=%E0%A4%A')).toEqual({
       unit: 'mm',
+      isUnitChosen: false,
       bench: 'light',
       who: '',
     });

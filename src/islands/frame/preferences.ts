@@ -23,7 +23,7 @@ export function preferencesFrom(cookies: string): Preferences {
   );
   return {
     unit: values.get(COOKIE.unit) === 'in' ? 'in' : 'mm',
-    isUnitChosen: values.has(COOKIE.unit),
+    isUnitChosen: values.get(COOKIE.unit) === 'in' || values.get(COOKIE.unit) === 'mm',
     bench: values.get(COOKIE.bench) === 'dark' ? 'dark' : 'light',
     who: values.get(COOKIE.who) ?? '',
   };

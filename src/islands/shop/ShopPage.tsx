@@ -4,7 +4,7 @@ import { Tabbed, TabList, TabPanel } from '../../ui/parts/Tabs';
 import { Frame } from '../frame/Frame';
 import type { Preferences } from '../frame/preferences';
 import { ServerData, useServerData } from '../frame/server-data';
-import { OWNERS_VIEWS, SHOP_VIEW, SHOP_VIEWS, viewAsked, viewsFor, type ShopViewName } from './views';
+import { changedBy, SHOP_VIEW, SHOP_VIEWS, viewAsked, viewsFor, type ShopViewName } from './views';
 import { inSentence } from '../../wording';
 import * as setUp from '#language/screens/set-up';
 import * as people from '#language/screens/people';
@@ -38,7 +38,7 @@ function Shop({ sent, preferences, asked }: ShopPageProps) {
     window.history.replaceState(null, '', `/shop?view=${next}`);
   };
   const View = SHOP_VIEW[chosen];
-  const isLookedAt = me !== null && me.role !== 'owner' && OWNERS_VIEWS.has(chosen);
+  const by = changedBy(chosen, me);
   return (
     <Frame shop={view.shop} preferences={preferences} place="shop">
       <Tabbed chosen={chosen} onChoose={choose}>
@@ -55,8 +55,8 @@ function Shop({ sent, preferences, asked }: ShopPageProps) {
               </a>
             </p>
           )}
-          {isLookedAt && <p className="mb-3 max-w-prose font-semibold">{people.onlyOwners}</p>}
-          <fieldset disabled={isLookedAt} className="min-w-0">
+          {by && <p className="mb-3 max-w-prose font-semibold">{people.changedBy[by]}</p>}
+          <fieldset disabled={by !== null} className="min-w-0">
             <View key={chosen} view={view} />
           </fieldset>
         </TabPanel>

@@ -4,7 +4,7 @@ import type { ChosenPlan, JobView, PlanView } from '../../../contract';
 import { Notice } from '../../../ui/parts/Notice';
 import { actionWord, choicesSentence, customerSentence, list, money, partName, shopMoment } from '../../../wording';
 import { api, RequestFailed } from '../../frame/api';
-import { useFrame } from '../../frame/frame-context';
+import { useFrame, useIsJudging } from '../../frame/frame-context';
 import { Group } from '../parts/StepHead';
 import { isSaved, useJob, useOfStore } from '../store/JobContext';
 import * as texts from '#language/screens/job-decide';
@@ -54,6 +54,7 @@ export function SignOff({ onOpen, plan, supplier }: SignOffProps) {
   const { lastReading } = snapshot;
   const isDrawn = useOfStore((readings) => isSaved(readings) && readings.lastReading === lastReading);
   const { who } = useFrame();
+  const isJudging = useIsJudging();
   const [busy, setBusy] = useState(false);
   const [refused, setRefused] = useState<{ message: string; lookAgain: boolean } | null>(null);
   const [reason, setReason] = useState('');
@@ -144,8 +145,9 @@ export function SignOff({ onOpen, plan, supplier }: SignOffProps) {
           )}
         </Notice>
       )}
+      {!isJudging && <p className="mb-2">{texts.aTechnicianSigns}</p>}
       <div className="flex gap-3">
-        {signed ? (
+        {!isJudging ? null : signed ? (
           <button type="button" className="quiet" disabled={busy} onClick={() => void send('reopen')}>
             {texts.openAgain}
           </button>

@@ -1,12 +1,14 @@
 import { useState } from 'react';
 import { Notice } from '../../../ui/parts/Notice';
 import { api, failure } from '../../frame/api';
+import { useIsJudging } from '../../frame/frame-context';
 import { useJob } from '../store/JobContext';
 import * as texts from '#language/screens/job-hand-over';
 
 /** Opens a job again that was handed over: what it went with stays as it was given. */
 export function Reopen() {
   const { view } = useJob();
+  const isJudging = useIsJudging();
   const [busy, setBusy] = useState(false);
   const [refused, setRefused] = useState<string | null>(null);
   const reopen = async () => {
@@ -19,6 +21,7 @@ export function Reopen() {
       setBusy(false);
     }
   };
+  if (!isJudging) return null;
   return (
     <>
       {refused && <Notice kind="error">{refused}</Notice>}

@@ -22,15 +22,24 @@ export const SHOP_VIEWS = {
 export type ShopViewName = keyof typeof SHOP_VIEWS;
 export const SHOP_VIEW_NAMES = Object.keys(SHOP_VIEWS) as readonly ShopViewName[];
 
-/** Views where an owner alone changes something; the others can be looked at. */
-export const OWNERS_VIEWS: ReadonlySet<ShopViewName> = new Set([
-  'limits',
-  'rates',
-  'about',
-  'schools',
-  'supplier',
-  'backup',
-]);
+/** Who changes something on a view beside an owner: nobody, or whoever judges; on the others everybody of the shop may. */
+const CHANGED_BY: Partial<Readonly<Record<ShopViewName, 'owner' | 'judging'>>> = {
+  limits: 'owner',
+  rates: 'owner',
+  about: 'owner',
+  schools: 'owner',
+  supplier: 'owner',
+  backup: 'owner',
+  codes: 'judging',
+  instruments: 'judging',
+};
+
+/** Who must be asked to change something on a view; null for whoever may do it. */
+export function changedBy(view: ShopViewName, me: Me | null): 'owner' | 'judging' | null {
+  if (me === null || me.role === 'owner') return null;
+  const by = CHANGED_BY[view] ?? null;
+  return by === 'judging' && me.role === 'technician' ? null : by;
+}
 
 /** Views that are an owner's alone. */
 const FOR_OWNERS: ReadonlySet<ShopViewName> = new Set(['people', 'audit']);

@@ -85,3 +85,4 @@ export const part = 'Part';
 export const barThenLasts = 'The bar then lasts';
 export const noseThenLasts = 'The nose then lasts';
 export const hours = (hours: number): string => `about ${hours < 10 ? hours.toFixed(1) : Math.round(hours)} h`;
+export const aTechnicianSigns = 'A technician or an owner signs the verdicts off, and opens them again.';

@@ -49,7 +49,10 @@ export const whyNot = 'What you are in the shop does not let you in here. An own
 export const onward = 'To where you may';
 
 // ForRole
-export const onlyOwners = 'An owner changes this. You can look at all of it.';
+export const changedBy = {
+  owner: 'An owner changes this. You can look at all of it.',
+  judging: 'A technician or an owner changes this. You can look at all of it.',
+} as const;
 
 // People
 export const people = 'People';
