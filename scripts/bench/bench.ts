@@ -16,6 +16,7 @@ import { answerRatios, application, bareNode, type Answering, type WatchedServer
 import { fillStore, PARTS_IN_STOCK } from './big-store';
 import { longWork, underLoad } from './load';
 import { manyParts } from './many-parts';
+import { signingIn } from './sign-in';
 import { KEYSTROKE_STATIONS, keystrokes } from './keystrokes';
 import { chainOfRecords } from './records';
 import { stalls } from './stalls';
@@ -269,7 +270,14 @@ const felt = (): Promise<Measured[]> =>
   });
 
 /** All that is measured; `--only=NAME` measures one part. */
-const PARTS: Readonly<Record<string, () => Promise<Measured[]> | Measured[]>> = { core, pages, felt, waiting, records };
+const PARTS: Readonly<Record<string, () => Promise<Measured[]> | Measured[]>> = {
+  core,
+  pages,
+  felt,
+  waiting,
+  records,
+  'sign-in': signingIn,
+};
 
 const only = process.argv.find((arg) => arg.startsWith('--only='))?.slice('--only='.length);
 if (only !== undefined && !PARTS[only])

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { errorReplySchema, OPERATION_IDS, OPERATIONS, type Operation, type OperationId } from '../contract';
+import { list, roleWord } from '../wording';
 import { ruleOf } from './people/access';
 import { PROGRAMME_VERSION } from './version';
 import * as texts from '#language/screens/programs';
@@ -88,3 +89,32 @@ export function openApi(): Json {
   };
   return made;
 }
+
+/** An operation as people read of it. */
+export interface OperationLine {
+  readonly heading: string;
+  readonly says: string;
+  readonly about: string;
+}
+
+/** What programs may ask for, a line each. */
+export const operationLines = (): readonly OperationLine[] =>
+  OPERATION_IDS.map((id) => {
+    const { method, route, query, body, answer }: Operation = OPERATIONS[id];
+    const who = ruleOf(route, method)?.who ?? 'anyone';
+    const taken = [...Object.keys(query ?? {}).map((name) => `?${name}`), ...(body ? ['application/json'] : [])];
+    return {
+      heading: `${method} ${pathOf(route)}`,
+      says: texts.operationSays[id],
+      about: texts.aboutOperation(
+        who === 'anyone'
+          ? texts.anyone
+          : list(
+              who.map((role) => roleWord[role]),
+              'or',
+            ),
+        taken.join(', '),
+        typeof answer === 'string' ? answer : 'application/json',
+      ),
+    };
+  });

@@ -3,6 +3,7 @@ import type { SessionView } from '../../contract';
 import { api } from '../frame/api';
 import { Form, Refusal, SendButton, TextField, useSentForm } from '../frame/form';
 import { useHydrated } from '../frame/hydrated';
+import { remember } from '../frame/preferences';
 import { Mark } from '../frame/Mark';
 import { PasswordField } from '../frame/PasswordField';
 import { onwardFrom } from './onward';
@@ -19,6 +20,7 @@ export function SignInPage({ who }: SignInPageProps) {
     start: { name: who, password: '' },
     send: async (given) => {
       await api.post('/api/session', given);
+      remember('who', given.name.trim());
       window.location.replace(onwardFrom(window.location));
     },
     otherwise: texts.notSignedIn,

@@ -3,10 +3,9 @@ export const forPrograms = 'For other programs';
 export const howItWorks =
   'Each request shows a token, Authorization: Bearer …, that an owner makes under Shop, People. What it writes bears the name of the token. Where nobody signs in, none is needed. Lengths are millimetres; documents are the open formats that Serrata reads and writes by hand as well.';
 export const theDescription = 'The description as OpenAPI 3.1';
-export const whoMay = 'Who may';
 export const anyone = 'anyone';
-export const takes = 'Takes';
-export const answersWith = 'Answers with';
+export const aboutOperation = (who: string, taken: string, answered: string): string =>
+  `Who may: ${who}.${taken === '' ? '' : ` Takes: ${taken}.`} Answers with: ${answered}.`;
 export const refusals =
   'A refusal has a code, a sentence, and where a document was not understood the problems one by one; a fault of Serrata’s own also the number of the request in its log.';
 
