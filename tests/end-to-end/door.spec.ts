@@ -8,7 +8,7 @@ import { pathToFileURL } from 'node:url';
 import { address, expect, test } from './bench';
 import fc from 'fast-check';
 import { fromSchema, strange } from '../support/from-schema';
-import { TAKES } from '../support/takes';
+import { ASKED, TAKES, WORDS } from '../support/takes';
 import { OwnServer } from './own-server';
 
 const SEED = 1959;
@@ -304,69 +304,6 @@ test('a picture that unfolds to hundreds of megabytes, and a job without end, ar
   }
   expect(last).toBe(409);
 });
-
-/** Addresses that are asked, with what stands behind the question mark. */
-const ASKED = [
-  '/',
-  '/stock',
-  '/gear',
-  '/shop',
-  '/counter',
-  '/api/search',
-  '/api/customers',
-  '/api/stock/match',
-  '/api/supplier/quote',
-  '/api/counter/saws',
-  '/api/counter/mounts',
-  '/api/jobs/:any',
-  '/api/jobs/:any/sheet.json',
-  '/api/jobs/:any/assessment.json',
-  '/api/jobs/:any/plans.json',
-  '/api/jobs/:any/order-parts.json',
-  '/api/jobs/:any/photos/:any',
-  '/api/jobs/:job/parts.json',
-  '/api/jobs/:job/drift-factor.json',
-  '/api/jobs/:job/hand-over',
-  '/api/jobs/:job/hand-over.json',
-  '/api/jobs/:job/next-visit.ics',
-  '/gear/saws',
-  '/gear/saws/:any',
-  '/api/gear/saws/rows',
-  '/gear/customers',
-  '/api/gear/customers/rows',
-  '/api/gear/models/rows',
-  '/api/stock/rows',
-  '/gear/pieces/:any',
-  '/gear/customers/:any',
-  '/api/gear/customers/:any/due.csv',
-  '/api/gear/customers/:any/due.ics',
-  '/api/jobs/:job/papers/:any.pdf',
-  '/jobs/:job/:any',
-  '/jobs/:job/customer',
-  '/simulated/supplier/orders',
-  '/api/counter/saws/:any',
-  '/api/backups/:any',
-  '/api/stock/parts/:any',
-  '/jobs/:any',
-  '/simulated/supplier',
-];
-const WORDS = [
-  'waits',
-  'page',
-  'from',
-  'q',
-  'customer',
-  'saw',
-  'show',
-  'view',
-  'pitch',
-  'gauge',
-  'links',
-  'low',
-  'kind',
-  'step',
-  'sku',
-];
 
 test('whatever is sent, nothing answers with a fault of ours, hangs or grows', async () => {
   const job = await aJob();

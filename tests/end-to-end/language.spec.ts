@@ -159,7 +159,8 @@ async function look(page: Page, where: string): Promise<void> {
 }
 
 /** Papers, and pages that are only read, have nothing that answers: they are drawn, and that is all. */
-const isDrawnOnly = (address: string): boolean => address === '/programs' || /\/jobs\/[^/?]+\/[a-z-]+$/.test(address);
+const isDrawnOnly = (address: string): boolean =>
+  /\/programs$/.test(address) || /\/jobs\/[^/?]+\/[a-z-]+$/.test(address);
 
 /** Looks at a page as it opens, with all that can be laid open, and behind each of its tabs. */
 async function lookThrough(page: Page, address: string): Promise<void> {
