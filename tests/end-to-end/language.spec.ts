@@ -23,7 +23,7 @@ const SIZES = [
 
 /** What people wrote, and names that no language changes. */
 const NAMES =
-  'Serrata OpenAPI PDF CSV JSON PNG JPEG Esc Enter EUR GBP USD Jan Feb Mar Apr May Jun Jul Aug Sep Sept Oct Nov Dec AM PM UTC min deg';
+  'Serrata PDF CSV JSON PNG JPEG Esc Enter EUR GBP USD Jan Feb Mar Apr May Jun Jul Aug Sep Sept Oct Nov Dec AM PM UTC min deg';
 const WRITTEN = [
   'SELECT name FROM person',
   'SELECT value FROM shop_fact',
@@ -61,7 +61,6 @@ const PLACES = [
   '/gear/saws?q=nothing-of-the-kind',
   '/shop',
   '/set-up',
-  '/programs',
 ];
 const PAPERS = ['customer', 'slip', 'tag', 'work-card', 'condemned'];
 
@@ -158,9 +157,8 @@ async function look(page: Page, where: string): Promise<void> {
   await page.setViewportSize(SIZES[0]!);
 }
 
-/** Papers, and pages that are only read, have nothing that answers: they are drawn, and that is all. */
-const isDrawnOnly = (address: string): boolean =>
-  /\/programs$/.test(address) || /\/jobs\/[^/?]+\/[a-z-]+$/.test(address);
+/** Papers have nothing that answers: they are drawn, and that is all. */
+const isDrawnOnly = (address: string): boolean => /\/jobs\/[^/?]+\/[a-z-]+$/.test(address);
 
 /** Looks at a page as it opens, with all that can be laid open, and behind each of its tabs. */
 async function lookThrough(page: Page, address: string): Promise<void> {
