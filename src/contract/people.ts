@@ -126,7 +126,7 @@ export type AuditKind = (typeof AUDIT_KINDS)[number];
 
 /** What an audit is narrowed to. */
 export const auditAskedSchema = z.object({
-  by: z.string().max(80).default(''),
+  by: z.string().max(80).catch('').default(''),
   kind: z.enum(AUDIT_KINDS).nullable().catch(null).default(null),
   /** From and until these days, in the shop's time; what is no day is none. */
   from: z.iso.date().nullable().catch(null).default(null),

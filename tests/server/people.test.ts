@@ -382,6 +382,8 @@ describe('the audit', () => {
     )) as [{ n: number }];
     expect(all).toHaveLength(n);
     expect(all.map(({ seq }) => seq)).toEqual(all.map(({ seq }) => seq).toSorted((a, b) => b - a));
+    // What was typed freely stands as it was typed, with its commas.
+    expect(all.some(({ says }) => says.includes('Pulls to the left since spring, worse in thick wood.'))).toBe(true);
     for (const { says } of all) expect(says).not.toMatch(/undefined|null|^\.|\[object/);
   });
 
@@ -393,6 +395,7 @@ describe('the audit', () => {
     expect((await auditView(context, asked('until=1990-01-01'))).rows).toEqual([]);
     // What is no kind, no day and no number narrows nothing.
     expect((await auditView(context, asked('kind=x&from=yesterday&before=-3'))).rows.length).toBe(100);
+    expect((await auditView(context, asked(`by=${'x'.repeat(200)}`))).rows.length).toBe(100);
     const csv = await auditAsCsv(context, asked('kind=people'));
     expect(csv.split('\n')[0]).toBe('record,at,by,about,job,what');
     expect(csv).toContain('HYPERLINK');

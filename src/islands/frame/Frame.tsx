@@ -4,7 +4,7 @@ import type { ShopView } from '../../contract';
 import { Band, type Place } from './Band';
 import { doWhatWasEarly } from './early';
 import { FrameContext, type FrameValue } from './frame-context';
-import { remember, type Preferences } from './preferences';
+import { remember, unitOn, type Preferences } from './preferences';
 import { FRAME_KEYS, useKeys } from './keys';
 import { WhereTroubleEnds } from './Trouble';
 
@@ -38,7 +38,7 @@ interface FrameProps {
 
 /** The frame of every place: band on top, one main act below. */
 export function Frame({ shop: given, preferences, place, under, fixed = false, waits = false, children }: FrameProps) {
-  const [unit, setUnitState] = useState(preferences.isUnitChosen ? preferences.unit : given.unit);
+  const [unit, setUnitState] = useState(() => unitOn(preferences, given));
   const [bench, setBenchState] = useState(preferences.bench);
   const [who, setWhoState] = useState(preferences.who);
   const [shop, setShop] = useState(given);

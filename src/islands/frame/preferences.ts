@@ -29,6 +29,12 @@ export function preferencesFrom(cookies: string): Preferences {
   };
 }
 
+/** The unit that counts on a device: its own choice, else the shop's. */
+export const unitOn = (
+  { unit, isUnitChosen }: Pick<Preferences, 'unit' | 'isUnitChosen'>,
+  shop: { readonly unit: UnitSystem },
+): UnitSystem => (isUnitChosen ? unit : shop.unit);
+
 function decode(text: string): string {
   try {
     return decodeURIComponent(text);

@@ -3,7 +3,7 @@ import { LIMIT_IDS } from '../../core/limits';
 import { PEOPLE_EVENTS } from '../../core/people';
 import type { RECORD_KINDS } from '../../core/records';
 import { INSTRUMENT_IDS } from '../../core/quantity';
-import { choiceLabel } from './choices';
+import { choiceLabel, choicesAt } from './choices';
 import { instrumentName } from './instruments';
 import { limitName } from './limit-names';
 import { peopleEventSays } from './people';
@@ -55,7 +55,8 @@ const placeOf = (path: string): string => (isReadingPath(path) ? sentence(readin
 /** What was read, in words where it is one of some, or several of them. */
 function readAs(path: string, read: string): string {
   if (read === '') return 'taken away';
-  if (!isReadingPath(path)) return read;
+  // What is typed freely stays as it was typed, commas and all.
+  if (!isReadingPath(path) || choicesAt(path).length === 0) return read;
   return list(read.split(/,\s*/).map((each) => choiceLabel(path, each)));
 }
 

@@ -1,7 +1,7 @@
 import type { APIRoute } from 'astro';
-import { preferencesFrom } from '../../../../islands/frame/preferences';
+import { preferencesFrom, unitOn } from '../../../../islands/frame/preferences';
 import { handOverRequestSchema, type HandOverPage, type HandOverView } from '../../../../contract';
-import { answer, body, context, handOverJob, handOverView, PAPER_LINKS, reachedAt } from '../../../../server';
+import { answer, body, context, handOverJob, handOverView, PAPER_LINKS, reachedAt, shopView } from '../../../../server';
 
 const page = (view: HandOverView): HandOverPage => ({ ...view, papers: PAPER_LINKS });
 
@@ -11,7 +11,7 @@ export const GET: APIRoute = ({ params }) => answer(async () => page(await handO
 /** Hands the job over, with its papers in the unit of whoever does. */
 export const POST: APIRoute = ({ params, request, url }) =>
   answer(async () => {
-    const { unit } = preferencesFrom(request.headers.get('cookie') ?? '');
+    const unit = unitOn(preferencesFrom(request.headers.get('cookie') ?? ''), await shopView(context()));
     const asked = await body(request, handOverRequestSchema);
     return page(await handOverJob(context(), params.id ?? '', asked, { unit, origin: reachedAt(request, url) }));
   });

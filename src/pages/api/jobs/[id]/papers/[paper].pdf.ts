@@ -1,11 +1,11 @@
 import type { APIRoute } from 'astro';
-import { preferencesFrom } from '../../../../../islands/frame/preferences';
-import { answerFile, context, download, heavily, reachedAt, writePaper } from '../../../../../server';
+import { preferencesFrom, unitOn } from '../../../../../islands/frame/preferences';
+import { answerFile, context, download, heavily, reachedAt, shopView, writePaper } from '../../../../../server';
 
 /** A paper of a job as PDF. */
 export const GET: APIRoute = ({ params, request, url }) =>
   answerFile(async () => {
-    const { unit } = preferencesFrom(request.headers.get('cookie') ?? '');
+    const unit = unitOn(preferencesFrom(request.headers.get('cookie') ?? ''), await shopView(context()));
     const paper = await writePaper(params.paper ?? '', {
       context: context(),
       jobId: params.id ?? '',
