@@ -22,12 +22,15 @@ test('from an empty store to the first hand-over, by keyboard alone', async ({ p
   await page.keyboard.type('Weir Lane saws');
   await page.getByRole('combobox', { name: 'Lengths are shown in' }).focus();
   await page.keyboard.type('inches');
+  await expect(page.getByLabel('Name of the shop')).toHaveValue('Weir Lane saws');
   await tabTo(page, 'Write it down');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('tab', { name: 'The shop · done' })).toBeVisible();
   await page.keyboard.press('Shift+Tab');
   await page.getByRole('button', { name: 'Next: People' }).focus();
   await page.keyboard.press('Enter');
+  // The keys go on where the next part begins.
+  await expect(page.getByRole('group', { name: 'People' })).toBeFocused();
   await fill(page, 'Name', 'Una Weir');
   await expect(page.getByRole('tab', { name: 'People · done' })).toBeVisible();
   await page.getByRole('tab', { name: /Rates/ }).focus();
@@ -35,6 +38,7 @@ test('from an empty store to the first hand-over, by keyboard alone', async ({ p
   await tabTo(page, 'They are right as they stand');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('tab', { name: 'Rates · done' })).toBeVisible();
+  await expect(page.getByRole('group', { name: 'Rates' })).toBeFocused();
   await page.getByRole('tab', { name: /Saws/ }).focus();
   await page.keyboard.press('Enter');
   await tabTo(page, 'Leave it');

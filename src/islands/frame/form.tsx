@@ -1,4 +1,4 @@
-import { useEffect, useId, type InputHTMLAttributes, type ReactNode } from 'react';
+import { useEffect, useId, useRef, type InputHTMLAttributes, type ReactNode } from 'react';
 import {
   useForm,
   type DefaultValues,
@@ -39,12 +39,18 @@ export function useSentForm<V extends FieldValues>({ start, send, otherwise }: S
 }
 
 /**
- * Keeps a form at what stands on the server, which may be changed elsewhere: what is half typed stays as it is.
+ * Keeps a form that began with what stands on the server at it, where it is changed elsewhere: what is half typed stays
+ * as it is.
  * @param stands the same object for as long as nothing changed
  */
 export function useStanding<V extends FieldValues>({ reset, formState: { isDirty } }: SentForm<V>, stands: V): void {
+  // A form lets go of its fields when it is put back, and what is typed before it is drawn again would be lost: it is
+  // put back only where something changed.
+  const shown = useRef(stands);
   useEffect(() => {
-    if (!isDirty) reset(stands);
+    if (isDirty || shown.current === stands) return;
+    shown.current = stands;
+    reset(stands);
   }, [isDirty, reset, stands]);
 }
 

@@ -1,6 +1,6 @@
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { api, RequestFailed } from './api';
-import { preferencesFrom } from './preferences';
+import { preferencesFrom, unitOn } from './preferences';
 import { sentOnce } from './sent-once';
 
 describe('preferences', () => {
@@ -18,6 +18,12 @@ describe('preferences', () => {
       bench: 'light',
       who: '',
     });
+  });
+
+  it('say the unit of a device, and where it chose none, the shop’s', () => {
+    expect(unitOn(preferencesFrom(''), { unit: 'in' })).toBe('in');
+    expect(unitOn(preferencesFrom('serrata-unit=mm'), { unit: 'in' })).toBe('mm');
+    expect(unitOn(preferencesFrom('serrata-unit=in'), { unit: 'mm' })).toBe('in');
   });
 });
 

@@ -1,4 +1,5 @@
-import { useMemo, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
+import { flushSync } from 'react-dom';
 import { unpackView, type Sent, type SetUpItem, type SetUpState, type SetUpView } from '../../contract';
 import { Notice } from '../../ui/parts/Notice';
 import { Tabbed, TabList, TabPanel } from '../../ui/parts/Tabs';
@@ -29,6 +30,12 @@ function SetUp({ sent, preferences }: SetUpPageProps) {
   const { items, shop } = view;
   const [chosen, setChosen] = useState<SetUpItem>(() => items.find(({ state }) => state === 'open')?.id ?? 'shop');
   const next = items[items.findIndex(({ id }) => id === chosen) + 1]?.id ?? null;
+  const panel = useRef<HTMLDivElement>(null);
+  // The button that leads onward is gone with its part: the keys go on where the next one begins.
+  const goOn = (to: SetUpItem) => {
+    flushSync(() => setChosen(to));
+    panel.current?.focus();
+  };
   const tabs = items.map(({ id, state }) => ({ id, name: `${texts.itemName[id]} · ${texts.stateWord[state]}` }));
   return (
     <Frame shop={shop} preferences={preferences} place="shop">
@@ -44,8 +51,15 @@ function SetUp({ sent, preferences }: SetUpPageProps) {
       <Tabbed chosen={chosen} onChoose={setChosen}>
         <TabList label={texts.setUp} tabs={tabs} />
         <TabPanel of={chosen}>
-          <div className="pt-4">
-            <Part key={chosen} id={chosen} view={view} onward={next && (() => setChosen(next))} next={next} />
+          <div ref={panel} tabIndex={-1} aria-label={texts.itemName[chosen]} role="group" className="pt-4 outline-none">
+            <Part
+              key={chosen}
+              id={chosen}
+              view={view}
+              next={next}
+              onward={next && (() => goOn(next))}
+              onSettled={() => panel.current?.focus()}
+            />
           </div>
         </TabPanel>
       </Tabbed>
@@ -58,10 +72,12 @@ interface PartOfSetUp {
   readonly view: SetUpView;
   readonly next: SetUpItem | null;
   readonly onward: (() => void) | null;
+  /** The button that settled it is gone: the keys need another place. */
+  readonly onSettled: () => void;
 }
 
 /** One thing of the set-up, and the way to leave it or to say that it is right. */
-function Part({ id, view, next, onward }: PartOfSetUp) {
+function Part({ id, view, next, onward, onSettled }: PartOfSetUp) {
   const changedHere = useChangedHere();
   const [trouble, setTrouble] = useState<string | null>(null);
   const { state } = view.items.find((each) => each.id === id)!;
@@ -70,26 +86,29 @@ function Part({ id, view, next, onward }: PartOfSetUp) {
       await api.put('/api/set-up', { item: id, state: next });
       await changedHere();
       setTrouble(null);
+      return true;
     } catch (error) {
       setTrouble(failure(error, texts.notSettled));
+      return false;
     }
   };
+  const press = async (next: SetUpState) => void ((await settle(next)) && onSettled());
   const View = PART[id];
   return (
     <>
       <div className="mb-4 flex flex-wrap gap-2">
         {state === 'open' && (id === 'limits' || id === 'rates') && (
-          <button type="button" className="quiet" onClick={() => void settle('done')}>
+          <button type="button" className="quiet" onClick={() => void press('done')}>
             {texts.asTheyStand}
           </button>
         )}
         {state === 'open' && (
-          <button type="button" className="quiet" onClick={() => void settle('left')}>
+          <button type="button" className="quiet" onClick={() => void press('left')}>
             {texts.leaveIt}
           </button>
         )}
         {state === 'left' && (
-          <button type="button" className="quiet" onClick={() => void settle('open')}>
+          <button type="button" className="quiet" onClick={() => void press('open')}>
             {texts.takeItUpAgain}
           </button>
         )}

@@ -7,7 +7,7 @@ import { choiceLabel, choicesAt } from './choices';
 import { instrumentName } from './instruments';
 import { limitName } from './limit-names';
 import { peopleEventSays } from './people';
-import { isReadingPath } from '../../core/sheet';
+import { isReadingPath, readingAt } from '../../core/sheet';
 import { readingName } from './places';
 import { list, sentence } from './sentence';
 import { shopChange } from './shop-change';
@@ -52,9 +52,13 @@ function studySaid({ instrument, setsAside }: Told): string {
 /** A reading by its name; what this version does not know, as it was written. */
 const placeOf = (path: string): string => (isReadingPath(path) ? sentence(readingName(path)) : path);
 
-/** What was read, in words where it is one of some, or several of them. */
-function readAs(path: string, read: string): string {
+/** What says a unit of its own: a letter, or a mark of inches. */
+const BEARS_A_UNIT = /[\p{L}"″]/u;
+
+/** What was read, in words where it is one of some, or several of them; a length with the unit it was typed in. */
+function readAs(path: string, read: string, unit: string): string {
   if (read === '') return 'taken away';
+  if (unit !== '' && readingAt(path)?.kind.kind === 'length') return BEARS_A_UNIT.test(read) ? read : `${read} ${unit}`;
   // What is typed freely stays as it was typed, commas and all.
   if (!isReadingPath(path) || choicesAt(path).length === 0) return read;
   return list(read.split(/,\s*/).map((each) => choiceLabel(path, each)));
@@ -62,7 +66,7 @@ function readAs(path: string, read: string): string {
 
 /** What each kind of record says that somebody did, in a sentence. */
 const SAYS: Readonly<Record<(typeof RECORD_KINDS)[number], (told: Told) => string>> = {
-  reading: ({ path, text: read }) => `${placeOf(text(path))}: ${readAs(text(path), text(read))}.`,
+  reading: ({ path, text: read, unit }) => `${placeOf(text(path))}: ${readAs(text(path), text(read), text(unit))}.`,
   sign_off: () => 'The verdicts were signed off.',
   hand_over: () => 'The job was handed over.',
   limit_change: limitSaid,
