@@ -12,6 +12,7 @@ import {
   errorReply,
   forRequest,
   isOurs,
+  letListen,
   NOTHING_HERE,
   mustBeOpened,
   SAFETY_HEADERS,
@@ -33,6 +34,8 @@ function allowStyleAttributes(headers: Headers): void {
 
 // Whatever serves these pages, it does not serve them to the network unless it looked what that needs.
 mustBeOpened();
+// What these pages write is told by the streams that the server opens.
+letListen();
 
 const isPage = (route: string): boolean => !/^\/(api|simulated)\//.test(route);
 

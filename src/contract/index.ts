@@ -22,6 +22,7 @@ export * from './studies';
 export * from './plans';
 export * from './job-parts';
 export * from './paper';
+export * from './live';
 export * from './people';
 export * from './programs';
 export * from './hand-over';

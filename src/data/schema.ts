@@ -14,6 +14,7 @@ import { SPROCKET_KINDS } from '../core/declared';
 import { SEQUENCES } from '../core/identify';
 import { STOCK_KINDS } from '../core/stock';
 import { GEAR_CHANGES } from '../core/life';
+import { TOPICS } from '../core/live';
 import { PEOPLE_EVENTS, ROLES, SESSION_ENDS } from '../core/people';
 
 /** Moments are stored as ISO 8601 text in UTC, which sorts as it should. */
@@ -619,4 +620,20 @@ export const chainLink = sqliteTable(
     hash: text('hash').notNull(),
   },
   (table) => [uniqueIndex('chain_link_record').on(table.record, table.key)],
+);
+
+/**
+ * What changed last, by what it is about, written by triggers: whoever shows something asks what changed since they
+ * looked. It has one row a job, and few beside.
+ */
+export const changed = sqliteTable(
+  'changed',
+  {
+    topic: text('topic', { enum: TOPICS }).notNull(),
+    /** The job it is about; empty for what there is once. */
+    subject: text('subject').notNull(),
+    /** Counts all changes; a later one of the same subject takes its place. */
+    seq: integer('seq').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.topic, table.subject] }), uniqueIndex('changed_seq').on(table.seq)],
 );

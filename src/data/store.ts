@@ -33,6 +33,8 @@ export interface Store {
    * process in this driver. Await nothing slow inside.
    */
   readonly write: <T>(work: (tx: Transaction) => Promise<T>) => Promise<T>;
+  /** Has somebody hear of every write that was done. */
+  readonly onWritten: (listener: () => void) => void;
   /** Whether no write is under way or waits. */
   readonly isIdle: () => boolean;
   /** Folds the log into the file, so that the file alone is the store. */
@@ -63,6 +65,7 @@ export function openStore(url = storeUrl(), authToken = settings().SERRATA_DB_TO
   const db = drizzle(client, { schema });
   let tail: Promise<unknown> = Promise.resolve();
   let waiting = 0;
+  const listeners: (() => void)[] = [];
   const inTurn = <T>(work: () => Promise<T>): Promise<T> => {
     waiting += 1;
     const mine = tail.then(work).finally(() => (waiting -= 1));
@@ -81,7 +84,9 @@ export function openStore(url = storeUrl(), authToken = settings().SERRATA_DB_TO
           return work(tx);
         };
         try {
-          return await db.transaction(alone, { behavior: 'immediate' });
+          const done = await db.transaction(alone, { behavior: 'immediate' });
+          for (const listener of listeners) listener();
+          return done;
         } catch (error) {
           if (troubleOf(error) === 'held') await client.reconnect();
           throw error;
@@ -89,6 +94,7 @@ export function openStore(url = storeUrl(), authToken = settings().SERRATA_DB_TO
           isWriting = false;
         }
       }),
+    onWritten: (listener) => void listeners.push(listener),
     isIdle: () => waiting === 0,
     fold: async () => void (await client.execute('PRAGMA wal_checkpoint(TRUNCATE)')),
     close: () => client.close(),

@@ -6,6 +6,7 @@ import { openForUse } from '../data/keeping/opening';
 import { openStore, storeFile, storeUrl } from '../data/store';
 import { builtSite, drawAllIn } from './http/built-site';
 import type { Misfit } from '../core/records';
+import { LIVE_ADDRESS } from '../contract';
 import { misfitSentence } from '../wording';
 import { freshContext } from './context';
 import { bringToEnd } from './endings';
@@ -22,6 +23,7 @@ import { warmUp } from './http/warm-up';
 import { hasOwner } from './people/has-owner';
 import { runErrand } from './errands/run';
 import { sent } from './errands/send';
+import { liveDoor } from './live/between';
 import { answeredLine, complained } from './log';
 import { keepDaily } from './errands/daily';
 
@@ -109,6 +111,9 @@ async function answersAtDoor(opening: Opening) {
     if (response.destroyed) return;
     if (opening.tls || headers['x-forwarded-proto'] === 'https')
       for (const [name, value] of Object.entries(ENCRYPTED_HEADERS)) response.setHeader(name, value);
+    // A stream is open all day: it goes past the pages, which each answer once.
+    const live = method === 'GET' && request.url?.split('?')[0] === LIVE_ADDRESS ? liveDoor() : null;
+    if (live) return live.open(request, response);
     if (isFromHere(headers.host)) return site(request, response);
     compress(request as Parameters<typeof compress>[0], response as Parameters<typeof compress>[1], () =>
       site(request, response),
@@ -175,6 +180,7 @@ export async function main(): Promise<void> {
   if (misfits.length > 0) void sent('verify').catch(() => undefined);
   const stop = () => {
     daily.stop();
+    liveDoor()?.end();
     const end = () => process.exit(0);
     close(() => void bringToEnd().then(foldStore).then(end, end));
     // Whoever still waits then is left; a thread at work is waited for, since torn off it would end the server its way.

@@ -1,6 +1,6 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { ACCESS, ruleOf } from '../../src/server/people/access';
+import { ACCESS, AT_THE_SERVER, ruleOf } from '../../src/server/people/access';
 
 const PAGES = 'src/pages';
 
@@ -19,7 +19,8 @@ const routes = readdirSync(PAGES, { recursive: true, encoding: 'utf8' })
 describe('who may what', () => {
   it('is declared for every method of every page and endpoint, and for nothing else', () => {
     const declared = Object.entries(ACCESS).map(([route, methods]) => [route, Object.keys(methods).sort()]);
-    const there = routes.map(({ route, methods }) => [route, methods.toSorted()]);
+    const beside = AT_THE_SERVER.map((route) => ({ route, methods: ['GET'] }));
+    const there = [...routes, ...beside].map(({ route, methods }) => [route, methods.toSorted()]);
     expect(declared.toSorted()).toEqual(there.toSorted());
   });
 

@@ -11,6 +11,7 @@ export const TAKES: readonly (readonly [string, string, z.ZodType])[] = [
   ['POST', '/api/studies', contract.studyHandSchema],
   ['POST', '/api/studies/aside', contract.setStudyAsideSchema],
   ['PUT', '/api/schools', contract.chooseSchoolSchema],
+  ['POST', '/api/live/here', contract.sayHereSchema],
   ['PUT', '/api/shop', contract.shopFactsSchema],
   ['PUT', '/api/codes', contract.putCodeSchema],
   ['POST', '/api/codes/forget', contract.forgetCodeSchema],

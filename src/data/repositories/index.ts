@@ -26,3 +26,4 @@ export * from './work-log';
 export * from './people';
 export * from './audit';
 export * from './beginnings';
+export * from './changed';

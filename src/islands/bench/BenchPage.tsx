@@ -6,7 +6,9 @@ import { waitsWord } from '../../wording';
 import { Empty } from '../../ui/parts/Notice';
 import { Pager } from '../../ui/parts/Pager';
 import { Frame } from '../frame/Frame';
+import { useKeptFocus } from './use-kept-focus';
 import { useKeys } from '../frame/keys';
+import { useLiveView } from '../frame/live';
 import type { Preferences } from '../frame/preferences';
 import { DueList } from './DueList';
 import { FirstSteps } from './FirstSteps';
@@ -24,7 +26,8 @@ interface BenchPageProps {
 
 /** The Bench: today's work by what it waits for, each job with its next step; and who is due. */
 export function BenchPage({ sent, preferences, query }: BenchPageProps) {
-  const view = useMemo(() => unpackView(sent), [sent]);
+  const arrived = useMemo(() => unpackView(sent), [sent]);
+  const view = useLiveView(`/api/bench?${query}`, arrived, ['job', 'shop', 'rules', 'gear']);
   return (
     <Frame shop={view.shop} preferences={preferences} place="bench">
       <Bench view={view} query={query} />
@@ -36,6 +39,7 @@ function Bench({ view, query }: { view: BenchView; query: string }) {
   const [taking, setTaking] = useState(false);
   const list = useRef<HTMLDivElement>(null);
   const isBench = view.title === null;
+  useKeptFocus(list, view);
   const move = useCallback((step: 1 | -1) => {
     const links = [...(list.current?.querySelectorAll<HTMLAnchorElement>('a[data-job]') ?? [])];
     const at = links.findIndex((link) => link === document.activeElement);

@@ -1,9 +1,10 @@
 import { differenceInCalendarDays } from 'date-fns';
-import { ArrowRight } from 'lucide-react';
+import { ArrowRight, UsersRound } from 'lucide-react';
 import type { JobRow } from '../../contract';
 import { VerdictMark, verdictTone } from '../../ui/parts/VerdictMark';
-import { inSentence, partName, storyWord } from '../../wording';
+import { inSentence, partName, stepName, storyWord } from '../../wording';
 import { useFrame } from '../frame/frame-context';
+import { useOthers } from '../frame/live';
 import * as texts from '#language/screens/bench';
 
 /** The promised day, as one says it at the counter. */
@@ -19,6 +20,7 @@ function promised(day: string | null, today: string): { text: string; late: bool
 /** A job as one line of work: whose, what ails it, what is known, what comes next. */
 export function JobLine({ job, today }: { job: JobRow; today: string }) {
   const { unit } = useFrame();
+  const here = useOthers().filter(({ at }) => at?.job === job.id);
   const { summary } = job;
   const day = promised(job.promisedFor, today);
   const step = summary.next.step;
@@ -39,6 +41,12 @@ export function JobLine({ job, today }: { job: JobRow; today: string }) {
         <span className="min-w-0">
           <span className="block truncate font-bold">{job.customer}</span>
           <span className="block truncate text-sm text-ink-soft">{job.saw ?? texts.noSawNamed}</span>
+          {here.map(({ page, who, at }) => (
+            <span key={page} className="flex items-center gap-1.5 text-sm font-semibold text-steel">
+              <UsersRound size={14} aria-hidden="true" className="flex-none" />
+              <span className="truncate">{texts.isAtIt(who || texts.somebody, at ? stepName[at.step] : '')}</span>
+            </span>
+          ))}
         </span>
         <Verdicts summary={summary} />
         <span className="min-w-0 max-md:col-span-2">

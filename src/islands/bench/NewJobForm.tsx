@@ -46,7 +46,7 @@ const NOBODY: readonly OwnerView[] = [];
  * they cannot be asked for.
  */
 function useOwners(typed: string): { readonly customers: readonly OwnerView[]; readonly trouble: string | null } {
-  const first = useServerData(ownersAt(''), NOBODY, false);
+  const first = useServerData(ownersAt(''), NOBODY, { shown: ['gear'], isWhole: false });
   const { items, older, trouble } = useFound<OwnerView>(typed, ownersAt);
   return { customers: isAsked(typed) ? (items ?? older) : first, trouble };
 }

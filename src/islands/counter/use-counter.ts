@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { CounterAsk, CounterEntry, CounterReply } from '../../contract';
 import { api, failure } from '../frame/api';
+import { useChanges } from '../frame/live';
 import { focusPlace } from '../frame/focus';
 import { useFrame } from '../frame/frame-context';
 import { useReleased } from '../frame/use-released';
@@ -75,6 +76,7 @@ export function useCounter(): Counter {
 
   const entries = useMemo(() => Object.values(known).filter(({ text }) => text.trim() !== ''), [known]);
   const key = JSON.stringify([entries, kind, inHand]);
+  const changes = useChanges(['stock', 'rules', 'gear']);
 
   useEffect(() => {
     let stale = false;
@@ -94,7 +96,7 @@ export function useCounter(): Counter {
       clearTimeout(timer);
     };
     // The key says all that entries, kind and inHand hold.
-  }, [key]);
+  }, [key, changes]);
 
   const current = answered?.key === key;
   const question = answered?.reply.question ?? null;

@@ -2,24 +2,31 @@ import { useEffect, useState } from 'react';
 import type { HealthView } from '../../contract';
 import { Notice } from '../../ui/parts/Notice';
 import { api, IN_VAIN } from './api';
+import { live } from './live';
 import * as texts from '#language/screens/frame';
 
-/** The store is asked after this often, ms, and whenever something was asked of it in vain. */
+/** A store that cannot be written to is asked after this often, ms, until it can. */
 const ASK_EVERY = 20_000;
 
-/** What the server says of its store, from time to time; null until it was asked, and while it cannot be reached. */
+/**
+ * What the server says of its store: when a page opens, when something was asked in vain, and when all may have
+ * changed. Null until it was asked, and while it cannot be reached.
+ */
 function useHealth(): HealthView | null {
   const [health, setHealth] = useState<HealthView | null>(null);
+  const isInTrouble = health?.store.writable === false;
   useEffect(() => {
     const ask = () => void api.get<HealthView>('/api/health').then(setHealth, () => undefined);
-    ask();
-    const timer = setInterval(ask, ASK_EVERY);
+    if (!isInTrouble) ask();
+    const timer = isInTrouble ? setInterval(ask, ASK_EVERY) : undefined;
+    const leave = live.onChanged((changes) => changes === null && ask());
     window.addEventListener(IN_VAIN, ask);
     return () => {
       clearInterval(timer);
+      leave();
       window.removeEventListener(IN_VAIN, ask);
     };
-  }, []);
+  }, [isInTrouble]);
   return health;
 }
 

@@ -1,10 +1,8 @@
 import { useCallback, useEffect, useState, type ReactNode } from 'react';
 import { keepPreviousData, QueryClient, QueryClientProvider, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, failure, RequestFailed } from './api';
+import { useLive, type About } from './live';
 import * as texts from '#language/screens/frame';
-
-/** What stands open looks again this often, and when somebody comes back to it, ms. */
-const LOOK_AGAIN = 20_000;
 
 const newClient = () =>
   new QueryClient({
@@ -23,12 +21,20 @@ export function ServerData({ children }: { children: ReactNode }) {
   return <QueryClientProvider client={client}>{children}</QueryClientProvider>;
 }
 
+interface Followed {
+  /** What the server tells there: it is asked anew when that was changed. */
+  readonly shown: readonly About[];
+  /** False where the page came with only a part of what the server says there. */
+  readonly isWhole?: boolean;
+}
+
 /**
  * What the server says at an address. It begins with what the page came with, and follows what is changed elsewhere.
  * @param initial what the page came with
- * @param isWhole false where that is only a part of what the server says there
  */
-export function useServerData<T>(address: string, initial: T, isWhole = true): T {
+export function useServerData<T>(address: string, initial: T, { shown, isWhole = true }: Followed): T {
+  const client = useQueryClient();
+  useLive(shown, () => void client.invalidateQueries({ queryKey: [address] }));
   const { data = initial } = useQuery({
     queryKey: [address],
     queryFn: () => api.get<T>(address),
@@ -37,7 +43,6 @@ export function useServerData<T>(address: string, initial: T, isWhole = true): T
     ...(isWhole ? {} : { initialDataUpdatedAt: 0 }),
     // The page is fresh when it arrives; a view that is opened again later is not.
     staleTime: 1000,
-    refetchInterval: LOOK_AGAIN,
   });
   return data;
 }

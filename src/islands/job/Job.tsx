@@ -14,6 +14,7 @@ import { destinationOf } from './places';
 import { firstStep, goesOn } from './first-step';
 import { Gone } from './hand-over/Reopen';
 import { JobLayout } from './JobLayout';
+import { useSayHere } from './others/use-say-here';
 import { OpeningSteps, OpeningTag } from './Opening';
 import { StepList } from './StepList';
 import { fetchStepsAhead, STEP_VIEWS } from './steps';
@@ -110,6 +111,7 @@ export function Job({ asked, onOpened }: JobProps) {
   const [goes] = useState(goesOn);
   const drawn = useDrawnInTurn(ZONES);
   const [step, setStep] = useState<Step>(() => firstStep(asked, nextStep(steps)));
+  useSayHere(step);
   const goToFirst = useGoToFirst(goes === 'field');
   useEffect(() => {
     if (goes === 'next' && drawn === ZONES) focusNextStep();

@@ -29,6 +29,7 @@ function screen(...entries: Entry[]) {
     trouble: null,
     waiting: 0,
     lastReading: 1,
+    fromElsewhere: [],
   };
   const entered = sheetFromEntries(entries);
   return { snapshot, entered, appraisal: appraise(entered.sheet, DEFAULT_RULES, null) };

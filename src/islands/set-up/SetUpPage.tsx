@@ -26,7 +26,7 @@ export function SetUpPage(props: SetUpPageProps) {
 
 function SetUp({ sent, preferences }: SetUpPageProps) {
   const arrived = useMemo(() => unpackView(sent), [sent]);
-  const view = useServerData('/api/set-up', arrived);
+  const view = useServerData('/api/set-up', arrived, { shown: ['shop', 'rules', 'stock', 'gear', 'door'] });
   const { items, shop } = view;
   const [chosen, setChosen] = useState<SetUpItem>(() => items.find(({ state }) => state === 'open')?.id ?? 'shop');
   const next = items[items.findIndex(({ id }) => id === chosen) + 1]?.id ?? null;

@@ -16,7 +16,7 @@ export interface PartProps {
 const NOT_YET: PeopleView = { accounts: [], sessions: [], tokens: [] };
 
 function People() {
-  const { accounts } = useServerData('/api/people/accounts', NOT_YET, false);
+  const { accounts } = useServerData('/api/people/accounts', NOT_YET, { shown: ['shop', 'door'], isWhole: false });
   return (
     <div className="max-w-3xl">
       <Accounts accounts={accounts} />
@@ -25,7 +25,7 @@ function People() {
 }
 
 function SignIn() {
-  const view = useServerData('/api/people/accounts', NOT_YET, false);
+  const view = useServerData('/api/people/accounts', NOT_YET, { shown: ['shop', 'door'], isWhole: false });
   return <div className="max-w-3xl">{view !== NOT_YET && <FirstOwner accounts={view.accounts} />}</div>;
 }
 

@@ -30,7 +30,7 @@ export function ShopPage(props: ShopPageProps) {
 
 function Shop({ sent, preferences, asked }: ShopPageProps) {
   const arrived = useMemo(() => unpackView(sent), [sent]);
-  const view = useServerData('/api/shop', arrived);
+  const view = useServerData('/api/shop', arrived, { shown: ['shop', 'rules', 'door'] });
   const { me } = view.shop;
   const [chosen, setChosen] = useState<ShopViewName>(() => viewAsked(asked, me));
   const choose = (next: ShopViewName) => {

@@ -24,7 +24,10 @@ interface CardProps {
 /** The card of a part: pieces taken and booked in, quantity, minimum and price put right, and what moved lately. */
 export function PartCard({ part: listed, onChanged }: CardProps) {
   const listedOnly = { part: listed, movements: [] };
-  const { part, movements } = useServerData<PartCardView>(addressOf(listed.sku), listedOnly, false);
+  const { part, movements } = useServerData<PartCardView>(addressOf(listed.sku), listedOnly, {
+    shown: ['stock'],
+    isWhole: false,
+  });
   return (
     <div className="grid gap-5">
       <p className="flex flex-wrap items-baseline justify-between gap-3">

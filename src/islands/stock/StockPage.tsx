@@ -31,7 +31,7 @@ export function StockPage(props: StockPageProps) {
 
 function Stock({ sent, preferences, query }: StockPageProps) {
   const arrived = useMemo(() => unpackView(sent), [sent]);
-  const view = useServerData(`/api/stock?${query}`, arrived);
+  const view = useServerData(`/api/stock?${query}`, arrived, { shown: ['stock', 'rules', 'shop'] });
   const [takingIn, setTakingIn] = useState(false);
   return (
     <Frame shop={view.shop} preferences={preferences} place="stock">

@@ -38,6 +38,9 @@ const THEMSELVES: Rule = { who: EVERYBODY, anyReader: true };
 const own = (about: About): Rule => ({ who: EVERYBODY, own: about });
 const READERS_PAPERS = ['customer', 'condemned'];
 
+/** What the server itself answers, before any page. */
+export const AT_THE_SERVER: readonly string[] = ['/api/live'];
+
 /**
  * Who may what: every page and every endpoint, by the pattern of its address. What is not among them is not answered;
  * a test holds it against the files.
@@ -78,6 +81,7 @@ export const ACCESS: Readonly<Record<string, Methods>> = {
   '/api/backups/[name]': { GET: SURE_OWNER },
   '/api/backups/bring': { POST: SURE_OWNER },
   '/api/backups/put-back': { POST: SURE_OWNER },
+  '/api/bench': { GET: STAFF },
   '/api/codes': { PUT: BENCH },
   '/api/codes/forget': { POST: BENCH },
   '/api/counter/answer': { POST: STAFF },
@@ -114,6 +118,8 @@ export const ACCESS: Readonly<Record<string, Methods>> = {
   '/api/jobs/[id]/reopen': { POST: BENCH },
   '/api/jobs/[id]/sheet.json': { GET: STAFF },
   '/api/jobs/[id]/sign-off': { POST: BENCH },
+  '/api/live': { GET: STAFF },
+  '/api/live/here': { POST: STAFF },
   '/api/limits/[id]': { PUT: OWNER },
   '/api/limits/[id]/preview': { POST: STAFF },
   '/api/metrics': { GET: { ...OWNER, byToken: true } },

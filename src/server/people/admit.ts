@@ -17,6 +17,8 @@ export interface Wanted {
   readonly method: string;
   readonly params: Readonly<Record<string, string | undefined>>;
   readonly shown: ShownSecrets;
+  /** Whether it is no sign of life: a stream that is open is nobody at work. */
+  readonly isQuiet?: true;
 }
 
 /** Whose customer something is; null where there is no such thing. */
@@ -73,7 +75,7 @@ export async function admit(context: Context, wanted: Wanted): Promise<Admitted>
       actor: { as: 'nobody' },
       turned: { status: 405, code: 'no-such-method', message: door.thisMethodIsNotAnswered },
     };
-  const actor = await actorOf(context, wanted.shown).catch((error: unknown): Actor => {
+  const actor = await actorOf(context, wanted.shown, wanted.isQuiet).catch((error: unknown): Actor => {
     // How the store is is told whoever asks, above all where it does not answer.
     if (rule.who === 'anyone') return { as: 'nobody' };
     throw error;

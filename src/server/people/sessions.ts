@@ -48,8 +48,15 @@ function noted({ store, now }: Context, { id, seenAt }: { readonly id: string; r
   store.write((tx) => sessionSeen(tx, id, at.toISOString())).catch(() => undefined);
 }
 
-/** Who asks, by what they show. */
-export async function actorOf(context: Context, { session, token, inside }: ShownSecrets): Promise<Actor> {
+/**
+ * Who asks, by what they show.
+ * @param isQuiet whether their session is not to be noted as heard of
+ */
+export async function actorOf(
+  context: Context,
+  { session, token, inside }: ShownSecrets,
+  isQuiet = false,
+): Promise<Actor> {
   if (isOurselves(inside)) return { as: 'bench' };
   const now = context.now();
   const { db } = context.store;
@@ -61,7 +68,7 @@ export async function actorOf(context: Context, { session, token, inside }: Show
   if (!isClosed) return { as: 'bench' };
   if (!found) return { as: 'nobody' };
   const { seenAt, ...known } = found;
-  if (seenAt !== null) noted(context, { id: found.id, seenAt });
+  if (seenAt !== null && !isQuiet) noted(context, { id: found.id, seenAt });
   return { as: token === null ? 'person' : 'token', ...known } satisfies Known;
 }
 

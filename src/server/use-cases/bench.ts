@@ -86,6 +86,16 @@ export async function benchView(context: Context, wanted: BenchWanted): Promise<
   };
 }
 
+/** The Bench as the query of its address asks for it. */
+export const benchOf = (context: Context, params: URLSearchParams): Promise<BenchView> =>
+  benchView(context, {
+    page: params.get('page'),
+    customerId: params.get('customer') ?? undefined,
+    sawId: params.get('saw') ?? undefined,
+    done: params.get('show') === 'done',
+    waits: params.get('waits') ?? undefined,
+  });
+
 /** Jobs that wait for one thing, or all that wait for anything. */
 const waitingFor = (waits: Waits | null, waiting: ReadonlyMap<string, number>): number =>
   waits === null ? [...waiting.values()].reduce((sum, each) => sum + each, 0) : (waiting.get(waits) ?? 0);

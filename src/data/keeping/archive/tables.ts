@@ -1,6 +1,7 @@
 import { getTableColumns, getTableName, type Table } from 'drizzle-orm';
 import {
   accessToken,
+  changed,
   chainLink,
   credential,
   customer,
@@ -31,8 +32,11 @@ import {
   testCut,
 } from '../../schema';
 
-/** What lets somebody in stays with the store and its backups: no archive holds as much as a hash of it. */
-export const LEFT_OUT: readonly string[] = [credential, session, accessToken].map(getTableName);
+/**
+ * What lets somebody in stays with the store and its backups: no archive holds as much as a hash of it. What changed
+ * last is told of this store alone.
+ */
+export const LEFT_OUT: readonly string[] = [credential, session, accessToken, changed].map(getTableName);
 
 /**
  * Every other table of the store, so that what a row refers to comes before it. The search is made of them and is not

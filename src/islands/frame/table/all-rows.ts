@@ -2,10 +2,17 @@ import { useEffect, useMemo } from 'react';
 import { useInfiniteQuery } from '@tanstack/react-query';
 import type { RowsView } from '../../../contract';
 import { api, failure } from '../api';
+import { useLive, type About } from '../live';
 import * as texts from '#language/screens/table';
 
 /** What was fetched so long ago is fetched anew when somebody comes back to it, ms. */
 const STALE = 20_000;
+
+/** A table longer than this is not fetched anew with every change elsewhere: it would be fetched all day. */
+const SHORT = 2000;
+
+/** What a table tells of, by where its rows come from. */
+const shownAt = (address: string): readonly About[] => (address.startsWith('/api/stock') ? ['stock'] : ['gear']);
 
 /** All rows of a table, as far as they are here. */
 interface AllRows<Row> {
@@ -20,7 +27,7 @@ interface AllRows<Row> {
  * @param first the rows that the page came with, shown until there are more
  */
 export function useAllRows<Row>(address: string, first: readonly Row[]): AllRows<Row> {
-  const { data, error, hasNextPage, isFetching, isFetchingNextPage, fetchNextPage } = useInfiniteQuery({
+  const { data, error, hasNextPage, isFetching, isFetchingNextPage, fetchNextPage, refetch } = useInfiniteQuery({
     queryKey: [address, 'rows'],
     queryFn: ({ pageParam }) =>
       api.get<RowsView<Row>>(`${address}${address.includes('?') ? '&' : '?'}from=${pageParam}`),
@@ -32,6 +39,7 @@ export function useAllRows<Row>(address: string, first: readonly Row[]): AllRows
     if (hasNextPage && !isFetching && !error) void fetchNextPage();
   }, [hasNextPage, isFetching, error, fetchNextPage]);
   const rows = useMemo(() => data?.pages.flatMap((page) => page.rows) ?? [], [data]);
+  useLive(shownAt(address), () => void (rows.length <= SHORT && refetch()));
   const isWhole = data !== undefined && !hasNextPage && !isFetchingNextPage;
   return {
     rows: rows.length >= first.length || isWhole ? rows : first,

@@ -1,5 +1,6 @@
 import { memo, useCallback, useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { useFrame } from '../../frame/frame-context';
+import { TypesHere } from '../others/TypesHere';
 import { Conflict } from '../parts/Conflict';
 import { useJob, useJobStore, useOfStore } from '../store/JobContext';
 import type { InstrumentId } from '../../../core/quantity';
@@ -189,6 +190,9 @@ const StationCells = memo(function StationCells(props: StationCellsProps) {
       <tr className={selected ? 'bg-steel-pale' : ''}>
         <td colSpan={COLUMNS.length + 1} className="p-0">
           <div id={sayId} className="text-sm">
+            {COLUMNS.map(({ name }) => (
+              <TypesHere key={name} path={fields[name].path} />
+            ))}
             {troubled.map(({ name, label }) => (
               <div key={name} className="px-2 pb-1.5">
                 {fields[name].refused && (

@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 import type { PlansView } from '../../../contract';
 import { api, failure } from '../../frame/api';
+import { useChanges } from '../../frame/live';
 import { isSaved, useJob, useOfStore } from '../store/JobContext';
 import * as texts from '#language/screens/job-decide';
 
@@ -12,7 +13,7 @@ export type PlansState =
 
 /**
  * Asks for the plans once everything that was typed is stored, and anew with every reading and every change of the
- * rules; an answer to what no longer stands is dropped.
+ * rules or of the shelf; an answer to what no longer stands is dropped.
  * @param supplier whether the supplier is asked for the chain too
  */
 export function usePlans(supplier: boolean): PlansState {
@@ -21,6 +22,7 @@ export function usePlans(supplier: boolean): PlansState {
   const [state, setState] = useState<PlansState>({ is: 'asking' });
   const isStored = useOfStore(isSaved);
   const { id } = view.job;
+  const changes = useChanges([{ job: id }, 'stock']);
   useEffect(() => {
     if (!isStored) return;
     let isStale = false;
@@ -32,6 +34,6 @@ export function usePlans(supplier: boolean): PlansState {
     return () => {
       isStale = true;
     };
-  }, [id, isStored, lastReading, view.rulesMark, supplier]);
+  }, [id, isStored, lastReading, view.rulesMark, supplier, changes]);
   return state;
 }

@@ -6,6 +6,7 @@ import { writtenBy } from '../../caliper/field';
 import { useField } from '../store/useField';
 import { TOOL_KEY } from '../tools/tool-in-hand';
 import { ReadWith } from './ReadWith';
+import { TypesHere } from '../others/TypesHere';
 import { Conflict } from './Conflict';
 
 interface EntryFieldProps {
@@ -71,6 +72,7 @@ export function EntryField({
       <p id={`${id}-say`} className={`text-sm ${field.refused ? 'font-semibold text-oxide' : 'text-ink-soft'}`}>
         {field.refused ?? hint}
       </p>
+      <TypesHere path={path} />
       <Conflict field={field} />
     </div>
   );

@@ -15,6 +15,7 @@ import {
   sprocketOrder,
 } from '../../../wording';
 import { api } from '../../frame/api';
+import { useChanges } from '../../frame/live';
 import { JobParts } from '../order/JobParts';
 import { OrderedParts } from '../order/OrderedParts';
 import { StockAnswers } from '../order/StockAnswers';
@@ -164,6 +165,7 @@ function useStockAnswers(order: ChainNumbers): Found['answers'] | 'failed' | und
     sequence: order.sequence ?? '',
   }).toString();
   const [found, setFound] = useState<Found | null>(null);
+  const changes = useChanges(['stock']);
   useEffect(() => {
     let stale = false;
     api.get<StockAnswer[]>(`/api/stock/match?${key}`).then(
@@ -173,7 +175,7 @@ function useStockAnswers(order: ChainNumbers): Found['answers'] | 'failed' | und
     return () => {
       stale = true;
     };
-  }, [key]);
+  }, [key, changes]);
   if (found?.key !== key) return undefined;
   return found.answers ?? 'failed';
 }

@@ -10,15 +10,13 @@ import {
 } from 'react';
 import type { JobView, PutReadingsReply } from '../../../contract';
 import { api, RequestFailed } from '../../frame/api';
+import { useLive } from '../../frame/live';
 import { afterPaint } from '../../../ui/parts/paint';
 import { inTurns } from '../../frame/turns';
 import { JobStore, type Outside, type Snapshot } from './job-store';
 import { Judged } from './judged';
 import { courseOf, meaning, type Given, type Meaning } from './meaning';
 import { Outbox } from './outbox';
-
-/** How often a visible screen asks for what other machines have stored. */
-const LOOK_AGAIN_MS = 15_000;
 
 interface JobValue extends Meaning {
   readonly view: JobView;
@@ -82,14 +80,14 @@ function outsideOf(jobId: string, onView: (view: JobView) => void): Outside {
 
 /** Sends at start, when the connection returns, and keeps up with other tabs and machines. */
 function useKeepingUp(store: JobStore, jobId: string, who: string): void {
+  // What is judged by, and what a job shows beside its readings, changes with the shop.
+  useLive([{ job: jobId }, 'rules', 'shop', 'gear'], () => void store.refresh().catch(() => undefined));
   useEffect(() => {
     const look = () => void store.refresh().catch(() => undefined);
     const send = () => void store.flush();
     const leave = () => document.visibilityState === 'hidden' && store.enterAll(who);
-    const visible = () => document.visibilityState === 'visible' && look();
     const channel = new BroadcastChannel(channelName(jobId));
     channel.onmessage = look;
-    const timer = setInterval(visible, LOOK_AGAIN_MS);
     window.addEventListener('online', send);
     window.addEventListener('focus', look);
     window.addEventListener('pagehide', leave);
@@ -97,7 +95,6 @@ function useKeepingUp(store: JobStore, jobId: string, who: string): void {
     send();
     return () => {
       channel.close();
-      clearInterval(timer);
       window.removeEventListener('online', send);
       window.removeEventListener('focus', look);
       window.removeEventListener('pagehide', leave);

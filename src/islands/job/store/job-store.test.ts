@@ -153,6 +153,20 @@ describe('readings on a screen', () => {
     expect(store.getSnapshot().standing.get('bar.nose')?.text).toBe('hard');
   });
 
+  it('that came from elsewhere are told with who wrote them; those from here are not', async () => {
+    const { store, outside } = bench([stored('bar.mount', 'M2', 'a')]);
+    store.set('bar.stamp', '325', 'mm', 'Ines');
+    await settle();
+    const [own] = [store.getSnapshot().standing.get('bar.stamp')!];
+    outside.theirs = [stored('bar.mount', 'M2', 'a'), { ...stored('bar.nose', 'hard', 'b'), seq: 8 }];
+    outside.theirs.push({ ...stored('bar.stamp', '325', own.id), by: 'Ines', seq: 7 });
+    await store.refresh();
+    const came = store.getSnapshot().fromElsewhere;
+    expect(came).toEqual([{ path: 'bar.nose', by: 'Tam' }]);
+    await store.refresh();
+    expect(store.getSnapshot().fromElsewhere).toBe(came);
+  });
+
   it('still being typed are entered when the screen goes away', async () => {
     const { store, sent } = bench();
     store.type('bar.mount', 'M2', 'mm');

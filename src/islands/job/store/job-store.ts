@@ -20,6 +20,12 @@ export interface Standing extends Entry {
   readonly conflict: StoredReadingMessage | null;
 }
 
+/** A reading that came in from another screen. */
+export interface FromElsewhere {
+  readonly path: string;
+  readonly by: string;
+}
+
 /** `unsaved` is tried again by itself; `refused` waits for somebody to type something else, or to send it again. */
 export type SavingState = 'saved' | 'saving' | 'unsaved' | 'refused';
 
@@ -33,6 +39,8 @@ export interface Snapshot {
   readonly trouble: string | null;
   readonly waiting: number;
   readonly lastReading: number;
+  /** What came in from elsewhere last, in one go; the same list for as long as no more came. */
+  readonly fromElsewhere: readonly FromElsewhere[];
 }
 
 /** Everything outside the store: the server, time, ids. Given in, so that the store is tested without a browser. */
@@ -84,6 +92,7 @@ export class JobStore {
       trouble: null,
       waiting: this.waiting.length,
       lastReading,
+      fromElsewhere: [],
     };
   }
 
@@ -154,11 +163,18 @@ export class JobStore {
     if (Math.max(0, ...readings.map(({ seq }) => seq)) < this.snapshot.lastReading) return;
     const busy = new Set([...this.waiting, ...this.refused].map(({ path }) => path));
     const standing = new Map(this.snapshot.standing);
+    const came: FromElsewhere[] = [];
     for (const reading of readings) {
       const here = standing.get(reading.path);
-      if (!busy.has(reading.path) && !here?.conflict) standing.set(reading.path, stored(reading));
+      if (busy.has(reading.path) || here?.conflict) continue;
+      standing.set(reading.path, stored(reading));
+      if (here?.id !== reading.id) came.push({ path: reading.path, by: reading.by });
     }
-    this.update({ standing, lastReading: Math.max(this.snapshot.lastReading, ...readings.map(({ seq }) => seq)) });
+    this.update({
+      standing,
+      lastReading: Math.max(this.snapshot.lastReading, ...readings.map(({ seq }) => seq)),
+      ...(came.length > 0 ? { fromElsewhere: came } : {}),
+    });
   }
 
   /** Sends everything again that is not stored, what was refused included: whatever stood in the way may be gone. */

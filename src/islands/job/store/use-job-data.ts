@@ -1,5 +1,6 @@
 import { useCallback, useEffect, useState } from 'react';
 import { api } from '../../frame/api';
+import { useChanges } from '../../frame/live';
 import { isSaved, useJob, useOfStore } from './JobContext';
 
 /** What the server says of a job beside its readings. */
@@ -11,11 +12,12 @@ export interface JobData<T> {
 
 /**
  * Asks for something of this job once everything that was typed is stored, and anew with every reading and every change
- * of the rules; an answer to what no longer stands is dropped.
+ * of the rules, of the job or of the shelf; an answer to what no longer stands is dropped.
  * @param name of the answer, behind the job's own address
  */
 export function useJobData<T>(name: string): JobData<T> {
   const { view } = useJob();
+  const changes = useChanges([{ job: view.job.id }, 'stock', 'gear']);
   const lastReading = useOfStore((readings) => readings.lastReading);
   const [data, setData] = useState<T | 'failed' | null>(null);
   const isStored = useOfStore(isSaved);
@@ -30,6 +32,6 @@ export function useJobData<T>(name: string): JobData<T> {
     return () => {
       isStale = true;
     };
-  }, [id, name, isStored, lastReading, view.rulesMark]);
+  }, [id, name, isStored, lastReading, view.rulesMark, changes]);
   return { data, put: useCallback((answer: T) => setData(answer), []) };
 }

@@ -4,6 +4,8 @@ import type { Appraisal } from '../../../core/assess';
 import type { Part, Step } from '../../../core/reading';
 import { partOfCause } from '../../../core/symptom';
 import { isClash } from '../../../core/fit';
+import { NewsOfOthers } from '../others/NewsOfOthers';
+import { OthersHere } from '../others/OthersHere';
 import type { Measuring } from '../step-props';
 import { fitReason, nextName, shopMoment } from '../../../wording';
 import { useFrame } from '../../frame/frame-context';
@@ -66,6 +68,8 @@ export function Tag({ step, part, ...ways }: TagProps) {
       onToggle={() => setOpen(!isOpen)}
       below={<Saving onShow={onShow} />}
     >
+      <NewsOfOthers />
+      <OthersHere />
       <Clashes />
       {leading ? <LeadVerdict story={leading} onMeasure={onMeasure} /> : <NothingYet />}
       <ul>

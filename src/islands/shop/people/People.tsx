@@ -10,7 +10,7 @@ const NOT_YET: PeopleView = { accounts: [], sessions: [], tokens: [] };
 
 /** Everybody who may come in: people, their browsers, and other programs. */
 export function People() {
-  const view = useServerData('/api/people/accounts', NOT_YET, false);
+  const view = useServerData('/api/people/accounts', NOT_YET, { shown: ['shop', 'door'], isWhole: false });
   const isOpen = useFrame().shop.me === null;
   return (
     <div className="grid grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)] items-start gap-x-10 gap-y-6 max-lg:grid-cols-1">

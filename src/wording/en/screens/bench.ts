@@ -51,3 +51,6 @@ export const notJson = (name: string): string => `${name} is neither a bench she
 export const startFromABenchSheet = 'Start from a bench sheet or a hand-over (JSON), if you have one';
 export const willBeRead = (name: string): string => `${name} will be read in.`;
 export const gear = 'Gear';
+
+export const isAtIt = (who: string, step: string): string => `${who} is at it: ${step}`;
+export const somebody = 'Somebody';

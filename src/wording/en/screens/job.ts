@@ -142,3 +142,16 @@ export const whatMovesIt = 'What moves it';
 export const stopAnotherReadingChangesNothing = 'Stop: another reading changes nothing.';
 export const noneWouldMakeItSurer = 'Stop: these move it, but none of them read again would be surer than what stands.';
 export const whatAnotherReadingWouldBuy = 'What another reading would buy';
+
+// others/
+export const othersHere = 'Also on this job';
+export const isAtStep = (who: string, step: string): string => `${who}: ${step}`;
+export const isTypingInto = (who: string, name: string): string => `${who} is typing: ${name}`;
+export const typesHere = (who: string): string => `${who} is typing here`;
+export const somebody = 'Somebody';
+export const changedElsewhere = 'Changed by somebody else';
+export const cameIn = (by: string, name: string): string => `${by}: ${name}`;
+export const andMore = (count: number): string => `and ${count} more`;
+export const rulesWereChanged = 'The rules of the shop were changed.';
+export const becameOf = (part: string, now: string, was: string): string => `${part}: ${now}; it was ${was}.`;
+export const seen = 'Seen';

@@ -1,0 +1,89 @@
+import { LIVE_ADDRESS, type Here, type LiveChanges, type LiveHello } from '../../../contract';
+
+/** What a browser hears of the shop. */
+export type Told =
+  | ({ readonly kind: 'hello' } & LiveHello)
+  | { readonly kind: 'changed'; readonly changes: LiveChanges }
+  | { readonly kind: 'here'; readonly here: Here }
+  /** Nothing is heard until the next hello. */
+  | { readonly kind: 'lost' };
+
+/** What the pages of a browser tell one another. */
+type Between = { readonly told: Told; readonly last: string } | { readonly asks: true };
+
+/** One page of a browser hears, and tells the others: a browser opens six connections to a server, and no more. */
+const LOCK = 'serrata:live';
+/** A server that turned the stream away is asked again after so long, ms. */
+const ASK_AGAIN_MS = 5000;
+
+/** The one stream of a browser, as this page hears it. */
+export class Stream {
+  private readonly channel = new BroadcastChannel(LOCK);
+  private readonly ends = new AbortController();
+  /** Where the browser goes on after a break: another page may go on for this one. */
+  private last = '';
+  /** What a page that comes later is told first; null on a page that only listens. */
+  private answers: (() => Told | null) | null = null;
+  private source: EventSource | null = null;
+
+  constructor(
+    private readonly hear: (told: Told) => void,
+    /** What this page knows, as a hello to one that comes later. */
+    private readonly known: () => Told | null,
+  ) {}
+
+  /** Begins to listen: as the page that hears for all, or by what that one tells. */
+  begin(): void {
+    this.channel.onmessage = ({ data }: MessageEvent<Between>) => {
+      if ('asks' in data) {
+        const hello = this.answers?.();
+        if (hello) this.post(hello);
+        return;
+      }
+      this.last = data.last || this.last;
+      this.hear(data.told);
+    };
+    this.channel.postMessage({ asks: true } satisfies Between);
+    const lead = () =>
+      new Promise<void>((resolve) => {
+        this.answers = this.known;
+        this.open();
+        this.ends.signal.addEventListener('abort', () => resolve());
+      });
+    navigator.locks.request(LOCK, { signal: this.ends.signal }, lead).catch(() => undefined);
+  }
+
+  end(): void {
+    this.ends.abort();
+    this.source?.close();
+    this.channel.close();
+  }
+
+  private post(told: Told): void {
+    this.channel.postMessage({ told, last: this.last } satisfies Between);
+  }
+
+  private take(told: Told, last: string): void {
+    this.last = last || this.last;
+    this.hear(told);
+    this.post(told);
+  }
+
+  private open(): void {
+    if (this.ends.signal.aborted) return;
+    const source = new EventSource(this.last === '' ? LIVE_ADDRESS : `${LIVE_ADDRESS}?since=${this.last}`);
+    this.source = source;
+    const on = <T>(event: string, toldOf: (data: T) => Told) =>
+      source.addEventListener(event, ({ data, lastEventId }: MessageEvent<string>) =>
+        this.take(toldOf(JSON.parse(data) as T), lastEventId),
+      );
+    on<LiveHello>('hello', (hello) => ({ kind: 'hello', ...hello }));
+    on<LiveChanges>('changed', (changes) => ({ kind: 'changed', changes }));
+    on<Here>('here', (here) => ({ kind: 'here', here }));
+    source.onerror = () => {
+      this.take({ kind: 'lost' }, '');
+      if (source.readyState !== EventSource.CLOSED) return;
+      setTimeout(() => this.open(), ASK_AGAIN_MS);
+    };
+  }
+}

@@ -1,0 +1,103 @@
+import { expect, test } from './bench';
+import { axeFindsNothing } from './axe';
+import { copyOf, saved, visit } from './keyboard';
+
+const NOBODY = { cookies: [], origins: [] };
+
+/** A second bench: another browser, with somebody else at it. */
+async function secondBench(browser: import('@playwright/test').Browser) {
+  const context = await browser.newContext({ storageState: NOBODY, viewport: { width: 1280, height: 800 } });
+  await context.addCookies([{ name: 'serrata-who', value: 'Tam%20Okoro', domain: '127.0.0.1', path: '/' }]);
+  return context;
+}
+
+test('what one bench writes the other sees, with who is there and what they type into', async ({ page, browser }) => {
+  await copyOf(page, 'L-0427', 'bar');
+  const job = page.url();
+  const context = await secondBench(browser);
+  const other = await context.newPage();
+  await visit(other, job);
+
+  // Each learns of the other.
+  await expect(page.getByRole('region', { name: 'Also on this job' })).toContainText('Tam Okoro: Bar');
+  await expect(other.getByRole('region', { name: 'Also on this job' })).toContainText('Ines Holloway: Bar');
+  await axeFindsNothing(page, 'somebody else on the job');
+
+  // What is typed into is marked, and what is typed is not told.
+  const near = '[data-path="bar.edges.A.stations.0.near"]';
+  const was = await page.locator(near).inputValue();
+  await other.locator(near).fill('1.1');
+  await expect(page.getByText('Tam Okoro is typing here')).toBeVisible();
+  await expect(page.locator(near)).toHaveValue(was);
+  await other.locator(near).press('Enter');
+  await expect(page.locator(near)).toHaveValue('1.1');
+  await expect(page.getByText('Tam Okoro is typing here')).toHaveCount(0);
+  await saved(other);
+
+  // A verdict that changes under somebody's eyes says by whom and why; at the bench that changed it, it is no news.
+  const news = page.getByRole('region', { name: 'Changed by somebody else' });
+  await expect(news).toContainText(/Bar: .*; it was /);
+  await expect(news).toContainText('Tam Okoro: edge A, station 1, near rail');
+  await expect(other.getByRole('region', { name: 'Changed by somebody else' })).toHaveCount(0);
+  await axeFindsNothing(page, 'news of somebody else');
+  await news.getByRole('button', { name: 'Seen' }).click();
+  await expect(news).toHaveCount(0);
+
+  // Who leaves has gone.
+  await other.goto('about:blank');
+  await expect(page.getByRole('region', { name: 'Also on this job' })).toHaveCount(0);
+  await context.close();
+});
+
+test('the Bench and the stock list follow what others do, and the keys stay where they are', async ({
+  page,
+  browser,
+}) => {
+  await visit(page, '/');
+  const context = await secondBench(browser);
+  const other = await context.newPage();
+  await visit(other, '/');
+  const lines = page.locator('a[data-job]');
+  await lines.first().focus();
+  const focused = await page.evaluate(() => (document.activeElement as HTMLElement).dataset.job);
+  const data = { by: 'Tam Okoro', customer: { name: 'Just arrived' }, saw: null, complaint: '', promisedFor: null };
+  const { id } = (await (await other.request.post('/api/jobs', { data })).json()) as { id: string };
+  await expect(page.getByText('Just arrived')).toBeVisible();
+  expect(await page.evaluate(() => (document.activeElement as HTMLElement).dataset.job)).toBe(focused);
+  await visit(other, `/jobs/${id}?step=chain`);
+  await expect(page.getByText('Tam Okoro is at it: Chain')).toBeVisible();
+
+  await visit(page, '/stock');
+  const parts = (await (await page.request.get('/api/stock')).json()) as { parts: { sku: string; quantity: number }[] };
+  const [part] = parts.parts;
+  const row = page.getByRole('row').filter({ hasText: part!.sku });
+  await expect(row).toContainText(String(part!.quantity));
+  const movement = { id: crypto.randomUUID(), by: 'Tam Okoro', kind: 'booked', pieces: 1000, note: '' };
+  await other.request.post(`/api/stock/parts/${encodeURIComponent(part!.sku)}`, { data: movement });
+  await expect(row).toContainText(String(part!.quantity + 1000));
+  await context.close();
+});
+
+test('a browser hears by one stream, however many of its pages are open, and goes on when the page that hears is shut', async ({
+  page,
+  context,
+}) => {
+  const streams: string[] = [];
+  context.on('request', (request) => {
+    if (new URL(request.url()).pathname === '/api/live') streams.push(request.url());
+  });
+  await copyOf(page, 'L-0427', 'bar');
+  const second = await context.newPage();
+  await visit(second, page.url());
+  await expect(second.getByRole('region', { name: 'Also on this job' })).toBeVisible();
+  expect(streams).toHaveLength(1);
+  const address = `/api/jobs/${/jobs\/([^?]+)/.exec(page.url())![1]}/readings`;
+  const write = async (text: string, supersedes: string | null, id: string) => {
+    const reading = { id, path: 'bar.edges.A.stations.3.near', text, unit: 'mm', instrument: null, supersedes };
+    await second.request.post(address, { data: { by: 'Tam Okoro', readings: [reading] } });
+  };
+  await page.close();
+  await expect.poll(() => streams.length).toBe(2);
+  await write('0.3', null, crypto.randomUUID());
+  await expect(second.locator('[data-path="bar.edges.A.stations.3.near"]')).toHaveValue('0.3');
+});
