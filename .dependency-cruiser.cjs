@@ -6,9 +6,10 @@ const MAY_IMPORT = {
   data: ['core', 'data'],
   server: ['core', 'contract', 'data', 'wording', 'server'],
   pages: ['server', 'islands', 'ui', 'contract', 'wording/en/screens', 'pages'],
-  islands: ['core', 'contract', 'wording', 'ui', 'islands', 'workers'],
+  islands: ['core', 'contract', 'wording', 'ui', 'islands', 'workers', 'offline'],
   ui: ['ui', 'wording/en/screens'],
   workers: ['core', 'contract', 'workers'],
+  offline: ['core', 'contract', 'offline'],
   cli: ['core', 'wording', 'server', 'cli'],
 };
 /** Packages a folder may use; a folder that is not named may use any. */

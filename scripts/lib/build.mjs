@@ -32,6 +32,8 @@ export const stepsOfBuild = (language = 'en', to = 'dist') => [
     ],
     {},
   ],
+  // What opens Serrata without its server, with the list of all files that it keeps.
+  ['tsx', ['scripts/pack-offline.ts', `${to}/client`], {}],
   // Still files are packed once, as small as can be, and not with every answer.
   ['tsx', ['scripts/pack-files.ts', `${to}/client`], {}],
 ];

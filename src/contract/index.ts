@@ -23,6 +23,8 @@ export * from './plans';
 export * from './job-parts';
 export * from './paper';
 export * from './live';
+export * from './live-address';
+export * from './readings-format';
 export * from './people';
 export * from './programs';
 export * from './hand-over';

@@ -2,9 +2,6 @@ import { z } from 'zod';
 import { STEPS } from '../core/reading';
 import type { Change } from '../core/live';
 
-/** Where changes are told from. */
-export const LIVE_ADDRESS = '/api/live';
-
 const id = z.string().min(1).max(80);
 
 /** Where somebody is: a page says so when it opens, when it goes on to another step or field, and when it is left. */

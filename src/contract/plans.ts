@@ -1,31 +1,13 @@
 import { z } from 'zod';
-import { CHOICES, type Choices, type Plan, type PlanRule } from '../core/plan';
+import { CHOICES, type Choices, type PlanShown, type PlansShown } from '../core/plan';
 import { PARTS, type Part } from '../core/reading';
 import type { Action } from '../core/sheet';
-import type { PlannedPart, StockPart } from '../core/stock';
 
 /** A repair plan as the screen shows it. */
-export interface PlanView extends Omit<Plan, 'picks'> {
-  readonly key: string;
-  readonly parts: readonly ({ readonly part: PlannedPart } & Pick<
-    StockPart,
-    'sku' | 'name' | 'priceCents' | 'quantity'
-  > & {
-      /**
-       * Working days until the supplier has it here; null where the supplier was not asked or it is a part of the
-       * shop's list.
-       */
-      readonly days: number | null;
-    })[];
-  /** Whether another plan costs no more today and no more an hour. */
-  readonly isBeaten: boolean;
-}
+export type PlanView = PlanShown;
 
 /** The plans of a job, made with what is on the shelf now. */
-export interface PlansView {
-  /** The cheapest way of each combination of choices that breaks no rule. */
-  readonly plans: readonly PlanView[];
-  readonly ruledOut: Readonly<Partial<Record<PlanRule, number>>>;
+export interface PlansView extends PlansShown {
   /** Readings that it was made with go up to this one. */
   readonly upToReading: number;
 }

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { READINGS_FORMAT } from './readings-format';
 import { INSTRUMENT_IDS } from '../core/quantity';
 
 /** A reading as it is sent: made where it was typed, so that sending it twice stores it once. */
@@ -15,9 +16,12 @@ export type NewReadingMessage = z.infer<typeof newReadingSchema>;
 
 export const putReadingsSchema = z.strictObject({
   by: z.string().min(1).max(80),
+  /** Who typed them, where somebody else brings them in. */
+  typedBy: z.string().max(80).optional(),
+  format: z.int().min(1).default(READINGS_FORMAT),
   readings: z.array(newReadingSchema).min(1).max(200),
 });
-export type PutReadings = z.infer<typeof putReadingsSchema>;
+export type PutReadings = z.input<typeof putReadingsSchema>;
 
 /** A reading as it stands in the store. */
 export const storedReadingSchema = z.object({

@@ -1,3 +1,4 @@
+import type { Browser } from '@playwright/test';
 import { expect, test } from './bench';
 import { axeFindsNothing } from './axe';
 import { copyOf, saved, visit } from './keyboard';
@@ -5,7 +6,7 @@ import { copyOf, saved, visit } from './keyboard';
 const NOBODY = { cookies: [], origins: [] };
 
 /** A second bench: another browser, with somebody else at it. */
-async function secondBench(browser: import('@playwright/test').Browser) {
+async function secondBench(browser: Browser) {
   const context = await browser.newContext({ storageState: NOBODY, viewport: { width: 1280, height: 800 } });
   await context.addCookies([{ name: 'serrata-who', value: 'Tam%20Okoro', domain: '127.0.0.1', path: '/' }]);
   return context;

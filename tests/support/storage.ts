@@ -1,4 +1,4 @@
-import type { OutboxStorage } from '../../src/islands/job/store/outbox';
+import type { OutboxStorage } from '../../src/offline/outbox';
 
 /** A browser's storage in memory. */
 export function memory(): OutboxStorage & { readonly map: Map<string, string> } {

@@ -12,3 +12,4 @@ export * from './asked';
 export * from './order-parts';
 export * from './plan';
 export * from './choosing';
+export * from './shown';

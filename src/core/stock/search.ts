@@ -259,3 +259,21 @@ export function equalSubstitutes(part: StockPart, parts: readonly StockPart[]): 
     )
     .sort((a, b) => a.priceCents - b.priceCents || a.sku.localeCompare(b.sku));
 }
+
+/** Most answers a screen shows: past these a caller is no better off. */
+const MOST_ANSWERS = 12;
+
+/** A match, with its equals where it is out. */
+export interface AnswerInStock extends StockMatch {
+  /** Equal parts on the shelf, by their numbers. */
+  readonly equals: readonly string[];
+}
+
+/** What a screen shows of a stock list against a need: those that fit, those that may, near misses. */
+export const answersIn = (wanted: Need, candidates: readonly StockPart[]): readonly AnswerInStock[] =>
+  searchStock(wanted, candidates)
+    .slice(0, MOST_ANSWERS)
+    .map((match) => ({
+      ...match,
+      equals: match.part.quantity === 0 ? equalSubstitutes(match.part, candidates).map(({ sku }) => sku) : [],
+    }));

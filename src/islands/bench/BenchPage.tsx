@@ -6,6 +6,7 @@ import { waitsWord } from '../../wording';
 import { Empty } from '../../ui/parts/Notice';
 import { Pager } from '../../ui/parts/Pager';
 import { Frame } from '../frame/Frame';
+import { useKeptAlong } from './use-kept-along';
 import { useKeptFocus } from './use-kept-focus';
 import { useKeys } from '../frame/keys';
 import { useLiveView } from '../frame/live';
@@ -40,6 +41,7 @@ function Bench({ view, query }: { view: BenchView; query: string }) {
   const list = useRef<HTMLDivElement>(null);
   const isBench = view.title === null;
   useKeptFocus(list, view);
+  useKeptAlong(view);
   const move = useCallback((step: 1 | -1) => {
     const links = [...(list.current?.querySelectorAll<HTMLAnchorElement>('a[data-job]') ?? [])];
     const at = links.findIndex((link) => link === document.activeElement);

@@ -1,4 +1,5 @@
 import type { ErrorReply } from '../../contract';
+import { notReached, reached } from './away/connection';
 import * as common from '#language/screens/common';
 import * as texts from '#language/screens/frame';
 
@@ -44,7 +45,11 @@ export const IS_SIGNED_OUT = 'serrata:signed-out';
 /** Asks the server; what it refuses is thrown with its own words. */
 export async function answered(method: string, url: string, body?: unknown): Promise<Response> {
   const response = await fetch(url, requestOf(method, body)).catch(() => null);
-  if (!response) throw new RequestFailed(0, UNREACHABLE);
+  if (!response) {
+    notReached();
+    throw new RequestFailed(0, UNREACHABLE);
+  }
+  reached();
   if (response.ok) return response;
   if (response.status >= 500) globalThis.dispatchEvent?.(new Event(IN_VAIN));
   const sent: unknown = await response.json().catch(() => null);

@@ -1,12 +1,13 @@
 import { startTransition, useCallback, useEffect, useMemo, useState } from 'react';
 import { unpackJob, type JobView, type SentJob } from '../../contract';
-import { UNNAMED } from '../../wording';
+import { shopMoment, UNNAMED } from '../../wording';
 import { Frame } from '../frame/Frame';
 import { useFrame } from '../frame/frame-context';
 import type { Preferences } from '../frame/preferences';
 import { firstStep } from './first-step';
 import { Opening } from './Opening';
 import type * as Bench from './bench';
+import { asSeen } from '#language/screens/offline';
 
 interface JobPageProps {
   readonly sent: SentJob;
@@ -16,15 +17,39 @@ interface JobPageProps {
 }
 
 /** One job: its opening as the server draws it, and then, in the browser, all that it means. */
-export function JobPage({ sent, preferences, step }: JobPageProps) {
+export function JobPage({ sent, ...others }: JobPageProps) {
   const view = useMemo(() => unpackJob(sent), [sent]);
+  return <OpenJob view={view} {...others} />;
+}
+
+interface OpenJobProps extends Omit<JobPageProps, 'sent'> {
+  readonly view: JobView;
+  /** When the shop told it, of a job that is opened without the shop. */
+  readonly seenAt?: string;
+}
+
+/** A job whose view is here, from the server or from what the browser keeps. */
+export function OpenJob({ view, preferences, step, seenAt }: OpenJobProps) {
   const [opened, setOpened] = useState(false);
   const onOpened = useCallback(() => setOpened(true), []);
   return (
-    <Frame shop={view.shop} preferences={preferences} place="bench" fixed waits={!opened}>
+    <Frame
+      shop={view.shop}
+      preferences={preferences}
+      place="bench"
+      fixed
+      waits={!opened}
+      {...(seenAt === undefined ? {} : { under: () => <AsSeen at={seenAt} /> })}
+    >
       <JobInFrame view={view} asked={step} onOpened={onOpened} />
     </Frame>
   );
+}
+
+/** Since when nobody knows what others did to this job. */
+function AsSeen({ at }: { readonly at: string }) {
+  const { shop } = useFrame();
+  return <p className="no-print bg-brass-pale px-4 py-1.5 text-sm">{asSeen(shopMoment(at, shop))}</p>;
 }
 
 /**

@@ -29,7 +29,9 @@ function inTheirName(document: unknown, schema: z.ZodType): unknown {
   const known = knownAsker();
   const isNamed = schema instanceof z.ZodObject && 'by' in schema.shape;
   if (!known || !isNamed || typeof document !== 'object' || document === null) return document;
-  return { ...document, by: known.name };
+  // What one typed and another brings in stays known as the first one's.
+  const typedBy = 'typedBy' in schema.shape && 'by' in document ? { typedBy: document.by } : {};
+  return { ...document, ...typedBy, by: known.name };
 }
 
 /** Reads a JSON body against its schema. */

@@ -62,6 +62,8 @@ export const ACCESS: Readonly<Record<string, Methods>> = {
   '/gear/saws/[id]': { GET: own('saw') },
   '/jobs/[id]': { GET: STAFF },
   '/jobs/[id]/[paper]': { GET: { ...own('job'), papers: READERS_PAPERS } },
+  '/offline/job': { GET: ANYONE },
+  '/offline/kept': { GET: ANYONE },
   '/programs': { GET: STAFF },
   '/set-up': { GET: OWNER },
   '/shop': { GET: STAFF },

@@ -1,5 +1,7 @@
+import { isSameName } from '../../core/same-name';
 import { sheetFromEntries, type WrittenBenchSheet } from '../../core/sheet';
 import {
+  accounts,
   currentReadings,
   findJob,
   lastReading,
@@ -10,7 +12,7 @@ import {
   type StoredReading,
 } from '../../data/repositories';
 import type { Transaction } from '../../data/store';
-import type { JobView, PutReadings, PutReadingsReply } from '../../contract';
+import { READINGS_FORMAT, type JobView, type PutReadings, type PutReadingsReply } from '../../contract';
 import type { Context } from '../context';
 import { notFound, Refusal } from '../refusal';
 import { choicesOfJob } from './course';
@@ -90,13 +92,23 @@ const ID_TAKEN = new Refusal(409, 'id-taken', texts.readingIdTaken);
 
 const JOB_FULL = new Refusal(409, 'job-full', texts.tooManyPlaces(MOST_PLACES));
 
+/** The name that readings are stored under: who typed them, and who brought them in where that is somebody else. */
+async function broughtBy({ store }: Context, sender: string, typedBy = sender): Promise<string> {
+  if (isSameName(typedBy, sender)) return sender;
+  const typist = (await accounts(store.db)).find(({ name }) => isSameName(name, typedBy));
+  return typist ? texts.typedByBroughtInBy(typist.name, sender) : sender;
+}
+
 /** Stores readings and brings the job's summary up to date. Conflicts are returned, not overwritten. */
 export async function putReadings(
   context: Context,
   jobId: string,
-  { by, readings }: PutReadings,
+  { by: sender, typedBy, format = READINGS_FORMAT, readings }: PutReadings,
 ): Promise<PutReadingsReply> {
+  // A page that is newer than its server keeps them until it has a server of its own.
+  if (format > READINGS_FORMAT) throw new Refusal(503, 'older-server', texts.pageIsNewer);
   await mustFindJob(context, jobId);
+  const by = await broughtBy(context, sender, typedBy);
   const rules = await rulesInForce(context);
   const at = context.now().toISOString();
   return context.store.write(async (tx) => {

@@ -1,8 +1,7 @@
 import type { Appraisal } from '../../core/assess';
 import type { ChainNumbers } from '../../core/order';
-import { keyOf, numbersOfSet, possiblePlans, sensibleOf, type Plan } from '../../core/plan';
-import { PARTS } from '../../core/reading';
-import { NOTHING_SAID, SMALL_PARTS, type StockPart } from '../../core/stock';
+import { numbersOfSet, plansShown, type PlansShown } from '../../core/plan';
+import { NOTHING_SAID, type StockPart } from '../../core/stock';
 import { lastReading } from '../../data/repositories';
 import type { ChosenPlan, PlansView, PlanView, SupplierAnswer } from '../../contract';
 import type { Queryable } from '../../data/store';
@@ -21,27 +20,6 @@ interface Offered {
 
 type Offer = SupplierAnswer['offers'][number];
 
-function planView({ picks, ...plan }: Plan, isBeaten: boolean, days: ReadonlyMap<string, number>): PlanView {
-  const parts = [...PARTS, ...SMALL_PARTS].flatMap((part) => {
-    const pick = picks[part];
-    if (!pick) return [];
-    const { sku, name, priceCents, quantity } = pick;
-    return [{ part, sku, name, priceCents, quantity, days: days.get(sku) ?? null }];
-  });
-  return { ...plan, key: keyOf({ choices: plan.choices, picks }), parts, isBeaten };
-}
-
-/** The cheapest way of each combination of choices, today: what one click on a part's choice leads to. */
-function bestOfEach(plans: readonly Plan[]): readonly Plan[] {
-  const best = new Map<string, Plan>();
-  for (const plan of plans) {
-    const key = JSON.stringify(plan.choices);
-    const before = best.get(key);
-    if (!before || plan.costToday < before.costToday) best.set(key, plan);
-  }
-  return [...best.values()];
-}
-
 /** A sheet with what it comes to, and the rules by which it does. */
 type Planned = Pick<AppraisedJob, 'sheet' | 'rules' | 'appraisal'>;
 
@@ -50,18 +28,11 @@ async function plansFor(
   db: Queryable,
   { sheet, rules: { limits, schools }, appraisal }: Planned,
   offers: readonly Offered[] = [],
-): Promise<Omit<PlansView, 'upToReading'>> {
+): Promise<PlansShown> {
   const judged = { sheet, ...appraisal };
   const stock = [...(await stockAsked(db, judged, schools)), ...offers.map(({ part }) => part)];
-  const input = { judged, limits, schools, stock, toOrder: true };
   const days = new Map(offers.map(({ part, days: until }) => [part.sku, until]));
-  const possible = possiblePlans(input);
-  const { plans: shown, ruledOut } = sensibleOf(possible);
-  const named = new Map(shown.map((plan) => [keyOf(plan), plan]));
-  const all = [...bestOfEach(possible.plans), ...shown];
-  const once = new Map(all.map((plan) => [keyOf(plan), named.get(keyOf(plan)) ?? plan]));
-  const views = [...once.values()].map((plan) => planView(plan, !named.has(keyOf(plan)), days));
-  return { plans: views.sort((a, b) => a.costToday - b.costToday), ruledOut };
+  return plansShown({ judged, limits, schools, stock, toOrder: true }, days);
 }
 
 /** The chain of an order as the supplier offers it: a part that is not here yet. */

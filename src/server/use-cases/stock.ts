@@ -1,7 +1,7 @@
 import { orderedParts } from '../../core/plan';
 import { namedBy } from '../../core/life';
 import { FAMILY_IDS, GAUGE_IDS, GAUGES, type FamilyId, type GaugeId } from '../../core/families';
-import { chainNeed, equalSubstitutes, searchStock, STOCK_KINDS, type Need } from '../../core/stock';
+import { chainNeed, answersIn, STOCK_KINDS, type Need } from '../../core/stock';
 import type { FitJudgement } from '../../core/fit';
 import { SEQUENCES } from '../../core/identify';
 import { PARTS } from '../../core/reading';
@@ -93,9 +93,6 @@ export async function stockAnswers(context: Context, order: ChainNumbers): Promi
   return answersTo(context, chainNeed(order));
 }
 
-/** Most answers a screen shows: past these a caller is no better off. */
-const MOST_ANSWERS = 12;
-
 /**
  * Parts in stock against a need: those that fit, those that may, near misses; each that is out with its equals on the
  * shelf.
@@ -112,14 +109,7 @@ export async function answersTo({ store }: Context, need: Need): Promise<readonl
     sequence: need.sequence,
     sprocketKind: need.sprocketKind,
   });
-  return searchStock(need, candidates)
-    .slice(0, MOST_ANSWERS)
-    .map(({ part, answer, misses }) => ({
-      part,
-      answer,
-      misses: misses.map(stockMiss),
-      equals: part.quantity === 0 ? equalSubstitutes(part, candidates).map(({ sku }) => sku) : [],
-    }));
+  return answersIn(need, candidates).map((each) => ({ ...each, misses: each.misses.map(stockMiss) }));
 }
 
 /** Parts beside the chain that must be replaced, with what the shelf answers. */

@@ -55,6 +55,8 @@ export const tooMuchIsAsked = 'More is asked from here than one client needs. Wa
 
 // caliper
 export const theCaliperDoesNotAnswer = 'The caliper does not answer: look at its line and battery.';
+export const typedByBroughtInBy = (typist: string, sender: string): string => `${typist}, brought in by ${sender}`;
+export const pageIsNewer = 'This page is newer than the server: what was typed is kept here until the server is, too.';
 /** So many streams are as many as a shop has screens, and more. */
 export const tooManyStreams = 'Too many screens listen already. Close some, or wait a little.';
 export const tooManyListen = (most: number): string => `${most} screens listen to the caliper already.`;

@@ -23,6 +23,7 @@ class Live {
   private readonly page = crypto.randomUUID();
   private readonly changed = new Set<Changed>();
   private readonly watchers = new Set<() => void>();
+  private readonly greeted = new Set<() => void>();
   private present: ReadonlyMap<string, Here> = new Map();
   /** Null while nothing is heard. */
   private streamId: string | null = null;
@@ -35,6 +36,13 @@ class Live {
     this.begin();
     this.changed.add(listener);
     return () => this.changed.delete(listener);
+  };
+
+  /** Has somebody hear that the shop can be heard, each time that it can again. */
+  readonly onHello = (listener: () => void): (() => void) => {
+    this.begin();
+    this.greeted.add(listener);
+    return () => this.greeted.delete(listener);
   };
 
   readonly onPresent = (watcher: () => void): (() => void) => {
@@ -83,6 +91,7 @@ class Live {
     this.present = new Map(told.here.map((each) => [each.page, each]));
     for (const watch of this.watchers) watch();
     if (!isNew) return;
+    for (const greet of this.greeted) greet();
     this.tell();
     if (this.heard) this.announce(told.changes);
     this.heard = true;

@@ -4,6 +4,7 @@ import { Dialog } from '../../../ui/parts/Dialog';
 import { Notice } from '../../../ui/parts/Notice';
 import { roleWord } from '../../../wording';
 import { api, failure } from '../api';
+import { wipe } from '../away/keep';
 import { OwnSecrets } from './OwnSecrets';
 import { TakeOver } from './TakeOver';
 import * as texts from '#language/screens/people';
@@ -21,6 +22,7 @@ export function WhoDialog({ me, open, onClose }: WhoDialogProps) {
   const signOut = async () => {
     try {
       await api.delete('/api/session');
+      await wipe();
       window.location.assign('/sign-in');
     } catch (error) {
       setTrouble(failure(error, texts.notSignedOut));

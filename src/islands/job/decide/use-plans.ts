@@ -1,19 +1,27 @@
 import { useEffect, useState } from 'react';
 import type { PlansView } from '../../../contract';
 import { api, failure } from '../../frame/api';
+import { useAwaySince } from '../../frame/away/use-away';
 import { useChanges } from '../../frame/live';
+import { usePlansMadeHere } from './plans-made-here';
 import { isSaved, useJob, useOfStore } from '../store/JobContext';
 import * as texts from '#language/screens/job-decide';
 
 /** The plans of a job, as far as they are there. */
 export type PlansState =
   | { readonly is: 'asking' }
-  | { readonly is: 'there'; readonly view: PlansView }
+  | {
+      readonly is: 'there';
+      readonly view: PlansView;
+      /** When the shelf was seen that they were made with, of plans that this browser made by itself. */
+      readonly seenAt?: string;
+    }
   | { readonly is: 'failed'; readonly message: string };
 
 /**
  * Asks for the plans once everything that was typed is stored, and anew with every reading and every change of the
  * rules or of the shelf; an answer to what no longer stands is dropped.
+ * Where the shop cannot be reached, the browser makes them by itself, with the shelf as it was seen last.
  * @param supplier whether the supplier is asked for the chain too
  */
 export function usePlans(supplier: boolean): PlansState {
@@ -23,8 +31,10 @@ export function usePlans(supplier: boolean): PlansState {
   const isStored = useOfStore(isSaved);
   const { id } = view.job;
   const changes = useChanges([{ job: id }, 'stock']);
+  const isAway = useAwaySince() !== null;
+  const here = usePlansMadeHere(isAway);
   useEffect(() => {
-    if (!isStored) return;
+    if (!isStored || isAway) return;
     let isStale = false;
     setState((before) => (before.is === 'there' ? before : { is: 'asking' }));
     api.get<PlansView>(`/api/jobs/${id}/plans.json${supplier ? '?supplier=yes' : ''}`).then(
@@ -34,6 +44,6 @@ export function usePlans(supplier: boolean): PlansState {
     return () => {
       isStale = true;
     };
-  }, [id, isStored, lastReading, view.rulesMark, supplier, changes]);
-  return state;
+  }, [id, isStored, lastReading, view.rulesMark, supplier, changes, isAway]);
+  return here ?? state;
 }

@@ -9,7 +9,9 @@ import { UNNAMED } from '../../../wording';
 import { Group } from '../parts/StepHead';
 import { useJob, useJobStore } from '../store/JobContext';
 import { shrunk } from './shrink';
+import { useWaitingPictures } from './use-waiting-pictures';
 import * as texts from '#language/screens/job';
+import { pictureWaits } from '#language/screens/offline';
 
 const why = (error: unknown, file: File): string => failure(error, texts.noPicture(file.name));
 
@@ -22,6 +24,7 @@ export function Photos() {
   const [sending, setSending] = useState(0);
   const [refused, setRefused] = useState<readonly string[]>([]);
   const input = useRef<HTMLInputElement>(null);
+  const waits = useWaitingPictures(view.job.id, photos);
   const address = `/api/jobs/${view.job.id}/photos`;
   const add = async (files: readonly File[]) => {
     setRefused([]);
@@ -30,10 +33,13 @@ export function Photos() {
       try {
         const picture = await shrunk(file);
         const { name, size, lastModified } = file;
+        const by = who || UNNAMED;
         await sentOnce([address, name, size, lastModified], (id) =>
-          api.send<PhotoView[]>(`${address}?${new URLSearchParams({ id, by: who || UNNAMED }).toString()}`, picture),
+          api
+            .send<PhotoView[]>(`${address}?${new URLSearchParams({ id, by }).toString()}`, picture)
+            .catch((error: unknown) => waits.keep(error, { id, job: view.job.id, by, picture })),
         );
-        await store.refresh();
+        await store.refresh().catch(() => undefined);
       } catch (error) {
         setRefused((before) => [...before, why(error, file)]);
       }
@@ -72,6 +78,16 @@ export function Photos() {
             >
               <X size={16} aria-hidden="true" />
             </button>
+          </li>
+        ))}
+        {waits.pictures.map(({ id, address: here, by }) => (
+          <li key={id} className="max-w-48">
+            <img
+              src={here}
+              alt={texts.photographWaits(by)}
+              className="h-24 w-auto max-w-48 rounded-[3px] border border-dashed border-brass object-cover"
+            />
+            <span className="block text-sm text-ink-soft">{pictureWaits}</span>
           </li>
         ))}
         <li>

@@ -10,11 +10,13 @@ import { usePlans } from '../decide/use-plans';
 import { Group, StepHead } from '../parts/StepHead';
 import type { StepProps } from '../step-props';
 import { useJob } from '../store/JobContext';
+import { shopMoment } from '../../../wording';
 import * as texts from '#language/screens/job-decide';
+import { plansMadeHere } from '#language/screens/offline';
 
 /** Decide: the verdict of every part with what it rests on, the plans, the rules of the set, and the sign-off. */
 export default function Decide({ onOpen, onMeasure }: StepProps) {
-  const { appraisal } = useJob();
+  const { appraisal, view } = useJob();
   const [supplier, setSupplier] = useState(false);
   const state = usePlans(supplier);
   const [wished, setWished] = useState<string | null>(null);
@@ -32,6 +34,9 @@ export default function Decide({ onOpen, onMeasure }: StepProps) {
       </ul>
       <Group title={texts.plans} aside={texts.whatEachCostsToday}>
         {state.is === 'asking' && <p className="text-ink-soft">{texts.plansWaitForStoring}</p>}
+        {state.is === 'there' && state.seenAt !== undefined && (
+          <Notice kind="caution">{plansMadeHere(shopMoment(state.seenAt, view.shop))}</Notice>
+        )}
         {state.is === 'failed' && <Notice kind="error">{state.message}</Notice>}
         <label className="flex min-h-11 items-center gap-2 text-sm">
           <input

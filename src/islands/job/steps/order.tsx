@@ -1,7 +1,8 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { Printer } from 'lucide-react';
 import { GAUGES } from '../../../core/families';
 import { orderCautions, type ChainNumbers } from '../../../core/order';
+import { answersIn, chainNeed } from '../../../core/stock';
 import type { JobPartsView, StockAnswer } from '../../../contract';
 import { Notice } from '../../../ui/parts/Notice';
 import {
@@ -12,9 +13,12 @@ import {
   orderCaution,
   orderWithheld,
   sequenceWord,
+  shopMoment,
   sprocketOrder,
+  stockMiss,
 } from '../../../wording';
 import { api } from '../../frame/api';
+import { useAwaySince } from '../../frame/away/use-away';
 import { useChanges } from '../../frame/live';
 import { JobParts } from '../order/JobParts';
 import { OrderedParts } from '../order/OrderedParts';
@@ -23,7 +27,9 @@ import { Field } from '../parts/Field';
 import { Group, StepHead } from '../parts/StepHead';
 import { isSaved, useJob, useOfStore } from '../store/JobContext';
 import { useJobData } from '../store/use-job-data';
+import { useKeptShelf } from '../order/use-kept-shelf';
 import * as texts from '#language/screens/job-order';
+import { shelfAsSeen } from '#language/screens/offline';
 
 /**
  * The order slip: three numbers once all are settled, the class that must not be stepped up, and what stock answers.
@@ -180,10 +186,28 @@ function useStockAnswers(order: ChainNumbers): Found['answers'] | 'failed' | und
   return found.answers ?? 'failed';
 }
 
+/** What the shelf has for an order as it was seen last, where the shop cannot be asked. */
+function useKeptAnswers(order: ChainNumbers) {
+  const shelf = useKeptShelf(useAwaySince() !== null);
+  return useMemo(() => {
+    if (!shelf) return null;
+    const chains = shelf.value.filter(({ kind }) => kind === 'chain');
+    const answers = answersIn(chainNeed(order), chains).map((each) => ({
+      ...each,
+      misses: each.misses.map(stockMiss),
+    }));
+    return { at: shelf.at, answers };
+  }, [shelf, order]);
+}
+
 function Answers({ order }: { order: ChainNumbers }) {
-  const answers = useStockAnswers(order);
+  const asked = useStockAnswers(order);
+  const kept = useKeptAnswers(order);
+  const { shop } = useJob().view;
+  const answers = kept ? kept.answers : asked;
   return (
     <Group title={texts.inStock}>
+      {kept && <Notice kind="caution">{shelfAsSeen(shopMoment(kept.at, shop))}</Notice>}
       {answers === undefined && <p className="text-ink-soft">{texts.lookingOnTheShelf}</p>}
       {answers === 'failed' && <Notice kind="error">{texts.stockDidNotAnswerNumbersHold}</Notice>}
       {Array.isArray(answers) && answers.length === 0 && <p>{texts.nothingComesNearOrderByNumbers}</p>}

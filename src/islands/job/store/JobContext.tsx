@@ -10,13 +10,16 @@ import {
 } from 'react';
 import type { JobView, PutReadingsReply } from '../../../contract';
 import { api, RequestFailed } from '../../frame/api';
+import { connection } from '../../frame/away/connection';
+import { jobLock } from '../../frame/away/job-lock';
+import { keep, KEPT } from '../../frame/away/keep';
 import { useLive } from '../../frame/live';
 import { afterPaint } from '../../../ui/parts/paint';
 import { inTurns } from '../../frame/turns';
 import { JobStore, type Outside, type Snapshot } from './job-store';
 import { Judged } from './judged';
 import { courseOf, meaning, type Given, type Meaning } from './meaning';
-import { Outbox } from './outbox';
+import { Outbox } from '../../../offline/outbox';
 
 interface JobValue extends Meaning {
   readonly view: JobView;
@@ -64,6 +67,7 @@ function outsideOf(jobId: string, onView: (view: JobView) => void): Outside {
     send: (message) => api.post<PutReadingsReply>(`/api/jobs/${jobId}/readings`, message),
     fetchJob: async () => {
       const view = await api.get<JobView>(`/api/jobs/${jobId}`);
+      keep(`${KEPT.job}${jobId}`, view);
       onView(view);
       return view;
     },
@@ -88,12 +92,24 @@ function useKeepingUp(store: JobStore, jobId: string, who: string): void {
     const leave = () => document.visibilityState === 'hidden' && store.enterAll(who);
     const channel = new BroadcastChannel(channelName(jobId));
     channel.onmessage = look;
+    // The shop is there again: what others did meanwhile is looked at, and what was typed here brought in.
+    const back = connection.subscribe(() => {
+      if (connection.awaySince() !== null) return;
+      send();
+      look();
+    });
     window.addEventListener('online', send);
     window.addEventListener('focus', look);
     window.addEventListener('pagehide', leave);
     document.addEventListener('visibilitychange', leave);
     send();
+    // What was typed here is brought in from here.
+    const leaves = new AbortController();
+    const here = () => new Promise<void>((resolve) => leaves.signal.addEventListener('abort', () => resolve()));
+    navigator.locks?.request(jobLock(jobId), { mode: 'shared', signal: leaves.signal }, here).catch(() => undefined);
     return () => {
+      leaves.abort();
+      back();
       channel.close();
       window.removeEventListener('online', send);
       window.removeEventListener('focus', look);
@@ -122,7 +138,8 @@ export async function begunOn(
   isGone: () => boolean,
 ): Promise<Begun | null> {
   const { job, readings } = view;
-  const box = new Outbox(window.localStorage, `serrata:outbox:${job.id}`, crypto.randomUUID());
+  keep(`${KEPT.job}${job.id}`, view);
+  const box = new Outbox(window.localStorage, job.id, crypto.randomUUID());
   const store = new JobStore(readings, box, outsideOf(job.id, onView));
   const { standing, drafts } = store.getSnapshot();
   const given = { standing, drafts, view, who };

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { PutReadings, PutReadingsReply, StoredReadingMessage } from '../../../contract';
 import { memory } from '../../../../tests/support/storage';
 import { JobStore, type Outside } from './job-store';
-import { Outbox } from './outbox';
+import { Outbox } from '../../../offline/outbox';
 
 const stored = (path: string, text: string, id: string): StoredReadingMessage => ({
   seq: 1,

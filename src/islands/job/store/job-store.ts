@@ -7,7 +7,7 @@ import type {
 } from '../../../contract';
 import type { InstrumentId, UnitSystem } from '../../../core/quantity';
 import type { Entry } from '../../../core/sheet';
-import type { Outbox, Waiting } from './outbox';
+import type { Outbox, Waiting } from '../../../offline/outbox';
 import * as texts from '#language/screens/job';
 
 /** What stands at one place of the sheet on this screen. */

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import type { NewReadingMessage, PutReadings, PutReadingsReply, StoredReadingMessage } from '../../../contract';
 import { memory } from '../../../../tests/support/storage';
 import { JobStore } from './job-store';
-import { Outbox } from './outbox';
+import { Outbox } from '../../../offline/outbox';
 
 /** A reading that the server does not take, whoever sends it. */
 const REFUSED = /!$/;

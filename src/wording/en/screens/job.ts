@@ -44,6 +44,7 @@ export const pictureNotTakenAway = 'The picture was not taken away: try again.';
 export const photographs = 'Photographs';
 export const picturesKept = 'PNG or JPEG, kept with the job';
 export const photograph = (number: number, by: string): string => `Photograph ${number}, by ${by}`;
+export const photographWaits = (by: string): string => `Photograph by ${by}, not in the shop yet`;
 export const takePhotographAway = (number: number): string => `Take photograph ${number} away`;
 export const sending = (sending: number): string => `Sending ${sending}…`;
 export const addAPicture = 'Add a picture';

@@ -25,3 +25,7 @@ export const wentWrongHere = 'Something went wrong here';
 export const pageNotMade =
   'The page could not be made. What was typed is stored, and what was not sent yet is kept in this browser. Try again; if it stays so, the server’s own messages name the reason.';
 export const numberOfRequest = (id: string): string => `In the log it is request ${id}.`;
+
+// Without the shop
+export const offlineJob = 'Job';
+export const keptHere = 'Kept in this browser';

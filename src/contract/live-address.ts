@@ -1,0 +1,2 @@
+/** Where changes are told from. */
+export const LIVE_ADDRESS = '/api/live';
