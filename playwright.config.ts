@@ -19,6 +19,8 @@ export default defineConfig({
   use: {
     // Tests of one browser share its context, emptied between them: opening one costs more than most tests.
     reuseContext: true,
+    // Pages come from the server, but for the tests of what opens without it.
+    serviceWorkers: 'block',
     actionTimeout: 30_000,
     viewport: { width: 1280, height: 800 },
     // Ines is at the bench unless a test says otherwise.

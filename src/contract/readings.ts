@@ -8,7 +8,8 @@ export const newReadingSchema = z.strictObject({
   path: z.string().min(3).max(120),
   text: z.string().max(2000),
   unit: z.enum(['mm', 'in']),
-  instrument: z.enum(INSTRUMENT_IDS).nullable(),
+  /** Older tablets said none where it was the usual one. */
+  instrument: z.enum(INSTRUMENT_IDS).nullable().default(null),
   /** The reading that stood there when this one was typed. */
   supersedes: z.uuid().nullable(),
 });
@@ -21,7 +22,9 @@ export const putReadingsSchema = z.strictObject({
   format: z.int().min(1).default(READINGS_FORMAT),
   readings: z.array(newReadingSchema).min(1).max(200),
 });
-export type PutReadings = z.input<typeof putReadingsSchema>;
+type ReadPutReadings = z.infer<typeof putReadingsSchema>;
+/** Readings as they are sent: a sender that says no format writes this version's. */
+export type PutReadings = Omit<ReadPutReadings, 'format'> & Partial<Pick<ReadPutReadings, 'format'>>;
 
 /** A reading as it stands in the store. */
 export const storedReadingSchema = z.object({

@@ -2,6 +2,7 @@ import { existsSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { createClient } from '@libsql/client';
 import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql';
+import { gathered } from './gathered';
 import { forOwnerAlone, makeFolderOf } from './owner-alone';
 import { patient } from './patience';
 import * as schema from './schema';
@@ -56,10 +57,8 @@ export function openStore(url = storeUrl(), authToken = settings().SERRATA_DB_TO
   const wasThere = file === null || existsSync(file);
   if (file !== null) makeFolderOf(file);
   let isWriting = false;
-  const client = patient(
-    createClient({ url, timeout: DRIVER_WAIT_MS, ...(authToken ? { authToken } : {}) }),
-    () => isWriting,
-  );
+  const driver = createClient({ url, timeout: DRIVER_WAIT_MS, ...(authToken ? { authToken } : {}) });
+  const client = patient(file === null ? gathered(driver) : driver, () => isWriting);
   // Its log takes after it.
   if (file !== null) forOwnerAlone(file);
   const db = drizzle(client, { schema });

@@ -49,7 +49,11 @@ export function OpenJob({ view, preferences, step, seenAt }: OpenJobProps) {
 /** Since when nobody knows what others did to this job. */
 function AsSeen({ at }: { readonly at: string }) {
   const { shop } = useFrame();
-  return <p className="no-print bg-brass-pale px-4 py-1.5 text-sm">{asSeen(shopMoment(at, shop))}</p>;
+  return (
+    <p role="status" className="no-print bg-brass-pale px-4 py-1.5 text-sm">
+      {asSeen(shopMoment(at, shop))}
+    </p>
+  );
 }
 
 /**

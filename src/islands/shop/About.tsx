@@ -9,6 +9,7 @@ import { useHydrated } from '../frame/hydrated';
 import { useChangedHere } from '../frame/server-data';
 import * as common from '#language/screens/common';
 import * as texts from '#language/screens/shop';
+import { keptWithoutShop } from '#language/screens/offline';
 
 /** Facts as they may be half chosen: what does not exist shows no example. */
 function example(facts: ShopFacts): string {
@@ -86,6 +87,9 @@ export function About({ shop, onWritten }: { readonly shop: ShopView; readonly o
       <SendButton form={form} className="justify-self-start">
         {texts.writeItDown}
       </SendButton>
+      <a className="inline-grid min-h-11 items-center justify-self-start underline" href="/offline/kept">
+        {keptWithoutShop}
+      </a>
     </Form>
   );
 }

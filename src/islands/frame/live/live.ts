@@ -1,6 +1,6 @@
 import type { Change, Topic } from '../../../core/live';
-import type { Here, SayHere } from '../../../contract';
-import { api } from '../api';
+import type { Here, SayHere, SessionView } from '../../../contract';
+import { api, IS_SIGNED_OUT } from '../api';
 import { Stream, type Told } from './stream';
 
 /** Something that changed, or all of it where the list is null. */
@@ -82,7 +82,8 @@ class Live {
   }
 
   private take(told: Told): void {
-    if (told.kind === 'lost') this.streamId = null;
+    if (told.kind === 'lost' || told.kind === 'refused') this.streamId = null;
+    if (told.kind === 'refused') void tellWhereSignedOut();
     if (told.kind === 'here') this.put(told.here);
     if (told.kind === 'changed') this.announce(told.changes);
     if (told.kind !== 'hello') return;
@@ -138,6 +139,12 @@ class Live {
     this.stream = null;
     this.streamId = null;
   }
+}
+
+/** Tells the page where the stream was refused because the session has ended, by whoever ended it. */
+async function tellWhereSignedOut(): Promise<void> {
+  const session = await api.get<SessionView>('/api/session').catch(() => null);
+  if (session?.isClosed && session.me === null) window.dispatchEvent(new Event(IS_SIGNED_OUT));
 }
 
 /** What this page hears of the shop. */

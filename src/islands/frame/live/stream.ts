@@ -6,7 +6,9 @@ export type Told =
   | { readonly kind: 'changed'; readonly changes: LiveChanges }
   | { readonly kind: 'here'; readonly here: Here }
   /** Nothing is heard until the next hello. */
-  | { readonly kind: 'lost' };
+  | { readonly kind: 'lost' }
+  /** The server lets this browser hear nothing. */
+  | { readonly kind: 'refused' };
 
 /** What the pages of a browser tell one another. */
 type Between = { readonly told: Told; readonly last: string } | { readonly asks: true };
@@ -81,8 +83,9 @@ export class Stream {
     on<LiveChanges>('changed', (changes) => ({ kind: 'changed', changes }));
     on<Here>('here', (here) => ({ kind: 'here', here }));
     source.onerror = () => {
-      this.take({ kind: 'lost' }, '');
-      if (source.readyState !== EventSource.CLOSED) return;
+      const isRefused = source.readyState === EventSource.CLOSED;
+      this.take({ kind: isRefused ? 'refused' : 'lost' }, '');
+      if (!isRefused) return;
       setTimeout(() => this.open(), ASK_AGAIN_MS);
     };
   }

@@ -4,6 +4,8 @@ export const goesOnHere =
   'Measuring, judging, planning and dressing go on here; readings and pictures are kept, and brought in by themselves. Booking parts, signing off and handing over wait for the shop.';
 export const whatIsKept = 'What is kept here';
 
+export const keptWithoutShop = 'What this browser keeps for when the shop cannot be reached';
+
 // A job without the shop
 export const asSeen = (moment: string): string => `This job as the shop told it last, ${moment}.`;
 export const jobIsNotKept = 'This job is not kept in this browser';
