@@ -9,7 +9,7 @@ export interface BackupView {
 }
 
 /** What is the matter with the store, where something is. */
-export type StoreTrouble = 'full' | 'held' | 'read-only' | 'disk' | 'damaged';
+export type StoreTrouble = 'full' | 'held' | 'read-only' | 'disk' | 'damaged' | 'away' | 'refused';
 
 /** How the store and its disk are. */
 export interface HealthView {

@@ -20,19 +20,21 @@ export function gathered(client: Client): Client {
     const all = waiting;
     waiting = [];
     if (all.length === 1) return alone(all[0]!);
-    client.batch(
-      all.map(({ statement }) => statement),
-      'read',
-    ).then(
-      (results) => all.forEach(({ resolve }, i) => resolve(results[i]!)),
-      (error: unknown) => {
-        // One of them is at fault, and it alone is to be told so.
-        for (const each of all) {
-          if (isUnreached(error)) each.reject(error);
-          else alone(each);
-        }
-      },
-    );
+    client
+      .batch(
+        all.map(({ statement }) => statement),
+        'read',
+      )
+      .then(
+        (results) => all.forEach(({ resolve }, i) => resolve(results[i]!)),
+        (error: unknown) => {
+          // One of them is at fault, and it alone is to be told so.
+          for (const each of all) {
+            if (isUnreached(error)) each.reject(error);
+            else alone(each);
+          }
+        },
+      );
   };
   const execute = (statement: InStatement | string, args?: unknown): Promise<ResultSet> =>
     new Promise((resolve, reject) => {

@@ -50,6 +50,12 @@ export async function bringUpToDate(store: Store, now = new Date()): Promise<voi
   await beginChain(store, now);
 }
 
+/** Whether a store has migrations that this version does not know: a newer one wrote it. */
+export async function isNewer({ db }: Store, folder = MIGRATIONS): Promise<boolean> {
+  const known = new Set(journal(folder).entries.map(({ when }) => when));
+  return (await appliedTo(db)).some(({ created_at }) => !known.has(Number(created_at)));
+}
+
 async function appliedTo(db: Store['db']): Promise<readonly Applied[]> {
   const tables = await db.all(sql`SELECT name FROM sqlite_master WHERE name = '__drizzle_migrations'`);
   return tables.length === 0 ? [] : db.all<Applied>(sql`SELECT hash, created_at FROM __drizzle_migrations`);

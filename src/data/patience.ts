@@ -8,6 +8,22 @@ const PAUSE_MS = 40;
 
 const pause = () => new Promise((resolve) => setTimeout(resolve, PAUSE_MS));
 
+/**
+ * Does a write again while another server holds a store that is on another machine: there a transaction begins with its
+ * first statement, and where that finds the store held nothing of it is done.
+ */
+export async function againWhileHeld<T>(write: () => Promise<T>): Promise<T> {
+  const since = performance.now();
+  for (;;) {
+    try {
+      return await write();
+    } catch (error) {
+      if (troubleOf(error) !== 'held' || performance.now() - since > PATIENCE_MS) throw error;
+      await pause();
+    }
+  }
+}
+
 /** A look whose connection was dropped between being lent and being used. */
 const wasDropped = (error: unknown): boolean =>
   typeof error === 'object' && error !== null && 'code' in error && error.code === 'CLIENT_CLOSED';

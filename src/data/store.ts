@@ -4,7 +4,7 @@ import { createClient } from '@libsql/client';
 import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql';
 import { gathered } from './gathered';
 import { forOwnerAlone, makeFolderOf } from './owner-alone';
-import { patient } from './patience';
+import { againWhileHeld, patient } from './patience';
 import * as schema from './schema';
 import { settings } from './settings';
 import { troubleOf } from './trouble';
@@ -83,7 +83,8 @@ export function openStore(url = storeUrl(), authToken = settings().SERRATA_DB_TO
           return work(tx);
         };
         try {
-          const done = await db.transaction(alone, { behavior: 'immediate' });
+          const begin = () => db.transaction(alone, { behavior: 'immediate' });
+          const done = await (file === null ? againWhileHeld(begin) : begin());
           for (const listener of listeners) listener();
           return done;
         } catch (error) {

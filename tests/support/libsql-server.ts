@@ -52,9 +52,13 @@ export type Fault =
 interface Stream {
   readonly db: Database.Database;
   readonly texts: Map<number, string>;
+  /** Lets the next one write; null where this one does not. */
+  release: (() => void) | null;
 }
 
 const PATIENCE_MS = 5000;
+/** What takes the turn of a writer. */
+const BEGINS = /^BEGIN IMMEDIATE/i;
 
 function read(value: Value): unknown {
   if (value.type === 'null') return null;
@@ -86,6 +90,7 @@ export class LibsqlServer {
   token: string | null = null;
   private readonly streams = new Map<string, Stream>();
   private count = 0;
+  private writing: Promise<void> = Promise.resolve();
 
   private constructor(
     private readonly file: string,
@@ -104,7 +109,7 @@ export class LibsqlServer {
   }
 
   async close(): Promise<void> {
-    for (const { db } of this.streams.values()) db.close();
+    for (const stream of this.streams.values()) ended(stream);
     this.server.closeAllConnections();
     await new Promise((resolve) => this.server.close(resolve));
   }
@@ -114,7 +119,7 @@ export class LibsqlServer {
     for await (const chunk of request) chunks.push(chunk as Buffer);
     await new Promise((resolve) => setTimeout(resolve, this.latency));
     if (this.token !== null && request.headers.authorization !== `Bearer ${this.token}`) {
-      response.writeHead(401, { 'Content-Type': 'application/json' }).end(JSON.stringify({ message: 'no such token' }));
+      response.writeHead(401, { 'Content-Type': 'text/plain' }).end('no such token');
       return;
     }
     const pipeline = JSON.parse(Buffer.concat(chunks).toString()) as Pipeline;
@@ -134,22 +139,25 @@ export class LibsqlServer {
 
   /** What a stream had begun and not committed is undone. */
   private drop(baton: string | null): void {
-    this.streams.get(baton ?? '')?.db.close();
+    const stream = this.streams.get(baton ?? '');
+    if (stream) ended(stream);
     this.streams.delete(baton ?? '');
   }
 
   private async pipeline({ baton, requests }: Pipeline) {
-    const stream = this.streams.get(baton ?? '') ?? { db: this.connection(), texts: new Map<number, string>() };
+    const stream = this.streams.get(baton ?? '') ?? this.begun();
     // A baton is good for one request.
     this.streams.delete(baton ?? '');
     const results: unknown[] = [];
     let isClosed = false;
+    if (textsOf({ baton, requests }).some((text) => BEGINS.test(text))) await this.mayWrite(stream);
     for (const asked of requests) {
       if (asked.type === 'close') isClosed = true;
       results.push(await this.result(stream, asked));
     }
+    if (!stream.db.inTransaction) letGo(stream);
     if (isClosed) {
-      stream.db.close();
+      ended(stream);
       return { baton: null, base_url: null, results };
     }
     this.count += 1;
@@ -158,10 +166,19 @@ export class LibsqlServer {
     return { baton: next, base_url: null, results };
   }
 
-  private connection(): Database.Database {
+  private begun(): Stream {
     const db = new Database(this.file, { timeout: 0 });
     db.exec('PRAGMA foreign_keys = ON');
-    return db;
+    return { db, texts: new Map(), release: null };
+  }
+
+  /** Who writes waits for whoever came before, as on a real server: each comes to its turn. */
+  private async mayWrite(stream: Stream): Promise<void> {
+    const before = this.writing;
+    let release: () => void = () => undefined;
+    this.writing = new Promise((resolve) => (release = resolve));
+    await before;
+    stream.release = release;
   }
 
   private async result(stream: Stream, asked: Asked): Promise<unknown> {
@@ -180,6 +197,19 @@ export class LibsqlServer {
     if (asked.type === 'get_autocommit') return { type: 'get_autocommit', is_autocommit: !db.inTransaction };
     return { type: asked.type };
   }
+}
+
+/** Ends a connection; what it had begun and not committed is undone. */
+function ended(stream: Stream): void {
+  if (stream.db.inTransaction) stream.db.exec('ROLLBACK');
+  stream.db.close();
+  letGo(stream);
+}
+
+/** Lets the next one write. */
+function letGo(stream: Stream): void {
+  stream.release?.();
+  stream.release = null;
 }
 
 const textsOf = ({ requests }: Pipeline): readonly string[] =>
@@ -214,7 +244,8 @@ async function patiently<T>(work: () => T): Promise<T> {
 function ran(db: Database.Database, texts: ReadonlyMap<number, string>, statement: Statement) {
   const prepared = db.prepare(textOf(texts, statement)).safeIntegers(true);
   const named = (statement.named_args ?? []).map(({ name, value }) => [name.replace(/^[:@$]/, ''), read(value)]);
-  const args = named.length > 0 ? [Object.fromEntries(named) as Record<string, unknown>] : (statement.args ?? []).map(read);
+  const args =
+    named.length > 0 ? [Object.fromEntries(named) as Record<string, unknown>] : (statement.args ?? []).map(read);
   if (prepared.reader) {
     const cols = prepared.columns().map(({ name, type }) => ({ name, decltype: type }));
     const rows = prepared.raw(true).all(...args) as unknown[][];
@@ -229,7 +260,12 @@ function ran(db: Database.Database, texts: ReadonlyMap<number, string>, statemen
   return { cols: [], rows: [], affected_row_count: Number(changes), last_insert_rowid: String(lastInsertRowid) };
 }
 
-function holds(condition: Condition, results: readonly unknown[], errors: readonly unknown[], db: Database.Database): boolean {
+function holds(
+  condition: Condition,
+  results: readonly unknown[],
+  errors: readonly unknown[],
+  db: Database.Database,
+): boolean {
   switch (condition.type) {
     case 'ok':
       return results[condition.step] !== null && results[condition.step] !== undefined;

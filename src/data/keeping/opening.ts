@@ -7,7 +7,7 @@ import { inspectStore, type StoreState } from './inspect';
 import { beginChain } from '../chain/begin';
 import type { Misfit } from '../../core/records';
 import { inStore, verifyEnd } from '../chain/verify';
-import { bringUpToDate, migrateStore } from '../migrate';
+import { bringUpToDate, isNewer, migrateStore } from '../migrate';
 import { addShopChange } from '../repositories';
 import { storeFile, type Store } from '../store';
 
@@ -63,6 +63,10 @@ async function mustBeUsable(file: string, wasThere: boolean): Promise<void> {
 export async function openForUse(store: Store, now: () => Date): Promise<readonly Misfit[]> {
   const file = storeFile(store.url);
   if (file === null) {
+    if (await isNewer(store))
+      throw new StoreRefused(
+        'The store on the other machine was written by a newer version of Serrata, which this one could damage. Start that version.',
+      );
     await bringUpToDate(store, now());
     return [];
   }
