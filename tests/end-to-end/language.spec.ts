@@ -61,6 +61,7 @@ const PLACES = [
   '/gear/saws?q=nothing-of-the-kind',
   '/shop',
   '/set-up',
+  '/offline/kept',
 ];
 const PAPERS = ['customer', 'slip', 'tag', 'work-card', 'condemned'];
 

@@ -142,6 +142,7 @@ test('on a phone nothing that is pressed is lower than a gloved fingertip, whate
     '/shop?view=people',
     '/shop?view=audit',
     '/set-up',
+    '/offline/kept',
   ];
   for (const address of pages) {
     await visit(page, address);

@@ -291,3 +291,28 @@ describe('the shop', () => {
     await expect(joinShop(context, { name: 'wilf' })).rejects.toMatchObject({ code: 'name-taken' });
   });
 });
+
+describe('readings that somebody else brings in', () => {
+  const brought = async (typedBy: string, format?: number) => {
+    const { id } = await createJob(context, {
+      ...{ by: 'Ines Holloway', customer: { name: 'Brought in' }, saw: null, complaint: '', promisedFor: null },
+    });
+    const reading = { id: crypto.randomUUID(), path: 'bar.stamp', text: '325', unit: 'mm' as const };
+    await putReadings(context, id, {
+      ...{ by: 'Ines Holloway', typedBy, ...(format === undefined ? {} : { format }) },
+      readings: [{ ...reading, instrument: null, supersedes: null }],
+    });
+    return (await jobView(context, id)).readings.find(({ path }) => path === 'bar.stamp')!.by;
+  };
+
+  it('bear both names; a name that nobody of the shop has is not taken', async () => {
+    await joinShop(context, { name: 'Tam Okoro' });
+    expect(await brought('Tam Okoro')).toBe('Tam Okoro, brought in by Ines Holloway');
+    expect(await brought('ines holloway')).toBe('Ines Holloway');
+    expect(await brought('Nobody At All')).toBe('Ines Holloway');
+  });
+
+  it('written by a newer page wait for a newer server', async () => {
+    await expect(brought('Tam Okoro', 2)).rejects.toMatchObject({ status: 503, code: 'older-server' });
+  });
+});

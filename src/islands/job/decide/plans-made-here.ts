@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { plansShown } from '../../../core/plan';
 import { useKeptShelf } from '../order/use-kept-shelf';
 import { useJob } from '../store/JobContext';
-import type { PlansState } from './use-plans';
+import type { PlansState } from './plans-state';
 
 /**
  * The plans as this browser makes them, with the shelf as it was seen last.

@@ -3,20 +3,10 @@ import type { PlansView } from '../../../contract';
 import { api, failure } from '../../frame/api';
 import { useAwaySince } from '../../frame/away/use-away';
 import { useChanges } from '../../frame/live';
+import type { PlansState } from './plans-state';
 import { usePlansMadeHere } from './plans-made-here';
 import { isSaved, useJob, useOfStore } from '../store/JobContext';
 import * as texts from '#language/screens/job-decide';
-
-/** The plans of a job, as far as they are there. */
-export type PlansState =
-  | { readonly is: 'asking' }
-  | {
-      readonly is: 'there';
-      readonly view: PlansView;
-      /** When the shelf was seen that they were made with, of plans that this browser made by itself. */
-      readonly seenAt?: string;
-    }
-  | { readonly is: 'failed'; readonly message: string };
 
 /**
  * Asks for the plans once everything that was typed is stored, and anew with every reading and every change of the
