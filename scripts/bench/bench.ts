@@ -14,6 +14,7 @@ import { openStore } from '../../src/data/store';
 import { assessmentDocument } from '../../src/wording';
 import { answerRatios, application, bareNode, type Answering, type WatchedServer } from './answers';
 import { fillStore, PARTS_IN_STOCK } from './big-store';
+import { manyStreams } from './live';
 import { longWork, underLoad } from './load';
 import { manyParts } from './many-parts';
 import { signingIn } from './sign-in';
@@ -269,6 +270,13 @@ const felt = (): Promise<Measured[]> =>
     ];
   });
 
+/** How a shop stands that is heard by many. */
+const heard = (): Promise<Measured[]> =>
+  withServers(async (run, folder) => {
+    const { address } = await run(shopWith(0, folder));
+    return manyStreams(address);
+  });
+
 /** All that is measured; `--only=NAME` measures one part. */
 const PARTS: Readonly<Record<string, () => Promise<Measured[]> | Measured[]>> = {
   core,
@@ -277,6 +285,7 @@ const PARTS: Readonly<Record<string, () => Promise<Measured[]> | Measured[]>> = 
   waiting,
   records,
   'sign-in': signingIn,
+  live: heard,
 };
 
 const only = process.argv.find((arg) => arg.startsWith('--only='))?.slice('--only='.length);
