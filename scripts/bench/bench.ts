@@ -14,6 +14,7 @@ import { openStore } from '../../src/data/store';
 import { assessmentDocument } from '../../src/wording';
 import { answerRatios, application, bareNode, type Answering, type WatchedServer } from './answers';
 import { fillStore, PARTS_IN_STOCK } from './big-store';
+import { atTheDoor } from './door';
 import { manyStreams } from './live';
 import { longWork, underLoad } from './load';
 import { manyParts } from './many-parts';
@@ -285,6 +286,7 @@ const PARTS: Readonly<Record<string, () => Promise<Measured[]> | Measured[]>> = 
   waiting,
   records,
   'sign-in': signingIn,
+  door: () => withServers(atTheDoor),
   live: heard,
 };
 

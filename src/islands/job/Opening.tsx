@@ -59,7 +59,7 @@ export function OpeningSteps({ view }: { view: JobView }) {
 /** The verdicts as they are kept, until they are worked out. */
 export function OpeningTag({ view, step }: { view: JobView; step: Step }) {
   return (
-    <TagZone strip={<Strip story={leadingStory(view, step)} next={null} />}>
+    <TagZone strip={<Strip isNews={false} story={leadingStory(view, step)} next={null} />}>
       <KeptVerdicts view={view} step={step} />
     </TagZone>
   );

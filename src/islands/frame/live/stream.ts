@@ -15,8 +15,9 @@ type Between = { readonly told: Told; readonly last: string } | { readonly asks:
 
 /** One page of a browser hears, and tells the others: a browser opens six connections to a server, and no more. */
 const LOCK = 'serrata:live';
-/** A server that turned the stream away is asked again after so long, ms. */
+/** A server that turned the stream away is asked again after so long, each time after twice as long, ms. */
 const ASK_AGAIN_MS = 5000;
+const LONGEST_MS = 300_000;
 
 /** The one stream of a browser, as this page hears it. */
 export class Stream {
@@ -27,6 +28,7 @@ export class Stream {
   /** What a page that comes later is told first; null on a page that only listens. */
   private answers: (() => Told | null) | null = null;
   private source: EventSource | null = null;
+  private pause = ASK_AGAIN_MS;
 
   constructor(
     private readonly hear: (told: Told) => void,
@@ -79,14 +81,18 @@ export class Stream {
       source.addEventListener(event, ({ data, lastEventId }: MessageEvent<string>) =>
         this.take(toldOf(JSON.parse(data) as T), lastEventId),
       );
-    on<LiveHello>('hello', (hello) => ({ kind: 'hello', ...hello }));
+    on<LiveHello>('hello', (hello) => {
+      this.pause = ASK_AGAIN_MS;
+      return { kind: 'hello', ...hello };
+    });
     on<LiveChanges>('changed', (changes) => ({ kind: 'changed', changes }));
     on<Here>('here', (here) => ({ kind: 'here', here }));
     source.onerror = () => {
       const isRefused = source.readyState === EventSource.CLOSED;
       this.take({ kind: isRefused ? 'refused' : 'lost' }, '');
       if (!isRefused) return;
-      setTimeout(() => this.open(), ASK_AGAIN_MS);
+      setTimeout(() => this.open(), this.pause);
+      this.pause = Math.min(2 * this.pause, LONGEST_MS);
     };
   }
 }

@@ -1,16 +1,14 @@
 import { Notice } from '../../../ui/parts/Notice';
 import { isReadingPath } from '../../../core/sheet';
 import { actionWord, partName, readingName, sentence } from '../../../wording';
-import { useNews } from './use-news';
+import type { News } from './use-news';
 import * as texts from '#language/screens/job';
 
 /** Readings named one by one; of more only the number is said. */
 const NAMED = 3;
 
 /** That a verdict changed under somebody's eyes: by whom, and by which reading. */
-export function NewsOfOthers() {
-  const [news, putAside] = useNews();
-  if (!news) return null;
+export function NewsOfOthers({ news, onSeen }: { readonly news: News; readonly onSeen: () => void }) {
   const { came, changed } = news;
   const named = came.filter(({ path }) => isReadingPath(path)).slice(0, NAMED);
   const more = came.length - named.length;
@@ -27,7 +25,7 @@ export function NewsOfOthers() {
           <p key={path}>{texts.cameIn(by, isReadingPath(path) ? readingName(path) : path)}</p>
         ))}
         {more > 0 && <p>{texts.andMore(more)}</p>}
-        <button type="button" className="mt-1 quiet" onClick={putAside}>
+        <button type="button" className="mt-1 quiet" onClick={onSeen}>
           {texts.seen}
         </button>
       </Notice>

@@ -6,6 +6,7 @@ import { partOfCause } from '../../../core/symptom';
 import { isClash } from '../../../core/fit';
 import { NewsOfOthers } from '../others/NewsOfOthers';
 import { OthersHere } from '../others/OthersHere';
+import { useNews } from '../others/use-news';
 import type { Measuring } from '../step-props';
 import { fitReason, nextName, shopMoment } from '../../../wording';
 import { useFrame } from '../../frame/frame-context';
@@ -55,6 +56,7 @@ export function Tag({ step, part, ...ways }: TagProps) {
     ways.onShow(path);
   };
   const { appraisal, stories } = useJob();
+  const [news, putAside] = useNews();
   const there = stories.map((story) => story.part);
   const first = leadingPart(there, step, part ?? partInFront(step, appraisal));
   const leading = stories.find((story) => story.part === first);
@@ -63,12 +65,12 @@ export function Tag({ step, part, ...ways }: TagProps) {
   const { unit } = useFrame();
   return (
     <TagZone
-      strip={<Strip story={leading} next={hasGone || !next ? null : nextName(next, unit)} />}
+      strip={<Strip isNews={news !== null} story={leading} next={hasGone || !next ? null : nextName(next, unit)} />}
       isOpen={isOpen}
       onToggle={() => setOpen(!isOpen)}
       below={<Saving onShow={onShow} />}
     >
-      <NewsOfOthers />
+      {news && <NewsOfOthers news={news} onSeen={putAside} />}
       <OthersHere />
       <Clashes />
       {leading ? <LeadVerdict story={leading} onMeasure={onMeasure} /> : <NothingYet />}
