@@ -141,9 +141,11 @@ async function isFull(tx: Transaction, jobId: string): Promise<boolean> {
 
 /** Stores one reading, unless it is there already, or what it was based on no longer stands. */
 export async function storeReading(tx: Transaction, next: NewReading): Promise<Stored> {
-  const [again] = await tx.select().from(reading).where(eq(reading.id, next.id)).limit(1);
+  const [[again], current] = await Promise.all([
+    tx.select().from(reading).where(eq(reading.id, next.id)).limit(1),
+    currentAt(tx, next.jobId, next.path),
+  ]);
   if (again) return { outcome: isSame(again, next) ? 'stored' : 'id-taken' };
-  const current = await currentAt(tx, next.jobId, next.path);
   if (current && current.id !== next.supersedes) return { outcome: 'conflict', current };
   if (!current && (await isFull(tx, next.jobId))) return { outcome: 'job-full' };
   const { id, jobId, path, text, unit, at, by } = next;

@@ -107,9 +107,11 @@ export async function putReadings(
 ): Promise<PutReadingsReply> {
   // A page that is newer than its server keeps them until it has a server of its own.
   if (format > READINGS_FORMAT) throw new Refusal(503, 'older-server', texts.pageIsNewer);
-  await mustFindJob(context, jobId);
-  const by = await broughtBy(context, sender, typedBy);
-  const rules = await rulesInForce(context);
+  const [by, rules] = await Promise.all([
+    broughtBy(context, sender, typedBy),
+    rulesInForce(context),
+    mustFindJob(context, jobId),
+  ]);
   const at = context.now().toISOString();
   return context.store.write(async (tx) => {
     const results: PutReadingsReply['results'] = [];
@@ -121,10 +123,9 @@ export async function putReadings(
       if (stored.outcome === 'stored') results.push({ outcome: 'stored', id: next.id });
       else results.push({ outcome: 'conflict', id: next.id, current: message(stored.current) });
     }
-    const last = await lastReading(tx, jobId);
+    const [last] = await Promise.all([lastReading(tx, jobId), refreshSummary(tx, jobId, rules)]);
     // What came before it was handed over may come twice; what is new is taken back.
     if (last !== before) await mustNotHaveGone(tx, jobId);
-    await refreshSummary(tx, jobId, rules);
     return { results, lastReading: last };
   });
 }

@@ -133,7 +133,7 @@ export async function keptOf(
   rules: Rules,
   entries?: readonly EntryBy[],
 ): Promise<Kept> {
-  const [course, read] = [await courseOf(db, job), entries ?? (await currentReadings(db, [job.id]))];
+  const [course, read] = await Promise.all([courseOf(db, job), entries ?? currentReadings(db, [job.id])]);
   return summarise(read, rules, course);
 }
 
@@ -147,10 +147,12 @@ export async function keep(
   // A job that was signed off before there was a hand-over has left the bench, and stays off it.
   const hasLeft = job.state === 'handed-over' || (job.state === 'signed-off' && job.waits === null);
   const waits = hasLeft ? null : summary.waits;
-  await setSummary(tx, job.id, { summary, key, waits });
-  await setTestCut(tx, job.id, cut);
   const whose = [job.customer.name, job.saw?.label, job.saw?.tag].filter(Boolean).join(', ');
-  await setJobText(tx, job.id, [whose, words].filter(Boolean).join(' · '));
+  await Promise.all([
+    setSummary(tx, job.id, { summary, key, waits }),
+    setTestCut(tx, job.id, cut),
+    setJobText(tx, job.id, [whose, words].filter(Boolean).join(' · ')),
+  ]);
 }
 
 /**
