@@ -61,7 +61,13 @@ test('the Bench and the stock list follow what others do, and the keys stay wher
   const lines = page.locator('a[data-job]');
   await lines.first().focus();
   const focused = await page.evaluate(() => (document.activeElement as HTMLElement).dataset.job);
-  const data = { by: 'Tam Okoro', customer: { name: 'Just arrived' }, saw: null, complaint: '', promisedFor: null };
+  const data = {
+    by: 'Tam Okoro',
+    customer: { name: 'Just arrived' },
+    saw: null,
+    complaint: '',
+    promisedFor: '2026-01-05',
+  };
   const { id } = (await (await other.request.post('/api/jobs', { data })).json()) as { id: string };
   await expect(page.getByText('Just arrived')).toBeVisible();
   expect(await page.evaluate(() => (document.activeElement as HTMLElement).dataset.job)).toBe(focused);

@@ -7,7 +7,7 @@ import type { Preferences } from '../frame/preferences';
 import { firstStep } from './first-step';
 import { Opening } from './Opening';
 import type * as Bench from './bench';
-import { asSeen } from '#language/screens/offline';
+import { asSeen, kept as keptHere } from '#language/screens/offline';
 
 interface JobPageProps {
   readonly sent: SentJob;
@@ -50,9 +50,9 @@ export function OpenJob({ view, preferences, step, seenAt }: OpenJobProps) {
 function AsSeen({ at }: { readonly at: string }) {
   const { shop } = useFrame();
   return (
-    <p role="status" className="no-print bg-brass-pale px-4 py-1.5 text-sm">
+    <section aria-label={keptHere} className="no-print bg-brass-pale px-4 py-1.5 text-sm">
       {asSeen(shopMoment(at, shop))}
-    </p>
+    </section>
   );
 }
 

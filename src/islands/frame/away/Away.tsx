@@ -43,13 +43,13 @@ export function Away() {
   }, [isAway]);
   if (!since) return null;
   return (
-    <div className="no-print" role="status">
+    <section className="no-print" aria-label={texts.away} aria-live="polite">
       <Notice kind="caution">
         {texts.awaySince(shopMoment(since.toISOString(), shop))} {texts.goesOnHere}{' '}
         <a className="font-bold underline" href="/offline/kept">
           {texts.whatIsKept}
         </a>
       </Notice>
-    </div>
+    </section>
   );
 }

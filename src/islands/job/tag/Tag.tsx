@@ -71,7 +71,6 @@ export function Tag({ step, part, ...ways }: TagProps) {
       below={<Saving onShow={onShow} />}
     >
       {news && <NewsOfOthers news={news} onSeen={putAside} />}
-      <OthersHere />
       <Clashes />
       {leading ? <LeadVerdict story={leading} onMeasure={onMeasure} /> : <NothingYet />}
       <ul>
@@ -81,6 +80,8 @@ export function Tag({ step, part, ...ways }: TagProps) {
             <OtherVerdict key={story.part} story={story} />
           ))}
       </ul>
+      {/* Below the verdicts: whoever comes and goes moves none of them. */}
+      <OthersHere />
       <RulesThen />
       {/* Of a saw that has gone nothing is asked any more. */}
       {!hasGone && (

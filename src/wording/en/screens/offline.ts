@@ -1,4 +1,5 @@
 // The bar that says that the shop is away
+export const away = 'The shop is away';
 export const awaySince = (moment: string): string => `The shop cannot be reached since ${moment}.`;
 export const goesOnHere =
   'Measuring, judging, planning and dressing go on here; readings and pictures are kept, and brought in by themselves. Booking parts, signing off and handing over wait for the shop.';
