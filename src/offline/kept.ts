@@ -42,9 +42,13 @@ function keeping(): Promise<IDBPDatabase<Keeping>> {
   return opened;
 }
 
+/** After a wipe this page keeps nothing any more: what was still on its way was said to somebody who has gone. */
+let isWiped = false;
+
 /** Keeps what the server said, in the place of what was kept under that name before. */
 export async function keepView(key: string, value: unknown, at = new Date()): Promise<void> {
-  await (await keeping()).put('views', { key, at: at.toISOString(), value });
+  const db = await keeping();
+  if (!isWiped) await db.put('views', { key, at: at.toISOString(), value });
 }
 
 /** What was kept under a name; null where nothing was. */
@@ -82,5 +86,6 @@ export async function pictureIsIn(id: string): Promise<void> {
 
 /** Wipes all that the shop said. What was typed or taken here and is not in the shop yet stays. */
 export async function wipeViews(): Promise<void> {
+  isWiped = true;
   await (await keeping()).clear('views');
 }

@@ -24,6 +24,9 @@ export class RequestFailed extends Error {
   }
 }
 
+/** Whether sending again may help: the server did not understand and refuse. */
+export const mayRetry = (error: unknown): boolean => !(error instanceof RequestFailed) || error.unreachable;
+
 /** Why something failed, as it is said to people: the server's own words, or what it amounts to. */
 export const failure = (error: unknown, otherwise: string): string =>
   error instanceof RequestFailed ? error.message : otherwise;

@@ -45,6 +45,11 @@ export class LiveHub {
     store.onWritten(() => void this.look());
   }
 
+  /** Whether as many listen as may. */
+  get isFull(): boolean {
+    return this.listeners.size >= MOST_STREAMS;
+  }
+
   /** How many listen. */
   get listening(): number {
     return this.listeners.size;
@@ -56,7 +61,7 @@ export class LiveHub {
    * @returns takes them off again; null where too many listen
    */
   async open(listener: Listener, since: Place | null): Promise<(() => void) | null> {
-    if (this.listeners.size >= MOST_STREAMS) return null;
+    if (this.isFull) return null;
     const found = await changedSince(this.store.db, since?.seq ?? null);
     const here = [...this.present.values()].map((each) => each.here);
     const stream = randomUUID();

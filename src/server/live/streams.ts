@@ -19,6 +19,8 @@ const theHub = (): LiveHub => (hub ??= new LiveHub(context().store));
 
 const TOO_MANY: Turned = { status: 503, code: 'too-many', message: texts.tooManyStreams };
 
+const FAILED: Turned = { status: 503, code: 'failed', message: texts.somethingWentWrong };
+
 function refused(response: ServerResponse, { status, code, message }: Turned): void {
   response.writeHead(status, {
     'Content-Type': 'application/json; charset=utf-8',
@@ -41,7 +43,8 @@ async function opened(request: IncomingMessage, response: ServerResponse): Promi
   const shown = shownBy(headersOf(request));
   const wanted = { route: LIVE_ADDRESS, method: request.method ?? 'GET', params: {}, shown, isQuiet: true as const };
   const { turned } = await admit(context(), wanted);
-  if (turned) return refused(response, turned);
+  const not = turned ?? (theHub().isFull ? TOO_MANY : null);
+  if (not) return refused(response, not);
   response.writeHead(200, {
     'Content-Type': 'text/event-stream; charset=utf-8',
     'Cache-Control': 'no-cache, no-transform',
@@ -74,7 +77,7 @@ export function letListen(): void {
       void opened(request, response).catch((error: unknown) => {
         complained(error);
         if (response.headersSent) response.end();
-        else refused(response, TOO_MANY);
+        else refused(response, FAILED);
       }),
     end: () => hub?.end(),
   });

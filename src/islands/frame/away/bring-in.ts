@@ -1,10 +1,8 @@
 import type { PutReadingsReply } from '../../../contract';
 import { bringIn } from '../../../offline/bring-in';
 import { pictureIsIn, waitingPictures } from '../../../offline/kept';
-import { api, RequestFailed } from '../api';
+import { api, mayRetry } from '../api';
 import { jobLock } from './job-lock';
-
-const mayRetry = (error: unknown): boolean => !(error instanceof RequestFailed) || error.unreachable;
 
 async function bringInPictures(): Promise<void> {
   for (const { id, job, by, picture } of await waitingPictures()) {

@@ -1,7 +1,7 @@
 import type { BenchView, JobView, RowsView, ShelvedPartView } from '../../../contract';
 import { keepView, keptViews, keptView } from '../../../offline/kept';
 import { api } from '../api';
-import { KEPT } from './keep';
+import { dropOldJobs, KEPT } from './keep';
 
 /** A shelf that was seen within so long is not fetched anew, ms. */
 const FRESH_MS = 5 * 60_000;
@@ -21,6 +21,12 @@ async function keepShelf(): Promise<void> {
   await keepView(KEPT.stock, parts);
 }
 
+/** Whether all that the Bench knows of a job is as it was kept. */
+const isAsKept = (summary: BenchView['jobs'][number]['summary'], { kept }: JobView): boolean =>
+  Object.entries(summary).every(
+    ([name, value]) => JSON.stringify(value) === JSON.stringify(kept[name as keyof typeof summary]),
+  );
+
 /**
  * Keeps what stands on the Bench for when the shop cannot be reached: each job that is not kept as it stands, one after
  * the other, and the shelf.
@@ -31,8 +37,9 @@ export async function keepAlong({ jobs, shop }: Pick<BenchView, 'jobs' | 'shop'>
   for (const { id, summary } of jobs) {
     const key = `${KEPT.job}${id}`;
     const before = kept.get(key);
-    if (before && JSON.stringify(before.kept.next) === JSON.stringify(summary.next)) continue;
+    if (before && isAsKept(summary, before)) continue;
     await keepView(key, await api.get<JobView>(`/api/jobs/${id}`));
   }
+  await dropOldJobs();
   await keepShelf();
 }

@@ -13,14 +13,18 @@ const MOST_JOBS = 80;
 export function keep(key: string, value: unknown): void {
   if (!opensAlone()) return;
   const keepIt = async () => {
-    const { dropViews, keepView, keptViews } = await fetchKept();
-    await keepView(key, value);
-    if (!key.startsWith(KEPT.job)) return;
-    const jobs = await keptViews(KEPT.job);
-    const newest = jobs.toSorted((one, other) => (one.at < other.at ? 1 : -1));
-    await dropViews(newest.slice(MOST_JOBS).map((each) => each.key));
+    await (await fetchKept()).keepView(key, value);
+    if (key.startsWith(KEPT.job)) await dropOldJobs();
   };
   keepIt().catch(() => undefined);
+}
+
+/** Lets go of jobs beyond those that are kept. */
+export async function dropOldJobs(): Promise<void> {
+  const { dropViews, keptViews } = await fetchKept();
+  const jobs = await keptViews(KEPT.job);
+  const newest = jobs.toSorted((one, other) => (one.at < other.at ? 1 : -1));
+  await dropViews(newest.slice(MOST_JOBS).map((each) => each.key));
 }
 
 /** Wipes what the shop said: whoever was signed in here is so no more. */
@@ -30,9 +34,13 @@ export async function wipe(): Promise<void> {
   await wipeViews().catch(() => undefined);
 }
 
-/** Registers what opens Serrata without its server, and asks the browser not to throw away what is kept. */
+/**
+ * Registers what opens Serrata without its server. Where it was installed, the browser is asked not to throw away what is
+ * kept; elsewhere whoever is there asks (Kept in this browser), since a browser may ask them back.
+ */
 export function letOpenAlone(): void {
   if (!('serviceWorker' in navigator)) return;
   // Where it cannot be had, such as while it is built, all goes on with the server alone.
   navigator.serviceWorker.register('/worker.js').catch(() => undefined);
+  if (window.matchMedia('(display-mode: standalone)').matches) navigator.storage.persist().catch(() => undefined);
 }

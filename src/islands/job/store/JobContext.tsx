@@ -9,7 +9,7 @@ import {
   type ReactNode,
 } from 'react';
 import type { JobView, PutReadingsReply } from '../../../contract';
-import { api, RequestFailed } from '../../frame/api';
+import { api, mayRetry } from '../../frame/api';
 import { connection } from '../../frame/away/connection';
 import { jobLock } from '../../frame/away/job-lock';
 import { keep, KEPT } from '../../frame/away/keep';
@@ -78,7 +78,7 @@ function outsideOf(jobId: string, onView: (view: JobView) => void): Outside {
       channel.postMessage('stored');
       channel.close();
     },
-    mayRetry: (error) => !(error instanceof RequestFailed) || error.unreachable,
+    mayRetry,
   };
 }
 
