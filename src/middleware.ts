@@ -15,6 +15,7 @@ import {
   letListen,
   NOTHING_HERE,
   mustBeOpened,
+  placeNow,
   SAFETY_HEADERS,
   shopNames,
   shownBy,
@@ -44,7 +45,7 @@ const idOf = (headers: Headers): string => /^[\w-]{8,64}$/.exec(headers.get('x-r
 
 /** Answers a request, or says why whoever asks is turned away. */
 async function answered(
-  { request, url, routePattern, params, redirect }: APIContext,
+  { request, url, routePattern, params, locals, redirect }: APIContext,
   next: MiddlewareNext,
 ): Promise<Response> {
   const { method, headers } = request;
@@ -60,7 +61,9 @@ async function answered(
       return not ? errorReply(not.status, not) : askedBy(actor, next);
     });
   }
-  const { actor, turned: not } = await admit(context(), wanted);
+  // Before anything that the page shows is read: what changes meanwhile is told to it.
+  const [drawnAt, { actor, turned: not }] = await Promise.all([placeNow(context()), admit(context(), wanted)]);
+  locals.drawnAt = drawnAt;
   if (!not) return askedBy(actor, next);
   if (method !== 'GET') return errorReply(not.status, not);
   const to = turnedFromPage(not, actor, url);

@@ -57,6 +57,7 @@ export { PAPER_LINKS, paperOf, slipPaper, writePaper } from './papers';
 export { heavily } from './heavy/threads';
 export { bringBackup, keptBackup, makeArchive, makeBackup, putBackupBack, tryStore } from './use-cases/backup';
 export { recordOfCode, verifyNow } from './use-cases/records';
+export { placeNow } from './live/place-now';
 export { letListen, sayHere } from './live/streams';
 export { health } from './health';
 export { openApi, operationLines } from './open-api';

@@ -1,4 +1,4 @@
-import type { Browser } from '@playwright/test';
+import type { Browser, Page } from '@playwright/test';
 import { expect, test } from './bench';
 import { axeFindsNothing } from './axe';
 import { copyOf, saved, visit } from './keyboard';
@@ -10,6 +10,13 @@ async function secondBench(browser: Browser) {
   const context = await browser.newContext({ storageState: NOBODY, viewport: { width: 1280, height: 800 } });
   await context.addCookies([{ name: 'serrata-who', value: 'Tam%20Okoro', domain: '127.0.0.1', path: '/' }]);
   return context;
+}
+
+/** Takes in a job that stands among the first on the Bench. */
+async function arrives({ request }: Page, name: string): Promise<string> {
+  const data = { by: 'Tam Okoro', customer: { name }, saw: null, complaint: '', promisedFor: '2026-01-05' };
+  const answer = await request.post('/api/jobs', { data });
+  return ((await answer.json()) as { id: string }).id;
 }
 
 test('what one bench writes the other sees, with who is there and what they type into', async ({ page, browser }) => {
@@ -61,14 +68,7 @@ test('the Bench and the stock list follow what others do, and the keys stay wher
   const lines = page.locator('a[data-job]');
   await lines.first().focus();
   const focused = await page.evaluate(() => (document.activeElement as HTMLElement).dataset.job);
-  const data = {
-    by: 'Tam Okoro',
-    customer: { name: 'Just arrived' },
-    saw: null,
-    complaint: '',
-    promisedFor: '2026-01-05',
-  };
-  const { id } = (await (await other.request.post('/api/jobs', { data })).json()) as { id: string };
+  const id = await arrives(other, 'Just arrived');
   await expect(page.getByText('Just arrived')).toBeVisible();
   expect(await page.evaluate(() => (document.activeElement as HTMLElement).dataset.job)).toBe(focused);
   await visit(other, `/jobs/${id}?step=chain`);
@@ -83,6 +83,39 @@ test('the Bench and the stock list follow what others do, and the keys stay wher
   await other.request.post(`/api/stock/parts/${encodeURIComponent(part!.sku)}`, { data: movement });
   await expect(row).toContainText(String(part!.quantity + 1000));
   await context.close();
+});
+
+test('what changed before a page heard anything, and what could not be had at once, is shown all the same', async ({
+  page,
+  context,
+}) => {
+  // The stream is held while something arrives.
+  const held: (() => void)[] = [];
+  await page.route('**/api/live*', async (route) => {
+    await new Promise<void>((resolve) => void held.push(resolve));
+    await route.continue();
+  });
+  await visit(page, '/');
+  await expect.poll(() => held.length).toBe(1);
+  await arrives(page, 'Came unheard');
+  held[0]!();
+  await expect(page.getByText('Came unheard')).toBeVisible();
+
+  // What was changed since another page was drawn is not known to the page that hears for all.
+  const second = await context.newPage();
+  await visit(second, '/');
+  await arrives(page, 'Came between');
+  await expect(second.getByText('Came between')).toBeVisible();
+
+  // An answer that failed is asked for again.
+  let failed = 0;
+  await page.route('**/api/bench*', (route) => {
+    failed += 1;
+    return failed === 1 ? route.fulfill({ status: 503, json: { code: 'failed', message: 'later' } }) : route.continue();
+  });
+  await arrives(page, 'Came at a bad moment');
+  await expect(page.getByText('Came at a bad moment')).toBeVisible();
+  expect(failed).toBeGreaterThan(1);
 });
 
 test('a browser hears by one stream, however many of its pages are open, and goes on when the page that hears is shut', async ({

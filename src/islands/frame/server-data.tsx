@@ -34,7 +34,7 @@ interface Followed {
  */
 export function useServerData<T>(address: string, initial: T, { shown, isWhole = true }: Followed): T {
   const client = useQueryClient();
-  useLive(shown, () => void client.invalidateQueries({ queryKey: [address] }));
+  useLive(shown, () => client.invalidateQueries({ queryKey: [address] }, { throwOnError: true }));
   const { data = initial } = useQuery({
     queryKey: [address],
     queryFn: () => api.get<T>(address),

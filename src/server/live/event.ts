@@ -7,12 +7,15 @@ export interface Place {
   readonly seq: number;
 }
 
+/** A place as browsers say it. */
+export const placeText = ({ store, seq }: Place): string => `${store}-${seq}`;
+
 /**
  * An event as it is sent.
  * @param place where a browser goes on after a break; null for what is not made up for
  */
 export function eventText(event: LiveEvent, data: unknown, place: Place | null = null): string {
-  const id = place ? `id: ${place.store}-${place.seq}\n` : '';
+  const id = place ? `id: ${placeText(place)}\n` : '';
   return `${id}event: ${event}\ndata: ${JSON.stringify(data)}\n\n`;
 }
 

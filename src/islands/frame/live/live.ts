@@ -27,8 +27,6 @@ class Live {
   private present: ReadonlyMap<string, Here> = new Map();
   /** Null while nothing is heard. */
   private streamId: string | null = null;
-  /** Whether something was heard before: what changed until the first hello, the page was drawn with. */
-  private heard = false;
   private own: OwnPlace | null = null;
   private stream: Stream | null = null;
 
@@ -94,8 +92,7 @@ class Live {
     if (!isNew) return;
     for (const greet of this.greeted) greet();
     this.tell();
-    if (this.heard) this.announce(told.changes);
-    this.heard = true;
+    this.announce(told.changes);
   }
 
   private put(here: Here): void {

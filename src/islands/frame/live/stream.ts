@@ -15,6 +15,16 @@ type Between = { readonly told: Told; readonly last: string } | { readonly asks:
 
 /** One page of a browser hears, and tells the others: a browser opens six connections to a server, and no more. */
 const LOCK = 'serrata:live';
+/** The place in the order of all changes that this page was drawn at; empty where the server could not say. */
+const drawnAt = (): string => document.querySelector<HTMLMetaElement>('meta[name="serrata-drawn-at"]')?.content ?? '';
+
+/** Whether something may have changed between two places. A page that was drawn after what others heard lacks nothing. */
+function isBehind(drawn: string, heard: string): boolean {
+  const [store, seq] = drawn.split('-');
+  const [itsStore, itsSeq] = heard.split('-');
+  return store !== itsStore || Number(seq) < Number(itsSeq);
+}
+
 /** A server that turned the stream away is asked again after so long, each time after twice as long, ms. */
 const ASK_AGAIN_MS = 5000;
 const LONGEST_MS = 300_000;
@@ -24,7 +34,9 @@ export class Stream {
   private readonly channel = new BroadcastChannel(LOCK);
   private readonly ends = new AbortController();
   /** Where the browser goes on after a break: another page may go on for this one. */
-  private last = '';
+  private last = drawnAt();
+  private readonly drawn = this.last;
+  private isGreeted = false;
   /** What a page that comes later is told first; null on a page that only listens. */
   private answers: (() => Told | null) | null = null;
   private source: EventSource | null = null;
@@ -45,7 +57,7 @@ export class Stream {
         return;
       }
       this.last = data.last || this.last;
-      this.hear(data.told);
+      this.hear(this.asFirst(data.told, data.last));
     };
     this.channel.postMessage({ asks: true } satisfies Between);
     const lead = () =>
@@ -61,6 +73,13 @@ export class Stream {
     this.ends.abort();
     this.source?.close();
     this.channel.close();
+  }
+
+  /** What another page tells first knows nothing of what changed since this page was drawn. */
+  private asFirst(told: Told, last: string): Told {
+    if (told.kind !== 'hello' || this.isGreeted) return told;
+    this.isGreeted = true;
+    return isBehind(this.drawn, last) ? { ...told, changes: null } : told;
   }
 
   private post(told: Told): void {
@@ -83,7 +102,10 @@ export class Stream {
       );
     on<LiveHello>('hello', (hello) => {
       this.pause = ASK_AGAIN_MS;
-      return { kind: 'hello', ...hello };
+      // A page that does not know when it was drawn may lack anything.
+      const isLost = !this.isGreeted && this.drawn === '';
+      this.isGreeted = true;
+      return { kind: 'hello', ...hello, changes: isLost ? null : hello.changes };
     });
     on<LiveChanges>('changed', (changes) => ({ kind: 'changed', changes }));
     on<Here>('here', (here) => ({ kind: 'here', here }));

@@ -1,7 +1,8 @@
 import { useEffect, useRef, useState, useSyncExternalStore } from 'react';
 import type { Here } from '../../../contract';
-import { api } from '../api';
+import { api, mayRetry } from '../api';
 import { isAbout, live, type About } from './live';
+import { Looking } from './looking';
 
 /** Changes that come together are looked at together; many pages do not all ask in the same moment, ms. */
 const TOGETHER_MS = 50;
@@ -10,19 +11,21 @@ const APART_MS = 200;
 /**
  * Does something when what is shown was changed elsewhere; on a page that nobody sees, when it is seen again.
  * @param shown what the page shows
+ * @param onChange settles when what changed is shown; it is not done twice at once, and is done again where it failed
  */
-export function useLive(shown: readonly About[], onChange: () => void): void {
+export function useLive(shown: readonly About[], onChange: () => unknown): void {
   const latest = useRef(onChange);
   useEffect(() => void (latest.current = onChange));
   const about = JSON.stringify(shown);
   useEffect(() => {
     const own = JSON.parse(about) as readonly About[];
+    const looking = new Looking(() => latest.current(), mayRetry);
     let timer: ReturnType<typeof setTimeout> | undefined;
     let isOwed = false;
     const look = () => {
       timer = undefined;
       isOwed = document.visibilityState === 'hidden';
-      if (!isOwed) latest.current();
+      if (!isOwed) looking.again();
     };
     const leave = live.onChanged((changes) => {
       if (changes && !changes.some((change) => isAbout(change, own))) return;
@@ -32,6 +35,7 @@ export function useLive(shown: readonly About[], onChange: () => void): void {
     document.addEventListener('visibilitychange', seen);
     return () => {
       leave();
+      looking.end();
       clearTimeout(timer);
       document.removeEventListener('visibilitychange', seen);
     };
@@ -51,16 +55,7 @@ export function useChanges(shown: readonly About[]): number {
  */
 export function useLiveView<T>(address: string, arrived: T, shown: readonly About[]): T {
   const [view, setView] = useState(arrived);
-  const asked = useRef(0);
-  useLive(shown, () => {
-    asked.current += 1;
-    const mine = asked.current;
-    // What cannot be had now is asked for with the next change; an answer that was overtaken is dropped.
-    api.get<T>(address).then(
-      (next) => mine === asked.current && setView(next),
-      () => undefined,
-    );
-  });
+  useLive(shown, async () => setView(await api.get<T>(address)));
   return view;
 }
 

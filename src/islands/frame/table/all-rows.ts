@@ -39,7 +39,7 @@ export function useAllRows<Row>(address: string, first: readonly Row[]): AllRows
     if (hasNextPage && !isFetching && !error) void fetchNextPage();
   }, [hasNextPage, isFetching, error, fetchNextPage]);
   const rows = useMemo(() => data?.pages.flatMap((page) => page.rows) ?? [], [data]);
-  useLive(shownAt(address), () => void (rows.length <= SHORT && refetch()));
+  useLive(shownAt(address), () => (rows.length <= SHORT ? refetch({ throwOnError: true }) : undefined));
   const isWhole = data !== undefined && !hasNextPage && !isFetchingNextPage;
   return {
     rows: rows.length >= first.length || isWhole ? rows : first,

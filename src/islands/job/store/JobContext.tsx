@@ -85,7 +85,7 @@ function outsideOf(jobId: string, onView: (view: JobView) => void): Outside {
 /** Sends at start, when the connection returns, and keeps up with other tabs and machines. */
 function useKeepingUp(store: JobStore, jobId: string, who: string): void {
   // What is judged by, and what a job shows beside its readings, changes with the shop.
-  useLive([{ job: jobId }, 'rules', 'shop', 'gear'], () => void store.refresh().catch(() => undefined));
+  useLive([{ job: jobId }, 'rules', 'shop', 'gear'], () => store.refresh());
   useEffect(() => {
     const look = () => void store.refresh().catch(() => undefined);
     const send = () => void store.flush();
