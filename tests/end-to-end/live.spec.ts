@@ -12,6 +12,9 @@ async function secondBench(browser: Browser) {
   return context;
 }
 
+/** A customer's name that no other job on the Bench bears. */
+const named = (name: string): string => `${name} ${crypto.randomUUID().slice(0, 8)}`;
+
 /** Takes in a job that stands among the first on the Bench. */
 async function arrives({ request }: Page, name: string): Promise<string> {
   const data = { by: 'Tam Okoro', customer: { name }, saw: null, complaint: '', promisedFor: '2026-01-05' };
@@ -68,8 +71,9 @@ test('the Bench and the stock list follow what others do, and the keys stay wher
   const lines = page.locator('a[data-job]');
   await lines.first().focus();
   const focused = await page.evaluate(() => (document.activeElement as HTMLElement).dataset.job);
-  const id = await arrives(other, 'Just arrived');
-  await expect(page.getByText('Just arrived')).toBeVisible();
+  const customer = named('Just arrived');
+  const id = await arrives(other, customer);
+  await expect(page.getByText(customer)).toBeVisible();
   expect(await page.evaluate(() => (document.activeElement as HTMLElement).dataset.job)).toBe(focused);
   await visit(other, `/jobs/${id}?step=chain`);
   await expect(page.getByText('Tam Okoro is at it: Chain')).toBeVisible();
@@ -89,6 +93,7 @@ test('what changed before a page heard anything, and what could not be had at on
   page,
   context,
 }) => {
+  const [unheard, between, late] = [named('Unheard'), named('Between'), named('Late')];
   // The stream is held while something arrives.
   const held: (() => void)[] = [];
   await page.route('**/api/live*', async (route) => {
@@ -97,15 +102,15 @@ test('what changed before a page heard anything, and what could not be had at on
   });
   await visit(page, '/');
   await expect.poll(() => held.length).toBe(1);
-  await arrives(page, 'Came unheard');
+  await arrives(page, unheard);
   held[0]!();
-  await expect(page.getByText('Came unheard')).toBeVisible();
+  await expect(page.getByText(unheard)).toBeVisible();
 
   // What was changed since another page was drawn is not known to the page that hears for all.
   const second = await context.newPage();
   await visit(second, '/');
-  await arrives(page, 'Came between');
-  await expect(second.getByText('Came between')).toBeVisible();
+  await arrives(page, between);
+  await expect(second.getByText(between)).toBeVisible();
 
   // An answer that failed is asked for again.
   let failed = 0;
@@ -113,8 +118,8 @@ test('what changed before a page heard anything, and what could not be had at on
     failed += 1;
     return failed === 1 ? route.fulfill({ status: 503, json: { code: 'failed', message: 'later' } }) : route.continue();
   });
-  await arrives(page, 'Came at a bad moment');
-  await expect(page.getByText('Came at a bad moment')).toBeVisible();
+  await arrives(page, late);
+  await expect(page.getByText(late)).toBeVisible();
   expect(failed).toBeGreaterThan(1);
 });
 
