@@ -26,6 +26,7 @@ export * from './live';
 export * from './live-address';
 export * from './readings-format';
 export * from './people';
+export * from './shops';
 export * from './programs';
 export * from './hand-over';
 export * from './rows';

@@ -1,4 +1,5 @@
 import type { Client, InStatement, ResultSet, Transaction, TransactionMode } from '@libsql/client';
+import { otherwise } from './otherwise';
 
 interface Waiting {
   readonly statement: InStatement;
@@ -27,16 +28,6 @@ function inOneMoment(send: (all: readonly Waiting[]) => void): Execute {
 const statementsOf = (all: readonly Waiting[]): InStatement[] => all.map(({ statement }) => statement);
 const answer = (all: readonly Waiting[], results: readonly ResultSet[]): void =>
   all.forEach(({ resolve }, i) => resolve(results[i]!));
-
-/** The same thing, with some of its acts done otherwise. */
-function otherwise<T extends object>(of: T, acts: Readonly<Partial<Record<keyof T, unknown>>>): T {
-  return new Proxy(of, {
-    get: (target, name) => {
-      const own = acts[name as keyof T] ?? (Reflect.get(target, name, target) as unknown);
-      return typeof own === 'function' ? (own as (...args: unknown[]) => unknown).bind(target) : own;
-    },
-  });
-}
 
 /** Whether nothing came back at all: asking one by one would not change it. */
 const isUnreached = (error: unknown): boolean => error instanceof TypeError;

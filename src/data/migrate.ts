@@ -27,7 +27,7 @@ interface Applied {
  * @throws EditedMigration before anything is applied
  */
 export async function migrateStore(
-  { db }: Store,
+  { whole: { db } }: Store,
   folder = MIGRATIONS,
   save: () => Promise<void> = async () => undefined,
 ): Promise<void> {
@@ -51,7 +51,7 @@ export async function bringUpToDate(store: Store, now = new Date()): Promise<voi
 }
 
 /** Whether a store has migrations that this version does not know: a newer one wrote it. */
-export async function isNewer({ db }: Store, folder = MIGRATIONS): Promise<boolean> {
+export async function isNewer({ whole: { db } }: Store, folder = MIGRATIONS): Promise<boolean> {
   const known = new Set(journal(folder).entries.map(({ when }) => when));
   return (await appliedTo(db)).some(({ created_at }) => !known.has(Number(created_at)));
 }

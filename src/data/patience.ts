@@ -1,4 +1,5 @@
 import type { Client, TransactionMode } from '@libsql/client';
+import { otherwise } from './otherwise';
 import { troubleOf } from './trouble';
 
 /** Milliseconds a write or a look waits for another programme that holds the store, before somebody is told. */
@@ -55,15 +56,9 @@ export function patient(client: Client, isWriting: () => boolean): Client {
       }
     }
   }
-  const waits: Partial<Client> = {
+  return otherwise(client, {
     execute: ((...args: Parameters<Client['execute']>) =>
       untilFree('looks', () => client.execute(...args))) as Client['execute'],
     transaction: (mode?: TransactionMode) => untilFree('writes', () => client.transaction(mode ?? 'write')),
-  };
-  return new Proxy(client, {
-    get: (target, name) => {
-      const own = waits[name as keyof Client] ?? (Reflect.get(target, name, target) as unknown);
-      return typeof own === 'function' ? (own as (...args: unknown[]) => unknown).bind(target) : own;
-    },
   });
 }

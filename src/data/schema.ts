@@ -16,11 +16,34 @@ import { STOCK_KINDS } from '../core/stock';
 import { GEAR_CHANGES } from '../core/life';
 import { TOPICS } from '../core/live';
 import { PEOPLE_EVENTS, ROLES, SESSION_ENDS } from '../core/people';
+import { THIS_SHOP, THIS_SHOP_OF_A_RECORD } from './shops/names';
 
 /** Moments are stored as ISO 8601 text in UTC, which sorts as it should. */
 const moment = (name: string) => text(name).notNull();
 
-/** People of the shop. Every write names one, by the name that no two of them share. */
+/**
+ * The shop that a row is of; empty for the first shop of a store. Whoever writes does not say it: the store knows whose
+ * it is just now.
+ */
+const ofShop = () =>
+  text('shop_id')
+    .notNull()
+    .$defaultFn(() => THIS_SHOP);
+
+/** The same of a record in the chain, where what older versions wrote stays as it was: null for the first shop. */
+const recordOfShop = () => text('shop_id').$defaultFn(() => THIS_SHOP_OF_A_RECORD);
+
+/** Shops that share this store. What they are called is among their facts. */
+export const shop = sqliteTable('shop', {
+  /** Empty for the first. */
+  id: text('id').primaryKey(),
+  /** Whether the other shops find its customers and their saws. */
+  sharesGear: integer('shares_gear', { mode: 'boolean' }).notNull(),
+  at: moment('at'),
+  by: text('by').notNull(),
+});
+
+/** People of a shop. Every write names one, by the name that no two of them share. */
 export const person = sqliteTable('person', {
   id: text('id').primaryKey(),
   name: text('name').notNull(),
@@ -29,6 +52,7 @@ export const person = sqliteTable('person', {
   customerId: text('customer_id').references((): AnySQLiteColumn => customer.id),
   /** Since when they are here no more; null while they are. What they wrote keeps their name. */
   leftAt: text('left_at'),
+  shopId: ofShop(),
 });
 
 /** What somebody proves with who they are: kept as a hash, in the store and in backups alone. */
@@ -94,6 +118,7 @@ export const accessToken = sqliteTable(
     by: text('by').notNull(),
     revokedAt: text('revoked_at'),
     revokedBy: text('revoked_by'),
+    shopId: ofShop(),
   },
   (table) => [uniqueIndex('access_token_hash').on(table.hash)],
 );
@@ -108,13 +133,19 @@ export const peopleEvent = sqliteTable('people_event', {
   detail: text('detail').notNull().default(''),
   at: moment('at'),
   by: text('by').notNull(),
+  shopId: recordOfShop(),
 });
 
 /** Facts about the shop itself: its name, its currency. */
-export const shopFact = sqliteTable('shop_fact', {
-  key: text('key').primaryKey(),
-  value: text('value').notNull(),
-});
+export const shopFact = sqliteTable(
+  'shop_fact',
+  {
+    shopId: ofShop(),
+    key: text('key').notNull(),
+    value: text('value').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.shopId, table.key] })],
+);
 
 export const customer = sqliteTable('customer', {
   id: text('id').primaryKey(),
@@ -124,6 +155,7 @@ export const customer = sqliteTable('customer', {
   createdBy: text('created_by').notNull(),
   /** Since when it is offered no more; null while it is. */
   retiredAt: text('retired_at'),
+  shopId: ofShop(),
 });
 
 export const saw = sqliteTable(
@@ -143,6 +175,7 @@ export const saw = sqliteTable(
     retiredAt: text('retired_at'),
     /** The record that it turned out to be one with; its jobs are there. */
     mergedInto: text('merged_into'),
+    shopId: ofShop(),
   },
   (table) => [
     index('saw_customer').on(table.customerId),
@@ -176,9 +209,10 @@ export const job = sqliteTable(
     waits: text('waits'),
     createdAt: moment('created_at'),
     createdBy: text('created_by').notNull(),
+    shopId: ofShop(),
   },
   (table) => [
-    uniqueIndex('job_tag').on(table.tag),
+    uniqueIndex('job_tag').on(table.shopId, table.tag),
     // Each ends in the order in which jobs were taken in, whatever the clock said.
     index('job_promised').on(table.state, table.promisedFor),
     index('job_in_state').on(table.state),
@@ -225,7 +259,8 @@ export const reading = sqliteTable(
 export const stockPart = sqliteTable(
   'stock_part',
   {
-    sku: text('sku').primaryKey(),
+    shopId: ofShop(),
+    sku: text('sku').notNull(),
     kind: text('kind', { enum: STOCK_KINDS }).notNull(),
     name: text('name').notNull(),
     pitch: text('pitch', { enum: ['quarter', '325', '38lp', '38', '404'] }),
@@ -248,8 +283,9 @@ export const stockPart = sqliteTable(
     version: integer('version').notNull().default(1),
   },
   (table) => [
-    index('stock_numbers').on(table.kind, table.pitch, table.gauge, table.driveLinks, table.sku),
-    index('stock_links').on(table.kind, table.driveLinks, table.gauge),
+    primaryKey({ columns: [table.sku, table.shopId] }),
+    index('stock_numbers').on(table.shopId, table.kind, table.pitch, table.gauge, table.driveLinks, table.sku),
+    index('stock_links').on(table.shopId, table.kind, table.driveLinks, table.gauge),
   ],
 );
 
@@ -261,6 +297,7 @@ export const stockImport = sqliteTable('stock_import', {
   by: text('by').notNull(),
   undoneAt: text('undone_at'),
   undoneBy: text('undone_by'),
+  shopId: ofShop(),
 });
 
 export const stockImportRow = sqliteTable(
@@ -324,6 +361,7 @@ export const stockMovement = sqliteTable(
     note: text('note').notNull().default(''),
     at: moment('at'),
     by: text('by').notNull(),
+    shopId: recordOfShop(),
   },
   (table) => [
     uniqueIndex('stock_movement_id').on(table.id),
@@ -408,18 +446,23 @@ export const testCut = sqliteTable('test_cut', {
 });
 
 /** Codes punched into drive links, as the shop has learned them. Compared by key: without case and spaces. */
-export const learnedCode = sqliteTable('learned_code', {
-  key: text('key').primaryKey(),
-  code: text('code').notNull(),
-  pitch: text('pitch', { enum: ['quarter', '325', '38lp', '38', '404', '3/8'] }),
-  gauge: text('gauge', { enum: ['.043', '.050', '.058', '.063'] }),
-  driveLinks: integer('drive_links'),
-  kickbackClass: text('kickback_class', { enum: ['low-kickback', 'standard'] }),
-  replacedBy: text('replaced_by').notNull().default(''),
-  note: text('note').notNull().default(''),
-  at: moment('at'),
-  by: text('by').notNull(),
-});
+export const learnedCode = sqliteTable(
+  'learned_code',
+  {
+    shopId: ofShop(),
+    key: text('key').notNull(),
+    code: text('code').notNull(),
+    pitch: text('pitch', { enum: ['quarter', '325', '38lp', '38', '404', '3/8'] }),
+    gauge: text('gauge', { enum: ['.043', '.050', '.058', '.063'] }),
+    driveLinks: integer('drive_links'),
+    kickbackClass: text('kickback_class', { enum: ['low-kickback', 'standard'] }),
+    replacedBy: text('replaced_by').notNull().default(''),
+    note: text('note').notNull().default(''),
+    at: moment('at'),
+    by: text('by').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.shopId, table.key] })],
+);
 
 /**
  * Studies of a hand and its tool: one place or one block, measured again and again. Never changed, never deleted:
@@ -443,6 +486,7 @@ export const handStudy = sqliteTable(
     setsAside: text('sets_aside'),
     at: moment('at'),
     by: text('by').notNull(),
+    shopId: recordOfShop(),
   },
   (table) => [
     uniqueIndex('hand_study_id').on(table.id),
@@ -492,6 +536,7 @@ export const gearChange = sqliteTable(
     undoes: text('undoes'),
     at: moment('at'),
     by: text('by').notNull(),
+    shopId: recordOfShop(),
   },
   (table) => [
     uniqueIndex('gear_change_id').on(table.id),
@@ -529,6 +574,7 @@ export const sawModel = sqliteTable(
     retiredAt: text('retired_at'),
     at: moment('at'),
     by: text('by').notNull(),
+    shopId: ofShop(),
   },
   (table) => [index('saw_model_key').on(table.key)],
 );
@@ -588,6 +634,7 @@ export const shopChange = sqliteTable('shop_change', {
   value: text('value'),
   at: moment('at'),
   by: text('by').notNull(),
+  shopId: recordOfShop(),
 });
 
 /** The shop's changes of limits, newest counting. Kept, not overwritten: a limit is part of a judgement. */
@@ -600,6 +647,7 @@ export const limitChange = sqliteTable(
     value: text('value', { mode: 'json' }),
     at: moment('at'),
     by: text('by').notNull(),
+    shopId: recordOfShop(),
   },
   (table) => [index('limit_change_id').on(table.limitId, table.seq)],
 );

@@ -7,6 +7,8 @@ import { forOwnerAlone, makeFolderOf } from './owner-alone';
 import { againWhileHeld, patient } from './patience';
 import * as schema from './schema';
 import { settings } from './settings';
+import { FIRST_SHOP, type ShopId } from './shops/names';
+import { scopedClient } from './shops/scoped-client';
 import { troubleOf } from './trouble';
 import { letOthers } from './turn';
 
@@ -22,18 +24,29 @@ export type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0];
 /** Anything that can be queried. */
 export type Queryable = Database | Transaction;
 
-/** The opened store: queries go straight to `db`, every write goes through `write`. */
-export interface Store {
-  /** Where it is. */
-  readonly url: string;
-  /** Whether its file was there before it was opened. */
-  readonly wasThere: boolean;
+/** What is seen of a store from one shop, and written for it; or seen of all shops. */
+export interface Seen {
+  /** Null where it is seen whole: then nothing that names a shop is written. */
+  readonly shop: ShopId | null;
   readonly db: Database;
   /**
    * Runs a write alone: writes queue up one behind another, because two overlapping write transactions block the whole
    * process in this driver. Await nothing slow inside.
    */
   readonly write: <T>(work: (tx: Transaction) => Promise<T>) => Promise<T>;
+}
+
+/** The opened store, as one shop sees it: queries go straight to `db`, every write goes through `write`. */
+export interface Store extends Seen {
+  readonly shop: ShopId;
+  /** Where it is. */
+  readonly url: string;
+  /** Whether its file was there before it was opened. */
+  readonly wasThere: boolean;
+  /** The same store, as another shop sees it. */
+  readonly of: (shop: ShopId) => Store;
+  /** The same store, of all shops. */
+  readonly whole: Seen;
   /** Has somebody hear of every write that was done. */
   readonly onWritten: (listener: () => void) => void;
   /** Whether no write is under way or waits. */
@@ -61,7 +74,6 @@ export function openStore(url = storeUrl(), authToken = settings().SERRATA_DB_TO
   const client = patient(file === null ? gathered(driver) : driver, () => isWriting);
   // Its log takes after it.
   if (file !== null) forOwnerAlone(file);
-  const db = drizzle(client, { schema });
   let tail: Promise<unknown> = Promise.resolve();
   let waiting = 0;
   const listeners: (() => void)[] = [];
@@ -72,31 +84,46 @@ export function openStore(url = storeUrl(), authToken = settings().SERRATA_DB_TO
     tail = mine.then(letOthers, letOthers);
     return mine;
   };
-  return {
+  const seenFrom = (shop: ShopId | null): Seen => {
+    const db = drizzle(scopedClient(client, shop), { schema });
+    return {
+      shop,
+      db,
+      write: (work) =>
+        inTurn(async () => {
+          const alone = (tx: Transaction) => {
+            isWriting = true;
+            return work(tx);
+          };
+          try {
+            const begin = () => db.transaction(alone, { behavior: 'immediate' });
+            const done = await (file === null ? againWhileHeld(begin) : begin());
+            for (const listener of listeners) listener();
+            return done;
+          } catch (error) {
+            if (troubleOf(error) === 'held') await client.reconnect();
+            throw error;
+          } finally {
+            isWriting = false;
+          }
+        }),
+    };
+  };
+  const shops = new Map<ShopId, Store>();
+  const of = (shop: ShopId): Store => {
+    const store = shops.get(shop) ?? { ...common, ...seenFrom(shop), shop };
+    shops.set(shop, store);
+    return store;
+  };
+  const common = {
     url,
     wasThere,
-    db,
-    write: (work) =>
-      inTurn(async () => {
-        const alone = (tx: Transaction) => {
-          isWriting = true;
-          return work(tx);
-        };
-        try {
-          const begin = () => db.transaction(alone, { behavior: 'immediate' });
-          const done = await (file === null ? againWhileHeld(begin) : begin());
-          for (const listener of listeners) listener();
-          return done;
-        } catch (error) {
-          if (troubleOf(error) === 'held') await client.reconnect();
-          throw error;
-        } finally {
-          isWriting = false;
-        }
-      }),
-    onWritten: (listener) => void listeners.push(listener),
+    of,
+    whole: seenFrom(null),
+    onWritten: (listener: () => void) => void listeners.push(listener),
     isIdle: () => waiting === 0,
     fold: async () => void (await client.execute('PRAGMA wal_checkpoint(TRUNCATE)')),
     close: () => client.close(),
-  };
+  } satisfies Omit<Store, keyof Seen>;
+  return of(FIRST_SHOP);
 }

@@ -1,4 +1,6 @@
+import type { ShopId } from '../data/shops/names';
 import { openStore, type Store } from '../data/store';
+import { shopOfActor, whoAsks } from './people/actor';
 
 /** What a use case works with. Clock and ids come from here, so that they can be fixed in a test. */
 export interface Context {
@@ -18,10 +20,14 @@ export const freshContext = (url?: string): Context => ({
   newId: () => crypto.randomUUID(),
 });
 
+/** The same, as another shop sees it. */
+export const forShop = (context: Context, shop: ShopId): Context =>
+  context.store.shop === shop ? context : { ...context, store: context.store.of(shop) };
+
 let shared: Context | null = null;
 
-/** The context of the running server, opened at first use. */
+/** The context of the running server, opened at first use: as the shop sees it that is asked for just now. */
 export function context(): Context {
   shared ??= freshContext();
-  return shared;
+  return forShop(shared, shopOfActor(whoAsks()));
 }

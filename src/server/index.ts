@@ -1,13 +1,13 @@
 /** What pages may use of the server. */
 export { context } from './context';
 export { Refusal } from './refusal';
-export { answer, answerFile, body, errorReply } from './http/endpoint';
+export { answer, answerFile, body, errorReply, json } from './http/endpoint';
 export { download } from './http/download';
 export { atTheDoor, isOurs, mustBeOpened, NOTHING_HERE, reachedAt, shopNames } from './http/door';
 export { SAFETY_HEADERS, turnAway, type Turned } from './http/guard';
 export { doorState } from './http/door-state';
 export { cameFrom, sessionAnswer } from './http/session-answer';
-export { shownBy } from './http/shown';
+export { shopCookie, shownBy } from './http/shown';
 export { askedBy, writtenBy } from './people/actor';
 export { admit } from './people/admit';
 export { turnedFromPage } from './people/turned-from-page';
@@ -18,6 +18,7 @@ export { assessedJob } from './use-cases/appraised';
 export * from './use-cases/sign-off';
 export * from './use-cases/take-in';
 export * from './use-cases/shop';
+export * from './use-cases/shops';
 export { leaveDemo, settleSetUp, setUpView } from './use-cases/set-up';
 export * from './use-cases/stock';
 export * from './use-cases/stock-imports';

@@ -125,7 +125,7 @@ describe('an archive of the shop', () => {
     const [file, store] = [beside('shop.zip'), beside('again.db')];
     const letters = () => Array.from(randomBytes(700_000), (byte) => 'äöüßéèñø'[byte % 8]).join('');
     const names = [0, 1, 2, 3].map((i) => `${'a'.repeat(i)}${letters()}`);
-    await context.store.write(async (tx) => {
+    await context.store.whole.write(async (tx) => {
       for (const name of names) await tx.run(sql`INSERT INTO person (id, name) VALUES (${name.slice(0, 9)}, ${name})`);
     });
     await writeArchive(context.store.url, file, when);

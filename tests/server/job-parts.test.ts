@@ -168,7 +168,7 @@ describe('whatever a bench does with parts', () => {
     await context.store.db.run(
       sql`INSERT INTO sign_off SELECT 'copy', ${jobs[1]}, at, "by", sheet, limits, assessment, version, up_to_reading, plan, rules FROM sign_off WHERE job_id = ${jobs[0]}`,
     );
-    await context.store.db.run(sql`UPDATE job SET state = 'signed-off' WHERE id = ${jobs[1]}`);
+    await context.store.whole.db.run(sql`UPDATE job SET state = 'signed-off' WHERE id = ${jobs[1]}`);
     const start = DEMO_STOCK.find((each) => each.sku === sku)!.quantity;
     const run = async (act: Act): Promise<void> => {
       if (act.do === 'counter') {

@@ -45,9 +45,9 @@ const later = (hours: number): TestContext => ({ ...context, now: () => addHours
 
 describe('a shop where nobody has a password', () => {
   it('is open to whoever is at the machine, under the name that they choose', async () => {
-    expect(await shownBy(context, null)).toEqual({ as: 'bench' });
-    expect(await shownBy(context, 'anything')).toEqual({ as: 'bench' });
-    expect(askedBy({ as: 'bench' }, () => writtenBy('Tam'))).toBe('Tam');
+    expect(await shownBy(context, null)).toEqual({ as: 'bench', shop: '' });
+    expect(await shownBy(context, 'anything')).toEqual({ as: 'bench', shop: '' });
+    expect(askedBy({ as: 'bench', shop: '' }, () => writtenBy('Tam'))).toBe('Tam');
   });
 
   it('begins with the password of an owner', async () => {
@@ -180,7 +180,7 @@ describe('sign-in', () => {
     await backupStore(context.store.url, backup);
     await putBackInPlace(context.store.url, backup, `${context.path}.before`);
     expect(await known(secret)).toBe('nobody');
-    expect(await actorOf(context, { session: null, token, inside: null })).toEqual({ as: 'nobody' });
+    expect(await actorOf(context, { session: null, token, inside: null, shop: null })).toEqual({ as: 'nobody' });
     expect(await known((await signIn(context, { name: 'Una', password: PASSWORD }, FROM)).secret)).toBe('Una');
   });
 
@@ -326,7 +326,7 @@ describe('tokens', () => {
     const { token, people } = await as(context, 'Una', () =>
       makeToken(context, { name: 'Office till', role: 'counter', days: 2 }),
     );
-    const shown = (at: TestContext) => actorOf(at, { session: null, token, inside: null });
+    const shown = (at: TestContext) => actorOf(at, { session: null, token, inside: null, shop: null });
     expect(await shown(context)).toMatchObject({ as: 'token', name: 'Office till', role: 'counter' });
     expect(await shown(later(49))).toEqual({ as: 'nobody' });
     expect(JSON.stringify(people)).not.toContain(token.slice(8));
@@ -345,10 +345,10 @@ describe('what is written', () => {
     const read = (document: object) => as(context, 'Una', () => body(sent(document), contract.signOffSchema));
     expect((await read({ by: 'Tam Okoro', ...rest })).by).toBe('Una');
     expect((await read(rest)).by).toBe('Una');
-    expect((await askedBy({ as: 'bench' }, () => body(sent({ by: 'Tam', ...rest }), contract.signOffSchema))).by).toBe(
+    expect((await askedBy({ as: 'bench', shop: '' }, () => body(sent({ by: 'Tam', ...rest }), contract.signOffSchema))).by).toBe(
       'Tam',
     );
-    expect(whoAsks()).toEqual({ as: 'bench' });
+    expect(whoAsks()).toEqual({ as: 'bench', shop: '' });
   });
 });
 

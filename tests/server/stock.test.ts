@@ -221,7 +221,7 @@ describe('undoing a long list', () => {
     let isUndone = false;
     const others = async () => {
       while (!isUndone) {
-        await context.store.write((tx) => tx.run(sql`UPDATE shop_fact SET value = value`));
+        await context.store.whole.write((tx) => tx.run(sql`UPDATE shop_fact SET value = value`));
         asked += 1;
         await new Promise((resolve) => setImmediate(resolve));
       }

@@ -52,13 +52,13 @@ describe('the store', () => {
 
   it('rolls a failed write back and goes on', async () => {
     await expect(
-      context.store.write(async (tx) => {
+      context.store.whole.write(async (tx) => {
         await tx.run(sql`INSERT INTO person (id, name) VALUES ('p', 'Ines')`);
         throw new Error('no');
       }),
     ).rejects.toThrow('no');
     expect(await context.store.db.all(sql`SELECT * FROM person`)).toEqual([]);
-    await context.store.write((tx) => tx.run(sql`INSERT INTO person (id, name) VALUES ('p', 'Ines')`));
+    await context.store.whole.write((tx) => tx.run(sql`INSERT INTO person (id, name) VALUES ('p', 'Ines')`));
     expect(await context.store.db.all(sql`SELECT * FROM person`)).toHaveLength(1);
   });
 });

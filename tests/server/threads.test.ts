@@ -27,7 +27,7 @@ describe('a thread', () => {
     const { default: work } = await import('../../src/server/heavy/worker');
     const id = await jobOf(shop!, 'L-0417');
     const asked = stillAsked();
-    const plans = ({ store }: TestContext) => work({ name: 'plans', url: store.url, args: [id, null], asked });
+    const plans = ({ store }: TestContext) => work({ name: 'plans', shop: '', url: store.url, args: [id, null], asked });
     const there = { is: 'done', value: await jobPlans(shop!, id) };
     const missing = { is: 'refused', refusal: { status: 404 } };
     expect(await plans(shop!)).toEqual(there);
@@ -39,7 +39,7 @@ describe('a thread', () => {
     const { default: work } = await import('../../src/server/heavy/worker');
     const asked = stillAsked();
     leave(asked);
-    const answered = await work({ name: 'stockCsv', url: 'file:/no/such/store.db', args: [], asked });
+    const answered = await work({ name: 'stockCsv', shop: '', url: 'file:/no/such/store.db', args: [], asked });
     expect(answered).toMatchObject({ is: 'refused', refusal: { status: 503, code: 'gone' } });
   });
 
@@ -51,7 +51,7 @@ describe('a thread', () => {
     const before = await kept();
     const writes = vi.spyOn(console, 'error');
     const look = (name: 'figures' | 'dueCsv', args: readonly string[]) =>
-      work({ name, url: shop!.store.url, args: args as never, asked: stillAsked() });
+      work({ name, shop: '', url: shop!.store.url, args: args as never, asked: stillAsked() });
     expect(await look('figures', ['2020-01-01', ''])).toMatchObject({ is: 'done' });
     expect(await look('dueCsv', ['c-towpath'])).toMatchObject({ is: 'done' });
     await new Promise((done) => setTimeout(done, 50));

@@ -26,7 +26,7 @@ export async function withPassword(
 
 /** Who a browser that shows this is. */
 export const shownBy = (context: Context, session: string | null) =>
-  actorOf(context, { session, token: null, inside: null });
+  actorOf(context, { session, token: null, inside: null, shop: null });
 
 /** Does something as somebody who signed in. */
 export async function as<T>(context: Context, name: string, work: () => Promise<T>, password = PASSWORD): Promise<T> {

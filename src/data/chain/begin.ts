@@ -44,8 +44,8 @@ export type Beginning = 'begun-before' | 'begun' | 'begun-anew';
 
 /** Begins the chain where a store has none, from what stands in it, in one write. */
 export async function beginChain(store: Store, now: Date): Promise<Beginning> {
-  if ((await headOf(store.db)).seq > 0) return 'begun-before';
-  return store.write(async (tx) => {
+  if ((await headOf(store.whole.db)).seq > 0) return 'begun-before';
+  return store.whole.write(async (tx) => {
     if ((await headOf(tx)).seq > 0) return 'begun-before';
     const given = await tx.all(sql`SELECT 1 FROM ${SEQUENCES} WHERE name = ${LINKS} AND seq > 0`);
     // A chain that begins anew counts anew.

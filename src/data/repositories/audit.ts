@@ -1,5 +1,6 @@
 import { sql } from 'drizzle-orm';
 import type { RECORD_KINDS } from '../../core/records';
+import { THIS_SHOP_OF_A_RECORD } from '../shops/names';
 import type { Queryable } from '../store';
 
 export type RecordKind = (typeof RECORD_KINDS)[number];
@@ -51,13 +52,16 @@ interface Row {
   readonly told: string;
 }
 
+/** What is said of a saw is seen wherever the saw is; who said it is told in their own shop. */
+const SAID_HERE = sql`shop_id IS ${THIS_SHOP_OF_A_RECORD}`;
+
 async function recordsOf(db: Queryable, record: RecordKind, keys: readonly string[]): Promise<readonly Row[]> {
   const { key, job, told } = TOLD[record];
   const wanted = JSON.stringify(key === 'seq' ? keys.map(Number) : keys);
   return db.all<Row>(sql`
     SELECT standing.*, (SELECT tag FROM job WHERE id = standing."jobId") AS tag FROM (
       SELECT ${sql.raw(key)} AS key, at, "by", ${sql.raw(job)} AS "jobId", json_object(${sql.raw(told)}) AS told
-      FROM ${sql.identifier(record)} WHERE ${sql.raw(key)} IN (SELECT value FROM json_each(${wanted}))
+      FROM ${sql.identifier(record)} WHERE ${sql.raw(key)} IN (SELECT value FROM json_each(${wanted})) AND ${record === 'gear_change' ? SAID_HERE : sql`1`}
     ) AS standing`);
 }
 

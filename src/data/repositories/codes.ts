@@ -1,5 +1,6 @@
-import { eq } from 'drizzle-orm';
+import { and, eq } from 'drizzle-orm';
 import { codeKey, type LearnedCode } from '../../core/identify';
+import { ofThisShop } from '../shops/in-shop';
 import { learnedCode } from '../schema';
 import type { Queryable, Transaction } from '../store';
 import { addShopChange, type Written } from './shop';
@@ -13,7 +14,10 @@ export interface LearnedCodeRecord extends LearnedCode {
 /** Learns a code, or puts right what it was thought to stand for. */
 export async function putCode(tx: Transaction, code: LearnedCodeRecord): Promise<void> {
   const row = { ...code, key: codeKey(code.code) };
-  await tx.insert(learnedCode).values(row).onConflictDoUpdate({ target: learnedCode.key, set: row });
+  await tx
+    .insert(learnedCode)
+    .values(row)
+    .onConflictDoUpdate({ target: [learnedCode.shopId, learnedCode.key], set: row });
   const { code: name, at, by, ...means } = code;
   await addShopChange(tx, { what: `code.${name}`, value: JSON.stringify(means), at, by });
 }
@@ -26,14 +30,14 @@ export async function findCode(db: Queryable, code: string): Promise<LearnedCode
     .where(eq(learnedCode.key, codeKey(code)))
     .limit(1);
   if (!row) return null;
-  const { key: _key, ...found } = row;
+  const { key: _key, shopId: _shopId, ...found } = row;
   return found;
 }
 
 export async function removeCode(tx: Transaction, code: string, { at, by }: Written): Promise<void> {
   const gone = await tx
     .delete(learnedCode)
-    .where(eq(learnedCode.key, codeKey(code)))
+    .where(and(eq(learnedCode.key, codeKey(code)), ofThisShop(learnedCode)))
     .returning({ code: learnedCode.code });
   for (const each of gone) await addShopChange(tx, { what: `code.${each.code}`, value: null, at, by });
 }

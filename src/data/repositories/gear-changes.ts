@@ -2,10 +2,12 @@ import { and, asc, desc, eq, getTableColumns, inArray, isNull, or, sql } from 'd
 import { lookKey, type GearChange, type Move, type Said } from '../../core/life';
 import type { Part } from '../../core/reading';
 import { append } from '../chain/append';
+import { ofThisShop, seenHere } from '../shops/in-shop';
+import { OF_ALL_SHOPS } from '../shops/names';
 import { customer, gearChange, job, saw, sawMemory } from '../schema';
 import type { Queryable, Transaction } from '../store';
 import { letOthers } from '../turn';
-import { ftsQuery } from './stock';
+import { ftsQuery, IS_SEEN } from './stock';
 
 /** What may be said of a saw itself. */
 export interface SawFacts {
@@ -51,9 +53,11 @@ const undoneBy = (column: 'at' | 'by') =>
     string | null
   >`(SELECT undoing.${sql.raw(`"${column}"`)} FROM gear_change AS undoing WHERE undoing.undoes = ${gearChange}.id)`;
 
+const { shopId: _shopId, ...aboutChange } = getTableColumns(gearChange);
+
 const selectSaid = (db: Queryable) =>
   db
-    .select({ row: getTableColumns(gearChange), undoneAt: undoneBy('at'), undoneBy: undoneBy('by') })
+    .select({ row: aboutChange, undoneAt: undoneBy('at'), undoneBy: undoneBy('by') })
     .from(gearChange)
     .$dynamic();
 
@@ -239,7 +243,7 @@ export async function piecesTagged(db: Queryable, tag: string): Promise<readonly
   const query = ftsQuery(tag);
   if (!query) return [];
   const rows = await db.all<{ ref: string }>(
-    sql`SELECT ref FROM search WHERE search MATCH ${`{title} : (${query})`} AND kind = 'piece' AND title = ${tag.trim()} COLLATE NOCASE LIMIT 2`,
+    sql`SELECT ref FROM search WHERE search MATCH ${`{title} : (${query})`} AND kind = 'piece' AND ${IS_SEEN} AND title = ${tag.trim()} COLLATE NOCASE LIMIT 2`,
   );
   return rows.map(({ ref }) => ref);
 }
@@ -260,7 +264,7 @@ export async function setSawFacts(tx: Transaction, id: string, facts: SawFacts, 
   await tx
     .update(saw)
     .set({ ...rest, retiredAt: retired ? at : null })
-    .where(eq(saw.id, id));
+    .where(and(eq(saw.id, id), seenHere(saw)));
 }
 
 export async function customerFactsOf(db: Queryable, id: string): Promise<CustomerFacts | null> {
@@ -273,20 +277,23 @@ export async function setCustomerFacts(tx: Transaction, id: string, facts: Custo
   await tx
     .update(customer)
     .set({ ...rest, retiredAt: retired ? at : null })
-    .where(eq(customer.id, id));
+    .where(and(eq(customer.id, id), seenHere(customer)));
 }
 
-/** Puts jobs of one saw on another record. */
+/** Puts jobs of one saw on another record, whichever shop they were done in. */
 export async function putJobsOn(tx: Transaction, jobIds: readonly string[], sawId: string): Promise<void> {
   await tx
     .update(job)
     .set({ sawId })
-    .where(inArray(job.id, [...jobIds]));
+    .where(and(inArray(job.id, [...jobIds]), OF_ALL_SHOPS));
 }
 
-/** The jobs of a saw, by their ids. */
+/** The jobs of a saw, by their ids, whichever shop they were done in. */
 export async function jobsOfSaw(db: Queryable, sawId: string): Promise<readonly string[]> {
-  const rows = await db.select({ id: job.id }).from(job).where(eq(job.sawId, sawId));
+  const rows = await db
+    .select({ id: job.id })
+    .from(job)
+    .where(and(eq(job.sawId, sawId), OF_ALL_SHOPS));
   return rows.map(({ id }) => id);
 }
 
@@ -319,7 +326,7 @@ export async function forgetSaws(
     const gone = known.map(({ id }) => id);
     if (gone.length === 0) continue;
     await tx.delete(sawMemory).where(inArray(sawMemory.sawId, gone));
-    await tx.delete(saw).where(inArray(saw.id, gone));
+    await tx.delete(saw).where(and(inArray(saw.id, gone), ofThisShop(saw)));
     // Others are answered meanwhile.
     await letOthers();
   }
@@ -330,6 +337,7 @@ export async function forgetSaws(
       .where(
         and(
           eq(customer.id, id),
+          ofThisShop(customer),
           sql`NOT EXISTS (SELECT 1 FROM ${saw} WHERE ${saw.customerId} = ${customer.id})`,
           sql`NOT EXISTS (SELECT 1 FROM ${job} WHERE ${job.customerId} = ${customer.id})`,
           sql`NOT EXISTS (SELECT 1 FROM ${gearChange} WHERE ${gearChange.customerId} = ${customer.id})`,
@@ -348,5 +356,8 @@ export async function sawLists(db: Queryable, limit: number): Promise<readonly S
 }
 
 export async function setMergedInto(tx: Transaction, sawId: string, into: string | null): Promise<void> {
-  await tx.update(saw).set({ mergedInto: into }).where(eq(saw.id, sawId));
+  await tx
+    .update(saw)
+    .set({ mergedInto: into })
+    .where(and(eq(saw.id, sawId), seenHere(saw)));
 }

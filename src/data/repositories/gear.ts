@@ -2,7 +2,7 @@ import { and, asc, count, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import { customer, handOver, job, saw } from '../schema';
 import type { Queryable } from '../store';
 import { SAW_COLUMNS, type CustomerRecord, type SawRecord } from './jobs';
-import { ftsQuery } from './stock';
+import { ftsQuery, IS_SEEN } from './stock';
 
 /** A saw as gear tells it. */
 export interface GearSawRecord extends SawRecord {
@@ -72,7 +72,7 @@ export async function sawsCalled(db: Queryable, text: string, limit: number): Pr
   if (!query) return [];
   const found = async (what: string, most: number) => {
     const rows = await db.all<{ ref: string }>(
-      sql`SELECT ref FROM (SELECT kind, ref FROM search WHERE search MATCH ${what} LIMIT ${most}) WHERE kind = 'saw' LIMIT ${limit}`,
+      sql`SELECT ref FROM (SELECT kind, ref FROM search WHERE search MATCH ${what} AND ${IS_SEEN} LIMIT ${most}) WHERE kind = 'saw' LIMIT ${limit}`,
     );
     return rows.map(({ ref }) => ref);
   };
@@ -86,7 +86,7 @@ export async function findCustomers(db: Queryable, text: string, limit: number):
   const query = ftsQuery(text);
   if (!query) return [];
   const refs = await db.all<{ ref: string }>(
-    sql`SELECT ref FROM search WHERE search MATCH ${`{title} : (${query})`} AND kind = 'customer' LIMIT ${limit}`,
+    sql`SELECT ref FROM search WHERE search MATCH ${`{title} : (${query})`} AND kind = 'customer' AND ${IS_SEEN} LIMIT ${limit}`,
   );
   if (refs.length === 0) return [];
   return db

@@ -6,6 +6,7 @@ export * from './stock';
 export * from './standing';
 export * from './standing-at';
 export * from './shop';
+export * from './shops';
 export * from './search';
 export * from './sign-offs';
 export * from './stock-imports';

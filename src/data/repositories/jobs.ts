@@ -2,11 +2,13 @@ import { and, asc, Column, count, desc, eq, gte, inArray, is, isNotNull, isNull,
 import { WAITS } from '../../core/reading';
 import { isSameName } from '../../core/same-name';
 import type { ReadingPath } from '../../core/sheet';
+import { ofThisShop } from '../shops/in-shop';
+import { THIS_SHOP } from '../shops/names';
 import { customer, job, reading, saw } from '../schema';
 import type { Queryable, Transaction } from '../store';
 import { builtOnce } from './built-once';
 import { isStanding } from './readings';
-import { ftsQuery } from './stock';
+import { ftsQuery, IS_SEEN } from './stock';
 
 export type JobState = 'open' | 'signed-off' | 'handed-over';
 
@@ -288,11 +290,14 @@ export async function setSummary(tx: Transaction, id: string, { key, ...kept }: 
   await tx
     .update(job)
     .set({ ...kept, summaryKey: key })
-    .where(eq(job.id, id));
+    .where(and(eq(job.id, id), ofThisShop(job)));
 }
 
 export async function setState(tx: Transaction, id: string, state: JobState): Promise<void> {
-  await tx.update(job).set({ state }).where(eq(job.id, id));
+  await tx
+    .update(job)
+    .set({ state })
+    .where(and(eq(job.id, id), ofThisShop(job)));
 }
 
 export async function addCustomer(tx: Transaction, { at, by, ...rest }: CustomerRecord & Written): Promise<void> {
@@ -313,7 +318,7 @@ export async function findCustomerByName(db: Queryable, name: string): Promise<C
   const query = ftsQuery(name);
   // The index knows words and no signs: a name of signs alone is looked for as it is written.
   const alike = query
-    ? sql`${customer.id} IN (SELECT ref FROM search WHERE search MATCH ${`{title} : (${query})`} AND kind = 'customer')`
+    ? sql`${customer.id} IN (SELECT ref FROM search WHERE search MATCH ${`{title} : (${query})`} AND kind = 'customer' AND ${IS_SEEN})`
     : eq(customer.name, name);
   const rows = await db
     .select({ id: customer.id, name: customer.name, contact: customer.contact })
@@ -322,8 +327,10 @@ export async function findCustomerByName(db: Queryable, name: string): Promise<C
   return rows.find((row) => isSameName(row.name, name)) ?? null;
 }
 
+/** A saw is of its customer's shop, whichever shop enters it. */
 export async function addSaw(tx: Transaction, { at, by, ...rest }: SawRecord & Written): Promise<void> {
-  await tx.insert(saw).values({ ...rest, createdAt: at, createdBy: by });
+  const whose = sql<string>`coalesce((SELECT ${customer.shopId} FROM ${customer} WHERE ${customer.id} = ${rest.customerId}), ${THIS_SHOP})`;
+  await tx.insert(saw).values({ ...rest, createdAt: at, createdBy: by, shopId: whose });
 }
 
 /** A saw; of a record that turned out to be one with another, that other. */

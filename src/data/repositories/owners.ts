@@ -2,7 +2,7 @@ import { sql, type SQL } from 'drizzle-orm';
 import { customer, job, saw } from '../schema';
 import type { Queryable } from '../store';
 import type { SawRecord } from './jobs';
-import { ftsQuery } from './stock';
+import { ftsQuery, IS_SEEN } from './stock';
 
 /** A customer with the saws a job may be about. */
 export interface OwnerRecord {
@@ -24,7 +24,7 @@ const NEWEST_JOBS = 200;
 function called(text: string, limit: number): SQL {
   const query = ftsQuery(text);
   return query
-    ? sql`SELECT ref AS id, title AS name FROM search WHERE search MATCH ${`{title} : (${query})`} AND kind = 'customer' AND ref NOT IN (SELECT id FROM ${customer} WHERE retired_at IS NOT NULL) ORDER BY title = ${text.trim()} COLLATE NOCASE DESC, title LIMIT ${limit}`
+    ? sql`SELECT ref AS id, title AS name FROM search WHERE search MATCH ${`{title} : (${query})`} AND kind = 'customer' AND ${IS_SEEN} AND ref NOT IN (SELECT id FROM ${customer} WHERE retired_at IS NOT NULL) ORDER BY title = ${text.trim()} COLLATE NOCASE DESC, title LIMIT ${limit}`
     : sql`SELECT id, name FROM ${customer} JOIN (
           SELECT customer_id, max(at) AS at FROM (SELECT customer_id, rowid AS at FROM ${job} ORDER BY rowid DESC LIMIT ${NEWEST_JOBS}) GROUP BY customer_id
         ) ON customer_id = id WHERE retired_at IS NULL ORDER BY at DESC LIMIT ${limit}`;

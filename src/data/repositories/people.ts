@@ -1,6 +1,8 @@
 import { and, asc, desc, eq, gt, isNull, ne, sql } from 'drizzle-orm';
 import type { SessionEnd } from '../../core/people';
 import { append } from '../chain/append';
+import { ofThisShop } from '../shops/in-shop';
+import { OF_ALL_SHOPS, type ShopId } from '../shops/names';
 import { accessToken, credential, customer, peopleEvent, person, session } from '../schema';
 import type { Queryable, Transaction } from '../store';
 import { builtOnce } from './built-once';
@@ -47,7 +49,10 @@ export async function setPerson(
   id: string,
   set: Partial<Pick<typeof person.$inferSelect, 'role' | 'customerId' | 'leftAt'>>,
 ): Promise<void> {
-  await tx.update(person).set(set).where(eq(person.id, id));
+  await tx
+    .update(person)
+    .set(set)
+    .where(and(eq(person.id, id), ofThisShop(person)));
 }
 
 export type CredentialRecord = typeof credential.$inferSelect;
@@ -102,10 +107,17 @@ export interface Shown {
     readonly customerId: string | null;
     readonly how: 'password' | 'pin' | null;
     readonly seenAt: string | null;
+    readonly shop: ShopId;
   } | null;
 }
 
-const CLOSED = sql`EXISTS (SELECT 1 FROM ${credential} WHERE ${credential.kind} = 'password')`;
+const CLOSED = sql`EXISTS (SELECT 1 FROM ${credential} WHERE ${credential.kind} = 'password' AND ${OF_ALL_SHOPS})`;
+
+/** Whether anybody of any shop can sign in. */
+export async function isClosed(db: Queryable): Promise<boolean> {
+  const [row] = await db.select({ closed: sql<number>`${CLOSED}` }).from(sql`(SELECT 1)`);
+  return row!.closed === 1;
+}
 
 type ShownRow = Partial<NonNullable<Shown['found']>> & { readonly isClosed: number };
 
@@ -126,6 +138,7 @@ const bySession = builtOnce((db) =>
       customerId: person.customerId,
       how: session.how,
       seenAt: session.seenAt,
+      shop: person.shopId,
     })
     .from(sql`(SELECT 1)`)
     .leftJoin(
@@ -152,6 +165,7 @@ const byToken = builtOnce((db) =>
       customerId: accessToken.customerId,
       how: sql<null>`NULL`,
       seenAt: sql<null>`NULL`,
+      shop: accessToken.shopId,
     })
     .from(sql`(SELECT 1)`)
     .leftJoin(
@@ -166,7 +180,7 @@ const byToken = builtOnce((db) =>
 );
 
 /**
- * Who shows the session of this hash: nobody where it has ended, or was not heard of for too long.
+ * Who of all shops shows the session of this hash: nobody where it has ended, or was not heard of for too long.
  * @param idleSince the moment since which it must have been heard of
  */
 export async function shownSession(db: Queryable, hash: string, now: string, idleSince: string): Promise<Shown> {
@@ -242,7 +256,7 @@ export async function sessionsGoingOn(
     .orderBy(desc(session.seenAt));
 }
 
-export type TokenRecord = typeof accessToken.$inferSelect;
+export type TokenRecord = Omit<typeof accessToken.$inferSelect, 'shopId'>;
 
 export async function addToken(tx: Transaction, made: Omit<TokenRecord, 'revokedAt' | 'revokedBy'>): Promise<void> {
   await tx.insert(accessToken).values(made);
@@ -253,7 +267,7 @@ export async function revokeToken(tx: Transaction, id: string, at: string, by: s
   const [revoked] = await tx
     .update(accessToken)
     .set({ revokedAt: at, revokedBy: by })
-    .where(and(eq(accessToken.id, id), isNull(accessToken.revokedAt)))
+    .where(and(eq(accessToken.id, id), isNull(accessToken.revokedAt), ofThisShop(accessToken)))
     .returning({ name: accessToken.name });
   return revoked?.name ?? null;
 }
@@ -267,16 +281,22 @@ export async function tokens(
     .from(accessToken)
     .leftJoin(customer, eq(accessToken.customerId, customer.id))
     .orderBy(desc(accessToken.at));
-  return found.map(({ token: { hash: _hash, ...token }, customer: name }) => ({ ...token, customer: name }));
+  return found.map(({ token: { hash: _hash, shopId: _shopId, ...token }, customer: name }) => ({
+    ...token,
+    customer: name,
+  }));
 }
 
 /** Ends every session and revokes every token, as of a store that was put back: it does not know who was since. */
 export async function letNobodyIn(tx: Transaction, at: string, by: string): Promise<void> {
   await tx.update(session).set({ endedAt: at, why: 'put-back' }).where(isNull(session.endedAt));
-  await tx.update(accessToken).set({ revokedAt: at, revokedBy: by }).where(isNull(accessToken.revokedAt));
+  await tx
+    .update(accessToken)
+    .set({ revokedAt: at, revokedBy: by })
+    .where(and(isNull(accessToken.revokedAt), OF_ALL_SHOPS));
 }
 
-export type PeopleEventRecord = Omit<typeof peopleEvent.$inferSelect, 'seq'>;
+export type PeopleEventRecord = Omit<typeof peopleEvent.$inferSelect, 'seq' | 'shopId'>;
 
 export async function addPeopleEvent(tx: Transaction, event: PeopleEventRecord): Promise<void> {
   await append(tx, peopleEvent, [event]);

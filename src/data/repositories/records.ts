@@ -41,5 +41,5 @@ export async function noteCheck(tx: Transaction, checked: CheckedRecords): Promi
   await tx
     .insert(shopFact)
     .values({ key: CHECKED, value })
-    .onConflictDoUpdate({ target: shopFact.key, set: { value } });
+    .onConflictDoUpdate({ target: [shopFact.shopId, shopFact.key], set: { value } });
 }

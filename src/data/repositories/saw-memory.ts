@@ -4,7 +4,7 @@ import type { Entry } from '../../core/sheet';
 import { customer, saw, sawMemory } from '../schema';
 import type { Queryable, Transaction } from '../store';
 import { SAW_COLUMNS, type SawRecord } from './jobs';
-import { ftsQuery } from './stock';
+import { ftsQuery, IS_SEEN } from './stock';
 
 /** A saw with whose it is. */
 export interface KnownSaw extends SawRecord {
@@ -29,7 +29,7 @@ export async function findSaws(db: Queryable, text: string, limit: number): Prom
   const query = ftsQuery(text);
   if (!query) return [];
   const refs = await db.all<{ kind: string; ref: string }>(
-    sql`SELECT kind, ref FROM search WHERE search MATCH ${query} AND kind IN ('saw', 'customer') LIMIT ${4 * limit}`,
+    sql`SELECT kind, ref FROM search WHERE search MATCH ${query} AND kind IN ('saw', 'customer') AND ${IS_SEEN} LIMIT ${4 * limit}`,
   );
   const of = (kind: string) => refs.filter((each) => each.kind === kind).map(({ ref }) => ref);
   const [saws, customers] = [of('saw'), of('customer')];

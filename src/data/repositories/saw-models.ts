@@ -1,5 +1,6 @@
 import { and, asc, eq, getTableColumns, inArray, isNull, like, ne, or } from 'drizzle-orm';
 import { keyOfModel, type SawModel } from '../../core/saw-model';
+import { ofThisShop } from '../shops/in-shop';
 import { sawModel } from '../schema';
 import type { Queryable, Transaction } from '../store';
 
@@ -87,7 +88,7 @@ export async function setModelFacts(
   await tx
     .update(sawModel)
     .set({ ...facts, key: keyOfModel(facts), retiredAt: retired ? at : null })
-    .where(eq(sawModel.id, model));
+    .where(and(eq(sawModel.id, model), ofThisShop(sawModel)));
 }
 
 /** Models that a list brought and that stand as it brought them are offered no more. */
@@ -95,5 +96,5 @@ export async function retireModels(tx: Transaction, models: readonly string[], a
   await tx
     .update(sawModel)
     .set({ retiredAt: at })
-    .where(and(inArray(sawModel.id, [...models]), isNull(sawModel.retiredAt)));
+    .where(and(inArray(sawModel.id, [...models]), isNull(sawModel.retiredAt), ofThisShop(sawModel)));
 }

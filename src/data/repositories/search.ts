@@ -1,6 +1,6 @@
 import { sql, type SQL } from 'drizzle-orm';
 import type { Queryable, Transaction } from '../store';
-import { ftsQuery, wordsOf } from './stock';
+import { ftsQuery, IS_SEEN, wordsOf } from './stock';
 
 export interface SearchHit {
   readonly kind: 'customer' | 'saw' | 'piece' | 'job' | 'part';
@@ -33,7 +33,7 @@ export async function search(db: Queryable, text: string, limit: number): Promis
   const [titledSo, toldSo] = [sql`title = ${called} COLLATE NOCASE`, sql`body = ${called} COLLATE NOCASE`];
   const hits = (what: string, order: SQL, and = sql``) =>
     db.all<SearchHit>(
-      sql`SELECT kind, ref, title, snippet(search, 3, '', '', '…', ${SNIPPET_WORDS}) AS body FROM search WHERE search MATCH ${what} ${and} ORDER BY ${order} LIMIT ${limit}`,
+      sql`SELECT kind, ref, title, snippet(search, 3, '', '', '…', ${SNIPPET_WORDS}) AS body FROM search WHERE search MATCH ${what} AND ${IS_SEEN} ${and} ORDER BY ${order} LIMIT ${limit}`,
     );
   if (!(await isCrowded(db, query))) {
     const calledSo = sql`SELECT rowid FROM search WHERE search MATCH ${`{title body} : ${beginsSo}`} AND (${titledSo} OR ${toldSo})`;
@@ -55,7 +55,7 @@ export async function search(db: Queryable, text: string, limit: number): Promis
 /** Whether more is found than is weighed. */
 async function isCrowded(db: Queryable, query: string): Promise<boolean> {
   const [row] = await db.all<{ found: number }>(
-    sql`SELECT count(*) AS found FROM (SELECT 1 FROM search WHERE search MATCH ${query} LIMIT ${MOST_WEIGHED + 1})`,
+    sql`SELECT count(*) AS found FROM (SELECT 1 FROM search WHERE search MATCH ${query} AND ${IS_SEEN} LIMIT ${MOST_WEIGHED + 1})`,
   );
   return row!.found > MOST_WEIGHED;
 }

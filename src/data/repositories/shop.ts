@@ -22,12 +22,15 @@ export interface Written {
 }
 
 export async function setShopFact(tx: Transaction, key: string, value: string, written: Written): Promise<void> {
-  await tx.insert(shopFact).values({ key, value }).onConflictDoUpdate({ target: shopFact.key, set: { value } });
+  await tx
+    .insert(shopFact)
+    .values({ key, value })
+    .onConflictDoUpdate({ target: [shopFact.shopId, shopFact.key], set: { value } });
   await addShopChange(tx, { what: key, value, ...written });
 }
 
 /** One change of what the shop says of itself, of its schools or codes. */
-export type ShopChangeRecord = Omit<typeof shopChange.$inferSelect, 'seq'>;
+export type ShopChangeRecord = Omit<typeof shopChange.$inferSelect, 'seq' | 'shopId'>;
 
 export async function addShopChange(tx: Transaction, { what, value, at, by }: ShopChangeRecord): Promise<void> {
   await append(tx, shopChange, [{ what, value, at, by }]);
@@ -50,7 +53,8 @@ export interface LimitChangeRecord {
 
 /** The latest changes of limits, newest first. */
 export async function limitChanges(db: Queryable, limit: number): Promise<readonly LimitChangeRecord[]> {
-  return db.select().from(limitChange).orderBy(desc(limitChange.seq)).limit(limit);
+  const { seq, limitId, value, at, by } = limitChange;
+  return db.select({ seq, limitId, value, at, by }).from(limitChange).orderBy(desc(limitChange.seq)).limit(limit);
 }
 
 export async function addLimitChange(tx: Transaction, change: Omit<LimitChangeRecord, 'seq'>): Promise<void> {

@@ -1,6 +1,7 @@
 import { isDeepStrictEqual } from 'node:util';
 import { and, asc, count, desc, eq, isNull, sql } from 'drizzle-orm';
 import { laidOver, STOCK_COLUMNS, stockPartSchema, type StockColumn, type StockPart } from '../../core/stock';
+import { ofThisShop } from '../shops/in-shop';
 import { stockImport, stockImportBatch, stockImportRow } from '../schema';
 import type { Queryable, Transaction } from '../store';
 import { everyFewRows } from '../turn';
@@ -150,11 +151,14 @@ export async function beginUndo(tx: Transaction, id: string, by: string): Promis
   await tx
     .update(stockImport)
     .set({ undoneBy: sql`coalesce(${stockImport.undoneBy}, ${by})` })
-    .where(eq(stockImport.id, id));
+    .where(and(eq(stockImport.id, id), ofThisShop(stockImport)));
 }
 
 export async function markUndone(tx: Transaction, id: string, at: string): Promise<void> {
-  await tx.update(stockImport).set({ undoneAt: at }).where(eq(stockImport.id, id));
+  await tx
+    .update(stockImport)
+    .set({ undoneAt: at })
+    .where(and(eq(stockImport.id, id), ofThisShop(stockImport)));
 }
 
 /** The latest imports with how many parts each brought. */

@@ -17,6 +17,7 @@ import {
 import type { SQLiteColumn } from 'drizzle-orm/sqlite-core';
 import { SMALL_PARTS, type StockPart } from '../../core/stock';
 import { append } from '../chain/append';
+import { ofThisShop } from '../shops/in-shop';
 import { stockMovement, stockPart } from '../schema';
 import type { Queryable, Transaction } from '../store';
 import { letOthers } from '../turn';
@@ -36,7 +37,8 @@ export interface StockFilter {
 export type ShelvedPart = StockPart & { readonly version: number };
 
 /** What a part is, without how often it was changed. */
-const { version: _version, ...aboutPart } = getTableColumns(stockPart);
+const { version: _version, shopId: _shopId, ...aboutPart } = getTableColumns(stockPart);
+const shelved = { ...aboutPart, version: stockPart.version };
 
 /** The words of a search: letters with their marks and figures, nothing that means something to FTS5. */
 export const wordsOf = (text: string): readonly string[] => text.normalize('NFC').match(/[\p{L}\p{M}\p{N}]+/gu) ?? [];
@@ -46,6 +48,9 @@ export function ftsQuery(text: string): string | null {
   const words = wordsOf(text);
   return words.length === 0 ? null : words.map((word) => `"${word}"*`).join(' ');
 }
+
+/** What is found is seen from this shop: the index knows of all of them. */
+export const IS_SEEN = sql`EXISTS (SELECT 1 FROM search_row WHERE search_row.id = search.rowid)`;
 
 /**
  * Parts that a search finds: rows beside the index say what they are of, which its own text is dear to ask. All parts are
@@ -89,7 +94,7 @@ export async function listStock(
     .limit(page.limit)
     .offset(page.offset);
   return db
-    .select()
+    .select(shelved)
     .from(stockPart)
     .where(inArray(stockPart.sku, shown))
     .orderBy(...IN_ORDER);
@@ -243,7 +248,7 @@ export async function partsBySku(db: Queryable, skus: readonly string[]): Promis
   return skus.length === 0
     ? []
     : db
-        .select()
+        .select(shelved)
         .from(stockPart)
         .where(inArray(stockPart.sku, [...skus]));
 }
@@ -258,14 +263,20 @@ export async function putPart(tx: Transaction, part: StockPart): Promise<void> {
   await tx
     .insert(stockPart)
     .values(part)
-    .onConflictDoUpdate({ target: stockPart.sku, set: { ...part, version: sql`${stockPart.version} + 1` } });
+    .onConflictDoUpdate({
+      target: [stockPart.sku, stockPart.shopId],
+      set: { ...part, version: sql`${stockPart.version} + 1` },
+    });
 }
+
+/** What a movement is, without its number and whose it is. */
+const { seq: _seq, shopId: _ofShop, ...aboutMovement } = getTableColumns(stockMovement);
 
 /** Movements that are written before others are let in. */
 const MOVEMENTS_AT_ONCE = 40;
 
 /** One change of what is on the shelf. */
-export type StockMovementRecord = Omit<typeof stockMovement.$inferSelect, 'seq'>;
+export type StockMovementRecord = Omit<typeof stockMovement.$inferSelect, 'seq' | 'shopId'>;
 type NewMovement = Omit<StockMovementRecord, 'jobId'> & { readonly jobId?: string | null };
 
 export async function addMovements(tx: Transaction, movements: readonly NewMovement[]): Promise<void> {
@@ -276,15 +287,14 @@ export async function addMovements(tx: Transaction, movements: readonly NewMovem
 }
 
 export async function findMovement(db: Queryable, id: string): Promise<StockMovementRecord | null> {
-  const [row] = await db.select().from(stockMovement).where(eq(stockMovement.id, id)).limit(1);
+  const [row] = await db.select(aboutMovement).from(stockMovement).where(eq(stockMovement.id, id)).limit(1);
   return row ?? null;
 }
 
 /** The latest movements of a part, newest first. */
 export async function movementsOf(db: Queryable, sku: string, limit: number): Promise<readonly StockMovementRecord[]> {
-  const { seq: _seq, ...about } = getTableColumns(stockMovement);
   return db
-    .select(about)
+    .select(aboutMovement)
     .from(stockMovement)
     .where(eq(stockMovement.sku, sku))
     .orderBy(desc(stockMovement.seq))
@@ -293,8 +303,11 @@ export async function movementsOf(db: Queryable, sku: string, limit: number): Pr
 
 /** Movements for a job, oldest first. */
 export async function movementsFor(db: Queryable, jobId: string): Promise<readonly StockMovementRecord[]> {
-  const { seq: _seq, ...about } = getTableColumns(stockMovement);
-  return db.select(about).from(stockMovement).where(eq(stockMovement.jobId, jobId)).orderBy(asc(stockMovement.seq));
+  return db
+    .select(aboutMovement)
+    .from(stockMovement)
+    .where(eq(stockMovement.jobId, jobId))
+    .orderBy(asc(stockMovement.seq));
 }
 
 /** Number of the newest movement of the shelf, 0 before the first. */
@@ -310,14 +323,14 @@ export async function movementsSince(
   after: number,
 ): Promise<readonly (StockMovementRecord & { readonly seq: number })[]> {
   return db
-    .select()
+    .select({ seq: stockMovement.seq, ...aboutMovement })
     .from(stockMovement)
     .where(and(inArray(stockMovement.sku, [...skus]), gt(stockMovement.seq, after)))
     .orderBy(asc(stockMovement.seq));
 }
 
 export async function removePart(tx: Transaction, sku: string): Promise<void> {
-  await tx.delete(stockPart).where(eq(stockPart.sku, sku));
+  await tx.delete(stockPart).where(and(eq(stockPart.sku, sku), ofThisShop(stockPart)));
 }
 
 export async function addStock(tx: Transaction, parts: readonly StockPart[]): Promise<void> {

@@ -93,6 +93,6 @@ export async function heavily<T extends keyof Tasks>(
   const pool = started();
   if (!pool) return (await (await import('./tasks')).perform(context, name, args)) as Awaited<ReturnType<Tasks[T]>>;
   if (waitedFor() >= MOST_THREADS + MOST_WAITING) throw new Refusal(503, 'busy', texts.tooMuchAtOnce);
-  const answered = await handOver(pool, { name, url: context.store.url, args }, signal);
+  const answered = await handOver(pool, { name, url: context.store.url, shop: context.store.shop, args }, signal);
   return heard(answered) as Awaited<ReturnType<Tasks[T]>>;
 }

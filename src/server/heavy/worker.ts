@@ -1,5 +1,6 @@
 import { troubleOf, type Trouble } from '../../data/trouble';
-import { freshContext, type Context } from '../context';
+import type { ShopId } from '../../data/shops/names';
+import { forShop, freshContext, type Context } from '../context';
 import { nobodyWaits, Refusal } from '../refusal';
 import { isLeft, type Asked } from './asked';
 import { standBack } from './aside';
@@ -10,6 +11,8 @@ export interface Task<T extends keyof Tasks = keyof Tasks> {
   readonly name: T;
   /** Address of the store. */
   readonly url: string;
+  /** The shop that it is for. */
+  readonly shop: ShopId;
   readonly args: TaskArgs<T>;
   readonly asked: Asked;
 }
@@ -38,19 +41,19 @@ let own: { readonly url: string; readonly context: Context } | null = null;
 function contextOf(url: string): Context {
   if (own?.url === url) return own.context;
   own?.context.store.close();
-  const { store, ...fresh } = freshContext(url);
-  own = { url, context: { ...fresh, store: { ...store, write: neverWrites } } };
+  own = { url, context: freshContext(url) };
   return own.context;
 }
 
 standBack('thread');
 
 /** Does one task in this thread. */
-export default async function work({ name, url, args, asked }: Task): Promise<Answered> {
+export default async function work({ name, url, shop, args, asked }: Task): Promise<Answered> {
   try {
     // Left while it waited, the store is not even opened.
     if (isLeft(asked)) throw nobodyWaits();
-    const context = { ...contextOf(url), looksOnly: true, isLeft: () => isLeft(asked) };
+    const { store, ...its } = forShop(contextOf(url), shop);
+    const context = { ...its, store: { ...store, write: neverWrites }, looksOnly: true, isLeft: () => isLeft(asked) };
     return { is: 'done', value: await perform(context, name, args) };
   } catch (error) {
     if (!(error instanceof Refusal)) return failed(error);

@@ -11,8 +11,10 @@ const LONGEST = 200;
 export const isEncrypted = (headers: Headers): boolean =>
   doorState()?.isEncrypted === true || headers.get('x-forwarded-proto') === 'https';
 
-function cookieOf(headers: Headers): string | null {
-  const name = isEncrypted(headers) ? SECURE_NAME : NAME;
+/** Says which shop a bench works for, where nobody signs in. It lets nobody in. */
+const SHOP_COOKIE = 'serrata-shop';
+
+function cookieOf(headers: Headers, name: string): string | null {
   const pairs = (headers.get('cookie') ?? '').split(/;\s*/);
   const found = pairs.find((pair) => pair.startsWith(`${name}=`));
   return found ? found.slice(name.length + 1, name.length + 1 + LONGEST) : null;
@@ -22,8 +24,17 @@ function cookieOf(headers: Headers): string | null {
 export function shownBy(headers: Headers): ShownSecrets {
   // Of other kinds, such as a proxy's own, none is ours.
   const token = /^Bearer (.*)$/i.exec(headers.get('authorization') ?? '')?.[1]?.slice(0, LONGEST) ?? null;
-  return { token, session: token === null ? cookieOf(headers) : null, inside: headers.get(INSIDE) };
+  return {
+    token,
+    session: token === null ? cookieOf(headers, isEncrypted(headers) ? SECURE_NAME : NAME) : null,
+    inside: headers.get(INSIDE),
+    shop: cookieOf(headers, SHOP_COOKIE),
+  };
 }
+
+/** The line that has a bench work for a shop from now on. */
+export const shopCookie = (shop: string): string =>
+  `${SHOP_COOKIE}=${shop}; Max-Age=31536000; Path=/; HttpOnly; SameSite=Strict`;
 
 /** The line that has a browser show a session from now on; or no more, where there is none. */
 export function sessionCookie(headers: Headers, begun: { secret: string; seconds: number } | null): string {

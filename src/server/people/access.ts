@@ -19,6 +19,8 @@ export interface Rule {
   readonly byToken?: true;
   /** Whether the session must have begun with the password: a PIN is seen by whoever stands near. */
   readonly withPassword?: true;
+  /** Whether it is about the whole store: the first shop keeps it for the others. */
+  readonly ofFirst?: true;
 }
 
 type Methods = Readonly<Partial<Record<'GET' | 'POST' | 'PUT' | 'DELETE', Rule>>>;
@@ -31,6 +33,8 @@ const BENCH: Rule = { who: ['technician', 'owner'] };
 const OWNER: Rule = { who: ['owner'] };
 /** What can let somebody in, or undo what others did. */
 const SURE_OWNER: Rule = { ...OWNER, withPassword: true };
+/** What is about the store, and so about every shop in it. */
+const KEEPER: Rule = { ...SURE_OWNER, ofFirst: true };
 const EVERYBODY = ['technician', 'counter', 'owner', 'reader'] as const;
 /** Whoever is signed in, for themselves. */
 const THEMSELVES: Rule = { who: EVERYBODY, anyReader: true };
@@ -75,14 +79,14 @@ export const ACCESS: Readonly<Record<string, Methods>> = {
   '/api/session/password': { PUT: THEMSELVES },
   '/api/session/pin': { PUT: STAFF },
 
-  '/api/archive': { POST: SURE_OWNER },
+  '/api/archive': { POST: KEEPER },
   '/api/assess': { POST: STAFF },
   '/api/audit': { GET: OWNER },
   '/api/audit.csv': { GET: OWNER },
-  '/api/backup': { POST: SURE_OWNER },
-  '/api/backups/[name]': { GET: SURE_OWNER },
-  '/api/backups/bring': { POST: SURE_OWNER },
-  '/api/backups/put-back': { POST: SURE_OWNER },
+  '/api/backup': { POST: KEEPER },
+  '/api/backups/[name]': { GET: KEEPER },
+  '/api/backups/bring': { POST: KEEPER },
+  '/api/backups/put-back': { POST: KEEPER },
   '/api/bench': { GET: STAFF },
   '/api/codes': { PUT: BENCH },
   '/api/codes/forget': { POST: BENCH },
@@ -135,8 +139,12 @@ export const ACCESS: Readonly<Record<string, Methods>> = {
   '/api/search': { GET: STAFF },
   '/api/sessions/[id]': { DELETE: OWNER },
   '/api/set-up': { GET: OWNER, PUT: OWNER },
-  '/api/set-up/leave-demo': { POST: SURE_OWNER },
+  '/api/set-up/leave-demo': { POST: KEEPER },
   '/api/shop': { GET: STAFF, PUT: OWNER },
+  '/api/shops': { GET: STAFF, POST: KEEPER },
+  '/api/shops/[id]/owner': { POST: KEEPER },
+  '/api/shops/here': { PUT: STAFF },
+  '/api/shops/sharing': { PUT: OWNER },
   '/api/stock': { GET: STAFF },
   '/api/stock/imports/[id]': { POST: STAFF },
   '/api/stock/imports/[id]/undo': { POST: STAFF },
@@ -146,7 +154,7 @@ export const ACCESS: Readonly<Record<string, Methods>> = {
   '/api/stock/rows': { GET: STAFF },
   '/api/stock/shelved': { POST: STAFF },
   '/api/store/code': { POST: STAFF },
-  '/api/store/inspect': { POST: OWNER },
+  '/api/store/inspect': { POST: { ...OWNER, ofFirst: true } },
   '/api/store/verify': { POST: STAFF },
   '/api/studies': { POST: BENCH },
   '/api/studies/aside': { POST: BENCH },

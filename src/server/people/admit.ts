@@ -1,12 +1,13 @@
 import { findCustomer, findJob, findSaw } from '../../data/repositories';
 import type { Role } from '../../core/people';
-import type { Context } from '../context';
+import { FIRST_SHOP } from '../../data/shops/names';
+import { forShop, type Context } from '../context';
 import { doorState } from '../http/door-state';
 import type { Turned } from '../http/guard';
 import { pieceOn } from '../use-cases/gear/pieces';
 import { Refusal } from '../refusal';
 import { ruleOf, type About, type Rule } from './access';
-import type { Actor, Known } from './actor';
+import { shopOfActor, type Actor, type Known } from './actor';
 import { actorOf, isOurselves, type ShownSecrets } from './sessions';
 import * as texts from '#language/people-refusals';
 import * as door from '#language/server';
@@ -47,6 +48,8 @@ async function isTheirs(context: Context, { own, papers }: Rule, { customerId }:
 async function whyNot(context: Context, rule: Rule, actor: Actor, wanted: Wanted): Promise<Turned | null> {
   const { who } = rule;
   if (who === 'anyone') return null;
+  if (rule.ofFirst && shopOfActor(actor) !== FIRST_SHOP && actor.as !== 'nobody')
+    return { status: 403, code: 'first-shop', message: door.ofTheFirstShop };
   if (actor.as === 'bench') return null;
   if (actor.as === 'nobody') {
     const message = wanted.shown.token === null ? texts.signInFirst : texts.tokenDoesNotCount;
@@ -82,5 +85,5 @@ export async function admit(context: Context, wanted: Wanted): Promise<Admitted>
   });
   if (actor.as === 'bench' && !isOurselves(wanted.shown.inside) && doorState()?.isNetwork && rule.who !== 'anyone')
     return { actor, turned: { status: 503, code: 'no-owner', message: texts.noOwnerAnyMore } };
-  return { actor, turned: await whyNot(context, rule, actor, wanted) };
+  return { actor, turned: await whyNot(forShop(context, shopOfActor(actor)), rule, actor, wanted) };
 }

@@ -5,11 +5,13 @@ import {
   addPeopleEvent,
   addSession,
   endSession,
+  isShop,
   sessionSeen,
   shownSession,
   shownToken,
   type SessionRecord,
 } from '../../data/repositories';
+import { FIRST_SHOP } from '../../data/shops/names';
 import type { Transaction } from '../../data/store';
 import type { Context } from '../context';
 import { doorState } from '../http/door-state';
@@ -29,6 +31,8 @@ export interface ShownSecrets {
   readonly token: string | null;
   /** What the server itself shows. */
   readonly inside: string | null;
+  /** The shop that whoever is at the machine chose to work for, where nobody signs in. */
+  readonly shop: string | null;
 }
 
 /** Whether it is the server that asks for its own pages. */
@@ -54,18 +58,18 @@ function noted({ store, now }: Context, { id, seenAt }: { readonly id: string; r
  */
 export async function actorOf(
   context: Context,
-  { session, token, inside }: ShownSecrets,
+  { session, token, inside, shop }: ShownSecrets,
   isQuiet = false,
 ): Promise<Actor> {
-  if (isOurselves(inside)) return { as: 'bench' };
+  if (isOurselves(inside)) return { as: 'bench', shop: FIRST_SHOP };
   const now = context.now();
-  const { db } = context.store;
+  const { db } = context.store.whole;
   const at = now.toISOString();
   const { isClosed, found } =
     token === null
       ? await shownSession(db, tokenHash(session ?? ''), at, idleSince(now))
       : await shownToken(db, tokenHash(token), at);
-  if (!isClosed) return { as: 'bench' };
+  if (!isClosed) return { as: 'bench', shop: shop !== null && (await isShop(db, shop)) ? shop : FIRST_SHOP };
   if (!found) return { as: 'nobody' };
   const { seenAt, ...known } = found;
   if (seenAt !== null && !isQuiet) noted(context, { id: found.id, seenAt });

@@ -14,20 +14,21 @@ import {
 import type { Transaction } from '../../data/store';
 import { READINGS_FORMAT, type JobView, type PutReadings, type PutReadingsReply } from '../../contract';
 import type { Context } from '../context';
-import { notFound, Refusal } from '../refusal';
+import { Refusal } from '../refusal';
 import { choicesOfJob } from './course';
 import { jobRules, judgedAsOf } from './job-rules';
 import { rulesInForce, rulesMark } from './shop';
 import { signOffViews } from './signed';
 import { summaries } from './summaries';
 import { refreshSummary } from './summary';
+import { jobIsNotHere } from './sister-shops';
 import { turnOversOf } from './turn-overs';
 import * as texts from '#language/server';
 
 /** The job, or a refusal that says there is none. */
-export async function mustFindJob({ store }: Context, id: string): Promise<JobRecord> {
-  const job = await findJob(store.db, id);
-  if (!job) throw notFound('job');
+export async function mustFindJob(context: Context, id: string): Promise<JobRecord> {
+  const job = await findJob(context.store.db, id);
+  if (!job) throw await jobIsNotHere(context, id);
   return job;
 }
 
@@ -47,7 +48,7 @@ export async function jobView(context: Context, id: string): Promise<JobView> {
     currentReadings(db, [id]),
     signOffViews(db, id),
     photosOf(db, id),
-    record.saw ? turnOversOf(db, record.saw.id) : [],
+    record.saw ? turnOversOf(context, record.saw.id) : [],
   ]);
   const { shop, rules } = its;
   const { tag, state, promisedFor, createdAt, createdBy, customer, saw } = record;

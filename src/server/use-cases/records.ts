@@ -3,6 +3,7 @@ import { findLink } from '../../data/chain/find';
 import { fileOf } from '../../data/keeping/backup';
 import { verifyRecords } from '../../data/keeping/records';
 import { noteCheck, recordsStanding } from '../../data/repositories';
+import { FIRST_SHOP } from '../../data/shops/names';
 import type { CheckedRecords } from '../../core/records';
 import type { FoundRecord, RecordsView } from '../../contract';
 import type { Context } from '../context';
@@ -12,8 +13,8 @@ import { alone } from './alone';
 import * as texts from '#language/server';
 
 /** How the records stand, as was found last. */
-export async function recordsView({ store: { db } }: Context): Promise<RecordsView> {
-  const { head, began, checked } = await recordsStanding(db);
+export async function recordsView({ store }: Context): Promise<RecordsView> {
+  const { head, began, checked } = await recordsStanding(store.of(FIRST_SHOP).db);
   return { count: head.seq, code: codeOf(head), began, checked };
 }
 
@@ -34,8 +35,8 @@ export function verifyNow(context: Context): Promise<RecordsView> {
 }
 
 /** The record that a code from a paper names. */
-export async function recordOfCode({ store: { db } }: Context, typed: string): Promise<FoundRecord> {
+export async function recordOfCode({ store }: Context, typed: string): Promise<FoundRecord> {
   const code = codeFrom(typed);
   if (code === null) throw new Refusal(422, 'no-code', texts.noRecordCode);
-  return { found: await findLink(db, code) };
+  return { found: await findLink(store.whole.db, code) };
 }

@@ -64,6 +64,11 @@ async function foreseenFor(context: Context, saw: CreateJob['saw'], imported: re
   return saw && 'id' in saw && !imported.some(isForeseen) ? foreseenEntries(context, saw.id) : [];
 }
 
+/** How its bar was turned until now; a sheet that brings a log of its own keeps it. */
+async function turnLogFor(context: Context, saw: CreateJob['saw'], imported: readonly Entry[]) {
+  return saw && 'id' in saw && !imported.some(isOfTurnLog) ? turnLogEntries(context, saw.id) : [];
+}
+
 /** Customers offered at once for a new job. */
 const OFFERED = 40;
 
@@ -78,6 +83,7 @@ export const ownersView = ({ store }: Context, typed: string): Promise<readonly 
 export async function createJob(context: Context, wanted: CreateJob): Promise<{ id: string; tag: string }> {
   const imported = importedEntries(wanted.sheet);
   const rules = await rulesInForce(context);
+  const log = await turnLogFor(context, wanted.saw, imported);
   const foreseen = await foreseenFor(context, wanted.saw, imported);
   const written = { at: context.now().toISOString(), by: wanted.by };
   const id = wanted.id ?? context.newId();
@@ -91,8 +97,6 @@ export async function createJob(context: Context, wanted: CreateJob): Promise<{ 
     const complaint: Entry[] =
       wanted.complaint.trim() === '' ? [] : [{ path: 'job.complaint', text: wanted.complaint, unit: 'mm' }];
     const told: readonly Entry[] = wanted.entries ?? [];
-    // A sheet that brings a log of its own keeps it.
-    const log = saw && !imported.some(isOfTurnLog) ? await turnLogEntries(tx, saw.id) : [];
     const entries = new Map(
       [...log, ...foreseen, ...imported, ...told, ...sawEntries(saw), ...complaint].map((entry) => [entry.path, entry]),
     );

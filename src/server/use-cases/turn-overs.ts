@@ -1,14 +1,27 @@
 import { type Entry } from '../../core/sheet';
 import { MOST_SERVICES } from '../../core/declared';
 import { currentReadings, listJobs } from '../../data/repositories';
-import type { Queryable } from '../../data/store';
 import type { TurnOverView } from '../../contract';
+import type { Context } from '../context';
+import { inEachShop, type BeenIn } from './sister-shops';
 
-/** How the bar of a saw was turned from job to job, newest first, back to the job that found another bar on it. */
-export async function turnOversOf(db: Queryable, sawId: string): Promise<readonly TurnOverView[]> {
+/** The jobs of a saw in one shop, and what was noted there of how its bar lay. */
+async function turnedIn({ context, tagOf }: BeenIn, sawId: string) {
+  const { db } = context.store;
   const jobs = await listJobs(db, { show: 'saw', sawId }, { limit: MOST_SERVICES, offset: 0 });
   const ids = jobs.map(({ id }) => id);
   const noted = await currentReadings(db, ids, ['bar.edgeDown', 'bar.edgeDownNow', 'saw.sameBar']);
+  return { jobs: jobs.map((job) => ({ ...job, tag: tagOf(job.tag) })), noted };
+}
+
+/** How the bar of a saw was turned from job to job, newest first, back to the job that found another bar on it. */
+export async function turnOversOf(context: Context, sawId: string): Promise<readonly TurnOverView[]> {
+  const found = await inEachShop(context, [sawId], (shop) => turnedIn(shop, sawId));
+  const jobs = found
+    .flatMap((each) => each.jobs)
+    .toSorted((one, other) => (one.createdAt < other.createdAt ? 1 : -1))
+    .slice(0, MOST_SERVICES);
+  const noted = found.flatMap((each) => each.noted);
   const changed = jobs.findIndex(({ id }) =>
     noted.some(({ jobId, path, text }) => jobId === id && path === 'saw.sameBar' && text === 'no'),
   );
@@ -26,8 +39,8 @@ export async function turnOversOf(db: Queryable, sawId: string): Promise<readonl
 /**
  * The log as first entries of the next job's sheet, oldest first: with it the sheet tells the same wherever it is read.
  */
-export async function turnLogEntries(db: Queryable, sawId: string): Promise<readonly Entry[]> {
-  const log = [...(await turnOversOf(db, sawId))].reverse();
+export async function turnLogEntries(context: Context, sawId: string): Promise<readonly Entry[]> {
+  const log = [...(await turnOversOf(context, sawId))].reverse();
   return log.flatMap(({ came, went }, i) =>
     Object.entries({ came, went }).flatMap(([name, edge]) =>
       edge === null ? [] : [{ path: `saw.turnLog.${i}.${name}`, text: edge, unit: 'mm' as const }],

@@ -115,6 +115,20 @@ export const goneOpenItAgain = 'This job was handed over: open it again to write
 export const movedSinceShown =
   'Something that this rests on has moved since it was shown (readings, parts, plan, limits): look at it again, then hand over.';
 
+// sister shops
+export const shopIsCalledSo = (name: string): string => `A shop of this store is called ${name} already.`;
+export const tooManyShops = (most: number): string => `A store holds ${most} shops.`;
+export const nobodySignsInYet = 'Nobody signs in yet: give the first password under People.';
+export const everybodyHasAShop = 'People sign in here: each works for the shop they are of.';
+export const ofTheFirstShop =
+  'This is about the whole store, which holds several shops: the shop that was first on it does it.';
+export const unnamedShop = 'a shop without a name';
+export const tagElsewhere = (tag: string, shop: string): string => `${tag} (${shop})`;
+export const jobIsElsewhere = (shop: string): string =>
+  `This job is at ${shop}, another shop of this store: ask them for it. What it found of the saw stands under Gear.`;
+export const nameIsOfAnotherShop = (name: string): string =>
+  `Somebody of another shop of this store is called ${name}. People sign in by their name alone: write it another way.`;
+
 // job-parts
 export const planNeedsItNoMore =
   'The plan that stands does not need this part: look at the parts again, or sign the plan anew.';

@@ -15,6 +15,7 @@ const FACT_NAMES: Readonly<Record<string, string>> = {
   supplier: 'The simulated supplier',
   customerPrice: 'Price on the customer’s page',
   unit: 'Unit of lengths',
+  sharesGear: 'Customers and saws shown to the other shops',
 };
 
 /** Whether the customer's page tells the price, in words. */

@@ -188,6 +188,8 @@ async function fill(
       const unknown = cells.find((column) => !about.columns.includes(column));
       if (unknown !== undefined) throw refused(`${file.name} has a column ${unknown} that this version does not know.`);
       columns = cells;
+      // What an empty store begins with gives way to what is brought.
+      store.exec(`DELETE FROM "${about.name}"`);
       const names = cells.map((column) => `"${column}"`).join(', ');
       insert = store.prepare(`INSERT INTO "${about.name}" (${names}) VALUES (${cells.map(() => '?').join(', ')})`);
       return;

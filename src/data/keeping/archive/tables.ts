@@ -21,6 +21,7 @@ import {
   sawMemory,
   sawModel,
   session,
+  shop,
   shopChange,
   shopFact,
   signOff,
@@ -43,6 +44,7 @@ export const LEFT_OUT: readonly string[] = [credential, session, accessToken, ch
  * among them.
  */
 const TABLES: readonly Table[] = [
+  shop,
   shopFact,
   customer,
   person,

@@ -2,6 +2,8 @@ import type { Visit } from '../../../core/life';
 import type { Rules } from '../../../core/assess';
 import { goneOf, listJobs, type Gone, type ListedJob } from '../../../data/repositories';
 import type { Context } from '../../context';
+import { rulesInForce } from '../shop';
+import { inEachShop, type BeenIn } from '../sister-shops';
 import { summaries } from '../summaries';
 
 /** Jobs of one saw that are looked at, the newest: ten years of a busy one. */
@@ -15,20 +17,48 @@ export interface Past {
   readonly gone: ReadonlyMap<string, Gone>;
 }
 
-/** What the jobs of some saws say of their parts, each saw's by its id. */
+/** What the jobs of some saws say of their parts, each saw's by its id, whichever shop they were done in. */
 export async function pastsOf(
   context: Context,
   sawIds: readonly string[],
   rules: Rules,
 ): Promise<ReadonlyMap<string, Past>> {
+  const found = await inEachShop(context, sawIds, (shop) =>
+    pastsIn(shop, sawIds, shop.context === context ? rules : null),
+  );
+  return found.length === 1 ? found[0] : new Map(sawIds.map((id) => [id, joined(found.map((each) => each.get(id)!))]));
+}
+
+/** What was in several shops, as one past. */
+function joined(pasts: readonly Past[]): Past {
+  const visits = new Map(pasts.flatMap((past) => past.visits.map((visit) => [visit.jobId, visit] as const)));
+  const jobs = pasts
+    .flatMap((past) => past.jobs)
+    .toSorted((one, other) => (one.createdAt < other.createdAt ? -1 : 1))
+    .slice(-MOST_VISITS);
+  return {
+    jobs,
+    visits: jobs.map(({ id }) => visits.get(id)!),
+    gone: new Map(pasts.flatMap(({ gone }) => [...gone])),
+  };
+}
+
+/** What the jobs of one shop say of some saws. @param rules in force there; null where they are to be asked for */
+async function pastsIn(
+  { context, tagOf }: BeenIn,
+  sawIds: readonly string[],
+  rules: Rules | null,
+): Promise<ReadonlyMap<string, Past>> {
   const { db } = context.store;
   const page = { limit: MOST_VISITS, offset: 0 };
   const lists = await Promise.all(
-    sawIds.map(async (sawId) => [...(await listJobs(db, { show: 'saw', sawId }, page))].reverse()),
+    sawIds.map(async (sawId) =>
+      (await listJobs(db, { show: 'saw', sawId }, page)).map((job) => ({ ...job, tag: tagOf(job.tag) })).reverse(),
+    ),
   );
   const all = lists.flat();
   const [made, gone] = await Promise.all([
-    summaries(context, all, rules),
+    summaries(context, all, rules ?? (await rulesInForce(context))),
     goneOf(
       db,
       all.filter(({ state }) => state === 'handed-over').map(({ id }) => id),

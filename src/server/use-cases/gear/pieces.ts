@@ -1,6 +1,6 @@
 import type { Rules } from '../../../core/assess';
 import { namedBy, piecesOf, type Piece } from '../../../core/life';
-import { findJob, piecesTagged, saidOfPieces } from '../../../data/repositories';
+import { findSaw, piecesTagged, saidOfPieces, sawOfJob } from '../../../data/repositories';
 import type { Context } from '../../context';
 import { notFound } from '../../refusal';
 import { rulesInForce } from '../shop';
@@ -34,9 +34,11 @@ export interface PieceOn {
 /** A piece by its id, wherever it went. */
 export async function pieceOn(context: Context, piece: string): Promise<PieceOn> {
   const named = namedBy(piece);
-  const job = named && (await findJob(context.store.db, named.jobId));
-  if (!job?.saw) throw notFound('piece');
-  const gear = await piecesOfSaws(context, [job.saw.id], await rulesInForce(context));
+  const { store } = context;
+  const sawId = named && (await sawOfJob(store.db, named.jobId));
+  // The job may be of a sister shop; the saw is seen from here.
+  if (!sawId || !(await findSaw(store.db, sawId))) throw notFound('piece');
+  const gear = await piecesOfSaws(context, [sawId], await rulesInForce(context));
   const found = gear.pieces.findLast(({ id }) => id === piece);
   if (!found) throw notFound('piece');
   return { found, gear };

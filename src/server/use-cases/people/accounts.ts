@@ -1,4 +1,3 @@
-import { isSameName } from '../../../core/same-name';
 import {
   accounts,
   addPeopleEvent,
@@ -6,6 +5,8 @@ import {
   endSession,
   endSessionsOf,
   findCustomer,
+  isClosed,
+  personAnywhere,
   putCredential,
   sessionsGoingOn,
   setPerson,
@@ -25,7 +26,7 @@ import { ownersOf, personOf } from './find';
 import { mustBeGood } from './own-secrets';
 import type { Begun, From } from './sign-in';
 import * as texts from '#language/people-refusals';
-import { benchIsFull } from '#language/server';
+import { benchIsFull, nameIsOfAnotherShop } from '#language/server';
 
 /** People of one shop, those who have left included. */
 const MOST_PEOPLE = 500;
@@ -87,8 +88,12 @@ export async function joinShop(
   const at = context.now().toISOString();
   await context.store.write(async (tx) => {
     const all = await accounts(tx);
-    if (all.some((person) => isSameName(person.name, name)))
-      throw new Refusal(409, 'name-taken', texts.nameIsTaken(name));
+    // Of all shops: whoever signs in gives their name alone.
+    const known = await personAnywhere(tx, name);
+    if (known) {
+      const says = known.shopId === context.store.shop ? texts.nameIsTaken(name) : nameIsOfAnotherShop(name);
+      throw new Refusal(409, 'name-taken', says);
+    }
     if (all.length >= MOST_PEOPLE) throw new Refusal(409, 'too-many', benchIsFull(MOST_PEOPLE));
     const id = context.newId();
     const whose = await customerFor(tx, role, customerId ?? null);
@@ -148,8 +153,7 @@ export async function givePassword(
   const hash = await hashed(password);
   const at = context.now().toISOString();
   return context.store.write(async (tx) => {
-    const all = await accounts(tx);
-    const isFirst = !all.some(({ hasPassword }) => hasPassword);
+    const isFirst = !(await isClosed(tx));
     const { leftAt, role, name } = await personOf(tx, id);
     if (leftAt !== null) throw new Refusal(409, 'not-here', texts.notHereAnyMore(name));
     if (isFirst && role !== 'owner') throw new Refusal(409, 'not-an-owner', texts.beginWithAnOwner);

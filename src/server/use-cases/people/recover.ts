@@ -1,14 +1,14 @@
 import { randomInt } from 'node:crypto';
-import { isSameName } from '../../../core/same-name';
 import {
-  accounts,
   addPeopleEvent,
   addPerson,
   endSessionsOf,
+  personAnywhere,
   putCredential,
   setPerson,
 } from '../../../data/repositories';
 import { bringUpToDate } from '../../../data/migrate';
+import { FIRST_SHOP } from '../../../data/shops/names';
 import { freshContext, type Context } from '../../context';
 import { hashed } from '../../people/secrets';
 
@@ -26,8 +26,8 @@ async function recovered(context: Context, name: string): Promise<string> {
   const password = drawn();
   const hash = await hashed(password);
   const at = context.now().toISOString();
-  await context.store.write(async (tx) => {
-    const known = (await accounts(tx)).find((each) => isSameName(each.name, name));
+  const known = await personAnywhere(context.store.whole.db, name);
+  await context.store.of(known?.shopId ?? FIRST_SHOP).write(async (tx) => {
     const id = known?.id ?? context.newId();
     if (!known) await addPerson(tx, { id, name });
     const by = known?.name ?? name;

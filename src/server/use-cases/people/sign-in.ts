@@ -1,7 +1,8 @@
 import { PIN_TRIES } from '../../../core/people';
-import { addPeopleEvent, countWrong, credentialOf, endSession } from '../../../data/repositories';
+import { addPeopleEvent, countWrong, credentialOf, endSession, personAnywhere } from '../../../data/repositories';
 import type { PeopleEvent, SignIn, TakeOver } from '../../../contract';
-import type { Context } from '../../context';
+import { FIRST_SHOP } from '../../../data/shops/names';
+import { forShop, type Context } from '../../context';
 import { knownAsker } from '../../people/actor';
 import { mustNotWait, triedInVain, triedRight } from '../../people/attempts';
 import { isTheOne } from '../../people/secrets';
@@ -40,11 +41,13 @@ const NOBODY = '';
  * Somebody signs in with their password. A name that nobody has takes as long, and is refused with the same words.
  * @throws Refusal where name and password do not go together, or have to wait
  */
-export async function signIn(context: Context, { name, password }: SignIn, from: From): Promise<Begun> {
+export async function signIn(asked: Context, { name, password }: SignIn, from: From): Promise<Begun> {
   await mustNotWait(name, from.address);
-  const { db } = context.store;
-  const person = await personCalled(db, name);
-  const kept = await credentialOf(db, person?.id ?? NOBODY, 'password');
+  const called = await personAnywhere(asked.store.whole.db, name);
+  const person = called?.leftAt === null ? called : null;
+  // Whoever comes in comes into their own shop.
+  const context = forShop(asked, person?.shopId ?? FIRST_SHOP);
+  const kept = await credentialOf(context.store.db, person?.id ?? NOBODY, 'password');
   const isIt = await isTheOne(password, kept?.hash ?? null);
   if (!person || !isIt) {
     await triedInVain(name, from.address);

@@ -1,0 +1,48 @@
+import { shopOfJob, shopsOfSaws, type ShopRecord } from '../../data/repositories';
+import { forShop, type Context } from '../context';
+import { notFound, Refusal } from '../refusal';
+import * as texts from '#language/server';
+
+/** What a shop is called by the others. */
+export const calledElsewhere = ({ name }: Pick<ShopRecord, 'name'>): string => name ?? texts.unnamedShop;
+
+/** A shop that some saws were in. */
+export interface BeenIn {
+  /** As that shop sees its jobs; of a sister shop nothing is written there. */
+  readonly context: Context;
+  /** How a job of it is named here: a sister shop counts its jobs for itself. */
+  readonly tagOf: (tag: string) => string;
+}
+
+/** The sister shops that some saws were in. */
+async function sistersOf(context: Context, sawIds: readonly string[]): Promise<readonly BeenIn[]> {
+  const shops = await shopsOfSaws(context.store.whole.db, sawIds);
+  return shops
+    .filter(({ id }) => id !== context.store.shop)
+    .map((shop) => ({
+      context: { ...forShop(context, shop.id), looksOnly: true },
+      tagOf: (tag) => texts.tagElsewhere(tag, calledElsewhere(shop)),
+    }));
+}
+
+/**
+ * Looks at what each shop knows of some saws, the one that asks first: a saw's past follows it from shop to shop. Here
+ * it is looked at before anybody knows where else it was.
+ */
+export async function inEachShop<T>(
+  context: Context,
+  sawIds: readonly string[],
+  look: (shop: BeenIn) => Promise<T>,
+): Promise<readonly [T, ...T[]]> {
+  const [own, others] = await Promise.all([
+    look({ context, tagOf: (tag) => tag }),
+    sistersOf(context, sawIds).then((sisters) => Promise.all(sisters.map(look))),
+  ]);
+  return [own, ...others];
+}
+
+/** Why a job is not here: it is nowhere, or of a sister shop that lets others know of what it does. */
+export async function jobIsNotHere({ store }: Context, id: string): Promise<Refusal> {
+  const its = await shopOfJob(store.whole.db, id);
+  return its?.sharesGear ? new Refusal(404, 'elsewhere', texts.jobIsElsewhere(calledElsewhere(its))) : notFound('job');
+}
