@@ -44,6 +44,13 @@ export interface PartOrderView {
   }[];
 }
 
+/** Pieces of a part on the shelf of a sister shop. */
+export interface PartElsewhere {
+  readonly shop: string;
+  readonly sku: string;
+  readonly pieces: number;
+}
+
 /** A part that the signed plan needs, and how it stands. */
 export interface JobPartView {
   readonly sku: string;
@@ -57,6 +64,8 @@ export interface JobPartView {
   /** Pieces on the shelf now. */
   readonly left: number;
   readonly order: PartOrderView | null;
+  /** Sister shops that have it on their shelf, where there is none here. */
+  readonly elsewhere: readonly PartElsewhere[];
 }
 
 /** The parts of a job's plan. */

@@ -180,6 +180,8 @@ export interface StockAnswer {
   readonly misses: readonly string[];
   /** Equal parts on the shelf, where this one is out. */
   readonly equals: readonly string[];
+  /** The sister shop whose shelf it lies on; null of one's own. */
+  readonly shop: string | null;
 }
 
 /** A part beside the chain that must be replaced: what it must be, and what is on the shelf. */
@@ -310,6 +312,8 @@ export interface ShopPageView {
   }[];
   /** Null where the store is kept on another machine, and saved there. */
   readonly backups: readonly BackupView[] | null;
+  /** The shop that keeps the store, and makes its backups; null where it is this one. */
+  readonly keptBy: string | null;
   readonly records: RecordsView;
   /** Studies of hands and tools, the newest first, those set aside included. */
   readonly studies: readonly StudyView[];

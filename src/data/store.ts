@@ -7,7 +7,7 @@ import { forOwnerAlone, makeFolderOf } from './owner-alone';
 import { againWhileHeld, patient } from './patience';
 import * as schema from './schema';
 import { settings } from './settings';
-import { FIRST_SHOP, type ShopId } from './shops/names';
+import { FIRST_SHOP, IS_SHOP_ID, type ShopId } from './shops/names';
 import { scopedClient } from './shops/scoped-client';
 import { troubleOf } from './trouble';
 import { letOthers } from './turn';
@@ -111,6 +111,8 @@ export function openStore(url = storeUrl(), authToken = settings().SERRATA_DB_TO
   };
   const shops = new Map<ShopId, Store>();
   const of = (shop: ShopId): Store => {
+    // It stands in statements as it is.
+    if (!IS_SHOP_ID.test(shop)) throw new RangeError('This is no id of a shop.');
     const store = shops.get(shop) ?? { ...common, ...seenFrom(shop), shop };
     shops.set(shop, store);
     return store;

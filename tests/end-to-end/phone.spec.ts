@@ -140,6 +140,7 @@ test('on a phone nothing that is pressed is lower than a gloved fingertip, whate
     '/shop',
     '/shop?view=codes',
     '/shop?view=people',
+    '/shop?view=shops',
     '/shop?view=audit',
     '/set-up',
     '/offline/kept',

@@ -23,6 +23,7 @@ for (const bench of ['light', 'dark'] as const) {
       '/shop?view=schools',
       '/shop?view=supplier',
       '/shop?view=backup',
+      '/shop?view=shops',
       '/counter',
     ]) {
       await visit(page, address);

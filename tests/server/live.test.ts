@@ -38,6 +38,7 @@ interface Heard {
 
 /** A browser that listens, and may be told to leave. */
 class Browser {
+  constructor(private readonly shop = '') {}
   readonly written: string[] = [];
   ended = false;
   may = true;
@@ -48,6 +49,7 @@ class Browser {
       {
         write: (text) => this.written.push(text) > 0,
         end: () => void (this.ended = true),
+        shop: this.shop,
         mayListen: () => Promise.resolve(this.may),
       },
       since,
@@ -200,6 +202,15 @@ describe('who is at a job', () => {
     expect(present(ines).at(-1)).toEqual({ page: 'p', who: 'Tam Okoro', at: null });
   });
 
+  it('is told within one shop alone', async () => {
+    const [here, there] = [await new Browser().listens(), await new Browser('lower').listens()];
+    hub.sayHere('Tam Okoro', { stream: here.hello.stream, page: 'p', at: at('bar') });
+    expect(here.heard.filter(({ event }) => event === 'here')).toHaveLength(1);
+    expect(there.heard.filter(({ event }) => event === 'here')).toEqual([]);
+    expect((await new Browser('lower').listens()).hello.here).toEqual([]);
+    expect((await new Browser().listens()).hello.here).toHaveLength(1);
+  });
+
   it('has gone with the stream, unless their browser comes back with another', async () => {
     const [tam, ines] = [await new Browser().listens(), await new Browser().listens()];
     hub.sayHere('Tam Okoro', { stream: tam.hello.stream, page: 'stays', at: at('bar') });
@@ -228,7 +239,7 @@ describe('who may listen', () => {
 
   it('is ended where a browser reads nothing any more, and comes back to what it missed', async () => {
     const stuck = await hub.open(
-      { write: () => false, end: () => undefined, mayListen: () => Promise.resolve(true) },
+      { write: () => false, end: () => undefined, shop: '', mayListen: () => Promise.resolve(true) },
       null,
     );
     expect(stuck).not.toBeNull();

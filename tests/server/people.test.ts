@@ -345,9 +345,9 @@ describe('what is written', () => {
     const read = (document: object) => as(context, 'Una', () => body(sent(document), contract.signOffSchema));
     expect((await read({ by: 'Tam Okoro', ...rest })).by).toBe('Una');
     expect((await read(rest)).by).toBe('Una');
-    expect((await askedBy({ as: 'bench', shop: '' }, () => body(sent({ by: 'Tam', ...rest }), contract.signOffSchema))).by).toBe(
-      'Tam',
-    );
+    expect(
+      (await askedBy({ as: 'bench', shop: '' }, () => body(sent({ by: 'Tam', ...rest }), contract.signOffSchema))).by,
+    ).toBe('Tam');
     expect(whoAsks()).toEqual({ as: 'bench', shop: '' });
   });
 });

@@ -27,7 +27,8 @@ describe('a thread', () => {
     const { default: work } = await import('../../src/server/heavy/worker');
     const id = await jobOf(shop!, 'L-0417');
     const asked = stillAsked();
-    const plans = ({ store }: TestContext) => work({ name: 'plans', shop: '', url: store.url, args: [id, null], asked });
+    const plans = ({ store }: TestContext) =>
+      work({ name: 'plans', shop: '', url: store.url, args: [id, null], asked });
     const there = { is: 'done', value: await jobPlans(shop!, id) };
     const missing = { is: 'refused', refusal: { status: 404 } };
     expect(await plans(shop!)).toEqual(there);

@@ -1,7 +1,8 @@
-import { and, asc, eq, inArray, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, gt, inArray, ne, sql } from 'drizzle-orm';
 import { isSameName } from '../../core/same-name';
+import type { StockPart } from '../../core/stock';
 import { OF_ALL_SHOPS, type ShopId } from '../shops/names';
-import { job, person, shop, shopFact } from '../schema';
+import { job, person, shop, shopFact, stockPart } from '../schema';
 import type { Queryable, Transaction } from '../store';
 
 /** A shop that shares the store. */
@@ -87,4 +88,42 @@ export async function sawOfJob(db: Queryable, jobId: string): Promise<string | n
     .where(and(eq(job.id, jobId), OF_ALL_SHOPS))
     .limit(1);
   return found?.sawId ?? null;
+}
+
+/** Pieces of a part on the shelf of a shop. */
+export interface Shelved {
+  readonly shop: string | null;
+  readonly sku: string;
+  readonly pieces: number;
+}
+
+/** What makes two parts of two lists the same, whatever each list calls them. */
+const SAME = [
+  'kind',
+  'pitch',
+  'gauge',
+  'driveLinks',
+  'kickbackClass',
+  'sequence',
+  'mount',
+  'oilHole',
+  'listedInches',
+  'teeth',
+  'sprocketKind',
+  'splines',
+  'bore',
+  'saw',
+] as const satisfies readonly (keyof StockPart)[];
+
+/** Other shops than one that have a part on their shelf: as one that is the same in everything, whatever its number. */
+export async function shelvedElsewhere(db: Queryable, part: StockPart, but: ShopId): Promise<readonly Shelved[]> {
+  const isSame = and(...SAME.map((each) => sql`${stockPart[each]} IS ${part[each]}`));
+  return db
+    .select({ shop: NAME, sku: stockPart.sku, pieces: stockPart.quantity })
+    .from(stockPart)
+    .innerJoin(shop, eq(shop.id, stockPart.shopId))
+    .where(
+      and(eq(stockPart.kind, part.kind), isSame, gt(stockPart.quantity, 0), ne(stockPart.shopId, but), OF_ALL_SHOPS),
+    )
+    .orderBy(desc(stockPart.quantity));
 }

@@ -5,6 +5,7 @@ import { api } from '../frame/api';
 import { useFrame } from '../frame/frame-context';
 import * as common from '#language/screens/common';
 import * as texts from '#language/screens/counter';
+import { liesAt } from '#language/screens/job-order';
 
 const ANSWER = {
   fits: { mark: '●', word: texts.fits, tone: 'text-leaf' },
@@ -15,7 +16,7 @@ const ANSWER = {
 /** What is on the shelf for what is known so far: fits, may fit, near misses with the rule they break. */
 export function Shelf({ reply }: { reply: CounterReply | null }) {
   if (!reply) return null;
-  const sells = reply.stock.some(({ answer, part }) => answer === 'fits' && part.quantity > 0);
+  const sells = reply.stock.some(({ answer, part, shop }) => answer === 'fits' && part.quantity > 0 && shop === null);
   return (
     <section aria-label={texts.onTheShelf}>
       <h2 className="mb-1 font-bold">{texts.onTheShelf}</h2>
@@ -26,7 +27,7 @@ export function Shelf({ reply }: { reply: CounterReply | null }) {
       )}
       <ul>
         {reply.stock.map((answer) => (
-          <ShelfRow key={answer.part.sku} answer={answer} />
+          <ShelfRow key={`${answer.shop ?? ''} ${answer.part.sku}`} answer={answer} />
         ))}
       </ul>
       {reply.order && !sells && <Supplier order={reply.order} />}
@@ -34,7 +35,7 @@ export function Shelf({ reply }: { reply: CounterReply | null }) {
   );
 }
 
-function ShelfRow({ answer: { part, answer, misses, equals } }: { answer: StockAnswer }) {
+function ShelfRow({ answer: { part, answer, misses, equals, shop: at } }: { answer: StockAnswer }) {
   const { shop } = useFrame();
   const { mark, word, tone } = ANSWER[answer];
   return (
@@ -48,11 +49,12 @@ function ShelfRow({ answer: { part, answer, misses, equals } }: { answer: StockA
           <span className="figures">{part.sku}</span>
           {part.kickbackClass && ` · ${kickbackClassWord[part.kickbackClass]}`}
           {misses.length > 0 && <span className="text-ink"> · {misses.join('; ')}</span>}
+          {at !== null && <span className="block font-bold text-steel">{liesAt(at)}</span>}
           {equals.length > 0 && <span className="text-ink"> {texts.equalAndHere(equals.join(', '))}</span>}
         </span>
       </span>
       <span className="text-right figures">
-        <span className="block font-semibold">{money(part.priceCents, shop)}</span>
+        {at === null && <span className="block font-semibold">{money(part.priceCents, shop)}</span>}
         <span className="block text-sm text-ink-soft">{texts.left(part.quantity)}</span>
       </span>
     </li>

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { Here, LiveHello, SayHere } from '../../contract';
 import { changedSince, isAsGoodAsAll, type ChangedSince } from '../../data/repositories';
+import type { ShopId } from '../../data/shops/names';
 import type { Store } from '../../data/store';
 import { eventText, type Place } from './event';
 
@@ -9,6 +10,8 @@ export interface Listener {
   /** @returns false where it takes no more */
   readonly write: (text: string) => boolean;
   readonly end: () => void;
+  /** The shop that it hears who is where of. */
+  readonly shop: ShopId;
   /** Whether whoever listens still may. */
   readonly mayListen: () => Promise<boolean>;
 }
@@ -27,6 +30,7 @@ const MOST_PAGES = 30;
 interface Present {
   readonly here: Here;
   readonly stream: string;
+  readonly shop: ShopId;
 }
 
 /**
@@ -63,7 +67,8 @@ export class LiveHub {
   async open(listener: Listener, since: Place | null): Promise<(() => void) | null> {
     if (this.isFull) return null;
     const found = await changedSince(this.store.db, since?.seq ?? null);
-    const here = [...this.present.values()].map((each) => each.here);
+    const there = [...this.present.values()].filter(({ shop }) => shop === listener.shop);
+    const here = there.map((each) => each.here);
     const stream = randomUUID();
     const hello: LiveHello = { stream, here, changes: changesOf(found, since) };
     // What is written between the look and this moment is told by the next look.
@@ -77,7 +82,9 @@ export class LiveHub {
 
   /** Says where somebody is. @returns whether their stream is one of ours */
   sayHere(who: string, { stream, page, at }: Omit<SayHere, 'by'>): boolean {
-    if (!this.listeners.has(stream)) return false;
+    const listener = this.listeners.get(stream);
+    if (!listener) return false;
+    const { shop } = listener;
     const before = this.present.get(page);
     const here: Here = { page, who, at };
     if (at === null) {
@@ -86,8 +93,8 @@ export class LiveHub {
     }
     const own = [...this.present.values()].filter((each) => each.stream === stream);
     if (!before && own.length >= MOST_PAGES) this.forget(own[0]!.here.page);
-    this.present.set(page, { here, stream });
-    if (JSON.stringify(before?.here) !== JSON.stringify(here)) this.tell(eventText('here', here));
+    this.present.set(page, { here, stream, shop });
+    if (JSON.stringify(before?.here) !== JSON.stringify(here)) this.tell(eventText('here', here), shop);
     return true;
   }
 
@@ -127,8 +134,10 @@ export class LiveHub {
     if (changes === null || changes.some(({ topic }) => topic === 'door')) void this.turnOut();
   }
 
-  private tell(text: string): void {
+  /** @param shop whose people alone are told; undefined for everybody */
+  private tell(text: string, shop?: ShopId): void {
     for (const [stream, listener] of this.listeners) {
+      if (shop !== undefined && listener.shop !== shop) continue;
       if (listener.write(text)) continue;
       // What does not read what it is told comes back, and hears what it missed.
       listener.end();
@@ -156,9 +165,9 @@ export class LiveHub {
   }
 
   private forget(page: string): void {
-    const { who } = this.present.get(page)!.here;
+    const { shop, here } = this.present.get(page)!;
     this.present.delete(page);
-    this.tell(eventText('here', { page, who, at: null } satisfies Here));
+    this.tell(eventText('here', { page, who: here.who, at: null } satisfies Here), shop);
   }
 
   /** Looks from time to time, and breathes, while anybody listens. */

@@ -4,7 +4,7 @@ import { context } from '../context';
 import { SAFETY_HEADERS, type Turned } from '../http/guard';
 import { shownBy } from '../http/shown';
 import { complained } from '../log';
-import { writtenBy } from '../people/actor';
+import { shopOfActor, writtenBy } from '../people/actor';
 import { admit } from '../people/admit';
 import { liveDoor, liveDoorIs } from './between';
 import { placeFrom } from './event';
@@ -42,7 +42,7 @@ const headersOf = ({ headers }: IncomingMessage): Headers =>
 async function opened(request: IncomingMessage, response: ServerResponse): Promise<void> {
   const shown = shownBy(headersOf(request));
   const wanted = { route: LIVE_ADDRESS, method: request.method ?? 'GET', params: {}, shown, isQuiet: true as const };
-  const { turned } = await admit(context(), wanted);
+  const { actor, turned } = await admit(context(), wanted);
   const not = turned ?? (theHub().isFull ? TOO_MANY : null);
   if (not) return refused(response, not);
   response.writeHead(200, {
@@ -60,6 +60,7 @@ async function opened(request: IncomingMessage, response: ServerResponse): Promi
         return response.writableLength < MOST_WAITING;
       },
       end: () => response.end(),
+      shop: shopOfActor(actor),
       mayListen: async () => (await admit(context(), wanted)).turned === null,
     },
     placeFrom(request.headers['last-event-id']?.toString() ?? asked),

@@ -21,11 +21,11 @@ function shelf(view: SlipView, answers: readonly StockAnswer[]): readonly PaperB
       is: 'table',
       title: texts.onTheShelf,
       head: [texts.part, texts.number, texts.left, texts.price],
-      rows: fitting.map(({ part }) => [
-        part.name,
+      rows: fitting.map(({ part, shop }) => [
+        shop === null ? part.name : `${part.name}, ${texts.liesAt(shop)}`,
         part.sku,
         texts.countLeft(part.quantity),
-        money(part.priceCents, view.shop),
+        shop === null ? money(part.priceCents, view.shop) : '',
       ]),
     },
   ];

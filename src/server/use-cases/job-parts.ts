@@ -22,7 +22,7 @@ import {
   putPart,
   type OrderWithEvents,
 } from '../../data/repositories';
-import type { Queryable, Transaction } from '../../data/store';
+import type { Transaction } from '../../data/store';
 import type { JobPartAct, JobPartsView, JobPartView, OrderAct, OrderAnswer, SignedPlan } from '../../contract';
 import { calendarDay } from '../../wording';
 import type { Context } from '../context';
@@ -32,6 +32,7 @@ import { appraisedJob } from './appraised';
 import { mustFindJob, mustNotHaveGone } from './jobs';
 import { offersFor } from './plans';
 import { rulesInForce, shopView } from './shop';
+import { partElsewhere } from './sister-shops';
 import { refreshSummary } from './summary';
 import { askOrder } from './supplier';
 import * as texts from '#language/server';
@@ -59,6 +60,7 @@ function partView(sku: string, booked: Booked, orders: readonly OrderWithEvents[
     chain: chainNumbers(part),
     state: bookingOf(sku, booked),
     left: booked.shelf.get(sku) ?? 0,
+    elsewhere: [],
     order: standing && {
       id: standing.id,
       state: orderToday(standing, booked.today),
@@ -68,7 +70,15 @@ function partView(sku: string, booked: Booked, orders: readonly OrderWithEvents[
   };
 }
 
-async function partsView(db: Queryable, jobId: string, plan: SignedPlan | null, day: string): Promise<JobPartsView> {
+/** What is not here yet, with the sister shops that have it. */
+async function withSisters(context: Context, view: JobPartView, shown: Shown): Promise<JobPartView> {
+  if (view.state !== 'missing' && view.state !== 'refused') return view;
+  const part = stockPartSchema.safeParse(shown);
+  return part.success ? { ...view, elsewhere: await partElsewhere(context, part.data) } : view;
+}
+
+async function partsView(context: Context, jobId: string, plan: SignedPlan | null, day: string): Promise<JobPartsView> {
+  const { db } = context.store;
   const skus = plan?.skus ?? [];
   const [booked, orders, shelf] = await Promise.all([
     bookedFor(db, jobId, skus, day),
@@ -83,7 +93,9 @@ async function partsView(db: Queryable, jobId: string, plan: SignedPlan | null, 
   const taken = [...new Set(booked.moved.map(({ sku }) => sku))].filter((sku) => !skus.includes(sku));
   return {
     signed: plan !== null,
-    parts: skus.map((sku) => partView(sku, booked, orders, known(sku))),
+    parts: await Promise.all(
+      skus.map((sku) => withSisters(context, partView(sku, booked, orders, known(sku)), known(sku))),
+    ),
     stray: taken.map((sku) => ({ sku, pieces: takenFor(sku, booked.moved) })).filter(({ pieces }) => pieces > 0),
   };
 }
@@ -91,8 +103,8 @@ async function partsView(db: Queryable, jobId: string, plan: SignedPlan | null, 
 /** The parts that a job's signed plan needs, and how each stands. */
 export async function jobParts(context: Context, jobId: string): Promise<JobPartsView> {
   const job = await mustFindJob(context, jobId);
-  const { db } = context.store;
-  return partsView(db, jobId, await signedPlan(db, jobId, job.state), await today(context));
+  const plan = await signedPlan(context.store.db, jobId, job.state);
+  return partsView(context, jobId, plan, await today(context));
 }
 
 const REFUSED = {

@@ -22,6 +22,7 @@ import { mustStandAsSeen } from './based-on';
 import { me } from './people/me';
 import { DEMO_FACT } from './set-up-facts';
 import { stillToSetUp } from './set-up-items';
+import { keeperOf } from './sister-shops';
 import { newestFirst } from './studies';
 import { moodOf } from './supplier';
 import * as texts from '#language/server';
@@ -120,11 +121,12 @@ const CHANGES_SHOWN = 30;
 
 export async function shopPage(context: Context): Promise<ShopPageView> {
   const { db } = context.store;
-  const [standing, changes, written, records] = await Promise.all([
+  const [standing, changes, written, records, keptBy] = await Promise.all([
     shopStanding(db),
     limitChanges(db, CHANGES_SHOWN),
     shopChanges(db, CHANGES_SHOWN),
     recordsView(context),
+    keeperOf(context),
   ]);
   const shop = shopOf(standing);
   const { limits, schools } = rulesOf(standing);
@@ -142,7 +144,8 @@ export async function shopPage(context: Context): Promise<ShopPageView> {
     written,
     studies: newestFirst(standing),
     today: calendarDay(context.now(), shop.timeZone),
-    backups: backupsKept(context),
+    backups: keptBy === null ? backupsKept(context) : null,
+    keptBy,
     records,
     stillOpen: await stillToSetUp(db, standing),
   };

@@ -1,4 +1,7 @@
-import { shopOfJob, shopsOfSaws, type ShopRecord } from '../../data/repositories';
+import type { StockPart } from '../../core/stock';
+import type { PartElsewhere } from '../../contract';
+import { allShops, shelvedElsewhere, shopOfJob, shopsOfSaws, type ShopRecord } from '../../data/repositories';
+import { FIRST_SHOP } from '../../data/shops/names';
 import { forShop, type Context } from '../context';
 import { notFound, Refusal } from '../refusal';
 import * as texts from '#language/server';
@@ -45,4 +48,27 @@ export async function inEachShop<T>(
 export async function jobIsNotHere({ store }: Context, id: string): Promise<Refusal> {
   const its = await shopOfJob(store.whole.db, id);
   return its?.sharesGear ? new Refusal(404, 'elsewhere', texts.jobIsElsewhere(calledElsewhere(its))) : notFound('job');
+}
+
+/** Sister shops that have a part on their shelf. */
+export async function partElsewhere({ store }: Context, part: StockPart): Promise<readonly PartElsewhere[]> {
+  const found = await shelvedElsewhere(store.whole.db, part, store.shop);
+  return found.map(({ shop, sku, pieces }) => ({ shop: calledElsewhere({ name: shop }), sku, pieces }));
+}
+
+/** Every sister shop, as it sees its own shelf. */
+export async function sisters(
+  context: Context,
+): Promise<readonly { readonly context: Context; readonly name: string }[]> {
+  const all = await allShops(context.store.whole.db);
+  return all
+    .filter(({ id }) => id !== context.store.shop)
+    .map((shop) => ({ context: { ...forShop(context, shop.id), looksOnly: true }, name: calledElsewhere(shop) }));
+}
+
+/** What the shop that keeps the store is called; null where it is the one that asks. */
+export async function keeperOf({ store }: Context): Promise<string | null> {
+  if (store.shop === FIRST_SHOP) return null;
+  const all = await allShops(store.whole.db);
+  return calledElsewhere(all.find(({ id }) => id === FIRST_SHOP)!);
 }

@@ -37,6 +37,7 @@ import { rowsFrom } from '../paging';
 import { appraisedJob, whoseJob, type AppraisedJob } from './appraised';
 import { jobParts } from './job-parts';
 import { shopView } from './shop';
+import { sisters } from './sister-shops';
 import * as texts from '#language/server';
 
 const PAGE = 40;
@@ -93,11 +94,8 @@ export async function stockAnswers(context: Context, order: ChainNumbers): Promi
   return answersTo(context, chainNeed(order));
 }
 
-/**
- * Parts in stock against a need: those that fit, those that may, near misses; each that is out with its equals on the
- * shelf.
- */
-export async function answersTo({ store }: Context, need: Need): Promise<readonly StockAnswer[]> {
+/** Parts of one shop's shelf against a need: those that fit, those that may, near misses; with equals of what is out. */
+async function answersOf({ store }: Context, need: Need, shop: string | null): Promise<readonly StockAnswer[]> {
   // Only chains and bars have a gauge and links, and only bars a mount: of others the shelf is not asked for it.
   const isLoop = need.kind === 'chain' || need.kind === 'bar';
   const candidates = await stockCandidates(store.db, {
@@ -109,7 +107,20 @@ export async function answersTo({ store }: Context, need: Need): Promise<readonl
     sequence: need.sequence,
     sprocketKind: need.sprocketKind,
   });
-  return answersIn(need, candidates).map((each) => ({ ...each, misses: each.misses.map(stockMiss) }));
+  return answersIn(need, candidates).map((each) => ({ ...each, misses: each.misses.map(stockMiss), shop }));
+}
+
+const isHere = ({ answer, part }: StockAnswer): boolean => answer === 'fits' && part.quantity > 0;
+
+/**
+ * Parts in stock against a need. Where none of one's own fits, those that fit and lie on the shelf of a sister shop come
+ * first: they are nearer than the supplier.
+ */
+export async function answersTo(context: Context, need: Need): Promise<readonly StockAnswer[]> {
+  const [own, others] = await Promise.all([answersOf(context, need, null), sisters(context)]);
+  if (others.length === 0 || own.some(isHere)) return own;
+  const theirs = await Promise.all(others.map((sister) => answersOf(sister.context, need, sister.name)));
+  return [...theirs.flat().filter(isHere), ...own];
 }
 
 /** Parts beside the chain that must be replaced, with what the shelf answers. */

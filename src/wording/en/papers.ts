@@ -109,3 +109,6 @@ export const deburring = 'Deburring';
 export const levelling = (school: string): string => `Levelling: ${school}`;
 export const workCard = 'Work card';
 export const bar = (verdict: string): string => `Bar: ${verdict}`;
+
+/** Where a part lies that is on no shelf of this shop. */
+export const liesAt = (shop: string): string => `on the shelf of ${shop}`;

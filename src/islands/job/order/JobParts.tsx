@@ -96,7 +96,7 @@ interface PartLineProps {
 
 function PartLine({ part, busy, onPart, onOrder }: PartLineProps) {
   const { view } = useJob();
-  const { sku, name, priceCents, state, left, order } = part;
+  const { sku, name, priceCents, state, left, order, elsewhere } = part;
   const isOpen = state === 'ordered' || state === 'confirmed' || state === 'late';
   const acts = [
     ...(state === 'on-shelf' ? [{ label: texts.takeIt, main: true, act: () => onPart(sku, 'take') }] : []),
@@ -121,6 +121,11 @@ function PartLine({ part, busy, onPart, onOrder }: PartLineProps) {
           <span className="figures">{sku}</span> · <span className="figures">{money(priceCents, view.shop)}</span>{' '}
           {texts.onTheShelf(left)}
         </span>
+        {elsewhere.map((at) => (
+          <span key={`${at.shop} ${at.sku}`} className="block text-sm font-bold text-steel">
+            {texts.hasItOnTheShelf(at.shop, at.pieces, at.sku === sku ? null : at.sku)}
+          </span>
+        ))}
       </span>
       <span className="min-w-36">
         <span className={`block font-bold ${LOOK[state]}`}>{bookingWord[state]}</span>

@@ -195,6 +195,7 @@ function useKeptAnswers(order: ChainNumbers) {
     const answers = answersIn(chainNeed(order), chains).map((each) => ({
       ...each,
       misses: each.misses.map(stockMiss),
+      shop: null,
     }));
     return { at: shelf.at, answers };
   }, [shelf, order]);

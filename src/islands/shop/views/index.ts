@@ -2,6 +2,7 @@ import type { ComponentType } from 'react';
 import type { Me, ShopPageView } from '../../../contract';
 import { laterEach, viewsOf } from '../../frame/later';
 import * as people from '#language/screens/people';
+import * as shops from '#language/screens/shops';
 import * as texts from '#language/screens/shop';
 
 /** The views of the shop, in the order of their tabs. */
@@ -17,6 +18,7 @@ export const SHOP_VIEWS = {
   backup: texts.backup,
   records: texts.records,
   people: people.people,
+  shops: shops.shops,
   audit: people.audit,
 } as const;
 export type ShopViewName = keyof typeof SHOP_VIEWS;
@@ -42,7 +44,7 @@ export function changedBy(view: ShopViewName, me: Me | null): 'owner' | 'judging
 }
 
 /** Views that are an owner's alone. */
-const FOR_OWNERS: ReadonlySet<ShopViewName> = new Set(['people', 'audit']);
+const FOR_OWNERS: ReadonlySet<ShopViewName> = new Set(['people', 'shops', 'audit']);
 
 /** The views that somebody may open. */
 export const viewsFor = (me: Me | null): readonly ShopViewName[] =>

@@ -28,6 +28,10 @@ export const nothingComesNear = 'Nothing on the shelf comes near: order by these
 // StockAnswers
 export const mayFit = '○ may fit';
 export const equalAndHere = (list: string): string => `; equal and here: ${list}`;
+/** Where a part lies that is not here. */
+export const liesAt = (shop: string): string => `on the shelf of ${shop}: ask them before you order`;
+export const hasItOnTheShelf = (shop: string, pieces: number, as: string | null): string =>
+  `${shop} has ${pieces} on its shelf${as === null ? '' : `, there called ${as}`}: ask them before you order`;
 export const left = (quantity: number): string => `${quantity} left`;
 export const fits = '● fits';
 export const near = '◐ near';
