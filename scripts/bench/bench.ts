@@ -21,6 +21,7 @@ import { manyParts } from './many-parts';
 import { signingIn } from './sign-in';
 import { KEYSTROKE_STATIONS, keystrokes } from './keystrokes';
 import { chainOfRecords } from './records';
+import { scale } from './scale';
 import { stalls } from './stalls';
 import { quantile, table, type Measured } from './table';
 import { throttled } from './throttled';
@@ -290,10 +291,13 @@ const PARTS: Readonly<Record<string, () => Promise<Measured[]> | Measured[]>> = 
   live: heard,
 };
 
+/** Asked for by itself: it takes a quarter of an hour. */
+const isScale = process.argv.includes('--scale');
 const only = process.argv.find((arg) => arg.startsWith('--only='))?.slice('--only='.length);
 if (only !== undefined && !PARTS[only])
   throw new Error(`There is no part ${only}; there are ${Object.keys(PARTS).join(', ')}.`);
 const rows: Measured[] = [];
-for (const [name, measure] of Object.entries(PARTS))
+if (isScale) rows.push(...(await scale()));
+for (const [name, measure] of isScale ? [] : Object.entries(PARTS))
   if (only === undefined || only === name) rows.push(...(await measure()));
 console.log(`\n${table(rows)}\n\nA ratio below 1 is within budget. Times are of this machine, in one run.`);

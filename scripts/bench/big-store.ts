@@ -33,7 +33,7 @@ export async function fillStore(context: Context, jobs: number): Promise<void> {
   const { summary: empty } = summarise([], RULES, NOTHING_SIGNED);
   const summary = JSON.stringify({ ...empty, visit: { ...empty.visit, ...SEEN } });
   const key = summaryKey(RULES);
-  await context.store.write(async (tx) => {
+  await context.store.whole.write(async (tx) => {
     const count = (rows: number) =>
       sql`WITH RECURSIVE n(i) AS (SELECT 1 UNION ALL SELECT i + 1 FROM n WHERE i < ${rows})`;
     if (jobs > 0) {
@@ -51,6 +51,8 @@ export async function fillStore(context: Context, jobs: number): Promise<void> {
       SELECT 'r-' || id, id, 'job.complaint', 'cuts to the left', 'mm', created_at, 'bench' FROM job WHERE id LIKE 'bench-%'`);
     // What was written past the store's own way has no links yet.
     await linkAllStanding(tx);
+  });
+  await context.store.write(async (tx) => {
     const parts = manyParts(PARTS_IN_STOCK);
     for (let i = 0; i < parts.length; i += AT_ONCE) await addStock(tx, parts.slice(i, i + AT_ONCE));
     await tx.run(sql`ANALYZE`);

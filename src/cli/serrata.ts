@@ -140,8 +140,8 @@ const UNFIT = 1;
 class Unfit extends Error {}
 
 /** How the records of a store stand, line by line. */
-function verifyText(file?: string): { readonly says: string; readonly fits: boolean } {
-  const { code, count, began, misfits } = verify(file);
+async function verifyText(file?: string): Promise<{ readonly says: string; readonly fits: boolean }> {
+  const { code, count, began, misfits } = await verify(file);
   const lines = [
     recordsStand(count, misfits.length),
     ...misfits.map((misfit) => `  ${misfitSentence(misfit)}`),
@@ -227,7 +227,7 @@ function program(print: (text: string) => unknown): Command {
     .description('Go through all records that never change, and say what is not as it was written.')
     .argument('[file]', 'a store or a backup; without it, the store')
     .action(async (file?: string) => {
-      const { says, fits } = verifyText(file);
+      const { says, fits } = await verifyText(file);
       await print(says);
       if (!fits) throw new Unfit();
     });

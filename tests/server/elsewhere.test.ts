@@ -1,10 +1,17 @@
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { sql } from 'drizzle-orm';
+import Database from 'libsql';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { inStore, verifyChain } from '../../src/data/chain/verify';
+import { storeFromArchive } from '../../src/data/keeping/archive/read';
+import { ARCHIVED } from '../../src/data/keeping/archive/tables';
+import { writeArchive } from '../../src/data/keeping/archive/write';
+import { inspectStore } from '../../src/data/keeping/inspect';
 import { openForUse } from '../../src/data/keeping/opening';
+import { withFileOf } from '../../src/data/keeping/over-the-wire';
+import { verifyRecords } from '../../src/data/keeping/records';
 import { openStore } from '../../src/data/store';
 import { troubleOf } from '../../src/data/trouble';
 import type { Context } from '../../src/server/context';
@@ -201,5 +208,48 @@ describe('two servers on one store', () => {
     expect(outcomes.filter((each) => each === 'stored')).toHaveLength(4);
     expect(outcomes.filter((each) => each === 'conflict')).toHaveLength(12);
     expect(inStore(file, verifyChain).misfits).toEqual([]);
+  });
+});
+
+describe('a store on another machine, carried away over the wire', () => {
+  it('is an archive of all that stands there, and a store again', async () => {
+    const home = serrata();
+    const job = await aJob(home);
+    await put(home, job, reading('5.5'));
+    const archive = join(folder, 'away.zip');
+    await withFileOf(server.url, (copy) => writeArchive(`file:${copy}`, archive, new Date()));
+    const again = join(folder, 'again.db');
+    await storeFromArchive(archive, again);
+    expect(inStore(again, verifyChain)).toEqual(inStore(file, verifyChain));
+    const rowsOf = (at: string) =>
+      inStore(at, (store) =>
+        ARCHIVED.map(({ name, columns }) =>
+          store
+            .prepare(`SELECT rowid, ${columns.map((each) => `"${each}"`).join(', ')} FROM "${name}" ORDER BY rowid`)
+            .all(),
+        ),
+      );
+    expect(rowsOf(again)).toEqual(rowsOf(file));
+  });
+
+  it('is looked through as a file is, and what does not fit is told', async () => {
+    expect(await withFileOf(server.url, inspectStore)).toEqual({ state: 'whole' });
+    expect((await withFileOf(server.url, (copy) => verifyRecords(copy))).misfits).toEqual([]);
+    const store = new Database(file);
+    store.exec('DROP TRIGGER reading_never_changes');
+    store.exec("UPDATE reading SET text = '9' WHERE seq = 3");
+    store.close();
+    expect((await withFileOf(server.url, (copy) => verifyRecords(copy))).misfits).toMatchObject([
+      { what: 'changed', record: 'reading', key: '3' },
+    ]);
+  });
+
+  it('leaves nothing behind where the way is cut', async () => {
+    const copies = () => readdirSync(tmpdir()).filter((name) => name.startsWith('serrata-copy-'));
+    const before = copies();
+    const sofar = server.trips;
+    server.fault = () => (server.trips > sofar + 8 ? 'away' : null);
+    await expect(withFileOf(server.url, () => 'never')).rejects.toThrow();
+    expect(copies()).toEqual(before);
   });
 });

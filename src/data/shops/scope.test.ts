@@ -47,6 +47,8 @@ describe('the bounds of a shop', () => {
     `INSERT OR IGNORE INTO "person" (id, name) VALUES ('x', 'Ines')`,
     `UPDATE job SET state = 'open' WHERE id = 'x'`,
     `DELETE FROM "stock_part" WHERE sku = 'x'`,
+    `WITH n(i) AS (SELECT 1) INSERT INTO job (id, tag) SELECT i, i FROM n`,
+    `UPDATE OR IGNORE job SET state = 'open'`,
   ])('catch a write that does not say for which shop: %s', (planted) => {
     expect(() => scoped(planted, '')).toThrow(OutOfBounds);
     expect(() => scoped(planted, 'b')).toThrow(OutOfBounds);

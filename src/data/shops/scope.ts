@@ -16,13 +16,15 @@ const TABLES = new RegExp(`\\b(${Object.keys(WHOSE).join('|')})\\b`, 'g');
 const tablesOf = (statement: string): readonly string[] => [...new Set(statement.match(TABLES) ?? [])];
 
 /** What a statement does; null of what looks at no rows and changes none. */
-function kindOf(statement: string): 'looks' | 'writes' | null {
-  const word = /^\s*(\w+)/.exec(statement)?.[1]?.toLowerCase();
-  if (word === 'select' || word === 'with') return 'looks';
-  return word === 'insert' || word === 'update' || word === 'delete' || word === 'replace' ? 'writes' : null;
+function kindOf(bare: string): 'looks' | 'writes' | null {
+  const word = /^\s*(\w+)/.exec(bare)?.[1]?.toLowerCase() ?? '';
+  // Names that a statement gives itself stand before a look and before a write.
+  if (word === 'with') return TARGET.test(bare) ? 'writes' : 'looks';
+  if (word === 'select') return 'looks';
+  return ['insert', 'update', 'delete', 'replace'].includes(word) ? 'writes' : null;
 }
 
-const TARGET = /^\s*(?:insert(?:\s+or\s+\w+)?\s+into|replace\s+into|update|delete\s+from)\s+"?(\w+)"?/i;
+const TARGET = /\b(?:insert(?:\s+or\s+\w+)?\s+into|replace\s+into|update(?:\s+or\s+\w+)?|delete\s+from)\s+"?(\w+)"?/i;
 
 /** A statement with each table that it looks into narrowed to what is seen from a shop. */
 function narrowed(statement: string, tables: readonly string[], literal: string): string {
@@ -46,9 +48,9 @@ function narrowed(statement: string, tables: readonly string[], literal: string)
  * @throws OutOfBounds where it would write for whichever shop, or goes around the bounds
  */
 export function scoped(statement: string, shop: ShopId | null): string {
-  const kind = kindOf(statement);
-  if (kind === null) return statement;
   const bare = withoutTexts(statement);
+  const kind = kindOf(bare);
+  if (kind === null) return statement;
   if (shop === null) {
     if (statement.includes(SHOP_SIGN) || statement.includes(RECORD_SIGN))
       throw new OutOfBounds('Written for no shop', statement);

@@ -1,14 +1,15 @@
 import { storeFromArchive } from '../../data/keeping/archive/read';
-import { writeArchive } from '../../data/keeping/archive/write';
 import { beginAnew } from '../../data/keeping/begin-anew';
 import { backupStore, mustBeWhole } from '../../data/keeping/backup';
 import { inspectStore } from '../../data/keeping/inspect';
+import { withFileOf } from '../../data/keeping/over-the-wire';
 import { putBackInPlace } from '../../data/keeping/put-back';
-import { storeFile, storeUrl } from '../../data/store';
+import { storeUrl } from '../../data/store';
 import { freshContext } from '../context';
 import { standBack } from '../heavy/aside';
 import { said } from '../log';
 import { ERRAND_ARGUMENT, type Errand } from './send';
+import { archive } from '../use-cases/backup';
 import { letOldPhotosGo } from '../use-cases/photos';
 import { checkRecords } from '../use-cases/records';
 import { BEGUN_FACT } from '../use-cases/set-up-facts';
@@ -35,7 +36,7 @@ const ERRANDS = {
   },
   /** Writes the whole shop into an archive of open formats. */
   archive: async (file: string) => {
-    await writeArchive(storeUrl(), file, new Date());
+    await archive(file, new Date());
     return file;
   },
   /** Makes a store of an archive. */
@@ -66,11 +67,9 @@ const ERRANDS = {
       verifying.store.close();
     }
   },
-  /** Looks the whole store through: `whole`, or what is wrong with it. */
+  /** Looks the whole store through: `whole`, or what is wrong with it; of one on another machine what comes of it here. */
   inspect: async () => {
-    const file = storeFile(storeUrl());
-    if (file === null) return 'whole';
-    const found = await inspectStore(file);
+    const found = await withFileOf(storeUrl(), inspectStore);
     return found.state === 'damaged' ? found.what.join('; ') : found.state;
   },
 } satisfies Record<Errand, (...args: string[]) => Promise<string>>;

@@ -1,4 +1,5 @@
 import { createWriteStream, existsSync, mkdtempSync, renameSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { basename, dirname, join } from 'node:path';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
@@ -9,6 +10,7 @@ import { codeOf } from '../../data/chain/link';
 import { mustHaveRecords, verifyRecords } from '../../data/keeping/records';
 import { backupStore, fileOf, removeStore, restoreStore, StoreRefused } from '../../data/keeping/backup';
 import { backupFile, isDailyDue, listBackups, stampOf, tidyBackups, type BackupKind } from '../../data/keeping/backups';
+import { withFileOf } from '../../data/keeping/over-the-wire';
 import { OWNER_ALONE } from '../../data/owner-alone';
 import { storeFile, storeUrl } from '../../data/store';
 import type { BackupView } from '../../contract';
@@ -25,8 +27,9 @@ export { StoreRefused };
 /** Saves the store into a file, in use or not. */
 export const backup = (file: string): Promise<void> => backupStore(storeUrl(), file);
 
-/** Writes the whole shop into an archive of open formats. */
-export const archive = (file: string, now: Date): Promise<void> => writeArchive(storeUrl(), file, now);
+/** Writes the whole shop into an archive of open formats: of a store on another machine over the wire. */
+export const archive = (file: string, now: Date): Promise<void> =>
+  withFileOf(storeUrl(), (home) => writeArchive(`file:${home}`, file, now));
 
 /** Puts a backup, or what an archive holds, in the store's place; what stood there is kept under the hour it was. */
 export async function restore(file: string, now: Date): Promise<string | null> {
@@ -43,11 +46,11 @@ export async function restore(file: string, now: Date): Promise<string | null> {
 }
 
 /** How the records of a store, or of a backup, stand. @throws StoreRefused where it is no whole store */
-export function verify(file?: string) {
+export async function verify(file?: string) {
   // A backup is held against no other.
   const { head, began, misfits } = file
     ? verifyRecords(mustHaveRecords(file), [])
-    : verifyRecords(mustHaveRecords(fileOf(storeUrl())));
+    : await withFileOf(storeUrl(), (home) => verifyRecords(mustHaveRecords(home)));
   return { code: codeOf(head), count: head.seq, began, misfits };
 }
 
@@ -130,7 +133,9 @@ async function tried(file: string): Promise<string> {
 /** The whole shop as an archive of open formats. @returns its file, and what takes it away once it was sent */
 export function makeArchive({ store }: Context): Promise<{ readonly file: string; readonly done: () => void }> {
   return alone(async () => {
-    const folder = mkdtempSync(join(dirname(fileOf(store.url)), '.archive-'));
+    // Beside the store, where there is room for it; of one on another machine among what goes again.
+    const home = storeFile(store.url);
+    const folder = mkdtempSync(home === null ? join(tmpdir(), 'serrata-archive-') : join(dirname(home), '.archive-'));
     const done = () => rmSync(folder, { recursive: true, force: true });
     try {
       return { file: await sent('archive', join(folder, 'archive.zip')), done };

@@ -1,6 +1,6 @@
 import { codeFrom, codeOf } from '../../data/chain/link';
 import { findLink } from '../../data/chain/find';
-import { fileOf } from '../../data/keeping/backup';
+import { withFileOf } from '../../data/keeping/over-the-wire';
 import { verifyRecords } from '../../data/keeping/records';
 import { noteCheck, recordsStanding } from '../../data/repositories';
 import { FIRST_SHOP } from '../../data/shops/names';
@@ -20,7 +20,7 @@ export async function recordsView({ store }: Context): Promise<RecordsView> {
 
 /** Goes through all records and writes down what was found: long work, for a process of its own. */
 export async function checkRecords({ store, now }: Context): Promise<CheckedRecords> {
-  const { head, misfits } = verifyRecords(fileOf(store.url));
+  const { head, misfits } = await withFileOf(store.url, (file) => verifyRecords(file));
   const checked = { at: now().toISOString(), count: head.seq, misfits: [...misfits] };
   await store.write((tx) => noteCheck(tx, checked));
   return checked;

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Download } from 'lucide-react';
 import type { BackupView } from '../../../contract';
-import { Empty, Notice } from '../../../ui/parts/Notice';
+import { Notice } from '../../../ui/parts/Notice';
 import { failure } from '../../frame/api';
 import { useOfBrowser } from '../../frame/hydrated';
 import { save } from '../../frame/save-file';
@@ -20,9 +20,21 @@ const isPutBack = (): boolean => new URLSearchParams(window.location.search).get
 
 /** Saving all that the shop has written down, and putting it back. */
 export function Backup({ backups }: { backups: readonly BackupView[] | null }) {
-  if (backups === null) return <Empty title={texts.theStoreIsKept}>{texts.itIsSavedThere}</Empty>;
-  return <Own backups={backups} />;
+  return backups === null ? <Elsewhere /> : <Own backups={backups} />;
 }
+
+/** A store on another machine: it is backed up there, and carried away from here as an archive, over the wire. */
+function Elsewhere() {
+  return (
+    <div className="grid gap-7">
+      <Notice kind="info">{`${texts.theStoreIsKept}. ${texts.itIsSavedThere}`}</Notice>
+      <Save ways={['archive']} />
+      <LookThrough />
+    </div>
+  );
+}
+
+const EVERY_WAY: readonly Way[] = ['backup', 'archive'];
 
 /** Backups of a store that lies on this machine. */
 function Own({ backups }: { backups: readonly BackupView[] }) {
@@ -30,7 +42,7 @@ function Own({ backups }: { backups: readonly BackupView[] }) {
   return (
     <div className="grid gap-7">
       {wasPutBack && <Notice kind="good">{texts.theBackupWasPutBack}</Notice>}
-      <Save />
+      <Save ways={EVERY_WAY} />
       <Kept backups={backups} />
       <div className="grid grid-cols-2 gap-x-10 gap-y-6 max-md:grid-cols-1">
         <Bring />
@@ -47,7 +59,7 @@ const WAYS = {
 } as const;
 type Way = keyof typeof WAYS;
 
-function Save() {
+function Save({ ways }: { readonly ways: readonly Way[] }) {
   const [busy, setBusy] = useState<Way | null>(null);
   const [saved, setSaved] = useState<Saved | null>(null);
   const changedHere = useChangedHere();
@@ -67,13 +79,13 @@ function Save() {
   };
   return (
     <section className="max-w-prose">
-      <p className="mb-3 text-ink-soft">{texts.aBackupIsOneFile}</p>
+      {ways.includes('backup') && <p className="mb-3 text-ink-soft">{texts.aBackupIsOneFile}</p>}
       <div className="mb-3 flex flex-wrap gap-3">
-        {(Object.keys(WAYS) as Way[]).map((way) => (
+        {ways.map((way) => (
           <button
             key={way}
             type="button"
-            className={`inline-flex items-center gap-2 ${way === 'backup' ? 'act' : 'quiet'}`}
+            className={`inline-flex items-center gap-2 ${way === ways[0] ? 'act' : 'quiet'}`}
             disabled={busy !== null}
             onClick={() => void make(way)}
           >

@@ -1,5 +1,6 @@
 // Backup
-export const itIsSavedThere = 'It is saved there, by whoever keeps it: nothing is saved from here.';
+export const itIsSavedThere =
+  'Its backups are made and put back there, by whoever keeps it. From here all of it comes over the wire as an archive, which a store of its own can be made of; how long that takes grows with the shop.';
 export const theStoreIsKept = 'The store is kept on another machine';
 export const theBackupWasPutBack = 'The backup was put back. What stood here until now heads the list.';
 export const saveABackup = 'Save a backup';
