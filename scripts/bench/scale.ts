@@ -171,7 +171,7 @@ export async function scale(): Promise<Measured[]> {
     rows.push(...(await bytes(small)));
   } finally {
     for (const { stop } of running) stop();
-    rmSync(folder, { recursive: true, force: true });
+    rmSync(folder, { recursive: true, force: true, maxRetries: 10, retryDelay: 200 });
   }
   return rows;
 }
