@@ -22,13 +22,21 @@ function freePort(): Promise<number> {
 /** A server of its own process that answers at an address, until it is stopped. */
 export interface Answering {
   readonly address: string;
-  readonly stop: () => void;
+  readonly stop: () => void | Promise<void>;
 }
 
 /** A server whose main thread is watched. */
 export interface WatchedServer extends Answering {
   /** The longest that its main thread answered nobody since this was asked last, ms. */
   readonly longestStall: () => Promise<number>;
+}
+
+/** Stops a server, and waits until it has gone. */
+function ended(server: ChildProcess): Promise<void> {
+  return new Promise((resolve) => {
+    server.once('exit', () => resolve());
+    server.kill();
+  });
 }
 
 async function opened(start: (port: number) => ChildProcess, asked: string): Promise<WatchedServer> {
@@ -46,7 +54,7 @@ async function opened(start: (port: number) => ChildProcess, asked: string): Pro
       ({ ok }) => ok,
       () => false,
     );
-    if (isOpen) return { address, longestStall, stop: () => void server.kill() };
+    if (isOpen) return { address, longestStall, stop: () => ended(server) };
     await new Promise((resolve) => setTimeout(resolve, ASK_EVERY));
   }
   server.kill();

@@ -213,7 +213,7 @@ async function withServers(
   try {
     return await measure(run, folder);
   } finally {
-    for (const { stop } of running) stop();
+    for (const { stop } of running) await stop();
     rmSync(folder, { recursive: true, force: true });
   }
 }

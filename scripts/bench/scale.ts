@@ -7,7 +7,7 @@ import { DEMO_SHEETS } from '../../src/data/demo';
 import { bringUpToDate } from '../../src/data/migrate';
 import { openStore } from '../../src/data/store';
 import { LibsqlServer } from '../../tests/support/libsql-server';
-import { application, type Answering } from './answers';
+import { application } from './answers';
 import { fillStore } from './big-store';
 import { quantile, type Measured } from './table';
 
@@ -135,7 +135,7 @@ async function bytes(file: string): Promise<readonly Measured[]> {
       + coalesce((SELECT avg(length(document) + length(coalesce(papers, ''))) FROM hand_over), 0) AS bytes`,
   );
   store.close();
-  stop();
+  await stop();
   return [
     told('a job with its readings and their links', each / 1024, 'KiB'),
     told('its sign-off and hand-over', signed!.bytes / 1024, 'KiB'),
@@ -146,18 +146,24 @@ async function bytes(file: string): Promise<readonly Measured[]> {
 export async function scale(): Promise<Measured[]> {
   const folder = mkdtempSync(join(tmpdir(), 'serrata-scale-'));
   const rows: Measured[] = [];
-  const running: Answering[] = [];
+  const take = (more: readonly Measured[]) => {
+    rows.push(...more);
+    // It takes long: what was measured is told at once.
+    for (const { what, value, unit } of more) console.error(`${what}: ${value.toFixed(1)} ${unit}`);
+  };
   const measured = async (store: string, measure: (address: string) => Promise<readonly Measured[]>) => {
     const server = await application(store);
-    running.push(server);
-    rows.push(...(await measure(server.address)));
-    server.stop();
+    try {
+      take(await measure(server.address));
+    } finally {
+      await server.stop();
+    }
   };
   try {
     for (const jobs of JOBS) {
       const file = join(folder, `${jobs}.db`);
       await filled(file, jobs);
-      rows.push(told(`file, ${jobs} bare jobs`, statSync(file).size / 1024 ** 2, 'MiB'));
+      take([told(`file, ${jobs} bare jobs`, statSync(file).size / 1024 ** 2, 'MiB')]);
       await measured(file, (address) => answers(address, `${jobs} jobs`));
     }
     const small = join(folder, '1000.db');
@@ -168,9 +174,8 @@ export async function scale(): Promise<Measured[]> {
       await measured(far.url, (address) => answers(address, `store ${distance} ms away`));
       await far.close();
     }
-    rows.push(...(await bytes(small)));
+    take(await bytes(small));
   } finally {
-    for (const { stop } of running) stop();
     rmSync(folder, { recursive: true, force: true, maxRetries: 10, retryDelay: 200 });
   }
   return rows;
