@@ -3,6 +3,7 @@ import { dirname, join } from 'node:path';
 import Database from 'libsql';
 import { listBackups } from '../data/keeping/backups';
 import { lastCheck } from '../data/repositories';
+import { FIRST_SHOP } from '../data/shops/names';
 import { storeFile, type Store } from '../data/store';
 import { troubleOf, type Trouble } from '../data/trouble';
 import type { HealthView } from '../contract';
@@ -167,8 +168,8 @@ export async function health(context: Context): Promise<HealthView> {
 }
 
 /** What was found wrong with the records that never change; null where nothing was. */
-async function recordsCaution({ store: { db } }: Context): Promise<string | null> {
-  const wrong = (await lastCheck(db))?.misfits.length ?? 0;
+async function recordsCaution({ store }: Context): Promise<string | null> {
+  const wrong = (await lastCheck(store.of(FIRST_SHOP).db))?.misfits.length ?? 0;
   return wrong === 0 ? null : texts.recordsDoNotFit(wrong);
 }
 
