@@ -31,7 +31,7 @@ export function ShopRow({ shop, view }: { readonly shop: SharingShopView; readon
   const lacksOwner = view.isClosed && !hasOwner;
   return (
     <li className="grid grid-cols-[minmax(9rem,1fr)_minmax(0,1.4fr)_minmax(9rem,auto)] items-center gap-3 border-b border-line py-1.5 max-md:grid-cols-1">
-      <span className="min-h-11 content-center font-bold">
+      <span className="min-h-11 min-w-0 content-center font-bold wrap-anywhere">
         {name}
         {isOwn && <span className="block text-sm font-normal text-ink-soft">{texts.thisOne}</span>}
       </span>
