@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, gt, inArray, ne, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, getTableColumns, gt, inArray, ne, sql } from 'drizzle-orm';
 import { isSameName } from '../../core/same-name';
 import type { StockPart } from '../../core/stock';
 import { OF_ALL_SHOPS, type ShopId } from '../shops/names';
@@ -97,33 +97,27 @@ export interface Shelved {
   readonly pieces: number;
 }
 
-/** What makes two parts of two lists the same, whatever each list calls them. */
-const SAME = [
-  'kind',
-  'pitch',
-  'gauge',
-  'driveLinks',
-  'kickbackClass',
-  'sequence',
-  'mount',
-  'oilHole',
-  'listedInches',
-  'teeth',
-  'sprocketKind',
-  'splines',
-  'bore',
-  'saw',
-] as const satisfies readonly (keyof StockPart)[];
+/** What a part is beside what a list calls it, and how many it has: in this two parts of two lists are the same. */
+const {
+  sku: _sku,
+  name: _name,
+  quantity,
+  minimum: _least,
+  priceCents: _price,
+  version: _version,
+  shopId,
+  ...SAME
+} = getTableColumns(stockPart);
 
 /** Other shops than one that have a part on their shelf: as one that is the same in everything, whatever its number. */
 export async function shelvedElsewhere(db: Queryable, part: StockPart, but: ShopId): Promise<readonly Shelved[]> {
-  const isSame = and(...SAME.map((each) => sql`${stockPart[each]} IS ${part[each]}`));
+  const isSame = and(
+    ...Object.entries(SAME).map(([name, column]) => sql`${column} IS ${part[name as keyof typeof SAME]}`),
+  );
   return db
-    .select({ shop: NAME, sku: stockPart.sku, pieces: stockPart.quantity })
+    .select({ shop: NAME, sku: stockPart.sku, pieces: quantity })
     .from(stockPart)
-    .innerJoin(shop, eq(shop.id, stockPart.shopId))
-    .where(
-      and(eq(stockPart.kind, part.kind), isSame, gt(stockPart.quantity, 0), ne(stockPart.shopId, but), OF_ALL_SHOPS),
-    )
-    .orderBy(desc(stockPart.quantity));
+    .innerJoin(shop, eq(shop.id, shopId))
+    .where(and(eq(stockPart.kind, part.kind), isSame, gt(quantity, 0), ne(shopId, but), OF_ALL_SHOPS))
+    .orderBy(desc(quantity));
 }

@@ -16,7 +16,7 @@ export interface SentForm<V extends FieldValues> extends UseFormReturn<V> {
   readonly submit: () => void;
 }
 
-interface SentFormProps<V extends FieldValues> {
+export interface SentFormProps<V extends FieldValues> {
   readonly start: DefaultValues<V>;
   /** Sends what was typed; what it throws is said in the form, and what was typed stays. */
   readonly send: (given: V) => Promise<unknown>;

@@ -4,7 +4,7 @@ import { Notice } from '../../../ui/parts/Notice';
 import { api } from '../../frame/api';
 import { CheckField, Form, Refusal, SendButton, TextField, useSentForm } from '../../frame/form';
 import { useChangedHere } from '../../frame/server-data';
-import { newPasswordHint } from '#language/screens/people';
+import { OwnersPassword } from './OwnersPassword';
 import * as texts from '#language/screens/shops';
 
 const START: Asked = { name: '', owner: '', password: '', sharesGear: true };
@@ -44,20 +44,7 @@ export function AddShop({ isClosed }: { readonly isClosed: boolean }) {
         autoComplete="off"
         rules={{ validate: (name) => said(name) || texts.writeOwnersName }}
       />
-      {isClosed && (
-        <>
-          <TextField
-            form={form}
-            name="password"
-            label={texts.ownersPassword}
-            autoComplete="off"
-            rules={{ required: newPasswordHint }}
-          />
-          <p className="text-sm text-ink-soft">
-            {newPasswordHint} {texts.tellThem}
-          </p>
-        </>
-      )}
+      {isClosed && <OwnersPassword form={form} name="password" />}
       <CheckField form={form} name="sharesGear" label={texts.itSharesGear} />
       <Refusal form={form} />
       {added && !form.formState.isDirty && <Notice kind="good">{texts.added(added)}</Notice>}

@@ -1,7 +1,7 @@
 import { api } from '../../frame/api';
 import { Form, Refusal, SendButton, TextField, useSentForm } from '../../frame/form';
 import { useChangedHere } from '../../frame/server-data';
-import { newPasswordHint } from '#language/screens/people';
+import { OwnersPassword } from './OwnersPassword';
 import * as texts from '#language/screens/shops';
 
 /** A shop gets an owner who can sign in, or its owner another password. */
@@ -26,16 +26,7 @@ export function GiveOwner({ shop, onDone }: { readonly shop: string; readonly on
         autoComplete="off"
         rules={{ required: texts.writeOwnersName }}
       />
-      <TextField
-        form={form}
-        name="password"
-        label={texts.ownersPassword}
-        autoComplete="off"
-        rules={{ required: newPasswordHint }}
-      />
-      <p className="text-sm text-ink-soft">
-        {newPasswordHint} {texts.tellThem}
-      </p>
+      <OwnersPassword form={form} name="password" />
       <Refusal form={form} />
       <SendButton form={form} className="justify-self-start">
         {texts.setOwner}
