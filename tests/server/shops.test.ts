@@ -1,6 +1,6 @@
 import { sql } from 'drizzle-orm';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { allShops } from '../../src/data/repositories';
+import { addStock, allShops } from '../../src/data/repositories';
 import { forShop, type Context } from '../../src/server/context';
 import { askedBy } from '../../src/server/people/actor';
 import { actorOf } from '../../src/server/people/sessions';
@@ -14,8 +14,9 @@ import { givePassword, joinShop, peopleView, signIn } from '../../src/server/use
 import { auditView } from '../../src/server/use-cases/people';
 import { movePart } from '../../src/server/use-cases/shelf';
 import { changeLimit, changeShopFacts, rulesInForce, shopPage, shopView } from '../../src/server/use-cases/shop';
+import { partElsewhere } from '../../src/server/use-cases/sister-shops';
 import { beginShop, giveShopOwner, shareGear, shopsView, workFor } from '../../src/server/use-cases/shops';
-import { searchView, stockView } from '../../src/server/use-cases/stock';
+import { orderFrom, searchView, stockAnswers, stockView } from '../../src/server/use-cases/stock';
 import { createJob } from '../../src/server/use-cases/take-in';
 import { demoContext, type TestContext } from '../support/context';
 import { jobOf } from '../support/signing';
@@ -131,6 +132,31 @@ describe('several shops on one store', () => {
     // Others of the first shop's saws are not there any more.
     const hidden = (await allSawsView(first, LOOK)).saws.find(({ id: other }) => other !== saw!.id)!;
     await expect(sawGearView(second, hidden.id)).rejects.toMatchObject({ status: 404 });
+  });
+
+  it('are offered what lies on a sister’s shelf, never of another class, and their own first', async () => {
+    const { parts } = await stockView(first, new URLSearchParams('kind=chain'));
+    const { version: _version, ...chain } = parts.find(
+      ({ quantity, kickbackClass }) => quantity > 0 && kickbackClass === 'low-kickback',
+    )!;
+    const { name } = await shopView(first);
+    expect(await partElsewhere(second, chain)).toContainEqual({ shop: name, sku: chain.sku, pieces: chain.quantity });
+    expect(await partElsewhere(first, chain)).toEqual([]);
+    const standard = (await partElsewhere(second, { ...chain, kickbackClass: 'standard' })).map(({ sku }) => sku);
+    expect(standard).not.toContain(chain.sku);
+
+    const order = orderFrom(
+      new URLSearchParams({
+        ...{ pitch: chain.pitch!, gauge: chain.gauge!, links: String(chain.driveLinks), class: 'low-kickback' },
+        sequence: chain.sequence ?? '',
+      }),
+    )!;
+    const answers = await stockAnswers(second, order);
+    expect(answers[0]).toMatchObject({ answer: 'fits', shop: name });
+    expect((await stockAnswers(first, order)).every(({ shop }) => shop === null)).toBe(true);
+    // Once it is on one's own shelf, nobody is sent elsewhere.
+    await second.store.write((tx) => addStock(tx, [chain]));
+    expect((await stockAnswers(second, order)).every(({ shop }) => shop === null)).toBe(true);
   });
 
   it('are each signed in to by their own people, and by one name one person', async () => {
