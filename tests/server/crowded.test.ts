@@ -8,7 +8,7 @@ const JOBS = 3000;
 let context: TestContext;
 beforeEach(async () => {
   context = demoContext();
-  await context.store.write((tx) =>
+  await context.store.whole.write((tx) =>
     tx.run(sql`
       WITH RECURSIVE n(i) AS (SELECT 1 UNION ALL SELECT i + 1 FROM n WHERE i < ${JOBS})
       INSERT INTO job (id, tag, customer_id, state, created_at, created_by)

@@ -88,11 +88,11 @@ describe('a change of the shop', () => {
       ['currency', 'EUR', 'Tam'],
     ]);
     for (const statement of [sql`DELETE FROM shop_change`, sql`UPDATE shop_change SET "by" = 'x'`])
-      await expect(context.store.db.run(statement)).rejects.toThrow();
+      await expect(context.store.whole.db.run(statement)).rejects.toThrow();
   });
 
   it('thousands of them cost the bench nothing: the newest of each limit is found by itself', async () => {
-    await context.store.db.run(sql`
+    await context.store.whole.db.run(sql`
       WITH RECURSIVE n(i) AS (SELECT 1 UNION ALL SELECT i + 1 FROM n WHERE i < 20000)
       INSERT INTO limit_change (limit_id, value, at, "by") SELECT 'bar.play', '{"value":0.5}', '2026-11-20', 'x' FROM n`);
     await changeLimit(context, 'bar.play', { by: 'Ines', value: '0.37', source: null });
@@ -100,7 +100,7 @@ describe('a change of the shop', () => {
     const plan = await context.store.db.all<{ detail: string }>(
       sql`EXPLAIN QUERY PLAN SELECT value FROM limit_change WHERE limit_id = 'bar.play' ORDER BY seq DESC LIMIT 1`,
     );
-    expect(plan.map(({ detail }) => detail).join()).toMatch(/^SEARCH limit_change USING INDEX limit_change_id[^,]*$/);
+    expect(plan.map(({ detail }) => detail).join()).toMatch(/^SEARCH main.limit_change USING INDEX limit_change_id[^,]*$/);
     expect(await limitChanges(context.store.db, 30)).toHaveLength(30);
     await changeLimit(context, 'bar.play', { by: 'Ines', value: null, source: null });
     expect((await rulesInForce(context)).limits['bar.play'].provenance).not.toBe('shop');

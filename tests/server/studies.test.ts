@@ -103,8 +103,8 @@ describe('a study of a hand and its tool', () => {
     await studyHand(context, study());
     await studyHand(context, study());
     expect(await studiesOf(context)).toHaveLength(1);
-    await expect(context.store.write((tx) => tx.run(sql`UPDATE hand_study SET note = 'x'`))).rejects.toThrow();
-    await expect(context.store.write((tx) => tx.run(sql`DELETE FROM hand_study`))).rejects.toThrow();
+    await expect(context.store.whole.write((tx) => tx.run(sql`UPDATE hand_study SET note = 'x'`))).rejects.toThrow();
+    await expect(context.store.whole.write((tx) => tx.run(sql`DELETE FROM hand_study`))).rejects.toThrow();
   });
 
   it('with too few takes is kept and does not count', async () => {

@@ -26,6 +26,9 @@ function kindOf(bare: string): 'looks' | 'writes' | null {
 
 const TARGET = /\b(?:insert(?:\s+or\s+\w+)?\s+into|replace\s+into|update(?:\s+or\s+\w+)?|delete\s+from)\s+"?(\w+)"?/i;
 
+/** Asks how a statement would be done. */
+const EXPLAINS = /^\s*explain\s+(?:query\s+plan\s+)?/i;
+
 /** A statement with each table that it looks into narrowed to what is seen from a shop. */
 function narrowed(statement: string, tables: readonly string[], literal: string): string {
   const seen = tables.flatMap((table) => {
@@ -48,6 +51,8 @@ function narrowed(statement: string, tables: readonly string[], literal: string)
  * @throws OutOfBounds where it would write for whichever shop, or goes around the bounds
  */
 export function scoped(statement: string, shop: ShopId | null): string {
+  const asks = EXPLAINS.exec(statement)?.[0];
+  if (asks) return asks + scoped(statement.slice(asks.length), shop);
   const bare = withoutTexts(statement);
   const kind = kindOf(bare);
   if (kind === null) return statement;
