@@ -12,12 +12,20 @@ async function secondBench(browser: Browser) {
   return context;
 }
 
-/** A customer's name that no other job on the Bench bears. */
-const named = (name: string): string => `${name} ${crypto.randomUUID().slice(0, 8)}`;
+/** Words that no other job on the Bench bears. */
+const named = (words: string): string => `${words} ${crypto.randomUUID().slice(0, 8)}`;
 
-/** Takes in a job that stands among the first on the Bench. */
-async function arrives({ request }: Page, name: string): Promise<string> {
-  const data = { by: 'Tam Okoro', customer: { name }, saw: null, complaint: '', promisedFor: '2026-01-05' };
+/** A customer of a test's own: their jobs are a list of their own, however many others stand on the Bench. */
+async function ownCustomer({ request }: Page): Promise<string> {
+  const data = { by: 'Ines Holloway', customer: { name: named('Live') }, saw: null, complaint: '', promisedFor: null };
+  const { id } = (await (await request.post('/api/jobs', { data })).json()) as { id: string };
+  const { customer } = (await (await request.get(`/api/jobs/${id}`)).json()) as { customer: { id: string } };
+  return customer.id;
+}
+
+/** Takes in a job of that customer, who says so. */
+async function arrives({ request }: Page, customer: string, complaint: string): Promise<string> {
+  const data = { by: 'Tam Okoro', customer: { id: customer }, saw: null, complaint, promisedFor: null };
   const answer = await request.post('/api/jobs', { data });
   return ((await answer.json()) as { id: string }).id;
 }
@@ -64,16 +72,17 @@ test('the Bench and the stock list follow what others do, and the keys stay wher
   page,
   browser,
 }) => {
-  await visit(page, '/');
+  const customer = await ownCustomer(page);
+  await visit(page, `/?customer=${customer}`);
   const context = await secondBench(browser);
   const other = await context.newPage();
   await visit(other, '/');
   const lines = page.locator('a[data-job]');
   await lines.first().focus();
   const focused = await page.evaluate(() => (document.activeElement as HTMLElement).dataset.job);
-  const customer = named('Just arrived');
-  const id = await arrives(other, customer);
-  await expect(page.getByText(customer)).toBeVisible();
+  const arrived = named('Just arrived');
+  const id = await arrives(other, customer, arrived);
+  await expect(page.getByText(arrived)).toBeVisible();
   expect(await page.evaluate(() => (document.activeElement as HTMLElement).dataset.job)).toBe(focused);
   await visit(other, `/jobs/${id}?step=chain`);
   await expect(page.getByText('Tam Okoro is at it: Chain')).toBeVisible();
@@ -93,6 +102,7 @@ test('what changed before a page heard anything, and what could not be had at on
   page,
   context,
 }) => {
+  const customer = await ownCustomer(page);
   const [unheard, between, late] = [named('Unheard'), named('Between'), named('Late')];
   // The stream is held while something arrives.
   const held: (() => void)[] = [];
@@ -100,16 +110,16 @@ test('what changed before a page heard anything, and what could not be had at on
     await new Promise<void>((resolve) => void held.push(resolve));
     await route.continue();
   });
-  await visit(page, '/');
+  await visit(page, `/?customer=${customer}`);
   await expect.poll(() => held.length).toBe(1);
-  await arrives(page, unheard);
+  await arrives(page, customer, unheard);
   held[0]!();
   await expect(page.getByText(unheard)).toBeVisible();
 
   // What was changed since another page was drawn is not known to the page that hears for all.
   const second = await context.newPage();
-  await visit(second, '/');
-  await arrives(page, between);
+  await visit(second, `/?customer=${customer}`);
+  await arrives(page, customer, between);
   await expect(second.getByText(between)).toBeVisible();
 
   // An answer that failed is asked for again.
@@ -118,7 +128,7 @@ test('what changed before a page heard anything, and what could not be had at on
     failed += 1;
     return failed === 1 ? route.fulfill({ status: 503, json: { code: 'failed', message: 'later' } }) : route.continue();
   });
-  await arrives(page, late);
+  await arrives(page, customer, late);
   await expect(page.getByText(late)).toBeVisible();
   expect(failed).toBeGreaterThan(1);
 });
