@@ -1,6 +1,6 @@
 import { sql } from 'drizzle-orm';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { addStock, allShops } from '../../src/data/repositories';
+import { addStock, allShops, partOf, partsBySku, putPart } from '../../src/data/repositories';
 import { forShop, type Context } from '../../src/server/context';
 import { askedBy } from '../../src/server/people/actor';
 import { actorOf } from '../../src/server/people/sessions';
@@ -9,6 +9,7 @@ import { assessedJob } from '../../src/server/use-cases/appraised';
 import { benchView } from '../../src/server/use-cases/bench';
 import { sawGearView, allSawsView, pieceView } from '../../src/server/use-cases/gear';
 import { figuresView } from '../../src/server/use-cases/figures';
+import { jobParts } from '../../src/server/use-cases/job-parts';
 import { jobView, putReadings } from '../../src/server/use-cases/jobs';
 import { givePassword, joinShop, peopleView, signIn } from '../../src/server/use-cases/people';
 import { auditView } from '../../src/server/use-cases/people';
@@ -19,7 +20,7 @@ import { beginShop, giveShopOwner, shareGear, shopsView, workFor } from '../../s
 import { orderFrom, searchView, stockAnswers, stockView } from '../../src/server/use-cases/stock';
 import { createJob } from '../../src/server/use-cases/take-in';
 import { demoContext, type TestContext } from '../support/context';
-import { jobOf } from '../support/signing';
+import { jobOf, signPlan } from '../support/signing';
 import { FROM, OTHER_PASSWORD, PASSWORD } from '../support/people';
 
 let first: TestContext;
@@ -157,6 +158,17 @@ describe('several shops on one store', () => {
     // Once it is on one's own shelf, nobody is sent elsewhere.
     await second.store.write((tx) => addStock(tx, [chain]));
     expect((await stockAnswers(second, order)).every(({ shop }) => shop === null)).toBe(true);
+  });
+
+  it('are told as having a part of a signed plan that is out here', async () => {
+    const job = await jobOf(first, 'L-0417');
+    const [sku] = await signPlan(first, job, ({ chain, bar }) => chain === 'replace' && bar === 'recondition');
+    const [shelved] = await partsBySku(first.store.db, [sku!]);
+    const part = partOf(shelved!);
+    await second.store.write((tx) => addStock(tx, [{ ...part, quantity: 2 }]));
+    await first.store.write((tx) => putPart(tx, { ...part, quantity: 0 }));
+    const { parts } = await jobParts(first, job);
+    expect(parts.find((each) => each.sku === sku)!.elsewhere).toEqual([{ shop: 'Lower Lock', sku, pieces: 2 }]);
   });
 
   it('are each signed in to by their own people, and by one name one person', async () => {

@@ -86,8 +86,9 @@ async function partsView(context: Context, jobId: string, plan: SignedPlan | nul
     partsBySku(db, skus),
   ]);
   // Where the shelf knows it no more, or never did, it is shown as it was ordered or signed.
+  const parts = shelf.map(partOf);
   const known = (sku: string): Shown =>
-    shelf.find((part) => part.sku === sku) ??
+    parts.find((part) => part.sku === sku) ??
     (orders.find((order) => order.sku === sku)?.part as StockPart | undefined) ??
     plan?.parts?.find((part) => part.sku === sku) ?? { name: sku, priceCents: 0 };
   const taken = [...new Set(booked.moved.map(({ sku }) => sku))].filter((sku) => !skus.includes(sku));
