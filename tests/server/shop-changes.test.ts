@@ -100,7 +100,9 @@ describe('a change of the shop', () => {
     const plan = await context.store.db.all<{ detail: string }>(
       sql`EXPLAIN QUERY PLAN SELECT value FROM limit_change WHERE limit_id = 'bar.play' ORDER BY seq DESC LIMIT 1`,
     );
-    expect(plan.map(({ detail }) => detail).join()).toMatch(/^SEARCH main.limit_change USING INDEX limit_change_id[^,]*$/);
+    expect(plan.map(({ detail }) => detail).join()).toMatch(
+      /^SEARCH main.limit_change USING INDEX limit_change_id[^,]*$/,
+    );
     expect(await limitChanges(context.store.db, 30)).toHaveLength(30);
     await changeLimit(context, 'bar.play', { by: 'Ines', value: null, source: null });
     expect((await rulesInForce(context)).limits['bar.play'].provenance).not.toBe('shop');
