@@ -1,6 +1,8 @@
 import { existsSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { createClient } from '@libsql/client';
+import type { SQL } from 'drizzle-orm';
+import type { BatchItem } from 'drizzle-orm/batch';
 import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql';
 import { gathered } from './gathered';
 import { forOwnerAlone, makeFolderOf } from './owner-alone';
@@ -34,6 +36,8 @@ export interface Seen {
    * process in this driver. Await nothing slow inside.
    */
   readonly write: <T>(work: (tx: Transaction) => Promise<T>) => Promise<T>;
+  /** Does some statements as one write, in one way to the store and back; gives the rows of each. */
+  readonly writeAtOnce: (statements: readonly SQL[]) => Promise<readonly (readonly unknown[])[]>;
 }
 
 /** The opened store, as one shop sees it: queries go straight to `db`, every write goes through `write`. */
@@ -41,6 +45,8 @@ export interface Store extends Seen {
   readonly shop: ShopId;
   /** Where it is. */
   readonly url: string;
+  /** Whether it is on another machine. */
+  readonly isElsewhere: boolean;
   /** Whether its file was there before it was opened. */
   readonly wasThere: boolean;
   /** The same store, as another shop sees it. */
@@ -86,9 +92,18 @@ export function openStore(url = storeUrl(), authToken = settings().SERRATA_DB_TO
   };
   const seenFrom = (shop: ShopId | null): Seen => {
     const db = drizzle(scopedClient(client, shop), { schema });
+    const all = (statements: readonly SQL[]) =>
+      statements.map((each) => db.all(each)) as readonly BatchItem<'sqlite'>[];
     return {
       shop,
       db,
+      writeAtOnce: (statements) =>
+        inTurn(async () => {
+          // None of them is known to be done where no answer came: nobody but who asked tries them again.
+          const rows = await againWhileHeld(() => db.batch(all(statements) as [BatchItem<'sqlite'>]));
+          for (const listener of listeners) listener();
+          return rows as readonly unknown[] as readonly (readonly unknown[])[];
+        }),
       write: (work) =>
         inTurn(async () => {
           const alone = (tx: Transaction) => {
@@ -119,6 +134,7 @@ export function openStore(url = storeUrl(), authToken = settings().SERRATA_DB_TO
   };
   const common = {
     url,
+    isElsewhere: file === null,
     wasThere,
     of,
     whole: seenFrom(null),

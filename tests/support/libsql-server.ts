@@ -212,12 +212,15 @@ function letGo(stream: Stream): void {
   stream.release = null;
 }
 
-const textsOf = ({ requests }: Pipeline): readonly string[] =>
-  requests.flatMap((asked) => {
-    if (asked.type === 'execute') return [asked.stmt.sql ?? ''];
-    if (asked.type === 'batch') return asked.batch.steps.map(({ stmt }) => stmt.sql ?? '');
+/** The statements of a request; those that it sends ahead, to name them by a number, are read by it. */
+function textsOf({ requests }: Pipeline): readonly string[] {
+  const sent = new Map(requests.flatMap((asked) => (asked.type === 'store_sql' ? [[asked.sql_id, asked.sql]] : [])));
+  return requests.flatMap((asked) => {
+    if (asked.type === 'execute') return [textOf(sent, asked.stmt)];
+    if (asked.type === 'batch') return asked.batch.steps.map(({ stmt }) => textOf(sent, stmt));
     return [];
   });
+}
 
 const textOf = (texts: ReadonlyMap<number, string>, { sql, sql_id }: Pick<Statement, 'sql' | 'sql_id'>): string =>
   sql ?? texts.get(sql_id ?? -1) ?? '';

@@ -1,5 +1,6 @@
 /** Repositories: queries in, core types out. */
 export * from './readings';
+export * from './readings-at-once';
 export * from './jobs';
 export * from './owners';
 export * from './stock';

@@ -22,7 +22,8 @@ export function scopedClient(client: Client, shop: ShopId | null): Client {
           typeof statement === 'string' && args !== undefined ? ({ sql: statement, args } as InStatement) : statement,
         ),
       ),
-    batch: (statements: readonly InStatement[], mode?: TransactionMode) => takes.batch(statements.map(asSeen), mode),
+    batch: (statements: readonly InStatement[], mode?: TransactionMode) =>
+      takes.batch(statements.map(asSeen), mode ?? 'write'),
   });
   return otherwise(client, {
     ...acts(client),

@@ -7,6 +7,7 @@ import type { Context } from '../context';
 import { complained } from '../log';
 import { courseOf } from './course';
 import { jobRules } from './job-rules';
+import { rulesInForce } from './shop';
 import { isTrueStill, keep, summarise, summaryKey, type Kept } from './summary';
 
 /** A summary made afresh, and the key of the rules that it was made with. */
@@ -44,6 +45,35 @@ export async function summaries(
   return new Map(jobs.map((job) => [job.id, fresh.get(job.id) ?? (job.summary as JobSummary)]));
 }
 
+/** Jobs whose summaries are being made aside, each with whether it has changed again meanwhile. */
+const underWay = new WeakMap<Context['store'], Map<string, boolean>>();
+
+/** Makes the stale summary of a job afresh, and again where the job changes meanwhile. Nobody waits for it. */
+export function summariseAside(context: Context, jobId: string): void {
+  const { store } = context;
+  const jobs = underWay.get(store) ?? new Map<string, boolean>();
+  underWay.set(store, jobs);
+  if (jobs.has(jobId)) return void jobs.set(jobId, true);
+  jobs.set(jobId, false);
+  const made = async (): Promise<void> => {
+    const [job, rules] = await Promise.all([findJob(store.db, jobId), rulesInForce(context)]);
+    if (job) await summaries(context, [job], rules);
+  };
+  made()
+    // It stays marked as stale, and the next look makes it.
+    .catch(complainUnlessTrouble)
+    .finally(() => {
+      const isStale = jobs.get(jobId);
+      jobs.delete(jobId);
+      if (isStale) summariseAside(context, jobId);
+    });
+}
+
+/** A store that is in trouble tells so elsewhere. */
+function complainUnlessTrouble(error: unknown): void {
+  if (!troubleOf(error)) complained(error);
+}
+
 /** Keeps summaries for the next look. Nobody waits for it, and a store that takes nothing in can still be looked at. */
 function keepSummaries({ store }: Context, made: readonly Made[]): void {
   const kept = store.write(async (tx) => {
@@ -51,7 +81,5 @@ function keepSummaries({ store }: Context, made: readonly Made[]): void {
     for (const { job, kept: its, key } of made)
       if ((await findJob(tx, job.id))?.summaryKey === job.summaryKey) await keep(tx, job, its, key);
   });
-  kept.catch((error: unknown) => {
-    if (!troubleOf(error)) complained(error);
-  });
+  kept.catch(complainUnlessTrouble);
 }
