@@ -149,66 +149,52 @@ function looksTold(rows: readonly SaidRecord[]): Pick<Said, 'isSame' | 'which'> 
   return { isSame, which };
 }
 
-/** Follows records that are one with another, some at a time, for as long as more are met. */
-async function follow(
-  ids: readonly string[],
-  next: (ids: readonly string[]) => Promise<readonly { readonly id: string; readonly of: string | null }[]>,
-  met: (id: string, of: string) => string,
-): Promise<void> {
-  let asked = ids;
-  while (asked.length > 0) asked = (await next(asked)).flatMap(({ id, of }) => (of === null ? [] : [met(id, of)]));
-}
-
 /** Of each saw the record that stays, and of that all that are one with it: each by its id, with the one that stays. */
 async function recordsOf(db: Queryable, ids: readonly string[]): Promise<ReadonlyMap<string, string>> {
-  const into = new Map<string, string>();
-  const columns = { id: saw.id, of: saw.mergedInto };
-  await follow(
-    ids,
-    (asked) =>
-      db
-        .select(columns)
-        .from(saw)
-        .where(inArray(saw.id, [...asked])),
-    (id, of) => (into.set(id, of), of),
-  );
-  const stays = (id: string): string => (into.has(id) ? stays(into.get(id)!) : id);
-  const all = new Map(ids.map((id) => [stays(id), stays(id)]));
-  await follow(
-    [...all.keys()],
-    (asked) =>
-      db
-        .select(columns)
-        .from(saw)
-        .where(inArray(saw.mergedInto, [...asked])),
-    (id, of) => (all.set(id, all.get(of)!), id),
-  );
-  return all;
+  if (ids.length === 0) return new Map();
+  const rows = await db.all<{ id: string; into: string | null }>(sql`
+    WITH RECURSIVE
+      stays (id, "into") AS (
+        SELECT id, merged_into FROM ${saw} WHERE id IN (SELECT value FROM json_each(${JSON.stringify(ids)}))
+        UNION SELECT next.id, next.merged_into FROM stays JOIN ${saw} AS next ON next.id = stays."into"
+      ),
+      met (id, "into") AS (
+        SELECT id, "into" FROM stays
+        UNION SELECT next.id, next.merged_into FROM met JOIN ${saw} AS next ON next.merged_into = met.id
+      )
+    SELECT id, "into" FROM met`);
+  const into = new Map(rows.map((row) => [row.id, row.into]));
+  const stays = (id: string): string => {
+    const other = into.get(id);
+    return other ? stays(other) : id;
+  };
+  return new Map([...ids, ...into.keys()].map((id) => [id, stays(id)] as const));
 }
+
+/** What is said of the pieces of some saws, as it was said. */
+const selectSaidOf = (db: Queryable, sawIds: readonly string[]) =>
+  selectSaid(db)
+    .where(
+      and(
+        inArray(gearChange.what, [...OF_PIECES]),
+        or(inArray(gearChange.sawId, [...sawIds]), inArray(gearChange.otherSawId, [...sawIds])),
+      ),
+    )
+    .orderBy(asc(gearChange.seq));
 
 /** What is said of the pieces of some saws; with it, of those of every saw that their pieces were on. */
 export async function saidOfPieces(db: Queryable, sawIds: readonly string[]): Promise<SaidOfPieces> {
   const rows = new Map<string, SaidRecord>();
-  // What was said of a record that is one with another is said of that.
-  const stays = new Map(await recordsOf(db, sawIds));
-  let asked: readonly string[] = [...stays.keys()];
+  const stays = new Map<string, string>();
+  let asked = sawIds;
   for (let step = 0; asked.length > 0 && step < MOST_STEPS; step += 1) {
-    const found = await selectSaid(db)
-      .where(
-        and(
-          inArray(gearChange.what, [...OF_PIECES]),
-          or(inArray(gearChange.sawId, [...asked]), inArray(gearChange.otherSawId, [...asked])),
-        ),
-      )
-      .orderBy(asc(gearChange.seq));
+    const [records, found] = await Promise.all([recordsOf(db, asked), selectSaidOf(db, asked)]);
     for (const row of found) rows.set(row.row.id, fromRow(row));
+    const before = new Set([...stays.keys(), ...asked]);
+    for (const [id, of] of records) stays.set(id, of);
+    // What was said of a record that is one with another is said of that.
     const met = found.flatMap(({ row }) => [row.sawId, row.otherSawId].filter((id) => id !== null));
-    const more = await recordsOf(
-      db,
-      [...new Set(met)].filter((id) => !stays.has(id)),
-    );
-    for (const [id, of] of more) stays.set(id, of);
-    asked = [...more.keys()];
+    asked = [...new Set([...records.keys(), ...met])].filter((id) => !before.has(id));
   }
   const stands = [...rows.values()]
     .filter(({ undone }) => undone === null)

@@ -1,9 +1,9 @@
-import { and, asc, count, eq, isNull, notExists, sql, type SQL } from 'drizzle-orm';
+import { and, asc, count, desc, eq, inArray, isNull, notExists, sql, type SQL } from 'drizzle-orm';
 import { alias, type SQLiteColumn } from 'drizzle-orm/sqlite-core';
 import { INSTRUMENT_IDS, type InstrumentId } from '../../core/quantity';
 import type { Entry } from '../../core/sheet';
 import { append } from '../chain/append';
-import { reading } from '../schema';
+import { job, reading } from '../schema';
 import type { Queryable, Transaction } from '../store';
 import { builtOnce } from './built-once';
 
@@ -75,6 +75,17 @@ export async function currentReadings(
   return (JSON.parse(all?.written ?? '[]') as readonly Written[]).map(fromWritten);
 }
 
+/** The readings that stand at some places of the newest jobs of a saw, oldest first. */
+export async function currentReadingsOfSaw(
+  db: Queryable,
+  saw: string,
+  paths: readonly string[],
+  most: number,
+): Promise<readonly StoredReading[]> {
+  const [all] = await standingOfSaw(db).execute({ saw, most, places: JSON.stringify(paths) });
+  return (JSON.parse(all?.written ?? '[]') as readonly Written[]).map(fromWritten);
+}
+
 /** Whether a column is among those of a list that is given as JSON. */
 const isAmong = (column: SQLiteColumn, list: string) =>
   sql`${column} IN (SELECT value FROM json_each(${sql.placeholder(list)}))`;
@@ -90,18 +101,29 @@ export function isStanding(db: Queryable): SQL {
   );
 }
 
-function standingReadings(db: Queryable, at: SQL | undefined) {
+function standingReadings(db: Queryable, of: SQL, at: SQL | undefined) {
   const { seq, id, jobId, path, text, unit, instrument: tool, at: when, by } = reading;
   return db
     .select({
       written: sql<string>`json_group_array(json_array(${seq}, ${id}, ${jobId}, ${path}, ${text}, ${unit}, ${tool}, ${when}, ${by}) ORDER BY ${seq})`,
     })
     .from(reading)
-    .where(and(isAmong(jobId, 'jobs'), at, isStanding(db)))
+    .where(and(of, at, isStanding(db)))
     .prepare();
 }
-const standing = builtOnce((db) => standingReadings(db, undefined));
-const standingAt = builtOnce((db) => standingReadings(db, isAmong(reading.path, 'places')));
+const ofJobs = isAmong(reading.jobId, 'jobs');
+const atPlaces = isAmong(reading.path, 'places');
+const standing = builtOnce((db) => standingReadings(db, ofJobs, undefined));
+const standingAt = builtOnce((db) => standingReadings(db, ofJobs, atPlaces));
+const standingOfSaw = builtOnce((db) => {
+  const jobs = db
+    .select({ id: job.id })
+    .from(job)
+    .where(eq(job.sawId, sql.placeholder('saw')))
+    .orderBy(desc(sql`${job}.rowid`))
+    .limit(sql.placeholder('most'));
+  return standingReadings(db, inArray(reading.jobId, jobs), atPlaces);
+});
 
 /** Everything ever typed at one place of a job, oldest first. */
 export async function readingHistory(db: Queryable, jobId: string, path: string): Promise<readonly StoredReading[]> {

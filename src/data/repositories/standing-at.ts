@@ -16,15 +16,17 @@ type Stood<T> = ReadonlyMap<string, T | null>;
 
 async function limitsChangedSince(db: Queryable, at: string): Promise<Stood<LimitOverrides[string]>> {
   const { limitId, value } = limitChange;
-  const since = await db.selectDistinct({ limitId }).from(limitChange).where(gt(limitChange.at, at));
-  const ids = since.map((each) => each.limitId);
-  const before = await db
-    .select({ limitId, value })
-    .from(limitChange)
-    .where(and(inArray(limitId, ids), lte(limitChange.at, at)))
-    .orderBy(asc(limitChange.seq));
+  const changed = db.selectDistinct({ limitId }).from(limitChange).where(gt(limitChange.at, at));
+  const [since, before] = await Promise.all([
+    changed,
+    db
+      .select({ limitId, value })
+      .from(limitChange)
+      .where(and(inArray(limitId, changed), lte(limitChange.at, at)))
+      .orderBy(asc(limitChange.seq)),
+  ]);
   return new Map([
-    ...ids.map((id) => [id, null] as const),
+    ...since.map((each) => [each.limitId, null] as const),
     ...before.map((each) => [each.limitId, each.value as LimitOverrides[string] | null] as const),
   ]);
 }
@@ -32,18 +34,20 @@ async function limitsChangedSince(db: Queryable, at: string): Promise<Stood<Limi
 async function shopChangedSince(db: Queryable, at: string): Promise<Stood<ShopChangeRecord>> {
   const { what } = shopChange;
   const isJudgedBy = sql`(${what} GLOB ${`${SCHOOL}*`} OR ${what} GLOB ${`${CODE}*`})`;
-  const since = await db
+  const changed = db
     .selectDistinct({ what })
     .from(shopChange)
     .where(and(isJudgedBy, gt(shopChange.at, at)));
-  const names = since.map((each) => each.what);
-  const before = await db
-    .select()
-    .from(shopChange)
-    .where(and(inArray(what, names), lte(shopChange.at, at)))
-    .orderBy(asc(shopChange.seq));
+  const [since, before] = await Promise.all([
+    changed,
+    db
+      .select()
+      .from(shopChange)
+      .where(and(inArray(what, changed), lte(shopChange.at, at)))
+      .orderBy(asc(shopChange.seq)),
+  ]);
   return new Map([
-    ...names.map((name) => [name, null] as const),
+    ...since.map((each) => [each.what, null] as const),
     ...before.map((each) => [each.what, each.value === null ? null : each] as const),
   ]);
 }

@@ -61,9 +61,13 @@ const DUE_SHOWN = 40;
 export async function benchView(context: Context, wanted: BenchWanted): Promise<BenchView> {
   const { db } = context.store;
   const filter = jobFilter(wanted);
-  const [waiting, standing] = await Promise.all([countWaiting(db), shopStanding(db)]);
+  const [waiting, standing, listed] = await Promise.all([
+    countWaiting(db),
+    shopStanding(db),
+    filter.show === 'bench' ? 0 : countJobs(db, filter),
+  ]);
   const [shop, rules] = [shopOf(standing), rulesOf(standing)];
-  const total = filter.show === 'bench' ? waitingFor(filter.waits, waiting) : await countJobs(db, filter);
+  const total = filter.show === 'bench' ? waitingFor(filter.waits, waiting) : listed;
   const { page, pages, limit, offset } = paging(wanted.page, total, PAGE);
   const day = (days: number) => calendarDay(addDays(context.now(), days), shop.timeZone);
   const [jobs, title, due] = await Promise.all([

@@ -1,7 +1,13 @@
 import type { Rules } from '../../core/assess';
 import type { SignedChoices } from '../../core/refit';
 import { sheetFromEntries, type EntryBy } from '../../core/sheet';
-import { lastHandOverAt, shopStanding, shopStandingAt, type JobRecord } from '../../data/repositories';
+import {
+  lastHandOverAt,
+  shopStanding,
+  shopStandingAt,
+  type JobRecord,
+  type ShopStanding,
+} from '../../data/repositories';
 import type { Queryable } from '../../data/store';
 import type { ShopView } from '../../contract';
 import { appraised } from './kept-appraisals';
@@ -17,17 +23,30 @@ export interface JobRules {
 
 type Which = Pick<JobRecord, 'id' | 'state'>;
 
+/** What is asked for a job's rules before anybody has looked at the job itself. */
+export interface RulesAhead {
+  readonly standing: ShopStanding;
+  /** When it was handed over last; null where it never was. */
+  readonly went: string | null;
+}
+
+export async function rulesAhead(db: Queryable, id: string): Promise<RulesAhead> {
+  const [standing, went] = await Promise.all([shopStanding(db), lastHandOverAt(db, id)]);
+  return { standing, went };
+}
+
 /**
  * The rules by which a job is judged: those in force. One that has gone is told by those it went by, as its papers are,
  * until it is opened again.
  */
-export async function jobRules(db: Queryable, { id, state }: Which): Promise<JobRules> {
-  const [standing, went] = await Promise.all([
-    shopStanding(db),
-    state === 'handed-over' ? lastHandOverAt(db, id) : null,
-  ]);
+export async function jobRules(
+  db: Queryable,
+  { id, state }: Which,
+  ahead: RulesAhead | Promise<RulesAhead> = rulesAhead(db, id),
+): Promise<JobRules> {
+  const { standing, went } = await ahead;
   const [shop, rules] = [shopOf(standing), rulesOf(standing)];
-  if (went === null) return { shop, rules, since: null };
+  if (went === null || state !== 'handed-over') return { shop, rules, since: null };
   const then = rulesOf(await shopStandingAt(db, standing, went));
   if (rulesMark(then) === rulesMark(rules)) return { shop, rules, since: null };
   return { shop, rules: then, since: { went, inForce: rules } };

@@ -17,7 +17,7 @@ import { READINGS_FORMAT, type JobView, type PutReadings, type PutReadingsReply 
 import type { Context } from '../context';
 import { Refusal } from '../refusal';
 import { choicesOfJob } from './course';
-import { jobRules, judgedAsOf } from './job-rules';
+import { jobRules, judgedAsOf, rulesAhead } from './job-rules';
 import { rulesInForce, rulesMark } from './shop';
 import { signOffViews } from './signed';
 import { summariseAside, summaries } from './summaries';
@@ -43,18 +43,22 @@ const message = ({ jobId: _jobId, ...reading }: StoredReading) => reading;
 /** Everything the job's screen shows. */
 export async function jobView(context: Context, id: string): Promise<JobView> {
   const { db } = context.store;
-  const record = await mustFindJob(context, id);
-  const [its, readings, signOffs, photos, turnOvers] = await Promise.all([
-    jobRules(db, record),
+  // All that hangs on its id alone is asked for before it is found.
+  const [record, ahead, readings, signOffs, photos] = await Promise.all([
+    mustFindJob(context, id),
+    rulesAhead(db, id),
     currentReadings(db, [id]),
     signOffViews(db, id),
     photosOf(db, id),
-    record.saw ? turnOversOf(context, record.saw.id) : [],
+  ]);
+  const { tag, state, promisedFor, createdAt, createdBy, customer, saw } = record;
+  const [its, turnOvers, choices] = await Promise.all([
+    jobRules(db, record, ahead),
+    saw ? turnOversOf(context, saw.id) : [],
+    choicesOfJob(db, id, state, state === 'open' ? null : (signOffs[0]?.plan ?? null)),
   ]);
   const { shop, rules } = its;
-  const { tag, state, promisedFor, createdAt, createdBy, customer, saw } = record;
   const { visit: _visit, causes: _causes, ...kept } = (await summaries(context, [record], rules)).get(id)!;
-  const choices = await choicesOfJob(db, id, state, state === 'open' ? null : (signOffs[0]?.plan ?? null));
   return {
     shop,
     job: { id, tag, state, promisedFor, createdAt, createdBy },

@@ -1,6 +1,6 @@
 import { type Entry } from '../../core/sheet';
 import { MOST_SERVICES } from '../../core/declared';
-import { currentReadings, listJobs } from '../../data/repositories';
+import { currentReadingsOfSaw, listJobs } from '../../data/repositories';
 import type { TurnOverView } from '../../contract';
 import type { Context } from '../context';
 import { inEachShop, type BeenIn } from './sister-shops';
@@ -8,9 +8,10 @@ import { inEachShop, type BeenIn } from './sister-shops';
 /** The jobs of a saw in one shop, and what was noted there of how its bar lay. */
 async function turnedIn({ context, tagOf }: BeenIn, sawId: string) {
   const { db } = context.store;
-  const jobs = await listJobs(db, { show: 'saw', sawId }, { limit: MOST_SERVICES, offset: 0 });
-  const ids = jobs.map(({ id }) => id);
-  const noted = await currentReadings(db, ids, ['bar.edgeDown', 'bar.edgeDownNow', 'saw.sameBar']);
+  const [jobs, noted] = await Promise.all([
+    listJobs(db, { show: 'saw', sawId }, { limit: MOST_SERVICES, offset: 0 }),
+    currentReadingsOfSaw(db, sawId, ['bar.edgeDown', 'bar.edgeDownNow', 'saw.sameBar'], MOST_SERVICES),
+  ]);
   return { jobs: jobs.map((job) => ({ ...job, tag: tagOf(job.tag) })), noted };
 }
 

@@ -92,9 +92,14 @@ export async function gearView(context: Context, asked: string): Promise<GearVie
 /** A customer with their saws. */
 export async function customerGear(context: Context, id: string, asked: string | null): Promise<CustomerGearView> {
   const { db } = context.store;
-  const customer = await findCustomer(db, id);
-  if (!customer) throw notFound('customer');
-  const [{ shop, rules }, total] = [await shopAndRules(context), await countSawsOf(db, id)];
+  const [customer, { shop, rules }, total, facts, said] = await Promise.all([
+    findCustomer(db, id),
+    shopAndRules(context),
+    countSawsOf(db, id),
+    customerFactsOf(db, id),
+    saidView(db, { customerId: id }),
+  ]);
+  if (!customer || !facts) throw notFound('customer');
   const { page, pages, limit, offset } = paging(asked, total, PAGE);
   const saws = await sawsOfCustomer(db, id, { limit, offset });
   const today = calendarDay(context.now(), shop.timeZone);
@@ -102,8 +107,8 @@ export async function customerGear(context: Context, id: string, asked: string |
   return {
     shop,
     customer,
-    facts: (await customerFactsOf(db, id))!,
-    said: await saidView(db, { customerId: id }),
+    facts,
+    said,
     saws: gear.map(({ due: _due, ...each }) => each),
     due: inOrderOfDue(
       // A saw that is offered no more is waited for by nobody.

@@ -132,8 +132,7 @@ export async function linesOf(
 ): Promise<readonly { readonly line: PieceLine; readonly life: PieceLife }[]> {
   const its = pieces.filter(({ saw }) => saw === sawId);
   // Every saw that belongs to them tells of all hand-overs.
-  const sold = await soldOf(db, its, pasts.get(sawId)!.gone);
-  const names = await sawNames(db, its);
+  const [sold, names] = await Promise.all([soldOf(db, its, pasts.get(sawId)!.gone), sawNames(db, its)]);
   return its.map((piece) => {
     const life = lifeOf(piece, limits);
     const chains = piece.part === 'driveSprocket' ? chainsDuring(piece, its).length : null;
@@ -194,11 +193,11 @@ export async function sawGear(
   const last = past.jobs.at(-1) ?? null;
   const its = lines.filter(({ ended }) => ended === null);
   const set = its.filter(({ rests }) => !rests);
-  const numbers = await numbersOf(db, set);
+  const [numbers, told] = await Promise.all([numbersOf(db, set), toldOf(db, saw.id)]);
   const isKnown = Object.keys({ ...numbers.marks, ...numbers.sprocket }).length > 0;
   return {
     saw: sawView(saw),
-    numbers: isKnown ? numbers : { ...numbers, told: await toldOf(db, saw.id) },
+    numbers: isKnown ? numbers : { ...numbers, told },
     set,
     resting: its.filter(({ rests }) => rests),
     visits: past.jobs.length,

@@ -21,10 +21,10 @@ export interface Past {
 export async function pastsOf(
   context: Context,
   sawIds: readonly string[],
-  rules: Rules,
+  rules: Rules | Promise<Rules>,
 ): Promise<ReadonlyMap<string, Past>> {
   const found = await inEachShop(context, sawIds, (shop) =>
-    pastsIn(shop, sawIds, shop.context === context ? rules : null),
+    pastsIn(shop, sawIds, shop.context === context ? rules : rulesInForce(shop.context)),
   );
   return found.length === 1 ? found[0] : new Map(sawIds.map((id) => [id, joined(found.map((each) => each.get(id)!))]));
 }
@@ -43,11 +43,11 @@ function joined(pasts: readonly Past[]): Past {
   };
 }
 
-/** What the jobs of one shop say of some saws. @param rules in force there; null where they are to be asked for */
+/** What the jobs of one shop say of some saws. @param rules in force there */
 async function pastsIn(
   { context, tagOf }: BeenIn,
   sawIds: readonly string[],
-  rules: Rules | null,
+  rules: Rules | Promise<Rules>,
 ): Promise<ReadonlyMap<string, Past>> {
   const { db } = context.store;
   const page = { limit: MOST_VISITS, offset: 0 };
@@ -58,7 +58,7 @@ async function pastsIn(
   );
   const all = lists.flat();
   const [made, gone] = await Promise.all([
-    summaries(context, all, rules ?? (await rulesInForce(context))),
+    Promise.resolve(rules).then((its) => summaries(context, all, its)),
     goneOf(
       db,
       all.filter(({ state }) => state === 'handed-over').map(({ id }) => id),

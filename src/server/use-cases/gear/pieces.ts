@@ -14,10 +14,26 @@ export interface GearOfSaws {
   readonly tags: ReadonlyMap<string, string>;
 }
 
+/** The pasts of some saws and of others: each tells of the hand-overs of all of them, since pieces went over. */
+function withOthers(own: ReadonlyMap<string, Past>, others: ReadonlyMap<string, Past>): ReadonlyMap<string, Past> {
+  const all = [...own, ...others];
+  const gone = new Map(all.flatMap(([, past]) => [...past.gone]));
+  return new Map(all.map(([id, past]) => [id, { ...past, gone }]));
+}
+
 /** The pieces of some saws: by what their jobs measured and did, and by what people said of them. */
-export async function piecesOfSaws(context: Context, sawIds: readonly string[], rules: Rules): Promise<GearOfSaws> {
-  const { said, tags, saws } = await saidOfPieces(context.store.db, sawIds);
-  const pasts = await pastsOf(context, saws, rules);
+export async function piecesOfSaws(
+  context: Context,
+  sawIds: readonly string[],
+  rules: Rules | Promise<Rules>,
+): Promise<GearOfSaws> {
+  // They are looked at before anybody knows which others their pieces came from.
+  const [{ said, tags, saws }, own] = await Promise.all([
+    saidOfPieces(context.store.db, sawIds),
+    pastsOf(context, sawIds, rules),
+  ]);
+  const others = saws.filter((id) => !own.has(id));
+  const pasts = others.length === 0 ? own : withOthers(own, await pastsOf(context, others, rules));
   const pieces = piecesOf(
     saws.map((saw) => ({ saw, visits: pasts.get(saw)!.visits })),
     said,
@@ -38,7 +54,7 @@ export async function pieceOn(context: Context, piece: string): Promise<PieceOn>
   const sawId = named && (await sawOfJob(store.db, named.jobId));
   // The job may be of a sister shop; the saw is seen from here.
   if (!sawId || !(await findSaw(store.db, sawId))) throw notFound('piece');
-  const gear = await piecesOfSaws(context, [sawId], await rulesInForce(context));
+  const gear = await piecesOfSaws(context, [sawId], rulesInForce(context));
   const found = gear.pieces.findLast(({ id }) => id === piece);
   if (!found) throw notFound('piece');
   return { found, gear };

@@ -51,11 +51,14 @@ export const modelsSaidView = async (db: Queryable): Promise<readonly GearSaidVi
 
 async function named(db: Queryable, records: readonly SaidRecord[]): Promise<readonly GearSaidView[]> {
   const ids = records.flatMap(({ sawId, otherSawId }) => [sawId, otherSawId].filter((id) => id !== null));
-  const saws = new Map((await sawsById(db, [...new Set(ids)])).map(({ saw }) => [saw.id, sawName(saw)]));
-  const tags = await tagsOfJobs(
-    db,
-    records.flatMap((record) => toldOf(record).jobId ?? []),
-  );
+  const [found, tags] = await Promise.all([
+    sawsById(db, [...new Set(ids)]),
+    tagsOfJobs(
+      db,
+      records.flatMap((record) => toldOf(record).jobId ?? []),
+    ),
+  ]);
+  const saws = new Map(found.map(({ saw }) => [saw.id, sawName(saw)]));
   return records.map((record): GearSaidView => {
     const { id, what, sawId, otherSawId, said, before, at, by, undone } = record;
     const { part, jobId } = toldOf(record);

@@ -17,12 +17,22 @@ const workedOn = ({ worked }: VisitFacts): GearVisit['worked'] =>
 /** A saw: what is on it, what was on it, and the jobs that it came with. */
 export async function sawGearView(context: Context, asked: string): Promise<SawGearView> {
   const { db } = context.store;
-  // A record that is one with another is looked at there.
-  const id = (await findSaw(db, asked))?.id ?? asked;
-  const [found] = await sawsById(db, [id]);
+  const standing = shopAndRules(context);
+  const [stays, [found], { shop, rules }, gear, said] = await Promise.all([
+    findSaw(db, asked),
+    sawsById(db, [asked]),
+    standing,
+    piecesOfSaws(
+      context,
+      [asked],
+      standing.then((its) => its.rules),
+    ),
+    saidView(db, { sawId: asked }),
+  ]);
   if (!found) throw notFound('saw');
-  const { shop, rules } = await shopAndRules(context);
-  const gear = await piecesOfSaws(context, [id], rules);
+  const { id } = found.saw;
+  // A record that is one with another is looked at there.
+  if (stays && stays.id !== id) return sawGearView(context, stays.id);
   const past = gear.pasts.get(id)!;
   const lines = (await linesOf(db, gear, id, rules.limits, shop.timeZone)).map(({ line }) => line);
   const chainOf = new Map(
@@ -47,7 +57,7 @@ export async function sawGearView(context: Context, asked: string): Promise<SawG
     customer: found.customer,
     past: lines.filter(({ ended }) => ended !== null).toReversed(),
     jobs: jobs.toReversed(),
-    said: await saidView(db, { sawId: id }),
+    said,
     isCut: jobs.length >= MOST_VISITS,
     today: calendarDay(context.now(), shop.timeZone),
   };
