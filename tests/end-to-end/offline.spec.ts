@@ -70,7 +70,7 @@ async function enter(page: Page, station: number, text: string): Promise<void> {
   await page.locator(near(station)).press('Enter');
 }
 
-test('a tablet goes on without the shop from a job to its plans, and brings all in once', async ({ browser }) => {
+test('a tablet goes on without the shop from a job to its hand-over, and brings all in once', async ({ browser }) => {
   const server = new OwnServer(join(folder, 'tablet.db'), SETTINGS);
   await server.open();
   const context = await tablet(browser);
@@ -117,6 +117,15 @@ test('a tablet goes on without the shop from a job to its plans, and brings all 
   await page.getByRole('tab', { name: 'Limits' }).click();
   await expect(page.getByRole('row').nth(3)).toBeVisible();
 
+  // It goes back to its customer only with the shop: what was typed for it stays.
+  await visit(page, `${job}?step=hand-over`);
+  const why = page.getByLabel('Why it goes all the same');
+  await why.fill('Goes back tonight');
+  await page.getByRole('button', { name: 'Hand over as Tam Okoro' }).click();
+  await expect(page.getByRole('alert').filter({ hasText: 'cannot be reached' })).toBeVisible();
+  await expect(why).toHaveValue('Goes back tonight');
+  await page.goto(`${server.address}/offline/kept`);
+
   // The shop is back: all comes in by itself, in order, each once, though no page has the job open.
   await server.open();
   const readings = async () => (await server.ask<JobView>(`/api/jobs/${id}`)).readings;
@@ -133,6 +142,11 @@ test('a tablet goes on without the shop from a job to its plans, and brings all 
   expect(
     await page.evaluate(() => Object.keys(localStorage).filter((key) => key.startsWith('serrata:outbox'))),
   ).toEqual([]);
+  await visit(page, `${job}?step=hand-over`);
+  await why.fill('Goes back tonight');
+  await page.getByRole('button', { name: 'Hand over as Tam Okoro' }).click();
+  await expect(page.getByText('Goes back tonight')).toBeVisible();
+  expect((await server.ask<JobView>(`/api/jobs/${id}`)).job.state).toBe('handed-over');
   await context.close();
   await server.end('SIGKILL');
 });

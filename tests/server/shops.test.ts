@@ -88,6 +88,10 @@ describe('several shops on one store', () => {
     await expect(putReadings(second, theirs, { by: 'Wren Ashby', readings: [reading] })).rejects.toMatchObject({
       status: 404,
     });
+    const { id } = (await jobView(first, theirs)).readings[0]!;
+    await expect(putReadings(second, own, { by: 'Wren Ashby', readings: [{ ...reading, id }] })).rejects.toMatchObject({
+      code: 'id-taken',
+    });
     expect(await searchView(second, 'L-0427')).toEqual([]);
     expect(await searchView(first, 'L-0427')).not.toEqual([]);
   });

@@ -4,6 +4,7 @@ import { INSTRUMENT_IDS, type InstrumentId } from '../../core/quantity';
 import type { Entry } from '../../core/sheet';
 import { append } from '../chain/append';
 import { job, reading } from '../schema';
+import { OF_ALL_SHOPS } from '../shops/names';
 import type { Queryable, Transaction } from '../store';
 import { builtOnce } from './built-once';
 
@@ -164,7 +165,12 @@ async function isFull(tx: Transaction, jobId: string): Promise<boolean> {
 /** Stores one reading, unless it is there already, or what it was based on no longer stands. */
 export async function storeReading(tx: Transaction, next: NewReading): Promise<Stored> {
   const [[again], current] = await Promise.all([
-    tx.select().from(reading).where(eq(reading.id, next.id)).limit(1),
+    // An id is one reading's in all shops.
+    tx
+      .select()
+      .from(reading)
+      .where(and(eq(reading.id, next.id), OF_ALL_SHOPS))
+      .limit(1),
     currentAt(tx, next.jobId, next.path),
   ]);
   if (again) return { outcome: isSame(again, next) ? 'stored' : 'id-taken' };

@@ -17,16 +17,24 @@ export interface BeenIn {
   readonly tagOf: (tag: string) => string;
 }
 
-/** The sister shops that some saws were in. */
-async function sistersOf(context: Context, sawIds: readonly string[]): Promise<readonly BeenIn[]> {
-  const shops = await shopsOfSaws(context.store.whole.db, sawIds);
-  return shops
-    .filter(({ id }) => id !== context.store.shop)
-    .map((shop) => ({
-      context: { ...forShop(context, shop.id), looksOnly: true },
-      tagOf: (tag) => texts.tagElsewhere(tag, calledElsewhere(shop)),
-    }));
+/** A shop beside the one that asks, as it sees what is its own: nothing is written there. */
+interface Sister {
+  readonly context: Context;
+  readonly name: string;
 }
+
+/** Of some shops those that are not the one that asks. */
+const sistersAmong = (context: Context, shops: readonly ShopRecord[]): readonly Sister[] =>
+  shops
+    .filter(({ id }) => id !== context.store.shop)
+    .map((shop) => ({ context: { ...forShop(context, shop.id), looksOnly: true }, name: calledElsewhere(shop) }));
+
+/** The sister shops that some saws were in. */
+const sistersOf = async (context: Context, sawIds: readonly string[]): Promise<readonly BeenIn[]> =>
+  sistersAmong(context, await shopsOfSaws(context.store.whole.db, sawIds)).map(({ context: there, name }) => ({
+    context: there,
+    tagOf: (tag) => texts.tagElsewhere(tag, name),
+  }));
 
 /**
  * Looks at what each shop knows of some saws, the one that asks first: a saw's past follows it from shop to shop. Here
@@ -57,14 +65,8 @@ export async function partElsewhere({ store }: Context, part: StockPart): Promis
 }
 
 /** Every sister shop, as it sees its own shelf. */
-export async function sisters(
-  context: Context,
-): Promise<readonly { readonly context: Context; readonly name: string }[]> {
-  const all = await allShops(context.store.whole.db);
-  return all
-    .filter(({ id }) => id !== context.store.shop)
-    .map((shop) => ({ context: { ...forShop(context, shop.id), looksOnly: true }, name: calledElsewhere(shop) }));
-}
+export const sisters = async (context: Context): Promise<readonly Sister[]> =>
+  sistersAmong(context, await allShops(context.store.whole.db));
 
 /** What the shop that keeps the store is called; null where it is the one that asks. */
 export async function keeperOf({ store }: Context): Promise<string | null> {
