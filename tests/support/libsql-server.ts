@@ -89,6 +89,7 @@ export class LibsqlServer {
   /** Whoever shows another is refused. */
   token: string | null = null;
   private readonly streams = new Map<string, Stream>();
+  private readonly underWay = new Set<Promise<void>>();
   private count = 0;
   private writing: Promise<void> = Promise.resolve();
 
@@ -98,7 +99,7 @@ export class LibsqlServer {
   ) {}
 
   static async open(file: string): Promise<LibsqlServer> {
-    const server = createServer((request, response) => void opened.answered(request, response));
+    const server = createServer((request, response) => opened.take(opened.answered(request, response)));
     const opened = new LibsqlServer(file, server);
     await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
     return opened;
@@ -109,9 +110,16 @@ export class LibsqlServer {
   }
 
   async close(): Promise<void> {
-    for (const stream of this.streams.values()) ended(stream);
     this.server.closeAllConnections();
     await new Promise((resolve) => this.server.close(resolve));
+    // A connection that is closed while something is done with it takes the whole process with it.
+    await Promise.allSettled(this.underWay);
+    for (const stream of this.streams.values()) ended(stream);
+  }
+
+  private take(answer: Promise<void>): void {
+    this.underWay.add(answer);
+    void answer.catch(() => undefined).finally(() => this.underWay.delete(answer));
   }
 
   private async answered(request: IncomingMessage, response: ServerResponse): Promise<void> {

@@ -19,6 +19,7 @@ export * from './studies';
 export * from './part-orders';
 export * from './hand-overs';
 export * from './test-cuts';
+export * from './kept-summaries';
 export * from './gear';
 export * from './gear-tables';
 export * from './records';

@@ -279,20 +279,6 @@ export async function nextTag(tx: Transaction): Promise<string> {
   return `L-${String(Number(row?.last ?? 0) + 1).padStart(4, '0')}`;
 }
 
-/** What the Bench shows of a job, made with these rules. */
-export interface KeptSummary {
-  readonly summary: unknown;
-  readonly key: string;
-  readonly waits: string | null;
-}
-
-export async function setSummary(tx: Transaction, id: string, { key, ...kept }: KeptSummary): Promise<void> {
-  await tx
-    .update(job)
-    .set({ ...kept, summaryKey: key })
-    .where(and(eq(job.id, id), ofThisShop(job)));
-}
-
 export async function setState(tx: Transaction, id: string, state: JobState): Promise<void> {
   await tx
     .update(job)

@@ -1,5 +1,5 @@
 import { sql, type SQL } from 'drizzle-orm';
-import type { Queryable, Transaction } from '../store';
+import type { Queryable } from '../store';
 import { ftsQuery, IS_SEEN, wordsOf } from './stock';
 
 export interface SearchHit {
@@ -58,11 +58,4 @@ async function isCrowded(db: Queryable, query: string): Promise<boolean> {
     sql`SELECT count(*) AS found FROM (SELECT 1 FROM search WHERE search MATCH ${query} AND ${IS_SEEN} LIMIT ${MOST_WEIGHED + 1})`,
   );
   return row!.found > MOST_WEIGHED;
-}
-
-/** Writes anew what a job is found by beside its tag. */
-export async function setJobText(tx: Transaction, jobId: string, text: string): Promise<void> {
-  await tx.run(
-    sql`UPDATE search SET body = ${text} WHERE rowid IN (SELECT id FROM search_row WHERE kind = 'job' AND ref = ${jobId}) AND body <> ${text}`,
-  );
 }

@@ -1,24 +1,8 @@
-import { eq, sql } from 'drizzle-orm';
+import { sql } from 'drizzle-orm';
 import { EVEN_SCATTER } from '../../core/bar';
 import type { OriginSums } from '../../core/quantity';
 import { testCut } from '../schema';
-import type { Queryable, Transaction } from '../store';
-
-/** Keeps the test cut of a job as its readings have it now; null where there is none, or none was foreseen. */
-export async function setTestCut(
-  tx: Transaction,
-  jobId: string,
-  cut: { readonly predicted: number; readonly measured: number } | null,
-): Promise<void> {
-  if (!cut) {
-    await tx.delete(testCut).where(eq(testCut.jobId, jobId));
-    return;
-  }
-  await tx
-    .insert(testCut)
-    .values({ jobId, ...cut })
-    .onConflictDoUpdate({ target: testCut.jobId, set: cut });
-}
+import type { Queryable } from '../store';
 
 /**
  * Sums over the test cuts of all jobs but one, weighed as `cutSums` weighs them: x what was foreseen, y what was

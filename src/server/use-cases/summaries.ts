@@ -1,5 +1,5 @@
 import type { Rules } from '../../core/assess';
-import { currentReadings, findJob, type JobRecord } from '../../data/repositories';
+import { currentReadings, findJob, keepAtOnce, type JobRecord } from '../../data/repositories';
 import { troubleOf } from '../../data/trouble';
 import { letOthers } from '../../data/turn';
 import type { JobSummary } from '../../contract';
@@ -8,7 +8,7 @@ import { complained } from '../log';
 import { courseOf } from './course';
 import { jobRules } from './job-rules';
 import { rulesInForce } from './shop';
-import { isTrueStill, keep, summarise, summaryKey, type Kept } from './summary';
+import { isTrueStill, keep, summarise, summaryKey, writtenOf, type Kept } from './summary';
 
 /** A summary made afresh, and the key of the rules that it was made with. */
 interface Made {
@@ -76,10 +76,19 @@ function complainUnlessTrouble(error: unknown): void {
 
 /** Keeps summaries for the next look. Nobody waits for it, and a store that takes nothing in can still be looked at. */
 function keepSummaries({ store }: Context, made: readonly Made[]): void {
-  const kept = store.write(async (tx) => {
-    // What became of a job meanwhile was kept with it: an older look is not written over it.
-    for (const { job, kept: its, key } of made)
-      if ((await findJob(tx, job.id))?.summaryKey === job.summaryKey) await keep(tx, job, its, key);
-  });
+  // What became of a job meanwhile was kept with it: an older look is not written over it.
+  const kept = store.isElsewhere
+    ? keepAtOnce(
+        store,
+        made.map(({ job, kept: its, key }) => ({
+          id: job.id,
+          madeOf: job.summaryKey,
+          kept: writtenOf(job, its, key),
+        })),
+      )
+    : store.write(async (tx) => {
+        for (const { job, kept: its, key } of made)
+          if ((await findJob(tx, job.id))?.summaryKey === job.summaryKey) await keep(tx, job, its, key);
+      });
   kept.catch(complainUnlessTrouble);
 }

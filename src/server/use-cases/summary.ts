@@ -8,7 +8,7 @@ import { nextStep, stepOfReading, stepStates, waitsFor } from '../../core/workfl
 import type { UnitSystem } from '../../core/quantity';
 import { PARTS } from '../../core/reading';
 import { readingAt, sheetFromEntries, type BenchSheet, type EntryBy } from '../../core/sheet';
-import { currentReadings, findJob, setJobText, setSummary, setTestCut, type JobRecord } from '../../data/repositories';
+import { currentReadings, findJob, keepOfJob, type JobRecord, type KeptOfJob } from '../../data/repositories';
 import type { Transaction } from '../../data/store';
 import type { InEachUnit, JobSummary, ShownSummary } from '../../contract';
 import { nextSentence, replacedPart, stepName, verdictReason } from '../../wording';
@@ -137,22 +137,20 @@ export async function keptOf(
   return summarise(read, rules, course);
 }
 
-/** Keeps what a job's readings come to. */
-export async function keep(
-  tx: Transaction,
-  job: Pick<JobRecord, 'id' | 'state' | 'waits' | 'customer' | 'saw'>,
-  { summary, cut, words }: Kept,
-  key: string,
-): Promise<void> {
+type Whose = Pick<JobRecord, 'id' | 'state' | 'waits' | 'customer' | 'saw'>;
+
+/** What is written of a job that comes to this. */
+export function writtenOf(job: Whose, { summary, cut, words }: Kept, key: string): KeptOfJob {
   // A job that was signed off before there was a hand-over has left the bench, and stays off it.
   const hasLeft = job.state === 'handed-over' || (job.state === 'signed-off' && job.waits === null);
   const waits = hasLeft ? null : summary.waits;
   const whose = [job.customer.name, job.saw?.label, job.saw?.tag].filter(Boolean).join(', ');
-  await Promise.all([
-    setSummary(tx, job.id, { summary, key, waits }),
-    setTestCut(tx, job.id, cut),
-    setJobText(tx, job.id, [whose, words].filter(Boolean).join(' · ')),
-  ]);
+  return { summary, key, waits, cut, text: [whose, words].filter(Boolean).join(' · ') };
+}
+
+/** Keeps what a job's readings come to. */
+export async function keep(tx: Transaction, job: Whose, kept: Kept, key: string): Promise<void> {
+  await keepOfJob(tx, job.id, writtenOf(job, kept, key));
 }
 
 /**
