@@ -14,14 +14,17 @@ export const SET_UP_MINUTES: Readonly<Record<SetUp, number>> = {
 /** Set-ups that last: a tool is laid down for the next one, the bar stays in the vise. */
 const LASTS: readonly SetUp[] = ['bar-in-vise', 'chain-laid-out'];
 
+/** A reading that is taken, with the minutes of the reading itself. */
+type Taken = Pick<NextMeasurement, 'measure' | 'minutes'>;
+
 /** Minutes of the set-up that a reading needs and that is not there. */
-const dueFor = ({ measure }: NextMeasurement, there: ReadonlySet<SetUp>): number => {
+const dueFor = ({ measure }: Taken, there: ReadonlySet<SetUp>): number => {
   const setUp = setUpFor(measure);
   return setUp === null || there.has(setUp) ? 0 : SET_UP_MINUTES[setUp];
 };
 
 /** What is at hand once a reading was taken. */
-function after({ measure }: NextMeasurement, there: ReadonlySet<SetUp>): ReadonlySet<SetUp> {
+function after({ measure }: Taken, there: ReadonlySet<SetUp>): ReadonlySet<SetUp> {
   const setUp = setUpFor(measure);
   if (setUp === null) return there;
   return new Set([...[...there].filter((each) => LASTS.includes(each)), setUp]);
@@ -51,7 +54,7 @@ export function inOrder(
 }
 
 /** Minutes of readings taken in an order, each set-up counted when it is due. */
-export function minutesOf(readings: readonly NextMeasurement[]): number {
+export function minutesOf(readings: readonly Taken[]): number {
   let there: ReadonlySet<SetUp> = new Set();
   return readings.reduce((sum, reading) => {
     const due = dueFor(reading, there);

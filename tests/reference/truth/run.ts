@@ -6,6 +6,7 @@ import { gaugedChains, seenSprockets } from './gauges';
 import { hand } from './hand';
 import { testedBars } from './hand-tests';
 import { atRandom, byCard, byPlan, measuredJobs, overBruteForce } from './jobs';
+import { practised } from './practised';
 import { random } from './random';
 import * as sim from './simulations';
 import type { Tally } from './tally';
@@ -140,3 +141,11 @@ for (const looks of [1, 2, 3]) {
   for (const [name, found] of Object.entries({ without, withPast }))
     say(`${looks} services before, ${name}:`, ...Object.values(found).map((each) => each.toFixed(1)));
 }
+
+const made = practised(Math.max(1000, runs));
+say(
+  'Sets made for practice, all readings taken:',
+  `judged as made ${of(made.verdicts, 2)}`,
+  `causes among three ${of(made.causes)}`,
+);
+say(...made.otherwise.map((each) => `${each}\n`));

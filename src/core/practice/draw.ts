@@ -1,0 +1,35 @@
+/** Random numbers that hang on a seed and a name alone, whatever else was drawn before. */
+export interface Draw {
+  /** Evenly between two numbers. */
+  readonly between: (lo: number, hi: number) => number;
+  readonly normal: (spread: number) => number;
+  readonly chance: (share: number) => boolean;
+  readonly pick: <T>(among: readonly T[]) => T;
+}
+
+/** FNV-1a, 32 bits (Fowler, Noll, Vo; public domain). */
+function hashed(text: string): number {
+  let hash = 0x811c9dc5;
+  for (let i = 0; i < text.length; i += 1) hash = Math.imul(hash ^ text.charCodeAt(i), 0x01000193);
+  return hash | 0;
+}
+
+/**
+ * The random numbers of a name under a seed (Mulberry32, public domain): the same for ever.
+ * @param name what is drawn, such as a place of the sheet
+ */
+export function drawn(seed: number, name: string): Draw {
+  let state = hashed(`${seed} ${name}`);
+  const next = (): number => {
+    state = (state + 0x6d2b79f5) | 0;
+    let mixed = Math.imul(state ^ (state >>> 15), 1 | state);
+    mixed = (mixed + Math.imul(mixed ^ (mixed >>> 7), 61 | mixed)) ^ mixed;
+    return ((mixed ^ (mixed >>> 14)) >>> 0) / 4294967296;
+  };
+  return {
+    between: (lo, hi) => lo + (hi - lo) * next(),
+    normal: (spread) => spread * Math.sqrt(-2 * Math.log(1 - next())) * Math.cos(2 * Math.PI * next()),
+    chance: (share) => next() < share,
+    pick: (among) => among[Math.floor(among.length * next())]!,
+  };
+}
