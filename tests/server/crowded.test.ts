@@ -31,6 +31,13 @@ describe('a store of many jobs', () => {
     expect((await found('q-17'))[0]).toBe('Q-17');
     expect((await found('Q-3000'))[0]).toBe('Q-3000');
     expect(await found('towpath zz')).toEqual([]);
+    // A saw that bears the name as its tag, among thousands whose text begins so.
+    await context.store.whole.write((tx) =>
+      tx.run(sql`
+        INSERT INTO saw (id, customer_id, label, tag, created_at, created_by)
+        VALUES ('tagged', 'c-towpath', 'Spare saw', 'TOWPATH', '2026-11-23T09:00:00Z', 'test')`),
+    );
+    expect((await found('towpath'))[0]).toBe('Spare saw');
   });
 
   it('counts the jobs that have gone as they are listed', async () => {

@@ -44,12 +44,25 @@ export async function search(db: Queryable, text: string, limit: number): Promis
   // Each of these ends with the first few that it finds, and is asked only where those before found too few.
   for (const more of [
     () => hits(`{title} : ${beginsSo}`, newest, sql`AND ${titledSo}`),
-    () => hits(`{body} : ${beginsSo}`, newest, sql`AND ${toldSo}`),
+    () => hits(`{body} : ${beginsSo}`, newest, sql`AND rowid IN (${toldExactly(`{body} : ${beginsSo}`, called)})`),
     () => hits(`{title} : (${query})`, newest),
     () => hits(query, newest),
   ])
     if (found.size < limit) for (const hit of await more()) found.set(`${hit.kind} ${hit.ref}`, hit);
   return [...found.values()].slice(0, limit);
+}
+
+/**
+ * Rows whose text is what was typed and nothing else, such as a part's code: looked for among the oldest and the newest
+ * that begin so. Of two hundred thousand jobs of one customer each begins with the customer's name, and to read them
+ * all takes a quarter of a second.
+ */
+function toldExactly(what: string, called: string): SQL {
+  const some = (order: SQL) =>
+    sql`SELECT rowid FROM (SELECT rowid FROM search WHERE search MATCH ${what} ORDER BY ${order} LIMIT ${MOST_WEIGHED})`;
+  return sql`
+    SELECT search.rowid FROM search
+    WHERE rowid IN (${some(sql`rowid`)} UNION ALL ${some(sql`rowid DESC`)}) AND body = ${called} COLLATE NOCASE`;
 }
 
 /** Whether more is found than is weighed. */
