@@ -117,13 +117,12 @@ test('a tablet goes on without the shop from a job to its hand-over, and brings 
   await page.getByRole('tab', { name: 'Limits' }).click();
   await expect(page.getByRole('row').nth(3)).toBeVisible();
 
-  // It goes back to its customer only with the shop: what was typed for it stays.
+  // It goes back to its customer only with the shop, and says so; so do parts of the plan.
   await visit(page, `${job}?step=hand-over`);
-  const why = page.getByLabel('Why it goes all the same');
-  await why.fill('Goes back tonight');
-  await page.getByRole('button', { name: 'Hand over as Tam Okoro' }).click();
-  await expect(page.getByRole('alert').filter({ hasText: 'cannot be reached' })).toBeVisible();
-  await expect(why).toHaveValue('Goes back tonight');
+  await expect(page.getByText('A job is handed over when the shop can be reached')).toBeVisible();
+  await axeFindsNothing(page, 'hand-over without the shop');
+  await visit(page, `${job}?step=order`);
+  await expect(page.getByText('Parts are taken from the shelf and ordered when the shop can be reached')).toBeVisible();
   await page.goto(`${server.address}/offline/kept`);
 
   // The shop is back: all comes in by itself, in order, each once, though no page has the job open.
@@ -143,7 +142,7 @@ test('a tablet goes on without the shop from a job to its hand-over, and brings 
     await page.evaluate(() => Object.keys(localStorage).filter((key) => key.startsWith('serrata:outbox'))),
   ).toEqual([]);
   await visit(page, `${job}?step=hand-over`);
-  await why.fill('Goes back tonight');
+  await page.getByLabel('Why it goes all the same').fill('Goes back tonight');
   await page.getByRole('button', { name: 'Hand over as Tam Okoro' }).click();
   await expect(page.getByText('Goes back tonight')).toBeVisible();
   expect((await server.ask<JobView>(`/api/jobs/${id}`)).job.state).toBe('handed-over');

@@ -9,8 +9,9 @@ import { useFrame } from '../../frame/frame-context';
 import { sentOnce } from '../../frame/sent-once';
 import { Group } from '../parts/StepHead';
 import { useJob } from '../store/JobContext';
-import type { JobData } from '../store/use-job-data';
+import { isTold, type JobData } from '../store/use-job-data';
 import * as texts from '#language/screens/job-order';
+import { bookingWaits } from '#language/screens/offline';
 
 const LOOK: Readonly<Record<BookingState, string>> = {
   taken: 'text-leaf',
@@ -57,9 +58,10 @@ export function JobParts({ parts: { data, put } }: { readonly parts: JobData<Job
   return (
     <Group title={texts.partsOfThePlan}>
       {data === null && <p className="text-ink-soft">{texts.lookingOnTheShelf}</p>}
+      {data === 'away' && <Notice kind="caution">{bookingWaits}</Notice>}
       {data === 'failed' && <Notice kind="error">{texts.theShelfDidNotAnswer}</Notice>}
       {refused && <Notice kind="error">{refused}</Notice>}
-      {data !== null && data !== 'failed' && (
+      {isTold(data) && (
         <>
           <None view={data} />
           <ul ref={list} className="border-t border-line">

@@ -4,7 +4,7 @@ import { LogSection } from '../../../ui/drawings/LogSection';
 import { driftFactorSentence } from '../../../wording';
 import { useFrame } from '../../frame/frame-context';
 import { useJob } from '../store/JobContext';
-import { useJobData } from '../store/use-job-data';
+import { isTold, useJobData } from '../store/use-job-data';
 import * as texts from '#language/screens/job-prove';
 
 /** A depth to draw while none was typed, mm. */
@@ -16,7 +16,7 @@ export function CutDrawing() {
   const { appraisal, entered } = useJob();
   const { unit, show } = useFrame();
   const { data } = useJobData<DriftFactor>('drift-factor.json');
-  const known = data === null || data === 'failed' ? null : data;
+  const known = isTold(data) ? data : null;
   const { factor } = known ?? PLAIN;
   const isNewBar = appraisal.renewed.includes('bar');
   const { expected } = appraisal.proof;

@@ -15,8 +15,9 @@ import {
 import { Going } from '../hand-over/Going';
 import { Group, StepHead } from '../parts/StepHead';
 import { useJob } from '../store/JobContext';
-import { useJobData } from '../store/use-job-data';
+import { isTold, useJobData } from '../store/use-job-data';
 import * as texts from '#language/screens/job-hand-over';
+import { handingOverWaits } from '#language/screens/offline';
 
 type Document = HandOverPage['draft'];
 
@@ -28,13 +29,14 @@ export default function HandOver() {
   return (
     <>
       <StepHead title={texts.handOver}>
-        {isOut && data !== null && data !== 'failed' && data.last && (
+        {isOut && isTold(data) && data.last && (
           <p className="font-semibold">{texts.handedOverBy(data.last.by, shopMoment(data.last.at, view.shop))}</p>
         )}
       </StepHead>
       {data === null && <p className="text-ink-soft">{texts.puttingItTogether}</p>}
       {data === 'failed' && <Notice kind="error">{texts.notPutTogether}</Notice>}
-      {data !== null && data !== 'failed' && (
+      {data === 'away' && <Notice kind="caution">{handingOverWaits}</Notice>}
+      {isTold(data) && (
         <div className="grid grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)] gap-8 max-lg:grid-cols-1">
           <Told document={isOut && data.last ? data.last.document : data.draft} />
           <div>

@@ -26,7 +26,7 @@ import { StockAnswers } from '../order/StockAnswers';
 import { Field } from '../parts/Field';
 import { Group, StepHead } from '../parts/StepHead';
 import { isSaved, useJob, useOfStore } from '../store/JobContext';
-import { useJobData } from '../store/use-job-data';
+import { isTold, useJobData } from '../store/use-job-data';
 import { useKeptShelf } from '../order/use-kept-shelf';
 import * as texts from '#language/screens/job-order';
 import { shelfAsSeen } from '#language/screens/offline';
@@ -38,7 +38,7 @@ export default function OrderSlip() {
   const { appraisal, view } = useJob();
   const isStored = useOfStore(isSaved);
   const parts = useJobData<JobPartsView>('parts.json');
-  const planned = parts.data !== null && parts.data !== 'failed' ? parts.data.parts : [];
+  const planned = isTold(parts.data) ? parts.data.parts : [];
   // The chain of a signed plan is the one that is ordered, whatever the old one was.
   const newChain = planned.find(({ chain }) => chain !== null)?.chain ?? null;
   const order = newChain ? { order: newChain } : appraisal.order;

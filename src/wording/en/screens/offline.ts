@@ -43,3 +43,7 @@ export const plansMadeHere = (moment: string): string =>
   `Planned in this browser, with the shelf as it stood ${moment}. A plan is signed when the shop can be reached.`;
 export const shelfAsSeen = (moment: string): string => `The shelf as it stood ${moment}; the shop cannot be asked now.`;
 export const megabytes = (count: string): string => `${count} MB`;
+export const handingOverWaits =
+  'A job is handed over when the shop can be reached: what the customer is given is written there. What is measured and done meanwhile is kept.';
+export const bookingWaits = 'Parts are taken from the shelf and ordered when the shop can be reached.';
+export const shelfWaits = 'The shelf is asked for them when the shop can be reached.';
