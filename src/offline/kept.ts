@@ -51,6 +51,14 @@ export async function keepView(key: string, value: unknown, at = new Date()): Pr
   if (!isWiped) await db.put('views', { key, at: at.toISOString(), value });
 }
 
+/** Changes what is kept under a name, where something is; it is as old as it was. */
+export async function changeView<T>(key: string, change: (value: T) => T): Promise<void> {
+  const tx = (await keeping()).transaction('views', 'readwrite');
+  const kept = (await tx.store.get(key)) as Kept<T> | undefined;
+  if (kept && !isWiped) await tx.store.put({ ...kept, value: change(kept.value) });
+  await tx.done;
+}
+
 /** What was kept under a name; null where nothing was. */
 export async function keptView<T>(key: string): Promise<Kept<T> | null> {
   return ((await (await keeping()).get('views', key)) as Kept<T> | undefined) ?? null;

@@ -1,3 +1,5 @@
+import type { JobView, StoredReadingMessage } from '../../../contract';
+
 /** Whether this browser opens Serrata without its server: only then is anything kept for it. */
 export const opensAlone = (): boolean => 'serviceWorker' in navigator && navigator.serviceWorker.controller !== null;
 
@@ -17,6 +19,19 @@ export function keep(key: string, value: unknown): void {
     if (key.startsWith(KEPT.job)) await dropOldJobs();
   };
   keepIt().catch(() => undefined);
+}
+
+/** Adds what was just stored of a job to what is kept of it. */
+export function keepReadings(job: string, readings: readonly StoredReadingMessage[]): void {
+  if (!opensAlone() || readings.length === 0) return;
+  fetchKept()
+    .then(({ changeView }) =>
+      changeView<JobView>(`${KEPT.job}${job}`, (view) => {
+        const places = new Set(readings.map(({ path }) => path));
+        return { ...view, readings: [...view.readings.filter(({ path }) => !places.has(path)), ...readings] };
+      }),
+    )
+    .catch(() => undefined);
 }
 
 /** Lets go of jobs beyond those that are kept. */

@@ -12,7 +12,7 @@ import type { JobView, PutReadingsReply } from '../../../contract';
 import { api, mayRetry } from '../../frame/api';
 import { connection } from '../../frame/away/connection';
 import { jobLock } from '../../frame/away/job-lock';
-import { keep, KEPT } from '../../frame/away/keep';
+import { keep, KEPT, keepReadings } from '../../frame/away/keep';
 import { useLive } from '../../frame/live';
 import { afterPaint } from '../../../ui/parts/paint';
 import { inTurns } from '../../frame/turns';
@@ -73,7 +73,13 @@ function outsideOf(jobId: string, onView: (view: JobView) => void): Outside {
     },
     newId: () => crypto.randomUUID(),
     later: (work, ms) => setTimeout(work, ms),
-    announce: () => {
+    announce: (stored, lastReading) => {
+      // Should the shop go this moment, they are in what is kept of the job.
+      const at = new Date().toISOString();
+      keepReadings(
+        jobId,
+        stored.map(({ supersedes: _supersedes, ...reading }) => ({ ...reading, seq: lastReading, at })),
+      );
       const channel = new BroadcastChannel(channelName(jobId));
       channel.postMessage('stored');
       channel.close();

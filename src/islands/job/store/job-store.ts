@@ -49,7 +49,8 @@ export interface Outside {
   readonly fetchJob: () => Promise<Pick<JobView, 'readings'>>;
   readonly newId: () => string;
   readonly later: (work: () => void, ms: number) => void;
-  readonly announce: () => void;
+  /** Tells that readings are stored. */
+  readonly announce: (stored: readonly Waiting[], lastReading: number) => void;
   /** True when sending again may help; false when the server understood and refused. */
   readonly mayRetry: (error: unknown) => boolean;
 }
@@ -258,7 +259,11 @@ export class JobStore {
       trouble: this.refused.length > 0 ? this.snapshot.trouble : null,
       lastReading: reply.lastReading,
     });
-    this.outside.announce();
+    const outcomes = new Map(reply.results.map(({ id, outcome }) => [id, outcome]));
+    this.outside.announce(
+      batch.filter(({ id }) => outcomes.get(id) === 'stored'),
+      reply.lastReading,
+    );
   }
 
   private savingState(): SavingState {
