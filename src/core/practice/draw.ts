@@ -1,3 +1,5 @@
+import { seeded } from '../doubt';
+
 /** Random numbers that hang on a seed and a name alone, whatever else was drawn before. */
 export interface Draw {
   /** Evenly between two numbers. */
@@ -15,21 +17,15 @@ function hashed(text: string): number {
 }
 
 /**
- * The random numbers of a name under a seed (Mulberry32, public domain): the same for ever.
+ * The random numbers of a name under a seed: the same for ever.
  * @param name what is drawn, such as a place of the sheet
  */
 export function drawn(seed: number, name: string): Draw {
-  let state = hashed(`${seed} ${name}`);
-  const next = (): number => {
-    state = (state + 0x6d2b79f5) | 0;
-    let mixed = Math.imul(state ^ (state >>> 15), 1 | state);
-    mixed = (mixed + Math.imul(mixed ^ (mixed >>> 7), 61 | mixed)) ^ mixed;
-    return ((mixed ^ (mixed >>> 14)) >>> 0) / 4294967296;
-  };
+  const { uniform, normal } = seeded(hashed(`${seed} ${name}`));
   return {
-    between: (lo, hi) => lo + (hi - lo) * next(),
-    normal: (spread) => spread * Math.sqrt(-2 * Math.log(1 - next())) * Math.cos(2 * Math.PI * next()),
-    chance: (share) => next() < share,
-    pick: (among) => among[Math.floor(among.length * next())]!,
+    between: (lo, hi) => lo + (hi - lo) * uniform(),
+    normal: (spread) => spread * normal(),
+    chance: (share) => uniform() < share,
+    pick: (among) => among[Math.floor(among.length * uniform())]!,
   };
 }
