@@ -12,13 +12,14 @@ import { inspectStore } from '../../src/data/keeping/inspect';
 import { openForUse } from '../../src/data/keeping/opening';
 import { withFileOf } from '../../src/data/keeping/over-the-wire';
 import { verifyRecords } from '../../src/data/keeping/records';
-import { findJob } from '../../src/data/repositories';
+import { allShops, findJob } from '../../src/data/repositories';
 import { openStore } from '../../src/data/store';
 import { troubleOf } from '../../src/data/trouble';
-import type { Context } from '../../src/server/context';
+import { forShop, type Context } from '../../src/server/context';
 import { benchView } from '../../src/server/use-cases/bench';
 import { sawGearView } from '../../src/server/use-cases/gear';
 import { jobView, putReadings } from '../../src/server/use-cases/jobs';
+import { beginShop } from '../../src/server/use-cases/shops';
 import { movePart } from '../../src/server/use-cases/shelf';
 import { rulesInForce, shopPage } from '../../src/server/use-cases/shop';
 import { searchView, stockView } from '../../src/server/use-cases/stock';
@@ -203,6 +204,18 @@ describe('a store on another machine', () => {
     await far.store.whole.db.run(sql`UPDATE job SET state = 'handed-over' WHERE id = ${job}`);
     await expect(put(far, job, reading('6.5', 49))).rejects.toThrow('open');
     expect(inStore(file, verifyChain).misfits).toEqual([]);
+  });
+
+  it('takes no id that a reading of another shop has', async () => {
+    const far = serrata();
+    const { id } = (await jobView(far, await aJob(far))).readings[0]!;
+    await beginShop(far, { name: 'Lower Lock', sharesGear: true, owner: 'Wren Ashby', password: '' });
+    const sister = forShop(far, (await allShops(far.store.whole.db)).at(-1)!.id);
+    const data = { by: 'Wren Ashby', customer: { name: 'Reed cutters' }, saw: null, complaint: '', promisedFor: null };
+    const own = (await createJob(sister, data as never)).id;
+    await expect(put(sister, own, { ...reading('6.5'), id })).rejects.toMatchObject({ code: 'id-taken' });
+    expect((await put(sister, own, reading('6.5'))).results).toMatchObject([{ outcome: 'stored' }]);
+    await settled(sister);
   });
 
   it('may be slow', async () => {

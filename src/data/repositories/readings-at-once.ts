@@ -3,6 +3,7 @@ import { linkAfter } from '../chain/append';
 import { nameOf, storedRow } from '../chain/chained';
 import { contentOf, NO_HEAD, type Head } from '../chain/link';
 import { ofThisShop } from '../shops/in-shop';
+import { OF_ALL_SHOPS } from '../shops/names';
 import { chainLink, job, reading } from '../schema';
 import type { Store } from '../store';
 import { MOST_PLACES, type NewReading } from './readings';
@@ -89,7 +90,9 @@ function statements(readings: readonly NewReading[], from: Reached): readonly SQ
       INSERT INTO ${reading} (${sql.raw(columns.map((name) => `"${name}"`).join(', '))})
       SELECT ${sql.join(columns.map(its), sql`, `)} FROM json_each(${all}) AS next
       WHERE ${NUMBERS} = ${from.seq} AND ${HEAD} = ${from.head.seq} AND ${HASH} = ${from.head.hash}
-        AND EXISTS (SELECT 1 FROM ${job} WHERE id = ${jobId} AND state <> 'handed-over')
+        AND EXISTS (SELECT 1 FROM ${job} WHERE id = ${jobId} AND ${ofThisShop(job)} AND state <> 'handed-over')
+        -- An id is one reading's in all shops.
+        AND ${OF_ALL_SHOPS}
         AND NOT EXISTS (SELECT 1 FROM json_each(${all}) AS next, ${reading} AS r WHERE r.id = ${its('id')})
         AND NOT EXISTS (SELECT 1 FROM json_each(${all}) AS next WHERE ${standsThere} IS NOT ${its('supersedes')})
         AND (SELECT count(*) FROM ${reading} AS r WHERE r.job_id = ${jobId} AND r.supersedes IS NULL) <= ${MOST_PLACES - rows.length}
