@@ -233,6 +233,8 @@ describe('a store on another machine', () => {
     server.fault = () => 'away';
     expect(troubleOf(await jobView(far, job).catch((error: unknown) => error))).toBe('away');
     expect(troubleOf(await put(far, job, reading('6.5')).catch((error: unknown) => error))).toBe('away');
+    // Of what is asked at once nothing fails unheard.
+    expect(troubleOf(await sawGearView(far, 's-brask-66').catch((error: unknown) => error))).toBe('away');
     server.fault = () => null;
     expect((await jobView(far, job)).job.id).toBe(job);
     server.token = 'right';

@@ -3,7 +3,7 @@ import { EDGES, RAILS, stationOf, type Edge } from '../declared';
 import { FAMILIES } from '../families';
 import { chanceOfAnswer, type LevelAnswer, type LevelTestKind } from '../groove';
 import { INSTRUMENTS, type InstrumentId } from '../quantity';
-import { readingAt, usualToolAt, type Entry, type ReadingId, type ReadingPath } from '../sheet';
+import { isWithin, readingAt, usualToolAt, type Entry, type ReadingId, type ReadingPath } from '../sheet';
 import { drawn } from './draw';
 import { depthAt, FIRST_PLACE, LAST_PLACE, type Shape } from './shape';
 import type { Truth } from './truth';
@@ -25,19 +25,17 @@ interface Hand {
   readonly exact: boolean;
 }
 
-/** Joints that the push and pull goes over, and what they measure pushed together, mm for each. */
+/** Joints that the push and pull goes over. */
 const JOINTS = 60;
 /** Rivets of the span: ten pitches. */
 const RIVETS = 11;
-
-const RAIL_OF = { near: 'near', far: 'far' } as const;
 
 /** The true length at a place of the sheet, mm; null where the set has none there. */
 function lengthAt(shape: Shape, path: ReadingPath, id: ReadingId, at: number): number | null {
   const station = stationOf(path);
   if (station) {
     const { edge, field } = station;
-    if (field === 'near' || field === 'far') return depthAt(shape.edges[edge], RAIL_OF[field], at);
+    if (field === 'near' || field === 'far') return depthAt(shape.edges[edge], field, at);
     if (field === 'mouth') return shape.mouth;
     return field === 'deep' ? shape.deep : null;
   }
@@ -188,7 +186,8 @@ export function everything({ shape }: Truth): readonly Ask[] {
       ),
     ),
   ]);
-  const words = Object.keys(shape.words).filter((id) => !id.startsWith('bar.edges.'));
+  // What is seen at a station has no place before there is one.
+  const words = Object.keys(shape.words).filter((id) => !isWithin(id, 'bar.edges'));
   const damage = ['side', 'cutter', 'kind', 'place', 'setBack'];
   return [
     ...[

@@ -1,6 +1,5 @@
 import { flatMap } from '../flat-map';
-import type { Edge, Rail } from '../declared';
-import { EDGES } from '../declared';
+import { EDGES, type Edge, type Rail } from '../declared';
 import { FAMILIES, GAUGES, type FamilyId, type GaugeId } from '../families';
 import { DEFAULTS, depthLimitId } from '../limits';
 import { READINGS, type ReadingId } from '../sheet';

@@ -38,11 +38,17 @@ export async function keepOfJob(tx: Transaction, id: string, kept: KeptOfJob): P
 /** What several jobs come to, each made of it as it stood under a key. */
 export type MadeOfJobs = readonly { readonly id: string; readonly madeOf: string; readonly kept: KeptOfJob }[];
 
-/** Keeps what jobs come to in one way to the store, of each where it still stands as it was looked at. */
+/** Jobs that go in one way: those of a page of the Bench. */
+const AT_ONCE = 24;
+
+/** Keeps what jobs come to in one way to the store, or in several where they are many, of each where it still stands as it was looked at. */
 export async function keepAtOnce(store: Store, made: MadeOfJobs): Promise<void> {
-  await store.writeAtOnce(
-    made.flatMap(({ id, madeOf, kept }) =>
-      statements(id, kept, sql`EXISTS (SELECT 1 FROM ${job} WHERE id = ${id} AND summary_key = ${madeOf})`),
-    ),
-  );
+  for (let i = 0; i < made.length; i += AT_ONCE)
+    await store.writeAtOnce(
+      made
+        .slice(i, i + AT_ONCE)
+        .flatMap(({ id, madeOf, kept }) =>
+          statements(id, kept, sql`EXISTS (SELECT 1 FROM ${job} WHERE id = ${id} AND summary_key = ${madeOf})`),
+        ),
+    );
 }

@@ -51,14 +51,16 @@ async function pastsIn(
 ): Promise<ReadonlyMap<string, Past>> {
   const { db } = context.store;
   const page = { limit: MOST_VISITS, offset: 0 };
-  const lists = await Promise.all(
-    sawIds.map(async (sawId) =>
+  // The rules are waited for at once: where the store is away, nobody else would hear that they could not be had.
+  const [its, ...lists] = await Promise.all([
+    rules,
+    ...sawIds.map(async (sawId) =>
       (await listJobs(db, { show: 'saw', sawId }, page)).map((job) => ({ ...job, tag: tagOf(job.tag) })).reverse(),
     ),
-  );
+  ]);
   const all = lists.flat();
   const [made, gone] = await Promise.all([
-    Promise.resolve(rules).then((its) => summaries(context, all, its)),
+    summaries(context, all, its),
     goneOf(
       db,
       all.filter(({ state }) => state === 'handed-over').map(({ id }) => id),
