@@ -1,3 +1,4 @@
+import type { APIResponse, Page } from '@playwright/test';
 import { expect, test } from './bench';
 import { copyOf, freshJob, openJob, revisit, saved, tick, visit } from './keyboard';
 
@@ -48,26 +49,48 @@ test('the unit switch changes every figure and keeps what was typed', async ({ p
   await tick(page.getByRole('radio', { name: 'mm', exact: true }));
 });
 
+/**
+ * Lets a page fall asleep: it hears nothing more of a job than it has heard, by whatever way it is told to look. What it
+ * sends goes out.
+ */
+async function asleepFor(page: Page, id: string): Promise<() => Promise<() => void>> {
+  let isAsleep = false;
+  let looking = 0;
+  let heard: APIResponse | null = null;
+  await page.route(`**/api/jobs/${id}`, async (route) => {
+    if (isAsleep && heard) return route.fulfill({ response: heard });
+    looking += 1;
+    const response = await route.fetch();
+    looking -= 1;
+    heard = response;
+    await route.fulfill({ response });
+  });
+  return async () => {
+    await expect.poll(() => looking).toBe(0);
+    await expect.poll(() => heard !== null).toBe(true);
+    isAsleep = true;
+    return () => {
+      isAsleep = false;
+    };
+  };
+}
+
 test('a second tab shows the same, and two who write at one place are both shown', async ({ page, context }) => {
   const id = await freshJob(page, 'take-in');
   const other = await context.newPage();
+  const sleep = await asleepFor(other, id);
   await visit(other, `/jobs/${id}?step=take-in`);
   await page.getByLabel('Mount', { exact: true }).fill('M2');
   await page.getByLabel('Mount', { exact: true }).press('Enter');
   await expect(other.getByLabel('Mount', { exact: true })).toHaveValue('M2');
 
-  await other.evaluate(() => {
-    // The other tab falls asleep: it hears nothing of what is stored meanwhile.
-    BroadcastChannel.prototype.postMessage = () => undefined;
-  });
-  await page.evaluate(() => {
-    BroadcastChannel.prototype.postMessage = () => undefined;
-  });
+  const wake = await sleep();
   await page.getByLabel('Mount', { exact: true }).fill('M4');
   await page.getByLabel('Mount', { exact: true }).press('Enter');
   await saved(page);
   await other.getByLabel('Mount', { exact: true }).fill('M5');
   await other.getByLabel('Mount', { exact: true }).press('Enter');
+  wake();
   await expect(other.getByText('wrote “M4” here meanwhile; you wrote “M5”')).toBeVisible();
   // Nobody has chosen yet: both are still there when the page is opened again.
   await visit(other, `/jobs/${id}?step=chain`);

@@ -1,5 +1,5 @@
 import { isDeepStrictEqual } from 'node:util';
-import { and, asc, count, desc, eq, isNull, sql } from 'drizzle-orm';
+import { and, asc, count, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import { laidOver, STOCK_COLUMNS, stockPartSchema, type StockColumn, type StockPart } from '../../core/stock';
 import { ofThisShop } from '../shops/in-shop';
 import { stockImport, stockImportBatch, stockImportRow } from '../schema';
@@ -117,17 +117,18 @@ export async function rowsToUndo(
   }));
 }
 
-/** Writes down what undoing did with a row. */
-export async function markRow(
+/** Writes down what undoing did with some rows. */
+export async function markRows(
   tx: Transaction,
   importId: string,
-  sku: string,
+  skus: readonly string[],
   undone: 'restored' | 'kept',
 ): Promise<void> {
+  if (skus.length === 0) return;
   await tx
     .update(stockImportRow)
     .set({ undone })
-    .where(and(eq(stockImportRow.importId, importId), eq(stockImportRow.sku, sku)));
+    .where(and(eq(stockImportRow.importId, importId), inArray(stockImportRow.sku, [...skus])));
 }
 
 /** What undoing did with an import: how many parts are as before, and which somebody had changed since. */

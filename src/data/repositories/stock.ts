@@ -329,8 +329,9 @@ export async function movementsSince(
     .orderBy(asc(stockMovement.seq));
 }
 
-export async function removePart(tx: Transaction, sku: string): Promise<void> {
-  await tx.delete(stockPart).where(and(eq(stockPart.sku, sku), ofThisShop(stockPart)));
+export async function removeParts(tx: Transaction, skus: readonly string[]): Promise<void> {
+  if (skus.length === 0) return;
+  await tx.delete(stockPart).where(and(inArray(stockPart.sku, [...skus]), ofThisShop(stockPart)));
 }
 
 export async function addStock(tx: Transaction, parts: readonly StockPart[]): Promise<void> {

@@ -10,13 +10,13 @@ import {
   beginUndo,
   findImport,
   importParts,
-  markRow,
+  markRows,
   markUndone,
   movementsSince,
   partOf,
   partsBySku,
   putPart,
-  removePart,
+  removeParts,
   rowsToUndo,
   undoneRows,
   type StockImportRecord,
@@ -126,6 +126,9 @@ async function undoRows(
   const movements = await movementsSince(tx, skus, Math.min(...rows.map(({ movedUpTo }) => movedUpTo ?? 0)));
   const at = context.now().toISOString();
   const moved: Parameters<typeof addMovements>[1][number][] = [];
+  const restored: string[] = [];
+  const kept: string[] = [];
+  const gone: string[] = [];
   const others = everyFewRows();
   for (const { sku, before, after, movedUpTo } of rows) {
     await others();
@@ -133,14 +136,17 @@ async function undoRows(
     const since = movements.filter((each) => each.sku === sku && each.seq > (movedUpTo ?? 0));
     const undone =
       now && undonePart({ before, after, now, since: movedUpTo === null ? sinceUnknown(now, after) : since });
-    await markRow(tx, id, sku, undone?.isWhole ? 'restored' : 'kept');
+    (undone?.isWhole ? restored : kept).push(sku);
     if (!now || !undone) continue;
-    if (undone.part === null) await removePart(tx, sku);
+    if (undone.part === null) gone.push(sku);
     else if (!isDeepStrictEqual(undone.part, now)) await putPart(tx, undone.part);
     const left = undone.part?.quantity ?? 0;
     const change = left - now.quantity;
     if (change !== 0) moved.push({ id: context.newId(), sku, kind: 'list-undone', change, left, note: name, at, by });
   }
+  await markRows(tx, id, restored, 'restored');
+  await markRows(tx, id, kept, 'kept');
+  await removeParts(tx, gone);
   await addMovements(tx, moved);
 }
 
