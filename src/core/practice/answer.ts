@@ -71,6 +71,7 @@ function plainAt(shape: Shape, id: ReadingId): string | null {
     'chain.stamp': shape.stamps.chain,
     'chain.driveLinks': String(shape.driveLinks),
     'chain.chassis': FAMILIES[shape.family].chassis,
+    'chain.kickbackClass': shape.kickback,
     'chain.span.rivets': String(RIVETS),
     'chain.pushPull.joints': String(JOINTS),
     'driveSprocket.pitch': shape.family,
@@ -161,6 +162,9 @@ const CLOSE = 25;
 const listed = (list: string, count: number): readonly string[] =>
   Array.from({ length: count }, (_, i) => `${list}.${i}`);
 
+/** What is read of a damage. */
+const DAMAGE = ['side', 'cutter', 'kind', 'place', 'setBack'] as const;
+
 /** Every question that can be asked of a set: the card of somebody who reads all there is. */
 export function everything({ shape }: Truth): readonly Ask[] {
   const ask = (path: string, at: number | null = null): Ask => ({
@@ -188,7 +192,6 @@ export function everything({ shape }: Truth): readonly Ask[] {
   ]);
   // What is seen at a station has no place before there is one.
   const words = Object.keys(shape.words).filter((id) => !isWithin(id, 'bar.edges'));
-  const damage = ['side', 'cutter', 'kind', 'place', 'setBack'];
   return [
     ...[
       'bar.stamp',
@@ -200,14 +203,14 @@ export function everything({ shape }: Truth): readonly Ask[] {
       'bar.checks.bow',
       'chain.stamp',
     ],
-    ...['chain.driveLinks.0', 'chain.driveLinks.1', 'chain.chassis', 'chain.driveLinkThickness'],
+    ...['chain.driveLinks.0', 'chain.driveLinks.1', 'chain.kickbackClass', 'chain.chassis', 'chain.driveLinkThickness'],
     ...['chain.span.rivets', 'chain.span.length', 'driveSprocket.stamp', 'driveSprocket.teeth', 'driveSprocket.wear'],
     ...['chain.pushPull.joints', 'chain.pushPull.closed', 'chain.pushPull.pulled'],
     ...listed('chain.cuttersLeft', shape.cutters.left.length),
     ...listed('chain.cuttersRight', shape.cutters.right.length),
     ...listed('chain.depthGaugesLeft', shape.gauges.left.length),
     ...listed('chain.depthGaugesRight', shape.gauges.right.length),
-    ...(shape.damage ? damage.map((field) => `chain.damage.0.${field}`) : []),
+    ...(shape.damage ? DAMAGE.map((field) => `chain.damage.0.${field}`) : []),
     ...words,
   ]
     .map((path) => ask(path))

@@ -246,7 +246,8 @@ export const FAULTS = {
     action: 'replace',
     shownBy: ['chain.pushPull'],
     cause: 'chain-stretched',
-    put: (shape, { between }, beyond) => ({ ...shape, growth: 3 + 0.4 * beyond + between(0, 0.4) }),
+    put: (shape, { between }, beyond) =>
+      said({ ...shape, growth: 3 + 0.4 * beyond + between(0, 0.4) }, { 'chain.checks.feel': 'loose' }),
   },
   'chain-cracked': {
     part: 'chain',
@@ -260,7 +261,8 @@ export const FAULTS = {
     action: 'replace',
     shownBy: ['driveSprocket.wear'],
     cause: 'sprocket-worn',
-    put: (shape, { between }, beyond) => ({ ...shape, sprocketWear: 0.56 + 0.12 * beyond + between(0, 0.1) }),
+    put: (shape, { between }, beyond) =>
+      said({ ...shape, sprocketWear: 0.56 + 0.12 * beyond + between(0, 0.1) }, { 'driveSprocket.grade': 'deep' }),
   },
 } as const satisfies Record<string, Fault>;
 

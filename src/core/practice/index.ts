@@ -5,3 +5,4 @@ export * from './answer';
 export * from './calibration';
 export * from './minutes';
 export * from './score';
+export * from './round';

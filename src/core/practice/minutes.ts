@@ -51,3 +51,10 @@ function decidingFor(part: PracticePart, { faults }: Truth): readonly Askable[] 
 /** Minutes of the shortest plan that would have decided every part, and whether they belong together. */
 export const shortestMinutes = (truth: Truth): number =>
   minutesOfAll([...flatMap(PRACTICE_PARTS, (part) => decidingFor(part, truth)), ...MARKS]);
+
+/** What may be read of a part for a reason: its card, what shows its faults, and the marks. */
+export const needsFor = (part: PracticePart, { faults }: Truth): readonly Askable[] => [
+  ...CARD[part],
+  ...MARKS,
+  ...flatMap(faults.map(faultOf), (fault) => (fault.part === part || fault.part === null ? fault.shownBy : [])),
+];

@@ -7,20 +7,26 @@ import {
   brierScore,
   everything,
   FAULTS,
+  forNothing,
+  isAllRead,
   LEVELS,
   makeTruth,
   minutesOfAll,
+  minutesTaken,
   PRACTICE_PARTS,
   reliability,
   score,
   shareInterval,
   shortestMinutes,
+  take,
   THEME_IDS,
+  untold,
   type Ask,
   type FaultId,
   type Level,
   type Recipe,
   type Said,
+  type Taken,
   type Truth,
 } from '.';
 
@@ -38,6 +44,7 @@ const known = (truth: Truth): Said => ({
   faults: truth.faults,
   causes: truth.causes,
   belongs: truth.belongs,
+  order: truth.order,
   minutes: shortestMinutes(truth),
   open: [],
 });
@@ -247,7 +254,7 @@ describe('a score', () => {
     );
   });
 
-  it('is low for whoever lets a crack out, or a chain that does not belong', () => {
+  it('is low for whoever lets out what breaks, runs on its floor, or does not belong', () => {
     const dangers = new Set<string>();
     for (let seed = 0; seed < 400; seed += 1) {
       const truth = makeTruth({ seed, level: 'usual', theme: 'any' });
@@ -257,12 +264,115 @@ describe('a score', () => {
         belongs: true,
       } as const;
       const result = score(truth, said);
-      const is = truth.faults.some((id) => id.endsWith('cracked')) || !truth.belongs;
+      const out = ['bar-cracked', 'chain-cracked', 'rails-low', 'dip', 'dip-behind-nose'];
+      const is = truth.faults.some((id) => out.includes(id)) || !truth.belongs;
       expect(result.dangers.length > 0).toBe(is);
       if (is) expect(result.points).toBeLessThanOrEqual(0.4);
       for (const { code } of result.dangers) dangers.add(code);
     }
-    expect([...dangers].sort()).toEqual(['cracked', 'does-not-belong']);
+    expect([...dangers].sort()).toEqual(['contact', 'cracked', 'does-not-belong']);
+  });
+
+  it('is low for whoever orders a chain that kicks back more than the one that came', () => {
+    fc.assert(
+      fc.property(recipes, (recipe) => {
+        const truth = makeTruth(recipe);
+        if (truth.order === null) return;
+        const order = { ...truth.order, kickback: 'standard' } as const;
+        const result = score(truth, { ...known(truth), order });
+        const isDown = truth.order.kickback === 'low-kickback';
+        expect(result.dangers.some(({ code }) => code === 'stepped-down')).toBe(isDown);
+        if (isDown) expect(result.points).toBeLessThanOrEqual(0.4);
+      }),
+      SETTINGS,
+    );
+  });
+
+  it('wants the chain that fits the groove, and none where the old one runs on', () => {
+    fc.assert(
+      fc.property(recipes, (recipe) => {
+        const truth = makeTruth(recipe);
+        const orderOf = (order: Said['order']) => score(truth, { ...known(truth), order }).order;
+        const { shape } = truth;
+        const stranger = { ...shape, gauge: shape.barGauge, driveLinks: shape.driveLinks + 1 };
+        if (orderOf(null) === 'open') return;
+        expect(orderOf(truth.order)).toBe('right');
+        expect(orderOf(stranger)).toBe('wrong');
+        if (truth.order) expect(orderOf(null)).toBe('not-said');
+      }),
+      SETTINGS,
+    );
+  });
+});
+
+/** Asks the questions one after the other. */
+const asked = (truth: Truth, paths: readonly string[]): readonly Taken[] =>
+  paths.reduce<readonly Taken[]>((taken, path) => {
+    return [...taken, take(truth, taken, { path: path as Ask['path'], at: 120, instrument: null })];
+  }, []);
+
+describe('a round', () => {
+  const truth = makeTruth({ seed: 2, level: 'fine', theme: 'two-at-once' });
+
+  it('tells in one go what one look sees, and no more', () => {
+    const [rails, row, damage, push] = asked(truth, [
+      'bar.edges.A.stations.3.far',
+      'chain.cuttersLeft.2',
+      'chain.damage.0.kind',
+      'chain.pushPull.pulled',
+    ]);
+    const paths = (taken: Taken | undefined) => taken!.entries.map(({ path }) => path);
+    expect(paths(rails)).toEqual(['at', 'near', 'far'].map((field) => `bar.edges.A.stations.3.${field}`));
+    expect(paths(row)).toEqual([0, 1, 2, 3, 4, 5].map((i) => `chain.cuttersLeft.${i}`));
+    expect(paths(damage)).toHaveLength(5);
+    expect(paths(push)).toEqual(['joints', 'closed', 'pulled'].map((field) => `chain.pushPull.${field}`));
+  });
+
+  it('costs its minutes, each set-up while it lasts, and what is read again costs again', () => {
+    const taken = asked(truth, ['chain.cuttersLeft.0', 'chain.cuttersRight.0', 'chain.cuttersRight.0']);
+    const [first, second, again] = taken.map(({ minutes }) => minutes);
+    expect(first).toBeGreaterThan(second!);
+    expect(again).toBeCloseTo(second!, 9);
+    expect(minutesTaken(taken)).toBeCloseTo(first! + second! + again!, 9);
+    expect(taken[2]!.entries).not.toEqual(taken[1]!.entries);
+  });
+
+  it('has nothing to say where the set has nothing, and takes another tool only where it reads that', () => {
+    const sound = makeTruth({ seed: 4, level: 'usual', theme: 'nothing-wrong' });
+    expect(asked(sound, ['chain.damage.0.kind'])[0]!.entries).toEqual([]);
+    const read = (instrument: InstrumentId) =>
+      take(sound, [], { path: 'bar.edges.A.stations.0.near', at: 60, instrument }).entries[1]!.instrument;
+    expect(read('depth-marks')).toBe('depth-marks');
+    expect(read('tape')).toBe('depth-rod');
+  });
+
+  it('is looked back on: what was not read and would have told, and what was read for nothing', () => {
+    fc.assert(
+      fc.property(recipes, (recipe) => {
+        const set = makeTruth(recipe);
+        expect(untold(set, []).map(({ fault }) => fault)).toEqual(
+          set.faults.flatMap((id) => FAULTS[id].shownBy.map(() => id)),
+        );
+        const all = asked(
+          set,
+          everything(set).map(({ path }) => path),
+        );
+        expect(untold(set, all)).toEqual([]);
+        expect(PRACTICE_PARTS.every((part) => isAllRead(part, set, all))).toBe(true);
+        expect(PRACTICE_PARTS.some((part) => isAllRead(part, set, []))).toBe(false);
+      }),
+      { ...SETTINGS, numRuns: 20 },
+    );
+    expect(forNothing(truth, asked(truth, ['bar.checks.rust', 'chain.damage.0.kind', 'bar.stamp']))).toEqual([
+      'bar.checks.rust',
+    ]);
+  });
+
+  it('tells nothing that was not asked for', () => {
+    // What a set looks like where nobody looked moves no answer.
+    const one = take(truth, [], { path: 'chain.checks.edge', at: null, instrument: null });
+    expect(JSON.stringify(one)).not.toMatch(/seed|theme|fault|shape|recipe/);
+    expect(one.entries.map(({ path }) => path)).toEqual(['chain.checks.edge']);
   });
 });
 

@@ -3,7 +3,7 @@ import type { Action } from '../sheet';
 import type { Cause } from '../symptom';
 import { faultOf, PRACTICE_PARTS, type FaultId, type PracticePart } from './faults';
 import { shortestMinutes } from './minutes';
-import type { Truth } from './truth';
+import type { ChainOrder, Truth } from './truth';
 
 /** What a learner says of a set. */
 export interface Said {
@@ -12,6 +12,8 @@ export interface Said {
   readonly causes: readonly Cause[];
   /** Whether the parts belong together; null where it was not said. */
   readonly belongs: boolean | null;
+  /** The chain that was ordered; null where none was. */
+  readonly order: ChainOrder | null;
   /** What the readings took. */
   readonly minutes: number;
   /** Parts that their readings leave open within their doubt: whatever is said of them is not wrong. */
@@ -27,13 +29,19 @@ export interface Named<T> {
   readonly invented: readonly T[];
 }
 
-/** What would have gone out of the door: a part that breaks, or a chain that does not run on its bar. */
-export type Danger = { readonly code: 'cracked'; readonly part: PracticePart } | { readonly code: 'does-not-belong' };
+/**
+ * What would have gone out of the door: a part that breaks, links that run on the floor of the groove, a chain that does
+ * not run on its bar, one that kicks back more than the one that came.
+ */
+export type Danger =
+  | { readonly code: 'cracked' | 'contact'; readonly part: PracticePart }
+  | { readonly code: 'does-not-belong' | 'stepped-down' };
 
 /** How a learner did, held against the making of the set: the judgement that they train for has no part in it. */
 export interface Score {
   readonly parts: Readonly<Record<PracticePart, Mark>>;
   readonly belongs: Mark;
+  readonly order: Mark;
   readonly faults: Named<FaultId>;
   readonly causes: Named<Cause>;
   readonly dangers: readonly Danger[];
@@ -64,20 +72,50 @@ function markOf(part: PracticePart, { actions }: Truth, said: Said): Mark {
   return action !== 'undecided' && actions[part].includes(action) ? 'right' : 'wrong';
 }
 
-const CRACKS: readonly FaultId[] = ['bar-cracked', 'chain-cracked'];
+/** Faults with which a part must not go out again, and what it does then. */
+const DANGEROUS = {
+  'bar-cracked': 'cracked',
+  'chain-cracked': 'cracked',
+  'rails-low': 'contact',
+  dip: 'contact',
+  'dip-behind-nose': 'contact',
+} as const satisfies Partial<Record<FaultId, Danger['code']>>;
 
-function dangersOf(truth: Truth, { actions, belongs }: Said): readonly Danger[] {
-  const cracks = truth.faults.filter((id) => CRACKS.includes(id));
-  const cracked = flatMap(cracks, (id): Danger[] => {
-    const part = faultOf(id).part!;
-    const action = actions[part];
-    return action !== undefined && action !== 'replace' && action !== 'undecided' ? [{ code: 'cracked', part }] : [];
+const isDangerous = (id: FaultId): id is keyof typeof DANGEROUS => Object.hasOwn(DANGEROUS, id);
+
+/** Whether a part goes out on the saw again. */
+const goesOut = (action: Action | undefined): boolean =>
+  action !== undefined && action !== 'replace' && action !== 'undecided';
+
+function dangersOf(truth: Truth, { actions, belongs, order }: Said): readonly Danger[] {
+  const out = flatMap(truth.faults, (id): Danger[] => {
+    const { part } = faultOf(id);
+    return isDangerous(id) && part && goesOut(actions[part]) ? [{ code: DANGEROUS[id], part }] : [];
   });
-  return !truth.belongs && belongs === true ? [...cracked, { code: 'does-not-belong' }] : cracked;
+  const isSteppedDown = order?.kickback === 'standard' && truth.shape.kickback === 'low-kickback';
+  return [
+    ...out,
+    ...(!truth.belongs && belongs === true ? [{ code: 'does-not-belong' } as const] : []),
+    ...(isSteppedDown ? [{ code: 'stepped-down' } as const] : []),
+  ];
+}
+
+const isSameChain = (one: ChainOrder, other: ChainOrder): boolean =>
+  one.family === other.family &&
+  one.gauge === other.gauge &&
+  one.driveLinks === other.driveLinks &&
+  one.kickback === other.kickback;
+
+/** What is ordered hangs on what was said of the chain: with a bar that is renewed, either may follow the other. */
+function orderMark({ order: right, actions, belongs }: Truth, { order }: Said): Mark {
+  if (!belongs && actions.bar.includes('replace') && !actions.chain.includes('replace')) return 'open';
+  if (right === null) return order === null ? 'right' : 'wrong';
+  if (order === null) return 'not-said';
+  return isSameChain(right, order) ? 'right' : 'wrong';
 }
 
 /** What each counts of the whole. */
-const WEIGHTS = { parts: 0.5, belongs: 0.1, faults: 0.2, causes: 0.1, minutes: 0.1 } as const;
+const WEIGHTS = { parts: 0.45, belongs: 0.1, order: 0.1, faults: 0.15, causes: 0.1, minutes: 0.1 } as const;
 
 /** Whoever lets something dangerous out gets no more than this, whatever else was right. */
 const MOST_WITH_DANGER = 0.4;
@@ -93,17 +131,19 @@ export function score(truth: Truth, said: Said): Score {
   const parts = Object.fromEntries(PRACTICE_PARTS.map((part) => [part, markOf(part, truth, said)])) as Score['parts'];
   const belongs: Mark = said.belongs === null ? 'not-said' : said.belongs === truth.belongs ? 'right' : 'wrong';
   const [faults, causes] = [named(truth.faults, said.faults), named(truth.causes, said.causes)];
+  const order = orderMark(truth, said);
   const dangers = dangersOf(truth, said);
   const minutes = { taken: said.minutes, shortest: shortestMinutes(truth) };
   const called = partsShare(Object.values(parts));
   const points =
     WEIGHTS.parts * called +
     WEIGHTS.belongs * Number(belongs === 'right') +
+    WEIGHTS.order * Number(order === 'right' || order === 'open') +
     WEIGHTS.faults * shareOf(faults) +
     WEIGHTS.causes * shareOf(causes) +
     WEIGHTS.minutes * called * (minutes.taken <= minutes.shortest ? 1 : minutes.shortest / minutes.taken);
   return {
-    ...{ parts, belongs, faults, causes, dangers, minutes },
+    ...{ parts, belongs, order, faults, causes, dangers, minutes },
     points: dangers.length > 0 ? Math.min(MOST_WITH_DANGER, points) : points,
   };
 }

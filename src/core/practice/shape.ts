@@ -1,6 +1,7 @@
 import { flatMap } from '../flat-map';
 import { EDGES, type Edge, type Rail } from '../declared';
 import { FAMILIES, GAUGES, type FamilyId, type GaugeId } from '../families';
+import type { KickbackClass } from '../fit';
 import { DEFAULTS, depthLimitId } from '../limits';
 import { READINGS, type ReadingId } from '../sheet';
 import type { Draw } from './draw';
@@ -25,6 +26,8 @@ export interface Shape {
   readonly barGauge: GaugeId;
   readonly chainGauge: GaugeId;
   readonly driveLinks: number;
+  /** What the chain is built to keep down. */
+  readonly kickback: KickbackClass;
   readonly teeth: number;
   /** What is punched: it need not be so. */
   readonly stamps: { readonly bar: string; readonly chain: string; readonly driveSprocket: string };
@@ -128,6 +131,7 @@ export function soundShape(draw: Draw): Shape {
     gauges: { left: gauges(), right: gauges() },
     growth: between(0.2, 1.1),
     sprocketWear: between(0, 0.15),
+    kickback: pick(['low-kickback', 'standard'] as const),
     words: SOUND,
   };
 }

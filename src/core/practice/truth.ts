@@ -35,6 +35,14 @@ export interface Recipe {
   readonly theme: Theme;
 }
 
+/** The numbers by which a chain is ordered, and its class. */
+export type ChainOrder = Readonly<{
+  family: Shape['family'];
+  gauge: Shape['barGauge'];
+  driveLinks: number;
+  kickback: Shape['kickback'];
+}>;
+
 /** A set whose truth is known from its making. */
 export interface Truth {
   readonly recipe: Recipe;
@@ -48,6 +56,8 @@ export interface Truth {
   readonly actions: Readonly<Record<PracticePart, readonly Done[]>>;
   /** Whether its parts belong together. */
   readonly belongs: boolean;
+  /** The chain that must be ordered: never of a class that keeps less down. Null where this one runs on. */
+  readonly order: ChainOrder | null;
 }
 
 /** What is done where several things are to be done: the furthest of them. */
@@ -131,13 +141,19 @@ export function makeTruth(recipe: Recipe): Truth {
     soundShape(draw('sound')),
   );
   const complaint = complaintOf(shape, faults, draw('complaint'));
+  const actions = Object.fromEntries(
+    PRACTICE_PARTS.map((part) => [part, actionsFor(part, faults)]),
+  ) as Truth['actions'];
+  const belongs = shape.barGauge === shape.chainGauge;
+  const { family, barGauge: gauge, driveLinks, kickback } = shape;
   return {
     recipe,
     shape,
     faults,
     complaint,
     causes: causesOf(complaint, faults),
-    actions: Object.fromEntries(PRACTICE_PARTS.map((part) => [part, actionsFor(part, faults)])) as Truth['actions'],
-    belongs: shape.barGauge === shape.chainGauge,
+    actions,
+    belongs,
+    order: actions.chain.includes('replace') || !belongs ? { family, gauge, driveLinks, kickback } : null,
   };
 }
