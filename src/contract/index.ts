@@ -30,3 +30,4 @@ export * from './shops';
 export * from './programs';
 export * from './hand-over';
 export * from './rows';
+export * from './practice';

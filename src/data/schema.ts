@@ -494,6 +494,37 @@ export const handStudy = sqliteTable(
   ],
 );
 
+/** Rounds of practice: made of a seed, and of nothing that is real. */
+export const practiceRound = sqliteTable(
+  'practice_round',
+  {
+    id: text('id').primaryKey(),
+    by: text('by').notNull(),
+    kind: text('kind', { enum: ['one', 'due', 'twenty', 'paper', 'first'] }).notNull(),
+    /** Rounds that are taken one after the other, and the number in their row, from 1. */
+    sitting: text('sitting').notNull(),
+    place: integer('place').notNull(),
+    paper: text('paper'),
+    level: text('level').notNull(),
+    theme: text('theme').notNull(),
+    seed: integer('seed').notNull(),
+    /** What was read, and what it took. */
+    taken: text('taken', { mode: 'json' }).notNull(),
+    hints: text('hints', { mode: 'json' }).notNull(),
+    /** What was said of it; null before the answer. */
+    said: text('said', { mode: 'json' }),
+    /** How it was scored on the day: what a later version would say of it moves nothing. */
+    score: text('score', { mode: 'json' }),
+    at: moment('at'),
+    answeredAt: text('answered_at'),
+    shopId: ofShop(),
+  },
+  (table) => [
+    index('practice_round_by').on(table.by, table.at),
+    index('practice_round_sitting').on(table.sitting, table.place),
+  ],
+);
+
 /** Pictures taken when a job came in. Taking one away hides it; its bytes go after a while, that it was there stays. */
 export const photo = sqliteTable(
   'photo',

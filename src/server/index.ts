@@ -54,6 +54,7 @@ export {
   takeInSaws,
 } from './use-cases/gear';
 export * from './use-cases/drift';
+export * from './practice';
 export { PAPER_LINKS, paperOf, slipPaper, writePaper } from './papers';
 export { heavily } from './heavy/threads';
 export { bringBackup, keptBackup, makeArchive, makeBackup, putBackupBack, tryStore } from './use-cases/backup';

@@ -6,3 +6,4 @@ export * from './calibration';
 export * from './minutes';
 export * from './score';
 export * from './round';
+export * from './papers';

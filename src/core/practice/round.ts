@@ -81,9 +81,16 @@ export function take(truth: Truth, before: readonly Taken[], { path, at, instrum
     placesOf(truth, path),
     (place) => answer(truth, { path: place, at, instrument: toolFor(place, instrument), before: again }) ?? [],
   );
-  const question = { path, at, instrument };
-  return { ...question, entries, minutes: minutesTaken([...before, question]) - minutesTaken(before) };
+  return { path, at, instrument, entries, minutes: minutesNext(before, path) };
 }
+
+/** Whether a place was read before. */
+export const isAsked = (path: ReadingPath, taken: readonly Taken[]): boolean =>
+  taken.some((each) => togetherWith(each.path) === togetherWith(path));
+
+/** Minutes that reading a place takes after all that was read before. */
+export const minutesNext = (taken: readonly Pick<Question, 'path'>[], path: ReadingPath): number =>
+  minutesTaken([...taken, { path }]) - minutesTaken(taken);
 
 /** What one reading that was not taken would have told. */
 export interface Untold {

@@ -30,3 +30,4 @@ export * from './people';
 export * from './audit';
 export * from './beginnings';
 export * from './changed';
+export * from './practice';

@@ -35,6 +35,7 @@ export const WHOSE: Readonly<Record<string, Whose>> = {
   limit_change: 'record',
   learned_code: 'row',
   hand_study: 'record',
+  practice_round: 'row',
   customer: 'gear',
   saw: 'gear',
   saw_memory: of('saw'),

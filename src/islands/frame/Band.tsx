@@ -15,6 +15,7 @@ export const PLACES = [
   { id: 'counter', name: texts.counter, href: '/counter', key: 'c' },
   { id: 'stock', name: texts.stock, href: '/stock', key: 's' },
   { id: 'gear', name: texts.gear, href: '/gear', key: 'e' },
+  { id: 'practice', name: texts.practice, href: '/practice', key: 'p' },
   { id: 'shop', name: texts.shop, href: '/shop', key: 'o' },
 ] as const;
 export type Place = (typeof PLACES)[number]['id'];

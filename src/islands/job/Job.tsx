@@ -1,11 +1,12 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { stepRow, STEPS, type Part, type Step } from '../../core/reading';
+import type { JobView } from '../../contract';
 import { nextStep } from '../../core/workflow';
 import { isReadingPath, readingAt } from '../../core/sheet';
 import { stationOf, stationPath } from '../../core/declared';
 import { drawInTurn } from '../../ui/parts/paint';
 import { Plates } from '../../ui/parts/Plates';
-import { focusFirst, focusNextStep, focusPlace } from '../frame/focus';
+import { focusFirst, focusNextStep } from '../frame/focus';
 import { whenIdle } from '../frame/idle';
 import { useKeys } from '../frame/keys';
 import { WhereTroubleEnds } from '../frame/Trouble';
@@ -20,31 +21,16 @@ import { StepList } from './StepList';
 import { fetchStepsAhead, STEP_VIEWS } from './steps';
 import type { Measuring } from './step-props';
 import { useJob, useJobStore } from './store/JobContext';
+import { useGoTo } from './use-go-to';
 import { useKept } from './store/use-kept';
 import { keyFor, stationRows } from './bar/stations';
 import { Tag } from './tag/Tag';
-import { TargetContext, type Target } from './target';
+import { TargetContext } from './target';
 import * as texts from '#language/screens/job';
 
 /** How often, and how long after one another, a field is looked for whose view is still being fetched, ms. */
 const LOOKS = 40;
 const PAUSE = 50;
-
-/** Takes the caret to a field: views open what hides it while rendering, then the caret comes. */
-function useGoTo(): readonly [Target, (path: string, at?: number | null) => void] {
-  const [target, setTarget] = useState<Target>({ path: null, at: null, count: 0 });
-  useEffect(() => {
-    const { path } = target;
-    if (path === null) return;
-    let timer: ReturnType<typeof setTimeout> | undefined;
-    const look = (left: number) => {
-      if (!focusPlace(path) && left > 0) timer = setTimeout(() => look(left - 1), PAUSE);
-    };
-    look(LOOKS);
-    return () => clearTimeout(timer);
-  }, [target]);
-  return [target, useCallback((path, at = null) => setTarget(({ count }) => ({ path, at, count: count + 1 })), [])];
-}
 
 /** Takes the caret to the next thing to do in the step that is shown, once for every wish. */
 function useGoToFirst(begins: boolean): () => void {
@@ -100,13 +86,15 @@ function Opened({ onOpened }: { onOpened: () => void }) {
 }
 
 interface JobProps {
+  /** The job as it arrived: what is shown of it until it is worked out. */
+  readonly arrived: JobView;
   /** The step asked for in the address. */
   readonly asked: string;
   readonly onOpened: () => void;
 }
 
 /** A job at the bench: its steps, and what its readings mean. */
-export function Job({ asked, onOpened }: JobProps) {
+export function Job({ arrived, asked, onOpened }: JobProps) {
   const { appraisal, entered, snapshot, steps, view } = useJob();
   const [goes] = useState(goesOn);
   const drawn = useDrawnInTurn(ZONES);
@@ -194,12 +182,12 @@ export function Job({ asked, onOpened }: JobProps) {
     <JobLayout
       step={step}
       plates={drawn > 0 && <Plates plates={plates} joints={joints} others={others} />}
-      steps={drawn > 1 ? <StepList current={step} onOpen={open} /> : <OpeningSteps view={view} />}
+      steps={drawn > 1 ? <StepList current={step} onOpen={open} /> : <OpeningSteps view={arrived} />}
       tag={
         drawn > 2 ? (
           <Tag step={step} part={part} onMeasure={measure} onOpen={open} onShow={show} />
         ) : (
-          <OpeningTag view={view} step={step} />
+          <OpeningTag view={arrived} step={step} />
         )
       }
     >

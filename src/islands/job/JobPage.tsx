@@ -110,7 +110,7 @@ function JobInFrame({ view: arrived, asked, onOpened }: { view: JobView; asked: 
   const { bench, begun } = atWork;
   return (
     <bench.JobProvider begun={begun} view={view} who={named}>
-      <bench.Job asked={asked} onOpened={onOpened} />
+      <bench.Job arrived={view} asked={asked} onOpened={onOpened} />
     </bench.JobProvider>
   );
 }

@@ -16,11 +16,18 @@ interface PaperPageProps {
   readonly pdf: string | null;
 }
 
+/** Places beside the Bench whose papers these may be. */
+const PLACES_OF_PAPERS = ['counter', 'practice'] as const;
+
 /** A paper on the screen: to read, also on a phone, to print, or to take as PDF. */
 export function PaperPage({ paper, preferences, back, pdf }: PaperPageProps) {
   const width = paper.size === 'tag' ? 'max-w-sm' : paper.large ? 'max-w-4xl text-lg' : 'max-w-3xl';
   return (
-    <Frame shop={paper.shop} preferences={preferences} place={back.startsWith('/counter') ? 'counter' : 'bench'}>
+    <Frame
+      shop={paper.shop}
+      preferences={preferences}
+      place={PLACES_OF_PAPERS.find((each) => back.startsWith(`/${each}`)) ?? 'bench'}
+    >
       <PrintBar back={paper.shop.me?.role === 'reader' ? '/' : back} to={paper.tag || paper.title}>
         {pdf && (
           <a className="flex quiet items-center gap-2" href={pdf}>

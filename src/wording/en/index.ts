@@ -26,6 +26,7 @@ export * from './doubt';
 export * from './hand';
 export * from './plans';
 export * from './ailments';
+export * from './practice';
 export * from './records';
 export * from './story';
 export * from './going-out';

@@ -248,3 +248,7 @@ export const modelIsKnown = (model: string): string =>
 export const modelsAreKnown = 'All models of that list are known already: nothing was taken in.';
 export const usualForModel = (model: string): string =>
   `Usual for the model ${model}, not measured: count the links before anything is sold by it.`;
+
+export const roundIsAnswered = 'This set is answered: what was read and said of it stands.';
+export const noHintsOnAPaper = 'On an assessor’s paper there are no hints.';
+export const answerThisSetFirst = 'Answer this set first: on a sitting the sets come one after the other.';

@@ -16,6 +16,7 @@ import {
   peopleEvent,
   person,
   photo,
+  practiceRound,
   reading,
   saw,
   sawMemory,
@@ -70,6 +71,7 @@ const TABLES: readonly Table[] = [
   stockImport,
   stockImportRow,
   stockImportBatch,
+  practiceRound,
   chainLink,
 ];
 

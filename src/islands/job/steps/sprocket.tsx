@@ -1,23 +1,17 @@
 import { estimate } from '../../../core/quantity';
-import { SprocketGrade } from '../../../ui/drawings/SprocketGrade';
 import { SprocketTooth } from '../../../ui/drawings/SprocketTooth';
 import { Notice } from '../../../ui/parts/Notice';
 import { checkSentence, REPLACE_CAUTIONS, sprocketAndChain } from '../../../wording';
 import { useFrame } from '../../frame/frame-context';
 import { Field } from '../parts/Field';
 import { Guided } from '../parts/Guided';
+import { GRADES } from '../parts/grades';
 import { Group, StepHead } from '../parts/StepHead';
 import type { StepProps } from '../step-props';
 import { useJob } from '../store/JobContext';
 import { WhyButton } from '../why/WhyButton';
 import * as common from '#language/screens/common';
 import * as texts from '#language/screens/job-sprocket';
-
-const GRADES = {
-  none: <SprocketGrade grade="none" />,
-  light: <SprocketGrade grade="light" />,
-  deep: <SprocketGrade grade="deep" />,
-};
 
 /**
  * Drive sprocket: looked at with every chain change, measured or compared by eye; the nose it shares the chain with;

@@ -16,20 +16,20 @@ import { keep, KEPT, keepReadings } from '../../frame/away/keep';
 import { useLive } from '../../frame/live';
 import { afterPaint } from '../../../ui/parts/paint';
 import { inTurns } from '../../frame/turns';
-import { JobStore, type Outside, type Snapshot } from './job-store';
+import { JobStore, type Outside, type ReadingsStore, type Snapshot } from './job-store';
 import { Judged } from './judged';
 import { courseOf, meaning, type Given, type Meaning } from './meaning';
 import { Outbox } from '../../../offline/outbox';
 
-interface JobValue extends Meaning {
-  readonly view: JobView;
+export interface JobValue extends Meaning {
+  readonly view: Omit<JobView, 'kept'>;
   /** What was typed, as it stood when this was worked out. */
   readonly snapshot: Snapshot;
   readonly signedOff: boolean;
 }
 
 const JobContext = createContext<JobValue | null>(null);
-const StoreContext = createContext<JobStore | null>(null);
+const StoreContext = createContext<ReadingsStore | null>(null);
 
 /** The job on this screen: what was typed, and what it means. It follows a key in its own time: see `useOfStore`. */
 export function useJob(): JobValue {
@@ -42,7 +42,7 @@ export function useJob(): JobValue {
  * Where readings of this job are typed into. It stays the same, so that who only writes is not drawn anew with every
  * reading.
  */
-export function useJobStore(): JobStore {
+export function useJobStore(): ReadingsStore {
   const store = useContext(StoreContext);
   if (!store) throw new Error('useJobStore is used outside a job.');
   return store;
@@ -205,6 +205,21 @@ export function JobProvider({ begun, view, who, children }: JobProviderProps) {
   const { signedOff } = courseOf(view);
   const means = useMeaning(judged, snapshot, view, who);
   const value = useMemo(() => ({ view, snapshot, signedOff, ...means }), [view, snapshot, signedOff, means]);
+  return (
+    <StoreContext value={store}>
+      <JobContext value={value}>{children}</JobContext>
+    </StoreContext>
+  );
+}
+
+interface GivenJobProps {
+  readonly store: ReadingsStore;
+  readonly value: JobValue;
+  readonly children: ReactNode;
+}
+
+/** Holds what is no job of the shop, and is worked with the same instruments: a round of practice. */
+export function GivenJob({ store, value, children }: GivenJobProps) {
   return (
     <StoreContext value={store}>
       <JobContext value={value}>{children}</JobContext>

@@ -58,6 +58,9 @@ export interface Outside {
 const RETRY_MS = [1000, 2000, 5000, 10_000, 20_000];
 const BATCH = 100;
 
+/** Where readings of a screen are typed into, as its fields need it. */
+export type ReadingsStore = Pick<JobStore, keyof JobStore>;
+
 /** Readings of one job on one screen: typed, kept, sent, and made one with what the store and other screens hold. */
 export class JobStore {
   private snapshot: Snapshot;

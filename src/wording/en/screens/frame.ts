@@ -10,6 +10,7 @@ export const bench = 'Bench';
 export const counter = 'Counter';
 export const stock = 'Stock';
 export const gear = 'Gear';
+export const practice = 'Practice';
 export const shop = 'Shop';
 export const serrataToTheBench = 'Serrata, to the Bench';
 export const unit = 'Unit';

@@ -1,0 +1,62 @@
+import { minutesNext } from '../../core/practice';
+import type { ReadingPath } from '../../core/sheet';
+import { choiceLabel, readingName, sentence } from '../../wording';
+import type { RoundHere } from './use-round';
+import * as texts from '#language/screens/practice';
+
+interface ReadBarProps {
+  readonly round: RoundHere;
+  /** The field that is chosen; null before one is. */
+  readonly path: ReadingPath | null;
+  readonly isRead: boolean;
+  readonly onRead: (path: ReadingPath) => Promise<void>;
+}
+
+/** What the last reading came to. */
+function lastSaid({ view: { taken } }: RoundHere): string | null {
+  const last = taken.at(-1);
+  if (!last) return null;
+  const what = sentence(readingName(last.path));
+  const { entries } = last;
+  if (entries.length === 0) return texts.cameToNothing(what);
+  return texts.came(what, entries.map(({ path, text }) => choiceLabel(path as ReadingPath, text)).join(', '));
+}
+
+/** At the foot: what the chosen field costs to read, the act, and what the last one came to. */
+export function ReadBar({ round, path, isRead, onRead }: ReadBarProps) {
+  const { view, isBusy } = round;
+  const said = lastSaid(round);
+  return (
+    <section
+      aria-label={texts.step}
+      className="sticky bottom-0 z-10 mt-3 flex flex-wrap items-center gap-x-4 gap-y-1 border-t-2 border-ink bg-sheet px-3 py-2"
+    >
+      <p className="min-w-0 flex-1 basis-56">
+        {path === null ? (
+          <span className="text-ink-soft">{texts.chooseAField}</span>
+        ) : (
+          <>
+            <span className="font-bold">{sentence(readingName(path))}</span>{' '}
+            <span className="figures whitespace-nowrap text-ink-soft">
+              {texts.costs(minutesNext(view.taken, path))}
+            </span>
+          </>
+        )}
+        <span className="block text-sm" role="status">
+          {isBusy ? texts.reading : said}
+        </span>
+      </p>
+      {path !== null && (
+        <button
+          type="button"
+          className={isRead ? 'quiet' : 'act'}
+          disabled={isBusy}
+          aria-label={texts.readsWhat(readingName(path))}
+          onClick={() => void onRead(path)}
+        >
+          {isRead ? texts.readAgain : texts.read}
+        </button>
+      )}
+    </section>
+  );
+}

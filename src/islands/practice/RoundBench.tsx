@@ -1,0 +1,190 @@
+import {
+  useCallback,
+  useEffect,
+  useMemo,
+  useState,
+  useSyncExternalStore,
+  type ComponentType,
+  type ReactNode,
+} from 'react';
+import { DEFAULT_RULES } from '../../core/assess';
+import { stationOf } from '../../core/declared';
+import { isReadingPath, type ReadingPath } from '../../core/sheet';
+import type { ShopView } from '../../contract';
+import { Tabbed, TabList, TabPanel } from '../../ui/parts/Tabs';
+import { partName } from '../../wording';
+import { useFrame } from '../frame/frame-context';
+import { LookOver } from '../job/bar/LookOver';
+import { Measure } from '../job/bar/Measure';
+import { useStations } from '../job/bar/useStations';
+import { Cutters } from '../job/chain/Cutters';
+import { Shape } from '../job/chain/Shape';
+import { Stretch } from '../job/chain/Stretch';
+import { Underside } from '../job/chain/Underside';
+import { GaugeView } from '../job/identify/GaugeView';
+import { LinksView } from '../job/identify/LinksView';
+import { MarksView } from '../job/identify/MarksView';
+import { PitchView } from '../job/identify/PitchView';
+import { GivenJob, type JobValue } from '../job/store/JobContext';
+import { meaningOf } from '../job/store/meaning';
+import { toolFor, useToolsInHand } from '../job/tools/tool-in-hand';
+import { AnswerForm } from './AnswerForm';
+import { ReadBar } from './ReadBar';
+import { RoundStore } from './round-store';
+import { silent } from './silent';
+import { SprocketLook } from './SprocketLook';
+import type { RoundHere } from './use-round';
+import * as bar from '#language/screens/job-bar';
+import * as chain from '#language/screens/job-chain';
+import * as identify from '#language/screens/job-identify';
+import * as texts from '#language/screens/practice';
+
+const MeasureBar = () => <Measure stations={useStations()} />;
+
+/** The instruments of the bench, as a round offers them. */
+const VIEWS = {
+  marks: { name: identify.marks, View: MarksView },
+  pitch: { name: identify.pitch, View: PitchView },
+  gauge: { name: identify.gauge, View: GaugeView },
+  links: { name: identify.links, View: LinksView },
+  look: { name: `${bar.bar}: ${bar.lookItOver}`, View: LookOver },
+  measure: { name: `${bar.bar}: ${bar.measure}`, View: MeasureBar },
+  cutters: { name: chain.cutters, View: Cutters },
+  shape: { name: chain.shapeAndGauges, View: Shape },
+  push: { name: chain.pushAndPull, View: Stretch },
+  under: { name: chain.underside, View: Underside },
+  sprocket: { name: partName.driveSprocket, View: SprocketLook },
+} as const satisfies Record<string, { name: string; View: ComponentType }>;
+type ViewId = keyof typeof VIEWS | 'answer';
+const TABS: readonly { readonly id: ViewId; readonly name: string }[] = [
+  ...Object.entries(VIEWS).map(([id, { name }]) => ({ id: id as ViewId, name })),
+  { id: 'answer', name: texts.answerTab },
+];
+
+/** A job as the instruments need one: of nobody, and with nothing of the shop's but how it writes. */
+const jobOfNobody = (shop: ShopView): JobValue['view'] => ({
+  ...{ shop, limits: DEFAULT_RULES.limits, codes: [], schools: DEFAULT_RULES.schools, studies: [] },
+  job: { id: 'practice', tag: texts.practice, state: 'open', promisedFor: null, createdAt: '', createdBy: '' },
+  customer: { id: '', name: texts.practice, contact: '' },
+  ...{
+    saw: null,
+    readings: [],
+    rulesMark: '',
+    rulesAsOf: null,
+    turnOvers: [],
+    photos: [],
+    choices: null,
+    signOffs: [],
+  },
+});
+
+const NONE = { standing: new Map(), drafts: new Map() } as const;
+
+/** The store of a round, and what its readings mean, as far as a learner is told. */
+function useGiven(round: RoundHere, by: string) {
+  const { shop } = useFrame();
+  const tools = useToolsInHand();
+  const { view, read } = round;
+  const [store] = useState(() => new RoundStore(view.taken, by));
+  useEffect(() => store.takeIn(view.taken), [store, view.taken]);
+  const ask = useCallback(
+    (path: ReadingPath) => read({ path, at: store.placeOf(path), instrument: toolFor(path, tools) }),
+    [read, store, tools],
+  );
+  useEffect(() => store.askOf(ask), [store, ask]);
+  const snapshot = useSyncExternalStore(store.subscribe, store.getSnapshot, store.getSnapshot);
+  const job = useMemo(() => jobOfNobody(shop), [shop]);
+  const nothing = useMemo(() => meaningOf({ ...NONE, view: job, who: by }), [job, by]);
+  const value = useMemo<JobValue>(() => {
+    const { entered, appraisal } = meaningOf({
+      standing: snapshot.standing,
+      drafts: snapshot.drafts,
+      view: job,
+      who: by,
+    });
+    return {
+      ...nothing,
+      ...{ view: job, snapshot, signedOff: false, entered },
+      appraisal: silent(appraisal, nothing.appraisal),
+    };
+  }, [snapshot, job, by, nothing]);
+  return { store, value, ask };
+}
+
+/** The place of the sheet that something on the screen belongs to. */
+function placeAt(target: EventTarget): ReadingPath | null {
+  const path = target instanceof Element ? target.closest<HTMLElement>('[data-path]')?.dataset.path : undefined;
+  return path !== undefined && isReadingPath(path) ? path : null;
+}
+
+const isPlace = (path: ReadingPath): boolean => stationOf(path)?.field === 'at';
+
+interface ZoneProps {
+  readonly store: RoundStore;
+  readonly onRead: (path: ReadingPath) => void;
+  readonly onChosen: (path: ReadingPath) => void;
+  readonly children: ReactNode;
+}
+
+/** Where instruments are worked: Enter in a field that holds nothing reads it; nothing is typed but where one reads. */
+function ReadingZone({ store, onRead, onChosen, children }: ZoneProps) {
+  return (
+    <div
+      data-zone="step"
+      role="group"
+      aria-label={texts.instruments}
+      onFocusCapture={({ target }) => {
+        const path = placeAt(target);
+        if (path === null || isPlace(path)) return;
+        if (target instanceof HTMLInputElement && target.type !== 'checkbox') target.readOnly = true;
+        onChosen(path);
+      }}
+      onKeyDownCapture={(event) => {
+        const path = event.target instanceof HTMLInputElement ? placeAt(event.target) : null;
+        if (event.key !== 'Enter' || path === null || isPlace(path) || store.isRead(path)) return;
+        event.preventDefault();
+        event.stopPropagation();
+        onRead(path);
+      }}
+    >
+      {children}
+    </div>
+  );
+}
+
+/** The instruments of the bench on a set of practice, and the answer. */
+export function RoundBench({ round, by }: { readonly round: RoundHere; readonly by: string }) {
+  const { store, value, ask } = useGiven(round, by);
+  const [view, setView] = useState<ViewId>(round.view.kind === 'first' ? 'marks' : 'look');
+  const [chosen, setChosen] = useState<ReadingPath | null>(null);
+  return (
+    <GivenJob store={store} value={value}>
+      <Tabbed
+        chosen={view}
+        onChoose={(next) => {
+          setView(next);
+          setChosen(null);
+        }}
+      >
+        <TabList label={texts.instruments} tabs={TABS} />
+        <TabPanel of={view}>
+          {view === 'answer' ? (
+            <AnswerForm round={round} />
+          ) : (
+            <ReadingZone store={store} onRead={(path) => void ask(path)} onChosen={setChosen}>
+              <Instrument of={view} />
+            </ReadingZone>
+          )}
+        </TabPanel>
+      </Tabbed>
+      {view !== 'answer' && (
+        <ReadBar round={round} path={chosen} isRead={chosen !== null && store.isRead(chosen)} onRead={ask} />
+      )}
+    </GivenJob>
+  );
+}
+
+function Instrument({ of }: { readonly of: keyof typeof VIEWS }) {
+  const { View } = VIEWS[of];
+  return <View />;
+}
