@@ -59,6 +59,8 @@ const PLACES = [
   '/gear/saws',
   '/gear/customers',
   '/gear/saws?q=nothing-of-the-kind',
+  '/practice',
+  '/practice/pocket',
   '/shop',
   '/set-up',
   '/offline/kept',

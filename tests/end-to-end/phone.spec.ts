@@ -137,6 +137,8 @@ test('on a phone nothing that is pressed is lower than a gloved fingertip, whate
     '/gear/models',
     '/gear/saws',
     '/gear/customers',
+    '/practice',
+    '/practice/pocket',
     '/shop',
     '/shop?view=codes',
     '/shop?view=people',

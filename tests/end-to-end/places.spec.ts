@@ -25,6 +25,8 @@ for (const bench of ['light', 'dark'] as const) {
       '/shop?view=backup',
       '/shop?view=shops',
       '/counter',
+      '/practice',
+      '/practice/pocket',
     ]) {
       await visit(page, address);
       await axeFindsNothing(page, address, RULES[bench]);
@@ -51,7 +53,7 @@ test('no view asks for anything from outside or breaks its own policy', async ({
   page.on('console', (message) => message.type() === 'error' && trouble.push(message.text()));
   page.on('pageerror', (error) => trouble.push(error.message));
   page.on('request', (request) => !request.url().startsWith('http://127.0.0.1') && trouble.push(request.url()));
-  for (const address of ['/', '/counter', '/stock', '/gear', '/shop'])
+  for (const address of ['/', '/counter', '/stock', '/gear', '/practice', '/shop'])
     await page.goto(address, { waitUntil: 'networkidle' });
   const href = await openJob(page, 'L-0423', 'order');
   await page.waitForLoadState('networkidle');

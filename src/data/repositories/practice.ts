@@ -2,6 +2,7 @@ import { and, asc, count, desc, eq, isNotNull, isNull } from 'drizzle-orm';
 import type { Level, Recipe, Said, Score, Taken, Theme, PracticePart } from '../../core/practice';
 import type { Askable } from '../../core/sheet';
 import { practiceRound } from '../schema';
+import { ofThisShop } from '../shops/in-shop';
 import type { Queryable, Transaction } from '../store';
 
 /** A hint that was given. */
@@ -83,5 +84,5 @@ export async function putRound(
   await tx
     .update(practiceRound)
     .set(change)
-    .where(and(eq(practiceRound.id, id), isNull(practiceRound.answeredAt)));
+    .where(and(eq(practiceRound.id, id), isNull(practiceRound.answeredAt), ofThisShop(practiceRound)));
 }

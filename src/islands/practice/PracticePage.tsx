@@ -56,7 +56,7 @@ function Beginnings({ isNew }: { readonly isNew: boolean }) {
   const [level, setLevel] = useState<Level>('usual');
   const [theme, setTheme] = useState<Theme>('any');
   return (
-    <section aria-label={texts.beginARound} className="grid gap-3">
+    <div className="grid gap-3">
       {trouble !== null && <Notice kind="error">{trouble}</Notice>}
       {isNew && (
         <div className="flex flex-wrap items-center gap-3 border-2 border-ink bg-sheet px-4 py-3">
@@ -120,7 +120,7 @@ function Beginnings({ isNew }: { readonly isNew: boolean }) {
           {texts.pocketPage}
         </a>
       </p>
-    </section>
+    </div>
   );
 }
 

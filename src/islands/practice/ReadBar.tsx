@@ -1,5 +1,6 @@
 import { minutesNext } from '../../core/practice';
-import type { ReadingPath } from '../../core/sheet';
+import { stationOf } from '../../core/declared';
+import { readingAt, type ReadingPath } from '../../core/sheet';
 import { choiceLabel, readingName, sentence } from '../../wording';
 import type { RoundHere } from './use-round';
 import * as texts from '#language/screens/practice';
@@ -12,6 +13,10 @@ interface ReadBarProps {
   readonly onRead: (path: ReadingPath) => Promise<void>;
 }
 
+/** What was read at a place: a word as it is said, a length with its unit. */
+const saidAt = (path: ReadingPath, text: string): string =>
+  readingAt(path)?.kind.kind === 'length' ? `${text} mm` : choiceLabel(path, text);
+
 /** What the last reading came to. */
 function lastSaid({ view: { taken } }: RoundHere): string | null {
   const last = taken.at(-1);
@@ -19,7 +24,8 @@ function lastSaid({ view: { taken } }: RoundHere): string | null {
   const what = sentence(readingName(last.path));
   const { entries } = last;
   if (entries.length === 0) return texts.cameToNothing(what);
-  return texts.came(what, entries.map(({ path, text }) => choiceLabel(path as ReadingPath, text)).join(', '));
+  const shown = entries.filter(({ path }) => stationOf(path)?.field !== 'at');
+  return texts.came(what, shown.map(({ path, text }) => saidAt(path as ReadingPath, text)).join(', '));
 }
 
 /** At the foot: what the chosen field costs to read, the act, and what the last one came to. */
@@ -31,7 +37,7 @@ export function ReadBar({ round, path, isRead, onRead }: ReadBarProps) {
       aria-label={texts.step}
       className="sticky bottom-0 z-10 mt-3 flex flex-wrap items-center gap-x-4 gap-y-1 border-t-2 border-ink bg-sheet px-3 py-2"
     >
-      <p className="min-w-0 flex-1 basis-56">
+      <p className="min-h-12 min-w-0 flex-1 basis-56">
         {path === null ? (
           <span className="text-ink-soft">{texts.chooseAField}</span>
         ) : (
@@ -46,17 +52,16 @@ export function ReadBar({ round, path, isRead, onRead }: ReadBarProps) {
           {isBusy ? texts.reading : said}
         </span>
       </p>
-      {path !== null && (
-        <button
-          type="button"
-          className={isRead ? 'quiet' : 'act'}
-          disabled={isBusy}
-          aria-label={texts.readsWhat(readingName(path))}
-          onClick={() => void onRead(path)}
-        >
-          {isRead ? texts.readAgain : texts.read}
-        </button>
-      )}
+      {/* Always there: what moves under a finger takes the tap away from what was tapped. */}
+      <button
+        type="button"
+        className={isRead ? 'quiet' : 'act'}
+        disabled={isBusy || path === null}
+        aria-label={path === null ? texts.read : texts.readsWhat(readingName(path))}
+        onClick={() => path !== null && void onRead(path)}
+      >
+        {isRead ? texts.readAgain : texts.read}
+      </button>
     </section>
   );
 }

@@ -1,4 +1,4 @@
-import { useState, type ReactNode } from 'react';
+import { useEffect, useRef, useState, type ReactNode } from 'react';
 import type { ReviewView, RoundView } from '../../contract';
 import { PRACTICE_PARTS, type Mark, type Named } from '../../core/practice';
 import {
@@ -21,15 +21,23 @@ interface ReviewProps {
   readonly by: string;
   /** Of a paper: whether all of it may be compared. */
   readonly isPaperDone: boolean;
+  /** Whether it was answered just now: then the focus comes here. */
+  readonly isFresh: boolean;
 }
 
 /** A set that was answered: how it was judged, and how it was made. */
-export function Review({ view, by, isPaperDone }: ReviewProps) {
+export function Review({ view, by, isPaperDone, isFresh }: ReviewProps) {
   const { review } = view;
+  const head = useRef<HTMLHeadingElement>(null);
+  useEffect(() => {
+    if (isFresh) head.current?.focus();
+  }, [isFresh]);
   return (
     <div className="mx-auto grid max-w-4xl gap-4">
       <header className="graduated pt-5">
-        <h1 className="text-2xl font-extrabold">{texts.review}</h1>
+        <h1 ref={head} tabIndex={-1} className="text-2xl font-extrabold">
+          {texts.review}
+        </h1>
         <p className="text-ink-soft">{texts.roundOf(view.place, view.of)}</p>
       </header>
       {review === null ? <p className="text-lg">{texts.answerIsTaken}</p> : <Told review={review} />}
@@ -99,7 +107,7 @@ function Told({ review }: { readonly review: ReviewView }) {
           />
         </tbody>
       </table>
-      <Section title={texts.whatIsWrong}>
+      <Section title={texts.whatWasWrong}>
         {truth.faults.length === 0 && <p>{texts.nothingWasWrong}</p>}
         <NamedLines named={score.faults} nameOf={(id) => faultName[id]} />
       </Section>
@@ -108,19 +116,21 @@ function Told({ review }: { readonly review: ReviewView }) {
           <NamedLines named={score.causes} nameOf={(id) => AILMENTS[id].name} />
         </Section>
       )}
-      <Section title={texts.wouldHaveTold}>
-        {untold.length === 0 ? (
-          <p>{texts.nothingMissing}</p>
-        ) : (
-          <ul>
-            {untold.map(({ asked, fault }) => (
-              <li key={`${asked} ${fault}`} className="border-t border-line py-1">
-                {texts.wouldTell(sentence(readingName(asked)), faultName[fault])}
-              </li>
-            ))}
-          </ul>
-        )}
-      </Section>
+      {truth.faults.length > 0 && (
+        <Section title={texts.wouldHaveTold}>
+          {untold.length === 0 ? (
+            <p>{texts.nothingMissing}</p>
+          ) : (
+            <ul>
+              {untold.map(({ asked, fault }) => (
+                <li key={`${asked} ${fault}`} className="border-t border-line py-1">
+                  {texts.wouldTell(sentence(readingName(asked)), faultName[fault])}
+                </li>
+              ))}
+            </ul>
+          )}
+        </Section>
+      )}
       <Section title={texts.minutesHead}>
         <p>{texts.minutesOf(score.minutes.taken, score.minutes.shortest)}</p>
         {forNothing.length > 0 && (
@@ -189,7 +199,7 @@ function NamedLines<T>({ named, nameOf }: { readonly named: Named<T>; readonly n
 }
 
 /** The way on: to the next set of a sitting, to the result of a paper, or back. */
-function GoOn({ view, by, isPaperDone }: ReviewProps) {
+function GoOn({ view, by, isPaperDone }: Omit<ReviewProps, 'isFresh'>) {
   const [said, setSaid] = useState<string | null>(null);
   const isSitting = view.kind === 'twenty' || (view.kind === 'paper' && !isPaperDone);
   const goOn = async () => {

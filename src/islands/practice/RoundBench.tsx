@@ -159,6 +159,7 @@ export function RoundBench({ round, by }: { readonly round: RoundHere; readonly 
   const [chosen, setChosen] = useState<ReadingPath | null>(null);
   return (
     <GivenJob store={store} value={value}>
+      <h2 className="sr-only">{texts.instruments}</h2>
       <Tabbed
         chosen={view}
         onChoose={(next) => {

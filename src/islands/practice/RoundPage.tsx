@@ -32,7 +32,8 @@ function Round({ arrived, isPaperDone }: { readonly arrived: RoundView; readonly
   const by = useFrame().who || UNNAMED;
   const round = useRound(arrived, by);
   const { view } = round;
-  if (view.isAnswered) return <Review view={view} by={by} isPaperDone={isPaperDone || view.review !== null} />;
+  if (view.isAnswered)
+    return <Review view={view} by={by} isPaperDone={isPaperDone || view.review !== null} isFresh={view !== arrived} />;
   return (
     <>
       <h1 className="sr-only">

@@ -11,7 +11,10 @@ export function WhatIsKnown({ round }: { readonly round: RoundHere }) {
   const { view, trouble, isBusy, hint } = round;
   const { complaint, minutes, sitting, taken, hints, kind } = view;
   return (
-    <aside aria-label={texts.roundOf(view.place, view.of)} className="grid content-start gap-3">
+    <aside
+      aria-label={texts.roundOf(view.place, view.of)}
+      className="grid content-start gap-3 max-lg:grid-cols-[minmax(0,1fr)_auto] max-md:grid-cols-1"
+    >
       <section className="border border-line-strong bg-sheet px-3 py-2">
         <p className="text-sm font-semibold text-ink-soft">{texts.roundOf(view.place, view.of)}</p>
         <p className="text-sm text-ink-soft">{texts.itsCustomerSays}</p>

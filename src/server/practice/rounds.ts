@@ -15,7 +15,7 @@ import {
   type Said,
   type Truth,
 } from '../../core/practice';
-import { sheetFromEntries, type BenchSheet, type ReadingPath } from '../../core/sheet';
+import { sheetFromEntries, type BenchSheet, type Entry, type ReadingPath } from '../../core/sheet';
 import { addRound, findRound, putRound, recipeOf, roundsOfSitting, type RoundRecord } from '../../data/repositories';
 import type { Queryable } from '../../data/store';
 import type { BeginRound, PracticeAnswer, RoundView, TakeReading } from '../../contract';
@@ -92,9 +92,13 @@ async function openRound(db: Queryable, id: string, by: string): Promise<RoundRe
   return round;
 }
 
+/** What every set is of. */
+const BROUGHT = 'bar, chain, drive-sprocket';
+
 /** The sheet of what was read so far, with what its customer says. */
 function sheetOf({ complaint }: Truth, { taken, by }: Pick<RoundRecord, 'taken' | 'by'>): BenchSheet {
-  const told = complaint === null ? [] : [{ path: 'job.symptoms' as const, text: complaint, unit: 'mm' as const }];
+  const said = (path: 'job.brought' | 'job.symptoms', text: string): Entry => ({ path, text, unit: 'mm' });
+  const told = [said('job.brought', BROUGHT), ...(complaint === null ? [] : [said('job.symptoms', complaint)])];
   const entries = [...told, ...taken.flatMap((each) => each.entries)].map((entry) => ({ ...entry, by }));
   // A place that was read again stands as it was read last.
   const last = new Map(entries.map((entry) => [entry.path, entry]));

@@ -8,7 +8,6 @@ import {
   XAxis,
   YAxis,
 } from 'recharts';
-import type { ReliabilityPoint } from '../../core/practice';
 import * as texts from '#language/screens/practice';
 
 const HEIGHT = 240;
@@ -16,6 +15,15 @@ const LABEL = { fontSize: 12 };
 const TENTHS = [0.5, 0.6, 0.7, 0.8, 0.9, 1];
 const SHARES = [0, 0.25, 0.5, 0.75, 1];
 const percent = (share: number): string => `${Math.round(share * 100)} %`;
+
+/** Statements about as sure: how sure, and how often right, with the interval of that share. */
+interface ReliabilityPoint {
+  readonly stated: number;
+  readonly right: number;
+  readonly of: number;
+  readonly from: number;
+  readonly until: number;
+}
 
 /** How sure somebody was against how often they were right, each with its interval; on the line who knows what they know. */
 export function ReliabilityChart({ points }: { readonly points: readonly ReliabilityPoint[] }) {

@@ -48,7 +48,6 @@ export const costs = (minutes: number): string => `${minutes.toFixed(1)} min`;
 export const readsWhat = (what: string): string => `Read: ${what}`;
 export const came = (what: string, text: string): string => `${what}: ${text}`;
 export const cameToNothing = (what: string): string => `${what}: nothing to be seen there.`;
-export const placeIsYours = 'Where you read is yours to type.';
 export const reading = 'Reading…';
 
 // The guided first round
@@ -99,6 +98,7 @@ export const schoolsDiffer = 'Schools differ here: either is right.';
 export const found = 'Found';
 export const missed = 'Missed';
 export const invented = 'Not there';
+export const whatWasWrong = 'What was wrong';
 export const nothingWasWrong = 'Nothing was wrong with this set.';
 export const causes = 'Causes';
 export const wouldHaveTold = 'What you did not read, and what it would have told';
@@ -135,7 +135,6 @@ export const comesAgain = 'Comes again';
 export const now = 'now';
 export const never = 'not met yet';
 export const lastRounds = 'Last rounds';
-export const when = 'When';
 export const what = 'What';
 export const pointsHead = 'Points';
 export const minutesHead = 'Minutes';
@@ -156,7 +155,6 @@ export const curveSays = (
   points: readonly { readonly stated: string; readonly right: string; readonly of: number }[],
 ): string => points.map(({ stated, right, of }) => `said ${stated}, right ${right} of ${of}`).join('; ');
 export const statedAxis = 'how sure';
-export const rightAxis = 'how often right';
 
 // Papers
 export const pocketTitle = 'Limits in force';
