@@ -32,6 +32,38 @@ async function letPeopleSignIn(page) {
   await page.getByRole('heading', { name: 'Signed in now' }).waitFor();
 }
 
+/** The first round, whose set is the same for everybody, with some rails read. */
+async function readRails(page) {
+  const by = 'Ines Holloway';
+  const begun = await page.request.post(`${ADDRESS}/api/practice/rounds`, { data: { by, round: { kind: 'first' } } });
+  const { id } = await begun.json();
+  await page.goto(`${ADDRESS}/practice/rounds/${id}`, { waitUntil: 'networkidle' });
+  await page.getByRole('tab', { name: 'Bar: Measure' }).click();
+  for (const station of [1, 2, 3, 4]) {
+    const near = page.getByRole('textbox', { name: `Edge A, station ${station}, near rail` });
+    await near.focus();
+    await near.press('Enter');
+    await page.waitForFunction((field) => field.value !== '', await near.elementHandle());
+  }
+}
+
+/** The same, answered by somebody who looked at the bar alone. */
+async function lookBack(page) {
+  await readRails(page);
+  await page.getByRole('tab', { name: 'Answer' }).click();
+  const choose = (group, word) =>
+    page.getByRole('radiogroup', { name: group, exact: true }).getByRole('radio', { name: word, exact: true }).click();
+  for (const [part, word] of Object.entries({ Bar: 'Recondition', Chain: 'Recondition', 'Drive sprocket': 'Keep' })) {
+    await choose(part, word);
+    await choose(`${part}: how sure?`, '80 %');
+  }
+  await page.getByText('The cutters are dull').click();
+  await choose('Do bar and chain belong together?', 'Yes');
+  await choose('Must a chain be ordered?', 'No');
+  await page.getByRole('button', { name: 'That is my answer' }).click();
+  await page.getByRole('heading', { name: 'What it came to' }).waitFor();
+}
+
 /** Pictures that are named are retaken; all where none is. */
 const WANTED = process.argv.slice(2);
 
@@ -52,7 +84,6 @@ const PICTURES = [
     prepare: (page) => page.getByRole('tab', { name: 'Pitch' }).click(),
   },
   { name: 'counter', address: '/counter', prepare: caller },
-  { name: 'counter-phone', address: '/counter', size: { width: 390, height: 844 }, prepare: caller },
   {
     name: 'bar',
     job: 'L-0417',
@@ -82,7 +113,8 @@ const PICTURES = [
   { name: 'piece', address: '/gear/saws/s-brask-66', prepare: openBar },
   { name: 'prove', job: 'L-0415', step: 'prove' },
   { name: 'hand-over', job: 'L-0407', step: 'hand-over' },
-  { name: 'customer', job: 'L-0417', page: 'customer' },
+  { name: 'practice', address: '/practice', prepare: readRails },
+  { name: 'practice-review', address: '/practice', prepare: lookBack },
   // The last of all: from then on people sign in.
   { name: 'people', address: '/shop?view=people', prepare: letPeopleSignIn },
 ];

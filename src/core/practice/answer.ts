@@ -6,6 +6,7 @@ import { INSTRUMENTS, type InstrumentId } from '../quantity';
 import { isWithin, readingAt, usualToolAt, type Entry, type ReadingId, type ReadingPath } from '../sheet';
 import { drawn } from './draw';
 import { depthAt, FIRST_PLACE, LAST_PLACE, type Shape } from './shape';
+import { testCut } from './test-cut';
 import type { Truth } from './truth';
 
 /** What somebody reads of a set: at one place of the sheet, with one tool, for the first time or once more. */
@@ -137,18 +138,19 @@ function shown({ exact, seed }: Hand, truth: number, tool: InstrumentId, name: s
  * answered the same for ever: a place read once more, or with another tool, is another question.
  * @param exact as it would be read without any error, by nobody
  */
-export function answer({ shape, recipe }: Truth, ask: Ask, exact = false): Entry | null {
+export function answer(truth: Truth, ask: Ask, exact = false): Entry | null {
+  const { shape, recipe } = truth;
   const reading = readingAt(ask.path);
   if (!reading) return null;
   const id = reading.id as ReadingId;
   const hand: Hand = { seed: recipe.seed, exact };
   const entry = { path: ask.path, unit: 'mm' } as const;
   if (reading.kind.kind !== 'length' || id === 'bar.edges.stations.deepAt') {
-    const text = levelAt(shape, hand, ask) ?? plainAt(shape, id);
+    const text = levelAt(shape, hand, ask) ?? plainAt(shape, id) ?? testCut(truth).words[id] ?? null;
     return text === null ? null : { ...entry, text };
   }
   if (id === 'bar.edges.stations.at') return ask.at === null ? null : { ...entry, text: ask.at.toFixed(0) };
-  const length = lengthAt(shape, ask.path, id, ask.at ?? FIRST_PLACE);
+  const length = lengthAt(shape, ask.path, id, ask.at ?? FIRST_PLACE) ?? testCut(truth).lengths[id] ?? null;
   const tool = ask.instrument ?? usualToolAt(ask.path);
   if (length === null || tool === null) return null;
   const placing = reading.kind.spec.placing ?? INSTRUMENTS[tool].placing;

@@ -368,6 +368,24 @@ describe('a round', () => {
     ]);
   });
 
+  it('makes a test cut that is drawn to where the faults draw, and throws and oils as they have it', () => {
+    const seen = new Set<string>();
+    for (const seed of Array.from({ length: 200 }, (_, i) => i)) {
+      const set = makeTruth({ seed, level: 'usual', theme: 'any' });
+      const [cut, oil, swarf] = asked(set, ['proof.cut.drift', 'proof.oil', 'proof.swarf']);
+      const [, drift, side] = cut!.entries.map(({ text }) => text);
+      const toward = set.complaint?.startsWith('cuts-curved') ? set.complaint.split('-').at(-1) : undefined;
+      if (toward) expect(side).toBe(toward);
+      expect(Number(drift) > 5).toBe(side !== 'none');
+      expect(oil!.entries[0]!.text === 'none').toBe(set.faults.includes('oil-blocked'));
+      expect(swarf!.entries[0]!.text === 'dust').toBe(
+        set.faults.includes('cutters-dull') || set.faults.includes('gauges-high'),
+      );
+      seen.add(`${side}`);
+    }
+    expect([...seen].sort()).toEqual(['left', 'none', 'right']);
+  });
+
   it('tells nothing that was not asked for', () => {
     // What a set looks like where nobody looked moves no answer.
     const one = take(truth, [], { path: 'chain.checks.edge', at: null, instrument: null });

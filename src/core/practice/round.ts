@@ -3,9 +3,11 @@ import { minutesOf } from '../next';
 import { stationOf } from '../declared';
 import { toolsAt, type InstrumentId } from '../quantity';
 import { isWithin, minutesFor, readingAt, type Askable, type Entry, type ReadingPath } from '../sheet';
+import type { Step } from '../reading';
 import { answer, everything } from './answer';
 import { faultOf, PRACTICE_PARTS, type FaultId, type PracticePart } from './faults';
 import { needsFor } from './minutes';
+import { CUT_PATHS } from './test-cut';
 import type { Truth } from './truth';
 
 /** What a learner reads of a set next. */
@@ -33,6 +35,7 @@ const TOGETHER = [
   'chain.cuttersRight',
   'chain.depthGaugesLeft',
   'chain.depthGaugesRight',
+  'proof.cut',
 ] as const satisfies readonly Askable[];
 
 const RAIL_FIELDS: readonly string[] = ['at', 'near', 'far'];
@@ -53,6 +56,7 @@ function placesOf(truth: Truth, path: ReadingPath): readonly ReadingPath[] {
   const station = stationOf(together);
   if (station?.field === 'near')
     return RAIL_FIELDS.map((field) => `bar.edges.${station.edge}.stations.${station.station}.${field}` as ReadingPath);
+  if (together === 'proof.cut') return CUT_PATHS;
   const group = TOGETHER.find((each) => each === together);
   return group ? flatMap(everything(truth), (ask) => (isWithin(ask.path, group) ? [ask.path] : [])) : [path];
 }
@@ -125,11 +129,14 @@ export const untold = ({ faults }: Truth, taken: readonly Taken[]): readonly Unt
       .map((asked) => ({ asked, fault })),
   );
 
+/** Steps whose readings tell of the whole: the numbers of the loop, and the test cut. */
+const TELLS_OF_ALL: readonly (Step | undefined)[] = ['identify', 'prove'];
+
 /** What was read and could decide nothing: it is on no card, tells no number of the loop and shows no fault; each once. */
 export function forNothing(truth: Truth, taken: readonly Taken[]): readonly Askable[] {
   const decides = flatMap(PRACTICE_PARTS, (part) => needsFor(part, truth));
   const idle = taken.filter(
-    (one) => readingAt(one.path)?.told.step !== 'identify' && !decides.some((asked) => isTaken(asked, [one])),
+    (one) => !TELLS_OF_ALL.includes(readingAt(one.path)?.told.step) && !decides.some((asked) => isTaken(asked, [one])),
   );
   return [...new Set(idle.map(({ path }) => togetherWith(path)))];
 }

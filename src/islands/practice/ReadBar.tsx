@@ -1,9 +1,24 @@
 import { minutesNext } from '../../core/practice';
 import { stationOf } from '../../core/declared';
 import { readingAt, type ReadingPath } from '../../core/sheet';
-import { choiceLabel, readingName, sentence } from '../../wording';
+import { choiceLabel, instrumentHeld, instrumentName, readingName, sentence } from '../../wording';
+import { lengthAt, useToolsInHand } from '../job/tools/tool-in-hand';
 import type { RoundHere } from './use-round';
 import * as texts from '#language/screens/practice';
+
+/** How something is read: how the tool in hand is held, or how one looks. Always there, so that nothing moves. */
+function HowToRead({ path }: { readonly path: ReadingPath | null }) {
+  const tools = useToolsInHand();
+  const length = path === null ? null : lengthAt(path);
+  const tool = length && (tools[length.kind] ?? length.usual);
+  const held = tool && instrumentHeld(tool);
+  return (
+    <details className="basis-full text-sm">
+      <summary className="min-h-11 content-center font-semibold">{texts.howToRead}</summary>
+      <p className="pb-1">{tool && held ? texts.withTool(instrumentName(tool), held) : texts.howToLook}</p>
+    </details>
+  );
+}
 
 interface ReadBarProps {
   readonly round: RoundHere;
@@ -62,6 +77,7 @@ export function ReadBar({ round, path, isRead, onRead }: ReadBarProps) {
       >
         {isRead ? texts.readAgain : texts.read}
       </button>
+      {view.kind !== 'paper' && <HowToRead path={path} />}
     </section>
   );
 }

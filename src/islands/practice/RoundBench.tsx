@@ -33,10 +33,12 @@ import { ReadBar } from './ReadBar';
 import { RoundStore } from './round-store';
 import { silent } from './silent';
 import { SprocketLook } from './SprocketLook';
+import { TestCut } from './TestCut';
 import type { RoundHere } from './use-round';
 import * as bar from '#language/screens/job-bar';
 import * as chain from '#language/screens/job-chain';
 import * as identify from '#language/screens/job-identify';
+import * as prove from '#language/screens/job-prove';
 import * as texts from '#language/screens/practice';
 
 const MeasureBar = () => <Measure stations={useStations()} />;
@@ -54,6 +56,7 @@ const VIEWS = {
   push: { name: chain.pushAndPull, View: Stretch },
   under: { name: chain.underside, View: Underside },
   sprocket: { name: partName.driveSprocket, View: SprocketLook },
+  cut: { name: prove.testCut, View: TestCut },
 } as const satisfies Record<string, { name: string; View: ComponentType }>;
 type ViewId = keyof typeof VIEWS | 'answer';
 const TABS: readonly { readonly id: ViewId; readonly name: string }[] = [

@@ -48,6 +48,10 @@ export const costs = (minutes: number): string => `${minutes.toFixed(1)} min`;
 export const readsWhat = (what: string): string => `Read: ${what}`;
 export const came = (what: string, text: string): string => `${what}: ${text}`;
 export const cameToNothing = (what: string): string => `${what}: nothing to be seen there.`;
+export const howToRead = 'How to do it';
+export const withTool = (tool: string, held: string): string => `With the ${tool}: ${held}`;
+export const howToLook =
+  'Clean it first, hold it to the light, and go along all of it: tap any of its words, and the part shows which one is true.';
 export const reading = 'Reading…';
 
 // The guided first round
