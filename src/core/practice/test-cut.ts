@@ -1,5 +1,6 @@
 import { flatMap } from '../flat-map';
 import type { ReadingId } from '../sheet';
+import type { Symptom } from '../symptom';
 import { drawn } from './draw';
 import { faultOf, type FaultId } from './faults';
 import type { Truth } from './truth';
@@ -23,9 +24,18 @@ export interface TestCut {
   readonly words: Readonly<Partial<Record<ReadingId, string>>>;
 }
 
-/** The test cut of a set: it is drawn to where its faults draw, throws what its cutters throw, and oils as its bar does. */
-export function testCut({ recipe, shape, faults }: Truth): TestCut {
-  const [side] = flatMap(faults, (id) => faultOf(id).toward?.(shape) ?? []);
+/** The side that a customer says their cuts go to. */
+const SAID = { 'cuts-curved-left': 'left', 'cuts-curved-right': 'right' } as const satisfies Partial<
+  Record<Symptom, string>
+>;
+
+const isCrooked = (complaint: Symptom | null): complaint is keyof typeof SAID =>
+  complaint !== null && Object.hasOwn(SAID, complaint);
+
+/** The test cut of a set: it is drawn to where its faults draw, and as its customer says; it throws what its cutters throw, and oils as its bar does. */
+export function testCut({ recipe, shape, faults, complaint }: Truth): TestCut {
+  const [toward] = flatMap(faults, (id) => faultOf(id).toward?.(shape) ?? []);
+  const side = toward ?? (isCrooked(complaint) ? SAID[complaint] : null);
   const [lo, hi] = side ? DRAWN_ASIDE : STRAIGHT;
   return {
     lengths: { 'proof.cut.depth': DEPTH, 'proof.cut.drift': drawn(recipe.seed, 'test cut').between(lo, hi) },
