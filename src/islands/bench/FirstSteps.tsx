@@ -48,6 +48,11 @@ export function FirstSteps({ jobs }: { readonly jobs: readonly JobRow[] }) {
           </li>
         ))}
       </ol>
+      <p className="pt-1">
+        <a className="underline" href="/practice">
+          {texts.orPractise}
+        </a>
+      </p>
     </section>
   );
 }

@@ -48,6 +48,7 @@ export const stepReading = (tag: string): string =>
   `Open ${tag}, step Bar, and type a smaller depth: the rail moves and the verdict changes while you type.`;
 export const stepWhy = (tag: string): string =>
   `Open ${tag}, step Why: what ails it, how sure that is, and what to look at next.`;
+export const orPractise = 'Or learn to judge on parts that cost nothing: a first round of practice.';
 export const stepCounter = 'At the Counter, type 72 links and a pitch: it says what fits, and what to ask the caller.';
 
 // Shop
