@@ -95,7 +95,7 @@ test('a demo says that it is one on every page, and is left for an empty shop by
   }
   await visit(page, at('/'));
   const steps = page.getByRole('region', { name: 'Three things to try' });
-  await expect(steps.getByRole('link')).toHaveCount(3);
+  await expect(steps.getByRole('listitem').getByRole('link')).toHaveCount(3);
   for (const link of await steps.getByRole('link').all())
     expect((await page.request.get(at((await link.getAttribute('href'))!))).status()).toBe(200);
   await steps.getByRole('button', { name: 'Enough of this' }).click();
