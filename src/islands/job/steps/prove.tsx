@@ -2,9 +2,9 @@ import type { FailedProof } from '../../../core/proof';
 import { Notice } from '../../../ui/parts/Notice';
 import { checkSentence, failedProofSentence, list, PROOF_CAUTIONS, readingName, stepName } from '../../../wording';
 import { useFrame } from '../../frame/frame-context';
-import { Field } from '../parts/Field';
-import { Group, StepHead } from '../parts/StepHead';
+import { StepHead } from '../parts/StepHead';
 import { CutDrawing } from '../prove/CutDrawing';
+import { ProofFields } from '../prove/ProofFields';
 import { useJob } from '../store/JobContext';
 import type { StepProps } from '../step-props';
 import * as texts from '#language/screens/job-prove';
@@ -24,21 +24,7 @@ export default function Prove({ onOpen, onMeasure }: StepProps) {
       <Outcome onOpen={onOpen} onMeasure={onMeasure} />
       <div className="mt-3 grid grid-cols-[minmax(0,1fr)_minmax(0,19rem)] gap-8 max-lg:grid-cols-1">
         <div>
-          <Group title={texts.oil}>
-            <Field path="proof.oil" />
-          </Group>
-          <Group title={texts.testCut}>
-            <div className="grid grid-cols-2 gap-4">
-              <Field path="proof.cut.depth" />
-              <Field path="proof.cut.drift" />
-            </div>
-            <div className="mt-2">
-              <Field path="proof.cut.side" />
-            </div>
-          </Group>
-          <Group title={texts.whatItThrows}>
-            <Field path="proof.swarf" />
-          </Group>
+          <ProofFields />
         </div>
         <CutDrawing />
       </div>

@@ -1,5 +1,3 @@
-import { estimate } from '../../../core/quantity';
-import { SprocketTooth } from '../../../ui/drawings/SprocketTooth';
 import { Notice } from '../../../ui/parts/Notice';
 import { checkSentence, REPLACE_CAUTIONS, sprocketAndChain } from '../../../wording';
 import { useFrame } from '../../frame/frame-context';
@@ -8,6 +6,7 @@ import { Guided } from '../parts/Guided';
 import { GRADES } from '../parts/grades';
 import { Group, StepHead } from '../parts/StepHead';
 import type { StepProps } from '../step-props';
+import { WornTooth } from '../parts/WornTooth';
 import { useJob } from '../store/JobContext';
 import { WhyButton } from '../why/WhyButton';
 import * as common from '#language/screens/common';
@@ -69,23 +68,14 @@ export default function SprocketStep({ onOpen }: StepProps) {
 
 /** The wear by reading or by eye, and what it means for a chain. */
 function Wear() {
-  const { appraisal, entered, view } = useJob();
-  const { show } = useFrame();
-  const wear = entered.sheet.driveSprocket?.wear;
-  const read = wear && estimate(wear);
+  const { appraisal } = useJob();
   const said = sprocketAndChain(appraisal.verdicts.driveSprocket.action);
   return (
     <section
       aria-label={texts.wear}
       className="grid grid-cols-[minmax(0,1.15fr)_minmax(0,1fr)] gap-x-5 max-lg:grid-cols-1"
     >
-      <SprocketTooth
-        wear={read?.value ?? null}
-        doubt={read ? 2 * read.u : null}
-        watch={view.limits['sprocket.wear.watch'].value}
-        limit={view.limits['sprocket.wear'].value}
-        show={show}
-      />
+      <WornTooth />
       <div className="grid content-start gap-2">
         <Field path="driveSprocket.wear" />
         <Field path="driveSprocket.grade" pictures={GRADES} />
