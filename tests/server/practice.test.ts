@@ -119,6 +119,7 @@ describe('a round of practice', () => {
     await expect(answerRound(context, round.id, { ...(await known(round)), by: 'Tam' })).rejects.toMatchObject({
       status: 404,
     });
+    await expect(roundPageView(context, round.id, 'Tam')).rejects.toMatchObject({ status: 404 });
     await expect(beginRound(context, { by: 'Tam', round: { kind: 'first' } })).resolves.toMatchObject({ by: 'Tam' });
   });
 

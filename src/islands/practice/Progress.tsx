@@ -22,7 +22,7 @@ export function Progress({ view }: { readonly view: PracticeView }) {
           </a>
         </p>
       )}
-      {progress.lines.length === 0 ? <p>{texts.noRounds}</p> : <Figures progress={progress} />}
+      {progress.lines.length === 0 ? <p>{texts.noRounds}</p> : <Figures progress={progress} isOther={isOther} />}
       {others.length > 0 && (
         <section aria-label={texts.others}>
           <h3 className="font-bold">{texts.others}</h3>
@@ -45,7 +45,7 @@ export function Progress({ view }: { readonly view: PracticeView }) {
   );
 }
 
-function Figures({ progress }: { readonly progress: ProgressView }) {
+function Figures({ progress, isOther }: { readonly progress: ProgressView; readonly isOther: boolean }) {
   const { rounds, points, brier, statements, reliability } = progress;
   return (
     <>
@@ -55,7 +55,7 @@ function Figures({ progress }: { readonly progress: ProgressView }) {
       </p>
       <div className="grid grid-cols-2 gap-6 max-lg:grid-cols-1">
         <div className="grid content-start gap-4">
-          <Rounds lines={progress.lines} />
+          <Rounds lines={progress.lines} isOther={isOther} />
           {brier !== null && (
             <section aria-label={texts.reliability}>
               <h3 className="font-bold">{texts.reliability}</h3>
@@ -78,7 +78,7 @@ function about({ kind, level, theme, paper, place }: RoundLine): string {
   );
 }
 
-function Rounds({ lines }: { readonly lines: readonly RoundLine[] }) {
+function Rounds({ lines, isOther }: { readonly lines: readonly RoundLine[]; readonly isOther: boolean }) {
   const { shop } = useFrame();
   return (
     <table className="w-full border-collapse text-left">
@@ -98,12 +98,16 @@ function Rounds({ lines }: { readonly lines: readonly RoundLine[] }) {
         {lines.map((line) => (
           <tr key={line.id} className="border-b border-line align-top">
             <td className="py-1 pr-2">
-              <a
-                className="underline max-md:inline-grid max-md:min-h-[44px] max-md:content-center"
-                href={`/practice/rounds/${line.id}`}
-              >
-                {sentence(about(line))}
-              </a>
+              {isOther && !line.isAnswered ? (
+                sentence(about(line))
+              ) : (
+                <a
+                  className="underline max-md:inline-grid max-md:min-h-[44px] max-md:content-center"
+                  href={`/practice/rounds/${line.id}`}
+                >
+                  {sentence(about(line))}
+                </a>
+              )}
               <span className="block text-sm text-ink-soft">{shopMoment(line.at, shop)}</span>
             </td>
             <td className="py-1 text-right figures">{line.minutes.toFixed(1)}</td>

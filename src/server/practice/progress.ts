@@ -96,8 +96,8 @@ export async function practiceView(context: Context, who: string, asked: string 
 export async function roundPageView(context: Context, id: string, who: string): Promise<RoundPageView> {
   const { db } = context.store;
   const [shop, round] = await Promise.all([shopView(context), findRound(db, id)]);
-  // What is another's may be looked back on by the owner; nobody else goes on with it.
-  if (!round || (round.by !== who && !seesOthers())) throw notFound('round');
+  // What is another's may be looked back on by the owner; while it is open it is theirs alone.
+  if (!round || (round.by !== who && (!seesOthers() || round.answeredAt === null))) throw notFound('round');
   const sitting = round.paper === null ? [] : await roundsOfSitting(db, round.sitting);
   const isDone = sitting.some((each) => isTold(each, sitting));
   return {
