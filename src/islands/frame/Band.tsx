@@ -110,13 +110,13 @@ export function Band({ place, slim, onShop }: BandProps) {
       <Name />
       {!isReader && (
         <>
-          <nav aria-label={texts.places} className="flex flex-none">
+          <nav aria-label={texts.places} className={`flex flex-none ${slim ? '' : 'max-md:shrink max-md:flex-wrap'}`}>
             {places.map(({ id, name, href }) => (
               <a
                 key={id}
                 href={href}
                 aria-current={id === place ? 'page' : undefined}
-                className="grid min-h-11 place-items-center border-b-3 border-transparent px-3 font-semibold text-ink-soft hover:text-ink aria-[current=page]:border-pine aria-[current=page]:text-ink"
+                className="grid min-h-11 place-items-center border-b-3 border-transparent px-3 font-semibold text-ink-soft hover:text-ink aria-[current=page]:border-pine aria-[current=page]:text-ink max-md:px-2"
               >
                 {name}
               </a>
