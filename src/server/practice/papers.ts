@@ -39,9 +39,8 @@ const isOfThePocket = (id: LimitId, { role }: Limit): boolean => role !== 'figur
 export async function pocketPaper(context: Context, system: UnitSystem): Promise<Paper> {
   const [shop, { limits }] = await Promise.all([shopView(context), rulesInForce(context)]);
   const rows = LIMIT_IDS.filter((id) => isOfThePocket(id, limits[id])).map((id) => [
-    limitName[id],
+    texts.limitFrom(limitName[id], limits[id].source ?? provenanceWord[limits[id].provenance]),
     shownLimit(limits[id], system),
-    limits[id].source ?? provenanceWord[limits[id].provenance],
   ]);
   return {
     shop,
@@ -51,7 +50,7 @@ export async function pocketPaper(context: Context, system: UnitSystem): Promise
     size: 'page',
     blocks: [
       { is: 'notice', kind: 'caution', items: [texts.makersFirst] },
-      { is: 'table', title: texts.pocketTitle, head: [texts.limit, texts.value, texts.source], rows },
+      { is: 'table', title: texts.pocketTitle, head: [texts.limit, texts.value], rows },
     ],
   };
 }

@@ -166,7 +166,7 @@ export const makersFirst =
   'The maker’s own figures, local rules and a licensed trainer come before this page. Eye protection and gloves; chain brake on; never stand in line with a running chain.';
 export const limit = 'Limit';
 export const value = 'Value';
-export const source = 'Where it comes from';
+export const limitFrom = (name: string, source: string): string => `${name} (${source})`;
 export const nothingNamed = 'nothing';
 export const answered = 'Answered';
 export const faultsHead = 'Faults';
