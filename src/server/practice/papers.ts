@@ -57,39 +57,26 @@ export async function pocketPaper(context: Context, system: UnitSystem): Promise
 
 const listed = (all: readonly string[]): string => (all.length === 0 ? texts.nothingNamed : all.join(', '));
 
-/** What was said and what is true, a row each. */
+/** What was said and what is true, a line each: they are as long as they are, and wrap. */
 function comparison({ said, truth, score }: ReviewView): PaperBlock {
   const parts = PRACTICE_PARTS.map((part) => {
     const action = said.actions[part];
-    return [
-      partName[part],
-      action === undefined ? texts.notSaid : actionWord[action],
-      truth.actions[part].map((each) => actionWord[each]).join(texts.either),
-      markWord[score.parts[part]],
-    ];
+    const right = truth.actions[part].map((each) => actionWord[each]).join(texts.either);
+    const answered = action === undefined ? texts.notSaid : actionWord[action];
+    return texts.compared(partName[part], answered, right, markWord[score.parts[part]]);
   });
   const belong = (is: boolean | null) => (is === null ? texts.notSaid : is ? texts.theyBelong : texts.theyDoNot);
   const chain = (order: ReviewView['truth']['order']) => (order === null ? texts.noChain : chainOrderText(order));
+  const faults = (of: ReviewView['truth']['faults']) => listed(of.map((id) => faultName[id]));
+  const causes = (of: ReviewView['truth']['causes']) => listed(of.map((id) => AILMENTS[id].name));
   return {
-    is: 'table',
-    title: texts.review,
-    head: [texts.partHead, texts.answered, texts.wasRight, texts.mark],
-    rows: [
+    is: 'list',
+    items: [
       ...parts,
-      [texts.belongHead, belong(said.belongs), belong(truth.belongs), markWord[score.belongs]],
-      [texts.orderHead, chain(said.order), chain(truth.order), markWord[score.order]],
-      [
-        texts.faultsHead,
-        listed(said.faults.map((id) => faultName[id])),
-        listed(truth.faults.map((id) => faultName[id])),
-        '',
-      ],
-      [
-        texts.causes,
-        listed(said.causes.map((id) => AILMENTS[id].name)),
-        listed(truth.causes.map((id) => AILMENTS[id].name)),
-        '',
-      ],
+      texts.compared(texts.belongHead, belong(said.belongs), belong(truth.belongs), markWord[score.belongs]),
+      texts.compared(texts.orderHead, chain(said.order), chain(truth.order), markWord[score.order]),
+      texts.compared(texts.faultsHead, faults(said.faults), faults(truth.faults), null),
+      texts.compared(texts.causes, causes(said.causes), causes(truth.causes), null),
     ],
   };
 }

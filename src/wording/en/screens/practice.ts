@@ -168,6 +168,7 @@ export const limit = 'Limit';
 export const value = 'Value';
 export const limitFrom = (name: string, source: string): string => `${name} (${source})`;
 export const nothingNamed = 'nothing';
-export const answered = 'Answered';
+export const compared = (what: string, answered: string, right: string, mark: string | null): string =>
+  `${what}. Answered: ${answered}. Right: ${right}${mark === null ? '' : `. Mark: ${mark}`}.`;
 export const faultsHead = 'Faults';
 export const askedWas = (what: string): string => `Asked: ${what}.`;
