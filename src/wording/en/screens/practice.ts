@@ -58,9 +58,9 @@ export const reading = 'Reading…';
 export const guide = 'How a round goes';
 export const guideSteps = {
   complaint: 'Read what its customer says: it tells where to look first.',
-  marks: 'Read the marks: Identify, “On the bar”, Enter.',
-  stands: 'Stand the clean bar on its edge: Bar, “Does it stand”. It falls to its low rail.',
-  rails: 'Read the rails at three stations of an edge: Bar, Measure.',
+  marks: 'Read the marks: Marks, “On the bar”, Enter.',
+  stands: 'Stand the clean bar on its edge, in “Bar: Measure”: it falls to its low rail.',
+  rails: 'Read the rails at three stations of an edge, in “Bar: Measure”.',
   answer: 'Say what is right to do: Answer.',
 } as const;
 
