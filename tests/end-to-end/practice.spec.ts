@@ -125,6 +125,13 @@ test.describe('on a tablet', () => {
     await expect(groove).toHaveValue('');
     await page.getByRole('button', { name: /^Read: / }).tap();
     await expect(groove).toHaveValue(/^\d\.\d\d$/);
+    // What is half said is kept while one reads on.
+    await page.getByRole('tab', { name: 'Answer' }).tap();
+    await choice(page, 'Bar', 'Keep').tap();
+    await page.getByRole('tab', { name: 'Gauge', exact: true }).tap();
+    await page.getByRole('tab', { name: 'Answer' }).tap();
+    await expect(choice(page, 'Bar', 'Keep')).toBeChecked();
+    await choice(page, 'Bar', 'Keep').tap();
     // Every instrument opens and fits, on a phone, too.
     const tabs = await page.getByRole('tab').allInnerTexts();
     for (const size of [

@@ -85,6 +85,12 @@ describe('a round of practice', () => {
     expect(more.minutes).toBeGreaterThan(first.minutes);
   });
 
+  it('takes nothing for what no set tells of, and a look for damage where there is none', async () => {
+    const round = await begin({ kind: 'one', level: 'usual', theme: 'nothing-wrong' });
+    await expect(take(round, 'bar.thickness')).rejects.toMatchObject({ code: 'not-in-practice' });
+    expect((await take(round, 'chain.damage.0.kind')).minutes).toBeGreaterThan(0);
+  });
+
   it('gives a hint for its minutes, and none on a paper', async () => {
     const round = await begin({ kind: 'one', level: 'usual', theme: 'lean' });
     const hinted = await giveHint(context, round.id, { by, before: 0 });
@@ -161,6 +167,13 @@ describe('a sitting', () => {
     expect(one.told).toEqual(other.told);
     const result = JSON.stringify(await resultPaper(context, one.last.id, 'Ines'));
     for (const word of ['Asked', 'Answered', 'Right', 'stamp on the bar']) expect(result).toContain(word);
+  });
+
+  it('goes on to one set, however often and at once it is asked', async () => {
+    const round = await begin({ kind: 'paper', paper: 'plain' });
+    await answerWell(round);
+    const asked = await Promise.all([1, 2, 3].map(() => nextRound(context, round.id, { by })));
+    expect(new Set(asked.map((each) => each.round!.id)).size).toBe(1);
   });
 
   it('of twenty minutes goes on until its readings have taken them', async () => {

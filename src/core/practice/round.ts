@@ -115,7 +115,7 @@ const ANYWHERE: Readonly<Partial<Record<Askable, readonly string[]>>> = {
 
 function isSameKind(asked: Askable, path: ReadingPath): boolean {
   const station = stationOf(path);
-  if (!station) return asked === 'chain.driveLinks' && path.startsWith('chain.driveLinks.');
+  if (!station) return asked === 'chain.driveLinks' && readingAt(path)?.id === asked;
   const fields = ANYWHERE[asked];
   if (fields) return fields.includes(station.field);
   return asked === `bar.edges.${station.edge}.stations` && RAIL_FIELDS.includes(station.field);

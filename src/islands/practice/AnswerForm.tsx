@@ -27,7 +27,7 @@ const CAUSES = [...new Set(FAULT_IDS.flatMap((id) => faultOf(id).cause ?? []))];
 const faultsIn = (part: PracticePart | null): readonly FaultId[] => FAULT_IDS.filter((id) => faultOf(id).part === part);
 
 /** What is said so far. */
-interface Said {
+export interface SaidSoFar {
   readonly actions: Readonly<Partial<Record<PracticePart, Action>>>;
   readonly sure: Readonly<Partial<Record<PracticePart, number>>>;
   readonly faults: readonly FaultId[];
@@ -40,13 +40,13 @@ interface Said {
   readonly kickback: ChainOrder['kickback'] | '';
 }
 
-const NOTHING: Said = {
+export const NOTHING_SAID: SaidSoFar = {
   ...{ actions: {}, sure: {}, faults: [], causes: [], belongs: null, orders: null },
   ...{ family: '', gauge: '', driveLinks: '', kickback: '' },
 };
 
 /** The order as it was said; a sentence where it cannot be one yet. */
-function orderFrom({ orders, family, gauge, driveLinks, kickback }: Said): ChainOrder | null | string {
+function orderFrom({ orders, family, gauge, driveLinks, kickback }: SaidSoFar): ChainOrder | null | string {
   if (orders === null) return texts.sayWhatToOrder;
   if (!orders) return null;
   if (family === '' || gauge === '' || kickback === '') return texts.sayWhatToOrder;
@@ -56,7 +56,7 @@ function orderFrom({ orders, family, gauge, driveLinks, kickback }: Said): Chain
 }
 
 /** What is still to be said; null where all is. */
-function missing({ actions, sure, belongs }: Said): string | null {
+function missing({ actions, sure, belongs }: SaidSoFar): string | null {
   const isSaid = (part: PracticePart) => actions[part] !== undefined && sure[part] !== undefined;
   if (!PRACTICE_PARTS.every(isSaid)) return texts.sayOfEach;
   return belongs === null ? texts.sayWhetherTheyBelong : null;
@@ -69,11 +69,17 @@ const yesNo = [
 const word = (is: boolean | null): string => (is === null ? '' : is ? 'yes' : 'no');
 const fromWord = (value: string): boolean | null => (value === '' ? null : value === 'yes');
 
+interface AnswerFormProps {
+  readonly round: RoundHere;
+  /** Kept by whoever shows it: one reads on in the middle of an answer. */
+  readonly said: SaidSoFar;
+  readonly onSay: (said: SaidSoFar) => void;
+}
+
 /** What is right to do with each part, what is wrong, and what must be ordered. */
-export function AnswerForm({ round }: { readonly round: RoundHere }) {
-  const [said, setSaid] = useState(NOTHING);
+export function AnswerForm({ round, said, onSay }: AnswerFormProps) {
   const [trouble, setTrouble] = useState<string | null>(null);
-  const put = (change: Partial<Said>) => setSaid((before) => ({ ...before, ...change }));
+  const put = (change: Partial<SaidSoFar>) => onSay({ ...said, ...change });
   const send = async () => {
     const order = orderFrom(said);
     const lacks = missing(said) ?? (typeof order === 'string' ? order : null);
@@ -143,7 +149,7 @@ export function AnswerForm({ round }: { readonly round: RoundHere }) {
       </div>
       {trouble !== null && <Notice kind="error">{trouble}</Notice>}
       <div className="flex flex-wrap items-center gap-3">
-        <button type="submit" className="act" disabled={round.isBusy}>
+        <button type="submit" className="act">
           {texts.giveTheAnswer}
         </button>
         <p className="text-sm text-ink-soft">{texts.answerFirst}</p>
@@ -182,7 +188,7 @@ function Faults({ part, said, onChange }: FaultsProps) {
 const UNCHOSEN = { id: '', name: texts.choose } as const;
 const KICKBACK_CLASSES = ['low-kickback', 'standard'] as const;
 
-function OrderFields({ said, put }: { readonly said: Said; readonly put: (change: Partial<Said>) => void }) {
+function OrderFields({ said, put }: { readonly said: SaidSoFar; readonly put: (change: Partial<SaidSoFar>) => void }) {
   return (
     <div className="grid grid-cols-4 gap-3 max-lg:grid-cols-2 max-md:grid-cols-1">
       <Pick

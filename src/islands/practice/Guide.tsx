@@ -1,6 +1,7 @@
 import { Check } from 'lucide-react';
 import type { Taken } from '../../core/practice';
 import { stationOf } from '../../core/declared';
+import { readingAt, type ReadingId } from '../../core/sheet';
 import * as texts from '#language/screens/practice';
 
 /** Stations of an edge that show how its rails stand. */
@@ -13,11 +14,11 @@ const railsRead = (taken: readonly Taken[]): boolean =>
 
 /** The first round, step by step: what was done is ticked off by itself. */
 export function Guide({ taken }: { readonly taken: readonly Taken[] }) {
-  const isRead = (begin: string) => taken.some(({ path }) => path.startsWith(begin));
+  const isRead = (reading: ReadingId) => taken.some(({ path }) => readingAt(path)?.id === reading);
   const done: Readonly<Record<keyof typeof texts.guideSteps, boolean>> = {
     complaint: taken.length > 0,
     marks: isRead('bar.stamp'),
-    stands: taken.some(({ path }) => path.endsWith('.stands')),
+    stands: isRead('bar.edges.stands'),
     rails: railsRead(taken),
     answer: false,
   };

@@ -71,7 +71,7 @@ export function ReadBar({ round, path, isRead, onRead }: ReadBarProps) {
       <button
         type="button"
         className={isRead ? 'quiet' : 'act'}
-        disabled={isBusy || path === null}
+        disabled={path === null}
         aria-label={path === null ? texts.read : texts.readsWhat(readingName(path))}
         onClick={() => path !== null && void onRead(path)}
       >

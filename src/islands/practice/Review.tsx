@@ -201,7 +201,7 @@ function NamedLines<T>({ named, nameOf }: { readonly named: Named<T>; readonly n
 /** The way on: to the next set of a sitting, to the result of a paper, or back. */
 function GoOn({ view, by, isPaperDone }: Omit<ReviewProps, 'isFresh'>) {
   const [said, setSaid] = useState<string | null>(null);
-  const isSitting = view.kind === 'twenty' || (view.kind === 'paper' && !isPaperDone);
+  const isSitting = view.by === by && (view.kind === 'twenty' || (view.kind === 'paper' && !isPaperDone));
   const goOn = async () => {
     try {
       const { round } = await api.post<{ round: RoundView | null }>(`/api/practice/rounds/${view.id}/next`, { by });

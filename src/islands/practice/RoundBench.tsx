@@ -28,7 +28,7 @@ import { PitchView } from '../job/identify/PitchView';
 import { GivenJob, type JobValue } from '../job/store/JobContext';
 import { meaningOf } from '../job/store/meaning';
 import { toolFor, useToolsInHand } from '../job/tools/tool-in-hand';
-import { AnswerForm } from './AnswerForm';
+import { AnswerForm, NOTHING_SAID } from './AnswerForm';
 import { ReadBar } from './ReadBar';
 import { RoundStore } from './round-store';
 import { silent } from './silent';
@@ -160,6 +160,7 @@ export function RoundBench({ round, by }: { readonly round: RoundHere; readonly 
   const { store, value, ask } = useGiven(round, by);
   const [view, setView] = useState<ViewId>(round.view.kind === 'first' ? 'marks' : 'look');
   const [chosen, setChosen] = useState<ReadingPath | null>(null);
+  const [said, setSaid] = useState(NOTHING_SAID);
   return (
     <GivenJob store={store} value={value}>
       <h2 className="sr-only">{texts.instruments}</h2>
@@ -173,7 +174,7 @@ export function RoundBench({ round, by }: { readonly round: RoundHere; readonly 
         <TabList label={texts.instruments} tabs={TABS} />
         <TabPanel of={view}>
           {view === 'answer' ? (
-            <AnswerForm round={round} />
+            <AnswerForm round={round} said={said} onSay={setSaid} />
           ) : (
             <ReadingZone store={store} onRead={(path) => void ask(path)} onChosen={setChosen}>
               <Instrument of={view} />

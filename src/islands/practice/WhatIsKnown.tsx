@@ -8,7 +8,7 @@ import * as texts from '#language/screens/practice';
 
 /** What is known of a set: its complaint, the minutes, what was read, and hints. */
 export function WhatIsKnown({ round }: { readonly round: RoundHere }) {
-  const { view, trouble, isBusy, hint } = round;
+  const { view, trouble, hint } = round;
   const { complaint, minutes, sitting, taken, hints, kind } = view;
   return (
     <aside
@@ -29,7 +29,7 @@ export function WhatIsKnown({ round }: { readonly round: RoundHere }) {
       {kind === 'first' && <Guide taken={taken} />}
       {kind !== 'paper' && (
         <section aria-live="polite">
-          <button type="button" className="quiet w-full" disabled={isBusy} onClick={() => void hint()}>
+          <button type="button" className="quiet w-full" onClick={() => void hint()}>
             {texts.hint(HINT_MINUTES)}
           </button>
           {hints.length > 0 && <p className="mt-1">{hintText(hints.at(-1)!)}</p>}

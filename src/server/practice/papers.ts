@@ -1,3 +1,4 @@
+import { FAMILY_IDS } from '../../core/families';
 import { PRACTICE_PARTS } from '../../core/practice';
 import { formatLength, type Mm, type UnitSystem } from '../../core/quantity';
 import type { Limit, LimitId } from '../../core/limits';
@@ -33,7 +34,8 @@ const shownLimit = ({ value, unit }: Limit, system: UnitSystem): string => {
 };
 
 /** What a technician goes by: floors, ceilings, and what depth gauges are set to. */
-const isOfThePocket = (id: LimitId, { role }: Limit): boolean => role !== 'figure' || id.startsWith('chain.gauge.');
+const GAUGE_SETTINGS: readonly LimitId[] = FAMILY_IDS.map((family) => `chain.gauge.${family}` as const);
+const isOfThePocket = (id: LimitId, { role }: Limit): boolean => role !== 'figure' || GAUGE_SETTINGS.includes(id);
 
 /** The limits in force on one page, to print and put into a pocket. */
 export async function pocketPaper(context: Context, system: UnitSystem): Promise<Paper> {

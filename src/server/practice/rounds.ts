@@ -13,9 +13,10 @@ import {
   type Level,
   type Recipe,
   type Said,
+  type Taken,
   type Truth,
 } from '../../core/practice';
-import { sheetFromEntries, type BenchSheet, type Entry, type ReadingPath } from '../../core/sheet';
+import { isWithin, sheetFromEntries, type BenchSheet, type Entry, type ReadingPath } from '../../core/sheet';
 import { addRound, findRound, putRound, recipeOf, roundsOfSitting, type RoundRecord } from '../../data/repositories';
 import type { Queryable } from '../../data/store';
 import type { BeginRound, PracticeAnswer, RoundView, TakeReading } from '../../contract';
@@ -55,28 +56,26 @@ async function recipeFor(context: Context, { by, round: wanted }: BeginRound): P
 
 type Begun = Pick<RoundRecord, 'by' | 'kind' | 'sitting' | 'place' | 'paper'>;
 
-async function begin(context: Context, begun: Begun, recipe: Recipe): Promise<RoundView> {
-  const round: RoundRecord = {
-    ...begun,
-    ...recipe,
-    id: context.newId(),
-    taken: [],
-    hints: [],
-    said: null,
-    score: null,
-    at: context.now().toISOString(),
-    answeredAt: null,
-  };
-  await context.store.write((tx) => addRound(tx, round));
-  return roundView(context.store.db, round);
-}
+const begun = (context: Context, of: Begun, recipe: Recipe): RoundRecord => ({
+  ...of,
+  ...recipe,
+  id: context.newId(),
+  taken: [],
+  hints: [],
+  said: null,
+  score: null,
+  at: context.now().toISOString(),
+  answeredAt: null,
+});
 
 /** Begins a round, and with it a sitting. */
 export async function beginRound(context: Context, wanted: BeginRound): Promise<RoundView> {
   const { by, round } = wanted;
   const paper = round.kind === 'paper' ? round.paper : null;
   const recipe = await recipeFor(context, wanted);
-  return begin(context, { by, kind: round.kind, sitting: context.newId(), place: 1, paper }, recipe);
+  const first = begun(context, { by, kind: round.kind, sitting: context.newId(), place: 1, paper }, recipe);
+  await context.store.write((tx) => addRound(tx, first));
+  return roundView(context.store.db, first);
 }
 
 /** A round that is somebody's own: another's is not there for them. */
@@ -105,6 +104,9 @@ function sheetOf({ complaint }: Truth, { taken, by }: Pick<RoundRecord, 'taken' 
   return sheetFromEntries([...last.values()], []).sheet;
 }
 
+/** Whether a set says nothing of a place at all: that costs nothing. Where damage is looked for, none is an answer. */
+const tellsNothing = ({ path, entries }: Taken): boolean => entries.length === 0 && !isWithin(path, 'chain.damage');
+
 /** Takes a reading, unless it was taken already. */
 export async function takeReading(context: Context, id: string, asked: TakeReading): Promise<RoundView> {
   const { by, before, at, instrument } = asked;
@@ -112,7 +114,9 @@ export async function takeReading(context: Context, id: string, asked: TakeReadi
   const round = await context.store.write(async (tx) => {
     const there = await openRound(tx, id, by);
     if (there.taken.length !== before) return there;
-    const taken = [...there.taken, take(makeTruth(recipeOf(there)), there.taken, { path, at, instrument })];
+    const read = take(makeTruth(recipeOf(there)), there.taken, { path, at, instrument });
+    if (tellsNothing(read)) throw new Refusal(422, 'not-in-practice', texts.notInPractice);
+    const taken = [...there.taken, read];
     await putRound(tx, id, { taken });
     return { ...there, taken };
   });
@@ -125,13 +129,15 @@ export async function giveHint(
   id: string,
   { by, before }: { readonly by: string; readonly before: number },
 ): Promise<RoundView> {
+  // Worked out before the write, which holds up everybody else's.
+  const seen = await openRound(context.store.db, id, by);
+  const { plan } = appraise(sheetOf(makeTruth(recipeOf(seen)), seen), DEFAULT_RULES, null);
+  const next = plan.steps[0];
+  const hint = { measure: next?.measure ?? null, at: next?.at ?? null, minutes: HINT_MINUTES };
   const round = await context.store.write(async (tx) => {
     const there = await openRound(tx, id, by);
     if (there.kind === 'paper') throw new Refusal(409, 'no-help', texts.noHintsOnAPaper);
     if (there.hints.length !== before) return there;
-    const { plan } = appraise(sheetOf(makeTruth(recipeOf(there)), there), DEFAULT_RULES, null);
-    const next = plan.steps[0];
-    const hint = { measure: next?.measure ?? null, at: next?.at ?? null, minutes: HINT_MINUTES };
     const hints = [...there.hints, hint];
     await putRound(tx, id, { hints });
     return { ...there, hints };
@@ -148,9 +154,11 @@ function openParts(truth: Truth, round: RoundRecord): Said['open'] {
 /** Answers a round: once, and for good. */
 export async function answerRound(context: Context, id: string, answer: PracticeAnswer): Promise<RoundView> {
   const { by, parts, ...others } = answer;
+  const seen = await openRound(context.store.db, id, by);
+  const truth = makeTruth(recipeOf(seen));
+  const open = openParts(truth, seen);
   const round = await context.store.write(async (tx) => {
     const there = await openRound(tx, id, by);
-    const truth = makeTruth(recipeOf(there));
     const each = <T>(of: (part: PracticeAnswer['parts'][keyof PracticeAnswer['parts']]) => T) =>
       Object.fromEntries(Object.entries(parts).map(([part, said]) => [part, of(said)]));
     const said = {
@@ -158,7 +166,8 @@ export async function answerRound(context: Context, id: string, answer: Practice
       actions: each(({ action }) => action),
       sure: each(({ sure }) => sure),
       minutes: minutesOfRound(there),
-      open: openParts(truth, there),
+      // What came in between is rare, and is looked at again.
+      open: there.taken.length === seen.taken.length ? open : openParts(truth, there),
     };
     const change = { said, score: score(truth, said), answeredAt: context.now().toISOString() };
     await putRound(tx, id, change);
@@ -181,14 +190,18 @@ export async function nextRound(
   id: string,
   { by }: { readonly by: string },
 ): Promise<{ readonly round: RoundView | null }> {
-  const { db } = context.store;
-  const { sitting, place, answeredAt, ...round } = await ownRound(db, id, by);
+  const { db, write } = context.store;
+  const { sitting, place, kind, paper, answeredAt } = await ownRound(db, id, by);
   if (answeredAt === null) throw new Refusal(409, 'not-answered', texts.answerThisSetFirst);
-  const rounds = await roundsOfSitting(db, sitting);
-  const after = rounds.find((each) => each.place === place + 1);
-  if (after) return { round: await roundView(db, after) };
-  const recipe = recipeAfter(rounds);
-  if (!recipe) return { round: null };
-  const { kind, paper } = round;
-  return { round: await begin(context, { by, kind, sitting, place: place + 1, paper }, recipe) };
+  // Looked for and begun in one write: asked for twice at once, there is one.
+  const round = await write(async (tx) => {
+    const rounds = await roundsOfSitting(tx, sitting);
+    const after = rounds.find((each) => each.place === place + 1);
+    const recipe = after ? null : recipeAfter(rounds);
+    if (after || !recipe) return after ?? null;
+    const next = begun(context, { by, kind, sitting, place: place + 1, paper }, recipe);
+    await addRound(tx, next);
+    return next;
+  });
+  return { round: round && (await roundView(db, round)) };
 }

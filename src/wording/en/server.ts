@@ -252,3 +252,4 @@ export const usualForModel = (model: string): string =>
 export const roundIsAnswered = 'This set is answered: what was read and said of it stands.';
 export const noHintsOnAPaper = 'On an assessor’s paper there are no hints.';
 export const answerThisSetFirst = 'Answer this set first: on a sitting the sets come one after the other.';
+export const notInPractice = 'A set of practice tells nothing of that: it costs nothing, and is not needed.';
