@@ -99,6 +99,8 @@ export interface ReviewView {
   readonly score: Score;
   readonly untold: readonly Untold[];
   readonly forNothing: readonly Askable[];
+  /** Every reading of it as it was made, without any error. */
+  readonly made: readonly Taken[];
 }
 
 /** A round as its learner sees it: nothing of the set that was not asked for. */

@@ -184,6 +184,49 @@ test('a technician looks at limits that an owner changes, and a reader sees one 
   await hers.close();
 });
 
+/** Answers one set of practice as whoever is signed in. */
+const practise = (page: Page): Promise<string> =>
+  page.evaluate(async () => {
+    const post = async (path: string, body: object) => {
+      const answer = await fetch(path, {
+        method: 'POST',
+        headers: { 'Content-Type': 'application/json' },
+        body: JSON.stringify({ by: 'whoever', ...body }),
+      });
+      if (!answer.ok) throw new Error(await answer.text());
+      return (await answer.json()) as { readonly id: string };
+    };
+    const keep = { action: 'keep', sure: 0.8 };
+    const { id } = await post('/api/practice/rounds', { round: { kind: 'one', level: 'plain', theme: 'lean' } });
+    await post(`/api/practice/rounds/${id}/answer`, {
+      parts: { bar: keep, chain: keep, driveSprocket: keep },
+      ...{ faults: [], causes: [], belongs: true, order: null },
+    });
+    return `/practice/rounds/${id}`;
+  });
+
+test('an owner sees how everybody practises, and everybody sees themselves', async ({ page, browser }) => {
+  const other = await browser.newContext();
+  const his = await other.newPage();
+  await signIn(his, 'Tam Okoro', TAM);
+  const hisRound = await practise(his);
+  await visit(his, at('/practice'));
+  await expect(his.getByRole('region', { name: 'Others who practise' })).toHaveCount(0);
+
+  await signIn(page, 'Ines Holloway', INES);
+  const herRound = await practise(page);
+  await visit(page, at('/practice'));
+  await page.getByRole('link', { name: 'Tam Okoro' }).click();
+  await expect(page.getByRole('heading', { name: 'How Tam Okoro does' })).toBeVisible();
+  await visit(page, at(hisRound));
+  await expect(page.getByRole('heading', { name: 'What it came to' })).toBeVisible();
+  await his.goto(at(herRound));
+  await expect(his.getByRole('heading', { level: 1 })).toHaveText('There is nothing here');
+  await visit(his, at('/practice?by=Ines%20Holloway'));
+  await expect(his.getByRole('heading', { name: 'How you do' })).toBeVisible();
+  await other.close();
+});
+
 test('who did what is narrowed, gone back through, and given out', async ({ page }) => {
   await signIn(page, 'Ines Holloway', INES);
   await visit(page, at('/shop?view=audit'));

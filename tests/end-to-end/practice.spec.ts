@@ -67,6 +67,10 @@ test('a round by keyboard: from its choice over readings and a hint to what it c
   await tabTo(page, 'A hint, for 3 min');
   await page.keyboard.press('Enter');
   await expect(page.getByText(/^Read next: /)).toBeVisible();
+  // The hint leads to its field.
+  await tabTo(page, 'Go there');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('tabpanel').locator(':focus')).toHaveCount(1);
 
   await page.getByRole('tab', { name: 'Answer' }).focus();
   await page.keyboard.press('Enter');
@@ -97,6 +101,11 @@ test('a round by keyboard: from its choice over readings and a hint to what it c
   await expect(page.getByRole('row', { name: /^Bar Recondition Recondition right/ })).toBeVisible();
   await expect(page.getByRole('region', { name: 'What was wrong' })).toContainText('One rail is lower than the other');
   await axeFindsNothing(page, 'what a round came to');
+  // What was not read is there to be seen now.
+  await tabTo(page, 'Show it on the bench’s own drawings');
+  await page.keyboard.press('Enter');
+  await expect(field(page, 'Edge A, station 1, near rail')).toHaveValue(/^\d\.\d+$/);
+  await axeFindsNothing(page, 'a set as it was made');
   await tabTo(page, 'Back to Practice');
   await page.keyboard.press('Enter');
   await page.waitForURL(/\/practice$/);

@@ -187,6 +187,20 @@ const proved = (cut: object, over: object = {}) =>
   });
 
 describe('proving it', () => {
+  // Common practice, no source: a chain that turns at idle is no saw to try.
+  it('fails where the chain turns while the saw idles, whatever else was good, and moves no verdict', () => {
+    const good = { depth: '300 mm', drift: '0 mm', side: 'none' };
+    const withIdle = (idle: string) =>
+      assessed(proved(good, { proof: { idle, oil: 'flies', swarf: 'chips', cut: good } }));
+    expect(withIdle('stands').proof).toMatchObject({ state: 'passed', turnsAtIdle: false });
+    const turning = withIdle('turns');
+    expect(turning.proof).toMatchObject({ state: 'failed', turnsAtIdle: true, failed: [] });
+    expect(turning.checks.find(({ id }) => id === 'proof.idle')).toMatchObject({ outcome: 'fail' });
+    expect(turning.verdicts).toEqual(withIdle('stands').verdicts);
+    // Who did not look is not held up by it: the sheet of before still stands as it was proved.
+    expect(assessed(proved(good)).proof.state).toBe('passed');
+  });
+
   it('foresees the drift by the lean of the edge that is down, to the side it leans', () => {
     const { bar, proof } = assessed(proved({ depth: '300 mm', drift: '4 mm', side: 'left' }));
     const [figure] = bar.standing.A.figures;

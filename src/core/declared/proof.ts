@@ -3,9 +3,12 @@ import { goesWith, group, length, oneOf } from '../reading';
 /** The side a test cut drifts to, seen along the saw. */
 export const CUT_SIDES = ['left', 'right', 'none'] as const;
 
-/** The saw is proved: does oil come, does it cut straight, does it cut chips. */
+/** The saw is proved: does its chain stand at idle, does oil come, does it cut straight, does it cut chips. */
 export const proofReadings = group(
   {
+    idle: oneOf(['stands', 'turns'], {
+      means: 'Whether the chain stands or turns while the saw idles: one that turns is not tried.',
+    }),
     oil: oneOf(['flies', 'none'], {
       means: 'Whether oil flies off the nose onto a pale surface.',
     }),

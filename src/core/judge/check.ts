@@ -16,7 +16,7 @@ export interface Place {
 }
 
 /** Checks of the proof. */
-export const PROOF_CHECKS = ['proof.oil', 'proof.drift', 'proof.swarf'] as const;
+export const PROOF_CHECKS = ['proof.idle', 'proof.oil', 'proof.drift', 'proof.swarf'] as const;
 /** Checks of the saw as it goes out: they speak of no part as it came, and move no verdict. */
 export const GOING_OUT_CHECKS = ['refit.lift', ...PROOF_CHECKS] as const;
 /** Checks of what dressing would leave. */

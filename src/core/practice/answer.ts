@@ -3,6 +3,7 @@ import { EDGES, RAILS, stationOf, type Edge } from '../declared';
 import { FAMILIES } from '../families';
 import { chanceOfAnswer, type LevelAnswer, type LevelTestKind } from '../groove';
 import { INSTRUMENTS, type InstrumentId } from '../quantity';
+import type { Kind } from '../reading';
 import { isWithin, readingAt, usualToolAt, type Entry, type ReadingId, type ReadingPath } from '../sheet';
 import { drawn } from './draw';
 import { depthAt, FIRST_PLACE, LAST_PLACE, type Shape } from './shape';
@@ -124,6 +125,18 @@ function levelAt(shape: Shape, hand: Hand, { path, at, before }: Ask): string | 
   return edge ? STANDS[leveled(hand, name, 'stands', meanStep(shape, edge))] : null;
 }
 
+/** What is felt by hand, beside the level tests: now and then a hand finds what is not there. */
+const FELT: readonly ReadingPath[] = ['bar.checks.straightEdge', 'chain.checks.feel'];
+
+/** How often a hand blunders (§18: 3 of 100, shared over all that it may find). */
+const BLUNDER = 0.03;
+
+function felt({ exact, seed }: Hand, { path, before }: Ask, kind: Kind, text: string): string {
+  if (exact || kind.kind !== 'choice' || !FELT.includes(path)) return text;
+  const { chance, pick } = drawn(seed, `${path} ${before}`);
+  return chance(BLUNDER) ? pick(kind.options) : text;
+}
+
 /** A length as a tool shows it: its own error the same in every reading of the round, each placing anew (§1). */
 function shown({ exact, seed }: Hand, truth: number, tool: InstrumentId, name: string, placing: number): string {
   if (exact) return truth.toFixed(3);
@@ -147,7 +160,7 @@ export function answer(truth: Truth, ask: Ask, exact = false): Entry | null {
   const entry = { path: ask.path, unit: 'mm' } as const;
   if (reading.kind.kind !== 'length' || id === 'bar.edges.stations.deepAt') {
     const text = levelAt(shape, hand, ask) ?? plainAt(shape, id) ?? testCut(truth).words[id] ?? null;
-    return text === null ? null : { ...entry, text };
+    return text === null ? null : { ...entry, text: felt(hand, ask, reading.kind, text) };
   }
   if (id === 'bar.edges.stations.at') return ask.at === null ? null : { ...entry, text: ask.at.toFixed(0) };
   const length = lengthAt(shape, ask.path, id, ask.at ?? FIRST_PLACE) ?? testCut(truth).lengths[id] ?? null;
@@ -205,7 +218,14 @@ export function everything({ shape }: Truth): readonly Ask[] {
       'bar.checks.bow',
       'chain.stamp',
     ],
-    ...['chain.driveLinks.0', 'chain.driveLinks.1', 'chain.kickbackClass', 'chain.chassis', 'chain.driveLinkThickness'],
+    ...[
+      'proof.idle',
+      'chain.driveLinks.0',
+      'chain.driveLinks.1',
+      'chain.kickbackClass',
+      'chain.chassis',
+      'chain.driveLinkThickness',
+    ],
     ...['chain.span.rivets', 'chain.span.length', 'driveSprocket.stamp', 'driveSprocket.teeth', 'driveSprocket.wear'],
     ...['chain.pushPull.joints', 'chain.pushPull.closed', 'chain.pushPull.pulled'],
     ...listed('chain.cuttersLeft', shape.cutters.left.length),

@@ -264,6 +264,14 @@ export const FAULTS = {
     put: (shape, { between }, beyond) =>
       said({ ...shape, sprocketWear: 0.56 + 0.12 * beyond + between(0, 0.1) }, { 'driveSprocket.grade': 'deep' }),
   },
+  'turns-at-idle': {
+    // The saw's own: nothing on the three parts shows it, and nothing done to them mends it.
+    part: null,
+    action: null,
+    shownBy: ['proof.idle'],
+    cause: null,
+    put: (shape) => said(shape, { 'proof.idle': 'turns' }),
+  },
 } as const satisfies Record<string, Fault>;
 
 export type FaultId = keyof typeof FAULTS;

@@ -4,6 +4,7 @@ import { INSTRUMENTS, type InstrumentId } from '../quantity';
 import { isReadingPath, type Action } from '../sheet';
 import {
   answer,
+  asMade,
   brierScore,
   everything,
   FAULTS,
@@ -91,6 +92,7 @@ function examined(truth: Truth): readonly FaultId[] {
     'chain-stretched': Number(read.get('chain.pushPull.pulled')) / Number(read.get('chain.pushPull.closed')) > 1.03,
     'chain-cracked': word('chain.checks.crack') === 'yes',
     'sprocket-worn': Number(read.get('driveSprocket.wear')) > 0.5,
+    'turns-at-idle': word('proof.idle') === 'turns',
   };
   return (Object.keys(FAULTS) as FaultId[]).filter((id) => shown[id]);
 }
@@ -273,6 +275,16 @@ describe('a score', () => {
     expect([...dangers].sort()).toEqual(['contact', 'cracked', 'does-not-belong']);
   });
 
+  it('is low for whoever lets out a saw whose chain turns at idle', () => {
+    const truth = makeTruth({ seed: 4, level: 'usual', theme: 'turns-at-idle' });
+    expect(score(truth, known(truth))).toMatchObject({ dangers: [], points: 1 });
+    const missed = score(truth, { ...known(truth), faults: [] });
+    expect(missed.dangers).toEqual([{ code: 'turns-at-idle' }]);
+    expect(missed.points).toBeLessThanOrEqual(0.4);
+    // Seeds that were given out draw no such set: what they made once they make for ever.
+    expect(makeTruth({ seed: 4, level: 'usual', theme: 'any' }).faults).not.toContain('turns-at-idle');
+  });
+
   it('is low for whoever orders a chain that kicks back more than the one that came', () => {
     fc.assert(
       fc.property(recipes, (recipe) => {
@@ -384,6 +396,24 @@ describe('a round', () => {
       seen.add(`${side}`);
     }
     expect([...seen].sort()).toEqual(['left', 'none', 'right']);
+  });
+
+  it('is wrong by hand about as often as hands are, and the same for the same question', () => {
+    const found = Array.from({ length: 3000 }, (_, seed) => {
+      const set = makeTruth({ seed, level: 'usual', theme: 'nothing-wrong' });
+      const ask = { path: 'bar.checks.straightEdge', at: null, instrument: null, before: 0 } as const;
+      expect(answer(set, ask)).toEqual(answer(set, ask));
+      return answer(set, ask)!.text === answer(set, ask, true)!.text;
+    });
+    const wrong = found.filter((isRight) => !isRight).length / found.length;
+    // Three of a hundred, shared over what it may find (§18).
+    expect(wrong).toBeGreaterThan(0.005);
+    expect(wrong).toBeLessThan(0.03);
+  });
+
+  it('can be looked at as it was made, without any error', () => {
+    const texts = new Map(asMade(truth).flatMap(({ entries }) => entries.map(({ path, text }) => [path, text])));
+    expect(texts).toEqual(exactly(truth));
   });
 
   it('tells nothing that was not asked for', () => {

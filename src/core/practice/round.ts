@@ -88,6 +88,14 @@ export function take(truth: Truth, before: readonly Taken[], { path, at, instrum
   return { path, at, instrument, entries, minutes: minutesNext(before, path) };
 }
 
+/** Every reading of a set as it is, without any error: what nobody sees before the answer. */
+export const asMade = (truth: Truth): readonly Taken[] =>
+  flatMap(everything(truth), (ask): Taken[] => {
+    const entry = answer(truth, ask, true);
+    const { path, at } = ask;
+    return entry ? [{ path, at, instrument: null, entries: [entry], minutes: 0 }] : [];
+  });
+
 /** Whether a place was read before. */
 export const isAsked = (path: ReadingPath, taken: readonly Taken[]): boolean =>
   taken.some((each) => togetherWith(each.path) === togetherWith(path));

@@ -31,11 +31,11 @@ export interface Named<T> {
 
 /**
  * What would have gone out of the door: a part that breaks, links that run on the floor of the groove, a chain that does
- * not run on its bar, one that kicks back more than the one that came.
+ * not run on its bar, one that kicks back more than the one that came, one that turns while the saw idles.
  */
 export type Danger =
   | { readonly code: 'cracked' | 'contact'; readonly part: PracticePart }
-  | { readonly code: 'does-not-belong' | 'stepped-down' };
+  | { readonly code: 'does-not-belong' | 'stepped-down' | 'turns-at-idle' };
 
 /** How a learner did, held against the making of the set: the judgement that they train for has no part in it. */
 export interface Score {
@@ -87,7 +87,7 @@ const isDangerous = (id: FaultId): id is keyof typeof DANGEROUS => Object.hasOwn
 const goesOut = (action: Action | undefined): boolean =>
   action !== undefined && action !== 'replace' && action !== 'undecided';
 
-function dangersOf(truth: Truth, { actions, belongs, order }: Said): readonly Danger[] {
+function dangersOf(truth: Truth, { actions, belongs, order, faults }: Said): readonly Danger[] {
   const out = flatMap(truth.faults, (id): Danger[] => {
     const { part } = faultOf(id);
     return isDangerous(id) && part && goesOut(actions[part]) ? [{ code: DANGEROUS[id], part }] : [];
@@ -96,6 +96,9 @@ function dangersOf(truth: Truth, { actions, belongs, order }: Said): readonly Da
   return [
     ...out,
     ...(!truth.belongs && belongs === true ? [{ code: 'does-not-belong' } as const] : []),
+    ...(truth.faults.includes('turns-at-idle') && !faults.includes('turns-at-idle')
+      ? [{ code: 'turns-at-idle' } as const]
+      : []),
     ...(isSteppedDown ? [{ code: 'stepped-down' } as const] : []),
   ];
 }

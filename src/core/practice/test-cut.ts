@@ -41,6 +41,7 @@ export function testCut({ recipe, shape, faults, complaint }: Truth): TestCut {
     lengths: { 'proof.cut.depth': DEPTH, 'proof.cut.drift': drawn(recipe.seed, 'test cut').between(lo, hi) },
     words: {
       'proof.cut.side': side ?? 'none',
+      'proof.idle': faults.includes('turns-at-idle') ? 'turns' : 'stands',
       'proof.oil': faults.includes('oil-blocked') ? 'none' : 'flies',
       'proof.swarf': faults.some((id) => DUSTY.includes(id)) ? 'dust' : 'chips',
     },

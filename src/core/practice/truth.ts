@@ -6,6 +6,9 @@ import { drawn, type Draw } from './draw';
 import { FAULT_IDS, faultOf, LEVELS, PRACTICE_PARTS, type FaultId, type Level, type PracticePart } from './faults';
 import { soundShape, type Shape } from './shape';
 
+/** Faults of the parts themselves. A seed that was given out draws among these for ever. */
+const OF_THE_PARTS = FAULT_IDS.filter((id) => id !== 'turns-at-idle');
+
 /** What a round may be about, with the faults that it draws from. */
 export const THEMES = {
   lean: ['rails-stepped'],
@@ -18,9 +21,10 @@ export const THEMES = {
   'high-gauges': ['gauges-high'],
   'deep-damage': ['damage-deep'],
   'blocked-oil': ['oil-blocked'],
-  'two-at-once': FAULT_IDS,
+  'turns-at-idle': ['turns-at-idle'],
+  'two-at-once': OF_THE_PARTS,
   'nothing-wrong': [],
-  any: FAULT_IDS,
+  any: OF_THE_PARTS,
 } as const satisfies Record<string, readonly FaultId[]>;
 export type Theme = keyof typeof THEMES;
 export const THEME_IDS = Object.keys(THEMES) as readonly Theme[];
@@ -88,8 +92,9 @@ function faultsOf({ theme }: Recipe, { pick, chance }: Draw): readonly FaultId[]
   if (theme === 'any' && chance(0.15)) return [];
   if (among.length === 0) return [];
   const first = pick(among);
-  if (theme !== 'two-at-once') return [first];
-  return [first, pick(FAULT_IDS.filter((id) => !clashes(first, id)))];
+  const isAlone = theme !== 'two-at-once' && !(theme === 'turns-at-idle' && chance(0.6));
+  if (isAlone) return [first];
+  return [first, pick(OF_THE_PARTS.filter((id) => !clashes(first, id)))];
 }
 
 /** How much a cause brings of a complaint (§18). */

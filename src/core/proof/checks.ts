@@ -30,12 +30,15 @@ function driftCheck(sheet: BenchSheet, limits: Limits): readonly Check[] {
 }
 
 /**
- * What the proof found: oil, drift, chips. Only what was looked at. It speaks of the saw as it goes out, and moves no
+ * What the proof found: idle, oil, drift, chips. Only what was looked at. It speaks of the saw as it goes out, and moves no
  * verdict.
  */
 export function proofChecks(sheet: BenchSheet, limits: Limits): readonly Check[] {
-  const { oil, swarf } = sheet.proof ?? {};
+  const { idle, oil, swarf } = sheet.proof ?? {};
   return [
+    ...(idle
+      ? [observedCheck({ id: 'proof.idle', part: 'driveSprocket' }, idle, { stands: 'ok', turns: 'fail' })]
+      : []),
     ...(oil ? [observedCheck({ id: 'proof.oil', part: 'bar' }, oil, { flies: 'ok', none: 'fail' })] : []),
     ...driftCheck(sheet, limits),
     ...(swarf ? [observedCheck({ id: 'proof.swarf', part: 'chain' }, swarf, { chips: 'ok', dust: 'fail' })] : []),

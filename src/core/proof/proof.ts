@@ -34,10 +34,13 @@ export interface Proof {
   readonly cut: { readonly depth: number; readonly predicted: number | null; readonly measured: number } | null;
   /** What the bar lets expect; null where that is not known, or the bar is new. */
   readonly expected: ExpectedLean | null;
+  /** Whether the chain turns while the saw idles: that no reading of the bench explains, and nothing else makes good. */
+  readonly turnsAtIdle: boolean;
   readonly failed: readonly FailedProof[];
 }
 
-const PROVES: readonly Check['id'][] = PROOF_CHECKS;
+/** Checks whose failure is like a complaint, and is explained as one. */
+const EXPLAINED: readonly Check['id'][] = PROOF_CHECKS.filter((id) => id !== 'proof.idle');
 
 /** The step in which a cause is mended where no reading is asked for. */
 const STEP_OF_PART = { bar: 'bar', nose: 'bar', chain: 'chain', driveSprocket: 'sprocket' } as const;
@@ -77,12 +80,19 @@ export function judgeProof(told: Told, bar: BarAssessment, renewed: readonly Par
     ...(cut ? [] : (['proof.cut'] as const)),
     ...(sheet.proof?.swarf ? [] : (['proof.swarf'] as const)),
   ];
-  const against = told.checks.filter(({ id, outcome }) => outcome === 'fail' && PROVES.includes(id));
+  const against = told.checks.filter(({ id, outcome }) => outcome === 'fail' && EXPLAINED.includes(id));
   const out = against.length > 0 ? asItGoesOut(told, renewed) : told;
   const failed = against.map((check) => explained(check, out, cut?.side ?? 'none', schools));
+  const turnsAtIdle = sheet.proof?.idle === 'turns';
   return {
     state:
-      failed.length > 0 ? 'failed' : missing.length === 0 ? 'passed' : isWholeSaw(sheet) ? 'not-proved' : 'not-needed',
+      turnsAtIdle || failed.length > 0
+        ? 'failed'
+        : missing.length === 0
+          ? 'passed'
+          : isWholeSaw(sheet)
+            ? 'not-proved'
+            : 'not-needed',
     missing,
     cut: cut && {
       depth: cut.depth,
@@ -90,6 +100,7 @@ export function judgeProof(told: Told, bar: BarAssessment, renewed: readonly Par
       measured: signed(cut.drift, cut.side),
     },
     expected,
+    turnsAtIdle,
     failed,
   };
 }

@@ -14,7 +14,10 @@ import {
 } from '../../wording';
 import { Notice } from '../../ui/parts/Notice';
 import { api, failure } from '../frame/api';
+import { later } from '../frame/later';
 import * as texts from '#language/screens/practice';
+
+const { View: SetAsMade } = later(() => import('./RoundBench').then((there) => there.SetAsMade));
 
 interface ReviewProps {
   readonly view: RoundView;
@@ -41,6 +44,7 @@ export function Review({ view, by, isPaperDone, isFresh }: ReviewProps) {
         <p className="text-ink-soft">{texts.roundOf(view.place, view.of)}</p>
       </header>
       {review === null ? <p className="text-lg">{texts.answerIsTaken}</p> : <Told review={review} />}
+      {review && <AsMade made={review.made} by={by} />}
       <GoOn view={view} by={by} isPaperDone={isPaperDone} />
     </div>
   );
@@ -140,6 +144,19 @@ function Told({ review }: { readonly review: ReviewView }) {
         )}
       </Section>
     </>
+  );
+}
+
+/** The set as it was made, opened by whoever wants to see it: the instruments are fetched then. */
+function AsMade({ made, by }: { readonly made: ReviewView['made']; readonly by: string }) {
+  const [isOpen, setIsOpen] = useState(false);
+  return (
+    <Section title={texts.asItWasMade}>
+      <button type="button" className="quiet" aria-expanded={isOpen} onClick={() => setIsOpen(!isOpen)}>
+        {texts.showAsMade}
+      </button>
+      {isOpen && <SetAsMade made={made} by={by} />}
+    </Section>
   );
 }
 

@@ -9,8 +9,10 @@ import {
 } from 'react';
 import { DEFAULT_RULES } from '../../core/assess';
 import { stationOf } from '../../core/declared';
-import { isReadingPath, type ReadingPath } from '../../core/sheet';
-import type { ShopView } from '../../contract';
+import type { Taken } from '../../core/practice';
+import type { Step } from '../../core/reading';
+import { beginOf, isReadingPath, readingAt, type ReadingPath } from '../../core/sheet';
+import type { HintView, ShopView } from '../../contract';
 import { Tabbed, TabList, TabPanel } from '../../ui/parts/Tabs';
 import { partName } from '../../wording';
 import { useFrame } from '../frame/frame-context';
@@ -27,7 +29,9 @@ import { MarksView } from '../job/identify/MarksView';
 import { PitchView } from '../job/identify/PitchView';
 import { GivenJob, type JobValue } from '../job/store/JobContext';
 import { meaningOf } from '../job/store/meaning';
+import { TargetContext } from '../job/target';
 import { toolFor, useToolsInHand } from '../job/tools/tool-in-hand';
+import { useGoTo } from '../job/use-go-to';
 import { AnswerForm, NOTHING_SAID } from './AnswerForm';
 import { ReadBar } from './ReadBar';
 import { RoundStore } from './round-store';
@@ -59,10 +63,7 @@ const VIEWS = {
   cut: { name: prove.testCut, View: TestCut },
 } as const satisfies Record<string, { name: string; View: ComponentType }>;
 type ViewId = keyof typeof VIEWS | 'answer';
-const TABS: readonly { readonly id: ViewId; readonly name: string }[] = [
-  ...Object.entries(VIEWS).map(([id, { name }]) => ({ id: id as ViewId, name })),
-  { id: 'answer', name: texts.answerTab },
-];
+const INSTRUMENT_TABS = Object.entries(VIEWS).map(([id, { name }]) => ({ id: id as keyof typeof VIEWS, name }));
 
 /** A job as the instruments need one: of nobody, and with nothing of the shop's but how it writes. */
 const jobOfNobody = (shop: ShopView): JobValue['view'] => ({
@@ -83,22 +84,13 @@ const jobOfNobody = (shop: ShopView): JobValue['view'] => ({
 
 const NONE = { standing: new Map(), drafts: new Map() } as const;
 
-/** The store of a round, and what its readings mean, as far as a learner is told. */
-function useGiven(round: RoundHere, by: string) {
+/** What readings of a set mean, as far as a learner is told. */
+function useMeaning(store: RoundStore, by: string): JobValue {
   const { shop } = useFrame();
-  const tools = useToolsInHand();
-  const { view, read } = round;
-  const [store] = useState(() => new RoundStore(view.taken, by));
-  useEffect(() => store.takeIn(view.taken), [store, view.taken]);
-  const ask = useCallback(
-    (path: ReadingPath) => read({ path, at: store.placeOf(path), instrument: toolFor(path, tools) }),
-    [read, store, tools],
-  );
-  useEffect(() => store.askOf(ask), [store, ask]);
   const snapshot = useSyncExternalStore(store.subscribe, store.getSnapshot, store.getSnapshot);
   const job = useMemo(() => jobOfNobody(shop), [shop]);
   const nothing = useMemo(() => meaningOf({ ...NONE, view: job, who: by }), [job, by]);
-  const value = useMemo<JobValue>(() => {
+  return useMemo<JobValue>(() => {
     const { entered, appraisal } = meaningOf({
       standing: snapshot.standing,
       drafts: snapshot.drafts,
@@ -111,7 +103,20 @@ function useGiven(round: RoundHere, by: string) {
       appraisal: silent(appraisal, nothing.appraisal),
     };
   }, [snapshot, job, by, nothing]);
-  return { store, value, ask };
+}
+
+/** The store of a round, and how a place of it is read. */
+function useReading(round: RoundHere, by: string) {
+  const tools = useToolsInHand();
+  const { view, read } = round;
+  const [store] = useState(() => new RoundStore(view.taken, by));
+  useEffect(() => store.takeIn(view.taken), [store, view.taken]);
+  const ask = useCallback(
+    (path: ReadingPath) => read({ path, at: store.placeOf(path), instrument: toolFor(path, tools) }),
+    [read, store, tools],
+  );
+  useEffect(() => store.askOf(ask), [store, ask]);
+  return { store, ask };
 }
 
 /** The place of the sheet that something on the screen belongs to. */
@@ -155,39 +160,100 @@ function ReadingZone({ store, onRead, onChosen, children }: ZoneProps) {
   );
 }
 
+/** The instrument by which a reading is taken, as its declaration says. */
+function viewOf(path: ReadingPath): keyof typeof VIEWS {
+  const { view = null, step } = readingAt(path)!.told;
+  if (view !== null && Object.hasOwn(VIEWS, view)) return view as keyof typeof VIEWS;
+  return VIEW_OF_STEP[step ?? 'bar'] ?? 'marks';
+}
+
+const VIEW_OF_STEP: Readonly<Partial<Record<Step, keyof typeof VIEWS>>> = {
+  bar: 'measure',
+  chain: 'cutters',
+  sprocket: 'sprocket',
+  prove: 'cut',
+};
+
+interface RoundBenchProps {
+  readonly round: RoundHere;
+  readonly by: string;
+  /** What a hint leads to; null before one is followed. */
+  readonly hint: HintView | null;
+}
+
+const NO_HINT = { measure: null, at: null } as const;
+
+/** The way to the field that a hint names: its instrument opens, and the caret comes. */
+function useFollow(hint: HintView | null, store: RoundStore, open: (view: ViewId) => void) {
+  const [target, goTo] = useGoTo();
+  useEffect(() => {
+    const { measure, at } = hint ?? NO_HINT;
+    if (measure === null) return;
+    const station = stationOf(measure);
+    const path = station && at !== null ? store.pathAt(station, at) : beginOf(measure);
+    open(viewOf(path));
+    goTo(path, at);
+    // A hint that is followed once more is another object.
+  }, [hint, store, open, goTo]);
+  return target;
+}
+
 /** The instruments of the bench on a set of practice, and the answer. */
-export function RoundBench({ round, by }: { readonly round: RoundHere; readonly by: string }) {
-  const { store, value, ask } = useGiven(round, by);
+export function RoundBench({ round, by, hint }: RoundBenchProps) {
+  const { store, ask } = useReading(round, by);
+  const value = useMeaning(store, by);
   const [view, setView] = useState<ViewId>(round.view.kind === 'first' ? 'marks' : 'look');
   const [chosen, setChosen] = useState<ReadingPath | null>(null);
   const [said, setSaid] = useState(NOTHING_SAID);
+  const open = useCallback((next: ViewId) => {
+    setView(next);
+    setChosen(null);
+  }, []);
+  const target = useFollow(hint, store, open);
   return (
     <GivenJob store={store} value={value}>
       <h2 className="sr-only">{texts.instruments}</h2>
-      <Tabbed
-        chosen={view}
-        onChoose={(next) => {
-          setView(next);
-          setChosen(null);
-        }}
-      >
-        <TabList label={texts.instruments} tabs={TABS} />
-        <TabPanel of={view}>
-          {view === 'answer' ? (
-            <AnswerForm round={round} said={said} onSay={setSaid} />
-          ) : (
-            <ReadingZone store={store} onRead={(path) => void ask(path)} onChosen={setChosen}>
-              <Instrument of={view} />
-            </ReadingZone>
-          )}
-        </TabPanel>
-      </Tabbed>
+      <TargetContext value={target}>
+        <Tabbed chosen={view} onChoose={open}>
+          <TabList label={texts.instruments} tabs={[...INSTRUMENT_TABS, { id: 'answer', name: texts.answerTab }]} />
+          <TabPanel of={view}>
+            {view === 'answer' ? (
+              <AnswerForm round={round} said={said} onSay={setSaid} />
+            ) : (
+              <ReadingZone store={store} onRead={(path) => void ask(path)} onChosen={setChosen}>
+                <Instrument of={view} />
+              </ReadingZone>
+            )}
+          </TabPanel>
+        </Tabbed>
+      </TargetContext>
       {view !== 'answer' && (
         <ReadBar round={round} path={chosen} isRead={chosen !== null && store.isRead(chosen)} onRead={ask} />
       )}
     </GivenJob>
   );
 }
+
+/** A set as it was made, on the bench's own drawings: for whoever has answered. */
+export function SetAsMade({ made, by }: { readonly made: readonly Taken[]; readonly by: string }) {
+  const [store] = useState(() => new RoundStore(made, by));
+  const value = useMeaning(store, by);
+  const [view, setView] = useState<keyof typeof VIEWS>('measure');
+  return (
+    <GivenJob store={store} value={value}>
+      <Tabbed chosen={view} onChoose={setView}>
+        <TabList label={texts.asItWasMade} tabs={INSTRUMENT_TABS} />
+        <TabPanel of={view}>
+          <ReadingZone store={store} onRead={doNothing} onChosen={doNothing}>
+            <Instrument of={view} />
+          </ReadingZone>
+        </TabPanel>
+      </Tabbed>
+    </GivenJob>
+  );
+}
+
+const doNothing = () => {};
 
 function Instrument({ of }: { readonly of: keyof typeof VIEWS }) {
   const { View } = VIEWS[of];

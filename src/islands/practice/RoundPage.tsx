@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { unpackView, type RoundPageView, type RoundView, type Sent } from '../../contract';
+import { unpackView, type HintView, type RoundPageView, type RoundView, type Sent } from '../../contract';
 import { Frame } from '../frame/Frame';
 import { useFrame } from '../frame/frame-context';
 import { later } from '../frame/later';
@@ -32,6 +32,7 @@ function Round({ arrived, isPaperDone }: { readonly arrived: RoundView; readonly
   const by = useFrame().who || UNNAMED;
   const round = useRound(arrived, by);
   const { view } = round;
+  const [hint, setHint] = useState<HintView | null>(null);
   if (view.isAnswered)
     return <Review view={view} by={by} isPaperDone={isPaperDone || view.review !== null} isFresh={view !== arrived} />;
   return (
@@ -40,9 +41,9 @@ function Round({ arrived, isPaperDone }: { readonly arrived: RoundView; readonly
         {texts.round}: {texts.roundOf(view.place, view.of)}
       </h1>
       <div className="grid grid-cols-[minmax(0,1fr)_17rem] gap-5 max-lg:grid-cols-1">
-        <WhatIsKnown round={round} />
+        <WhatIsKnown round={round} onFollow={(given) => setHint({ ...given })} />
         <div className="min-w-0 max-lg:order-last lg:order-first">
-          <RoundBench round={round} by={by} />
+          <RoundBench round={round} by={by} hint={hint} />
         </div>
       </div>
     </>

@@ -1,3 +1,4 @@
+import type { HintView } from '../../contract';
 import { HINT_MINUTES } from '../../core/practice';
 import { readingName, sentence, symptomName } from '../../wording';
 import { Notice } from '../../ui/parts/Notice';
@@ -6,10 +7,17 @@ import { hintText } from './hint';
 import type { RoundHere } from './use-round';
 import * as texts from '#language/screens/practice';
 
+interface WhatIsKnownProps {
+  readonly round: RoundHere;
+  /** Goes to where a hint leads. */
+  readonly onFollow: (hint: HintView) => void;
+}
+
 /** What is known of a set: its complaint, the minutes, what was read, and hints. */
-export function WhatIsKnown({ round }: { readonly round: RoundHere }) {
+export function WhatIsKnown({ round, onFollow }: WhatIsKnownProps) {
   const { view, trouble, hint } = round;
   const { complaint, minutes, sitting, taken, hints, kind } = view;
+  const given = hints.at(-1);
   return (
     <aside
       aria-label={texts.roundOf(view.place, view.of)}
@@ -32,7 +40,16 @@ export function WhatIsKnown({ round }: { readonly round: RoundHere }) {
           <button type="button" className="quiet w-full" onClick={() => void hint()}>
             {texts.hint(HINT_MINUTES)}
           </button>
-          {hints.length > 0 && <p className="mt-1">{hintText(hints.at(-1)!)}</p>}
+          {given && (
+            <p className="mt-1">
+              {hintText(given)}
+              {given.measure !== null && (
+                <button type="button" className="ml-2 quiet" onClick={() => onFollow(given)}>
+                  {texts.goThere}
+                </button>
+              )}
+            </p>
+          )}
         </section>
       )}
       <details open className="max-lg:hidden">

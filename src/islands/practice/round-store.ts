@@ -1,9 +1,9 @@
 import { isAsked, type Taken } from '../../core/practice';
 import { parseLength, type UnitSystem } from '../../core/quantity';
 import { isReadingPath, sheetFromEntries, type Entry, type ReadingPath } from '../../core/sheet';
-import { stationOf } from '../../core/declared';
+import { stationOf, stationPath, type AtStation } from '../../core/declared';
 import type { ReadingsStore, Snapshot, Standing } from '../job/store/job-store';
-import { stationRows } from '../job/bar/stations';
+import { keyFor, stationRows } from '../job/bar/stations';
 
 /** A station beyond those that are planned lies so far from the last, mm. */
 const ADDED_STEP = 40;
@@ -105,6 +105,13 @@ export class RoundStore implements ReadingsStore {
     const { sheet, stationKeys } = sheetFromEntries([...standing.values()]);
     const rows = stationRows(station.edge, this.snapshot, { sheet, stationKeys });
     return rows.find(({ key }) => key === String(station.station))?.at ?? (rows.at(-1)?.at ?? 0) + ADDED_STEP;
+  }
+
+  /** The field of a station that lies at a place of an edge, or of a new one there. */
+  pathAt({ edge, field }: AtStation, at: number): ReadingPath {
+    const { sheet, stationKeys } = sheetFromEntries([...this.snapshot.standing.values()]);
+    const key = keyFor(stationRows(edge, this.snapshot, { sheet, stationKeys }), at);
+    return stationPath(edge, Number(key), field) as ReadingPath;
   }
 
   private stood(entry: Entry, id: string): Standing {

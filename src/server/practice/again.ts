@@ -1,6 +1,6 @@
 import { createEmptyCard, fsrs, Rating, type Card } from 'ts-fsrs';
-import { FAULT_IDS, makeTruth, type FaultId } from '../../core/practice';
-import { recipeOf, type RoundRecord } from '../../data/repositories';
+import { FAULT_IDS, type FaultId } from '../../core/practice';
+import type { RoundRecord } from '../../data/repositories';
 import type { SkillView } from '../../contract';
 
 /** When something comes again: what was missed sooner, what was found later and later. Nothing of it is left to chance. */
@@ -17,10 +17,12 @@ interface Kept {
 function keptOf(answered: readonly RoundRecord[]): ReadonlyMap<FaultId, Kept> {
   const kept = new Map<FaultId, Kept>();
   for (const round of answered) {
+    if (!round.score) continue;
     const at = new Date(round.answeredAt!);
-    for (const fault of makeTruth(recipeOf(round)).faults) {
+    const { found, missed } = round.score.faults;
+    for (const fault of [...found, ...missed]) {
       const before = kept.get(fault) ?? { met: 0, found: 0, card: createEmptyCard(at) };
-      const isFound = round.score?.faults.found.includes(fault) ?? false;
+      const isFound = found.includes(fault);
       const { card } = scheduler.next(before.card, at, isFound ? Rating.Good : Rating.Again);
       kept.set(fault, { met: before.met + 1, found: before.found + Number(isFound), card });
     }

@@ -10,6 +10,7 @@ import {
   score,
   SITTING_MINUTES,
   take,
+  type FaultId,
   type Level,
   type Recipe,
   type Said,
@@ -34,14 +35,25 @@ const newSeed = (): number => randomInt(1, MOST_SEED);
 /** Sets that are looked through for one that has a fault. */
 const MOST_SOUGHT = 400;
 
-/** A set that has a fault which no theme is about by itself. */
-function recipeWith(level: Level, fault: string | null): Recipe {
-  const drawn = (): Recipe => ({ seed: newSeed(), level, theme: 'any' });
+/** One set in so many that may be about anything is one whose chain turns at idle. */
+const IDLE_ONE_IN = 16;
+
+/** A set of a sitting: it may be about anything, and nobody is told what. */
+const anySet = (level: Level): Recipe => ({
+  seed: newSeed(),
+  level,
+  theme: randomInt(IDLE_ONE_IN) === 0 ? 'turns-at-idle' : 'any',
+});
+
+/** A set that has a fault; any where none is asked for. */
+function recipeWith(level: Level, fault: FaultId | null): Recipe {
+  const drawn = (): Recipe =>
+    fault === 'turns-at-idle' ? { seed: newSeed(), level, theme: fault } : { seed: newSeed(), level, theme: 'any' };
   for (let i = 0; fault !== null && i < MOST_SOUGHT; i += 1) {
     const recipe = drawn();
-    if (makeTruth(recipe).faults.some((id) => id === fault)) return recipe;
+    if (makeTruth(recipe).faults.includes(fault)) return recipe;
   }
-  return drawn();
+  return anySet(level);
 }
 
 /** What a round is made of. */
@@ -49,7 +61,7 @@ async function recipeFor(context: Context, { by, round: wanted }: BeginRound): P
   if (wanted.kind === 'first') return FIRST_RECIPE;
   if (wanted.kind === 'paper') return paperOf(wanted.paper)!.sets[0]!;
   if (wanted.kind === 'one') return { seed: newSeed(), level: wanted.level, theme: wanted.theme };
-  if (wanted.kind === 'twenty') return { seed: newSeed(), level: wanted.level, theme: 'any' };
+  if (wanted.kind === 'twenty') return anySet(wanted.level);
   const answered = await answeredRounds(context, by);
   return recipeWith(wanted.level, dueNext(skillsOf(answered, context.now())));
 }
@@ -181,7 +193,7 @@ function recipeAfter(sitting: readonly RoundRecord[]): Recipe | null {
   const { kind, paper, level } = sitting[0]!;
   if (kind === 'paper') return (paper && paperOf(paper)?.sets[sitting.length]) || null;
   if (kind !== 'twenty' || spentIn(sitting) >= SITTING_MINUTES) return null;
-  return { seed: newSeed(), level, theme: 'any' };
+  return anySet(level);
 }
 
 /** Goes on in a sitting. Where the set after this one was begun already, it is that. */

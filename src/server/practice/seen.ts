@@ -1,4 +1,5 @@
 import {
+  asMade,
   forNothing,
   makeTruth,
   minutesTaken,
@@ -40,6 +41,7 @@ function reviewOf(truth: Truth, { said, score, taken }: RoundRecord): ReviewView
     score,
     untold: untold(truth, taken),
     forNothing: forNothing(truth, taken),
+    made: asMade(truth),
   };
 }
 

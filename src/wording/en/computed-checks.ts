@@ -177,6 +177,14 @@ export const COMPUTED_WORDS: Readonly<Record<ComputedCheckId, ComputedWords>> = 
         ? `The chain lifts ${value} at mid-bar, the least is ${limit}: too tight, slacken it.`
         : `The chain lifts ${value} at mid-bar, the most is ${limit}: tension it again.`,
   },
+  'proof.idle': {
+    check: 'Chain at idle',
+    says: {
+      stands: 'The chain stands while the saw idles.',
+      turns:
+        'The chain turns while the saw idles: it is not tried and does not go out. Idle speed, clutch and drum first.',
+    },
+  },
   'proof.oil': {
     check: 'Oil at the nose',
     says: { flies: 'Oil flies off the nose.', none: 'No oil comes at the nose: it does not go out like this.' },

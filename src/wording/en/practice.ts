@@ -25,6 +25,7 @@ export const faultName: Readonly<Record<FaultId, string>> = {
   'chain-stretched': 'The chain is stretched',
   'chain-cracked': 'The chain is cracked',
   'sprocket-worn': 'The drive sprocket is worn',
+  'turns-at-idle': 'The chain turns while the saw idles',
 };
 
 /** What a round is about. */
@@ -40,6 +41,7 @@ export const themeName: Readonly<Record<Theme, string>> = {
   'high-gauges': 'High depth gauges',
   'deep-damage': 'Deep damage on a young chain',
   'blocked-oil': 'No oil',
+  'turns-at-idle': 'A chain that turns at idle',
   'two-at-once': 'Two faults at once',
   'nothing-wrong': 'Nothing wrong at all',
 };
@@ -70,6 +72,8 @@ export function dangerSentence(danger: Danger): string {
       return 'A bar would have gone out in whose groove the drive links run on the floor.';
     case 'does-not-belong':
       return 'A chain would have gone out that does not run in its groove: it rocks, wears and comes off.';
+    case 'turns-at-idle':
+      return 'A saw would have gone out whose chain turns while it idles.';
     case 'stepped-down':
       return 'A standard chain was ordered where a low-kickback one came: that is never done in silence.';
   }

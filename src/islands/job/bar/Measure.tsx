@@ -80,12 +80,13 @@ export function Measure({ stations }: { stations: Stations }) {
 
 /**
  * A bar that nothing was measured of yet is opened with the caret in its first field, unless somebody is typing
- * elsewhere.
+ * elsewhere, or walks along the tabs.
  */
 function useCaretOnEmptyBar(isEmpty: boolean): void {
   const [wasEmpty] = useState(isEmpty);
   useEffect(() => {
-    if (!wasEmpty || isTyping(document.activeElement)) return;
+    const at = document.activeElement;
+    if (!wasEmpty || isTyping(at) || at?.getAttribute('role') === 'tab') return;
     document.querySelector<HTMLElement>('[data-cell="0:1"]')?.focus({ preventScroll: true });
   }, [wasEmpty]);
 }

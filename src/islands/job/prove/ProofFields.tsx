@@ -2,10 +2,13 @@ import { Field } from '../parts/Field';
 import { Group } from '../parts/StepHead';
 import * as texts from '#language/screens/job-prove';
 
-/** What a saw is proved by: oil, a test cut, what it throws. */
+/** What a saw is proved by: its chain at idle, oil, a test cut, what it throws. */
 export function ProofFields() {
   return (
     <>
+      <Group title={texts.atIdle}>
+        <Field path="proof.idle" />
+      </Group>
       <Group title={texts.oil}>
         <Field path="proof.oil" />
       </Group>

@@ -35,7 +35,7 @@ export default function Prove({ onOpen, onMeasure }: StepProps) {
 /** Proved, failed with the way back, or what is still to be looked at. */
 function Outcome({ onOpen, onMeasure }: Pick<StepProps, 'onOpen' | 'onMeasure'>) {
   const { appraisal } = useJob();
-  const { state, failed, missing } = appraisal.proof;
+  const { state, failed, missing, turnsAtIdle } = appraisal.proof;
   if (state === 'not-needed')
     return (
       <div className="mt-3">
@@ -44,6 +44,15 @@ function Outcome({ onOpen, onMeasure }: Pick<StepProps, 'onOpen' | 'onMeasure'>)
     );
   return (
     <section aria-label={texts.proof} className="mt-3 grid gap-2">
+      {turnsAtIdle && (
+        <Notice kind="error">
+          <p className="font-bold">{texts.turnsAtIdle}</p>
+          <p>{texts.turnsAtIdleBack}</p>
+          <button type="button" className="mt-2 quiet" onClick={() => onOpen('sprocket')}>
+            {texts.backToStep(stepName.sprocket)}
+          </button>
+        </Notice>
+      )}
       {failed.map((each) => (
         <Failed key={each.check} failed={each} onOpen={onOpen} onMeasure={onMeasure} />
       ))}

@@ -142,6 +142,12 @@ export const TAKE_IN_WORDS = {
     },
   },
   'refit.lift': { name: 'lift at mid-bar', field: 'Lift at mid-bar' },
+  'proof.idle': {
+    name: 'chain at idle',
+    field: 'While the saw idles',
+    hint: 'Running, on no load, hands off the throttle or trigger: the chain must stand. A battery saw stands by itself.',
+    words: { stands: 'chain stands', turns: 'chain turns' },
+  },
   'proof.oil': {
     name: 'oil at the nose',
     field: 'At the nose, over a pale surface',

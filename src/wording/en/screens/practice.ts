@@ -36,6 +36,7 @@ export const nothingRead = 'Nothing yet. Go to a field and press Enter, or Read.
 export const readings = (count: number): string => plural(count, { one: '# reading', other: '# readings' });
 export const hint = (minutes: number): string => `A hint, for ${minutes} min`;
 export const hintNext = (what: string): string => `Read next: ${what}.`;
+export const goThere = 'Go there';
 export const hintNone = 'Nothing more is to be read: what you have decides.';
 export const notAsked = 'It could not be read.';
 export const instruments = 'Instruments';
@@ -110,7 +111,11 @@ export const wouldTell = (reading: string, fault: string): string => `${reading}
 export const takenForNothing = 'Read for nothing';
 export const nothingMissing = 'You read all that shows what was wrong.';
 export const minutesOf = (taken: number, shortest: number): string =>
-  `${taken.toFixed(1)} min taken; whoever knew where to look needed ${shortest.toFixed(1)}.`;
+  taken < shortest
+    ? `${taken.toFixed(1)} min taken. To be certain of every part took ${shortest.toFixed(1)} for whoever knew where to look: less was read than decides.`
+    : `${taken.toFixed(1)} min taken; whoever knew where to look needed ${shortest.toFixed(1)}.`;
+export const asItWasMade = 'The set as it was made';
+export const showAsMade = 'Show it on the bench’s own drawings';
 export const orderHead = 'Order';
 export const noChain = 'no chain';
 export const belongHead = 'Bar and chain';
