@@ -52,9 +52,9 @@ function decidingFor(part: PracticePart, { faults }: Truth): readonly Askable[] 
 export const shortestMinutes = (truth: Truth): number =>
   minutesOfAll([...flatMap(PRACTICE_PARTS, (part) => decidingFor(part, truth)), ...MARKS]);
 
-/** What may be read of a part for a reason: its card, what shows its faults, and the marks. */
+/** What may be read of a part for a reason: its card, what shows its faults, and the marks, which show what does not belong. */
 export const needsFor = (part: PracticePart, { faults }: Truth): readonly Askable[] => [
   ...CARD[part],
   ...MARKS,
-  ...flatMap(faults.map(faultOf), (fault) => (fault.part === part || fault.part === null ? fault.shownBy : [])),
+  ...flatMap(faults.map(faultOf), (fault) => (fault.part === part ? fault.shownBy : [])),
 ];

@@ -34,8 +34,7 @@ export interface Proof {
   readonly cut: { readonly depth: number; readonly predicted: number | null; readonly measured: number } | null;
   /** What the bar lets expect; null where that is not known, or the bar is new. */
   readonly expected: ExpectedLean | null;
-  /** Whether the chain turns while the saw idles: that no reading of the bench explains, and nothing else makes good. */
-  readonly turnsAtIdle: boolean;
+  /** Failures that are like a complaint. A chain that turns at idle is like none: its check alone tells of it. */
   readonly failed: readonly FailedProof[];
 }
 
@@ -83,16 +82,11 @@ export function judgeProof(told: Told, bar: BarAssessment, renewed: readonly Par
   const against = told.checks.filter(({ id, outcome }) => outcome === 'fail' && EXPLAINED.includes(id));
   const out = against.length > 0 ? asItGoesOut(told, renewed) : told;
   const failed = against.map((check) => explained(check, out, cut?.side ?? 'none', schools));
+  const unproved = isWholeSaw(sheet) ? 'not-proved' : 'not-needed';
   const turnsAtIdle = sheet.proof?.idle === 'turns';
+  const state = turnsAtIdle || failed.length > 0 ? 'failed' : missing.length === 0 ? 'passed' : unproved;
   return {
-    state:
-      turnsAtIdle || failed.length > 0
-        ? 'failed'
-        : missing.length === 0
-          ? 'passed'
-          : isWholeSaw(sheet)
-            ? 'not-proved'
-            : 'not-needed',
+    state,
     missing,
     cut: cut && {
       depth: cut.depth,
@@ -100,7 +94,6 @@ export function judgeProof(told: Told, bar: BarAssessment, renewed: readonly Par
       measured: signed(cut.drift, cut.side),
     },
     expected,
-    turnsAtIdle,
     failed,
   };
 }

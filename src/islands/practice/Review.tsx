@@ -17,7 +17,7 @@ import { api, failure } from '../frame/api';
 import { later } from '../frame/later';
 import * as texts from '#language/screens/practice';
 
-const { View: SetAsMade } = later(() => import('./RoundBench').then((there) => there.SetAsMade));
+const { View: SetAsMade } = later(() => import('./SetAsMade').then((there) => there.SetAsMade));
 
 interface ReviewProps {
   readonly view: RoundView;

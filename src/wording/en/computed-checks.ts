@@ -182,7 +182,7 @@ export const COMPUTED_WORDS: Readonly<Record<ComputedCheckId, ComputedWords>> = 
     says: {
       stands: 'The chain stands while the saw idles.',
       turns:
-        'The chain turns while the saw idles: it is not tried and does not go out. Idle speed, clutch and drum first.',
+        'The chain turns while the saw idles: it is not tried and does not go out. Idle speed, clutch and drum first, by the saw maker’s instructions.',
     },
   },
   'proof.oil': {

@@ -35,7 +35,9 @@ export default function Prove({ onOpen, onMeasure }: StepProps) {
 /** Proved, failed with the way back, or what is still to be looked at. */
 function Outcome({ onOpen, onMeasure }: Pick<StepProps, 'onOpen' | 'onMeasure'>) {
   const { appraisal } = useJob();
-  const { state, failed, missing, turnsAtIdle } = appraisal.proof;
+  const { unit } = useFrame();
+  const { state, failed, missing } = appraisal.proof;
+  const turning = appraisal.checks.find(({ id, outcome }) => id === 'proof.idle' && outcome === 'fail');
   if (state === 'not-needed')
     return (
       <div className="mt-3">
@@ -44,10 +46,9 @@ function Outcome({ onOpen, onMeasure }: Pick<StepProps, 'onOpen' | 'onMeasure'>)
     );
   return (
     <section aria-label={texts.proof} className="mt-3 grid gap-2">
-      {turnsAtIdle && (
+      {turning && (
         <Notice kind="error">
-          <p className="font-bold">{texts.turnsAtIdle}</p>
-          <p>{texts.turnsAtIdleBack}</p>
+          <p className="font-bold">{checkSentence(turning, unit)}</p>
           <button type="button" className="mt-2 quiet" onClick={() => onOpen('sprocket')}>
             {texts.backToStep(stepName.sprocket)}
           </button>

@@ -10,9 +10,6 @@ export const curveIsAnEstimate = 'The curve is the plain model: an estimate of o
 // prove
 export const proveIt = 'Prove it';
 export const atIdle = 'At idle';
-export const turnsAtIdle = 'The chain turns while the saw idles.';
-export const turnsAtIdleBack =
-  'It is not tried and does not go out: idle speed, clutch and drum are looked at first, by the saw maker’s instructions.';
 export const oil = 'Oil';
 export const testCut = 'Test cut';
 export const whatItThrows = 'What it throws';
