@@ -145,7 +145,7 @@ export const TAKE_IN_WORDS = {
   'proof.idle': {
     name: 'chain at idle',
     field: 'While the saw idles',
-    hint: 'Running, on no load, hands off the throttle or trigger: the chain must stand. A battery saw stands by itself.',
+    hint: 'Running, on no load, hands off the throttle or trigger: the chain must stand.',
     words: { stands: 'chain stands', turns: 'chain turns' },
   },
   'proof.oil': {
