@@ -4,7 +4,8 @@ const MAY_IMPORT = {
   wording: ['core', 'wording'],
   contract: ['core', 'contract'],
   data: ['core', 'data'],
-  server: ['core', 'contract', 'data', 'wording', 'server'],
+  sight: ['core', 'sight'],
+  server: ['core', 'contract', 'data', 'wording', 'sight', 'server'],
   pages: ['server', 'islands', 'ui', 'contract', 'wording/en/screens', 'pages'],
   islands: ['core', 'contract', 'wording', 'ui', 'islands', 'workers', 'offline'],
   ui: ['ui', 'wording/en/screens'],
@@ -17,6 +18,7 @@ const PACKAGES = {
   core: ['zod'],
   wording: [],
   contract: ['zod'],
+  sight: [],
   ui: ['react', 'react-dom', 'recharts', 'lucide-react', '@fontsource-variable', 'radix-ui', 'downshift'],
 };
 

@@ -1,4 +1,4 @@
-import { createReadStream, readFileSync } from 'node:fs';
+import { createReadStream, readFileSync, writeFileSync } from 'node:fs';
 import { createInterface } from 'node:readline';
 import {
   DEFAULTS,
@@ -22,7 +22,8 @@ export class Unreadable extends Error {
 
 const STANDARD_INPUT = 0;
 
-function readBytes(path: string): Buffer {
+/** The bytes of a file, or of standard input for `-`. */
+export function bytesFrom(path: string): Buffer {
   try {
     return readFileSync(path === '-' ? STANDARD_INPUT : path);
   } catch (error) {
@@ -30,7 +31,7 @@ function readBytes(path: string): Buffer {
   }
 }
 
-const readText = (path: string): string => readBytes(path).toString('utf8');
+const readText = (path: string): string => bytesFrom(path).toString('utf8');
 
 function unreadable(path: string, error: unknown): Unreadable {
   const { code = 'unknown' } = error as NodeJS.ErrnoException;
@@ -89,8 +90,18 @@ export function limitsFrom(...paths: readonly (string | undefined)[]): Limits {
 /** Reads a stock list in CSV. */
 export function stockFrom(path: string | undefined): readonly StockPart[] | undefined {
   if (path === undefined) return undefined;
-  const read = readStockCsv(readBytes(path));
+  const read = readStockCsv(bytesFrom(path));
   if (!read.ok)
     throw new Unreadable(read.error.map(({ line, column, message }) => `${path}, line ${line}, ${column}: ${message}`));
   return read.value;
+}
+
+/** Writes a file that is not there yet: none is written over. */
+export function writeNew(path: string, bytes: Uint8Array): void {
+  try {
+    writeFileSync(path, bytes, { flag: 'wx' });
+  } catch (error) {
+    const { code = 'unknown' } = error as NodeJS.ErrnoException;
+    throw new Unreadable([`${path}: cannot be written (${code}); give the path of a file that is not there yet.`]);
+  }
 }

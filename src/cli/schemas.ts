@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { limitsFileSchema } from '../core/limits';
-import { assessmentSchema, handOverSchema, plansSchema } from '../core/report';
+import { assessmentSchema, handOverSchema, pictureSchema, plansSchema } from '../core/report';
 import { benchSheetSchema } from '../core/sheet';
 
 const TITLES = {
@@ -9,6 +9,7 @@ const TITLES = {
   limits: 'Serrata limits, version 1',
   plans: 'Serrata repair plans, version 1',
   handover: 'Serrata hand-over, version 1',
+  picture: 'Serrata picture, version 1',
 } as const;
 
 /** The documents that have a schema. */
@@ -21,6 +22,7 @@ const SCHEMAS: Record<SchemaName, z.ZodType> = {
   limits: limitsFileSchema,
   plans: plansSchema,
   handover: handOverSchema,
+  picture: pictureSchema,
 };
 
 /** JSON Schema (draft 2020-12) of a document as it is written. */

@@ -31,3 +31,4 @@ export * from './programs';
 export * from './hand-over';
 export * from './rows';
 export * from './practice';
+export type * from './picture';

@@ -24,6 +24,7 @@ export * from './use-cases/stock';
 export * from './use-cases/stock-imports';
 export * from './use-cases/shelf';
 export * from './use-cases/counter';
+export * from './use-cases/scale-card';
 export * from './use-cases/work-card';
 export { caliperCommand, caliperStream } from './simulated/caliper';
 export * from './use-cases/supplier';
@@ -56,6 +57,7 @@ export {
 export * from './use-cases/drift';
 export * from './practice';
 export { PAPER_LINKS, paperOf, slipPaper, writePaper } from './papers';
+export { askedOfPicture } from './pictures/asked';
 export { heavily } from './heavy/threads';
 export { bringBackup, keptBackup, makeArchive, makeBackup, putBackupBack, tryStore } from './use-cases/backup';
 export { recordOfCode, verifyNow } from './use-cases/records';

@@ -15,3 +15,4 @@ export {
 export { fileSize } from './file-size';
 export { plansDocument, plansText } from './plans';
 export { handOverDocument } from './hand-over';
+export { pictureDocument, type MeasuredPicture } from './picture';

@@ -24,8 +24,28 @@ export const SQUARE_SIDE = 18;
 /** Bits along a square, its black border with them. */
 export const SQUARE_BITS = 6;
 
-/** The dictionary that the squares are coded by. */
-export const SQUARE_DICTIONARY = '4x4, 50';
+/** What the squares are coded by, inside their black border: row by row, 1 white (OpenCV's dictionary 4X4_50, 0 to 15). */
+const CODES = [
+  ['1011', '0101', '0011', '0010'],
+  ['0000', '1111', '1001', '1010'],
+  ['0011', '0011', '0010', '1101'],
+  ['1001', '1001', '0100', '0110'],
+  ['0101', '0100', '1001', '1110'],
+  ['0111', '1001', '1100', '1101'],
+  ['1001', '1110', '0010', '1110'],
+  ['1100', '0100', '1111', '0010'],
+  ['1111', '1110', '1101', '1010'],
+  ['1100', '1111', '0101', '0110'],
+  ['1111', '1001', '1001', '0001'],
+  ['0001', '0001', '1010', '0111'],
+  ['0000', '1110', '1011', '0111'],
+  ['0010', '1010', '0000', '1111'],
+  ['0010', '0100', '1011', '0001'],
+  ['0010', '0110', '0011', '1110'],
+] as const;
+
+/** The bits of a square inside its border. @param id 0 to 15 */
+export const codeOf = (id: number): readonly string[] => CODES[id] ?? [];
 
 /** The line by which a print is measured, mm. */
 export const SCALE_LINE = 100;
@@ -91,3 +111,37 @@ export const cardOfSquare = (id: number): CardId | null =>
 
 export const isCornerSquare = (id: number): boolean =>
   flatMap(CARD_IDS, (card) => CARDS[card].corners as readonly number[]).includes(id);
+
+/** Something black on a card, mm from its middle, y up: it begins at its upper left corner. */
+export interface Ink extends OnCard {
+  readonly width: number;
+  readonly height: number;
+}
+
+/** Ends of the scale line, and the line itself, are this thick, mm. */
+const STROKE = 0.35;
+const TICK = 3;
+
+/** The scale line of a card: near its lower edge, with a tick at each end. Its length is from tick to tick, outside. */
+export function scaleLineOf(card: CardId): readonly Ink[] {
+  const y = -CARDS[card].height / 2 + 4;
+  const left = -SCALE_LINE / 2;
+  return [
+    { x: left, y: y + STROKE / 2, width: SCALE_LINE, height: STROKE },
+    { x: left, y: y + TICK / 2, width: STROKE, height: TICK },
+    { x: -left - STROKE, y: y + TICK / 2, width: STROKE, height: TICK },
+  ];
+}
+
+/** The black of a square: its border, and the bits that are not white. */
+export function inkOf({ id, x, y }: PrintedSquare): readonly Ink[] {
+  const bit = SQUARE_SIDE / SQUARE_BITS;
+  const rows = ['000000', ...codeOf(id).map((row) => `0${row}0`), '000000'];
+  return flatMap(rows, (row, i) =>
+    flatMap([...row], (each, k): readonly Ink[] =>
+      each === '1'
+        ? []
+        : [{ x: x - SQUARE_SIDE / 2 + k * bit, y: y + SQUARE_SIDE / 2 - i * bit, width: bit, height: bit }],
+    ),
+  );
+}

@@ -34,6 +34,14 @@ function Counter() {
       <div className="mb-3 flex flex-wrap items-baseline justify-between gap-x-4">
         <h1 className="text-2xl font-extrabold">{texts.counter}</h1>
         <p className="text-sm text-ink-soft">{texts.typeWhatIsKnown}</p>
+        <p className="flex flex-wrap gap-x-4 text-sm">
+          <a className="grid min-h-11 content-center underline" href="/picture">
+            {texts.fromAPicture}
+          </a>
+          <a className="grid min-h-11 content-center underline" href="/card">
+            {texts.cardToSend}
+          </a>
+        </p>
       </div>
       <div className="grid grid-cols-[minmax(0,27rem)_minmax(0,1fr)] gap-8 max-lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)] max-lg:gap-5 max-md:grid-cols-1">
         <div className="max-md:order-2">

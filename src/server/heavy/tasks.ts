@@ -1,12 +1,18 @@
-import type { AuditAsked, Paper, PreviewLimit } from '../../contract';
+import type { AuditAsked, Paper, PictureView, PreviewLimit } from '../../contract';
 import type { Context } from '../context';
+import { cardPdf } from '../papers/card-pdf';
 import { paperPdf } from '../papers/pdf';
+import type { CardPaper } from '../use-cases/scale-card';
+import { measurePicture, type AskedOfPicture } from '../pictures';
+import { Refusal } from '../refusal';
 import { dueAsCalendar, dueAsCsv } from '../use-cases/gear';
 import { figuresView } from '../use-cases/figures';
 import { previewLimit } from '../use-cases/limit-preview';
+import { pictureView } from '../use-cases/picture';
 import { jobPlans } from '../use-cases/plans';
 import { auditAsCsv } from '../use-cases/people/audit';
 import { stockAsCsv } from '../use-cases/stock-imports';
+import * as texts from '#language/server';
 
 /** Work that takes so long that it is done beside the server’s own thread. It looks into the store itself. */
 export const TASKS = {
@@ -16,6 +22,14 @@ export const TASKS = {
   limitPreview: (context: Context, id: string, change: PreviewLimit) => previewLimit(context, id, change),
   /** A paper as PDF. */
   pdf: async (_context: Context, paper: Paper): Promise<Uint8Array> => new Uint8Array(await paperPdf(paper)),
+  /** The scale card as PDF. */
+  card: async (_context: Context, paper: CardPaper): Promise<Uint8Array> => new Uint8Array(await cardPdf(paper)),
+  /** What a photograph tells by the card in it. */
+  picture: async (_context: Context, bytes: Uint8Array, asked: AskedOfPicture): Promise<PictureView> => {
+    const measured = await measurePicture(Buffer.from(bytes), asked);
+    if (!measured) throw new Refusal(400, 'not-a-photo', texts.sendPngOrJpeg);
+    return pictureView(measured);
+  },
   /** The whole stock list as CSV. */
   stockCsv: (context: Context) => stockAsCsv(context),
   /** What is due of a fleet, as CSV and as a calendar: every piece of every saw is looked at. */

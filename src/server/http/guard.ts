@@ -52,7 +52,7 @@ const KINDS = {
 } as const;
 
 function kindOf(method: string, path: string): keyof typeof KINDS {
-  if (method === 'POST' && /\/photos\/?$/.test(path)) return 'photo';
+  if (method === 'POST' && /(\/photos|^\/api\/picture)\/?$/.test(path)) return 'photo';
   return method === 'POST' && /^\/api\/backups\/bring\/?$/.test(path) ? 'backup' : 'json';
 }
 

@@ -24,6 +24,7 @@ export * from './chain';
 export * from './sprocket';
 export * from './doubt';
 export * from './hand';
+export * from './picture';
 export * from './plans';
 export * from './ailments';
 export * from './practice';

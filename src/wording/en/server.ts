@@ -253,3 +253,5 @@ export const roundIsAnswered = 'This set is answered: what was read and said of 
 export const noHintsOnAPaper = 'On an assessor’s paper there are no hints.';
 export const answerThisSetFirst = 'Answer this set first: on a sitting the sets come one after the other.';
 export const notInPractice = 'A set of practice tells nothing of that: it costs nothing, and is not needed.';
+export const pictureNotUnderstood =
+  'What is asked of the picture is not understood: find is rivets or mount, points are pixels such as 812,640;1490,655, line is a length in mm.';

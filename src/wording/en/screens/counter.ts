@@ -113,3 +113,7 @@ export const saw = 'Saw';
 export const theCounterDidNotAnswer = 'The counter did not answer.';
 
 export const isAModel = 'model: usual, not measured';
+
+// By photograph
+export const fromAPicture = 'From a photograph';
+export const cardToSend = 'Scale card to send';

@@ -92,3 +92,6 @@ export const wayAfter = 'the way after it';
 export const identifyTheLoop = 'Identify the loop';
 export const threeNumbersOrderAChain = 'Three numbers order a chain. A bar’s length does not.';
 export const waysToIdentify = 'Ways to identify';
+
+// By photograph
+export const fromAPicture = 'Pitch from a photograph with the scale card';

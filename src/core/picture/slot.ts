@@ -1,0 +1,132 @@
+import { flatMap } from '../flat-map';
+import { err, ok, type Result } from '../result';
+import type { OnCard, Pixel } from './card';
+import { edgeAlong } from './edge';
+import { softened, type Gray } from './gray';
+import { distanceOf, placesAt, type Lift, type Marked, type Measured } from './measure';
+import type { Plane } from './plane';
+import { discNear } from './round-thing';
+import { pixelOf, placeIn, stripBetween, type Strip } from './strip';
+
+/** A slot for studs, mm. */
+export interface Slot {
+  readonly width: Measured;
+  /** From end to end; null where an end is not seen. */
+  readonly length: Measured | null;
+  /** Spread of the width along the slot, mm. */
+  readonly spread: number;
+}
+
+export type SlotRefusal = { readonly code: 'no-slot' } | { readonly code: 'uneven-slot'; readonly spread: number };
+
+/** Half the widest slot and more, mm; the longest way from a tap to an end of its slot, mm. */
+const HALF = 11;
+const MARGIN = 45;
+const STATIONS = 25;
+const LEAST_STATIONS = 9;
+/** A slot whose width spreads by more is not seen well enough, mm. */
+const MOST_SPREAD = 0.15;
+/** An edge between steel and hole is a rim: how well it is known where it looks sharp, mm. */
+const RIM_DOUBT = 0.035;
+
+const middleOf = (of: readonly number[]): number =>
+  of.toSorted((one, other) => one - other)[Math.floor(of.length / 2)]!;
+
+/** A way out of the middle of a strip until steel begins or the hole ends, pixels. */
+function rimFrom({ gray, perMm }: Strip, from: Pixel, way: Pixel, reach: number): number | null {
+  const half = (reach * perMm) / 2;
+  const edge = edgeAlong(gray, { x: from.x + way.x * half, y: from.y + way.y * half }, way, half, null);
+  return edge ? half + edge.at : null;
+}
+
+/**
+ * A slot between two taps in its middle line: its width by profiles across it, its length by one along it.
+ * @param taps pixels inside the slot, some way apart
+ */
+export function slotBetween(
+  gray: Gray,
+  plane: Plane,
+  taps: readonly [Pixel, Pixel],
+  lift: Lift,
+): Result<Slot, SlotRefusal> {
+  const [one, other] = placesAt(plane, taps, lift.h) as [OnCard, OnCard];
+  const long = Math.hypot(other.x - one.x, other.y - one.y);
+  if (!(long > 3)) return err({ code: 'no-slot' });
+  const strip = stripBetween(gray, plane, [one, other], { h: lift.h, margin: MARGIN, half: HALF });
+  const { perMm } = strip;
+  const [begin, row] = [MARGIN * perMm, strip.gray.height / 2];
+  const sides = flatMap(
+    Array.from({ length: STATIONS }, (_, i) => begin + (long * perMm * i) / (STATIONS - 1)),
+    (x): readonly { x: number; up: number; down: number }[] => {
+      const at = { x, y: row };
+      const up = rimFrom(strip, at, { x: 0, y: -1 }, HALF);
+      const down = rimFrom(strip, at, { x: 0, y: 1 }, HALF);
+      return up === null || down === null ? [] : [{ x, up, down }];
+    },
+  );
+  if (sides.length < LEAST_STATIONS) return err({ code: 'no-slot' });
+  const widths = sides.map(({ up, down }) => (up + down) / perMm);
+  const width = middleOf(widths);
+  const spread = 1.48 * middleOf(widths.map((each) => Math.abs(each - width)));
+  if (spread > MOST_SPREAD) return err({ code: 'uneven-slot', spread });
+  const off = middleOf(sides.map(({ up, down }) => (down - up) / 2));
+  const across = [
+    { x: begin, y: row + off - (width * perMm) / 2 },
+    { x: begin, y: row + off + (width * perMm) / 2 },
+  ] as const;
+  const ends = endsOf(strip, row + off, begin, begin + long * perMm);
+  return ok({
+    width: distanceOf(plane, [marked(plane, strip, across[0], lift), marked(plane, strip, across[1], lift)], lift),
+    length: ends && distanceOf(plane, [marked(plane, strip, ends[0], lift), marked(plane, strip, ends[1], lift)], lift),
+    spread,
+  });
+}
+
+function endsOf(strip: Strip, row: number, from: number, to: number): readonly [Pixel, Pixel] | null {
+  const middle = { x: (from + to) / 2, y: row };
+  const reach = MARGIN + (to - from) / 2 / strip.perMm - 1;
+  const [left, right] = [rimFrom(strip, middle, { x: -1, y: 0 }, reach), rimFrom(strip, middle, { x: 1, y: 0 }, reach)];
+  return left === null || right === null
+    ? null
+    : [
+        { x: middle.x - left, y: row },
+        { x: middle.x + right, y: row },
+      ];
+}
+
+/** A pixel of a strip as a mark in the picture. */
+function marked(plane: Plane, strip: Strip, at: Pixel, { h }: Lift): Marked {
+  const place = placeIn(strip, at);
+  const [there, beside] = [pixelOf(plane, place, h), pixelOf(plane, { x: place.x + 1, y: place.y }, h)];
+  return { ...there, u: RIM_DOUBT * Math.hypot(beside.x - there.x, beside.y - there.y) };
+}
+
+/** A round hole: its middle in the picture, and its diameter, mm. */
+export interface Hole {
+  readonly at: Marked;
+  readonly diameter: Measured;
+}
+
+/** Holes of a bar's tail, mm. */
+const LEAST_HOLE = 2;
+const MOST_HOLE = 12;
+const HOLE_REACH = 10;
+/** A hole whose rim is seen over less of its way round is not measured. */
+const LEAST_SEEN = 0.7;
+const MOST_RIM_SPREAD = 0.2;
+
+/** The hole at a tap; null where no round rim is seen, or not enough of it: it is then for the eye. */
+export function holeAt(gray: Gray, plane: Plane, tap: Pixel, lift: Lift): Hole | null {
+  const [place] = placesAt(plane, [tap], lift.h) as [OnCard];
+  const beside = { x: place.x + 1, y: place.y };
+  const strip = stripBetween(gray, plane, [place, beside], { h: lift.h, margin: HOLE_REACH, half: HOLE_REACH });
+  const { perMm } = strip;
+  const about = { x: HOLE_REACH * perMm, y: strip.gray.height / 2 };
+  const disc = discNear(softened(strip.gray, 0.8), about, (LEAST_HOLE / 2) * perMm, (MOST_HOLE / 2) * perMm);
+  if (!disc || disc.seen < LEAST_SEEN || disc.spread > MOST_RIM_SPREAD * perMm) return null;
+  const rims = [-1, 1].map((way) => marked(plane, strip, { x: disc.x + way * disc.radius, y: disc.y }, lift));
+  return {
+    at: marked(plane, strip, disc, lift),
+    diameter: distanceOf(plane, [rims[0]!, rims[1]!], lift),
+  };
+}

@@ -1,0 +1,2 @@
+export { askedOfPicture } from './asked';
+export { measurePicture, type AskedOfPicture } from './measure';

@@ -1,0 +1,2 @@
+export { cardIn } from './look';
+export type { OpenCv } from './squares';
