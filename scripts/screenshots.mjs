@@ -3,7 +3,7 @@ import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { LAUNCH } from './lib/chromium.mjs';
-import { build, installChromium, installPackages, ROOT, say, startServer } from './lib/run.mjs';
+import { build, installChromium, installPackages, must, ROOT, say, startServer, tool } from './lib/run.mjs';
 
 const PORT = '4394';
 const SIZE = { width: 1280, height: 800 };
@@ -47,21 +47,12 @@ async function readRails(page) {
   }
 }
 
-/** The same, answered by somebody who looked at the bar alone. */
-async function lookBack(page) {
-  await readRails(page);
-  await page.getByRole('tab', { name: 'Answer' }).click();
-  const choose = (group, word) =>
-    page.getByRole('radiogroup', { name: group, exact: true }).getByRole('radio', { name: word, exact: true }).click();
-  for (const [part, word] of Object.entries({ Bar: 'Recondition', Chain: 'Recondition', 'Drive sprocket': 'Keep' })) {
-    await choose(part, word);
-    await choose(`${part}: how sure?`, '80 %');
-  }
-  await page.getByText('The cutters are dull').first().click();
-  await choose('Do bar and chain belong together?', 'Yes');
-  await choose('Must a chain be ordered?', 'No');
-  await page.getByRole('button', { name: 'That is my answer' }).click();
-  await page.getByRole('heading', { name: 'What it came to' }).waitFor();
+/** A photograph of a chain on its card, drawn and measured. */
+async function measurePhotograph(page) {
+  const photograph = join(folder, 'chain.jpg');
+  must(tool('tsx', ['scripts/photograph.ts', photograph]), 'Drawing a photograph');
+  await page.getByLabel('Choose or take a photograph').setInputFiles(photograph);
+  await page.getByText('Pitch of the chain').waitFor();
 }
 
 /** Pictures that are named are retaken; all where none is. */
@@ -114,7 +105,7 @@ const PICTURES = [
   { name: 'prove', job: 'L-0415', step: 'prove' },
   { name: 'hand-over', job: 'L-0407', step: 'hand-over' },
   { name: 'practice', address: '/practice', prepare: readRails },
-  { name: 'practice-review', address: '/practice', prepare: lookBack },
+  { name: 'picture', address: '/picture', prepare: measurePhotograph },
   // The last of all: from then on people sign in.
   { name: 'people', address: '/shop?view=people', prepare: letPeopleSignIn },
 ];

@@ -11,6 +11,8 @@ export interface PictureView {
     /** What it speaks for, such as a pitch family. */
     readonly says: string | null;
   }[];
+  /** A span over rivets, as a job takes it over: an odd number of rivets spans whole pitches. */
+  readonly span: { readonly rivets: number; readonly length: string } | null;
   /** Where it was measured, pixels of the picture that was sent. */
   readonly marks: readonly { readonly x: number; readonly y: number }[];
   readonly cautions: readonly string[];

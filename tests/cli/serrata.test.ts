@@ -8,11 +8,14 @@ import { jsonSchema, SCHEMA_NAMES } from '../../src/cli/schemas';
 import {
   assessmentSchema,
   handOverSchema,
+  pictureSchema,
   plansSchema,
   type Assessment,
   type HandOverDocument,
 } from '../../src/core/report';
 import { DEMO_SHEETS } from '../../src/data/demo';
+import { taken } from '../support/photographs/taken';
+import { chainPiece } from '../support/photographs/things';
 
 const folder = mkdtempSync(join(tmpdir(), 'serrata-cli-'));
 const file = (name: string, content: unknown): string => {
@@ -223,6 +226,38 @@ describe('the formats', () => {
       JSON.parse(JSON.stringify(jsonSchema('bench-sheet'))),
     );
   });
+});
+
+describe('serrata card and picture', () => {
+  it('write the card once, and never over a file that is there', () => {
+    const path = join(folder, 'card.pdf');
+    expect(serrata(['card', '--out', path, '--paper', 'letter']).status).toBe(0);
+    expect(readFileSync(path).subarray(0, 5).toString()).toBe('%PDF-');
+    const again = serrata(['card', '--out', path]);
+    expect([again.status, again.stderr]).toEqual([2, expect.stringContaining('not there yet')]);
+  });
+
+  it('refuse what is no picture, and what is no place or length', () => {
+    const { status, stderr } = serrata(['picture', sheet, '--json']);
+    expect([status, stderr]).toEqual([2, expect.stringContaining('is no picture')]);
+    for (const wrong of [
+      ['--points', '1,2;x'],
+      ['--card-scale', '-3'],
+      ['--find', 'teeth'],
+    ])
+      expect(serrata(['picture', sheet, ...wrong]).status).toBe(2);
+  });
+
+  it('print a document that the schema accepts', async () => {
+    const path = join(folder, 'chain.jpg');
+    const piece = { x: 0, y: 6, turn: 0.1, pitch: 8.28, width: 0.483, rivets: 9, lift: 3, head: 205 };
+    writeFileSync(path, await taken({ on: 'A5', things: chainPiece(piece), seed: 2, blur: 0.7, noise: 2 }));
+    const { status, stdout, stderr } = serrata(['picture', path, '--find', 'rivets', '--card-scale', '100', '--json']);
+    expect({ status, stderr }).toEqual({ status: 0, stderr: '' });
+    const { readings, card, refused } = pictureSchema.parse(JSON.parse(stdout));
+    expect([refused, card?.kind, readings[1]?.value]).toEqual([null, 'A5', 9]);
+    expect(Math.abs(readings[0]!.value - 8.28)).toBeLessThan(0.04);
+  }, 60_000);
 });
 
 describe('serrata verify', () => {

@@ -61,6 +61,7 @@ const PLACES = [
   '/gear/saws?q=nothing-of-the-kind',
   '/practice',
   '/practice/pocket',
+  '/picture',
   '/shop',
   '/set-up',
   '/offline/kept',

@@ -27,6 +27,7 @@ for (const bench of ['light', 'dark'] as const) {
       '/counter',
       '/practice',
       '/practice/pocket',
+      '/picture',
     ]) {
       await visit(page, address);
       await axeFindsNothing(page, address, RULES[bench]);

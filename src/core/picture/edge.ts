@@ -66,3 +66,28 @@ export function edgeAlong(gray: Gray, middle: Pixel, way: Pixel, reach: number, 
   // From 16 to 84 of 100 an edge that is softened by a Gaussian rises over two of its spreads.
   return { at: (at(0.5) - half) * STEP, rise, blur: Math.max(0.3, ((at(0.84) - at(0.16)) * STEP) / 2) };
 }
+
+/** Samples to both sides over which a rise is taken, for edges that lie near each other. */
+const NEAR = 3;
+
+/** All edges along a way from a place, the nearest first: between steps by a parabola. @param reach pixels */
+export function edgesFrom(gray: Gray, from: Pixel, way: Pixel, reach: number): readonly Omit<Edge, 'blur'>[] {
+  const middle = { x: from.x + (way.x * reach) / 2, y: from.y + (way.y * reach) / 2 };
+  const profile = profileOf(gray, middle, way, reach / 2);
+  const begin = reach / 2 - ((profile.length - 1) / 2) * STEP;
+  const riseAt = (i: number) => mean(profile.subarray(i + 1, i + 1 + NEAR)) - mean(profile.subarray(i - NEAR, i));
+  const rises = Float64Array.from(profile, (_, i) => (i < NEAR || i >= profile.length - NEAR ? 0 : riseAt(i)));
+  const edges: Omit<Edge, 'blur'>[] = [];
+  for (let i = 1; i + 1 < rises.length; i += 1) {
+    const here = Math.abs(rises[i]!);
+    const [before, after] = [rises[i - 1]!, rises[i + 1]!].map((each) => each * Math.sign(rises[i]!)) as [
+      number,
+      number,
+    ];
+    if (here < LEAST_RISE || before > here || after >= here) continue;
+    const bend = before - 2 * here + after;
+    const off = bend < 0 ? (before - after) / (2 * bend) : 0;
+    edges.push({ at: begin + (i + off) * STEP, rise: rises[i]! });
+  }
+  return edges;
+}

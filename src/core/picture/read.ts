@@ -85,6 +85,8 @@ export function findRivets(gray: Gray, plane: Plane, taps: readonly Pixel[]): Re
   const found = rivetsBetween(gray, plane, ends, LIFTS.rivets);
   if (!found.ok) return found;
   const read = readRivets(plane, found.value);
+  // Nobody pointed at it: what is no row of rivets was not one that somebody meant.
+  if (!read.ok && read.error.code === 'not-alternating' && taps.length < 2) return err({ code: 'no-run' });
   return read.ok ? ok({ ...read.value, cautions: [...guessesOf(found.value), ...read.value.cautions] }) : read;
 }
 

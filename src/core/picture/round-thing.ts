@@ -75,7 +75,7 @@ export function peakNear(of: Roundness, about: Pixel, reach: number): (Pixel & {
 }
 
 /** Rays from a middle along which the edge of a disc is looked for. */
-const RAYS = 48;
+export const RAYS = 48;
 const LEAST_RAYS = 16;
 
 /** A disc: its middle, and its radius, pixels. */
@@ -116,7 +116,7 @@ function crossingOn(
 }
 
 /** The circle through points by least squares (Kåsa 1976), without those that lie far beside it. */
-function circleThrough(all: readonly Crossing[]): Disc | null {
+export function circleThrough(all: readonly Pixel[]): Disc | null {
   let kept = all;
   let disc: Disc | null = null;
   for (let round = 0; round < 4; round += 1) {

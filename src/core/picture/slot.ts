@@ -1,11 +1,11 @@
 import { flatMap } from '../flat-map';
 import { err, ok, type Result } from '../result';
 import type { OnCard, Pixel } from './card';
-import { edgeAlong } from './edge';
+import { edgesFrom } from './edge';
 import { softened, type Gray } from './gray';
 import { distanceOf, placesAt, type Lift, type Marked, type Measured } from './measure';
 import type { Plane } from './plane';
-import { discNear } from './round-thing';
+import { circleThrough, discNear, RAYS, type Disc } from './round-thing';
 import { pixelOf, placeIn, stripBetween, type Strip } from './strip';
 
 /** A slot for studs, mm. */
@@ -32,11 +32,24 @@ const RIM_DOUBT = 0.035;
 const middleOf = (of: readonly number[]): number =>
   of.toSorted((one, other) => one - other)[Math.floor(of.length / 2)]!;
 
-/** A way out of the middle of a strip until steel begins or the hole ends, pixels. */
+/** The wall of a slot, seen under its rim, is no wider than this, mm. */
+const WIDEST_WALL = 4;
+/** Steel differs from the floor and the wall beside it by no less than this share of the strongest edge. */
+const LEAST_SHARE = 0.3;
+
+/**
+ * A way out of the middle of a hole to its rim, pixels: the first edge is the foot of its wall, or the rim where no
+ * wall is seen; where it gets brighter once more close behind, that is the rim.
+ */
 function rimFrom({ gray, perMm }: Strip, from: Pixel, way: Pixel, reach: number): number | null {
-  const half = (reach * perMm) / 2;
-  const edge = edgeAlong(gray, { x: from.x + way.x * half, y: from.y + way.y * half }, way, half, null);
-  return edge ? half + edge.at : null;
+  const edges = edgesFrom(gray, from, way, reach * perMm);
+  const strongest = Math.max(0, ...edges.map(({ rise }) => Math.abs(rise)));
+  const clear = edges.filter(({ rise }) => Math.abs(rise) >= LEAST_SHARE * strongest);
+  const [foot] = clear;
+  if (!foot) return null;
+  if (foot.rise > 0) return foot.at;
+  const rim = clear.find(({ at, rise }) => rise > 0 && at > foot.at && at - foot.at < WIDEST_WALL * perMm);
+  return (rim ?? foot).at;
 }
 
 /**
@@ -50,6 +63,22 @@ export function slotBetween(
   lift: Lift,
 ): Result<Slot, SlotRefusal> {
   const [one, other] = placesAt(plane, taps, lift.h) as [OnCard, OnCard];
+  const first = slotAlong(gray, plane, [one, other], lift);
+  // Once more along the middle line that it showed.
+  return first.ok ? slotAlong(gray, plane, first.value.line, lift) : first;
+}
+
+/** A slot, and two places on its middle line. */
+interface Along extends Slot {
+  readonly line: readonly [OnCard, OnCard];
+}
+
+function slotAlong(
+  gray: Gray,
+  plane: Plane,
+  [one, other]: readonly [OnCard, OnCard],
+  lift: Lift,
+): Result<Along, SlotRefusal> {
   const long = Math.hypot(other.x - one.x, other.y - one.y);
   if (!(long > 3)) return err({ code: 'no-slot' });
   const strip = stripBetween(gray, plane, [one, other], { h: lift.h, margin: MARGIN, half: HALF });
@@ -74,11 +103,17 @@ export function slotBetween(
     { x: begin, y: row + off - (width * perMm) / 2 },
     { x: begin, y: row + off + (width * perMm) / 2 },
   ] as const;
+  const half = Math.floor(sides.length / 2);
+  const offOf = (some: typeof sides) => middleOf(some.map(({ up, down }) => (down - up) / 2));
+  const middleX = (some: typeof sides) => some.reduce((sum, { x }) => sum + x / some.length, 0);
+  const [left, right] = [sides.slice(0, half), sides.slice(half)];
+  const line = [left, right].map((some) => placeIn(strip, { x: middleX(some), y: row + offOf(some) }));
   const ends = endsOf(strip, row + off, begin, begin + long * perMm);
   return ok({
     width: distanceOf(plane, [marked(plane, strip, across[0], lift), marked(plane, strip, across[1], lift)], lift),
     length: ends && distanceOf(plane, [marked(plane, strip, ends[0], lift), marked(plane, strip, ends[1], lift)], lift),
     spread,
+    line: [line[0]!, line[1]!],
   });
 }
 
@@ -115,6 +150,19 @@ const HOLE_REACH = 10;
 const LEAST_SEEN = 0.7;
 const MOST_RIM_SPREAD = 0.2;
 
+/** The rim of a hole about its middle: the foot of its wall is not taken for it. */
+function rimOf(strip: Strip, middle: Pixel): Disc | null {
+  const rim = flatMap(
+    Array.from({ length: RAYS }, (_, i) => (2 * Math.PI * i) / RAYS),
+    (angle): readonly Pixel[] => {
+      const way = { x: Math.cos(angle), y: Math.sin(angle) };
+      const far = rimFrom(strip, middle, way, MOST_HOLE / 2 + 1);
+      return far === null ? [] : [{ x: middle.x + far * way.x, y: middle.y + far * way.y }];
+    },
+  );
+  return circleThrough(rim);
+}
+
 /** The hole at a tap; null where no round rim is seen, or not enough of it: it is then for the eye. */
 export function holeAt(gray: Gray, plane: Plane, tap: Pixel, lift: Lift): Hole | null {
   const [place] = placesAt(plane, [tap], lift.h) as [OnCard];
@@ -122,7 +170,8 @@ export function holeAt(gray: Gray, plane: Plane, tap: Pixel, lift: Lift): Hole |
   const strip = stripBetween(gray, plane, [place, beside], { h: lift.h, margin: HOLE_REACH, half: HOLE_REACH });
   const { perMm } = strip;
   const about = { x: HOLE_REACH * perMm, y: strip.gray.height / 2 };
-  const disc = discNear(softened(strip.gray, 0.8), about, (LEAST_HOLE / 2) * perMm, (MOST_HOLE / 2) * perMm);
+  const seen = discNear(softened(strip.gray, 0.8), about, (LEAST_HOLE / 2) * perMm, (MOST_HOLE / 2) * perMm);
+  const disc = seen && rimOf(strip, seen);
   if (!disc || disc.seen < LEAST_SEEN || disc.spread > MOST_RIM_SPREAD * perMm) return null;
   const rims = [-1, 1].map((way) => marked(plane, strip, { x: disc.x + way * disc.radius, y: disc.y }, lift));
   return {

@@ -32,6 +32,8 @@ export const INSTRUMENTS = {
     ],
   },
   tape: { resolution: 0.5, maxError: 0.5, placing: 0.25 },
+  // A span of some 100 mm by a photograph with its card: what most pictures leave in doubt, kept as one figure.
+  picture: { resolution: 0.01, maxError: 0.3, placing: 0.1, at: ['chain.span.length'] },
 } as const satisfies Record<string, Instrument>;
 
 /** Names a row of {@link INSTRUMENTS}. */

@@ -2,7 +2,9 @@ import { Camera } from 'lucide-react';
 import type { PictureView } from '../../contract';
 import { Choice } from '../../ui/parts/Choice';
 import { Notice } from '../../ui/parts/Notice';
+import { useHydrated } from '../frame/hydrated';
 import { MarkedPicture } from './MarkedPicture';
+import { TakeOver } from './TakeOver';
 import { FEATURES, typedLine, usePicture } from './use-picture';
 import * as texts from '#language/screens/picture';
 
@@ -43,12 +45,18 @@ function Told({ view }: { readonly view: PictureView }) {
   );
 }
 
+interface MeasurePageProps {
+  /** The job that asked for it; null for none. */
+  readonly job: string | null;
+  readonly who: string;
+}
+
 /** A photograph is measured by the card that lies in it. */
-export function MeasurePage() {
+export function MeasurePage({ job, who }: MeasurePageProps) {
   const { picture, feature, line, taps, view, trouble, isMeasuring, ...does } = usePicture();
   const isLine = typedLine(line) !== undefined;
   return (
-    <div className="mt-4 grid gap-4">
+    <div data-ready={useHydrated()} className="mt-4 grid gap-4">
       <div className="flex flex-wrap items-start gap-4">
         <Choice
           legend={texts.whatToLookFor}
@@ -96,7 +104,12 @@ export function MeasurePage() {
         </Notice>
       )}
       <div className="grid gap-4 lg:grid-cols-[18rem_minmax(0,1fr)]">
-        {view && <Told view={view} />}
+        {view && (
+          <div>
+            <Told view={view} />
+            {job && view.span && <TakeOver key={view.span.length} job={job} who={who} span={view.span} />}
+          </div>
+        )}
         {picture && (
           <div className="grid content-start gap-2 lg:col-start-2 lg:row-start-1">
             <p className="text-sm text-ink-soft">{texts.tapsFor[feature]}</p>

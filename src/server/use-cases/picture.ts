@@ -28,6 +28,14 @@ function shown(reading: PictureReading): PictureView['readings'][number] {
   };
 }
 
+/** The span over a run as it is typed: rivets alternate, so that only an odd number spans whole pitches. */
+function spanOf(readings: readonly PictureReading[]): PictureView['span'] {
+  const pitch = readings.find(({ what }) => what === 'chain.pitch');
+  const count = readings.find(({ what }) => what === 'chain.rivets')?.value ?? 0;
+  const rivets = count - ((count + 1) % 2);
+  return pitch && rivets >= 3 ? { rivets, length: (pitch.value * (rivets - 1)).toFixed(2) } : null;
+}
+
 /** What a photograph told, in words. */
 export function pictureView({ plane, read, shrunkBy }: MeasuredPicture): PictureView {
   const refusal = plane.ok ? (read && !read.ok ? read.error : null) : plane.error;
@@ -38,6 +46,7 @@ export function pictureView({ plane, read, shrunkBy }: MeasuredPicture): Picture
       ? texts.cardSeen(plane.value.squares.length, plane.value.tilt.toFixed(0), plane.value.height.toFixed(0))
       : null,
     readings: told ? told.readings.map(shown) : [],
+    span: told && spanOf(told.readings),
     marks: told ? told.marks.map(({ x, y }) => ({ x: x * shrunkBy, y: y * shrunkBy })) : [],
     cautions: told ? told.cautions.map(pictureCaution) : [],
   };

@@ -34,6 +34,10 @@ const INSTRUMENT_WORDS: Readonly<Partial<Record<InstrumentId, InstrumentWords>>>
   template: { name: 'template', held: 'Lay it on and hold both against the light: the one that shows none fits.' },
   rule: { name: 'rule', held: 'Lay its edge on the part, and look straight down on the mark.' },
   tape: { name: 'tape', held: 'Pull the chain straight first; begin at a mark of the tape, not at its hook.' },
+  picture: {
+    name: 'picture',
+    held: 'A photograph with the scale card in it: card taped flat, chain taut, phone upright over the middle.',
+  },
 };
 
 /** How an instrument is held; null where nothing is to be said of it. */

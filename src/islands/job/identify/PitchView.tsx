@@ -42,9 +42,6 @@ export function PitchView() {
               {enough && span?.code === 'span' && texts.enoughToPart(show(doubt))}
               {span === undefined && texts.threeRivetsSpanTwoPitches}
             </p>
-            <a className="inline-grid min-h-11 content-center text-sm underline" href="/picture">
-              {texts.fromAPicture}
-            </a>
             {!enough && (
               <p className="text-sm font-semibold text-steel">
                 {texts.spanMoreRivets(

@@ -8,6 +8,7 @@ import { later } from '../../frame/later';
 import { StepHead } from '../parts/StepHead';
 import { Tabbed, TabList, TabPanel } from '../../../ui/parts/Tabs';
 import { useKeys } from '../../frame/keys';
+import { useJob } from '../store/JobContext';
 import { useTarget } from '../target';
 import * as texts from '#language/screens/job-identify';
 
@@ -47,6 +48,7 @@ export default function Identify() {
     }, []),
   );
   const { View } = VIEWS[view];
+  const { job } = useJob().view;
   return (
     // On a phone what is typed comes before what it comes to.
     <div className="flex flex-col">
@@ -61,6 +63,11 @@ export default function Identify() {
         <TabList label={texts.waysToIdentify} tabs={VIEW_IDS.map((id) => ({ id, name: VIEWS[id].name }))} />
         <TabPanel of={view}>
           <View />
+          {view === 'pitch' && (
+            <a className="mt-2 inline-grid min-h-11 content-center text-sm underline" href={`/picture?job=${job.id}`}>
+              {texts.fromAPicture}
+            </a>
+          )}
         </TabPanel>
       </Tabbed>
     </div>

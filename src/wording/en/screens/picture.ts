@@ -39,3 +39,13 @@ export const countByEye = 'Count them by eye before you rely on it.';
 export const speaksFor = (families: readonly string[]): string => `Speaks for ${families.join(' or ')}.`;
 export const speaksForNone =
   'No pitch family fits: see whether these are neighbouring rivets, and whether the printed line was measured.';
+
+// Into a job
+export const toTheJob = 'The job';
+export const takeOver = (rivets: number, length: string): string => `Take over: ${rivets} rivets span ${length} mm`;
+export const replaceWith = (rivets: number, length: string): string =>
+  `Replace what stands there: ${rivets} rivets span ${length} mm`;
+export const standsThere = (text: string, by: string): string =>
+  `A span over rivets was read already (${text}, by ${by}). Nothing was changed.`;
+export const takenOver = 'Taken over into Identify, as measured by picture.';
+export const notTakenOver = 'It could not be taken over.';
