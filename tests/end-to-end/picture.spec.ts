@@ -42,7 +42,7 @@ test('a photograph tells pitch, family and rivets; taps and the print change it'
   const from = await tap.locator('circle').getAttribute('cx');
   await page.keyboard.press('ArrowRight');
   await expect(tap.locator('circle')).toHaveAttribute('cx', String(Number(from) + 0.1));
-  await svg.click({ position: { x: box.width * 0.405, y: box.height * 0.4 } });
+  await svg.click({ position: { x: box.width * 0.425, y: box.height * 0.4 } });
   await page.getByRole('button', { name: 'Measure by the taps' }).click();
   await expect(page.getByRole('alert')).toContainText('The two taps are less than 10 mm apart.');
   await axeFindsNothing(page, 'a refused photograph');
@@ -73,7 +73,9 @@ test('what a photograph told is taken over into the job, and moves what is known
   await expect(page.getByText('Taken over into Identify, as measured by picture.')).toBeVisible();
   await visit(page, `${job}?step=identify`);
   await page.getByRole('tab', { name: 'Pitch' }).click();
-  await expect(page.getByLabel('Rivets', { exact: false }).first()).toHaveValue('13');
+  await expect(page.locator('input[data-path="chain.span.rivets"], [data-path="chain.span.rivets"] input')).toHaveValue(
+    '13',
+  );
 
   // What stands there is not replaced in silence.
   await link.click();

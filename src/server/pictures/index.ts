@@ -1,2 +1,1 @@
-export { askedOfPicture } from './asked';
 export { measurePicture, type AskedOfPicture } from './measure';

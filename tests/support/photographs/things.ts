@@ -124,28 +124,3 @@ export function barTail(tail: BarTail): readonly Thing[] {
     },
   ];
 }
-
-/** A drive sprocket lying on its side. */
-export interface Wheel extends Laid {
-  readonly teeth: number;
-  /** Of its tips, its roots and its bore, mm. */
-  readonly tip: number;
-  readonly root: number;
-  readonly bore: number;
-  readonly thickness: number;
-}
-
-export function wheel(of: Wheel): readonly Thing[] {
-  return [
-    {
-      ...{ top: of.thickness, bottom: 0 },
-      shade: lying(of, of.tip, (x, y) => {
-        const radius = Math.hypot(x, y);
-        if (radius < of.bore || radius > of.tip) return null;
-        const edge =
-          of.root + (of.tip - of.root) * Math.min(1, Math.max(0, 0.5 + 1.4 * Math.cos(of.teeth * Math.atan2(y, x))));
-        return radius < edge ? 120 : null;
-      }),
-    },
-  ];
-}
