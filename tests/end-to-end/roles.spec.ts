@@ -35,7 +35,7 @@ interface Asked {
 
 /** What an address takes. */
 function typeOf(path: string): string {
-  if (path.endsWith('/photos')) return 'image/png';
+  if (path.endsWith('/photos') || path === '/api/picture') return 'image/png';
   return path === '/api/backups/bring' ? 'application/zip' : 'application/json';
 }
 
