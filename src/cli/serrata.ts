@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { Command, Argument, Option, CommanderError, InvalidArgumentError } from 'commander';
+import { Command, Argument, CommanderError, InvalidArgumentError } from 'commander';
 import { appraise, DEFAULT_RULES } from '../core/assess';
 import { limitsFile } from '../core/limits';
 import { chainNeed, searchStock } from '../core/stock';
@@ -10,7 +10,6 @@ import {
   assessmentDocument,
   handOverDocument,
   misfitSentence,
-  pictureDocument,
   plansDocument,
   plansText,
   recordsStand,
@@ -18,29 +17,17 @@ import {
   stillOpenSentence,
   type Draws,
 } from '../wording';
-import { FEATURES, type Feature, type Pixel } from '../core/picture';
 import { readSheetText } from '../core/sheet';
-import { CARD_PAPERS, type CardPaper } from '../server/use-cases/scale-card';
-import {
-  bytesFrom,
-  documentFrom,
-  limitsFrom,
-  linesFrom,
-  sheetFrom,
-  stockFrom,
-  Unreadable,
-  writeNew,
-} from './documents';
+import { documentFrom, limitsFrom, linesFrom, sheetFrom, stockFrom, Unreadable } from './documents';
+import { addPictures } from './pictures';
 import { jsonSchema, SCHEMA_NAMES, type SchemaName } from './schemas';
-import { assessmentText } from './text';
+import { assessmentText, json } from './text';
 import { certificateIn, type MadeCertificate } from '../server/certificate';
 import { recoverOwner } from '../server/use-cases/people/recover';
 import { archive, backup, StoreRefused, restore, verify } from '../server/use-cases/backup';
 
 /** Exit code for input that cannot be read. */
 const UNREADABLE = 2;
-
-const json = (document: unknown): string => `${JSON.stringify(document, null, 2)}\n`;
 
 interface AssessOptions {
   limits?: string;
@@ -145,46 +132,6 @@ function handOverCommand(path: string, { on, limits: limitsPath }: { on: string;
   return json(handOverDocument(head, handed, [], written));
 }
 
-interface PictureOptions {
-  cardScale?: number;
-  points?: readonly Pixel[];
-  find?: Feature;
-  exact?: boolean;
-}
-
-/** Places in a picture, of an option. */
-function places(text: string): readonly Pixel[] {
-  const all = text
-    .split(';')
-    .map((each) => each.split(',').map((number) => (number.trim() === '' ? NaN : Number(number))));
-  if (all.every((each) => each.length === 2 && each.every(Number.isFinite)))
-    return all.map(([x, y]) => ({ x: x!, y: y! }));
-  throw new InvalidArgumentError('Places in pixels, such as "812,640;1490,655".');
-}
-
-function millimetres(text: string): number {
-  const value = Number(text);
-  if (text.trim() !== '' && value > 0) return value;
-  throw new InvalidArgumentError('A length in mm, such as 99.6.');
-}
-
-async function pictureCommand(
-  path: string,
-  { cardScale, points = [], find, exact = false }: PictureOptions,
-): Promise<string> {
-  // The library behind it is large: only who measures a picture waits for it.
-  const { measurePicture } = await import('../server/pictures');
-  const measured = await measurePicture(bytesFrom(path), {
-    line: cardScale ?? null,
-    points,
-    find: find ?? null,
-    exact,
-  });
-  if (!measured)
-    throw new Unreadable([`${path}: is no picture that can be read; give a photograph as JPEG, PNG or WebP.`]);
-  return json(pictureDocument(measured));
-}
-
 /** Exit code for records that do not fit. */
 const UNFIT = 1;
 
@@ -256,32 +203,7 @@ function program(print: (text: string) => unknown): Command {
     .requiredOption('--on <day>', 'the day it is handed over, such as 2026-11-26', day)
     .option('--limits <file>', "the shop's limits, as printed by `serrata limits`")
     .action((path: string, options: { on: string; limits?: string }) => void print(handOverCommand(path, options)));
-  command
-    .command('picture')
-    .description('Measure a photograph by the card that lies in it, and print what it tells as JSON.')
-    .argument('<file>', 'path of the photograph, or - for standard input')
-    .option('--card-scale <mm>', 'measured length of the printed line of 100 mm', millimetres)
-    .option('--points <places>', 'places in pixels, such as "812,640;1490,655"', places)
-    .addOption(
-      new Option('--find <feature>', 'what to look for, near the places where there are any').choices(FEATURES),
-    )
-    .option('--exact', 'take the places as they are, and look for nothing')
-    .option('--json', 'print JSON, as it does anyway')
-    .action(async (path: string, options: PictureOptions) => {
-      await print(await pictureCommand(path, options));
-    });
-  command
-    .command('card')
-    .description(
-      'Write the scale card that a photograph is measured by, as PDF: A5 on its first page, A6 on its second.',
-    )
-    .option('--out <file>', 'a file that is not there yet', 'scale-card.pdf')
-    .addOption(new Option('--paper <paper>', 'what it is printed on').choices(CARD_PAPERS).default('A4'))
-    .action(async ({ out, paper }: { out: string; paper: CardPaper }) => {
-      const { cardPdf } = await import('../server/papers/card-pdf');
-      writeNew(out, await cardPdf(paper));
-      await print(`${out} holds the card. Print it at 100 %, and measure its line of 100 mm.\n`);
-    });
+  addPictures(command, print);
   command
     .command('schema')
     .description('Print the JSON Schema of a document.')

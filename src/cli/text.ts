@@ -60,3 +60,6 @@ function orderLines({ order, orderWithheld = [], stock = [] }: Assessment): stri
     ),
   ];
 }
+
+/** A document as it is printed. */
+export const json = (document: unknown): string => `${JSON.stringify(document, null, 2)}\n`;

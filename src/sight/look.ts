@@ -1,4 +1,5 @@
 import { planeOf, refinedSquare, type Gray, type Plane, type Refusal, type Told } from '../core/picture';
+import { median } from '../core/quantity';
 import { err, type Result } from '../core/result';
 import { squaresIn, type OpenCv } from './squares';
 
@@ -7,9 +8,12 @@ export function cardIn(cv: OpenCv, gray: Gray, told: Omit<Told, 'size' | 'blur'>
   const found = squaresIn(cv, gray);
   const refined = found.map((square) => refinedSquare(gray, square)).filter((square) => square !== null);
   if (found.length > 0 && refined.length === 0) return err({ code: 'too-few-squares', found: 0 });
-  const blurs = refined.map(({ blur }) => blur).toSorted((one, other) => one - other);
   return planeOf(
     refined.map(({ square }) => square),
-    { ...told, size: { width: gray.width, height: gray.height }, blur: blurs[Math.floor(blurs.length / 2)] ?? null },
+    {
+      ...told,
+      size: { width: gray.width, height: gray.height },
+      blur: refined.length > 0 ? median(refined.map(({ blur }) => blur)) : null,
+    },
   );
 }

@@ -48,6 +48,16 @@ test('a photograph tells pitch, family and rivets; taps and the print change it'
   await axeFindsNothing(page, 'a refused photograph');
   await page.getByRole('button', { name: 'Take the taps away' }).click();
   await expect(tap).toHaveCount(0);
+  await expect(page.getByRole('group', { name: 'The photograph' })).toBeFocused();
+  // By keyboard alone: a tap is added, moved, and taken away.
+  await page.getByRole('button', { name: 'Add a tap in the middle' }).press('Enter');
+  await expect(tap.locator('circle')).toHaveAttribute('cx', '600');
+  await tap.focus();
+  await page.keyboard.press('Shift+ArrowLeft');
+  await expect(tap.locator('circle')).toHaveAttribute('cx', '595');
+  await page.keyboard.press('Delete');
+  await expect(tap).toHaveCount(0);
+  await expect(page.getByRole('group', { name: 'The photograph' })).toBeFocused();
 });
 
 test('on a phone a photograph is measured by touch, and what is none is said', async ({ page }) => {
@@ -62,7 +72,6 @@ test('on a phone a photograph is measured by touch, and what is none is said', a
 
 test('what a photograph told is taken over into the job, and moves what is known of it', async ({ page }) => {
   const id = await freshJob(page, 'identify');
-  const job = `/jobs/${id}`;
   await page.getByRole('tab', { name: 'Pitch' }).click();
   const link = page.getByRole('link', { name: 'Pitch from a photograph with the scale card' });
   await link.click();
@@ -71,7 +80,12 @@ test('what a photograph told is taken over into the job, and moves what is known
   await takeOver.focus();
   await page.keyboard.press('Enter');
   await expect(page.getByText('Taken over into Identify, as measured by picture.')).toBeVisible();
-  await visit(page, `${job}?step=identify`);
+  await expect(page.getByRole('status').filter({ hasText: 'Taken over' })).toBeFocused();
+  const sheet = (await (await page.request.get(`/api/jobs/${id}/sheet.json`)).json()) as {
+    chain: { span: { rivets: number; length: { instrument: string } } };
+  };
+  expect(sheet.chain.span).toMatchObject({ rivets: 13, length: { instrument: 'picture' } });
+  await page.getByRole('link', { name: 'The job', exact: true }).last().click();
   await page.getByRole('tab', { name: 'Pitch' }).click();
   await expect(page.locator('input[data-path="chain.span.rivets"], [data-path="chain.span.rivets"] input')).toHaveValue(
     '13',

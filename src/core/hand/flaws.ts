@@ -1,4 +1,4 @@
-import { DEGREES_NEEDED, INSTRUMENTS } from '../quantity';
+import { DEGREES_NEEDED, INSTRUMENTS, MAD_OF_NORMAL, median } from '../quantity';
 import { isBelieved, studyResult, type Study } from './study';
 
 /** What speaks against a study, or against the tool that it tells of. */
@@ -25,17 +25,9 @@ export const TAKES_WANTED = 10;
 export const OLD_AFTER_DAYS = 365;
 /** A take further from the middle than so many usual distances is a stray: robust, so that it does not hide itself. */
 const STRAY_BEYOND = 5;
-/** The median distance from the median of a normal, as a share of its standard deviation. */
-const MAD_OF_NORMAL = 0.6745;
 const SCATTERS_FROM = 2;
 
 const DAY_MS = 86_400_000;
-
-function median(values: readonly number[]): number {
-  const sorted = [...values].sort((a, b) => a - b);
-  const middle = sorted.length >> 1;
-  return sorted.length % 2 === 1 ? sorted[middle]! : (sorted[middle - 1]! + sorted[middle]!) / 2;
-}
 
 /** The take that lies far from all others, counted from 1; null where none does. */
 function strayOf({ takes, instrument }: Study): number | null {

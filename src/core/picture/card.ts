@@ -133,15 +133,26 @@ export function scaleLineOf(card: CardId): readonly Ink[] {
   ];
 }
 
+/** Black bits reach a little into one another, mm: no light shows between them. Outer edges stay where they are. */
+const OVERLAP = 0.05;
+
 /** The black of a square: its border, and the bits that are not white. */
 export function inkOf({ id, x, y }: PrintedSquare): readonly Ink[] {
   const bit = SQUARE_SIDE / SQUARE_BITS;
   const rows = ['000000', ...codeOf(id).map((row) => `0${row}0`), '000000'];
+  const more = (row: number, column: number) => (rows[row]?.[column] === '0' ? OVERLAP : 0);
   return flatMap(rows, (row, i) =>
     flatMap([...row], (each, k): readonly Ink[] =>
       each === '1'
         ? []
-        : [{ x: x - SQUARE_SIDE / 2 + k * bit, y: y + SQUARE_SIDE / 2 - i * bit, width: bit, height: bit }],
+        : [
+            {
+              x: x - SQUARE_SIDE / 2 + k * bit,
+              y: y + SQUARE_SIDE / 2 - i * bit,
+              width: bit + more(i, k + 1),
+              height: bit + more(i + 1, k),
+            },
+          ],
     ),
   );
 }

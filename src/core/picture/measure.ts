@@ -1,6 +1,6 @@
 import type { OnCard, Pixel } from './card';
 import { placeOf, type Camera } from './camera';
-import { movedBy, UNKNOWNS, type Plane } from './plane';
+import { archDoubt, movedBy, UNKNOWNS, type Measured, type Plane } from './plane';
 
 /** A pixel, and how well it is known, pixels. */
 export interface Marked extends Pixel {
@@ -10,12 +10,6 @@ export interface Marked extends Pixel {
 /** How high over the card something is seen, mm, and how well that is known. */
 export interface Lift {
   readonly h: number;
-  readonly u: number;
-}
-
-/** What was measured, in the unit of what was asked for, with its standard uncertainty. */
-export interface Measured {
-  readonly value: number;
   readonly u: number;
 }
 
@@ -33,7 +27,7 @@ const STEP = 1e-4;
 const PIXEL_STEP = 0.05;
 
 /**
- * A quantity of some places at one height, with the doubt of camera, pixels, height and print carried through (JCGM
+ * A quantity of some places at one height, with the doubt of camera, pixels, height, bend and print carried through (JCGM
  * 100:2008 5.1.2, by differences).
  * @param of what is asked of the places, mm: a length grows with the print's scale, an angle does not
  */
@@ -67,7 +61,7 @@ export function measureOn(
     }
   });
   const higher = (of(placesAt(plane, marks, lift.h + STEP)) - value) / STEP;
-  variance += (higher * lift.u) ** 2;
+  variance += (higher * Math.hypot(lift.u, archDoubt(plane))) ** 2;
   if (isLength) variance += (value * scaleDoubt) ** 2;
   return { value, u: Math.sqrt(variance) };
 }

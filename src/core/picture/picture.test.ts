@@ -6,6 +6,7 @@ import {
   cornersOf,
   distanceOf,
   homographyOf,
+  isSeenFlat,
   measureRun,
   offsetOf,
   planeOf,
@@ -240,6 +241,28 @@ describe('a card in a picture', () => {
       }),
       { seed: 17, numRuns: 60 },
     );
+  });
+
+  it('is refused by the corner squares alone, or says that its bend is not seen', () => {
+    fc.assert(
+      fc.property(looks, fc.constantFrom<CardId>('A5', 'A6'), fc.nat(), (look, card, seed) => {
+        const arch = (x: number) => 2 * Math.cos((Math.PI * x) / CARDS[card].width);
+        const plane = planeOf(squaresSeen(look, card, noiseOf(seed), arch).slice(0, 4), told(look));
+        if (plane.ok) expect(isSeenFlat(plane.value)).toBe(false);
+      }),
+      { seed: 19, numRuns: 60 },
+    );
+  });
+
+  it('doubts a length the more, the less of its bend is seen', () => {
+    const found = squaresSeen(LOOK, 'A5', noiseOf(8));
+    const rivets = rivetsSeen(LOOK, 9.525, 13, noiseOf(9));
+    const doubtBy = (squares: readonly FoundSquare[]) => {
+      const plane = planeOf(squares, told(LOOK));
+      const run = plane.ok && measureRun(plane.value, rivets, LIFT);
+      return run && run.ok ? run.value.pitch.u : Number.NaN;
+    };
+    expect(doubtBy(found.slice(0, 4))).toBeGreaterThan(doubtBy(found));
   });
 
   it('makes nothing wrong of numbers that are none', () => {

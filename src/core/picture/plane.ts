@@ -38,8 +38,8 @@ export interface Told {
   readonly blur: number | null;
 }
 
-/** What something is, and its standard doubt. */
-export interface Estimate {
+/** What was measured, in the unit of what was asked for, with its standard uncertainty. */
+export interface Measured {
   readonly value: number;
   readonly u: number;
 }
@@ -55,7 +55,7 @@ export interface Plane {
   /** Root mean square of what is left at the corners, pixels. */
   readonly residual: number;
   /** How high the card stands in its middle, mm: along its width, along its height. */
-  readonly arches: readonly Estimate[];
+  readonly arches: readonly Measured[];
   /** Between the view and the upright over the middle of the card, degrees. */
   readonly tilt: number;
   /** Of the camera over the card, mm. */
@@ -172,6 +172,8 @@ const ARCH_DOUBT = 1.5;
 /** A card that may stand up by more than this is bent, mm; where nothing shows how it lies, that is said instead. */
 const MOST_ARCH = 0.85;
 const ARCH_UNSEEN = 0.6;
+/** How a card that is taped down lies where nothing shows it, mm (shop's figure): it is told to be, and asked for. */
+const TAPED = 0.5;
 
 /** How high a card stands at a place, mm. */
 const archAt = (card: CardId, { x, y }: OnCard, along: number, up: number): number =>
@@ -286,6 +288,10 @@ export function planeOf(found: readonly FoundSquare[], told: Told): Result<Plane
 
 /** Whether the card was seen to lie flat: a part that hides the middle of its sides hides how it bends. */
 export const isSeenFlat = ({ arches }: Plane): boolean => arches.every(({ u }) => u <= ARCH_UNSEEN);
+
+/** How well the height of the card itself is known under what lies on it, mm: by its arches, seen or not. */
+export const archDoubt = ({ arches }: Plane): number =>
+  Math.hypot(...flatMap(arches, ({ value, u }) => (u > ARCH_UNSEEN ? [TAPED] : [value, Math.min(u, TAPED)])));
 
 /** How far a place lies outside the sheet of a card, mm; 0 on it. */
 export function outsideOf({ card }: Plane, { x, y }: OnCard): number {

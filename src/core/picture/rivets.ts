@@ -3,14 +3,15 @@ import { err, ok, type Result } from '../result';
 import type { OnCard, Pixel } from './card';
 import type { Gray } from './gray';
 import { softened } from './gray';
+import { median } from '../quantity';
 import { placesAt, type Lift, type Marked } from './measure';
 import type { Plane } from './plane';
 import { discNear, peakNear, roundnessOf, type Roundness } from './round-thing';
-import { inStrip, pixelOf, placeIn, stripBetween, type Strip } from './strip';
+import { inStrip, markAt, placeIn, stripBetween, type Strip } from './strip';
 
 /** A rivet of a run as it was found. */
 export interface FoundRivet extends Marked {
-  /** It was not seen: it stands where the others say that it should. */
+  /** It was not seen: it stands where the comb through the others has it. */
   readonly isGuessed: boolean;
 }
 
@@ -102,14 +103,13 @@ interface Peak extends Pixel {
   readonly height: number;
 }
 
-/** Peaks by their places; where none is seen, the fit of the others says where it should be. */
+/** Peaks by their places; where none is seen, the comb says where it should be. */
 function withGuesses(
   peaks: readonly Peak[],
   comb: readonly number[],
   middle: number,
 ): readonly (Pixel & { isGuessed: boolean })[] {
-  const heights = peaks.map(({ height }) => height).toSorted((one, other) => one - other);
-  const least = LEAST_ROUND * heights[Math.floor(heights.length / 2)]!;
+  const least = LEAST_ROUND * median(peaks.map(({ height }) => height));
   return peaks.map((peak, i) =>
     peak.height >= least ? { ...peak, isGuessed: false } : { x: comb[i]!, y: middle, isGuessed: true },
   );
@@ -157,18 +157,15 @@ export function rivetsBetween(
   return ok(settled(found, straight, plane, lift));
 }
 
-/** Rivets of a strip in the picture again, with their doubt; a guessed one by the fit of those that were seen. */
+/** Rivets of a strip in the picture again, with their doubt. */
 function settled(
   found: readonly (Pixel & { isGuessed: boolean })[],
   strip: Strip,
   plane: Plane,
   { h }: Lift,
 ): readonly FoundRivet[] {
-  return found.map(({ x, y, isGuessed }) => {
-    const place = placeIn(strip, { x, y });
-    const at = pixelOf(plane, place, h);
-    const beside = pixelOf(plane, { x: place.x + 1, y: place.y }, h);
-    const perMm = Math.hypot(beside.x - at.x, beside.y - at.y);
-    return { ...at, u: (isGuessed ? GUESSED_DOUBT : FOUND_DOUBT) * perMm, isGuessed };
-  });
+  return found.map(({ x, y, isGuessed }) => ({
+    ...markAt(plane, placeIn(strip, { x, y }), h, isGuessed ? GUESSED_DOUBT : FOUND_DOUBT),
+    isGuessed,
+  }));
 }

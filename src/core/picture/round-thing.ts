@@ -1,3 +1,4 @@
+import { MAD_OF_NORMAL, median } from '../quantity';
 import type { Pixel } from './card';
 import { isInside, shadeAt, softened, type Gray } from './gray';
 
@@ -139,8 +140,7 @@ export function circleThrough(all: readonly Pixel[]): Disc | null {
     const [cx, cy] = [(up * vv - vp * uv) / (2 * det), (vp * uu - up * uv) / (2 * det)];
     const radius = Math.sqrt(cx * cx + cy * cy + pp);
     const beside = ({ x, y }: Pixel) => Math.abs(Math.hypot(x - mx - cx, y - my - cy) - radius);
-    const sorted = all.map(beside).toSorted((one, other) => one - other);
-    const spread = Math.max(0.1, 1.48 * sorted[Math.floor(sorted.length / 2)]!);
+    const spread = Math.max(0.1, median(all.map(beside)) / MAD_OF_NORMAL);
     const near = all.filter((each) => beside(each) < 2 * spread);
     disc = { x: mx + cx, y: my + cy, radius, spread, seen: near.length / RAYS };
     kept = near;

@@ -1,7 +1,7 @@
 import { err, ok, type Result } from '../result';
 import type { OnCard } from './card';
-import { measureOn, placesAt, type Lift, type Marked, type Measured } from './measure';
-import type { Plane } from './plane';
+import { measureOn, placesAt, type Lift, type Marked } from './measure';
+import { type Plane, type Measured } from './plane';
 
 /** Rivets of a run, as the fit has them. */
 export interface RunFit {

@@ -2,11 +2,12 @@ import { flatMap } from '../flat-map';
 import { err, ok, type Result } from '../result';
 import type { OnCard, Pixel } from './card';
 import { edgesFrom } from './edge';
+import { MAD_OF_NORMAL, median } from '../quantity';
 import { softened, type Gray } from './gray';
-import { distanceOf, placesAt, type Lift, type Marked, type Measured } from './measure';
-import type { Plane } from './plane';
+import { distanceOf, placesAt, type Lift, type Marked } from './measure';
+import { type Plane, type Measured } from './plane';
 import { circleThrough, discNear, RAYS, type Disc } from './round-thing';
-import { pixelOf, placeIn, stripBetween, type Strip } from './strip';
+import { markAt, placeIn, stripBetween, type Strip } from './strip';
 
 /** A slot for studs, mm. */
 export interface Slot {
@@ -28,9 +29,6 @@ const LEAST_STATIONS = 9;
 const MOST_SPREAD = 0.15;
 /** An edge between steel and hole is a rim: how well it is known where it looks sharp, mm. */
 const RIM_DOUBT = 0.035;
-
-const middleOf = (of: readonly number[]): number =>
-  of.toSorted((one, other) => one - other)[Math.floor(of.length / 2)]!;
 
 /** The wall of a slot, seen under its rim, is no wider than this, mm. */
 const WIDEST_WALL = 4;
@@ -95,16 +93,16 @@ function slotAlong(
   );
   if (sides.length < LEAST_STATIONS) return err({ code: 'no-slot' });
   const widths = sides.map(({ up, down }) => (up + down) / perMm);
-  const width = middleOf(widths);
-  const spread = 1.48 * middleOf(widths.map((each) => Math.abs(each - width)));
+  const width = median(widths);
+  const spread = median(widths.map((each) => Math.abs(each - width))) / MAD_OF_NORMAL;
   if (spread > MOST_SPREAD) return err({ code: 'uneven-slot', spread });
-  const off = middleOf(sides.map(({ up, down }) => (down - up) / 2));
+  const off = median(sides.map(({ up, down }) => (down - up) / 2));
   const across = [
     { x: begin, y: row + off - (width * perMm) / 2 },
     { x: begin, y: row + off + (width * perMm) / 2 },
   ] as const;
   const half = Math.floor(sides.length / 2);
-  const offOf = (some: typeof sides) => middleOf(some.map(({ up, down }) => (down - up) / 2));
+  const offOf = (some: typeof sides) => median(some.map(({ up, down }) => (down - up) / 2));
   const middleX = (some: typeof sides) => some.reduce((sum, { x }) => sum + x / some.length, 0);
   const [left, right] = [sides.slice(0, half), sides.slice(half)];
   const line = [left, right].map((some) => placeIn(strip, { x: middleX(some), y: row + offOf(some) }));
@@ -129,12 +127,9 @@ function endsOf(strip: Strip, row: number, from: number, to: number): readonly [
       ];
 }
 
-/** A pixel of a strip as a mark in the picture. */
-function marked(plane: Plane, strip: Strip, at: Pixel, { h }: Lift): Marked {
-  const place = placeIn(strip, at);
-  const [there, beside] = [pixelOf(plane, place, h), pixelOf(plane, { x: place.x + 1, y: place.y }, h)];
-  return { ...there, u: RIM_DOUBT * Math.hypot(beside.x - there.x, beside.y - there.y) };
-}
+/** A pixel of a strip, on a rim, as a mark in the picture. */
+const marked = (plane: Plane, strip: Strip, at: Pixel, { h }: Lift): Marked =>
+  markAt(plane, placeIn(strip, at), h, RIM_DOUBT);
 
 /** A round hole: its middle in the picture, and its diameter, mm. */
 export interface Hole {

@@ -4,7 +4,7 @@ import { placesAt, type Lift, type Marked } from './measure';
 import type { Plane } from './plane';
 import { discNear, peakNear, roundnessOf } from './round-thing';
 import { LEAST_RADIUS, MOST_RADIUS } from './rivets';
-import { inStrip, pixelOf, placeIn, stripBetween } from './strip';
+import { inStrip, markAt, placeIn, stripBetween } from './strip';
 
 /** What is looked at about a tap, and how far its rivet may lie from it, mm. */
 const ABOUT = 8;
@@ -31,7 +31,5 @@ export function snappedToRivet(
     disc && disc.seen > 0.4 && peak && Math.hypot(disc.x - peak.x, disc.y - peak.y) < 0.6 * perMm,
   );
   const at = isSnapped ? placeIn(strip, disc!) : place;
-  const [there, beside] = [pixelOf(plane, at, h), pixelOf(plane, { x: at.x + 1, y: at.y }, h)];
-  const wide = Math.hypot(beside.x - there.x, beside.y - there.y);
-  return { ...there, u: (isSnapped ? FOUND_DOUBT : TAP_DOUBT) * wide, isSnapped };
+  return { ...markAt(plane, at, h, isSnapped ? FOUND_DOUBT : TAP_DOUBT), isSnapped };
 }

@@ -1,5 +1,6 @@
 import { flatMap } from '../flat-map';
 import { SQUARE_BITS, type FoundSquare, type Pixel } from './card';
+import { MAD_OF_NORMAL, median } from '../quantity';
 import { edgeAlong } from './edge';
 import { isInside, type Gray } from './gray';
 
@@ -37,8 +38,7 @@ function lineThrough(all: readonly OnSide[]): { readonly at: number; readonly sl
     const slope = bottom > 0 ? kept.reduce((sum, { t, at }) => sum + (t - mt) * (at - ma), 0) / bottom : 0;
     line = { at: ma - slope * mt, slope };
     const beside = ({ t, at }: OnSide) => Math.abs(at - line.at - line.slope * t);
-    const sorted = all.map(beside).toSorted((one, other) => one - other);
-    const most = Math.max(0.05, MOST_BESIDE * 1.48 * sorted[Math.floor(sorted.length / 2)]!);
+    const most = Math.max(0.05, MOST_BESIDE * (median(all.map(beside)) / MAD_OF_NORMAL));
     const near = all.filter((each) => beside(each) <= most);
     if (near.length >= LEAST_PROFILES) kept = near;
   }
@@ -108,7 +108,6 @@ export function refinedSquare(gray: Gray, found: FoundSquare): RefinedSquare | n
     corners = next as readonly Pixel[];
     blurs = flatMap(lines, (line) => line.blurs);
   }
-  const sorted = blurs.toSorted((one, other) => one - other);
   const [a, b, c, d] = corners;
-  return { square: { id: found.id, corners: [a!, b!, c!, d!] }, blur: sorted[Math.floor(sorted.length / 2)]! };
+  return { square: { id: found.id, corners: [a!, b!, c!, d!] }, blur: median(blurs) };
 }

@@ -1,6 +1,7 @@
 import type { OnCard, Pixel } from './card';
 import { seenAt } from './camera';
 import { shadeAt, type Gray } from './gray';
+import type { Marked } from './measure';
 import type { Plane } from './plane';
 
 /** A part of a picture as it is seen from straight above at one height: straight, and so many pixels a millimetre. */
@@ -27,6 +28,12 @@ function perMmAbout({ camera, scale }: Plane, { x, y }: OnCard): number {
 /** The pixel at which a place over the card is seen, mm as they are. */
 export const pixelOf = ({ camera, scale }: Plane, { x, y }: OnCard, h: number): Pixel =>
   seenAt(camera, { x: x / scale, y: y / scale, z: h / scale });
+
+/** A place over the card as a mark in the picture. @param u how well it is known, mm */
+export function markAt(plane: Plane, place: OnCard, h: number, u: number): Marked {
+  const [there, beside] = [pixelOf(plane, place, h), pixelOf(plane, { x: place.x + 1, y: place.y }, h)];
+  return { ...there, u: u * Math.hypot(beside.x - there.x, beside.y - there.y) };
+}
 
 /** Cuts a strip out of a picture. @param margin before and behind the two places, mm @param half its half width, mm */
 export function stripBetween(

@@ -13,4 +13,5 @@ export * from './scatter';
 export * from './typed-reading';
 export * from './normal';
 export * from './conformity';
+export * from './median';
 export * from './middle';

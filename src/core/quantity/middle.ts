@@ -1,3 +1,5 @@
+import { median } from './median';
+
 /** The middle one of some values. */
 export interface Middle {
   readonly count: number;
@@ -39,7 +41,5 @@ export function middleOf(values: readonly number[]): Middle | null {
   const off = leftOff(count);
   if (off === 0) return null;
   const ordered = [...values].sort((one, other) => one - other);
-  const half = count / 2;
-  const middle = count % 2 === 1 ? ordered[Math.floor(half)]! : (ordered[half - 1]! + ordered[half]!) / 2;
-  return { count, middle, from: ordered[off - 1]!, until: ordered[count - off]! };
+  return { count, middle: median(ordered), from: ordered[off - 1]!, until: ordered[count - off]! };
 }

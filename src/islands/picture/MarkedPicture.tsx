@@ -32,6 +32,7 @@ export function MarkedPicture({ picture, marks, taps, onTaps }: MarkedPicturePro
   const size = Math.max(width, height) / 90;
   const moved = (i: number, to: Tap) => onTaps(taps.map((tap, k) => (k === i ? to : tap)));
   const byKey = (i: number, event: KeyboardEvent) => {
+    if (event.key === 'Delete') onTaps(taps.filter((_, k) => k !== i));
     const way = WAYS[event.key];
     const tap = taps[i];
     if (!way || !tap) return;

@@ -1,11 +1,13 @@
 import { Camera } from 'lucide-react';
+import { useRef } from 'react';
 import type { PictureView } from '../../contract';
+import { FEATURES } from '../../core/picture';
 import { Choice } from '../../ui/parts/Choice';
 import { Notice } from '../../ui/parts/Notice';
 import { useHydrated } from '../frame/hydrated';
 import { MarkedPicture } from './MarkedPicture';
 import { TakeOver } from './TakeOver';
-import { FEATURES, typedLine, usePicture } from './use-picture';
+import { typedLine, usePicture } from './use-picture';
 import * as texts from '#language/screens/picture';
 
 const OPTIONS = FEATURES.map((value) => ({ value, label: texts.features[value] }));
@@ -55,6 +57,12 @@ interface MeasurePageProps {
 export function MeasurePage({ job, who }: MeasurePageProps) {
   const { picture, feature, line, taps, view, trouble, isMeasuring, ...does } = usePicture();
   const isLine = typedLine(line) !== undefined;
+  const opened = useRef<HTMLDivElement>(null);
+  const tapsAre = (next: typeof taps) => {
+    does.setTaps(next);
+    // One that had the focus has gone.
+    if (next.length < taps.length) opened.current?.focus();
+  };
   return (
     <div data-ready={useHydrated()} className="mt-4 grid gap-4">
       <div className="flex flex-wrap items-start gap-4">
@@ -76,7 +84,7 @@ export function MeasurePage({ job, who }: MeasurePageProps) {
             aria-invalid={!isLine}
             aria-describedby="line-hint"
             onChange={({ target }) => does.setLine(target.value)}
-            onBlur={() => does.again(taps)}
+            onBlur={does.lineTyped}
           />
           <span id="line-hint" className="text-sm text-ink-soft">
             {isLine ? texts.lineHint : texts.notALength}
@@ -111,19 +119,34 @@ export function MeasurePage({ job, who }: MeasurePageProps) {
           </div>
         )}
         {picture && (
-          <div className="grid content-start gap-2 lg:col-start-2 lg:row-start-1">
+          <div
+            ref={opened}
+            tabIndex={-1}
+            role="group"
+            aria-label={texts.thePhotograph}
+            className="grid content-start gap-2 lg:col-start-2 lg:row-start-1"
+          >
             <p className="text-sm text-ink-soft">{texts.tapsFor[feature]}</p>
-            <MarkedPicture picture={picture} marks={view?.marks ?? []} taps={taps} onTaps={does.setTaps} />
-            {taps.length > 0 && (
-              <div className="flex flex-wrap gap-2">
-                <button type="button" className="act" disabled={isMeasuring} onClick={() => does.again(taps)}>
-                  {texts.measureAgain}
-                </button>
-                <button type="button" className="quiet" onClick={() => does.setTaps([])}>
-                  {texts.withoutTaps}
-                </button>
-              </div>
-            )}
+            <MarkedPicture picture={picture} marks={view?.marks ?? []} taps={taps} onTaps={tapsAre} />
+            <div className="flex flex-wrap gap-2">
+              <button
+                type="button"
+                className="quiet"
+                onClick={() => tapsAre([...taps, { x: picture.width / 2, y: picture.height / 2 }])}
+              >
+                {texts.addATap}
+              </button>
+              {taps.length > 0 && (
+                <>
+                  <button type="button" className="act" disabled={isMeasuring} onClick={does.measure}>
+                    {texts.measureAgain}
+                  </button>
+                  <button type="button" className="quiet" onClick={() => tapsAre([])}>
+                    {texts.withoutTaps}
+                  </button>
+                </>
+              )}
+            </div>
           </div>
         )}
       </div>

@@ -1,12 +1,9 @@
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import type { PictureView } from '../../contract';
+import type { Feature } from '../../core/picture';
 import { api, failure } from '../frame/api';
 import { shrunk } from '../job/photos/shrink';
 import * as texts from '#language/screens/picture';
-
-/** What may be looked for. */
-export const FEATURES = ['rivets', 'mount'] as const;
-export type Feature = (typeof FEATURES)[number];
 
 /** A tap, pixels of the picture as it is sent. */
 export interface Tap {
@@ -46,16 +43,25 @@ export function usePicture() {
   const [view, setView] = useState<PictureView | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
   const [isMeasuring, setIsMeasuring] = useState(false);
+  /** Of the last question: an answer to one before it comes too late. */
+  const turn = useRef(0);
+  /** The line as it was last asked with: leaving the field unchanged asks nothing. */
+  const askedLine = useRef<number | null>(null);
   const measure = async (open: OpenPicture, find: Feature, by: readonly Tap[]) => {
     const measured = typedLine(line);
     if (measured === undefined) return;
+    const mine = (turn.current += 1);
+    askedLine.current = measured;
     setIsMeasuring(true);
     setTrouble(null);
     const asked = new URLSearchParams({ find, points: by.map(({ x, y }) => `${x},${y}`).join(';') });
     if (measured !== null) asked.set('line', String(measured));
     try {
-      setView(await api.send<PictureView>(`/api/picture?${asked.toString()}`, open.blob));
+      const answer = await api.send<PictureView>(`/api/picture?${asked.toString()}`, open.blob);
+      if (turn.current !== mine) return;
+      setView(answer);
     } catch (error) {
+      if (turn.current !== mine) return;
       setView(null);
       setTrouble(failure(error, texts.notMeasured));
     }
@@ -81,6 +87,10 @@ export function usePicture() {
   };
   return {
     ...{ picture, feature, line, taps, view, trouble, isMeasuring, open, choose, setLine, setTaps },
-    again: (by: readonly Tap[]) => picture && void measure(picture, feature, by),
+    measure: () => picture && void measure(picture, feature, taps),
+    /** Measures anew where the printed line is another than it was. */
+    lineTyped: () => {
+      if (picture && typedLine(line) !== askedLine.current) void measure(picture, feature, taps);
+    },
   };
 }

@@ -12,6 +12,7 @@ import { pictureView } from '../use-cases/picture';
 import { jobPlans } from '../use-cases/plans';
 import { auditAsCsv } from '../use-cases/people/audit';
 import { stockAsCsv } from '../use-cases/stock-imports';
+import { pictureDocument } from '../../wording';
 import * as texts from '#language/server';
 
 /** Work that takes so long that it is done beside the server’s own thread. It looks into the store itself. */
@@ -28,7 +29,7 @@ export const TASKS = {
   picture: async (_context: Context, bytes: Uint8Array, asked: AskedOfPicture): Promise<PictureView> => {
     const measured = await measurePicture(Buffer.from(bytes), asked);
     if (!measured) throw new Refusal(400, 'not-a-photo', texts.sendPngOrJpeg);
-    return pictureView(measured);
+    return pictureView(pictureDocument(measured));
   },
   /** The whole stock list as CSV. */
   stockCsv: (context: Context) => stockAsCsv(context),

@@ -16,7 +16,9 @@ export const tapsFor = {
 } as const;
 export const pictureWithMarks = 'The photograph, with what was measured marked on it';
 export const moveTap = (number: number): string =>
-  `Tap ${number}: arrow keys move it by a tenth of a pixel, with Shift by five pixels`;
+  `Tap ${number}: arrow keys move it by a tenth of a pixel, with Shift by five pixels; Delete takes it away`;
+export const thePhotograph = 'The photograph';
+export const addATap = 'Add a tap in the middle';
 export const measureAgain = 'Measure by the taps';
 export const withoutTaps = 'Take the taps away';
 export const result = 'What it tells';
@@ -48,4 +50,5 @@ export const replaceWith = (rivets: number, length: string): string =>
 export const standsThere = (text: string, by: string): string =>
   `A span over rivets was read already (${text}, by ${by}). Nothing was changed.`;
 export const takenOver = 'Taken over into Identify, as measured by picture.';
+export const writtenMeanwhile = 'Somebody wrote there meanwhile. Look at what stands there, then take it over again.';
 export const notTakenOver = 'It could not be taken over.';
